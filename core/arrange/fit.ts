@@ -1,0 +1,37 @@
+import type { Rect } from '../geometry'
+import type { Fault, ScreenArray, Wall } from '../job'
+import type { Finding } from '../finding'
+import { formatLength, words } from '../units'
+
+/** Case and wall sizes are compared to a hundredth of a millimetre, finer than either is made. */
+const FIT = 0.01
+
+/** Faults of an array that no place on the wall could hold, by field. */
+export function sizeFaults(array: ScreenArray, outline: Rect, wall: Wall, path: string): Fault[] {
+  const show = (mm: number) => formatLength(mm, 'metric', { decimals: 1 })
+  const faults: Fault[] = []
+  if (outline.width > wall.width + FIT)
+    faults.push({ path: `${path}.columns`, message: `${array.columns} columns are ${show(outline.width)} mm wide; the wall is ${show(wall.width)} mm` })
+  if (outline.height > wall.height + FIT)
+    faults.push({ path: `${path}.rows`, message: `${array.rows} rows are ${show(outline.height)} mm high; the wall is ${show(wall.height)} mm` })
+  return faults
+}
+
+/** Findings of an array that leaves the wall: which edge, and by how much. */
+export function fitFindings(array: ScreenArray, outline: Rect, wall: Wall): Finding[] {
+  const past = [
+    ['left edge', -outline.x],
+    ['right edge', outline.x + outline.width - wall.width],
+    ['foot', -outline.y],
+    ['top', outline.y + outline.height - wall.height],
+  ] as const
+  const tooLarge = outline.width > wall.width + FIT || outline.height > wall.height + FIT
+  return past.filter(([, by]) => by > FIT).map(([edge, by]) => ({
+    severity: 'stop',
+    code: tooLarge ? 'array-larger-than-wall' : 'array-off-wall',
+    stage: 'arrange',
+    subject: array.id,
+    message: words`${array.name} passes the wall’s ${edge} by ${by}.`,
+    remedy: tooLarge ? words`Take fewer screens, a smaller display or a larger wall.` : words`Move it back by ${by}.`,
+  }))
+}

@@ -1,0 +1,34 @@
+import type { Finding } from '../finding'
+import type { Point, Rect } from '../geometry'
+import type { Display, ScreenArray, Wall } from '../job'
+import { fitFindings } from './fit'
+import { cellsOf, imageGapOf, type Cell } from './grid'
+import { orientDisplay, type OrientedDisplay } from './orientation'
+import { outlineOf } from './outline'
+
+export * from './orientation'
+export * from './outline'
+export * from './grid'
+export { sizeFaults } from './fit'
+
+/** An array laid out on its wall. */
+export interface Arrangement {
+  display: OrientedDisplay
+  outline: Rect
+  imageGap: Point
+  cells: Cell[]
+  findings: Finding[]
+}
+
+/** Lays an array of one model of display out on a wall. */
+export function arrange(array: ScreenArray, model: Display, wall: Wall): Arrangement {
+  const display = orientDisplay(model, array.orientation)
+  const outline = outlineOf(array, display)
+  return {
+    display,
+    outline,
+    imageGap: imageGapOf(array, display),
+    cells: cellsOf(array, display),
+    findings: fitFindings(array, outline, wall),
+  }
+}

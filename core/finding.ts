@@ -1,0 +1,21 @@
+import type { Text } from './units'
+
+/** The nine stages, in the order of the job. */
+export const STAGES = ['survey', 'arrange', 'mount', 'fix', 'wire', 'mark', 'hang', 'true', 'close'] as const
+export type Stage = typeof STAGES[number]
+
+/** A change that would cure a finding and can be taken as it stands. */
+export interface Cure { kind: 'shift-plate', array: string, row: number, column: number, lateralShift: number }
+
+/** What is wrong, doubtful or worth saying. A stop must not be built. */
+export interface Finding {
+  severity: 'stop' | 'caution' | 'note'
+  /** Names the kind of finding, for scripts. */
+  code: string
+  stage: Stage
+  /** The id of the thing it is about: a hole, a position, an array or a wall. */
+  subject: string
+  message: Text
+  remedy?: Text
+  cure?: Cure
+}

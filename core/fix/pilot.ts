@@ -1,0 +1,30 @@
+import type { Fastener, Structure } from '../job'
+
+/** A hole to drill, mm: the bit, and how deep from the wall's finished face. */
+export interface Drilling { bit: number, depth: number }
+
+/** Lead hole for the thread as a share of the screw's diameter, by the wood's specific gravity (NDS 12.1.4). */
+const LEAD_HOLES = [
+  { upTo: 0.5, from: 0.40, to: 0.70 },
+  { upTo: 0.6, from: 0.60, to: 0.75 },
+  { upTo: Infinity, from: 0.65, to: 0.85 },
+]
+
+/**
+ * The lead hole of a lag screw in a wood member: the largest whole-millimetre bit that the rule
+ * allows, as deep as the screw goes in, rounded up to a millimetre.
+ *
+ * @param above thickness of the plate under the screw's head, mm
+ * @returns undefined where the fastener is no lag screw, or the wood is not known
+ * @example
+ * // 3/8 in × 76 mm lag through a 2.5 mm plate into G 0.42
+ * pilotOf(lag, { kind: 'wood-stud', specificGravity: 0.42 }, 2.5) // { bit: 6, depth: 74 }
+ */
+export function pilotOf(fastener: Fastener | undefined, structure: Structure, above: number): Drilling | undefined {
+  const gravity = structure.specificGravity
+  if (fastener?.kind !== 'lag-screw' || structure.kind !== 'wood-stud' || gravity === undefined) return undefined
+  const share = LEAD_HOLES.find(({ upTo }) => gravity <= upTo)!
+  const bit = Math.floor(share.to * fastener.diameter)
+  if (bit < share.from * fastener.diameter) return undefined
+  return { bit, depth: Math.ceil(fastener.length - above) }
+}

@@ -1,0 +1,7 @@
+export * from './types'
+export * from './fault'
+export * from './validate'
+export * from './read'
+export * from './write'
+export * from './merge'
+export { LIMITS, ORIENTATIONS, jobSchema, siteSchema, wallSchema } from './schema'

@@ -1,0 +1,108 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { exampleJob } from '../../tests/fixtures/job'
+import { differences, InvalidJob, merge, readJob, validateJob, writeJob, type Job } from './index'
+
+function faultsOf(change: (job: Job) => void) {
+  const job = exampleJob()
+  change(job)
+  try {
+    validateJob(job)
+    return []
+  }
+  catch (error) {
+    if (!(error instanceof InvalidJob)) throw error
+    return error.faults
+  }
+}
+const set = (target: object, values: object) => Object.assign(target, values)
+
+describe('reading a job', () => {
+  it('lets a good one through', () => expect(faultsOf(() => {})).toEqual([]))
+
+  it('lists every fault with its path and what is wrong', () => {
+    expect(faultsOf((job) => {
+      set(job.walls[0]!, { width: -5, height: 'tall' })
+      set(job.walls[0]!.arrays[0]!, { rows: 0, orientation: 'sideways' })
+      set(job.catalogue.displays[0]!, { depth: undefined })
+      set(job.walls[0]!.structure, { members: [{ centre: 100, width: 0 }] })
+    })).toEqual(expect.arrayContaining([
+      { path: '$.walls[0].width', message: 'must be more than 0, and is -5' },
+      { path: '$.walls[0].height', message: 'must be a number, and is "tall"' },
+      { path: '$.walls[0].arrays[0].rows', message: 'must be at least 1, and is 0' },
+      { path: '$.walls[0].arrays[0].orientation', message: 'must be one of landscape, portrait-cw, portrait-ccw, inverted, and is "sideways"' },
+      { path: '$.catalogue.displays[0].depth', message: 'is missing' },
+      { path: '$.walls[0].structure.members[0].width', message: 'must be more than 0, and is 0' },
+    ]))
+  })
+
+  it('refuses absurd sizes', () => {
+    expect(faultsOf(job => set(job.walls[0]!, { width: 100_001 }))[0]!.message).toContain('at most 100 m')
+    expect(faultsOf(job => set(job.walls[0]!.arrays[0]!, { rows: 51, columns: 50 })))
+      .toEqual([{ path: '$.walls[0].arrays[0]', message: 'asks for 2550 screens; at most 2500 can be planned' }])
+  })
+
+  it('refuses links that lead nowhere, ids used twice and plates outside the grid', () => {
+    expect(faultsOf((job) => {
+      job.walls.push(structuredClone(job.walls[0]!))
+      set(job.walls[0]!.arrays[0]!, { display: 'gone', plates: [{ row: 3, column: 1, lateralShift: 4 }] })
+      job.walls[0]!.evidence = [{ id: 'e1', method: 'magnet', x: 1, y: 1, reference: 'jamb' }]
+    }).map(({ path }) => path)).toEqual([
+      '$.walls[1].id', '$.walls[0].arrays[0].display', '$.walls[0].evidence[0].reference', '$.walls[0].arrays[0].plates[0]',
+    ])
+  })
+
+  it.each([['{', '$'], ['null', '$'], ['[]', '$'], ['"x"', '$']])('refuses %s', (text, path) => {
+    expect(() => readJob(text)).toThrow(InvalidJob)
+    try {
+      readJob(text)
+    }
+    catch (error) {
+      expect((error as InvalidJob).faults[0]!.path).toBe(path)
+    }
+  })
+})
+
+describe('writing a job', () => {
+  it('gives the same bytes whatever the order of keys, and keeps what it does not know', () => {
+    const job = exampleJob()
+    const strange = { 'x-crew': ['Isla'], ...job, 'walls': job.walls.map(wall => ({ note: { deep: [1, { two: 2 }] }, ...Object.fromEntries(Object.entries(wall).reverse()) })) }
+    const written = writeJob(validateJob(strange))
+    expect(writeJob(readJob(written))).toBe(written)
+    expect(JSON.parse(written)).toEqual(strange)
+    expect(written.indexOf('"format"')).toBeLessThan(written.indexOf('"x-crew"'))
+  })
+
+  it('ships a demo that is already in the format’s own form', () => {
+    const sites = readdirSync('demo').filter(file => file !== 'catalogue.json')
+    expect(sites.length).toBeGreaterThan(2)
+    for (const file of sites) {
+      const text = readFileSync(`demo/${file}`, 'utf8')
+      expect(writeJob(readJob(text))).toBe(text)
+    }
+  })
+})
+
+describe('laying one change on another', () => {
+  it('keeps both where they touch different things, and mine where they touch the same', () => {
+    const base = { w: 1, h: 1, gap: { x: 1, y: 1 }, arrays: [{ id: 'a', v: 1 }, { id: 'b', v: 1 }], members: [1, 2] }
+    const mine = { ...base, w: 2, gap: { x: 5, y: 1 }, arrays: [{ id: 'a', v: 9 }, { id: 'b', v: 1 }, { id: 'm', v: 1 }] }
+    const theirs = { ...base, w: 3, h: 4, gap: { x: 1, y: 6 }, arrays: [{ id: 'a', v: 1 }, { id: 't', v: 1 }], members: [1] }
+    expect(merge(base, mine, theirs)).toEqual({
+      w: 2, h: 4, gap: { x: 5, y: 6 }, members: [1],
+      arrays: [{ id: 'a', v: 9 }, { id: 't', v: 1 }, { id: 'm', v: 1 }],
+    })
+  })
+
+  it('is an exact undo when nothing came between, and changes nothing when nothing changed', () => {
+    fc.assert(fc.property(fc.jsonValue(), fc.jsonValue(), (a, b) => {
+      expect(merge(a, b, a)).toEqual(b)
+      expect(merge(a, a, b)).toEqual(b)
+    }))
+  })
+
+  it('names the places that differ', () => {
+    expect(differences({ a: [{ b: 1 }, 2], c: 1 }, { a: [{ b: 2 }, 2], d: 1 })).toEqual(['a[0].b', 'c', 'd'])
+  })
+})

@@ -1,0 +1,61 @@
+type Item = { id: string }
+type Tree = Record<string, unknown>
+
+/** Same value, whatever the order of keys. */
+export function same(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || Array.isArray(a) !== Array.isArray(b)) return false
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)])
+  return [...keys].every(key => same((a as Tree)[key], (b as Tree)[key]))
+}
+
+const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null && !Array.isArray(value)
+const isItems = (value: unknown): value is Item[] =>
+  Array.isArray(value) && value.every(item => isTree(item) && typeof item.id === 'string')
+
+function mergeTree(base: Tree, mine: Tree, theirs: Tree): Tree {
+  const keys = new Set([...Object.keys(theirs), ...Object.keys(mine)])
+  return Object.fromEntries([...keys]
+    .map(key => [key, merge(base[key], mine[key], theirs[key])] as const)
+    .filter(([, value]) => value !== undefined))
+}
+
+/** Lists of things with ids: each thing is merged by itself, and theirs sets the order. */
+function mergeItems(base: Item[], mine: Item[], theirs: Item[]): Item[] {
+  const byId = (items: Item[]) => new Map(items.map(item => [item.id, item]))
+  const [was, my, their] = [byId(base), byId(mine), byId(theirs)]
+  return [...new Set([...their.keys(), ...my.keys()])]
+    .map(id => merge(was.get(id), my.get(id), their.get(id)) as Item | undefined)
+    .filter(item => item !== undefined)
+}
+
+/**
+ * Lays the change from `base` to `mine` on top of `theirs`.
+ *
+ * What only one side changed is kept from that side; where both changed the same value, mine wins.
+ * Lists whose entries have ids are merged entry by entry, other lists as one value. It serves both
+ * a save on top of somebody else's and an undo of an edit that others have built upon.
+ *
+ * @example
+ * merge({ w: 1, h: 1 }, { w: 2, h: 1 }, { w: 1, h: 3 }) // { w: 2, h: 3 }
+ */
+export function merge<T>(base: T, mine: T, theirs: T): T {
+  if (same(mine, base)) return theirs
+  if (same(theirs, base) || same(theirs, mine)) return mine
+  if (isItems(mine) && isItems(theirs)) return mergeItems(isItems(base) ? base : [], mine, theirs) as T
+  if (isTree(mine) && isTree(theirs)) return mergeTree(isTree(base) ? base : {}, mine, theirs) as T
+  return mine
+}
+
+/** Every place where two values differ, as paths such as `arrays[0].gap.x`. */
+export function differences(a: unknown, b: unknown, path = ''): string[] {
+  if (same(a, b)) return []
+  if (isTree(a) && isTree(b)) {
+    return [...new Set([...Object.keys(a), ...Object.keys(b)])]
+      .flatMap(key => differences(a[key], b[key], path ? `${path}.${key}` : key))
+  }
+  if (Array.isArray(a) && Array.isArray(b) && a.length === b.length) {
+    return a.flatMap((value, index) => differences(value, b[index], `${path}[${index}]`))
+  }
+  return [path]
+}

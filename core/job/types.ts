@@ -1,0 +1,214 @@
+import type { Point } from '../geometry'
+import type { UnitSystem } from '../units'
+
+/**
+ * The job file: one site with its walls and everything that was measured and decided there.
+ * Lengths in mm, masses in kg, y up from finished floor. Keys not named here are kept as they came.
+ */
+export interface Job {
+  format: 'wide-trellis-job'
+  version: 1
+  site: Site
+  rules: Rules
+  catalogue: Catalogue
+  walls: Wall[]
+  log: LogEntry[]
+}
+
+export interface Site { id: string, name: string, units: UnitSystem }
+
+/** House rules as chosen by the firm; a key that is absent takes its default. */
+export interface Rules {
+  heightDatum?: 'bottom-edge' | 'top-row-centre'
+  hollowWallAnchors?: 'never' | 'supplement' | 'counted'
+  coveringCountsAsGap?: boolean
+  /** One σ of a single tape measurement, mm. */
+  markingSigma?: number
+}
+
+export interface Catalogue { displays: Display[], mounts: Mount[], fasteners: Fastener[] }
+
+export interface Edges { top: number, right: number, bottom: number, left: number }
+
+/** A display as its maker gives it: in landscape, seen from the front. */
+export interface Display {
+  id: string
+  name: string
+  /** Outer size of the case, mm. */
+  width: number
+  height: number
+  depth: number
+  /** kg */
+  mass: number
+  bezel: Edges
+  /** Pixels across and up. */
+  resolution: Point
+  /** The mounting pattern; its offset is from the case's centre to the pattern's, x right and y up. */
+  vesa: {
+    width: number
+    height: number
+    offset: Point
+    /** Nominal thread diameter, mm. */
+    thread?: number
+    insertDepth?: number
+    recess?: number
+  }
+  /** Watts. */
+  power?: { typical: number, max: number }
+  /** Outer size is within ± this, mm. */
+  sizeTolerance?: number
+}
+
+export type Orientation = 'landscape' | 'portrait-cw' | 'portrait-ccw' | 'inverted'
+
+/** A slot of a wall plate: y and x1…x2 from the plate's centre, mm. A round hole has equal ends. */
+export interface Slot { row: string, y: number, x1: number, x2: number, diameter: number }
+
+/** A mount: a wall plate and where the display's pattern centre sits when every adjuster is at nominal. */
+export interface Mount {
+  id: string
+  name: string
+  kind: 'pull-out' | 'fixed' | 'tilt' | 'arm'
+  mass: number
+  /** Largest display mass, kg. */
+  capacity: number
+  plate: { width: number, height: number, thickness: number, slots: Slot[] }
+  interface: Point
+  /** Travel to either side of nominal: mm, and degrees of roll. */
+  adjust?: { lateral?: number, height?: number, depth?: number, roll?: number }
+  /** Distinct members (on block and concrete: fasteners) wanted in every named row of slots. */
+  needs: { members: number, rows: string[] }
+  /** Wall face to the display's back, mm: pushed home, and pulled out for service. */
+  depth: { stowed: number, service: number }
+  lift?: number
+  orientations: Orientation[]
+  maxCovering?: number
+}
+
+export type Base = 'wood-stud' | 'steel-stud' | 'block' | 'concrete'
+
+/** A fastener into the wall. `thread` is the threaded length without the tip; `yield` in MPa. */
+export interface Fastener {
+  id: string
+  name?: string
+  kind: string
+  base: Base
+  diameter: number
+  length: number
+  root?: number
+  thread?: number
+  yield?: number
+  /** Least distance from the fastener's centre to the member's edge, mm; else by the fastener's rule. */
+  edgeDistance?: number
+  /** Least distance to a mortar joint, mm. */
+  minJointDistance?: number
+}
+
+/** A framing member: a stud or its like, upright over the wall's height. */
+export interface Framing { centre: number, width: number }
+
+/** What carries the load behind the covering. */
+export interface Structure {
+  kind: Base
+  memberWidth?: number
+  memberDepth?: number
+  spacing?: number
+  specificGravity?: number
+  thickness?: number
+  block?: { length: number, height: number, joint: number, bond: 'running' | 'stack', origin: Point }
+  /** Where listed, the framing is taken as known. */
+  members?: Framing[]
+}
+
+/** One layer between the structure and the room, from the structure outwards. */
+export interface Layer { material: string, thickness: number, width?: number, spacing?: number }
+
+/** A line seen from both sides of the wall, for carrying positions across. */
+export interface Reference { id: string, front: number, back: number }
+
+export interface Evidence {
+  id: string
+  method: 'detector-edge' | 'detector-centre' | 'magnet' | 'probe' | 'pilot' | 'knock' | 'seen' | 'outlet' | 'joint'
+  x: number
+  y: number
+  side?: 'front' | 'back'
+  reference?: string
+  edge?: 'left' | 'right'
+  hit?: boolean
+  dull?: boolean
+  direction?: 'head' | 'bed'
+}
+
+/** Something on the wall to keep clear of or to reach: x, y is its lower left corner. */
+export interface Feature {
+  id: string
+  kind: string
+  x: number
+  y: number
+  width: number
+  height: number
+  keepReachable?: boolean
+}
+
+export type HorizontalEdge = 'left' | 'centre' | 'right'
+export type VerticalEdge = 'top' | 'centre' | 'bottom'
+
+/** Where an array sits: the named edge of its outline is at `value`, mm. */
+export interface Placing {
+  x: { edge: HorizontalEdge, value: number }
+  y: { edge: VerticalEdge, value: number }
+}
+
+/** A decision about one wall plate: how far it slides from nominal, + to the right, mm. */
+export interface PlateShift { row: number, column: number, lateralShift: number }
+
+/** A grid of one model of display. Row 1 is the top row, column 1 the left one. */
+export interface ScreenArray {
+  id: string
+  name: string
+  display: string
+  mount?: string
+  fastener?: string
+  rows: number
+  columns: number
+  orientation: Orientation
+  /** Clear distance between neighbouring cases, mm. */
+  gap: Point
+  at: Placing
+  shiftTolerance?: Point
+  plates?: PlateShift[]
+}
+
+export interface Wall {
+  id: string
+  name: string
+  width: number
+  height: number
+  structure: Structure
+  covering: Layer[]
+  references?: Reference[]
+  evidence?: Evidence[]
+  features?: Feature[]
+  arrays: ScreenArray[]
+  /** Where running dimensions start: x on the wall, and what is there. Else the wall's left edge. */
+  datum?: { x: number, label: string }
+  /** Height of the level line above the floor, mm. Else by the house rule for the first array. */
+  levelLine?: number
+}
+
+/** What was done, when and by whom; entries are only ever added. */
+export interface LogEntry {
+  id: string
+  /** ISO 8601 with zone. */
+  at: string
+  by: string
+  wall: string
+  kind: 'hole'
+  /** The hole's id in the plan. */
+  hole: string
+  /** Where it was drilled, mm. */
+  x: number
+  y: number
+  result: 'hit' | 'miss'
+  note?: string
+}

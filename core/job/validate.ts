@@ -1,0 +1,102 @@
+import { ValidationError, type Schema } from 'yup'
+import { InvalidJob, type Fault } from './fault'
+import { jobSchema, logEntrySchema, wallSchema } from './schema'
+import type { Catalogue, Job, LogEntry, Wall } from './types'
+
+/** Every fault of a value by a schema, each at its JSON path under `root`. Nothing is coerced. */
+function schemaFaults(schema: Schema, value: unknown, root: string): Fault[] {
+  try {
+    schema.validateSync(value, { strict: true, abortEarly: false })
+    return []
+  }
+  catch (error) {
+    if (!(error instanceof ValidationError)) throw error
+    const found = error.inner.length > 0 ? error.inner : [error]
+    return found.map(({ path, errors }) => ({
+      path: path ? `${root}.${path}` : root,
+      message: errors.join('; '),
+    }))
+  }
+}
+
+function repeated(ids: { id: string }[], path: string): Fault[] {
+  const seen = new Set<string>()
+  return ids.flatMap(({ id }, index) => {
+    if (!seen.has(id)) return seen.add(id) && []
+    return [{ path: `${path}[${index}].id`, message: `“${id}” is used twice; each must be its own` }]
+  })
+}
+
+function unknownModels(wall: Wall, catalogue: Catalogue, path: string): Fault[] {
+  const shelves = { display: catalogue.displays, mount: catalogue.mounts, fastener: catalogue.fasteners } as const
+  return wall.arrays.flatMap((array, index) =>
+    (Object.keys(shelves) as (keyof typeof shelves)[]).flatMap((kind) => {
+      const id = array[kind]
+      if (id === undefined || shelves[kind].some(model => model.id === id)) return []
+      return [{ path: `${path}.arrays[${index}].${kind}`, message: `“${id}” is not in the catalogue` }]
+    }))
+}
+
+function unknownReferences(wall: Wall, path: string): Fault[] {
+  const known = new Set(wall.references?.map(({ id }) => id))
+  return (wall.evidence ?? []).flatMap(({ reference }, index) =>
+    reference === undefined || known.has(reference)
+      ? []
+      : [{ path: `${path}.evidence[${index}].reference`, message: `“${reference}” is not a reference of this wall` }])
+}
+
+function platesOutsideGrid(wall: Wall, path: string): Fault[] {
+  return wall.arrays.flatMap((array, a) => (array.plates ?? []).flatMap(({ row, column }, index) =>
+    row <= array.rows && column <= array.columns
+      ? []
+      : [{ path: `${path}.arrays[${a}].plates[${index}]`, message: `is R${row} C${column}, outside a grid of ${array.rows} × ${array.columns}` }]))
+}
+
+function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[] {
+  return [
+    ...repeated(wall.arrays, `${path}.arrays`),
+    ...repeated(wall.evidence ?? [], `${path}.evidence`),
+    ...repeated(wall.features ?? [], `${path}.features`),
+    ...repeated(wall.references ?? [], `${path}.references`),
+    ...unknownModels(wall, catalogue, path),
+    ...unknownReferences(wall, path),
+    ...platesOutsideGrid(wall, path),
+  ]
+}
+
+/** Every fault of one wall against its job's catalogue, at paths under `root`. */
+export function wallFaults(wall: unknown, catalogue: Catalogue, root = '$'): Fault[] {
+  const faults = schemaFaults(wallSchema, wall, root)
+  return faults.length > 0 ? faults : wallLinkFaults(wall as Wall, catalogue, root)
+}
+
+/** Every fault of one log entry, at paths under `$`. */
+export function logEntryFaults(entry: unknown): Fault[] {
+  return schemaFaults(logEntrySchema, entry, '$')
+}
+
+/**
+ * Takes a value read from JSON as a job.
+ *
+ * @throws InvalidJob with every fault by JSON path
+ */
+export function validateJob(value: unknown): Job {
+  const faults = schemaFaults(jobSchema, value, '$')
+  if (faults.length > 0) throw new InvalidJob(faults)
+  const job = value as Job
+  const links = [
+    ...repeated(job.walls, '$.walls'),
+    ...repeated(job.log, '$.log'),
+    ...repeated(job.catalogue.displays, '$.catalogue.displays'),
+    ...repeated(job.catalogue.mounts, '$.catalogue.mounts'),
+    ...repeated(job.catalogue.fasteners, '$.catalogue.fasteners'),
+    ...job.walls.flatMap((wall, index) => wallLinkFaults(wall, job.catalogue, `$.walls[${index}]`)),
+  ]
+  if (links.length > 0) throw new InvalidJob(links)
+  return job
+}
+
+/** Narrow check used where a value's type is known but its figures are not: a log entry off the wire. */
+export function isLogEntry(value: unknown): value is LogEntry {
+  return logEntryFaults(value).length === 0
+}

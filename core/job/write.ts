@@ -1,0 +1,25 @@
+import type { ArraySchema, ObjectSchema, Schema } from 'yup'
+import { jobSchema } from './schema'
+import type { Job } from './types'
+
+/** A copy with each object's keys in the schema's order; keys the schema does not know come last, as they came. */
+function inOrder(value: unknown, schema: Schema | undefined): unknown {
+  if (Array.isArray(value)) {
+    const item = (schema as ArraySchema<unknown[], object> | undefined)?.innerType as Schema | undefined
+    return value.map(entry => inOrder(entry, item))
+  }
+  if (value === null || typeof value !== 'object') return value
+  const fields = (schema as ObjectSchema<object> | undefined)?.fields as Record<string, Schema> | undefined ?? {}
+  const given = value as Record<string, unknown>
+  const known = Object.keys(fields).filter(key => given[key] !== undefined)
+  const unknown = Object.keys(given).filter(key => !(key in fields) && given[key] !== undefined)
+  return Object.fromEntries([...known, ...unknown].map(key => [key, inOrder(given[key], fields[key])]))
+}
+
+/**
+ * A job as its file: keys in the format's order, two spaces, a final line break, so that the same
+ * job always gives the same bytes and two versions can be compared line by line.
+ */
+export function writeJob(job: Job): string {
+  return `${JSON.stringify(inOrder(job, jobSchema), null, 2)}\n`
+}

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest'
+import { exampleJob } from '../../tests/fixtures/job'
+import type { Job } from '../job'
+import { planWall } from '../plan'
+import { formatLength } from '../units'
+import { accuracyOf, rowsOf } from './index'
+
+function marked(change: (job: Job) => void = () => {}) {
+  const job = exampleJob()
+  change(job)
+  return planWall(job.walls[0]!, job).marking
+}
+const by = (marking: ReturnType<typeof marked>, id: string) => marking.marks.find(mark => mark.id === id)!
+
+describe('marks', () => {
+  it('run from the datum, and stand on the floor and on the level line', () => {
+    const marking = marked(job => Object.assign(job.walls[0]!, { datum: { x: 500, label: 'jamb' } }))
+    // Centre line of the top row: 1650.3 + 576.2 / 2
+    expect(marking.levelLine!.y).toBeCloseTo(1938.4, 9)
+    const hole = by(marking, 'a1-r1c1-top-1')
+    expect(hole.running).toBeCloseTo(1900 - 500, 9)
+    expect(hole.height).toBeCloseTo(2090.4, 9)
+    expect(hole.fromLevel).toBeCloseTo(2090.4 - 1938.4, 9)
+    expect([hole.bit, hole.depth, hole.member]).toEqual([6, 74, 0])
+    expect(by(marking, 'a1-r2c3-plate').running).toBeCloseTo(2078 + 2 * 1022 - 500, 9)
+    expect(by(marking, 'a1-corner-tr')).toMatchObject({ running: expect.closeTo(4632.7 - 500, 9), height: expect.closeTo(2226.5, 9) })
+    expect(by(marking, 'a1-centre-x')).not.toHaveProperty('height')
+  })
+
+  it('take the level line from the bottom edge of a single sign, from the rule, or as chosen', () => {
+    const single = (job: Job) => void Object.assign(job.walls[0]!.arrays[0]!, { rows: 1, columns: 1 })
+    expect(marked(single).levelLine!.y).toBeCloseTo(1650 - 576.2 / 2, 9)
+    expect(marked((job) => { job.rules.heightDatum = 'bottom-edge' }).levelLine!.y).toBeCloseTo(1073.5, 9)
+    expect(marked((job) => { job.walls[0]!.levelLine = 1200 }).levelLine!.y).toBe(1200)
+  })
+
+  it('are none while there is no array', () => {
+    const marking = marked((job) => { job.walls[0]!.arrays = [] })
+    expect(marking).toEqual({ datum: { x: 0, label: 'left edge of the wall' }, levelLine: undefined, marks: [] })
+  })
+
+  it('come in rows that a tape is laid along once', () => {
+    const rows = rowsOf(marked().marks)
+    expect(rows.map(({ label, marks }) => [label, marks.length])).toEqual([['R1 top', 6], ['R1 bottom', 6], ['R2 top', 6], ['R2 bottom', 6]])
+    for (const { marks } of rows) expect(marks.map(({ running }) => running)).toEqual([...marks.map(({ running }) => running)].sort((a, b) => a - b))
+  })
+})
+
+describe('accuracy', () => {
+  it('states the rounding that was really made, and what chained measuring would add', () => {
+    const { marks } = marked()
+    const metric = accuracyOf(marks, 'metric', { decimals: 0 }, 1)
+    expect(metric.rounding).toBeLessThanOrEqual(0.5)
+    const worst = Math.max(...marks.flatMap(({ running, height }) => [running, height]).filter(mm => mm !== undefined)
+      .map(mm => Math.abs(Number(formatLength(mm, 'metric')) - mm)))
+    expect(metric.rounding).toBeGreaterThanOrEqual(worst - 1e-9)
+    expect(metric).toMatchObject({ running: 1, inRow: 6, markToMark: expect.closeTo(Math.sqrt(6), 9) })
+    expect(accuracyOf(marks, 'imperial', {}, 1).rounding).toBeLessThanOrEqual(25.4 / 32)
+  })
+})

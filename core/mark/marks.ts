@@ -1,0 +1,94 @@
+import type { ArrayPlan, Position } from '../mount'
+import { centreOf } from '../geometry'
+import type { Datum, LevelLine } from './datum'
+
+export type MarkKind = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole'
+
+/**
+ * One thing to mark on the wall. Every figure is reckoned from the datum, the floor or the level
+ * line by itself, never from another mark; mm, not rounded. A line has no place along itself.
+ */
+export interface Mark {
+  id: string
+  kind: MarkKind
+  label: string
+  /** Along the wall from the datum, + to the right. */
+  running?: number
+  /** Above finished floor. */
+  height?: number
+  /** Above (+) or below (−) the level line. */
+  fromLevel?: number
+  /** Holes: bit and depth, mm, and the member behind, by index. */
+  bit?: number
+  depth?: number
+  member?: number
+}
+
+type Place = { x?: number, y?: number }
+
+function markAt(id: string, kind: MarkKind, label: string, { x, y }: Place, datum: Datum, level: LevelLine): Mark {
+  return {
+    id, kind, label,
+    ...x !== undefined && { running: x - datum.x },
+    ...y !== undefined && { height: y, fromLevel: y - level.y },
+  }
+}
+
+function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark[] {
+  const name = `R${position.row} C${position.column}`
+  const { plate, holes = [] } = position
+  return [
+    ...plate ? [markAt(`${position.id}-plate`, 'plate-centre', `${name} plate centre`, plate.centre, datum, level)] : [],
+    ...holes.map(hole => ({
+      ...markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.id.split('-').at(-1)}`, hole, datum, level),
+      ...hole.bit !== undefined && { bit: hole.bit, depth: hole.depth },
+      ...hole.member !== undefined && { member: hole.member },
+    })),
+  ]
+}
+
+function outlineMarks({ id, name, outline }: ArrayPlan, datum: Datum, level: LevelLine): Mark[] {
+  const { x, y } = centreOf(outline)
+  const [right, top] = [outline.x + outline.width, outline.y + outline.height]
+  return [
+    markAt(`${id}-centre-x`, 'centre-line', `${name} centre line, upright`, { x }, datum, level),
+    markAt(`${id}-centre-y`, 'centre-line', `${name} centre line, level`, { y }, datum, level),
+    markAt(`${id}-corner-tl`, 'corner', `${name} top left corner`, { x: outline.x, y: top }, datum, level),
+    markAt(`${id}-corner-tr`, 'corner', `${name} top right corner`, { x: right, y: top }, datum, level),
+    markAt(`${id}-corner-bl`, 'corner', `${name} bottom left corner`, { x: outline.x, y: outline.y }, datum, level),
+    markAt(`${id}-corner-br`, 'corner', `${name} bottom right corner`, { x: right, y: outline.y }, datum, level),
+  ]
+}
+
+/** Every mark of a wall: the level line, each array's centre lines and corners, plates and holes. */
+export function marksOf(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[] {
+  return [
+    markAt('level-line', 'level-line', `Level line: ${level.label}`, { y: level.y }, datum, level),
+    ...arrays.flatMap(array => [
+      ...outlineMarks(array, datum, level),
+      ...array.positions.flatMap(position => positionMarks(position, datum, level)),
+    ]),
+  ]
+}
+
+/** A row of hole marks at one height, left to right: what a tape is laid along once. */
+export interface MarkRow { id: string, label: string, height: number, marks: (Mark & { running: number })[] }
+
+/** Hole marks of like height, to a tenth of a millimetre, from the top row down. */
+export function rowsOf(marks: Mark[]): MarkRow[] {
+  const rows = new Map<string, MarkRow>()
+  for (const mark of marks) {
+    if (mark.kind !== 'hole' || mark.height === undefined || mark.running === undefined) continue
+    const key = mark.height.toFixed(1)
+    const row = rows.get(key) ?? { id: key, label: '', height: mark.height, marks: [] }
+    row.marks.push({ ...mark, running: mark.running })
+    rows.set(key, row)
+  }
+  const sorted = [...rows.values()].sort((a, b) => b.height - a.height)
+  for (const row of sorted) {
+    row.marks.sort((a, b) => a.running - b.running)
+    const [grid, slots] = [row.marks[0]!.label.split(' ')[0], row.marks[0]!.label.split(' ')[2]]
+    row.label = `${grid} ${slots}`
+  }
+  return sorted
+}

@@ -1,0 +1,41 @@
+import type { Point, Rect } from '../geometry'
+import type { Mount, Slot } from '../job'
+import { figure, words, type Figure } from '../units'
+import type { Cell } from '../arrange'
+
+/**
+ * Centre of the wall plate, mm: the display's pattern centre less the mount's interface offset,
+ * plus the plate's own lateral shift. Presetting the height adjusters moves no hole.
+ */
+export function plateCentre(pattern: Point, mount: Mount, lateralShift: number): Point {
+  return { x: pattern.x - mount.interface.x + lateralShift, y: pattern.y - mount.interface.y }
+}
+
+/** The plate's rectangle on the wall, about its centre. */
+export function plateRect(centre: Point, { plate }: Mount): Rect {
+  return { x: centre.x - plate.width / 2, y: centre.y - plate.height / 2, width: plate.width, height: plate.height }
+}
+
+/** The same height reckoned from the display's bottom edge, as it is checked with a tape at the wall. */
+export function holeHeightFromBottomEdge(cell: Cell, mount: Mount, slot: Slot): Figure {
+  const bottom = cell.outer.y
+  const toPattern = cell.pattern.y - bottom
+  const value = bottom + toPattern - mount.interface.y + slot.y
+  return figure([{
+    label: `Height of the ${slot.row} holes`,
+    expression: words`bottom edge ${bottom} + to the mounting pattern ${toPattern} − hook to plate ${mount.interface.y} + plate to hole ${slot.y}`,
+    value,
+    unit: 'mm',
+    source: 'mount maker’s drawing',
+  }])
+}
+
+/** How far along the wall a plate’s centre lies, with its working. */
+export function plateAcross(cell: Cell, mount: Mount, lateralShift: number): Figure {
+  return figure([{
+    label: 'Plate centre along the wall',
+    expression: words`mounting pattern ${cell.pattern.x} − hook to plate ${mount.interface.x} + plate shifted ${lateralShift}`,
+    value: plateCentre(cell.pattern, mount, lateralShift).x,
+    unit: 'mm',
+  }])
+}

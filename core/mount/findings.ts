@@ -1,0 +1,107 @@
+import type { Finding } from '../finding'
+import { overlaps } from '../geometry'
+import type { Display, Fault, Mount, ScreenArray, Wall } from '../job'
+import { words, type Text } from '../units'
+import { bestShift, leastShift, type Shift } from './lateral'
+import type { Landing } from './landing'
+import type { Hole, MountedCell } from './index'
+
+const side = (by: number) => by < 0 ? 'left' : 'right'
+const name = ({ row, column }: MountedCell) => `R${row} C${column}`
+const tellShift = (by: number) => words`${Math.abs(by)} to the ${side(by)}`
+
+/** What a plate can do about a miss: slide within its travel, or how far it would have to. */
+function remedyOf(mount: Mount, nominalX: number, landings: Landing[]): { remedy: Text, best?: Shift } {
+  const travel = mount.adjust?.lateral ?? 0
+  const best = bestShift(mount, nominalX, landings, travel)
+  const least = leastShift(mount, nominalX, landings, best ? travel : 2 * mount.plate.width)
+  if (best && least) {
+    const justEnough = Math.abs(least.by - best.by) > 0.05 ? words` (${tellShift(least.by)} would just do)` : []
+    return { best, remedy: words`Shift the plate ${tellShift(best.by)} of its nominal place${justEnough}: ${best.margin} of wood to spare. It can slide ${travel} either way.` }
+  }
+  if (!least) return { remedy: words`No place near it reaches enough members. A rail across members, a backing board or another mount is needed.` }
+  return { remedy: words`It would have to slide ${tellShift(least.by)}, ${Math.abs(least.by) - travel} more than its ${travel} of travel. Move the whole array, or use a rail, a backing board or another mount.` }
+}
+
+function missText(cell: MountedCell, hole: Hole): Text {
+  const which = `${name(cell)}, ${hole.row} row hole`
+  if (hole.member === undefined || hole.margin === undefined) return words`${which} at ${hole.x} has no framing member behind it.`
+  return words`${which} at ${hole.x} misses member ${String(hole.member + 1)} by ${-hole.margin}.`
+}
+
+/** A stop for every hole that misses, with the shift of its plate that would cure it. */
+export function missFindings(array: ScreenArray, mount: Mount, cell: MountedCell, landings: Landing[]): Finding[] {
+  const misses = cell.holes.filter(hole => hole.margin === undefined || hole.margin < -1e-9)
+  if (misses.length === 0) return []
+  const { remedy, best } = remedyOf(mount, cell.plate.centre.x - cell.plate.lateralShift, landings)
+  return misses.map(hole => ({
+    severity: 'stop',
+    code: 'hole-misses-member',
+    stage: 'mount',
+    subject: hole.id,
+    message: missText(cell, hole),
+    remedy,
+    ...best && { cure: { kind: 'shift-plate', array: array.id, row: cell.row, column: cell.column, lateralShift: best.by } },
+  }))
+}
+
+/** A stop for every row of slots that has fewer holes than it needs, because the plate has fewer slots. */
+export function countFindings(mount: Mount, cell: MountedCell): Finding[] {
+  return mount.needs.rows.flatMap((row) => {
+    const has = cell.holes.filter(hole => hole.row === row).length
+    if (has >= mount.needs.members) return []
+    return [{
+      severity: 'stop', code: 'too-few-holes', stage: 'mount', subject: cell.id,
+      message: words`${name(cell)} has ${String(has)} of the ${String(mount.needs.members)} fasteners that its ${row} row needs.`,
+    }]
+  })
+}
+
+/** A stop for each pair of plates that lie on each other. */
+export function collisionFindings(cells: MountedCell[]): Finding[] {
+  const sorted = [...cells].sort((a, b) => a.plate.rect.x - b.plate.rect.x)
+  return sorted.flatMap((cell, index) => {
+    const findings: Finding[] = []
+    for (const other of sorted.slice(index + 1)) {
+      if (other.plate.rect.x >= cell.plate.rect.x + cell.plate.rect.width) break
+      if (!overlaps(cell.plate.rect, other.plate.rect)) continue
+      findings.push({
+        severity: 'stop', code: 'plates-collide', stage: 'mount', subject: cell.id,
+        message: words`The plates of ${name(cell)} and ${name(other)} lie on each other by ${cell.plate.rect.x + cell.plate.rect.width - other.plate.rect.x}.`,
+        remedy: words`Shift one of them, or take a narrower mount.`,
+      })
+    }
+    return findings
+  })
+}
+
+/** Whether mount, display and covering suit each other by the maker's figures. */
+export function suitFindings(array: ScreenArray, mount: Mount, display: Display, wall: Wall): Finding[] {
+  const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
+  const stop = (code: string, message: Text): Finding =>
+    ({ severity: 'stop', code, stage: 'mount', subject: array.id, message })
+  return [
+    ...display.mass > mount.capacity
+      ? [stop('mount-over-capacity', words`${mount.name} carries ${String(mount.capacity)} kg; ${display.name} weighs ${String(display.mass)} kg.`)]
+      : [],
+    ...!mount.orientations.includes(array.orientation)
+      ? [stop('mount-orientation', words`${mount.name} does not take a display hung ${array.orientation}.`)]
+      : [],
+    ...mount.maxCovering !== undefined && covering > mount.maxCovering
+      ? [stop('covering-too-thick', words`The covering is ${covering}; ${mount.name} allows ${mount.maxCovering}.`)]
+      : [],
+  ]
+}
+
+/** Faults of an array that its mount could never carry or reach, by field. */
+export function mountFaults(array: ScreenArray, mount: Mount, display: Display, path: string): Fault[] {
+  const travel = mount.adjust?.lateral ?? 0
+  return [
+    ...display.mass > mount.capacity
+      ? [{ path: `${path}.mount`, message: `${mount.name} carries ${mount.capacity} kg; ${display.name} weighs ${display.mass} kg` }]
+      : [],
+    ...(array.plates ?? []).flatMap(({ lateralShift }, index) => Math.abs(lateralShift) > travel + 1e-9
+      ? [{ path: `${path}.plates[${index}].lateralShift`, message: `The plate can slide ${travel} mm either way; ${Math.round(lateralShift * 10) / 10} mm is asked for` }]
+      : []),
+  ]
+}

@@ -1,0 +1,112 @@
+import type { Arrangement, Cell } from '../arrange'
+import type { Finding } from '../finding'
+import type { Point, Rect } from '../geometry'
+import { pilotOf } from '../fix/pilot'
+import type { Catalogue, Mount, ScreenArray, Wall } from '../job'
+import { isFramed, type Survey } from '../survey'
+import { words } from '../units'
+import { plateCentre, plateRect } from './bracketSum'
+import { collisionFindings, countFindings, missFindings, suitFindings } from './findings'
+import { holesOnFraming, holesOnSolid, type HolePlace } from './holes'
+import { edgeDistanceOf, landingsOf, type Landing } from './landing'
+
+export * from './bracketSum'
+export type { ArrayPlan } from './arrayPlan'
+export { edgeDistanceOf, landingsOf } from './landing'
+export { mountFaults } from './findings'
+
+/** A hole to make for a plate, mm on the wall. */
+export interface Hole extends HolePlace {
+  id: string
+  y: number
+  fastener?: string
+  bit?: number
+  depth?: number
+}
+
+/** A wall plate in its place. */
+export interface Plate {
+  centre: Point
+  rect: Rect
+  lateralShift: number
+  /** Whether every row that it needs has its fasteners in members. */
+  held: boolean
+}
+
+/** One screen with its plate and holes. */
+export interface MountedCell extends Cell {
+  id: string
+  plate: Plate
+  holes: Hole[]
+}
+
+/** One screen of an array; its plate and holes are absent until a mount is chosen. */
+export type Position = Cell & { id: string } & Partial<Pick<MountedCell, 'plate' | 'holes'>>
+
+/** What the mount stage decides for one array. */
+export interface Mounting { positions: Position[], findings: Finding[] }
+
+const idOf = (array: ScreenArray, { row, column }: Cell) => `${array.id}-r${row}c${column}`
+
+function mountCell(array: ScreenArray, mount: Mount, cell: Cell, wall: Wall, catalogue: Catalogue, landings: Landing[] | undefined): MountedCell {
+  const lateralShift = array.plates?.find(({ row, column }) => row === cell.row && column === cell.column)?.lateralShift ?? 0
+  const centre = plateCentre(cell.pattern, mount, lateralShift)
+  const id = idOf(array, cell)
+  const fastener = catalogue.fasteners.find(({ id }) => id === array.fastener)
+  const drilling = pilotOf(fastener, wall.structure, mount.plate.thickness)
+  const places = landings ? holesOnFraming(mount, centre.x, landings) : holesOnSolid(mount, centre.x)
+  const inRow = new Map<string, number>()
+  const holes = places.map((place) => {
+    const rank = (inRow.get(place.row) ?? 0) + 1
+    inRow.set(place.row, rank)
+    return {
+      ...place,
+      ...drilling,
+      id: `${id}-${place.row}-${rank}`,
+      y: centre.y + mount.plate.slots[place.slot]!.y,
+      ...fastener && { fastener: fastener.id },
+    }
+  })
+  const landed = !landings || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
+  const held = landed && holes.length === mount.needs.members * mount.needs.rows.length
+  return { ...cell, id, plate: { centre, rect: plateRect(centre, mount), lateralShift, held }, holes }
+}
+
+function choiceFindings(array: ScreenArray, wall: Wall): Finding[] {
+  const findings: Finding[] = []
+  if (array.fastener === undefined) findings.push({
+    severity: 'stop', code: 'fastener-not-chosen', stage: 'mount', subject: array.id,
+    message: words`No fastener is chosen for ${array.name}, so its edge distance is not known.`,
+  })
+  if (!isFramed(wall)) findings.push({
+    severity: 'caution', code: 'base-not-checked', stage: 'mount', subject: array.id,
+    message: words`Joints, edges and what each anchor carries in ${wall.structure.kind} are not worked out yet.`,
+    remedy: words`Follow the anchor maker’s instructions before drilling.`,
+  })
+  return findings
+}
+
+/** Places every plate and hole of an array on what the survey found. */
+export function mount(array: ScreenArray, arrangement: Arrangement, wall: Wall, { members }: Survey, catalogue: Catalogue): Mounting {
+  const model = catalogue.mounts.find(({ id }) => id === array.mount)
+  const display = catalogue.displays.find(({ id }) => id === array.display)
+  if (!model || !display) {
+    return { positions: arrangement.cells.map(cell => ({ ...cell, id: idOf(array, cell) })), findings: [{
+      severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: array.id,
+      message: words`No mount is chosen for ${array.name}.`,
+    }] }
+  }
+  const fastener = catalogue.fasteners.find(({ id }) => id === array.fastener)
+  const landings = isFramed(wall) ? landingsOf(members, edgeDistanceOf(fastener)) : undefined
+  const cells = arrangement.cells.map(cell => mountCell(array, model, cell, wall, catalogue, landings))
+  return {
+    positions: cells,
+    findings: [
+      ...choiceFindings(array, wall),
+      ...suitFindings(array, model, display, wall),
+      ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, model, cell, landings)) : [],
+      ...cells.flatMap(cell => countFindings(model, cell)),
+      ...collisionFindings(cells),
+    ],
+  }
+}

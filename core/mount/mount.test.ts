@@ -1,0 +1,159 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { exampleJob, m1, studs } from '../../tests/fixtures/job'
+import type { Job, ScreenArray } from '../job'
+import { impossibilities, planWall } from '../plan'
+import { textToString } from '../units'
+import { pilotOf } from '../fix/pilot'
+import { holeHeightFromBottomEdge, plateAcross } from './index'
+import { landingsOf } from './landing'
+import { bestShift, leastShift, smallestMargin } from './lateral'
+
+function planned(change: (job: Job) => void = () => {}) {
+  const job = exampleJob()
+  change(job)
+  return planWall(job.walls[0]!, job)
+}
+const array = (job: Job): ScreenArray => job.walls[0]!.arrays[0]!
+const framing = (job: Job, members: { centre: number, width: number }[]) => {
+  job.walls[0]!.structure.members = members
+}
+const one = (members: { centre: number, width: number }[], plates?: ScreenArray['plates']) => planned((job) => {
+  framing(job, members)
+  Object.assign(array(job), { rows: 1, columns: 1, plates })
+})
+
+describe('the bracket sum', () => {
+  it('puts the plate below the pattern by the interface and each hole at its slot', () => {
+    const { arrays } = planned()
+    const [first] = arrays[0]!.positions
+    expect(first!.plate!.centre.x).toBeCloseTo(2078, 9)
+    expect(first!.plate!.centre.y).toBeCloseTo(1880.4, 9)
+    expect([...new Set(first!.holes!.map(({ row, y }) => `${row} ${y.toFixed(3)}`))]).toEqual(['top 2090.400', 'bottom 1730.400'])
+  })
+
+  it('agrees with the sum from the bottom edge, in any orientation', () => {
+    fc.assert(fc.property(fc.constantFrom('landscape', 'portrait-cw', 'portrait-ccw', 'inverted'), fc.integer({ min: -60, max: 60 }), fc.integer({ min: -60, max: 60 }), (orientation, x, y) => {
+      const { arrays } = planned((job) => {
+        array(job).orientation = orientation as ScreenArray['orientation']
+        job.catalogue.displays[0]!.vesa.offset = { x, y }
+      })
+      for (const cell of arrays[0]!.positions) {
+        for (const hole of cell.holes!) expect(holeHeightFromBottomEdge(cell, m1, m1.plate.slots[hole.slot]!).value).toBeCloseTo(hole.y, 9)
+        expect(plateAcross(cell, m1, cell.plate!.lateralShift).value).toBeCloseTo(cell.plate!.centre.x, 9)
+      }
+    }))
+  })
+})
+
+describe('holes on studs', () => {
+  it('go to the member’s centre where the slot reaches it, with the wood to spare', () => {
+    const { arrays, findings } = one(studs(2900, 3300))
+    const { holes, plate } = arrays[0]!.positions[0]!
+    expect(holes!.map(({ id, x, member }) => [id, x, member])).toEqual([
+      ['a1-r1c1-top-1', 2900, 0], ['a1-r1c1-top-2', 3300, 1], ['a1-r1c1-bottom-1', 2900, 0], ['a1-r1c1-bottom-2', 3300, 1],
+    ])
+    // 38 / 2 − 1.5 × 9.525
+    for (const { margin } of holes!) expect(margin).toBeCloseTo(4.7125, 9)
+    expect(plate!.held).toBe(true)
+    expect(findings).toEqual([])
+  })
+
+  it('that miss are stops: by how much, and the shift that cures it', () => {
+    const { findings, arrays } = one(studs(2850, 3250))
+    expect(arrays[0]!.positions[0]!.plate!.held).toBe(false)
+    expect(findings.map(({ code, subject }) => [code, subject])).toEqual([
+      ['hole-misses-member', 'a1-r1c1-top-1'], ['hole-misses-member', 'a1-r1c1-bottom-1'],
+    ])
+    // The slot ends at 2860; the stud takes a screw up to 2854.7.
+    expect(textToString(findings[0]!.message, 'metric')).toBe('R1 C1, top row hole at 2860 misses member 1 by 5.3.')
+    expect(textToString(findings[0]!.remedy!, 'metric')).toContain('Shift the plate 10 to the left of its nominal place (5.3 to the left would just do)')
+    const { lateralShift } = findings[0]!.cure!
+    expect(one(studs(2850, 3250), [{ row: 1, column: 1, lateralShift }]).findings).toEqual([])
+  })
+
+  it('says how much travel is lacking when no shift is enough', () => {
+    const { findings } = one(studs(2800, 3200))
+    expect(findings[0]!.cure).toBeUndefined()
+    expect(textToString(findings[0]!.remedy!, 'metric')).toContain('55.3 to the left, 10.3 more than its 45 of travel')
+  })
+
+  it('need two different members: one wide enough for two slots is not two', () => {
+    const { findings } = one([{ centre: 3100, width: 200 }])
+    expect(findings.map(({ code }) => code)).toEqual(['hole-misses-member', 'hole-misses-member'])
+    expect(textToString(findings[0]!.message, 'metric')).toContain('has no framing member behind it')
+  })
+
+  it('are not looked for while no member is known: that is one stop, not one for each hole', () => {
+    expect(one([]).findings.map(({ code }) => code)).toEqual(['framing-unknown'])
+  })
+})
+
+describe('the lateral search', () => {
+  it('finds what trying every tenth of a millimetre finds', () => {
+    const stud = fc.record({ centre: fc.integer({ min: -400, max: 400 }), width: fc.constantFrom(38, 45, 76) })
+    fc.assert(fc.property(fc.array(stud, { minLength: 1, maxLength: 5 }), fc.constantFrom(1, 2), (members, needed) => {
+      const landings = landingsOf(members.map(m => ({ ...m, sd: 0, kind: 'single', source: 'observed' })), 14.2)
+      const mount = { ...m1, needs: { ...m1.needs, members: needed } }
+      const tried = Array.from({ length: 901 }, (_, i) => i / 10 - 45).map(by => ({ by, margin: smallestMargin(mount, by, landings) })).filter(({ margin }) => margin >= 0)
+      const best = bestShift(mount, 0, landings, 45)
+      const least = leastShift(mount, 0, landings, 45)
+      expect(best === undefined).toBe(least === undefined)
+      for (const { by, margin } of tried) {
+        expect(best!.margin).toBeGreaterThanOrEqual(margin - 1e-9)
+        expect(Math.abs(least!.by)).toBeLessThanOrEqual(Math.abs(by) + 1e-9)
+      }
+      if (best) expect(smallestMargin(mount, best.by, landings)).toBeCloseTo(best.margin, 9)
+      if (least) expect(smallestMargin(mount, least.by, landings)).toBeGreaterThanOrEqual(-1e-9)
+    }), { numRuns: 100 })
+  })
+})
+
+describe('mount, display and wall together', () => {
+  it('stops what the maker’s figures forbid', () => {
+    const { findings } = planned((job) => {
+      job.catalogue.mounts[0]!.capacity = 20
+      job.catalogue.mounts[0]!.maxCovering = 10
+      array(job).orientation = 'inverted'
+    })
+    expect(findings.map(({ code }) => code)).toEqual(expect.arrayContaining(['mount-over-capacity', 'mount-orientation', 'covering-too-thick']))
+  })
+
+  it('stops plates that lie on each other', () => {
+    const { findings } = planned((job) => {
+      job.catalogue.mounts[0]!.plate.width = 1030
+    })
+    const collisions = findings.filter(({ code }) => code === 'plates-collide')
+    expect(collisions).toHaveLength(4)
+    expect(textToString(collisions[0]!.message, 'metric')).toContain('by 8.')
+  })
+
+  it('keeps its rows of fasteners on a wall that carries all over', () => {
+    const { arrays, findings } = planned((job) => {
+      job.walls[0]!.structure = { kind: 'concrete' }
+    })
+    expect(arrays[0]!.positions[0]!.holes!.map(({ x }) => x - 2078)).toEqual([-135, 135, -135, 135].map(n => expect.closeTo(n, 9)))
+    expect(findings.map(({ code }) => code)).toEqual(['base-not-checked'])
+  })
+
+  it('names what cannot be, by field', () => {
+    const job = exampleJob()
+    Object.assign(array(job), { columns: 7, rows: 6, plates: [{ row: 1, column: 1, lateralShift: 46 }] })
+    job.catalogue.mounts[0]!.capacity = 20
+    expect(impossibilities(job.walls[0]!, job.catalogue)).toEqual([
+      { path: '$.arrays[0].columns', message: '7 columns are 7153.4 mm wide; the wall is 6200.0 mm' },
+      { path: '$.arrays[0].rows', message: '6 rows are 3460.2 mm high; the wall is 3300.0 mm' },
+      { path: '$.arrays[0].mount', message: 'Slipway P2 carries 20 kg; Kelda 46N weighs 21.5 kg' },
+      { path: '$.arrays[0].plates[0].lateralShift', message: 'The plate can slide 45 mm either way; 46 mm is asked for' },
+    ])
+  })
+})
+
+it('sizes the lead hole by the wood', () => {
+  const lag = exampleJob().catalogue.fasteners[0]!
+  expect(pilotOf(lag, { kind: 'wood-stud', specificGravity: 0.42 }, 2.5)).toEqual({ bit: 6, depth: 74 })
+  expect(pilotOf(lag, { kind: 'wood-stud', specificGravity: 0.55 }, 2.5)).toEqual({ bit: 7, depth: 74 })
+  expect(pilotOf(lag, { kind: 'wood-stud', specificGravity: 0.7 }, 2.5)).toEqual({ bit: 8, depth: 74 })
+  expect(pilotOf(lag, { kind: 'wood-stud' }, 2.5)).toBeUndefined()
+  expect(pilotOf({ ...lag, kind: 'toggle' }, { kind: 'wood-stud', specificGravity: 0.42 }, 2.5)).toBeUndefined()
+})

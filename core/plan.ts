@@ -1,0 +1,81 @@
+import { arrange, sizeFaults } from './arrange'
+import type { Finding } from './finding'
+import type { Catalogue, Fault, Job, ScreenArray, Wall } from './job'
+import { mark, type Marking } from './mark'
+import { mount, mountFaults, type ArrayPlan } from './mount'
+import { survey, type Member, type Survey } from './survey'
+import { words } from './units'
+
+/** Everything that follows for one wall. */
+export interface WallPlan {
+  id: string
+  members: Member[]
+  arrays: ArrayPlan[]
+  marking: Marking
+  findings: Finding[]
+}
+
+/** Everything that follows from a job; derived afresh whenever the job changes, kept only when issued. */
+export interface Plan { walls: WallPlan[] }
+
+function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, catalogue: Catalogue): { plan?: ArrayPlan, findings: Finding[] } {
+  const model = catalogue.displays.find(({ id }) => id === array.display)
+  if (!model) {
+    return { findings: [{
+      severity: 'stop', code: 'display-unknown', stage: 'arrange', subject: array.id,
+      message: words`The display of ${array.name} is not in the catalogue.`,
+    }] }
+  }
+  const arrangement = arrange(array, model, wall)
+  const mounting = mount(array, arrangement, wall, surveyed, catalogue)
+  const { outline, imageGap } = arrangement
+  return {
+    plan: { id: array.id, name: array.name, outline, imageGap, shift: { x: 0, y: 0 }, positions: mounting.positions },
+    findings: [...arrangement.findings, ...mounting.findings],
+  }
+}
+
+/** Plans one wall: survey, then each array, then the marks. */
+export function planWall(wall: Wall, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): WallPlan {
+  const surveyed = survey(wall)
+  const planned = wall.arrays.map(array => planArray(array, wall, surveyed, catalogue))
+  const arrays = planned.flatMap(({ plan }) => plan ?? [])
+  return {
+    id: wall.id,
+    members: surveyed.members,
+    arrays,
+    marking: mark(wall, arrays, rules),
+    findings: [...surveyed.findings, ...planned.flatMap(({ findings }) => findings)],
+  }
+}
+
+/**
+ * The one function that composes the stages. Pure and deterministic; takes a job that
+ * `validateJob` has let through.
+ */
+export function plan(job: Job): Plan {
+  return { walls: job.walls.map(wall => planWall(wall, job)) }
+}
+
+/**
+ * What a wall asks for that cannot be, whatever the place: a grid larger than the wall, a display
+ * that its mount cannot carry, a plate slid beyond its travel. An edit that brings one in is
+ * refused at the field; a file that has one is planned, with a stop.
+ */
+export function impossibilities(wall: Wall, catalogue: Catalogue, root = '$'): Fault[] {
+  return wall.arrays.flatMap((array, index) => {
+    const path = `${root}.arrays[${index}]`
+    const display = catalogue.displays.find(({ id }) => id === array.display)
+    const model = catalogue.mounts.find(({ id }) => id === array.mount)
+    if (!display) return []
+    return [
+      ...sizeFaults(array, arrange(array, display, wall).outline, wall, path),
+      ...model ? mountFaults(array, model, display, path) : [],
+    ]
+  })
+}
+
+/** Whether no finding of a wall stops the work. */
+export function hasStop(findings: Finding[]): boolean {
+  return findings.some(({ severity }) => severity === 'stop')
+}

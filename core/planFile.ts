@@ -1,0 +1,43 @@
+import type { Finding } from './finding'
+import type { Job } from './job'
+import type { ArrayPlan, Position } from './mount'
+import { plan, type WallPlan } from './plan'
+import { textToString, type UnitSystem } from './units'
+
+/** A finding as published: its sentences in the site's own unit. */
+const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject, message, remedy }: Finding) => ({
+  severity, code, stage, subject,
+  message: textToString(message, units),
+  ...remedy && { remedy: textToString(remedy, units) },
+})
+
+function publishPosition({ id, row, column, outer, picture, pattern, plate, holes }: Position) {
+  return {
+    id, row, column, outer, picture, pattern,
+    ...plate && { mount: { ...plate.centre, lateralShift: plate.lateralShift, held: plate.held } },
+    holes: holes ?? [],
+  }
+}
+
+function publishArray({ positions, ...array }: ArrayPlan) {
+  return { ...array, positions: positions.map(publishPosition) }
+}
+
+function publishWall({ id, members, arrays, marking, findings }: WallPlan, units: UnitSystem) {
+  const { datum, levelLine, marks } = marking
+  return {
+    id, members,
+    arrays: arrays.map(publishArray),
+    marking: { datum, levelLine, marks },
+    findings: findings.map(publishFinding(units)),
+  }
+}
+
+/** A job's plan as the published file, `wide-trellis-plan` version 1. Lengths in mm, not rounded. */
+export function planFile(job: Job) {
+  return {
+    format: 'wide-trellis-plan' as const,
+    version: 1 as const,
+    walls: plan(job).walls.map(wall => publishWall(wall, job.site.units)),
+  }
+}

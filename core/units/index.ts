@@ -1,0 +1,3 @@
+export * from './length'
+export * from './text'
+export * from './figure'
