@@ -63,7 +63,7 @@ function outlineMarks({ id, name, outline }: ArrayPlan, datum: Datum, level: Lev
 /** Every mark of a wall: the level line, each array's centre lines and corners, plates and holes. */
 export function marksOf(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[] {
   return [
-    markAt('level-line', 'level-line', `Level line: ${level.label}`, { y: level.y }, datum, level),
+    markAt('level-line', 'level-line', 'Level line', { y: level.y }, datum, level),
     ...arrays.flatMap(array => [
       ...outlineMarks(array, datum, level),
       ...array.positions.flatMap(position => positionMarks(position, datum, level)),

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+
+const { theme } = usePreferences()
+const palette = ref(false)
+const keySheet = ref(false)
+useHead({ htmlAttrs: { 'data-theme': theme } })
+useCommands([
+  { id: 'palette', title: 'Do anything', group: 'Everywhere', keys: ['/', 'ctrl+k'], run: () => { palette.value = true } },
+  { id: 'keys', title: 'Show every key', group: 'Everywhere', keys: ['?'], run: () => { keySheet.value = true } },
+  { id: 'light', title: 'Change the light: desk or wall', group: 'Everywhere', keys: ['l'], run: () => { theme.value = theme.value === 'desk' ? 'site' : 'desk' } },
+  { id: 'sites', title: 'All sites', group: 'Go to', keys: ['s'], run: () => { void navigateTo('/') } },
+])
+useEventListener(window, 'keydown', runByKey)
+</script>
+
+<template>
+  <div class="h-full">
+    <NuxtPage />
+    <CommandPalette v-model:open="palette" />
+    <KeySheet v-model:open="keySheet" />
+  </div>
+</template>

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import type { Stage } from '~~/core/finding'
+
+/** One stage's bench: its decisions, what follows from them, and the findings. */
+const { stage, summary } = defineProps<{ stage: Stage, title: string, summary: string }>()
+const { findings } = useWallPlan()
+const here = computed(() => findings.value.filter(finding => finding.stage === stage))
+</script>
+
+<template>
+  <section class="flex h-full flex-col overflow-y-auto px-4 py-3" :aria-label="title" tabindex="-1">
+    <h1 class="text-xl font-bold leading-tight">
+      {{ title }}
+    </h1>
+    <p class="mb-3 mt-0.5 text-sm text-ink-soft">
+      {{ summary }}
+    </p>
+    <div class="space-y-3">
+      <slot />
+    </div>
+    <FindingList v-if="here.length" class="mt-4" :findings="here" />
+  </section>
+</template>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
+import type { Figure } from '~~/core/units'
+
+/** A computed figure; pressing it opens the sum behind it, with its numbers and its source. */
+const { figure } = defineProps<{ label: string, figure: Figure }>()
+const { show, tell, suffix } = useUnits()
+const value = computed(() => figure.unit === 'mm' ? show(figure.value) : String(figure.value))
+</script>
+
+<template>
+  <Disclosure v-slot="{ open }" as="div" class="border-b border-hair">
+    <DisclosureButton class="flex min-h-[var(--target)] w-full items-baseline justify-between gap-2 py-1 text-left text-sm" :title="open ? 'Hide the working' : 'Show the working'">
+      <span>{{ label }}</span>
+      <span class="whitespace-nowrap"><b class="figures text-lg font-semibold">{{ value }}</b> <span class="text-xs text-ink-soft">{{ figure.unit === 'mm' ? suffix : figure.unit }}</span></span>
+    </DisclosureButton>
+    <DisclosurePanel class="pb-2 text-sm">
+      <p v-for="step in figure.working" :key="step.label">
+        <span class="figures">{{ tell(step.expression) }} = {{ tell([{ mm: step.value }]) }}</span>
+        <span v-if="step.source" class="block text-xs text-ink-soft">Source: {{ step.source }}</span>
+      </p>
+    </DisclosurePanel>
+  </Disclosure>
+</template>

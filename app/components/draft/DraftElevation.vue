@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom'
+import { select } from 'd3-selection'
+import type { ArrayPlan } from '~~/core/mount'
+
+/** The wall from the front: structure, features, screens, plates, level line and the main dimensions. */
+const { width, height, showPlates = false, movable = false, placing = false, current = '' } = defineProps<{
+  width: number
+  height: number
+  showPlates?: boolean
+  movable?: boolean
+  /** Whether a click on the wall tells where something is. */
+  placing?: boolean
+  current?: string
+}>()
+const emit = defineEmits<{
+  zoomed: [transform: ZoomTransform]
+  pointed: [at: { x: number, y: number }]
+  moving: [array: ArrayPlan, by: { x: number, y: number }, free: boolean]
+  moved: []
+}>()
+const store = useWallStore()
+const { plan, planned, drilled } = useWallPlan()
+const view = useDraftView()
+const wall = computed(() => planned.value ?? store.shown)
+const { show } = useUnits()
+const { hovered } = useSelection()
+
+const svg = useTemplateRef<SVGSVGElement>('svg')
+const behaviour = zoom<SVGSVGElement, unknown>()
+  .scaleExtent([1, 30])
+  .filter((event: MouseEvent) => event.type === 'wheel' || event.button === 1 || (event.button === 0 && event.target === svg.value))
+  .on('zoom', ({ transform }: D3ZoomEvent<SVGSVGElement, unknown>) => emit('zoomed', transform))
+watchEffect(() => {
+  if (svg.value) select(svg.value).call(behaviour).on('dblclick.zoom', null)
+})
+defineExpose({
+  zoomBy: (factor: number) => svg.value && behaviour.scaleBy(select(svg.value), factor),
+  fit: () => svg.value && behaviour.transform(select(svg.value), zoomIdentity),
+})
+
+const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.scale} ${view.value.x(0)} ${view.value.y(0)})`)
+const cursor = ref<{ x: number, y: number }>()
+function at({ offsetX, offsetY }: MouseEvent) {
+  return { x: view.value.wallX(offsetX), y: view.value.wallY(offsetY) }
+}
+function point(event: MouseEvent) {
+  if (!placing) return
+  emit('pointed', at(event))
+}
+const arrays = computed(() => (plan.value?.arrays ?? []).flatMap((arrayPlan) => {
+  const array = wall.value?.arrays.find(({ id }) => id === arrayPlan.id)
+  return array ? [{ array, plan: arrayPlan }] : []
+}))
+const outline = computed(() => plan.value?.arrays[0]?.outline)
+const level = computed(() => plan.value?.marking.levelLine)
+</script>
+
+<template>
+  <svg
+    v-if="wall"
+    ref="svg"
+    :width="width"
+    :height="height"
+    role="img"
+    :aria-label="`Elevation of ${wall.name}, ${show(wall.width)} wide and ${show(wall.height)} high, ${plan?.members.length ?? 0} members, ${arrays.length} arrays`"
+    class="block overflow-hidden touch-none"
+    :class="{ 'cursor-crosshair': placing }"
+    data-testid="elevation"
+    @click="point"
+    @pointermove="cursor = at($event)"
+    @pointerleave="cursor = undefined"
+  >
+    <DraftHatches />
+    <g :transform="transform" :pointer-events="placing ? 'none' : undefined">
+      <rect :x="0" :y="0" :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
+      <DraftMember v-for="(member, index) in plan?.members" :key="index" :member="member" :index="index" :height="wall.height" />
+      <DraftFeature v-for="feature in wall.features" :key="feature.id" :feature="feature" />
+      <DraftArray
+        v-for="{ array, plan: arrayPlan } in arrays"
+        :key="array.id"
+        :array="array"
+        :plan="arrayPlan"
+        :drilled="drilled"
+        :movable="movable"
+        :show-plates="showPlates"
+        :current="current"
+        @moving="(by, free) => emit('moving', arrayPlan, by, free)"
+        @moved="emit('moved')"
+      />
+      <g v-if="level" class="text-chalk" pointer-events="none">
+        <path :d="`M${-wall.width} ${level.y} H${2 * wall.width}`" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />
+        <DraftLettering :x="0" :y="level.y" :dx="4" :dy="-5" :size="12" halo>
+          level line {{ show(level.y) }}
+        </DraftLettering>
+      </g>
+      <template v-if="outline">
+        <path
+          :d="`M${outline.x + outline.width / 2} ${outline.y - 150} V${outline.y + outline.height + 150}`"
+          class="text-chalk"
+          stroke="currentColor"
+          stroke-width="1.2"
+          stroke-dasharray="12 4 2 4"
+          vector-effect="non-scaling-stroke"
+          pointer-events="none"
+        />
+        <template v-if="outline.y > 60 / view.scale">
+          <DraftDimension :from="0" :to="outline.x" :at="outline.y - 26 / view.scale" />
+          <DraftDimension :from="outline.x" :to="outline.x + outline.width" :at="outline.y - 26 / view.scale" />
+        </template>
+        <DraftDimension :from="0" :to="outline.y" :at="outline.x + outline.width + 26 / view.scale" upright />
+      </template>
+      <path :d="`M${-wall.width} 0 H${2 * wall.width}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" pointer-events="none" />
+      <slot :cursor="cursor" :wall="wall" :hovered="hovered" />
+    </g>
+  </svg>
+</template>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+/** The wall from above, below the elevation and at its width: members cut, screens stowed or pulled out. */
+const { width, height } = defineProps<{ width: number, height: number }>()
+const store = useWallStore()
+const { plan, planned } = useWallPlan()
+const view = useDraftView()
+const { hovered, selected } = useSelection()
+const wall = computed(() => planned.value ?? store.shown)
+const core = computed(() => wall.value?.structure.memberDepth ?? wall.value?.structure.thickness ?? 100)
+const covering = computed(() => wall.value?.covering.reduce((sum, { thickness }) => sum + thickness, 0) ?? 0)
+const framed = computed(() => wall.value?.structure.kind === 'wood-stud' || wall.value?.structure.kind === 'steel-stud')
+
+const screens = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
+  const chosen = wall.value?.arrays.find(({ id }) => id === array.id)
+  const display = store.catalogue.displays.find(({ id }) => id === chosen?.display)
+  const mount = store.catalogue.mounts.find(({ id }) => id === chosen?.mount)
+  const row = array.positions.find(({ id }) => [hovered.value, selected.value].includes(id))?.row ?? 1
+  return array.positions.filter(position => position.row === row).map((position) => {
+    const out = position.id === selected.value
+    return { ...position, depth: display?.depth ?? 0, off: (out ? mount?.depth.service : mount?.depth.stowed) ?? 0, out, lit: out || position.id === hovered.value }
+  })
+}))
+/** y of the drawing grows into the room, from the back of the wall. */
+const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.scale} ${view.value.x(0)} 3)`)
+const face = computed(() => core.value + covering.value)
+</script>
+
+<template>
+  <svg v-if="wall" :width="width" :height="height" role="img" aria-label="Plan" class="block overflow-hidden" data-testid="plan">
+    <g :transform="transform">
+      <rect v-if="framed" :x="0" :y="0" :width="wall.width" :height="core" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
+      <g v-else :transform="`scale(${1 / view.scale})`">
+        <rect x="0" y="0" :width="wall.width * view.scale" :height="core * view.scale" :fill="wall.structure.kind === 'block' ? 'url(#hatch-block)' : 'url(#hatch-concrete)'" stroke="var(--color-ink)" />
+      </g>
+      <rect
+        v-for="(member, index) in plan?.members"
+        :key="index"
+        :x="member.centre - member.width / 2"
+        :y="0"
+        :width="member.width"
+        :height="core"
+        fill="var(--color-wood)"
+        :stroke="[hovered, selected].includes(`member-${index}`) ? 'var(--color-flag)' : 'var(--color-wood-edge)'"
+        stroke-width="1.5"
+        vector-effect="non-scaling-stroke"
+      />
+      <rect :x="0" :y="core" :width="wall.width" :height="covering" fill="var(--color-paper)" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
+      <g v-for="screen in screens" :key="screen.id">
+        <path
+          v-for="hole in screen.holes"
+          :key="hole.id"
+          :d="`M${hole.x} ${face - (hole.depth ?? 0)} V${face + screen.off}`"
+          stroke="var(--color-good)"
+          stroke-width="1.5"
+          vector-effect="non-scaling-stroke"
+        />
+        <rect
+          :x="screen.outer.x"
+          :y="face + screen.off"
+          :width="screen.outer.width"
+          :height="screen.depth"
+          fill="var(--color-case)"
+          :stroke="screen.lit ? 'var(--color-flag)' : 'var(--color-plaster)'"
+          :stroke-width="screen.lit ? 3 : 1"
+          vector-effect="non-scaling-stroke"
+        />
+      </g>
+    </g>
+  </svg>
+</template>

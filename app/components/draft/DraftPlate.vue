@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import type { Position } from '~~/core/mount'
+import type { Drilled } from '~~/core/hang'
+
+/** A wall plate with its holes: landed, missing its member, or already drilled. */
+const { position, drilled, current = '' } = defineProps<{ position: Position, drilled: Map<string, Drilled>, current?: string }>()
+const { hovered, selected } = useSelection()
+const view = useDraftView()
+const r = computed(() => 4 / view.value.scale)
+
+const holes = computed(() => (position.holes ?? []).map((hole) => {
+  const done = drilled.get(hole.id)
+  const misses = hole.margin !== undefined && hole.margin < -1e-9 || (hole.margin === undefined && !position.plate?.held)
+  const { x, y } = done ?? hole
+  return { ...hole, x, y, done: done?.result, state: done?.result ?? (misses ? 'off' : 'planned'), lit: [hovered.value, selected.value].includes(hole.id) || current === hole.id }
+}))
+</script>
+
+<template>
+  <g v-if="position.plate">
+    <rect
+      v-bind="position.plate.rect"
+      fill="none"
+      stroke="var(--color-on-case)"
+      stroke-width="1"
+      stroke-dasharray="5 3"
+      vector-effect="non-scaling-stroke"
+      pointer-events="none"
+    />
+    <g
+      v-for="hole in holes"
+      :key="hole.id"
+      :data-hole="hole.id"
+      :data-state="hole.state"
+      @pointerenter="hovered = hole.id"
+      @pointerleave="hovered = ''"
+    >
+      <circle v-if="hole.lit" :cx="hole.x" :cy="hole.y" :r="r * 2.4" fill="none" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
+      <!-- planned: open ring; hit: filled; miss: a cross; off its member: a square -->
+      <circle v-if="hole.state === 'planned'" :cx="hole.x" :cy="hole.y" :r="r" fill="var(--color-case)" stroke="#9be8c4" stroke-width="2" vector-effect="non-scaling-stroke" />
+      <circle v-else-if="hole.state === 'hit'" :cx="hole.x" :cy="hole.y" :r="r * 1.15" fill="#9be8c4" stroke="#10231c" stroke-width="1" vector-effect="non-scaling-stroke" />
+      <path v-else-if="hole.state === 'miss'" :d="`M${hole.x - r} ${hole.y - r} l${2 * r} ${2 * r} m0 ${-2 * r} l${-2 * r} ${2 * r}`" stroke="#ffb3a8" stroke-width="3" vector-effect="non-scaling-stroke" />
+      <rect v-else :x="hole.x - r" :y="hole.y - r" :width="2 * r" :height="2 * r" fill="#7a150d" stroke="#ffb3a8" stroke-width="2" vector-effect="non-scaling-stroke" />
+    </g>
+  </g>
+</template>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+/** The wall cut through, to the right of the elevation and at its height: build-up, screens, pull-out. */
+const { width, height } = defineProps<{ width: number, height: number }>()
+const store = useWallStore()
+const { plan, planned } = useWallPlan()
+const view = useDraftView()
+const { hovered, selected } = useSelection()
+const wall = computed(() => planned.value ?? store.shown)
+
+const HATCH = { 'wood-stud': 'hatch-wood', 'steel-stud': 'hatch-steel', 'block': 'hatch-block', 'concrete': 'hatch-concrete' }
+const depths = computed(() => {
+  const { structure, covering } = wall.value!
+  const core = structure.memberDepth ?? structure.thickness ?? structure.block?.height ?? 100
+  return { core, covering: covering.reduce((sum, { thickness }) => sum + thickness, 0) }
+})
+/** The wall's finished face, in mm from the left of this drawing. */
+const face = computed(() => depths.value.core + depths.value.covering)
+const margin = 10
+
+const screens = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
+  const chosen = wall.value?.arrays.find(({ id }) => id === array.id)
+  const display = store.catalogue.displays.find(({ id }) => id === chosen?.display)
+  const mount = store.catalogue.mounts.find(({ id }) => id === chosen?.mount)
+  const column = array.positions.find(({ id }) => [hovered.value, selected.value].includes(id))?.column ?? 1
+  return array.positions.filter(position => position.column === column).map((position) => {
+    const out = position.id === selected.value
+    return { ...position, depth: display?.depth ?? 0, off: (out ? mount?.depth.service : mount?.depth.stowed) ?? 0, lit: out || position.id === hovered.value }
+  })
+}))
+const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.scale} ${margin} ${view.value.y(0)})`)
+</script>
+
+<template>
+  <svg v-if="wall" :width="width" :height="height" role="img" aria-label="Section" class="block overflow-hidden" data-testid="section">
+    <g :transform="transform">
+      <g :transform="`scale(${1 / view.scale} ${1 / view.scale})`">
+        <rect x="0" y="0" :width="depths.core * view.scale" :height="wall.height * view.scale" :fill="`url(#${HATCH[wall.structure.kind]})`" stroke="var(--color-ink)" stroke-width="1" />
+        <rect :x="depths.core * view.scale" y="0" :width="depths.covering * view.scale" :height="wall.height * view.scale" fill="url(#hatch-board)" stroke="var(--color-ink)" stroke-width="1" />
+      </g>
+      <g v-for="screen in screens" :key="screen.id">
+        <template v-if="screen.plate">
+          <path
+            v-for="hole in screen.holes"
+            :key="hole.id"
+            :d="`M${face - (hole.depth ?? 0)} ${hole.y} H${face + screen.off}`"
+            stroke="var(--color-good)"
+            stroke-width="1.5"
+            vector-effect="non-scaling-stroke"
+          />
+        </template>
+        <rect
+          :x="face + screen.off"
+          :y="screen.outer.y"
+          :width="screen.depth"
+          :height="screen.outer.height"
+          fill="var(--color-case)"
+          :stroke="screen.lit ? 'var(--color-flag)' : 'var(--color-ink)'"
+          :stroke-width="screen.lit ? 3 : 1"
+          vector-effect="non-scaling-stroke"
+        />
+      </g>
+      <path v-if="plan?.marking.levelLine" :d="`M-200 ${plan.marking.levelLine.y} H4000`" class="text-chalk" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />
+      <path d="M-200 0 H4000" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" />
+    </g>
+  </svg>
+</template>

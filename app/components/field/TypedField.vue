@@ -1,0 +1,34 @@
+<script setup lang="ts" generic="T">
+/** A text input over useField: Enter or leaving it makes the edit, Escape takes back what was typed. */
+const { label, shown, read, actions, hint = '', numeric = true } = defineProps<{
+  label: string
+  shown: string
+  read: (text: string) => Read<T>
+  actions: FieldActions<T>
+  hint?: string
+  numeric?: boolean
+}>()
+const id = useId()
+const field = useField(() => shown, text => read(text), { tryOut: value => actions.tryOut?.(value) ?? [], commit: value => actions.commit(value) })
+const { text, fault, input, done, revert } = field
+</script>
+
+<template>
+  <FieldFrame v-slot="{ describedby }" :id="id" :label="label" :fault="fault" :hint="hint">
+    <input
+      :id="id"
+      class="field-input"
+      :class="{ 'text-right': numeric }"
+      :value="text"
+      :aria-invalid="fault !== ''"
+      :aria-describedby="describedby"
+      autocomplete="off"
+      spellcheck="false"
+      @input="input(($event.target as HTMLInputElement).value)"
+      @change="done"
+      @blur="done"
+      @keydown.enter="done"
+      @keydown.esc.stop="revert"
+    >
+  </FieldFrame>
+</template>

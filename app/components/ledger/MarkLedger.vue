@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import { tableOf, TABLE_HEADS, type TableRow } from '~~/core/mark/sheet'
+
+/** The marks as they are printed: every figure from the datum, the floor and the level line. */
+const { holesOnly = false } = defineProps<{ holesOnly?: boolean }>()
+const { plan, drilled, findings } = useWallPlan()
+const { selected } = useSelection()
+const { system, precision } = useUnits()
+const rows = computed(() => tableOf((plan.value?.marking.marks ?? []).filter(({ kind }) => !holesOnly || kind === 'hole'), system.value, precision.value))
+const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => subject)))
+const columns = [
+  ...(Object.keys(TABLE_HEADS) as (keyof typeof TABLE_HEADS)[]).map(key => ({
+    key, title: TABLE_HEADS[key], text: (row: TableRow) => row[key], numeric: key === 'running' || key === 'height' || key === 'fromLevel',
+  })),
+  { key: 'made', title: 'Made', text: (row: TableRow) => drilled.value.get(row.id)?.result ?? '' },
+]
+</script>
+
+<template>
+  <LedgerTable caption="Marks" :columns="columns" :rows="rows" :doubtful="row => stopped.has(row.id)" @chosen="selected = $event" />
+</template>

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+/** Every member: running from the datum, its width, and the bay to the next one. */
+const { plan } = useWallPlan()
+const { selected } = useSelection()
+const { show } = useUnits()
+const rows = computed(() => {
+  const members = plan.value?.members ?? []
+  const datum = plan.value?.marking.datum.x ?? 0
+  return members.map((member, index) => ({ ...member, id: `member-${index}`, name: `Member ${index + 1}`, running: member.centre - datum, bay: members[index + 1] ? members[index + 1]!.centre - member.centre : undefined }))
+})
+type Row = typeof rows.value[number]
+const columns = [
+  { key: 'name', title: 'Member', text: (row: Row) => row.name },
+  { key: 'running', title: 'centre from datum', text: (row: Row) => show(row.running), numeric: true },
+  { key: 'width', title: 'width', text: (row: Row) => show(row.width), numeric: true },
+  { key: 'bay', title: 'to the next', text: (row: Row) => row.bay === undefined ? '' : show(row.bay), numeric: true },
+  { key: 'kind', title: 'kind', text: (row: Row) => row.kind },
+]
+</script>
+
+<template>
+  <LedgerTable caption="Members from left to right" :columns="columns" :rows="rows" @chosen="selected = $event" />
+</template>

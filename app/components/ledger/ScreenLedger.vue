@@ -1,0 +1,19 @@
+<script setup lang="ts">
+/** Every screen: its case on the wall. */
+const { plan } = useWallPlan()
+const { selected } = useSelection()
+const { show } = useUnits()
+const rows = computed(() => (plan.value?.arrays ?? []).flatMap(({ name, positions }) => positions.map(position => ({ ...position, array: name }))))
+type Row = typeof rows.value[number]
+const columns = [
+  { key: 'name', title: 'Screen', text: (row: Row) => `${row.array} R${row.row} C${row.column}` },
+  { key: 'x', title: 'left edge', text: (row: Row) => show(row.outer.x), numeric: true },
+  { key: 'y', title: 'bottom edge', text: (row: Row) => show(row.outer.y), numeric: true },
+  { key: 'w', title: 'case width', text: (row: Row) => show(row.outer.width), numeric: true },
+  { key: 'h', title: 'case height', text: (row: Row) => show(row.outer.height), numeric: true },
+]
+</script>
+
+<template>
+  <LedgerTable caption="Screens" :columns="columns" :rows="rows" @chosen="selected = $event" />
+</template>

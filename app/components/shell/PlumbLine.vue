@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import type { Stage } from '~~/core/finding'
+
+/** The nine stages as knots on one line; the one that is worked on hangs from it as the bob. */
+const { current, base } = defineProps<{ current: Stage, base: string }>()
+const stateOf = useStageStates()
+const { findings } = useWallPlan()
+const MARKS = { 'stop': '✕', 'caution': '!', 'settled': '✓', 'in hand': '•', 'not started': '' }
+const KNOTS = {
+  'stop': 'bg-stop text-paper border-stop', 'caution': 'bg-caution-wash text-caution border-caution', 'settled': 'bg-good text-paper border-good',
+  'in hand': 'bg-paper text-ink border-ink', 'not started': 'bg-paper text-ink border-edge',
+}
+function said(stage: Stage, does: string) {
+  const state = stateOf.value(stage)
+  const stops = findings.value.filter(finding => finding.stage === stage && finding.severity === 'stop').length
+  if (state === 'stop') return `${stops} ${stops === 1 ? 'stop' : 'stops'}`
+  return state === 'not started' ? does : state
+}
+</script>
+
+<template>
+  <nav class="relative flex flex-col bg-rail py-2" aria-label="Stages">
+    <span class="absolute bottom-3 left-[22px] top-3 w-0.5 bg-edge" aria-hidden="true" />
+    <ol class="relative flex flex-1 flex-col justify-between">
+      <li v-for="{ id, title, does, built } in STAGE_INFO" :key="id">
+        <NuxtLink
+          v-if="built"
+          :to="`${base}/${id}`"
+          class="flex min-h-14 items-center gap-2 py-1 pl-2 pr-2"
+          :class="{ 'bg-board': id === current }"
+          :aria-current="id === current ? 'step' : undefined"
+        >
+          <span v-if="id === current" class="relative grid w-[30px] shrink-0 place-items-center" aria-hidden="true">
+            <svg width="30" height="40" viewBox="0 0 30 40"><path d="M15 0 V8 M8 8 h14 l2 12 l-9 19 l-9 -19 z" fill="var(--color-flag)" stroke="var(--color-ink)" stroke-width="1.5" stroke-linejoin="round" /></svg>
+          </span>
+          <span v-else class="grid w-[30px] shrink-0 place-items-center" aria-hidden="true">
+            <span class="grid size-5 place-items-center rounded-full border-2 text-[11px] font-bold leading-none" :class="KNOTS[stateOf(id)]">{{ MARKS[stateOf(id)] }}</span>
+          </span>
+          <span class="min-w-0">
+            <span class="block text-sm leading-tight" :class="id === current ? 'font-bold' : 'font-semibold'">{{ title }}</span>
+            <span class="block text-[11px] leading-tight" :class="stateOf(id) === 'stop' ? 'font-semibold text-stop' : 'text-ink-soft'">{{ said(id, does) }}</span>
+          </span>
+        </NuxtLink>
+        <div v-else class="flex min-h-14 items-center gap-2 py-1 pl-2 pr-2">
+          <span class="grid w-[30px] shrink-0 place-items-center" aria-hidden="true"><span class="size-2.5 rounded-full border-2 border-edge bg-rail" /></span>
+          <span class="min-w-0 text-ink-soft">
+            <span class="block text-sm leading-tight">{{ title }}</span>
+            <span class="block text-[11px] leading-tight">{{ does }}</span>
+          </span>
+        </div>
+      </li>
+    </ol>
+  </nav>
+</template>

@@ -1,0 +1,21 @@
+import { formatLength, textToString, type Precision, type Text } from '~~/core/units'
+
+/** Lengths and sentences in the unit that is read now. */
+export function useUnits() {
+  const store = useWallStore()
+  const preferences = usePreferences()
+  const system = computed(() => preferences.units.value || store.siteUnits)
+  const precision = computed<Precision>(() => preferences.fine.value ? { decimals: 1, denominator: 32 } : {})
+  return {
+    system,
+    precision,
+    /** A length as it is marked. */
+    show: (mm: number) => formatLength(mm, system.value, precision.value),
+    /** A length to the tenth or thirty-second, for fields and workings. */
+    showFine: (mm: number) => formatLength(mm, system.value, { decimals: 1, denominator: 32 }).replace(/\.0$/, ''),
+    tell: (text: Text) => textToString(text, system.value),
+    /** What stands behind a metric figure. */
+    suffix: computed(() => system.value === 'metric' ? 'mm' : ''),
+    toggle: () => { preferences.units.value = system.value === 'metric' ? 'imperial' : 'metric' },
+  }
+}

@@ -1,0 +1,44 @@
+import { wrap, type Remote } from 'comlink'
+import { createSharedComposable } from '@vueuse/core'
+import type { WallPlan } from '~~/core/plan'
+import { drilledHoles, hangFindings, holeSteps } from '~~/core/hang'
+import type { Wall } from '~~/core/job'
+import type { Planner } from '~/workers/planner.worker'
+
+/**
+ * The plan of the wall that is shown, worked out in a worker. Only the newest wall is planned:
+ * while one plan is under way, walls in between are passed over.
+ */
+export const useWallPlan = createSharedComposable(() => {
+  const store = useWallStore()
+  const plan = shallowRef<WallPlan>()
+  /** The wall that the plan belongs to; a frame behind the wall that is shown. */
+  const planned = shallowRef<Wall>()
+  const failed = ref<string>()
+  const worker = new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })
+  const planner: Remote<Planner> = wrap<Planner>(worker)
+  let busy = false
+
+  async function replan() {
+    const wall = store.shown
+    if (busy || !wall) return
+    busy = true
+    try {
+      plan.value = await planner.plan(wall, toRaw(store.catalogue), toRaw(store.rules))
+      planned.value = wall
+      failed.value = undefined
+    }
+    catch (error) {
+      failed.value = (error as Error).message
+    }
+    busy = false
+    if (store.shown !== wall) await replan()
+  }
+  watch(() => store.shown, replan, { immediate: true })
+  onScopeDispose(() => worker.terminate())
+
+  const drilled = computed(() => drilledHoles(store.allLog, store.id))
+  const findings = computed(() => plan.value ? [...plan.value.findings, ...hangFindings(plan.value.arrays, drilled.value)] : [])
+  const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
+  return { plan, planned, failed, drilled, findings, steps }
+})

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { FileUp, MapPin, Plus } from 'lucide-vue-next'
+import type { SiteSummary } from '~~/server/repositories/sites'
+import type { UnitSystem } from '~~/core/units'
+
+const sites = ref<SiteSummary[]>()
+const failed = ref('')
+const { name: person } = usePreferences()
+async function load() {
+  try {
+    sites.value = await api<SiteSummary[]>('/sites')
+    failed.value = ''
+  }
+  catch (error) {
+    failed.value = (error as Error).message
+  }
+}
+await load()
+
+const name = ref('')
+const units = ref<UnitSystem>('metric')
+const fault = ref('')
+async function create() {
+  try {
+    const { id } = await api<{ id: string }>('/sites', { method: 'POST', body: { name: name.value, units: units.value, by: person.value } })
+    await navigateTo(`/sites/${id}`)
+  }
+  catch (error) {
+    fault.value = (error as ApiError).faults?.map(({ message }) => `The name ${message}.`).join(' ') || (error as Error).message
+  }
+}
+
+const taken = ref<{ job: unknown, message: string }>()
+const faults = ref<{ path: string, message: string }[]>([])
+const file = useTemplateRef<HTMLInputElement>('file')
+async function bringIn(job: unknown, copy: boolean) {
+  taken.value = undefined
+  faults.value = []
+  try {
+    const { id } = await api<{ id: string }>(`/sites/import?by=${encodeURIComponent(person.value)}${copy ? '&copy=1' : ''}`, { method: 'POST', body: job })
+    await navigateTo(`/sites/${id}`)
+  }
+  catch (error) {
+    const refused = error as ApiError
+    if (refused.code === 'site-exists') taken.value = { job, message: refused.message }
+    else faults.value = refused.faults.length > 0 ? refused.faults : [{ path: '', message: refused.message }]
+  }
+}
+async function readFile(event: Event) {
+  const input = event.target as HTMLInputElement
+  const chosen = input.files?.[0]
+  if (!chosen) return
+  try {
+    await bringIn(JSON.parse(await chosen.text()), false)
+  }
+  catch (error) {
+    faults.value = [{ path: chosen.name, message: `is not a job file: ${(error as Error).message}` }]
+  }
+  input.value = ''
+}
+useCommands([
+  { id: 'import', title: 'Bring in a job file', group: 'Everywhere', run: () => file.value?.click() },
+])
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <TopBar :crumbs="[{ title: 'Sites' }]" />
+    <main class="mx-auto grid w-full max-w-5xl flex-1 gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]">
+      <section>
+        <h1 class="mb-3 text-2xl font-bold">
+          Sites
+        </h1>
+        <p v-if="failed" class="field-fault" role="alert">
+          {{ failed }} <button type="button" class="press ml-2" @click="load">
+            Try again
+          </button>
+        </p>
+        <p v-else-if="sites?.length === 0" class="text-sm">
+          No site yet. Begin one here on the right, or bring in a job file.
+        </p>
+        <ul class="space-y-3">
+          <li v-for="site in sites" :key="site.id" class="border-l-4 border-pine bg-board px-4 py-3">
+            <h2 class="flex items-center gap-2">
+              <MapPin class="size-4 text-ink-soft" aria-hidden="true" />
+              <NuxtLink :to="`/sites/${site.id}`" class="text-lg font-semibold hover:underline">{{ site.name }}</NuxtLink>
+            </h2>
+            <p class="mt-1 text-sm text-ink-soft">
+              {{ site.walls.length }} {{ site.walls.length === 1 ? 'wall' : 'walls' }}<template v-if="site.walls.length">: {{ site.walls.map(wall => wall.name).join(' · ') }}</template>
+            </p>
+          </li>
+        </ul>
+      </section>
+      <aside class="space-y-6">
+        <form class="space-y-2" novalidate @submit.prevent="create">
+          <h2 class="font-semibold">
+            New site
+          </h2>
+          <FieldFrame id="site-name" v-slot="{ describedby }" label="Name" :fault="fault">
+            <input id="site-name" v-model="name" class="field-input" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" @input="fault = ''">
+          </FieldFrame>
+          <FieldFrame id="site-units" label="Measured in">
+            <select id="site-units" v-model="units" class="field-input">
+              <option value="metric">
+                millimetres
+              </option>
+              <option value="imperial">
+                feet and inches
+              </option>
+            </select>
+          </FieldFrame>
+          <button type="submit" class="press press-first w-full">
+            <Plus class="size-4" aria-hidden="true" /> Begin the site
+          </button>
+        </form>
+        <div class="space-y-2">
+          <h2 class="font-semibold">
+            Job file
+          </h2>
+          <input ref="file" type="file" accept=".json,application/json" class="hidden" data-testid="job-file" aria-label="Job file" @change="readFile">
+          <button type="button" class="press w-full" @click="file?.click()">
+            <FileUp class="size-4" aria-hidden="true" /> Bring in a job file
+          </button>
+          <div v-if="taken" class="border-l-4 border-caution bg-caution-wash p-2 text-sm" role="alert">
+            {{ taken.message }}
+            <button type="button" class="press mt-2 w-full" @click="bringIn(taken.job, true)">
+              Bring it in as a copy
+            </button>
+          </div>
+          <ul v-if="faults.length" class="max-h-60 overflow-y-auto border-l-4 border-stop bg-stop-wash p-2 text-sm" role="alert">
+            <li v-for="fault in faults" :key="fault.path + fault.message">
+              <code class="figures break-all">{{ fault.path }}</code> {{ fault.message }}
+            </li>
+          </ul>
+        </div>
+      </aside>
+    </main>
+  </div>
+</template>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { FileDown, Plus } from 'lucide-vue-next'
+import { formatLength, parseLength } from '~~/core/units'
+import type { Wall } from '~~/core/job'
+import type { SiteSummary } from '~~/server/repositories/sites'
+
+const route = useRoute()
+const id = route.params.site as string
+const { name: person } = usePreferences()
+const site = ref<SiteSummary>()
+const failed = ref('')
+try {
+  site.value = (await api<SiteSummary[]>('/sites')).find(site => site.id === id)
+  if (!site.value) failed.value = 'There is no site of this name here.'
+}
+catch (error) {
+  failed.value = (error as Error).message
+}
+const units = computed(() => site.value?.units ?? 'metric')
+
+const form = reactive({ name: '', width: '', height: '' })
+const faults = reactive({ name: '', width: '', height: '' })
+const fields: [keyof typeof form, string][] = [['name', 'Name'], ['width', 'Width'], ['height', 'Height']]
+async function create() {
+  const [width, height] = [parseLength(form.width, units.value), parseLength(form.height, units.value)]
+  faults.name = form.name.trim() ? '' : 'A name is needed.'
+  faults.width = width.ok ? '' : width.message
+  faults.height = height.ok ? '' : height.message
+  if (!width.ok || !height.ok || faults.name) return
+  const wall: Wall = {
+    id: wallId(form.name, site.value!.walls.map(({ id }) => id)), name: form.name.trim(), width: width.mm, height: height.mm,
+    structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 },
+    covering: [{ material: 'gypsum-board', thickness: 12.5 }], arrays: [],
+  }
+  try {
+    await api(`/sites/${id}/walls`, { method: 'POST', body: { wall, by: person.value } })
+    await navigateTo(`/sites/${id}/walls/${wall.id}/survey`)
+  }
+  catch (error) {
+    const refused = error as ApiError
+    for (const { path, message } of refused.faults) {
+      const field = path.slice(2)
+      if (field in faults) faults[field as keyof typeof faults] = `${message}.`
+    }
+    if (refused.faults.length === 0) faults.name = refused.message
+  }
+}
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: site?.name ?? id }]" />
+    <main class="mx-auto grid w-full max-w-5xl flex-1 gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]">
+      <section>
+        <h1 class="mb-3 text-2xl font-bold">
+          {{ site?.name ?? id }}
+        </h1>
+        <p v-if="failed" class="field-fault" role="alert">
+          {{ failed }}
+        </p>
+        <p v-else-if="site?.walls.length === 0" class="text-sm">
+          No wall yet. Measure one and enter it here on the right.
+        </p>
+        <ul class="space-y-3">
+          <li v-for="wall in site?.walls" :key="wall.id">
+            <NuxtLink :to="`/sites/${id}/walls/${wall.id}/survey`" class="flex items-center gap-4 border-l-4 border-pine bg-board px-4 py-3 hover:bg-paper">
+              <svg :viewBox="`0 0 ${wall.width} ${wall.height}`" class="h-12 w-24 shrink-0" aria-hidden="true"><rect :width="wall.width" :height="wall.height" fill="var(--color-wood)" stroke="var(--color-wood-edge)" stroke-width="60" /></svg>
+              <span>
+                <span class="block text-lg font-semibold">{{ wall.name }}</span>
+                <span class="text-sm text-ink-soft"><span class="figures">{{ formatLength(wall.width, units) }} × {{ formatLength(wall.height, units) }}</span>{{ units === 'metric' ? ' mm' : '' }}, {{ wall.structure.replace('-', ' ') }}, saved by {{ wall.savedBy }}</span>
+              </span>
+            </NuxtLink>
+          </li>
+        </ul>
+      </section>
+      <aside v-if="site" class="space-y-6">
+        <form class="space-y-2" novalidate @submit.prevent="create">
+          <h2 class="font-semibold">
+            New wall
+          </h2>
+          <FieldFrame v-for="[key, label] in fields" :id="`wall-${key}`" :key="key" v-slot="{ describedby }" :label="label" :fault="faults[key]">
+            <input :id="`wall-${key}`" v-model="form[key]" class="field-input" :aria-invalid="faults[key] !== ''" :aria-describedby="describedby" autocomplete="off" @input="faults[key] = ''">
+          </FieldFrame>
+          <button type="submit" class="press press-first w-full">
+            <Plus class="size-4" aria-hidden="true" /> Begin the wall
+          </button>
+        </form>
+        <div class="space-y-2">
+          <h2 class="font-semibold">
+            Job file
+          </h2>
+          <a class="press w-full" :href="`/api/sites/${id}/job`" download>
+            <FileDown class="size-4" aria-hidden="true" /> Save the site as a job file
+          </a>
+          <p class="text-xs text-ink-soft">
+            Walls, catalogue and log in one open file, for another machine or for your own scripts.
+          </p>
+        </div>
+      </aside>
+    </main>
+  </div>
+</template>

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import type { Stage } from '~~/core/finding'
+import type { ArrayPlan } from '~~/core/mount'
+import { drawSheet, pageAsSvg, type PaperName } from '~~/core/mark/sheet'
+import { rowsOf } from '~~/core/mark'
+import type { KeptWall } from '~/stores/wall'
+
+definePageMeta({ key: route => `${String(route.params.site)}/${String(route.params.wall)}` })
+const route = useRoute()
+const { site, wall: wallId } = route.params as { site: string, wall: string }
+const stage = computed<Stage>(() => isBuilt(String(route.params.stage)) ? route.params.stage as Stage : 'survey')
+const base = `/sites/${site}/walls/${wallId}`
+
+const store = useWallStore()
+const failed = ref('')
+try {
+  store.open(site, await api<KeptWall>(`/sites/${site}/walls/${wallId}`), readDraft(site, wallId))
+}
+catch (error) {
+  failed.value = (error as Error).message
+}
+const { state, refused, send } = useWallSaver()
+if (store.unsaved || store.unsentLog.length > 0) void send()
+const { plan, planned, findings, drilled } = useWallPlan()
+const { system, precision, toggle } = useUnits()
+const { selected } = useSelection()
+const unsavedNow = computed(() => state.value !== 'saved')
+
+const placing = ref(false)
+watch(stage, () => {
+  placing.value = false
+  store.cancelPreview()
+})
+const survey = useTemplateRef<{ addAt: (centres: number[]) => { message: string }[] }>('survey')
+function pointed({ x }: { x: number }) {
+  if (stage.value === 'survey' && placing.value) survey.value?.addAt([Math.round(x)])
+}
+
+const SNAP = 10
+function movedBy(array: ArrayPlan, by: { x: number, y: number }, free: boolean) {
+  const start = store.wall!.arrays.find(({ id }) => id === array.id)!.at
+  const wall = store.wall!
+  return (draft: typeof wall) => {
+    const at = arrayOf(draft, array.id).at
+    const across = Math.round((start.x.value + by.x) * 10) / 10
+    const centred = wall.width / 2 + (start.x.value - startCentre(array))
+    const reach = SNAP / scaleNow()
+    at.x.value = !free && Math.abs(across - centred) < reach ? centred : across
+    at.y.value = Math.round((start.y.value + by.y) * 10) / 10
+  }
+}
+/** Pixels a millimetre are about the same on every screen; a hundredth of the wall is near enough to snap. */
+const scaleNow = () => 1000 / store.wall!.width
+let dragged: { array: ArrayPlan, recipe: ReturnType<typeof movedBy>, from: number } | undefined
+const startCentre = (array: ArrayPlan) => dragged?.from ?? array.outline.x + array.outline.width / 2
+function moving(array: ArrayPlan, by: { x: number, y: number }, free: boolean) {
+  const from = startCentre(array)
+  const recipe = movedBy(array, by, free)
+  dragged = { array, recipe, from }
+  store.tryOut(recipe)
+}
+function moved() {
+  if (dragged) store.edit(`Move ${dragged.array.name}`, dragged.recipe)
+  dragged = undefined
+}
+
+const rows = computed(() => rowsOf(plan.value?.marking.marks ?? []))
+const row = computed(() => rows.value.find(({ marks }) => marks.some(({ id }) => id === selected.value || id === current.value)) ?? rows.value[0])
+const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => subject)))
+const tape = computed(() => stage.value === 'survey' || !row.value
+  ? (plan.value?.members ?? []).map(({ centre }, index) => ({ id: `member-${index}`, x: centre }))
+  : row.value.marks.map(({ id, running }) => ({ id, x: running + plan.value!.marking.datum.x, doubtful: stopped.value.has(id) })))
+const tapeLabel = computed(() => stage.value === 'survey' || !row.value ? 'members' : `${row.value.label} holes`)
+
+const current = ref('')
+const paper = ref<PaperName>(system.value === 'metric' ? 'a3' : 'letter')
+const preview = ref(false)
+const pages = computed(() => {
+  if (!preview.value || !plan.value || !planned.value || !store.kept) return []
+  const sheet = drawSheet(store.kept.job, planned.value, plan.value, { paper: paper.value, units: system.value, precision: precision.value })
+  return sheet.pages.map((_, n) => `data:image/svg+xml;charset=utf-8,${encodeURIComponent(pageAsSvg(sheet, n))}`)
+})
+
+const go = (to: string) => () => { void navigateTo(`${base}/${to}`) }
+useCommands([
+  { id: 'undo', title: 'Undo', group: 'Everywhere', keys: ['ctrl+z'], when: () => store.history.past.length > 0, run: () => store.undo() },
+  { id: 'redo', title: 'Redo', group: 'Everywhere', keys: ['ctrl+shift+z', 'ctrl+y'], when: () => store.history.future.length > 0, run: () => store.redo() },
+  { id: 'units', title: 'Change between mm and feet and inches', group: 'Everywhere', keys: ['u'], run: toggle },
+  ...STAGE_INFO.flatMap(({ id, title, built }, index) => built ? [{ id: `go-${id}`, title, group: 'Go to' as const, keys: [String(index + 1)], run: go(id) }] : []),
+  { id: 'go-site', title: 'The site’s walls', group: 'Go to', run: () => { void navigateTo(`/sites/${site}`) } },
+])
+useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: store.kept?.job.site.name ?? site, to: `/sites/${site}` }, { title: store.shown?.name ?? wallId }]">
+      <select class="h-9 rounded border border-on-bar-soft bg-bar px-2 text-sm md:hidden" aria-label="Stage" :value="stage" @change="go(($event.target as HTMLSelectElement).value)()">
+        <option v-for="{ id, title } in STAGE_INFO.filter(({ built }) => built)" :key="id" :value="id">
+          {{ title }}
+        </option>
+      </select>
+    </TopBar>
+    <main v-if="failed" class="p-6">
+      <h1 class="text-xl font-bold">
+        This wall cannot be opened
+      </h1>
+      <p class="mt-2">
+        {{ failed }}
+      </p>
+      <NuxtLink class="press mt-4" to="/">
+        All sites
+      </NuxtLink>
+    </main>
+    <template v-else-if="store.wall">
+      <ConflictBanner v-if="store.conflict" />
+      <main class="wall-frame min-h-0 flex-1" :data-stage="stage">
+        <PlumbLine :current="stage" :base="base" class="plumb" />
+        <div class="bench min-h-0 border-x border-hair bg-board" :inert="!!store.conflict">
+          <SurveyBench v-if="stage === 'survey'" ref="survey" v-model:placing="placing" />
+          <ArrangeBench v-else-if="stage === 'arrange'" />
+          <MountBench v-else-if="stage === 'mount'" />
+          <MarkBench v-else-if="stage === 'mark'" v-model:paper="paper" v-model:preview="preview" />
+          <HangBench v-else-if="stage === 'hang'" v-model:current="current" />
+        </div>
+        <div class="cross min-h-0 min-w-0">
+          <div v-if="stage === 'mark' && preview" class="h-full space-y-4 overflow-y-auto bg-rail p-4" tabindex="0" aria-label="Printed sheet">
+            <img v-for="(page, n) in pages" :key="n" :src="page" :alt="`Mark-out sheet, page ${n + 1} of ${pages.length}`" class="w-full bg-white shadow">
+          </div>
+          <DraftingCross
+            v-else
+            :show-plates="stage !== 'survey' && stage !== 'arrange'"
+            :movable="stage === 'arrange' && !store.conflict"
+            :placing="placing"
+            :current="stage === 'hang' ? current : ''"
+            :tape="tape"
+            :tape-label="tapeLabel"
+            @pointed="pointed"
+            @moving="moving"
+            @moved="moved"
+          >
+            <template v-if="stage !== 'hang' || drilled" #ledger>
+              <MemberLedger v-if="stage === 'survey'" />
+              <ScreenLedger v-else-if="stage === 'arrange'" />
+              <MarkLedger v-else :holes-only="stage !== 'mark'" @click.capture="stage === 'hang' && (current = selected)" />
+            </template>
+          </DraftingCross>
+        </div>
+      </main>
+      <StatusLine :state="state" :refused="refused" :data-unsaved="unsavedNow" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.wall-frame { display: grid; grid-template-columns: 148px 308px minmax(0, 1fr); }
+.wall-frame[data-stage="hang"] { grid-template-columns: 148px 372px minmax(0, 1fr); }
+@media (max-width: 767px) {
+  .wall-frame, .wall-frame[data-stage="hang"] { grid-template-columns: minmax(0, 1fr); grid-template-rows: minmax(0, 1fr) auto; }
+  .plumb { display: none; }
+  .cross { display: none; }
+  .wall-frame:not([data-stage="hang"]) { grid-template-rows: minmax(0, 1fr) minmax(0, 1fr); }
+  .wall-frame:not([data-stage="hang"]) .cross { display: block; grid-row: 1; }
+}
+</style>

@@ -1,0 +1,34 @@
+import type { Fault } from '~~/core/job'
+
+/** An answer of the API that refuses; `status` 0 when no answer came at all. */
+export class ApiError extends Error {
+  constructor(readonly status: number, readonly code: string, message: string, readonly faults: Fault[] = [], readonly current?: unknown) {
+    super(message)
+    this.name = 'ApiError'
+  }
+
+  /** Whether trying again later can help: there was no connection, or the server was in trouble. */
+  get passing(): boolean {
+    return this.status === 0 || this.status >= 500
+  }
+}
+
+/** Asks the API. @throws ApiError */
+export async function api<T>(path: string, { method = 'GET', body }: { method?: string, body?: unknown } = {}): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      ...body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } },
+    })
+  }
+  catch {
+    throw new ApiError(0, 'no-connection', 'The server cannot be reached.')
+  }
+  const answer = await response.json().catch(() => undefined) as { error?: { code: string, message: string, faults?: Fault[], current?: unknown } } | undefined
+  if (!response.ok) {
+    const { code = 'error', message = `The server answered ${response.status}.`, faults, current } = answer?.error ?? {}
+    throw new ApiError(response.status, code, message, faults, current)
+  }
+  return answer as T
+}

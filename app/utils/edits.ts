@@ -1,0 +1,26 @@
+import type { ScreenArray, Wall } from '~~/core/job'
+
+/** The array of a wall by its id; an edit of one that is gone is an error in the program. */
+export function arrayOf(wall: Wall, id: string): ScreenArray {
+  const array = wall.arrays.find(array => array.id === id)
+  if (!array) throw new Error(`no array ${id}`)
+  return array
+}
+
+/** Sets how far one plate is slid from nominal; none at all leaves no entry behind. */
+export function setPlateShift(wall: Wall, arrayId: string, row: number, column: number, lateralShift: number): void {
+  const array = arrayOf(wall, arrayId)
+  const others = (array.plates ?? []).filter(plate => plate.row !== row || plate.column !== column)
+  const plates = lateralShift === 0 ? others : [...others, { row, column, lateralShift }]
+  if (plates.length > 0) array.plates = plates.sort((a, b) => a.row - b.row || a.column - b.column)
+  else delete array.plates
+}
+
+/** Sets the size of a grid; decisions about plates that are no longer there go with them. */
+export function setGrid(array: ScreenArray, rows: number, columns: number): void {
+  array.rows = rows
+  array.columns = columns
+  const plates = array.plates?.filter(plate => plate.row <= rows && plate.column <= columns) ?? []
+  if (plates.length > 0) array.plates = plates
+  else delete array.plates
+}

@@ -1,0 +1,53 @@
+import type { Wall } from '../../job'
+import type { WallPlan } from '../../plan'
+import { rowsOf } from '../marks'
+import { group, INK, label, line, rect } from './svg'
+
+/** From the wall to the paper: x and y of the wall's lower left corner on paper, mm, and the reduction 1:n. */
+export interface View { left: number, foot: number, scale: number }
+
+const THIN = { 'stroke': INK, 'stroke-width': 0.18, 'fill': 'none' }
+const HEAVY = { ...THIN, 'stroke-width': 0.5 }
+const MEMBER = { 'fill': '#efe6d2', 'stroke': '#a58a55', 'stroke-width': 0.12 }
+const CHAIN = { 'stroke': '#2350a0', 'stroke-width': 0.25, 'stroke-dasharray': '4 1 0.8 1' }
+
+/** The wall drawn to scale for paper: members, features, cases, plates, holes, level and centre lines. */
+export function drawWall(wall: Wall, plan: WallPlan, { left, foot, scale }: View): string {
+  const x = (mm: number) => left + mm / scale
+  const y = (mm: number) => foot - mm / scale
+  const box = (r: { x: number, y: number, width: number, height: number }, paint: Record<string, string | number>) =>
+    rect(x(r.x), y(r.y + r.height), r.width / scale, r.height / scale, paint)
+  const { levelLine } = plan.marking
+
+  const members = plan.members.map(({ centre, width }) => box({ x: centre - width / 2, y: 0, width, height: wall.height }, MEMBER))
+  const features = (wall.features ?? []).map(feature => box(feature, { ...THIN, fill: '#ffffff' }))
+  const arrays = plan.arrays.flatMap(({ outline, positions }) => [
+    ...positions.flatMap(({ row, column, outer, plate, holes = [] }) => [
+      box(outer, THIN),
+      plate ? box(plate.rect, { ...THIN, 'stroke-dasharray': '1 0.6' }) : '',
+      label(`R${row} C${column}`, x(outer.x) + 1, y(outer.y) - 1, Math.min(2.6, outer.height / scale / 3)),
+      ...holes.map(hole => group({}, line(x(hole.x) - 1.2, y(hole.y), x(hole.x) + 1.2, y(hole.y), THIN), line(x(hole.x), y(hole.y) - 1.2, x(hole.x), y(hole.y) + 1.2, THIN))),
+    ]),
+    line(x(outline.x + outline.width / 2), y(outline.y) + 3, x(outline.x + outline.width / 2), y(outline.y + outline.height) - 3, CHAIN),
+  ])
+  const level = levelLine
+    ? [line(x(0) - 3, y(levelLine.y), x(wall.width) + 3, y(levelLine.y), CHAIN), label('level line', x(0) + 1, y(levelLine.y) - 0.8, 2.4, { fill: '#2350a0' })]
+    : []
+  return group({}, ...members, box({ x: 0, y: 0, width: wall.width, height: wall.height }, HEAVY), ...features, ...arrays, ...level)
+}
+
+/** Ticks of the top row of holes along the foot of the drawing: one laying of the tape. */
+export function drawTape(plan: WallPlan, view: View, show: (mm: number) => string): string {
+  const top = rowsOf(plan.marking.marks)[0]
+  if (!top) return ''
+  const y = view.foot + 4
+  let free = -Infinity
+  const ticks = top.marks.flatMap(({ running }) => {
+    const x = view.left + (running + plan.marking.datum.x) / view.scale
+    const text = show(running)
+    const clear = x - text.length * 0.6 > free
+    if (clear) free = x + text.length * 0.6 + 0.6
+    return [line(x, y - 1.5, x, y, THIN), clear ? label(text, x, y + 3, 2.4, { 'text-anchor': 'middle' }) : '']
+  })
+  return group({}, line(view.left, y, view.left + Math.max(...top.marks.map(({ running }) => running + plan.marking.datum.x)) / view.scale, y, THIN), ...ticks)
+}

@@ -1,0 +1,122 @@
+import type { Job, Wall } from '../../job'
+import type { WallPlan } from '../../plan'
+import { formatLength, stepOf, type Precision, type UnitSystem } from '../../units'
+import { accuracyOf } from '../accuracy'
+import { drawTape, drawWall, type View } from './drawing'
+import { PAPERS, scaleFor, type Paper, type PaperName } from './paper'
+import { element, group, INK, label, line, rect } from './svg'
+import { TABLE_HEADS, tableOf, type TableRow } from './table'
+
+export interface SheetOptions { paper: PaperName, units: UnitSystem, precision: Precision }
+
+/** A mark-out sheet: what is drawn on each page, as SVG in mm of paper, and the first one's scale, 1:n. */
+export interface Sheet { pages: string[], scale: number, paper: Paper }
+
+const LINE = 4.4
+const TEXT = 2.7
+const HEAD = 17
+const FOOT = 9
+const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
+  ['label', 0, 'start'], ['running', 0.41, 'end'], ['height', 0.55, 'end'], ['fromLevel', 0.69, 'end'], ['drill', 0.82, 'end'], ['into', 0.96, 'end'],
+]
+
+function titleBlock(job: Job, wall: Wall, plan: WallPlan, scale: number, { width, margin, title }: Paper, { units, precision }: SheetOptions): string {
+  const show = (mm: number) => formatLength(mm, units, precision)
+  const { datum, levelLine, marks } = plan.marking
+  const accuracy = accuracyOf(marks, units, precision, job.rules.markingSigma)
+  const tenth = (mm: number) => `${(Math.ceil(mm * 10 - 1e-9) / 10).toFixed(1)} mm`
+  return group({},
+    label(`${job.site.name} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }),
+    label(`Mark-out · drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`, width - margin, margin + 4.5, 3.4, { 'text-anchor': 'end' }),
+    label(`Datum: ${datum.label}. Every figure runs from there; never add from mark to mark.`
+      + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.` : ''), margin, margin + 9.5, 2.9),
+    label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tenth(accuracy.rounding)} off. Any mark is true to ± ${tenth(accuracy.running)} (standard deviation); measured mark to mark, the last of ${accuracy.inRow} would be ± ${tenth(accuracy.markToMark)}.`, margin, margin + 13.5, 2.9),
+    line(margin, margin + HEAD - 2, width - margin, margin + HEAD - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
+}
+
+function footLine({ width, height, margin }: Paper, page: number, pages: number): string {
+  return group({},
+    label('Planning aid. Makers’ instructions, local code and licensed people come first. Detect live cables before drilling.', margin, height - margin, 2.6),
+    label(`page ${page} of ${pages}`, width - margin, height - margin, 2.6, { 'text-anchor': 'end' }))
+}
+
+/** A bar of known length, so that a print that was scaled to fit can be told. */
+function scaleBar(x: number, y: number, units: UnitSystem): string {
+  const [length, text] = units === 'metric' ? [100, 'this bar is 100 mm long'] : [101.6, 'this bar is 4 in long']
+  const stroke = { 'stroke': INK, 'stroke-width': 0.3 }
+  return group({}, line(x, y, x + length, y, stroke), line(x, y - 1.2, x, y + 1.2, stroke), line(x + length, y - 1.2, x + length, y + 1.2, stroke), label(text, x + length + 2, y + 0.9, 2.6))
+}
+
+function tableColumn(rows: TableRow[], x: number, top: number, width: number): string {
+  const cell = (text: string, [, at, anchor]: typeof COLUMNS[number], y: number, weight?: number) =>
+    label(text, x + at * width, y, TEXT, { 'text-anchor': anchor, 'font-weight': weight })
+  return group({},
+    ...COLUMNS.map(column => cell(TABLE_HEADS[column[0]], column, top + 3, 600)),
+    line(x, top + LINE, x + width, top + LINE, { 'stroke': INK, 'stroke-width': 0.3 }),
+    ...rows.flatMap((row, index) => {
+      const y = top + LINE * (index + 1)
+      return [
+        ...COLUMNS.map(column => cell(row[column[0]], column, y + 3.1)),
+        rect(x + width - 2.2, y + 1, 2.2, 2.2, { 'fill': 'none', 'stroke': INK, 'stroke-width': 0.18 }),
+        line(x, y + LINE, x + width, y + LINE, { 'stroke': '#b9b4a6', 'stroke-width': 0.1 }),
+      ]
+    }))
+}
+
+/** Fills a space with as many rows as it holds, column beside column; returns what is left over. */
+function fillTable(rows: TableRow[], top: number, paper: Paper): { drawn: string, rest: TableRow[] } {
+  const wide = paper.width - 2 * paper.margin
+  const columns = Math.floor(wide / 125)
+  const gap = 6
+  const width = (wide - (columns - 1) * gap) / columns
+  const each = Math.floor((paper.height - paper.margin - FOOT - top) / LINE) - 1
+  if (each < 1) return { drawn: '', rest: rows }
+  const drawn = Array.from({ length: columns }, (_, n) => rows.slice(n * each, (n + 1) * each))
+    .map((part, n) => part.length > 0 ? tableColumn(part, paper.margin + n * (width + gap), top, width) : '')
+  return { drawn: drawn.join(''), rest: rows.slice(columns * each) }
+}
+
+/**
+ * Draws the mark-out sheet of one wall: the wall to a stated scale with the tape along its foot,
+ * then the table of every mark, on as many pages as it takes.
+ */
+export function drawSheet(job: Job, wall: Wall, plan: WallPlan, options: SheetOptions): Sheet {
+  const paper = PAPERS[options.paper]
+  const { margin } = paper
+  const space = { width: paper.width - 2 * margin - 12, height: (paper.height - 2 * margin - HEAD - FOOT) * 0.55 }
+  const scale = scaleFor(wall, space, options.units)
+  const view: View = { left: margin + 6, foot: margin + HEAD + wall.height / scale + 1, scale }
+  const show = (mm: number) => formatLength(mm, options.units, options.precision)
+
+  const bodies: string[] = []
+  const first = fillTable(tableOf(plan.marking.marks, options.units, options.precision), view.foot + 15, paper)
+  bodies.push(drawWall(wall, plan, view) + drawTape(plan, view, show) + scaleBar(margin, view.foot + 11, options.units) + first.drawn)
+  let { rest } = first
+  while (rest.length > 0) {
+    const next = fillTable(rest, margin + HEAD + 2, paper)
+    bodies.push(next.drawn)
+    rest = next.rest
+  }
+  const head = titleBlock(job, wall, plan, scale, paper, options)
+  return { pages: bodies.map((body, n) => head + body + footLine(paper, n + 1, bodies.length)), scale, paper }
+}
+
+/**
+ * One page of a sheet as an SVG file of its own.
+ *
+ * @param unit what a length of the paper is written in: `mm`, or `pt` for a PDF
+ */
+export function pageAsSvg({ pages, paper: { width, height } }: Sheet, n: number, unit: 'mm' | 'pt' = 'mm'): string {
+  const perMm = unit === 'mm' ? 1 : 72 / 25.4
+  return element('svg', {
+    xmlns: 'http://www.w3.org/2000/svg', width: `${width * perMm}${unit}`, height: `${height * perMm}${unit}`, viewBox: `0 0 ${width} ${height}`,
+  }, rect(0, 0, width, height, { fill: '#ffffff' }) + pages[n]!)
+}
+
+/** All pages of a sheet below one another in a single SVG file. */
+export function sheetAsSvg({ pages, paper: { width, height } }: Sheet): string {
+  const tall = pages.length * height
+  return element('svg', {
+    xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${tall}mm`, viewBox: `0 0 ${width} ${tall}`,
+  }, rect(0, 0, width, tall, { fill: '#ffffff' }) + pages.map((page, n) => group({ transform: `translate(0 ${n * height})` }, page)).join(''))
+}

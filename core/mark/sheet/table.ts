@@ -1,0 +1,32 @@
+import { formatLength, type Precision, type UnitSystem } from '../../units'
+import type { Mark } from '../marks'
+
+/** One printed line of the mark-out table: every figure already rounded, once, for its unit. */
+export interface TableRow {
+  id: string
+  kind: Mark['kind']
+  label: string
+  running: string
+  height: string
+  fromLevel: string
+  drill: string
+  into: string
+}
+
+export const TABLE_HEADS = { label: 'Mark', running: 'From datum', height: 'Above floor', fromLevel: 'From level', drill: 'Bit × depth', into: 'Into' }
+
+/** The mark-out table in one unit. A figure that a mark does not have, or that is not known, is an empty string. */
+export function tableOf(marks: Mark[], units: UnitSystem, precision: Precision): TableRow[] {
+  const show = (mm: number | undefined) => mm === undefined ? '' : formatLength(mm, units, precision)
+  const signed = (mm: number | undefined) => mm === undefined ? '' : `${mm > 0 && !/^0"?$/.test(show(mm)) ? '+' : ''}${show(mm)}`
+  return marks.map(mark => ({
+    id: mark.id,
+    kind: mark.kind,
+    label: mark.label,
+    running: show(mark.running),
+    height: show(mark.height),
+    fromLevel: mark.kind === 'level-line' ? '' : signed(mark.fromLevel),
+    drill: mark.bit === undefined ? '' : `${mark.bit} × ${mark.depth} mm`,
+    into: mark.member === undefined ? '' : `member ${mark.member + 1}`,
+  }))
+}

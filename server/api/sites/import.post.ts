@@ -1,0 +1,24 @@
+import { InvalidJob, validateJob } from '../../../core/job'
+import { database } from '../../database/connection'
+import { freeSiteId, importJob } from '../../repositories/sites'
+import { author, now } from '../../utils/author'
+import { jsonBody } from '../../utils/jsonBody'
+import { unfit } from '../../utils/refusal'
+
+/** Takes a job file as a new site; `?copy=1` gives it a free id where its own is taken. */
+export default defineEventHandler(async (event) => {
+  const body = await jsonBody(event)
+  const { copy, by } = getQuery(event)
+  const db = database()
+  try {
+    const job = validateJob(body)
+    const id = copy ? freeSiteId(db, job.site.id) : job.site.id
+    importJob(db, { ...job, site: { ...job.site, id } }, author(by), now())
+    setResponseStatus(event, 201)
+    return { id }
+  }
+  catch (error) {
+    if (error instanceof InvalidJob) throw unfit(error.faults)
+    throw error
+  }
+})

@@ -1,0 +1,217 @@
+import { index, integer, real, sqliteTable, text, uniqueIndex, type AnySQLiteColumn } from 'drizzle-orm/sqlite-core'
+
+/*
+ * The job file as tables. A column's key in this file is its path in the job file, so that one
+ * mapper (records.ts) turns any row into its part of the file and back. `key`, `parent` and `extra`
+ * are the house's own: a row's number, which also keeps a list's order; the row it belongs to; and
+ * whatever keys of the file have no column.
+ */
+
+const own = () => ({
+  key: integer('key').primaryKey({ autoIncrement: true }),
+  extra: text('extra', { mode: 'json' }).$type<Record<string, unknown>>(),
+})
+const partOf = (column: () => AnySQLiteColumn) => ({
+  ...own(),
+  parent: integer('parent').notNull().references(column, { onDelete: 'cascade' }),
+})
+
+export const sites = sqliteTable('sites', {
+  ...own(),
+  'site.id': text('id').notNull().unique(),
+  'site.name': text('name').notNull(),
+  'site.units': text('units').notNull(),
+  'rules.heightDatum': text('height_datum'),
+  'rules.hollowWallAnchors': text('hollow_wall_anchors'),
+  'rules.coveringCountsAsGap': integer('covering_counts_as_gap', { mode: 'boolean' }),
+  'rules.markingSigma': real('marking_sigma'),
+})
+
+export const displays = sqliteTable('displays', {
+  ...partOf(() => sites.key),
+  'id': text('id').notNull(),
+  'name': text('name').notNull(),
+  'width': real('width').notNull(),
+  'height': real('height').notNull(),
+  'depth': real('depth').notNull(),
+  'mass': real('mass').notNull(),
+  'bezel.top': real('bezel_top').notNull(),
+  'bezel.right': real('bezel_right').notNull(),
+  'bezel.bottom': real('bezel_bottom').notNull(),
+  'bezel.left': real('bezel_left').notNull(),
+  'resolution.x': integer('resolution_x').notNull(),
+  'resolution.y': integer('resolution_y').notNull(),
+  'vesa.width': real('vesa_width').notNull(),
+  'vesa.height': real('vesa_height').notNull(),
+  'vesa.offset.x': real('vesa_offset_x').notNull(),
+  'vesa.offset.y': real('vesa_offset_y').notNull(),
+  'vesa.thread': real('vesa_thread'),
+  'vesa.insertDepth': real('vesa_insert_depth'),
+  'vesa.recess': real('vesa_recess'),
+  'power.typical': real('power_typical'),
+  'power.max': real('power_max'),
+  'sizeTolerance': real('size_tolerance'),
+}, t => [uniqueIndex('displays_id').on(t.parent, t.id)])
+
+export const mounts = sqliteTable('mounts', {
+  ...partOf(() => sites.key),
+  'id': text('id').notNull(),
+  'name': text('name').notNull(),
+  'kind': text('kind').notNull(),
+  'mass': real('mass').notNull(),
+  'capacity': real('capacity').notNull(),
+  'plate.width': real('plate_width').notNull(),
+  'plate.height': real('plate_height').notNull(),
+  'plate.thickness': real('plate_thickness').notNull(),
+  'interface.x': real('interface_x').notNull(),
+  'interface.y': real('interface_y').notNull(),
+  'adjust.lateral': real('adjust_lateral'),
+  'adjust.height': real('adjust_height'),
+  'adjust.depth': real('adjust_depth'),
+  'adjust.roll': real('adjust_roll'),
+  'needs.members': integer('needs_members').notNull(),
+  'needs.rows': text('needs_rows', { mode: 'json' }).notNull(),
+  'depth.stowed': real('depth_stowed').notNull(),
+  'depth.service': real('depth_service').notNull(),
+  'lift': real('lift'),
+  'orientations': text('orientations', { mode: 'json' }).notNull(),
+  'maxCovering': real('max_covering'),
+}, t => [uniqueIndex('mounts_id').on(t.parent, t.id)])
+
+export const slots = sqliteTable('slots', {
+  ...partOf(() => mounts.key),
+  row: text('row').notNull(),
+  y: real('y').notNull(),
+  x1: real('x1').notNull(),
+  x2: real('x2').notNull(),
+  diameter: real('diameter').notNull(),
+}, t => [index('slots_parent').on(t.parent)])
+
+export const fasteners = sqliteTable('fasteners', {
+  ...partOf(() => sites.key),
+  id: text('id').notNull(),
+  name: text('name'),
+  kind: text('kind').notNull(),
+  base: text('base').notNull(),
+  diameter: real('diameter').notNull(),
+  length: real('length').notNull(),
+  root: real('root'),
+  thread: real('thread'),
+  yield: real('yield'),
+  edgeDistance: real('edge_distance'),
+  minJointDistance: real('min_joint_distance'),
+}, t => [uniqueIndex('fasteners_id').on(t.parent, t.id)])
+
+export const walls = sqliteTable('walls', {
+  ...partOf(() => sites.key),
+  'version': integer('version').notNull().default(1),
+  'savedAt': text('saved_at').notNull().default(''),
+  'savedBy': text('saved_by').notNull().default(''),
+  'id': text('id').notNull(),
+  'name': text('name').notNull(),
+  'width': real('width').notNull(),
+  'height': real('height').notNull(),
+  'structure.kind': text('structure_kind').notNull(),
+  'structure.memberWidth': real('member_width'),
+  'structure.memberDepth': real('member_depth'),
+  'structure.spacing': real('member_spacing'),
+  'structure.specificGravity': real('specific_gravity'),
+  'structure.thickness': real('structure_thickness'),
+  'structure.block.length': real('block_length'),
+  'structure.block.height': real('block_height'),
+  'structure.block.joint': real('block_joint'),
+  'structure.block.bond': text('block_bond'),
+  'structure.block.origin.x': real('block_origin_x'),
+  'structure.block.origin.y': real('block_origin_y'),
+  'datum.x': real('datum_x'),
+  'datum.label': text('datum_label'),
+  'levelLine': real('level_line'),
+}, t => [uniqueIndex('walls_id').on(t.parent, t.id)])
+
+export const layers = sqliteTable('layers', {
+  ...partOf(() => walls.key),
+  material: text('material').notNull(),
+  thickness: real('thickness').notNull(),
+  width: real('width'),
+  spacing: real('spacing'),
+}, t => [index('layers_parent').on(t.parent)])
+
+export const members = sqliteTable('members', {
+  ...partOf(() => walls.key),
+  centre: real('centre').notNull(),
+  width: real('width').notNull(),
+}, t => [index('members_parent').on(t.parent)])
+
+export const references = sqliteTable('reference_lines', {
+  ...partOf(() => walls.key),
+  id: text('id').notNull(),
+  front: real('front').notNull(),
+  back: real('back').notNull(),
+}, t => [uniqueIndex('reference_lines_id').on(t.parent, t.id)])
+
+export const evidence = sqliteTable('evidence', {
+  ...partOf(() => walls.key),
+  id: text('id').notNull(),
+  method: text('method').notNull(),
+  x: real('x').notNull(),
+  y: real('y').notNull(),
+  side: text('side'),
+  reference: text('reference'),
+  edge: text('edge'),
+  hit: integer('hit', { mode: 'boolean' }),
+  dull: integer('dull', { mode: 'boolean' }),
+  direction: text('direction'),
+}, t => [uniqueIndex('evidence_id').on(t.parent, t.id)])
+
+export const features = sqliteTable('features', {
+  ...partOf(() => walls.key),
+  id: text('id').notNull(),
+  kind: text('kind').notNull(),
+  x: real('x').notNull(),
+  y: real('y').notNull(),
+  width: real('width').notNull(),
+  height: real('height').notNull(),
+  keepReachable: integer('keep_reachable', { mode: 'boolean' }),
+}, t => [uniqueIndex('features_id').on(t.parent, t.id)])
+
+export const arrays = sqliteTable('arrays', {
+  ...partOf(() => walls.key),
+  'id': text('id').notNull(),
+  'name': text('name').notNull(),
+  'display': text('display').notNull(),
+  'mount': text('mount'),
+  'fastener': text('fastener'),
+  'rows': integer('rows').notNull(),
+  'columns': integer('columns').notNull(),
+  'orientation': text('orientation').notNull(),
+  'gap.x': real('gap_x').notNull(),
+  'gap.y': real('gap_y').notNull(),
+  'at.x.edge': text('at_x_edge').notNull(),
+  'at.x.value': real('at_x').notNull(),
+  'at.y.edge': text('at_y_edge').notNull(),
+  'at.y.value': real('at_y').notNull(),
+  'shiftTolerance.x': real('shift_tolerance_x'),
+  'shiftTolerance.y': real('shift_tolerance_y'),
+}, t => [uniqueIndex('arrays_id').on(t.parent, t.id)])
+
+export const plates = sqliteTable('plates', {
+  ...partOf(() => arrays.key),
+  row: integer('row').notNull(),
+  column: integer('column').notNull(),
+  lateralShift: real('lateral_shift').notNull(),
+}, t => [index('plates_parent').on(t.parent)])
+
+/** Only ever added to: triggers refuse any update or deletion. */
+export const log = sqliteTable('log', {
+  ...partOf(() => sites.key),
+  id: text('id').notNull(),
+  at: text('at').notNull(),
+  by: text('by').notNull(),
+  wall: text('wall').notNull(),
+  kind: text('kind').notNull(),
+  hole: text('hole').notNull(),
+  x: real('x').notNull(),
+  y: real('y').notNull(),
+  result: text('result').notNull(),
+  note: text('note'),
+}, t => [uniqueIndex('log_id').on(t.parent, t.id), index('log_wall').on(t.parent, t.wall)])

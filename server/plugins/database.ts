@@ -1,0 +1,9 @@
+import { closeDatabase, database } from '../database/connection'
+import { seedDemo } from '../demo'
+
+/** Opens and migrates the database before the first request, and closes it with the server. */
+export default defineNitroPlugin((nitro) => {
+  const db = database()
+  if (process.env.WT_DEMO === '1') seedDemo(db)
+  nitro.hooks.hook('close', closeDatabase)
+})

@@ -1,0 +1,72 @@
+import { asc, count, eq } from 'drizzle-orm'
+import { validateJob, type Catalogue, type Job, type Site } from '../../core/job'
+import { rowToPart, type Part } from '../database/records'
+import { sites, walls } from '../database/schema'
+import { catalogueLists, insertPart, loadLists, siteBranch, type Database } from '../database/tree'
+import { notFound, refusal } from '../utils/refusal'
+
+/** A site in the list of sites. */
+export interface SiteSummary extends Site {
+  walls: { id: string, name: string, width: number, height: number, structure: string, savedAt: string, savedBy: string }[]
+}
+
+/** A site's row, or 404. */
+export function siteRow(db: Database, id: string) {
+  const row = db.select().from(sites).where(eq(sites['site.id'], id)).get()
+  if (!row) throw notFound('site of this name')
+  return row
+}
+
+export function listSites(db: Database): SiteSummary[] {
+  const wallRows = db.select({
+    parent: walls.parent, id: walls.id, name: walls.name, width: walls.width, height: walls.height,
+    structure: walls['structure.kind'], savedAt: walls.savedAt, savedBy: walls.savedBy,
+  }).from(walls).orderBy(asc(walls.key)).all()
+  return db.select().from(sites).orderBy(asc(sites['site.name'])).all().map(site => ({
+    id: site['site.id'],
+    name: site['site.name'],
+    units: site['site.units'] as Site['units'],
+    walls: wallRows.filter(({ parent }) => parent === site.key).map(({ parent: _, ...wall }) => wall),
+  }))
+}
+
+/** A job without its walls and log. */
+export function loadJobHead(db: Database, row: ReturnType<typeof siteRow>): Job {
+  const part = loadLists(db, catalogueLists, rowToPart(sites, row), row.key)
+  return { rules: {}, ...part, format: 'wide-trellis-job', version: 1, walls: [], log: [] } as unknown as Job
+}
+
+/** A whole site as its job file. */
+export function exportJob(db: Database, id: string): Job {
+  const row = siteRow(db, id)
+  const job = loadJobHead(db, row) as unknown as Part
+  const { walls: wallList, log } = siteBranch.lists
+  return loadLists(db, { walls: wallList!, log: log! }, job, row.key) as unknown as Job
+}
+
+/** Keeps a job as a new site. @throws 409 where a site of this id is kept already */
+export function importJob(db: Database, job: Job, by: string, at: string): string {
+  const { format: _f, version: _v, ...part } = structuredClone(validateJob(job)) as unknown as Part
+  const { id } = job.site
+  return db.transaction(() => {
+    if (db.select({ n: count() }).from(sites).where(eq(sites['site.id'], id)).get()!.n > 0) {
+      throw refusal(409, 'site-exists', `A site “${id}” is kept here already. Bring it in as a copy, or leave it.`)
+    }
+    const key = insertPart(db, siteBranch, part, {})
+    db.update(walls).set({ savedAt: at, savedBy: by }).where(eq(walls.parent, key)).run()
+    return id
+  })
+}
+
+/** An id that no site has: the wanted one, or with the next free number behind it. */
+export function freeSiteId(db: Database, wanted: string): string {
+  const taken = new Set(db.select({ id: sites['site.id'] }).from(sites).all().map(({ id }) => id))
+  let id = wanted
+  for (let n = 2; taken.has(id); n++) id = `${wanted}-${n}`
+  return id
+}
+
+/** Keeps a new site with the given catalogue and no walls yet. */
+export function createSite(db: Database, site: Site, catalogue: Catalogue, by: string, at: string): string {
+  return importJob(db, { format: 'wide-trellis-job', version: 1, site, rules: {}, catalogue, walls: [], log: [] }, by, at)
+}

@@ -1,0 +1,84 @@
+import { and, eq } from 'drizzle-orm'
+import { wallFaults, type Job, type Wall } from '../../core/job'
+import { impossibilities } from '../../core/plan'
+import { rowToPart, type Part } from '../database/records'
+import { log, walls } from '../database/schema'
+import { insertPart, loadLists, replacePart, wallBranch, type Database } from '../database/tree'
+import { notFound, refusal, unfit } from '../utils/refusal'
+import { loadJobHead, siteRow } from './sites'
+
+/** A wall as kept: the job with only this wall and its log, and which version of the wall it is. */
+export interface WallState {
+  job: Job
+  version: number
+  savedAt: string
+  savedBy: string
+}
+
+function wallRow(db: Database, site: number, id: string) {
+  const row = db.select().from(walls).where(and(eq(walls.parent, site), eq(walls.id, id))).get()
+  if (!row) throw notFound('wall of this name on this site')
+  return row
+}
+
+/** A wall row as the job file has it; lists that the format wants are there even when empty. */
+function loadWall(db: Database, row: ReturnType<typeof wallRow>): Wall {
+  const part = loadLists(db, wallBranch.lists, rowToPart(walls, row), row.key)
+  return { covering: [], arrays: [], ...part } as unknown as Wall
+}
+
+export function readWall(db: Database, siteId: string, id: string): WallState {
+  const site = siteRow(db, siteId)
+  const row = wallRow(db, site.key, id)
+  const entries = db.select().from(log).where(and(eq(log.parent, site.key), eq(log.wall, id))).all()
+  const job = loadJobHead(db, site)
+  return {
+    job: { ...job, walls: [loadWall(db, row)], log: entries.map(entry => rowToPart(log, entry)) as unknown as Job['log'] },
+    version: row.version,
+    savedAt: row.savedAt,
+    savedBy: row.savedBy,
+  }
+}
+
+/** Faults of a wall that is to take the place of `before`: an edit may leave what cannot be, not bring it in. */
+function faultsOfEdit(wall: unknown, before: Wall | undefined, { catalogue }: Pick<Job, 'catalogue'>) {
+  const faults = wallFaults(wall, catalogue)
+  if (faults.length > 0) return faults
+  const known = new Set((before ? impossibilities(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`))
+  return impossibilities(wall as Wall, catalogue).filter(({ path, message }) => !known.has(`${path} ${message}`))
+}
+
+/**
+ * Puts a wall in the place of the version it was made from.
+ *
+ * @throws 409 with the state kept now, where somebody saved in between; 422 with every fault
+ */
+export function saveWall(db: Database, siteId: string, id: string, wall: unknown, version: unknown, by: string, at: string): Pick<WallState, 'version' | 'savedAt' | 'savedBy'> {
+  return db.transaction(() => {
+    const site = siteRow(db, siteId)
+    const row = wallRow(db, site.key, id)
+    if (version !== row.version) {
+      throw refusal(409, 'stale', `${row.savedBy || 'Somebody'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })
+    }
+    const faults = faultsOfEdit(wall, loadWall(db, row), loadJobHead(db, site))
+    if (faults.length > 0) throw unfit(faults)
+    if ((wall as Wall).id !== id) throw unfit([{ path: '$.id', message: `must be “${id}”, as in the address` }])
+    const next = { version: row.version + 1, savedAt: at, savedBy: by }
+    replacePart(db, wallBranch, structuredClone(wall) as Part, row.key, next)
+    return next
+  })
+}
+
+/** Keeps a new wall. @throws 409 where the site has one of this id, 422 with every fault */
+export function createWall(db: Database, siteId: string, wall: unknown, by: string, at: string): string {
+  return db.transaction(() => {
+    const site = siteRow(db, siteId)
+    const faults = faultsOfEdit(wall, undefined, loadJobHead(db, site))
+    if (faults.length > 0) throw unfit(faults)
+    const { id } = wall as Wall
+    const taken = db.select({ key: walls.key }).from(walls).where(and(eq(walls.parent, site.key), eq(walls.id, id))).get()
+    if (taken) throw refusal(409, 'wall-exists', `This site has a wall “${id}” already.`)
+    insertPart(db, wallBranch, structuredClone(wall) as Part, { parent: site.key, savedAt: at, savedBy: by })
+    return id
+  })
+}

@@ -1,0 +1,21 @@
+import type { Site } from '../../core/job'
+import type { Database } from '../database/tree'
+import { freeSiteId } from '../repositories/sites'
+import { unfit } from './refusal'
+
+/** An id made of a name: small letters, figures and hyphens. */
+export function idFrom(name: string, otherwise: string): string {
+  const plain = name.normalize('NFD').replace(/[\u0300-\u036f]/g, '').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '')
+  return plain.slice(0, 60) || otherwise
+}
+
+/** A new site from what a form sends. @throws 422 by field */
+export function newSite(db: Database, { name, units }: Record<string, unknown>): Site {
+  const faults = [
+    ...typeof name === 'string' && name.trim() ? [] : [{ path: '$.name', message: 'must not be empty' }],
+    ...units === 'metric' || units === 'imperial' ? [] : [{ path: '$.units', message: 'must be metric or imperial' }],
+  ]
+  if (faults.length > 0) throw unfit(faults)
+  const written = (name as string).trim().slice(0, 200)
+  return { id: freeSiteId(db, idFrom(written, 'site')), name: written, units: units as Site['units'] }
+}
