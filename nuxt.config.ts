@@ -4,6 +4,7 @@ export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint'],
   // Everything shown is worked out in the browser from one wall's data; there is nothing to render ahead.
   ssr: false,
+  components: [{ path: '~/components', pathPrefix: false }],
   devtools: { enabled: false },
   app: {
     head: {
@@ -17,11 +18,11 @@ export default defineNuxtConfig({
     },
   },
   css: ['~/assets/main.css'],
-  components: [{ path: '~/components', pathPrefix: false }],
   compatibilityDate: '2026-01-01',
   nitro: { errorHandler: '~~/server/error.ts' },
-  vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
+  // Two copies of Rollup's types disagree about one field that the plugin does not use.
+  vite: { plugins: [tailwindcss() as never], worker: { format: 'es' } },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
-  eslint: { config: { stylistic: { commaDangle: 'always-multiline', braceStyle: 'stroustrup' } } },
   telemetry: false,
+  eslint: { config: { stylistic: { commaDangle: 'always-multiline', braceStyle: 'stroustrup' } } },
 })

@@ -128,8 +128,8 @@ useCommands([
             </button>
           </div>
           <ul v-if="faults.length" class="max-h-60 overflow-y-auto border-l-4 border-stop bg-stop-wash p-2 text-sm" role="alert">
-            <li v-for="fault in faults" :key="fault.path + fault.message">
-              <code class="figures break-all">{{ fault.path }}</code> {{ fault.message }}
+            <li v-for="wrong in faults" :key="wrong.path + wrong.message">
+              <code class="figures break-all">{{ wrong.path }}</code> {{ wrong.message }}
             </li>
           </ul>
         </div>

@@ -1,4 +1,4 @@
-import type { ScreenArray, Wall } from '~~/core/job'
+import type { Framing, ScreenArray, Wall } from '~~/core/job'
 
 /** The array of a wall by its id; an edit of one that is gone is an error in the program. */
 export function arrayOf(wall: Wall, id: string): ScreenArray {
@@ -23,4 +23,9 @@ export function setGrid(array: ScreenArray, rows: number, columns: number): void
   const plates = array.plates?.filter(plate => plate.row <= rows && plate.column <= columns) ?? []
   if (plates.length > 0) array.plates = plates
   else delete array.plates
+}
+
+/** A wall's members from left to right, as the plan numbers them; the file may hold them in any order. */
+export function sortedMembers(wall: Wall): Framing[] {
+  return [...wall.structure.members ?? []].sort((a, b) => a.centre - b.centre)
 }

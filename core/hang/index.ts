@@ -43,16 +43,16 @@ export function hangFindings(arrays: ArrayPlan[], drilled: Map<string, Drilled>)
     return [
       ...done.result === 'miss'
         ? [{
-            severity: 'stop', code: 'hole-missed', stage: 'hang', subject: hole.id,
-            message: words`${label} at ${done.x} missed: ${done.note || 'no note'}.`,
-            remedy: words`Leave it empty and find the member before drilling beside it.`,
-          } satisfies Finding]
+          severity: 'stop', code: 'hole-missed', stage: 'hang', subject: hole.id,
+          message: words`${label} at ${done.x} missed: ${done.note || 'no note'}.`,
+          remedy: words`Leave it empty and find the member before drilling beside it.`,
+        } satisfies Finding]
         : [],
       ...moved > MOVED
         ? [{
-            severity: 'caution', code: 'hole-left-behind', stage: 'hang', subject: hole.id,
-            message: words`${label} was drilled ${moved} away from where the plan now puts it.`,
-          } satisfies Finding]
+          severity: 'caution', code: 'hole-left-behind', stage: 'hang', subject: hole.id,
+          message: words`${label} was drilled ${moved} away from where the plan now puts it.`,
+        } satisfies Finding]
         : [],
     ]
   })

@@ -4,7 +4,7 @@ import type { Display, Fault, Mount, ScreenArray, Wall } from '../job'
 import { words, type Text } from '../units'
 import { bestShift, leastShift, type Shift } from './lateral'
 import type { Landing } from './landing'
-import type { Hole, MountedCell } from './index'
+import type { Hole, MountedCell } from './position'
 
 const side = (by: number) => by < 0 ? 'left' : 'right'
 const name = ({ row, column }: MountedCell) => `R${row} C${column}`

@@ -1,47 +1,19 @@
 import type { Arrangement, Cell } from '../arrange'
 import type { Finding } from '../finding'
-import type { Point, Rect } from '../geometry'
 import { pilotOf } from '../fix/pilot'
 import type { Catalogue, Mount, ScreenArray, Wall } from '../job'
 import { isFramed, type Survey } from '../survey'
 import { words } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
 import { collisionFindings, countFindings, missFindings, suitFindings } from './findings'
-import { holesOnFraming, holesOnSolid, type HolePlace } from './holes'
+import { holesOnFraming, holesOnSolid } from './holes'
 import { edgeDistanceOf, landingsOf, type Landing } from './landing'
+import type { MountedCell, Position } from './position'
 
 export * from './bracketSum'
-export type { ArrayPlan } from './arrayPlan'
+export type { ArrayPlan, Hole, MountedCell, Plate, Position } from './position'
 export { edgeDistanceOf, landingsOf } from './landing'
 export { mountFaults } from './findings'
-
-/** A hole to make for a plate, mm on the wall. */
-export interface Hole extends HolePlace {
-  id: string
-  y: number
-  fastener?: string
-  bit?: number
-  depth?: number
-}
-
-/** A wall plate in its place. */
-export interface Plate {
-  centre: Point
-  rect: Rect
-  lateralShift: number
-  /** Whether every row that it needs has its fasteners in members. */
-  held: boolean
-}
-
-/** One screen with its plate and holes. */
-export interface MountedCell extends Cell {
-  id: string
-  plate: Plate
-  holes: Hole[]
-}
-
-/** One screen of an array; its plate and holes are absent until a mount is chosen. */
-export type Position = Cell & { id: string } & Partial<Pick<MountedCell, 'plate' | 'holes'>>
 
 /** What the mount stage decides for one array. */
 export interface Mounting { positions: Position[], findings: Finding[] }

@@ -1,7 +1,7 @@
 import { resolve } from 'node:path'
 import PDFDocument from 'pdfkit'
-import svgToPdf from 'svg-to-pdfkit'
 import { pageAsSvg, type Sheet } from '../../core/mark/sheet'
+import { svgToPdf } from './svgToPdf'
 
 const POINTS_PER_MM = 72 / 25.4
 

@@ -1,5 +1,5 @@
-import type { SheetOptions } from '../../core/mark/sheet'
-import { PAPERS, type PaperName } from '../../core/mark/sheet'
+import type { SheetOptions, PaperName } from '../../core/mark/sheet'
+import { PAPERS } from '../../core/mark/sheet'
 import type { UnitSystem } from '../../core/units'
 import { refusal } from './refusal'
 

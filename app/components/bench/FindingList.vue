@@ -53,10 +53,10 @@ function takeCure({ cure }: Finding) {
         {{ tell(finding.remedy) }}
       </p>
       <div class="mt-2 flex gap-2 pl-6">
-        <button v-if="finding.cure" type="button" class="press press-first" @click="takeCure(finding)">
+        <button v-if="finding.cure" type="button" class="press press-first !px-2 whitespace-nowrap" @click="takeCure(finding)">
           Take the shift
         </button>
-        <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press" @click="selected = `${finding.cure.array}-r${finding.cure.row}c${finding.cure.column}`">
+        <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="selected = `${finding.cure.array}-r${finding.cure.row}c${finding.cure.column}`">
           Show the plate
         </button>
       </div>

@@ -6,7 +6,7 @@ import type { LogEntry } from '~~/core/job'
 /** Hang: one hole at a time, in figures that can be read from the ladder; what the drill met is recorded. */
 const current = defineModel<string>('current', { required: true })
 const store = useWallStore()
-const { plan, steps, drilled } = useWallPlan()
+const { plan, steps, drilled, findings } = useWallPlan()
 const { show, suffix } = useUnits()
 const { name } = usePreferences()
 const note = ref('')
@@ -19,6 +19,7 @@ const step = computed(() => steps.value[index.value])
 const done = computed(() => step.value && drilled.value.get(step.value.hole.id))
 const made = computed(() => steps.value.filter(({ hole }) => drilled.value.has(hole.id)).length)
 const mark = computed(() => plan.value?.marking.marks.find(({ id }) => id === step.value?.hole.id))
+const warnings = computed(() => findings.value.filter(({ subject, code }) => subject === step.value?.hole.id && (code !== 'hole-misses-member' || !done.value)))
 const datum = computed(() => plan.value?.marking.datum)
 const fromLevel = computed(() => {
   const mm = mark.value?.fromLevel ?? 0
@@ -104,18 +105,18 @@ watch(steps, (list) => {
             drill
           </dt>
           <dd class="font-semibold">
-            {{ step.hole.bit === undefined ? 'by the anchor’s instructions' : `${step.hole.bit} mm bit, ${step.hole.depth} mm deep` }}<template v-if="step.hole.member !== undefined">
-              , member {{ step.hole.member + 1 }}
-            </template>
+            {{ step.hole.bit === undefined ? 'by the anchor’s instructions' : `${step.hole.bit} mm bit, ${step.hole.depth} mm deep` }}{{ step.hole.member === undefined ? '' : `, member ${step.hole.member + 1}` }}
           </dd>
         </div>
       </dl>
       <p v-if="done" class="mt-2 border-l-4 px-2 py-1 text-sm" :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'" data-testid="hole-record">
-        <b>{{ done.result === 'hit' ? '✓ Hit' : '✕ Miss' }}</b> {{ format(new Date(done.at), 'd MMM yyyy, HH:mm') }}, {{ done.by }}<template v-if="done.note">
-          : {{ done.note }}
-        </template>
+        <b>{{ done.result === 'hit' ? '✓ Hit' : '✕ Miss' }}</b> {{ format(new Date(done.at), 'd MMM yyyy, HH:mm') }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
       </p>
-      <div class="min-h-2 flex-1" />
+      <FindingList v-if="warnings.length" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
+      <div class="min-h-0 flex-1 py-2 md:hidden">
+        <HoleLocator :current="step.hole.id" />
+      </div>
+      <div class="hidden flex-1 md:block" />
       <p class="py-1 text-xs text-ink-soft">
         Power off and proved dead near cables. Eye protection, dust mask, sound ladder.
       </p>

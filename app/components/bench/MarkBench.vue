@@ -49,7 +49,7 @@ useCommands([
 <template>
   <BenchFrame stage="mark" title="Mark" :summary="`${holes} holes, ${marking?.marks.length ?? 0} marks in all`">
     <div class="grid grid-cols-2 gap-3">
-      <LengthField label="Datum, from the wall’s left" :value="marking?.datum.x" :actions="datumActions" />
+      <LengthField label="Datum, from left end" :value="marking?.datum.x" :actions="datumActions" />
       <TextField label="What is there" :value="marking?.datum.label ?? ''" :actions="labelActions" />
     </div>
     <TypedField
@@ -57,7 +57,7 @@ useCommands([
       :shown="marking?.levelLine ? `${show(marking.levelLine.y)}` : ''"
       :read="readLevel"
       :actions="levelActions"
-      :hint="marking?.levelLine ? `${marking.levelLine.label}. Empty it to follow the house rule.` : 'No array yet, so there is no level line.'"
+      :hint="marking?.levelLine ? `${marking.levelLine.label.charAt(0).toUpperCase()}${marking.levelLine.label.slice(1)}. Empty it to follow the house rule.` : 'No array yet, so there is no level line.'"
     />
     <label class="flex items-center gap-2 text-sm">
       <input v-model="fine" type="checkbox" class="size-5 accent-[var(--color-pine)]"> Finer figures: {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}

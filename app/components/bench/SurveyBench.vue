@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Crosshair, Plus, Trash2 } from 'lucide-vue-next'
 import { formatLength, parseLength } from '~~/core/units'
-import type { Fault, Wall } from '~~/core/job'
+import type { Fault, Framing, Wall } from '~~/core/job'
 
 /** Survey: the wall's size, what covers it, and where its members are. */
 const placing = defineModel<boolean>('placing', { required: true })
@@ -58,25 +58,26 @@ function addAt(centres: number[]): Fault[] {
   if (off !== undefined) return [{ path: '$', message: `${formatLength(off, system.value)} is off a wall that is ${formatLength(wall.value.width, system.value)} wide.` }]
   return store.edit(centres.length > 1 ? `Add ${centres.length} members` : 'Add a member', (wall) => {
     const width = wall.structure.memberWidth ?? 38
-    wall.structure.members = [...wall.structure.members ?? [], ...centres.map(centre => ({ centre, width }))].sort((a, b) => a.centre - b.centre)
+    wall.structure.members = [...wall.structure.members ?? [], ...centres.map(centre => ({ centre, width }))]
+    wall.structure.members = sortedMembers(wall)
   })
 }
 
-/** Members are listed in order, as the plan has them; the file may hold them in any order. */
-function change(index: number, label: string, recipe: (members: { centre: number, width: number }[]) => void): Fault[] {
+/** Changes the members as they are listed, and keeps them in that order. */
+function change(label: string, recipe: (members: Framing[]) => void): Fault[] {
   return store.edit(label, (wall) => {
-    const sorted = [...wall.structure.members ?? []].sort((a, b) => a.centre - b.centre)
+    const sorted = sortedMembers(wall)
     recipe(sorted)
     wall.structure.members = sorted.sort((a, b) => a.centre - b.centre)
   })
 }
 const moveMember = (index: number, centre: number) => {
   if (centre < 0 || centre > wall.value.width) return [{ path: '$', message: 'That is off the wall' }]
-  return change(index, `Move member ${index + 1}`, (members) => { members[index]!.centre = centre })
+  return change(`Move member ${index + 1}`, (members) => { members[index]!.centre = centre })
 }
-const widenMember = (index: number, width: number) => change(index, `Width of member ${index + 1}`, (members) => { members[index]!.width = width })
+const widenMember = (index: number, width: number) => change(`Width of member ${index + 1}`, (members) => { members[index]!.width = width })
 function deleteMember(index: number) {
-  change(index, `Delete member ${index + 1}`, members => members.splice(index, 1))
+  change(`Delete member ${index + 1}`, members => members.splice(index, 1))
   selected.value = ''
 }
 const select = (by: number) => {
@@ -89,6 +90,8 @@ useCommands([
   { id: 'survey-type', title: 'Type where a member is', group: 'Survey', keys: ['n'], run: () => document.getElementById(id)?.focus() },
   { id: 'survey-next', title: 'Next member', group: 'Survey', keys: ['arrowright'], run: () => select(1) },
   { id: 'survey-back', title: 'Member before', group: 'Survey', keys: ['arrowleft'], run: () => select(-1) },
+  { id: 'survey-left', title: 'Move the member 1 mm left', group: 'Survey', keys: ['shift+arrowleft'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value.index, chosen.value.centre - 1) },
+  { id: 'survey-right', title: 'Move the member 1 mm right', group: 'Survey', keys: ['shift+arrowright'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value.index, chosen.value.centre + 1) },
   { id: 'survey-delete', title: 'Delete the member', group: 'Survey', keys: ['delete', 'backspace'], when: () => chosen.value !== undefined, run: () => chosen.value && deleteMember(chosen.value.index) },
 ])
 const summary = computed(() => framed.value ? `${members.value.length} members known` : 'The wall carries all over')
@@ -111,7 +114,7 @@ const summary = computed(() => framed.value ? `${members.value.length} members k
     </div>
     <template v-if="framed">
       <form class="border-t border-hair pt-3" @submit.prevent="addMembers">
-        <FieldFrame v-slot="{ describedby }" :id="id" label="Member centre, from the datum" :fault="fault">
+        <FieldFrame :id="id" v-slot="{ describedby }" label="Member centre, from the datum" :fault="fault">
           <div class="flex gap-2">
             <input :id="id" v-model="running" class="field-input text-right" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" placeholder="1690; 2090" @input="fault = ''">
             <button type="submit" class="press press-first" title="Add the member">

@@ -2,13 +2,16 @@
 import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom'
 import { select } from 'd3-selection'
 import type { ArrayPlan } from '~~/core/mount'
+import type { Haul } from '~/composables/useDraftDrag'
 
 /** The wall from the front: structure, features, screens, plates, level line and the main dimensions. */
-const { width, height, showPlates = false, movable = false, placing = false, current = '' } = defineProps<{
+const { width, height, showPlates = false, ghost = false, movable = '', placing = false, current = '' } = defineProps<{
   width: number
   height: number
   showPlates?: boolean
-  movable?: boolean
+  ghost?: boolean
+  /** What can be dragged: nothing, the arrays, or the members. */
+  movable?: 'arrays' | 'members' | ''
   /** Whether a click on the wall tells where something is. */
   placing?: boolean
   current?: string
@@ -16,7 +19,8 @@ const { width, height, showPlates = false, movable = false, placing = false, cur
 const emit = defineEmits<{
   zoomed: [transform: ZoomTransform]
   pointed: [at: { x: number, y: number }]
-  moving: [array: ArrayPlan, by: { x: number, y: number }, free: boolean]
+  movingArray: [array: ArrayPlan, haul: Haul]
+  movingMember: [index: number, haul: Haul]
   moved: []
 }>()
 const store = useWallStore()
@@ -24,7 +28,7 @@ const { plan, planned, drilled } = useWallPlan()
 const view = useDraftView()
 const wall = computed(() => planned.value ?? store.shown)
 const { show } = useUnits()
-const { hovered } = useSelection()
+const { hovered, selected } = useSelection()
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const behaviour = zoom<SVGSVGElement, unknown>()
@@ -45,8 +49,9 @@ function at({ offsetX, offsetY }: MouseEvent) {
   return { x: view.value.wallX(offsetX), y: view.value.wallY(offsetY) }
 }
 function point(event: MouseEvent) {
-  if (!placing) return
-  emit('pointed', at(event))
+  if (placing) return emit('pointed', at(event))
+  const part = (event.target as Element).closest<SVGElement>('[data-hole], [data-position], [data-member]')
+  if (part) selected.value = part.dataset.hole ?? part.dataset.position ?? `member-${part.dataset.member}`
 }
 const arrays = computed(() => (plan.value?.arrays ?? []).flatMap((arrayPlan) => {
   const array = wall.value?.arrays.find(({ id }) => id === arrayPlan.id)
@@ -74,7 +79,7 @@ const level = computed(() => plan.value?.marking.levelLine)
     <DraftHatches />
     <g :transform="transform" :pointer-events="placing ? 'none' : undefined">
       <rect :x="0" :y="0" :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
-      <DraftMember v-for="(member, index) in plan?.members" :key="index" :member="member" :index="index" :height="wall.height" />
+      <DraftMember v-for="(member, index) in plan?.members" :key="index" :member="member" :index="index" :height="wall.height" :movable="movable === 'members'" @moving="emit('movingMember', index, $event)" @moved="emit('moved')" />
       <DraftFeature v-for="feature in wall.features" :key="feature.id" :feature="feature" />
       <DraftArray
         v-for="{ array, plan: arrayPlan } in arrays"
@@ -82,11 +87,22 @@ const level = computed(() => plan.value?.marking.levelLine)
         :array="array"
         :plan="arrayPlan"
         :drilled="drilled"
-        :movable="movable"
+        :movable="movable === 'arrays'"
         :show-plates="showPlates"
+        :ghost="ghost"
         :current="current"
-        @moving="(by, free) => emit('moving', arrayPlan, by, free)"
+        @moving="emit('movingArray', arrayPlan, $event)"
         @moved="emit('moved')"
+      />
+      <path
+        v-if="showPlates"
+        :d="(plan?.members ?? []).map(({ centre, width }) => `M${centre - width / 2} 0 V${wall!.height} M${centre + width / 2} 0 V${wall!.height}`).join('')"
+        stroke="var(--color-wood)"
+        stroke-width="1"
+        stroke-dasharray="3 4"
+        opacity="0.55"
+        vector-effect="non-scaling-stroke"
+        pointer-events="none"
       />
       <g v-if="level" class="text-chalk" pointer-events="none">
         <path :d="`M${-wall.width} ${level.y} H${2 * wall.width}`" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />

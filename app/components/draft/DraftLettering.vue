@@ -22,7 +22,9 @@ const transform = computed(() => `translate(${x} ${y}) scale(${1 / view.value.sc
     class="figures select-none"
     :class="{ halo }"
     fill="currentColor"
-  ><slot /></text>
+  >
+    <slot />
+  </text>
 </template>
 
 <style scoped>

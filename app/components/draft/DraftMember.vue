@@ -1,18 +1,23 @@
 <script setup lang="ts">
 import type { Member } from '~~/core/survey'
+import type { Haul } from '~/composables/useDraftDrag'
 
 /** A framing member over the height of the wall. */
-const { member, index, height } = defineProps<{ member: Member, index: number, height: number }>()
+const { member, index, height, movable = false } = defineProps<{ member: Member, index: number, height: number, movable?: boolean }>()
+const emit = defineEmits<{ moving: [haul: Haul], moved: [] }>()
 const { hovered, selected } = useSelection()
 const id = computed(() => `member-${index}`)
 const lit = computed(() => hovered.value === id.value || selected.value === id.value)
 const { show } = useUnits()
+const group = useTemplateRef<SVGGElement>('group')
+useDraftDrag(group, { enabled: () => movable, moving: haul => emit('moving', haul), moved: () => emit('moved') })
 </script>
 
 <template>
   <g
+    ref="group"
     :data-member="index"
-    :class="lit ? 'text-flag' : 'text-ink-soft'"
+    :class="[lit ? 'text-flag' : 'text-ink-soft', { 'cursor-ew-resize': movable }]"
     @pointerenter="hovered = id"
     @pointerleave="hovered = ''"
   >

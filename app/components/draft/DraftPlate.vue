@@ -10,7 +10,7 @@ const r = computed(() => 4 / view.value.scale)
 
 const holes = computed(() => (position.holes ?? []).map((hole) => {
   const done = drilled.get(hole.id)
-  const misses = hole.margin !== undefined && hole.margin < -1e-9 || (hole.margin === undefined && !position.plate?.held)
+  const misses = hole.margin === undefined ? !position.plate?.held : hole.margin < -1e-9
   const { x, y } = done ?? hole
   return { ...hole, x, y, done: done?.result, state: done?.result ?? (misses ? 'off' : 'planned'), lit: [hovered.value, selected.value].includes(hole.id) || current === hole.id }
 }))

@@ -3,7 +3,14 @@ import type { Orientation } from '~~/core/job'
 import type { Position } from '~~/core/mount'
 
 /** One screen: its case, its picture, and a bar along the edge that is the display's own top. */
-const { position, orientation } = defineProps<{ position: Position, orientation: Orientation }>()
+const { position, orientation, ghost = false, small = false } = defineProps<{
+  position: Position
+  orientation: Orientation
+  /** Whether only its outline is drawn. */
+  ghost?: boolean
+  /** Whether its name keeps out of the way of the plate. */
+  small?: boolean
+}>()
 const { hovered, selected } = useSelection()
 const lit = computed(() => [hovered.value, selected.value].includes(position.id))
 const name = computed(() => `R${position.row} C${position.column}`)
@@ -32,14 +39,18 @@ const topBar = computed(() => {
     <rect
       v-bind="position.outer"
       fill="var(--color-case)"
-      fill-opacity="0.9"
+      :fill-opacity="ghost ? 0.08 : 0.9"
+      :stroke-dasharray="ghost ? '6 4' : undefined"
       :stroke="lit ? 'var(--color-flag)' : 'var(--color-ink)'"
       :stroke-width="lit ? 3 : 1"
       vector-effect="non-scaling-stroke"
     />
-    <rect v-bind="position.picture" fill="var(--color-glass)" fill-opacity="0.55" />
+    <rect v-if="!ghost" v-bind="position.picture" fill="var(--color-glass)" fill-opacity="0.55" />
     <path :d="topBar" stroke="var(--color-tape)" stroke-width="3" vector-effect="non-scaling-stroke" />
-    <DraftLettering class="text-on-case" :x="position.outer.x" :y="position.outer.y" :dx="5" :dy="-6" :size="12">
+    <DraftLettering v-if="small" class="text-on-case" :x="position.outer.x" :y="position.outer.y + position.outer.height" :dx="3" :dy="11" :size="10.5">
+      {{ name }}
+    </DraftLettering>
+    <DraftLettering v-else :class="ghost ? 'text-ink' : 'text-on-case'" :x="position.outer.x" :y="position.outer.y" :dx="5" :dy="-6" :size="12">
       {{ name }}
     </DraftLettering>
   </g>

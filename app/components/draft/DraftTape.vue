@@ -8,19 +8,21 @@ const { width, points, label } = defineProps<{
   points: { id: string, x: number, doubtful?: boolean }[]
   label: string
 }>()
+const store = useWallStore()
 const { plan } = useWallPlan()
 const view = useDraftView()
 const { system, show } = useUnits()
 const { hovered } = useSelection()
 const datum = computed(() => plan.value?.marking.datum.x ?? 0)
 
+const length = computed(() => store.shown?.width ?? 0)
 const FOOT = 304.8
 const ticks = computed(() => {
   const [from, to] = [view.value.wallX(0) - datum.value, view.value.wallX(width) - datum.value]
   const unit = system.value === 'metric' ? 1 : FOOT
   return scaleLinear().domain([from / unit, to / unit]).ticks(Math.max(2, width / 70))
     .map(value => ({ x: view.value.x(value * unit + datum.value), text: show(value * unit) }))
-    .filter(({ x }) => x > 14 && x < width - 14)
+    .filter(({ x }) => x > Math.max(view.value.x(0), 0) + 10 && x < Math.min(view.value.x(length.value), width) - 10)
 })
 /** Figures that would run into the one before them are left to the ledger. */
 const read = computed(() => {
@@ -38,14 +40,14 @@ const read = computed(() => {
 
 <template>
   <svg :width="width" height="44" role="img" :aria-label="`Tape: ${label}`" class="block overflow-hidden" data-testid="tape">
-    <rect x="0" y="0" :width="width" height="44" fill="var(--color-tape)" />
+    <rect :x="view.x(0)" y="0" :width="view.x(length) - view.x(0)" height="44" fill="var(--color-tape)" />
     <g v-for="tick in ticks" :key="tick.x" class="text-on-tape">
       <path :d="`M${tick.x} 0 v9`" stroke="currentColor" stroke-width="1.2" />
       <text class="figures" :x="tick.x" y="18" text-anchor="middle" font-size="11" fill="currentColor" opacity="0.8">{{ tick.text }}</text>
     </g>
     <g v-for="point in read" :key="point.id" :data-tape="point.id" :class="point.doubtful ? 'text-[#8a1009]' : 'text-on-tape'">
-      <path :d="`M${point.at} 44 v-22`" stroke="currentColor" :stroke-width="point.lit ? 4 : 2" />
-      <text v-if="point.clear || point.lit" class="figures" :x="point.at" y="35" text-anchor="middle" font-size="13" font-weight="600" fill="currentColor" paint-order="stroke" stroke="var(--color-tape)" stroke-width="4">{{ point.text }}</text>
+      <path :d="`M${point.at} 44 v-7`" stroke="currentColor" :stroke-width="point.lit ? 4 : 2" />
+      <text v-if="point.clear || point.lit" class="figures" :x="point.at" y="34" text-anchor="middle" font-size="13" font-weight="600" fill="currentColor" paint-order="stroke" stroke="var(--color-tape)" stroke-width="4">{{ point.text }}</text>
     </g>
   </svg>
 </template>

@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import type { ArrayPlan } from '~~/core/mount'
+import type { Haul } from '~/composables/useDraftDrag'
 
 /**
  * The wall as installers draw it: elevation, section to its right at the same height, plan below
@@ -9,7 +10,9 @@ import type { ArrayPlan } from '~~/core/mount'
  */
 const { tape, tapeLabel = 'members' } = defineProps<{
   showPlates?: boolean
-  movable?: boolean
+  /** Whether screens are only outlined, so that the structure is seen. */
+  ghost?: boolean
+  movable?: 'arrays' | 'members' | ''
   placing?: boolean
   current?: string
   tape: { id: string, x: number, doubtful?: boolean }[]
@@ -17,7 +20,8 @@ const { tape, tapeLabel = 'members' } = defineProps<{
 }>()
 const emit = defineEmits<{
   pointed: [at: { x: number, y: number }]
-  moving: [array: ArrayPlan, by: { x: number, y: number }, free: boolean]
+  movingArray: [array: ArrayPlan, haul: Haul]
+  movingMember: [index: number, haul: Haul]
   moved: []
 }>()
 const store = useWallStore()
@@ -26,7 +30,7 @@ const { width: frameWidth, height: frameHeight } = useElementSize(frame)
 const elevation = useTemplateRef<{ zoomBy: (k: number) => void, fit: () => void }>('elevation')
 const slots = useSlots()
 
-const SECTION = 120
+const SECTION = 104
 const TAPE = 44
 const PLAN = 74
 const LEDGER = 170
@@ -45,7 +49,7 @@ const fit = computed(() => Math.min(fitWidth.value, (height.value - PAD.top - PA
 const transform = shallowRef<ZoomTransform>(zoomIdentity)
 provideDraftView(computed(() => {
   const { k, x: tx, y: ty } = transform.value
-  const left = PAD.x
+  const left = (width.value - (wall.value?.width ?? 0) * fit.value) / 2
   const foot = height.value - PAD.foot
   const scale = fit.value * k
   return {
@@ -61,7 +65,7 @@ useCommands([
   { id: 'zoom-out', title: 'Step back', group: 'Drawing', keys: ['-'], run: () => elevation.value?.zoomBy(1 / 1.4) },
   { id: 'fit', title: 'Show the whole wall', group: 'Drawing', keys: ['0'], run: () => elevation.value?.fit() },
 ])
-const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k.toFixed(1)} × closer` : 'whole wall')
+const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k.toFixed(1)} × closer. 0 shows the whole wall.` : '')
 </script>
 
 <template>
@@ -73,19 +77,20 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k
           :width="width"
           :height="height"
           :show-plates="showPlates"
+          :ghost="ghost"
           :movable="movable"
           :placing="placing"
           :current="current"
           @zoomed="transform = $event"
           @pointed="emit('pointed', $event)"
-          @moving="(array, by, free) => emit('moving', array, by, free)"
+          @moving-array="(array, haul) => emit('movingArray', array, haul)"
+          @moving-member="(index, haul) => emit('movingMember', index, haul)"
           @moved="emit('moved')"
         >
           <template #default="scope">
             <slot name="drawing" v-bind="scope" />
           </template>
         </DraftElevation>
-        <span class="pointer-events-none absolute right-2 top-1 text-xs text-ink-soft">Elevation, {{ scaleText }}</span>
       </div>
       <div class="relative">
         <DraftSection :width="SECTION" :height="height" />
@@ -96,8 +101,8 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k
         Tape: {{ tapeLabel }}
       </div>
       <DraftPlan :width="width" :height="PLAN" />
-      <div class="px-2 pt-1 text-xs text-ink-soft">
-        Plan
+      <div class="px-2 pt-1 text-xs leading-tight text-ink-soft">
+        Plan<span v-if="scaleText" class="mt-2 block">{{ scaleText }}</span>
       </div>
     </div>
     <div v-if="$slots.ledger" class="min-h-0 flex-1 overflow-y-auto border-t border-hair" tabindex="0" aria-label="Ledger">

@@ -21,7 +21,7 @@ function choose(event: Event) {
 </script>
 
 <template>
-  <FieldFrame v-slot="{ describedby }" :id="id" :label="label" :fault="fault">
+  <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault">
     <select :id="id" class="field-input" :value="fault ? refused : value" :aria-invalid="fault !== ''" :aria-describedby="describedby" @change="choose">
       <option v-if="!options.some(option => option.value === value)" :value="value" disabled>
         choose

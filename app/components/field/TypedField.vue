@@ -14,7 +14,7 @@ const { text, fault, input, done, revert } = field
 </script>
 
 <template>
-  <FieldFrame v-slot="{ describedby }" :id="id" :label="label" :fault="fault" :hint="hint">
+  <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault" :hint="hint">
     <input
       :id="id"
       class="field-input"

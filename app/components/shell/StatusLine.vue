@@ -20,23 +20,24 @@ const near = computed(() => list.value.filter(({ group, keys }) => keys && group
 </script>
 
 <template>
-  <footer class="flex h-10 shrink-0 items-center gap-3 overflow-hidden border-t border-hair bg-rail px-3 text-sm whitespace-nowrap">
+  <footer class="flex h-[calc(var(--target)+6px)] shrink-0 items-center gap-3 overflow-hidden border-t border-hair bg-rail px-3 text-sm whitespace-nowrap">
     <span class="rounded px-2 py-0.5" :class="LOOK[state]" role="status" data-testid="save-state" :data-state="state">
       {{ SAID[state] }}<template v-if="state === 'refused'">: {{ refused }}</template><template v-if="state === 'offline' && count > 1"> ({{ count }})</template>
     </span>
-    <button type="button" class="press !min-h-8 !px-2 !font-normal" :disabled="!lastEdit || !!store.conflict" :title="lastEdit ? `Undo: ${lastEdit}` : 'Nothing to undo'" @click="store.undo()">
+    <button type="button" class="press !px-2 !font-normal" :disabled="!lastEdit || !!store.conflict" :title="lastEdit ? `Undo: ${lastEdit}` : 'Nothing to undo'" @click="store.undo()">
       <Undo2 class="size-4" aria-hidden="true" /><span>Undo</span><span v-if="lastEdit" class="hidden max-w-40 truncate text-ink-soft lg:inline">{{ lastEdit }}</span>
     </button>
-    <button type="button" class="press !min-h-8 !px-2 !font-normal" :disabled="!lastUndone || !!store.conflict" :title="lastUndone ? `Redo: ${lastUndone}` : 'Nothing to redo'" @click="store.redo()">
+    <button type="button" class="press !px-2 !font-normal" :disabled="!lastUndone || !!store.conflict" :title="lastUndone ? `Redo: ${lastUndone}` : 'Nothing to redo'" @click="store.redo()">
       <Redo2 class="size-4" aria-hidden="true" /><span>Redo</span>
     </button>
-    <button type="button" class="press !min-h-8 !px-2 !font-normal" data-testid="units" :aria-label="`Units: ${system === 'metric' ? 'millimetres' : 'feet and inches'}. Change`" @click="toggle">
+    <button type="button" class="press !px-2 !font-normal" data-testid="units" :aria-label="`Units: ${system === 'metric' ? 'millimetres' : 'feet and inches'}. Change`" @click="toggle">
       <b :class="{ 'text-ink-soft font-normal': system !== 'metric' }">mm</b><span aria-hidden="true">/</span><b :class="{ 'text-ink-soft font-normal': system !== 'imperial' }">ft in</b>
     </button>
-    <span class="hidden min-w-0 items-center gap-3 overflow-hidden text-ink-soft lg:flex">
-      <span v-for="command in near" :key="command.id" class="flex items-center gap-1"><kbd v-for="cap in capsOf(command.keys![0]!)" :key="cap" class="keycap">{{ cap }}</kbd> {{ command.title }}</span>
-      <span class="flex items-center gap-1"><kbd class="keycap">/</kbd> do anything</span>
+    <span class="hidden h-7 min-w-0 flex-1 flex-wrap items-center gap-x-3 overflow-hidden text-ink-soft lg:flex">
+      <span class="flex h-7 items-center gap-1"><kbd class="keycap">/</kbd> do anything</span>
+      <span v-for="command in near" :key="command.id" class="flex h-7 items-center gap-1"><kbd v-for="cap in capsOf(command.keys![0]!)" :key="cap" class="keycap">{{ cap }}</kbd> {{ command.title }}</span>
+
     </span>
-    <span class="ml-auto hidden min-w-0 truncate text-xs text-ink-soft xl:inline">Planning aid. Makers’ instructions, local code and licensed people come first.</span>
+    <span class="ml-auto hidden shrink-0 text-xs text-ink-soft xl:inline">Planning aid. Makers’ instructions, local code and licensed people come first.</span>
   </footer>
 </template>

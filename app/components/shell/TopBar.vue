@@ -8,7 +8,7 @@ const id = useId()
 </script>
 
 <template>
-  <header class="flex h-12 shrink-0 items-center gap-3 bg-bar px-3 text-on-bar">
+  <header class="flex h-[calc(var(--target)+12px)] shrink-0 items-center gap-3 bg-bar px-3 text-on-bar">
     <NuxtLink to="/" class="flex items-center gap-2 font-bold" aria-label="Wide Trellis, all sites">
       <img src="/mark.svg" alt="" class="size-7"> <span class="hidden sm:inline">Wide Trellis</span>
     </NuxtLink>
@@ -22,7 +22,7 @@ const id = useId()
     <slot />
     <label :for="id" class="hidden text-xs text-on-bar-soft md:block">Your name</label>
     <input :id="id" v-model="name" class="hidden h-8 w-36 rounded border border-on-bar-soft bg-transparent px-2 text-sm md:block" autocomplete="name">
-    <button type="button" class="grid size-9 place-items-center rounded border border-on-bar-soft" :aria-label="theme === 'desk' ? 'Change to the light for the wall' : 'Change to the light for the desk'" @click="theme = theme === 'desk' ? 'site' : 'desk'">
+    <button type="button" class="grid size-[var(--target)] place-items-center rounded border border-on-bar-soft" :aria-label="theme === 'desk' ? 'Change to the light for the wall' : 'Change to the light for the desk'" @click="theme = theme === 'desk' ? 'site' : 'desk'">
       <component :is="theme === 'desk' ? Sun : Moon" class="size-4" aria-hidden="true" />
     </button>
   </header>

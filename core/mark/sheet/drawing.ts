@@ -1,7 +1,12 @@
 import type { Wall } from '../../job'
-import type { WallPlan } from '../../plan'
+import type { ArrayPlan } from '../../mount'
+import type { Member } from '../../survey'
+import type { Marking } from '../index'
 import { rowsOf } from '../marks'
 import { group, INK, label, line, rect } from './svg'
+
+/** What a sheet shows of a wall's plan. */
+export interface Shown { members: Member[], arrays: ArrayPlan[], marking: Marking }
 
 /** From the wall to the paper: x and y of the wall's lower left corner on paper, mm, and the reduction 1:n. */
 export interface View { left: number, foot: number, scale: number }
@@ -12,7 +17,7 @@ const MEMBER = { 'fill': '#efe6d2', 'stroke': '#a58a55', 'stroke-width': 0.12 }
 const CHAIN = { 'stroke': '#2350a0', 'stroke-width': 0.25, 'stroke-dasharray': '4 1 0.8 1' }
 
 /** The wall drawn to scale for paper: members, features, cases, plates, holes, level and centre lines. */
-export function drawWall(wall: Wall, plan: WallPlan, { left, foot, scale }: View): string {
+export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): string {
   const x = (mm: number) => left + mm / scale
   const y = (mm: number) => foot - mm / scale
   const box = (r: { x: number, y: number, width: number, height: number }, paint: Record<string, string | number>) =>
@@ -37,7 +42,7 @@ export function drawWall(wall: Wall, plan: WallPlan, { left, foot, scale }: View
 }
 
 /** Ticks of the top row of holes along the foot of the drawing: one laying of the tape. */
-export function drawTape(plan: WallPlan, view: View, show: (mm: number) => string): string {
+export function drawTape(plan: Shown, view: View, show: (mm: number) => string): string {
   const top = rowsOf(plan.marking.marks)[0]
   if (!top) return ''
   const y = view.foot + 4

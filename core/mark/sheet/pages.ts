@@ -1,8 +1,7 @@
 import type { Job, Wall } from '../../job'
-import type { WallPlan } from '../../plan'
 import { formatLength, stepOf, type Precision, type UnitSystem } from '../../units'
 import { accuracyOf } from '../accuracy'
-import { drawTape, drawWall, type View } from './drawing'
+import { drawTape, drawWall, type Shown, type View } from './drawing'
 import { PAPERS, scaleFor, type Paper, type PaperName } from './paper'
 import { element, group, INK, label, line, rect } from './svg'
 import { TABLE_HEADS, tableOf, type TableRow } from './table'
@@ -20,7 +19,7 @@ const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
   ['label', 0, 'start'], ['running', 0.41, 'end'], ['height', 0.55, 'end'], ['fromLevel', 0.69, 'end'], ['drill', 0.82, 'end'], ['into', 0.96, 'end'],
 ]
 
-function titleBlock(job: Job, wall: Wall, plan: WallPlan, scale: number, { width, margin, title }: Paper, { units, precision }: SheetOptions): string {
+function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, margin, title }: Paper, { units, precision }: SheetOptions): string {
   const show = (mm: number) => formatLength(mm, units, precision)
   const { datum, levelLine, marks } = plan.marking
   const accuracy = accuracyOf(marks, units, precision, job.rules.markingSigma)
@@ -80,7 +79,7 @@ function fillTable(rows: TableRow[], top: number, paper: Paper): { drawn: string
  * Draws the mark-out sheet of one wall: the wall to a stated scale with the tape along its foot,
  * then the table of every mark, on as many pages as it takes.
  */
-export function drawSheet(job: Job, wall: Wall, plan: WallPlan, options: SheetOptions): Sheet {
+export function drawSheet(job: Job, wall: Wall, plan: Shown, options: SheetOptions): Sheet {
   const paper = PAPERS[options.paper]
   const { margin } = paper
   const space = { width: paper.width - 2 * margin - 12, height: (paper.height - 2 * margin - HEAD - FOOT) * 0.55 }

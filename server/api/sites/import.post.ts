@@ -13,7 +13,8 @@ export default defineEventHandler(async (event) => {
   try {
     const job = validateJob(body)
     const id = copy ? freeSiteId(db, job.site.id) : job.site.id
-    importJob(db, { ...job, site: { ...job.site, id } }, author(by), now())
+    const name = id === job.site.id ? job.site.name : `${job.site.name} (copy)`
+    importJob(db, { ...job, site: { ...job.site, id, name } }, author(by), now())
     setResponseStatus(event, 201)
     return { id }
   }

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
+import { orientDisplay, outlineOf } from '~~/core/arrange'
+import type { Wall } from '~~/core/job'
 import type { ArrayPlan } from '~~/core/mount'
 import { drawSheet, pageAsSvg, type PaperName } from '~~/core/mark/sheet'
 import { rowsOf } from '~~/core/mark'
+import type { Haul } from '~/composables/useDraftDrag'
 import type { KeptWall } from '~/stores/wall'
 
 definePageMeta({ key: route => `${String(route.params.site)}/${String(route.params.wall)}` })
@@ -21,7 +24,7 @@ catch (error) {
 }
 const { state, refused, send } = useWallSaver()
 if (store.unsaved || store.unsentLog.length > 0) void send()
-const { plan, planned, findings, drilled } = useWallPlan()
+const { plan, planned, findings } = useWallPlan()
 const { system, precision, toggle } = useUnits()
 const { selected } = useSelection()
 const unsavedNow = computed(() => state.value !== 'saved')
@@ -36,32 +39,36 @@ function pointed({ x }: { x: number }) {
   if (stage.value === 'survey' && placing.value) survey.value?.addAt([Math.round(x)])
 }
 
-const SNAP = 10
-function movedBy(array: ArrayPlan, by: { x: number, y: number }, free: boolean) {
-  const start = store.wall!.arrays.find(({ id }) => id === array.id)!.at
-  const wall = store.wall!
-  return (draft: typeof wall) => {
-    const at = arrayOf(draft, array.id).at
-    const across = Math.round((start.x.value + by.x) * 10) / 10
-    const centred = wall.width / 2 + (start.x.value - startCentre(array))
-    const reach = SNAP / scaleNow()
-    at.x.value = !free && Math.abs(across - centred) < reach ? centred : across
-    at.y.value = Math.round((start.y.value + by.y) * 10) / 10
-  }
-}
-/** Pixels a millimetre are about the same on every screen; a hundredth of the wall is near enough to snap. */
-const scaleNow = () => 1000 / store.wall!.width
-let dragged: { array: ArrayPlan, recipe: ReturnType<typeof movedBy>, from: number } | undefined
-const startCentre = (array: ArrayPlan) => dragged?.from ?? array.outline.x + array.outline.width / 2
-function moving(array: ArrayPlan, by: { x: number, y: number }, free: boolean) {
-  const from = startCentre(array)
-  const recipe = movedBy(array, by, free)
-  dragged = { array, recipe, from }
+/** What a hand on the drawing is doing to the wall; taken as one edit when it lets go. */
+let hauled: { label: string, recipe: (wall: Wall) => void } | undefined
+function haul(label: string, recipe: (wall: Wall) => void) {
+  hauled = { label, recipe }
   store.tryOut(recipe)
 }
+const tenth = (mm: number) => Math.round(mm * 10) / 10
+function movingArray({ id, name }: ArrayPlan, { x, y, reach, free }: Haul) {
+  const { arrays, width } = store.wall!
+  const display = store.catalogue.displays.find(model => model.id === arrayOf(store.wall!, id).display)!
+  const array = arrays.find(array => array.id === id)!
+  const outline = outlineOf(array, orientDisplay(display, array.orientation))
+  // Where the held edge would have to be for the outline to stand in the middle of the wall.
+  const middle = array.at.x.value + width / 2 - (outline.x + outline.width / 2)
+  const across = array.at.x.value + x
+  haul(`Move ${name}`, (wall) => {
+    const { at } = arrayOf(wall, id)
+    at.x.value = !free && Math.abs(across - middle) < reach ? middle : tenth(across)
+    at.y.value = tenth(array.at.y.value + y)
+  })
+}
+function movingMember(index: number, { x }: Haul) {
+  haul(`Move member ${index + 1}`, (wall) => {
+    const member = sortedMembers(wall)[index]
+    if (member) member.centre = Math.round(member.centre + x)
+  })
+}
 function moved() {
-  if (dragged) store.edit(`Move ${dragged.array.name}`, dragged.recipe)
-  dragged = undefined
+  if (hauled) store.edit(hauled.label, hauled.recipe)
+  hauled = undefined
 }
 
 const rows = computed(() => rowsOf(plan.value?.marking.marks ?? []))
@@ -130,16 +137,18 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
           <DraftingCross
             v-else
             :show-plates="stage !== 'survey' && stage !== 'arrange'"
-            :movable="stage === 'arrange' && !store.conflict"
+            :ghost="stage === 'survey'"
+            :movable="store.conflict || placing ? '' : stage === 'arrange' ? 'arrays' : stage === 'survey' ? 'members' : ''"
             :placing="placing"
             :current="stage === 'hang' ? current : ''"
             :tape="tape"
             :tape-label="tapeLabel"
             @pointed="pointed"
-            @moving="moving"
+            @moving-array="movingArray"
+            @moving-member="movingMember"
             @moved="moved"
           >
-            <template v-if="stage !== 'hang' || drilled" #ledger>
+            <template #ledger>
               <MemberLedger v-if="stage === 'survey'" />
               <ScreenLedger v-else-if="stage === 'arrange'" />
               <MarkLedger v-else :holes-only="stage !== 'mark'" @click.capture="stage === 'hang' && (current = selected)" />

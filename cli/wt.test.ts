@@ -1,0 +1,66 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { describe, expect, it } from 'vitest'
+import { exampleJob } from '../tests/fixtures/job'
+
+const folder = mkdtempSync(join(tmpdir(), 'wt-'))
+function wt(...args: string[]) {
+  const { status, stdout, stderr } = spawnSync('npx', ['tsx', 'cli/wt.ts', ...args], { encoding: 'utf8' })
+  return { status, stdout, stderr: stderr.split('\n').filter(line => !line.startsWith('npm warn')).join('\n') }
+}
+function jobFile(name: string, content: unknown) {
+  const file = join(folder, name)
+  writeFileSync(file, typeof content === 'string' ? content : JSON.stringify(content))
+  return file
+}
+
+describe('wt plan', { timeout: 30_000 }, () => {
+  it('prints the plan and nothing else', () => {
+    const { status, stdout, stderr } = wt('plan', jobFile('good.json', exampleJob()))
+    expect([status, stderr]).toEqual([0, ''])
+    const printed = JSON.parse(stdout)
+    expect(printed).toMatchObject({ format: 'wide-trellis-plan', version: 1, walls: [{ id: 'w1', findings: [], members: [{ centre: 1900, width: 38, sd: 0, kind: 'single', source: 'observed' }, {}, {}, {}, {}, {}] }] })
+    const [array] = printed.walls[0].arrays
+    expect(array).toMatchObject({ id: 'a1', imageGap: { x: 2, y: 2 }, shift: { x: 0, y: 0 } })
+    expect(array.positions[0]).toMatchObject({ row: 1, column: 1, mount: { lateralShift: 0, held: true } })
+    expect(array.positions[0].mount.x).toBeCloseTo(2078, 9)
+    expect(array.positions[0].holes[1]).toMatchObject({ id: 'a1-r1c1-top-2', row: 'top', slot: 1, x: 2300, member: 1, fastener: 'lag', bit: 6, depth: 74 })
+  })
+
+  it('prints a plan that has stops, with the sentences in the site’s unit', () => {
+    const job = exampleJob()
+    job.site.units = 'imperial'
+    job.walls[0]!.arrays[0]!.at.x.value = 3700
+    const { status, stdout } = wt('plan', jobFile('stops.json', job))
+    const { findings } = JSON.parse(stdout).walls[0]
+    expect(status).toBe(0)
+    expect(findings[0]).toMatchObject({ severity: 'stop', code: 'hole-misses-member' })
+    expect(findings[0].message).toMatch(/misses member \d by \d+' [\d /]+"\.|misses member \d by [\d /]+"\./)
+  })
+
+  it('refuses a broken file with every fault by its path, and no stack', () => {
+    const job = exampleJob()
+    Object.assign(job.walls[0]!, { width: 0 })
+    Object.assign(job.walls[0]!.arrays[0]!, { rows: 200, columns: 200 })
+    const { status, stdout, stderr } = wt('plan', jobFile('bad.json', job))
+    expect([status, stdout]).toEqual([2, ''])
+    expect(stderr.trim().split('\n').sort()).toEqual([
+      '$.walls[0].arrays[0] asks for 40000 screens; at most 2500 can be planned',
+      '$.walls[0].width must be more than 0, and is 0',
+    ])
+  })
+
+  it.each([
+    ['not JSON', ['plan', jobFile('text.json', '{ oops')], /^\$ is not JSON/],
+    ['no such file', ['plan', join(folder, 'none.json')], /none\.json cannot be read: ENOENT/],
+    ['no file named', ['plan'], /needs the name/],
+    ['a verb it does not know', ['dance'], /does not know “dance”/],
+  ])('says what is wrong: %s', (_, args, said) => {
+    const { status, stdout, stderr } = wt(...args)
+    expect([status, stdout]).toEqual([2, ''])
+    expect(stderr).toMatch(said)
+    expect(stderr).not.toMatch(/\n\s+at /)
+  })
+})

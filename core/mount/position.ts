@@ -1,0 +1,44 @@
+import type { Cell } from '../arrange'
+import type { Point, Rect } from '../geometry'
+import type { HolePlace } from './holes'
+
+/** A hole to make for a plate, mm on the wall. */
+export interface Hole extends HolePlace {
+  id: string
+  y: number
+  fastener?: string
+  bit?: number
+  depth?: number
+}
+
+/** A wall plate in its place. */
+export interface Plate {
+  centre: Point
+  rect: Rect
+  lateralShift: number
+  /** Whether every row that it needs has its fasteners in members. */
+  held: boolean
+}
+
+/** One screen with its plate and holes. */
+export interface MountedCell extends Cell {
+  id: string
+  plate: Plate
+  holes: Hole[]
+}
+
+/** One screen of an array; its plate and holes are absent until a mount is chosen. */
+export type Position = Cell & { id: string } & Partial<Pick<MountedCell, 'plate' | 'holes'>>
+
+/** An array as planned: where its cases, plates and holes are, mm on the wall. */
+export interface ArrayPlan {
+  id: string
+  name: string
+  outline: Rect
+  /** Between the pictures of neighbours. */
+  imageGap: Point
+  /** Shift of the whole array from where it was placed. */
+  shift: Point
+  /** Row by row from the top, left to right. */
+  positions: Position[]
+}

@@ -1,0 +1,149 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import fc from 'fast-check'
+import { sql } from 'drizzle-orm'
+import { exampleJob, exampleWall } from '../../tests/fixtures/job'
+import { readJob, writeJob, type Job, type LogEntry, type Wall } from '../../core/job'
+import { openDatabase } from '../database/connection'
+import { partToRow, rowToPart } from '../database/records'
+import { displays } from '../database/schema'
+import type { Database } from '../database/tree'
+import { addLogEntry } from './log'
+import { createSite, exportJob, freeSiteId, importJob, listSites } from './sites'
+import { createWall, readWall, saveWall, type WallState } from './walls'
+
+let opened: ReturnType<typeof openDatabase>
+let db: Database
+const AT = '2026-11-12T09:00:00.000Z'
+beforeEach(() => {
+  opened = openDatabase(':memory:')
+  db = opened.db
+})
+afterEach(() => opened.close())
+
+const refused = (act: () => unknown) => {
+  try {
+    act()
+  }
+  catch (error) {
+    const { statusCode, data } = error as { statusCode: number, data: { error: { code: string, faults?: { path: string, message: string }[], current?: WallState } } }
+    return { status: statusCode, ...data.error }
+  }
+  throw new Error('was not refused')
+}
+
+describe('a job in the database', () => {
+  it('comes back as the same file, unknown keys and empty lists too', () => {
+    const job = exampleJob() as Job & Record<string, unknown>
+    job['x-crew'] = { lead: 'Isla' }
+    Object.assign(job.site, { client: 'Skerry Sound Ferries' })
+    Object.assign(job.catalogue, { cables: [{ id: 'c1' }] })
+    Object.assign(job.catalogue.mounts[0]!.plate.slots[1]!, { note: 'keyhole' })
+    Object.assign(job.walls[0]!, { evidence: [], photo: null, references: [{ id: 'jamb', front: 5400, back: 760 }] })
+    Object.assign(job.walls[0]!.structure, { grade: ['C16'], order: 3, version: 'x' })
+    job.walls[0]!.arrays[0]!.plates = [{ row: 1, column: 2, lateralShift: -8 }]
+    job.walls.push({ ...exampleWall(), id: 'bare', covering: [], arrays: [], structure: { kind: 'concrete' } })
+    job.log.push({ id: 'l1', at: AT, by: 'Isla', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'miss', note: 'void' })
+    const text = writeJob(readJob(JSON.stringify(job)))
+    importJob(db, readJob(text), 'Isla', AT)
+    expect(writeJob(exportJob(db, 'holm-point'))).toBe(text)
+  })
+
+  it('keeps any row and part alike', () => {
+    const anything = fc.dictionary(fc.constantFrom('id', 'power', 'vesa', 'extra', 'key', 'note', 'bezel.top'), fc.oneof(fc.string(), fc.double({ noNaN: true, noDefaultInfinity: true }).map(n => n || 0), fc.dictionary(fc.constantFrom('typical', 'max', 'odd'), fc.integer()), fc.constant({}), fc.array(fc.integer())))
+    fc.assert(fc.property(anything, (part) => {
+      expect(rowToPart(displays, partToRow(displays, structuredClone(part)))).toEqual(part)
+    }))
+  })
+
+  it('is refused a second time under its own id, and gets a free one', () => {
+    importJob(db, exampleJob(), 'Isla', AT)
+    expect(refused(() => importJob(db, exampleJob(), 'Isla', AT))).toMatchObject({ status: 409, code: 'site-exists' })
+    expect(freeSiteId(db, 'holm-point')).toBe('holm-point-2')
+    expect(listSites(db)).toMatchObject([{ id: 'holm-point', walls: [{ id: 'w1', savedBy: 'Isla' }] }])
+  })
+})
+
+describe('saving a wall', () => {
+  beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
+  const save = (wall: unknown, version: number) => saveWall(db, 'holm-point', 'w1', wall, version, 'Odd', AT)
+  const changed = (change: (wall: Wall) => void) => {
+    const wall = exampleWall()
+    change(wall)
+    return wall
+  }
+
+  it('replaces the whole wall and counts its versions', () => {
+    const wall = changed((w) => {
+      w.structure.members = [{ centre: 500, width: 38 }]
+      delete w.features
+      w.arrays[0]!.columns = 2
+    })
+    expect(save(wall, 1)).toEqual({ version: 2, savedAt: AT, savedBy: 'Odd' })
+    const state = readWall(db, 'holm-point', 'w1')
+    expect(state).toMatchObject({ version: 2, savedBy: 'Odd' })
+    expect(state.job.walls).toEqual([wall])
+  })
+
+  it('refuses a stale version and shows what is kept now', () => {
+    save(changed((w) => { w.width = 6300 }), 1)
+    const { status, code, current } = refused(() => save(changed((w) => { w.width = 6400 }), 1))
+    expect([status, code, current!.version, current!.job.walls[0]!.width]).toEqual([409, 'stale', 2, 6300])
+  })
+
+  it('refuses what is wrong by its path, and keeps nothing of it', () => {
+    const paths = (wall: unknown) => {
+      const { status, faults } = refused(() => save(wall, 1))
+      return [status, ...faults!.map(({ path }) => path)]
+    }
+    expect(paths(changed((w) => { w.width = -1 }))).toEqual([422, '$.width'])
+    expect(paths(changed((w) => { w.arrays[0]!.columns = 7 }))).toEqual([422, '$.arrays[0].columns'])
+    expect(paths(changed((w) => { w.arrays[0]!.mount = 'none' }))).toEqual([422, '$.arrays[0].mount'])
+    expect(paths(changed((w) => { w.id = 'w9' }))).toEqual([422, '$.id'])
+    expect(paths('a wall')).toEqual([422, '$'])
+    expect(readWall(db, 'holm-point', 'w1')).toMatchObject({ version: 1, job: { walls: [exampleWall()] } })
+  })
+
+  it('lets an edit leave what came with the file, however impossible', () => {
+    const job = exampleJob()
+    job.site.id = 'stennick'
+    job.walls[0]!.arrays[0]!.columns = 7
+    importJob(db, job, 'Isla', AT)
+    const wall = job.walls[0]!
+    expect(saveWall(db, 'stennick', 'w1', { ...wall, name: 'Hall' }, 1, 'Odd', AT).version).toBe(2)
+  })
+
+  it('answers 404 for what is not there and 409 for a wall that is', () => {
+    expect(refused(() => readWall(db, 'nowhere', 'w1')).status).toBe(404)
+    expect(refused(() => readWall(db, 'holm-point', 'w7')).status).toBe(404)
+    expect(refused(() => createWall(db, 'holm-point', exampleWall(), 'Odd', AT)).status).toBe(409)
+    createSite(db, { id: 'new', name: 'New', units: 'imperial' }, exampleJob().catalogue, 'Odd', AT)
+    expect(createWall(db, 'new', exampleWall(), 'Odd', AT)).toBe('w1')
+    expect(readWall(db, 'new', 'w1').job.walls).toEqual([exampleWall()])
+  })
+})
+
+describe('the log', () => {
+  beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
+  const entry: LogEntry = { id: 'l1', at: AT, by: 'Isla', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit' }
+  const add = (change: Partial<LogEntry> = {}, wall = 'w1') => addLogEntry(db, 'holm-point', wall, { ...entry, ...change })
+
+  it('is added to, once for each entry however often it is sent', () => {
+    add()
+    add()
+    add({ id: 'l2', result: 'miss' })
+    expect(exportJob(db, 'holm-point').log.map(({ id }) => id)).toEqual(['l1', 'l2'])
+  })
+
+  it('changes nothing and loses nothing, even by hand', () => {
+    add()
+    expect(refused(() => add({ result: 'miss' })).code).toBe('entry-exists')
+    for (const tamper of [sql`UPDATE log SET result = 'miss'`, sql`DELETE FROM log`]) expect(() => db.run(tamper)).toThrow()
+    expect(exportJob(db, 'holm-point').log).toEqual([entry])
+  })
+
+  it('refuses what is wrong', () => {
+    expect(refused(() => add({ at: 'yesterday', by: '' })).faults!.map(({ path }) => path).sort()).toEqual(['$.at', '$.by'])
+    expect(refused(() => add({}, 'w7')).status).toBe(404)
+    expect(refused(() => add({ wall: 'w2' })).faults).toEqual([{ path: '$.wall', message: 'must be “w1”, as in the address' }])
+  })
+})

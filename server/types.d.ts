@@ -1,4 +1,0 @@
-declare module 'svg-to-pdfkit' {
-  interface Options { width?: number, height?: number, assumePt?: boolean, fontCallback?: (family: string, bold: boolean, italic: boolean) => string }
-  export default function svgToPdf(document: PDFKit.PDFDocument, svg: string, x: number, y: number, options?: Options): void
-}
