@@ -1,14 +1,14 @@
 import type { Rect } from '../geometry'
 import type { Fault, ScreenArray, Wall } from '../job'
 import type { Finding } from '../finding'
-import { formatLength, words } from '../units'
+import { textToString, words } from '../units'
 
 /** Case and wall sizes are compared to a hundredth of a millimetre, finer than either is made. */
 const FIT = 0.01
 
 /** Faults of an array that no place on the wall could hold, by field. */
 export function sizeFaults(array: ScreenArray, outline: Rect, wall: Wall, path: string): Fault[] {
-  const show = (mm: number) => formatLength(mm, 'metric', { decimals: 1 })
+  const show = (mm: number) => textToString(words`${mm}`, 'metric')
   const faults: Fault[] = []
   if (outline.width > wall.width + FIT)
     faults.push({ path: `${path}.columns`, message: `${array.columns} columns are ${show(outline.width)} mm wide; the wall is ${show(wall.width)} mm` })

@@ -8,16 +8,17 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
 </script>
 
 <template>
+  <!-- The findings scroll by themselves, so that the decisions stay in sight; a low window scrolls as a whole. -->
   <section class="flex h-full flex-col overflow-y-auto px-4 py-3" :aria-label="title" tabindex="-1">
     <h1 class="text-xl font-bold leading-tight">
       {{ title }}
     </h1>
-    <p class="mb-3 mt-0.5 text-sm text-ink-soft">
+    <p class="mb-2 mt-0.5 text-sm text-ink-soft">
       {{ summary }}
     </p>
-    <div class="space-y-3">
+    <div class="space-y-2.5">
       <slot />
     </div>
-    <FindingList v-if="here.length" class="mt-4" :findings="here" />
+    <FindingList v-if="here.length" class="mt-3 md:min-h-44 md:flex-1 md:overflow-y-auto" :findings="here" tabindex="0" />
   </section>
 </template>

@@ -17,6 +17,8 @@ const datum = computed(() => plan.value?.marking.datum.x ?? 0)
 
 const length = computed(() => store.shown?.width ?? 0)
 const FOOT = 304.8
+/** The tape is drawn a little longer than the wall, px, so that a figure at its end stands on it. */
+const EDGE = 14
 const ticks = computed(() => {
   const [from, to] = [view.value.wallX(0) - datum.value, view.value.wallX(width) - datum.value]
   const unit = system.value === 'metric' ? 1 : FOOT
@@ -40,7 +42,7 @@ const read = computed(() => {
 
 <template>
   <svg :width="width" height="44" role="img" :aria-label="`Tape: ${label}`" class="block overflow-hidden" data-testid="tape">
-    <rect :x="view.x(0)" y="0" :width="view.x(length) - view.x(0)" height="44" fill="var(--color-tape)" />
+    <rect :x="view.x(0) - EDGE" y="0" :width="view.x(length) - view.x(0) + 2 * EDGE" height="44" fill="var(--color-tape)" />
     <g v-for="tick in ticks" :key="tick.x" class="text-on-tape">
       <path :d="`M${tick.x} 0 v9`" stroke="currentColor" stroke-width="1.2" />
       <text class="figures" :x="tick.x" y="18" text-anchor="middle" font-size="11" fill="currentColor" opacity="0.8">{{ tick.text }}</text>

@@ -2,11 +2,12 @@
 import type { Fault } from '~~/core/job'
 
 /** One of a few, chosen from a list; a choice that cannot be made says why and changes nothing. */
-const { label, value, options, commit } = defineProps<{
+const { label, value, options, commit, inline = false } = defineProps<{
   label: string
   value: string
   options: { value: string, label: string }[]
   commit: (value: string) => Fault[]
+  inline?: boolean
 }>()
 const id = useId()
 const fault = ref('')
@@ -21,7 +22,7 @@ function choose(event: Event) {
 </script>
 
 <template>
-  <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault">
+  <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault" :inline="inline">
     <select :id="id" class="field-input" :value="fault ? refused : value" :aria-invalid="fault !== ''" :aria-describedby="describedby" @change="choose">
       <option v-if="!options.some(option => option.value === value)" :value="value" disabled>
         choose

@@ -11,9 +11,9 @@ export const PAPERS: Record<PaperName, Paper> = {
   letter: { name: 'letter', title: 'Letter', width: 279.4, height: 215.9, margin: 9 },
 }
 
-/** Reductions that scale rulers carry: metric ones (ISO 5455), and inches to the foot. */
+/** Reductions that scale rulers carry: those of ISO 5455 with 1:25 and 1:75 between, and inches to the foot. */
 const SCALES: Record<UnitSystem, number[]> = {
-  metric: [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000],
+  metric: [1, 2, 5, 10, 20, 25, 50, 75, 100, 200, 500, 1000],
   imperial: [1, 2, 4, 8, 12, 16, 24, 32, 48, 64, 96, 128, 192, 384, 768],
 }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
-import { orientDisplay, outlineOf } from '~~/core/arrange'
+import { orientDisplay, outlineOf, retellPlacing } from '~~/core/arrange'
 import type { Wall } from '~~/core/job'
 import type { ArrayPlan } from '~~/core/mount'
 import { drawSheet, pageAsSvg, type PaperName } from '~~/core/mark/sheet'
@@ -51,8 +51,7 @@ function movingArray({ id, name }: ArrayPlan, { x, y, reach, free }: Haul) {
   const display = store.catalogue.displays.find(model => model.id === arrayOf(store.wall!, id).display)!
   const array = arrays.find(array => array.id === id)!
   const outline = outlineOf(array, orientDisplay(display, array.orientation))
-  // Where the held edge would have to be for the outline to stand in the middle of the wall.
-  const middle = array.at.x.value + width / 2 - (outline.x + outline.width / 2)
+  const middle = retellPlacing({ edge: 'centre', value: width / 2 }, outline.width, array.at.x.edge).value
   const across = array.at.x.value + x
   haul(`Move ${name}`, (wall) => {
     const { at } = arrayOf(wall, id)

@@ -1,0 +1,16 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM_FLAGS, findChromium } from './scripts/chromium.mjs'
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 60_000,
+  retries: 0,
+  reporter: 'list',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: { executablePath: findChromium(), args: CHROMIUM_FLAGS },
+  },
+})

@@ -1,0 +1,5 @@
+import { build, install, run, tool } from './house.mjs'
+
+install()
+build()
+run('Benchmarks', tool('tsx'), ['bench/run.ts'])

@@ -1,0 +1,5 @@
+import type { ChildProcess } from 'node:child_process'
+
+export const ROOT: string
+export function startServer(env: { PORT: string, WT_DATA: string, WT_DEMO?: string }, stdio?: 'inherit' | 'pipe'): ChildProcess
+export function untilAnswering(server: ChildProcess, address: string, seconds?: number): Promise<void>

@@ -1,0 +1,89 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+/** What every command of the house needs first: packages, a build, a server. Plain Node, no packages. */
+
+export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
+const at = (...path) => join(ROOT, ...path)
+
+/** Runs a command to its end with its output shown; ends this process with its exit code if it fails. */
+export function run(title, command, args, env = {}) {
+  console.log(`\n── ${title}`)
+  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } })
+  if (error) throw error
+  if (status !== 0) {
+    console.error(`\n${title} failed.`)
+    process.exit(status ?? 1)
+  }
+}
+
+/** A program of an installed package. */
+export const tool = name => at('node_modules', '.bin', name)
+
+/** Whether node_modules holds what the lock file asks for; packages for other platforms are optional. */
+function isInstalled() {
+  const hidden = at('node_modules', '.package-lock.json')
+  if (!existsSync(hidden)) return false
+  const packages = file => Object.entries(JSON.parse(readFileSync(file, 'utf8')).packages).filter(([path]) => path !== '')
+  const there = new Map(packages(hidden).map(([path, { version }]) => [path, version]))
+  return packages(at('package-lock.json')).every(([path, { version, optional }]) =>
+    there.get(path) === version || (optional && !there.has(path)))
+}
+
+export function install() {
+  if (!isInstalled()) run('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund'])
+}
+
+/** Everything that the build is made of. */
+const SOURCES = ['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-lock.json']
+
+function filesOf(path) {
+  return readdirSync(at(path), { withFileTypes: true, recursive: true })
+    .filter(entry => entry.isFile())
+    .map(entry => join(entry.parentPath ?? entry.path, entry.name))
+    .sort()
+}
+
+function sourceDigest() {
+  const digest = createHash('sha256')
+  for (const source of SOURCES) {
+    const files = source.includes('.') ? [at(source)] : filesOf(source)
+    for (const file of files) digest.update(file.slice(ROOT.length)).update(readFileSync(file))
+  }
+  return digest.digest('hex')
+}
+
+/** Builds the application unless the build on disk was made from these very sources. */
+export function build() {
+  const stamp = at('.output', 'built-from')
+  const digest = sourceDigest()
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === digest) return
+  run('Building', tool('nuxt'), ['build'])
+  writeFileSync(stamp, digest)
+}
+
+/**
+ * Starts the built server.
+ *
+ * @param {{ PORT: string, WT_DATA: string, WT_DEMO?: string }} env
+ * @param {'inherit' | 'pipe'} stdio where its output goes
+ */
+export function startServer(env, stdio = 'inherit') {
+  return spawn(process.execPath, [at('.output', 'server', 'index.mjs')], {
+    cwd: ROOT, stdio: ['ignore', stdio, stdio], env: { ...process.env, NODE_ENV: 'production', ...env },
+  })
+}
+
+/** Waits until the server answers at an address; rejects if it ends first or takes too long. */
+export async function untilAnswering(server, address, seconds = 30) {
+  for (let tries = 0; tries < seconds * 20; tries++) {
+    if (server.exitCode !== null) throw new Error(`The server ended at once, with exit code ${server.exitCode}.`)
+    const answered = await fetch(`${address}/api/sites`).then(({ ok }) => ok, () => false)
+    if (answered) return
+    await new Promise(done => setTimeout(done, 50))
+  }
+  throw new Error(`The server did not answer at ${address} within ${seconds} s.`)
+}

@@ -1,0 +1,26 @@
+import { spawnSync } from 'node:child_process'
+import { build, install, run, tool } from './house.mjs'
+import { findChromium } from './chromium.mjs'
+
+install()
+if (!findChromium()) installChromium()
+run('Preparing types', tool('nuxt'), ['prepare'])
+run('Linting', tool('eslint'), ['.'])
+run('Checking which folder knows which', tool('depcruise'), ['--config', 'dependency-rules.cjs', 'core', 'app', 'server', 'cli'])
+run('Checking types', tool('nuxt'), ['typecheck'])
+run('Unit and property tests', tool('vitest'), ['run'])
+build()
+run('Journeys through the built application', tool('playwright'), ['test'])
+
+/** Takes Debian's Chromium where this machine has none and its user may install it. */
+function installChromium() {
+  const root = process.getuid?.() === 0
+  const sudo = !root && spawnSync('sudo', ['-n', 'true']).status === 0
+  if (!root && !sudo) {
+    console.error('The journeys need Chromium. Install it (Debian: apt-get install chromium), or name it in CHROMIUM.')
+    process.exit(1)
+  }
+  const apt = args => run(`apt-get ${args.join(' ')}`, root ? 'apt-get' : 'sudo', root ? args : ['-n', 'apt-get', ...args], { DEBIAN_FRONTEND: 'noninteractive' })
+  apt(['update'])
+  apt(['install', '-y', 'chromium'])
+}

@@ -1,0 +1,89 @@
+import type { Page } from '@playwright/test'
+import { expect, fill, HALL, saved, test, type House } from './house'
+
+const array = async (house: House) => (await house.wall()).job.walls[0].arrays[0]
+const outer = async (house: House, id: string) => {
+  const plan = JSON.parse((await house.api(`${HALL}/plan`)).body)
+  return plan.walls[0].arrays[0].positions.find((position: { id: string }) => position.id === id)
+}
+const field = (page: Page, label: string) => page.getByLabel(label, { exact: true })
+
+test('a grid is chosen, sized, turned and placed in either unit', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  await fill(page, 'Rows', '2')
+  await fill(page, 'Columns', '2')
+  await fill(page, 'Gap across', '1/8"')
+  await fill(page, 'from the wall’s left', '9\' 10 1/8"')
+  await saved(page)
+  expect(await array(house)).toMatchObject({ rows: 2, columns: 2, gap: { x: 3.175 }, at: { x: { edge: 'centre', value: expect.closeTo(3000.375, 6) } } })
+
+  // All four ways up; the display's 18 mm offset turns with it.
+  const corner = async () => {
+    const { outer: { x, y, width, height }, picture, mount } = await outer(house, 'departures-r1c1')
+    return { size: [width, height], fromCentre: [mount.x - x - width / 2, mount.y - y - height / 2 + 40].map(mm => Math.round(mm * 10) / 10 + 0), left: Math.round((picture.x - x) * 10) / 10 }
+  }
+  for (const [choice, size, offset, left] of [
+    ['portrait-cw', [576.2, 1021.4], [-18, 0], 0.5], ['portrait-ccw', [576.2, 1021.4], [18, 0], 0.9],
+    ['inverted', [1021.4, 576.2], [0, 18], 0.5], ['landscape', [1021.4, 576.2], [0, -18], 0.9],
+  ] as const) {
+    await page.getByLabel('Orientation').selectOption(choice)
+    await saved(page)
+    await expect.poll(async () => (await array(house)).orientation).toBe(choice)
+    const now = await corner()
+    expect(now.size).toEqual(size)
+    expect(now.left).toBe(left)
+    // Plates slid by hand keep their slide; the first column's R1 C1 is slid by 8 to the left.
+    expect([now.fromCentre[0]! + 8, now.fromCentre[1]]).toEqual([...offset])
+  }
+
+  // Held by another edge, the grid stays where it is.
+  const before = await outer(house, 'departures-r1c1')
+  await page.getByLabel('Across, hold its').selectOption('right')
+  await page.getByLabel('Up, hold its').selectOption('top')
+  await saved(page)
+  expect((await outer(house, 'departures-r1c1')).outer.x).toBeCloseTo(before.outer.x, 6)
+  expect((await outer(house, 'departures-r1c1')).outer.y).toBeCloseTo(before.outer.y, 6)
+  await expect(page.getByRole('region', { name: 'Arrange' })).toContainText('Outline width2046')
+
+  // Any figure opens to its sum.
+  await page.getByRole('button', { name: /Outline width/ }).click()
+  await expect(page.getByText('2 × 1021.4 + 1 × 3.2 = 2046')).toBeVisible()
+})
+
+test('the grid is nudged by keys, snaps to the middle under the hand, and one drag is one edit', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  await page.locator('h1').click()
+  for (const press of ['ArrowRight', 'Shift+ArrowRight', 'Alt+ArrowLeft', 'Shift+ArrowUp', 'ArrowDown']) await page.keyboard.press(press)
+  await expect(field(page, 'from the wall’s left')).toHaveValue('2970.9')
+  await expect(field(page, 'above the floor')).toHaveValue('894')
+
+  const wall = (await page.locator('[data-testid=elevation] > g > rect').first().boundingBox())!
+  const grid = (await page.locator('[data-array=departures]').boundingBox())!
+  const scale = wall.width / 6200
+  const [x, y] = [grid.x + grid.width / 2, grid.y + grid.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + (3100 - 2970.9) * scale + 3, y - 20, { steps: 8 })
+  await page.mouse.up()
+  await expect(field(page, 'from the wall’s left')).toHaveValue('3100')
+  await saved(page)
+  expect((await array(house)).at.x.value).toBe(3100)
+  await page.keyboard.press('Control+z')
+  await expect(field(page, 'from the wall’s left')).toHaveValue('2970.9')
+  await expect(field(page, 'above the floor')).toHaveValue('894')
+})
+
+test('a grid is begun on a bare wall from the catalogue', async ({ page, house }) => {
+  await page.goto('/sites/stennick')
+  await page.getByLabel('Name', { exact: true }).fill('Bare')
+  await page.getByLabel('Width').fill('3000')
+  await page.getByLabel('Height').fill('2500')
+  await page.getByRole('button', { name: 'Begin the wall' }).click()
+  await page.getByRole('link', { name: 'Arrange' }).click()
+  await page.getByRole('button', { name: 'Add a grid of displays' }).click()
+  await page.getByLabel('Display', { exact: true }).selectOption('firth-32s')
+  await page.getByLabel('Mount', { exact: true }).selectOption('slipway-p2')
+  await saved(page)
+  const { job } = await house.wall('stennick', 'bare')
+  expect(job.walls[0].arrays).toMatchObject([{ display: 'firth-32s', mount: 'slipway-p2', rows: 1, columns: 1, at: { x: { edge: 'centre', value: 1500 } } }])
+})

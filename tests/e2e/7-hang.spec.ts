@@ -1,0 +1,50 @@
+import { expect, HALL, saved, test } from './house'
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+test('one hole at a time at the wall, with what the drill met, kept for good', async ({ page, house }) => {
+  await page.goto(`${HALL}/hang`)
+  await expect(page.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
+  await expect(page.getByTestId('hole-running')).toContainText('1690')
+  await expect(page.getByTestId('hole-height')).toContainText('2479')
+
+  // Everything the thumb needs is on the screen, and large enough.
+  for (const name of ['Hit', 'Miss', 'Back', 'Next']) {
+    const { x, y, width, height } = (await page.getByRole('button', { name, exact: true }).boundingBox())!
+    expect(Math.min(width, height)).toBeGreaterThanOrEqual(48)
+    expect([x >= 0, x + width <= 390, y + height <= 844]).toEqual([true, true, true])
+  }
+
+  // The log keeps who made a hole: no name, no record.
+  await page.getByRole('button', { name: 'Hit' }).tap()
+  await expect(page.getByRole('alert')).toContainText('Write your name first')
+  await page.getByLabel('Your name').last().fill('Isla Brand')
+  await page.getByRole('button', { name: 'Hit' }).tap()
+  await expect(page.getByTestId('hole-name')).toHaveText('R1 C1 top 2')
+  await page.getByLabel('Note').fill('void behind the board')
+  await page.getByRole('button', { name: 'Miss' }).tap()
+  await expect(page.getByTestId('hole-record')).toContainText('Miss')
+  await expect(page.getByTestId('hole-record')).toContainText('Isla Brand: void behind the board')
+  await saved(page)
+
+  // A foot pedal sends Page Down.
+  await page.locator('h1').click()
+  await page.keyboard.press('PageDown')
+  await expect(page.getByTestId('hole-name')).toHaveText('R1 C2 top 1')
+  await page.keyboard.press('PageUp')
+  await page.keyboard.press('ArrowLeft')
+  await expect(page.getByTestId('hole-record')).toContainText('Hit')
+
+  const { job } = await house.wall()
+  const mine = job.log.filter(({ by }: { by: string }) => by === 'Isla Brand')
+  expect(mine).toMatchObject([
+    { kind: 'hole', wall: 'ticket-hall', hole: 'departures-r1c1-top-1', result: 'hit' },
+    { hole: 'departures-r1c1-top-2', result: 'miss', note: 'void behind the board' },
+  ])
+  expect(Date.now() - Date.parse(mine[0].at)).toBeLessThan(60_000)
+
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await expect(page.locator('[data-hole=departures-r1c1-top-1]')).toHaveAttribute('data-state', 'hit')
+  await expect(page.locator('[data-hole=departures-r1c1-top-2]')).toHaveAttribute('data-state', 'miss')
+  await expect(page.locator('[data-row=departures-r1c1-top-2]')).toContainText('miss')
+})

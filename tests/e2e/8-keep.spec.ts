@@ -1,0 +1,92 @@
+import { expect, fill, HALL, otherPerson, saved, test } from './house'
+
+test('every edit is undone and redone, and outlives a reload and a restart', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  const [columns, height] = [page.getByLabel('Columns'), page.getByLabel('above the floor')]
+  await fill(page, 'Columns', '4')
+  await fill(page, 'above the floor', '900')
+  await page.getByLabel('Orientation').selectOption('inverted')
+  await page.locator('h1').click()
+  for (const [value, place] of [['4', '900'], ['4', '885'], ['3', '885']]) {
+    await page.keyboard.press('Control+z')
+    await expect(columns).toHaveValue(value!)
+    await expect(height).toHaveValue(place!)
+  }
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+  for (let n = 0; n < 3; n++) await page.keyboard.press('Control+Shift+z')
+  await expect(page.getByRole('button', { name: 'Redo' })).toBeDisabled()
+  await saved(page)
+
+  await page.reload()
+  await expect(columns).toHaveValue('4')
+  await house.stop()
+  await house.start()
+  await page.reload()
+  await expect(columns).toHaveValue('4')
+  await expect(page.getByLabel('Orientation')).toHaveValue('inverted')
+  await expect(height).toHaveValue('900')
+})
+
+test('an edit and a hole made without a connection are kept and sent when it is back', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  await fill(page, 'Columns', '3')
+  await house.stop()
+  await fill(page, 'above the floor', '910')
+  await fill(page, 'Gap across', '0.8')
+  const state = page.getByTestId('save-state')
+  await expect(state).toHaveAttribute('data-state', 'offline')
+  await expect(state).toContainText('Not saved: no connection')
+  await page.getByLabel('Your name').first().fill('Isla Brand')
+  await page.getByRole('link', { name: 'Hang' }).click()
+  await page.getByRole('button', { name: 'Hit' }).click()
+  await expect(page.locator('[data-hole=departures-r1c1-top-1]')).toHaveAttribute('data-state', 'hit')
+  await expect(state).toHaveAttribute('data-state', 'offline')
+
+  await house.start()
+  await expect(state).toHaveAttribute('data-state', 'saved', { timeout: 20_000 })
+  const { job } = await house.wall()
+  expect(job.walls[0].arrays[0]).toMatchObject({ gap: { x: 0.8 }, at: { y: { value: 910 } } })
+  expect(job.log.filter(({ by }: { by: string }) => by === 'Isla Brand')).toMatchObject([{ hole: 'departures-r1c1-top-1', result: 'hit' }])
+})
+
+test('what was not sent when the browser closed is there when it opens again', async ({ page, house, context }) => {
+  await page.goto(`${HALL}/arrange`)
+  await expect(page.getByLabel('above the floor')).toBeVisible()
+  await house.stop()
+  await fill(page, 'above the floor', '920')
+  await page.close()
+  await house.start()
+  const again = await context.newPage()
+  await again.goto(`${HALL}/arrange`)
+  await expect(again.getByLabel('above the floor')).toHaveValue('920')
+  await saved(again)
+  expect((await house.wall()).job.walls[0].arrays[0].at.y.value).toBe(920)
+})
+
+test('the second of two people to save is told, sees the other’s state, and loses nothing', async ({ browser, house }) => {
+  const isla = await otherPerson(browser, house, 'Isla')
+  const odd = await otherPerson(browser, house, 'Odd')
+  for (const page of [isla, odd]) await page.goto(`${HALL}/arrange`)
+  await expect(odd.getByLabel('Columns')).toHaveValue('3')
+  await fill(isla, 'above the floor', '930')
+  await saved(isla)
+
+  await fill(odd, 'Columns', '2')
+  const told = odd.getByTestId('conflict')
+  await expect(told).toContainText('Isla saved this wall')
+  await expect(told).toContainText('They changed 1 place, you changed')
+  // Drawn first: the other's state, with its three columns at its height.
+  await expect(odd.locator('[data-position=departures-r1c3]')).toBeVisible()
+  await told.getByRole('button', { name: 'Show your version' }).click()
+  await expect(odd.locator('[data-position=departures-r1c3]')).toHaveCount(0)
+  expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ columns: 3, at: { y: { value: 930 } } })
+
+  await told.getByRole('button', { name: 'Put my changes on theirs' }).click()
+  await expect(told).toHaveCount(0)
+  await saved(odd)
+  await expect(odd.getByLabel('above the floor')).toHaveValue('930')
+  expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ columns: 2, at: { y: { value: 930 } } })
+  await odd.locator('h1').click()
+  await odd.keyboard.press('Control+z')
+  await expect(odd.getByLabel('Columns')).toHaveValue('3')
+})

@@ -1,0 +1,76 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, HALL, test } from './house'
+
+const VIEWS = ['/', '/sites/holm-point', ...['survey', 'arrange', 'mount', 'mark', 'hang'].map(stage => `${HALL}/${stage}`)]
+
+async function seriousFaults(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
+  return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join('; ')}`)
+}
+
+for (const theme of ['desk', 'site']) {
+  test(`axe finds no serious fault on any view in the ${theme} light`, async ({ page }) => {
+    await page.addInitScript(theme => localStorage.setItem('wide-trellis:theme', theme), theme)
+    for (const view of VIEWS) {
+      await page.goto(view)
+      await expect(page.locator('h1').first()).toBeVisible()
+      expect(await seriousFaults(page), view).toEqual([])
+    }
+    await page.keyboard.press('/')
+    await expect(page.getByRole('combobox')).toBeFocused()
+    expect(await seriousFaults(page), 'palette').toEqual([])
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('?')
+    await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
+    expect(await seriousFaults(page), 'keys').toEqual([])
+    await page.setViewportSize({ width: 390, height: 844 })
+    await page.goto(`${HALL}/hang`)
+    await expect(page.getByTestId('hole-name')).toBeVisible()
+    expect(await seriousFaults(page), 'hang on a phone').toEqual([])
+  })
+}
+
+test('at 1280 × 800 nothing scrolls but lists', async ({ page }) => {
+  for (const view of VIEWS) {
+    await page.goto(view)
+    await expect(page.locator('h1').first()).toBeVisible()
+    await page.waitForLoadState('networkidle')
+    const scrolling = await page.evaluate(() => [...document.querySelectorAll('*')]
+      .filter(element => element.scrollHeight > element.clientHeight + 1 && /auto|scroll/.test(getComputedStyle(element).overflowY))
+      .map(element => element.getAttribute('aria-label') ?? element.tagName))
+    expect(scrolling.filter(name => name !== 'Ledger' && name !== 'Findings'), view).toEqual([])
+    expect(await page.evaluate(() => document.documentElement.scrollHeight <= innerHeight && document.documentElement.scrollWidth <= innerWidth), view).toBe(true)
+  }
+})
+
+test('every action is in the palette, found by typing, with its key', async ({ page }) => {
+  await page.goto(`${HALL}/survey`)
+  await expect(page.getByTestId('elevation')).toBeVisible()
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('arra')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/arrange$/)
+  await page.keyboard.press('/')
+  await page.keyboard.type('quarter')
+  await expect(page.getByRole('option')).toContainText('R')
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Orientation')).toHaveValue('portrait-cw')
+  await page.locator('h1').click()
+  await page.keyboard.press('u')
+  await expect(page.getByLabel('Gap across')).toHaveValue('1/32"')
+})
+
+test('the keyboard’s place is always seen', async ({ page }) => {
+  await page.goto(`${HALL}/arrange`)
+  await expect(page.getByTestId('elevation')).toBeVisible()
+  for (let n = 0; n < 30; n++) {
+    await page.keyboard.press('Tab')
+    const outline = await page.evaluate(() => {
+      const { outlineStyle, outlineWidth } = getComputedStyle(document.activeElement!)
+      return `${document.activeElement!.tagName} ${outlineStyle} ${outlineWidth}`
+    })
+    expect(outline).toMatch(/^BODY|solid 3px/)
+  }
+})

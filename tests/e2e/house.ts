@@ -1,0 +1,97 @@
+import type { ChildProcess } from 'node:child_process'
+import { once } from 'node:events'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, test as base, type Browser, type Page } from '@playwright/test'
+import { startServer, untilAnswering } from '../../scripts/house.mjs'
+
+/** A server of the built application with a folder of its own, which can be stopped and started again. */
+export class House {
+  readonly data = mkdtempSync(join(tmpdir(), 'wide-trellis-'))
+  private server: ChildProcess | undefined
+
+  private constructor(readonly port: number) {}
+
+  static async open(): Promise<House> {
+    const house = new House(await freePort())
+    await house.start()
+    return house
+  }
+
+  get address() {
+    return `http://localhost:${this.port}`
+  }
+
+  async start() {
+    this.server = startServer({ PORT: String(this.port), WT_DATA: this.data, WT_DEMO: '1' }, 'pipe')
+    await untilAnswering(this.server, this.address)
+  }
+
+  async stop() {
+    if (!this.server || this.server.exitCode !== null) return
+    const ended = once(this.server, 'exit')
+    this.server.kill('SIGTERM')
+    await ended
+  }
+
+  async close() {
+    await this.stop()
+    rmSync(this.data, { recursive: true, force: true })
+  }
+
+  async api(path: string, init?: RequestInit) {
+    const response = await fetch(`${this.address}/api${path}`, init)
+    return { status: response.status, headers: response.headers, body: await response.text() }
+  }
+
+  /** A wall as the server keeps it. */
+  async wall(site = 'holm-point', wall = 'ticket-hall') {
+    return JSON.parse((await this.api(`/sites/${site}/walls/${wall}`)).body)
+  }
+}
+
+export function freePort(): Promise<number> {
+  return new Promise((answer, fail) => {
+    const probe = createServer()
+    probe.once('error', fail)
+    probe.listen(0, () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => answer(port))
+    })
+  })
+}
+
+export const HALL = '/sites/holm-point/walls/ticket-hall'
+export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')
+
+/** Types into a field and leaves it with Enter. */
+export async function fill(page: Page, label: string, text: string) {
+  await page.getByLabel(label, { exact: true }).fill(text)
+  await page.getByLabel(label, { exact: true }).press('Enter')
+}
+
+/** Another person at another machine: a browser of their own. */
+export async function otherPerson(browser: Browser, house: House, name: string): Promise<Page> {
+  const context = await browser.newContext({ baseURL: house.address })
+  await context.addInitScript(name => localStorage.setItem('wide-trellis:name', name), name)
+  return context.newPage()
+}
+
+export const test = base.extend<{ house: House }>({
+  // eslint-disable-next-line no-empty-pattern
+  house: async ({}, use) => {
+    const house = await House.open()
+    await use(house)
+    await house.close()
+  },
+  baseURL: async ({ house }, use) => use(house.address),
+  page: async ({ page }, use) => {
+    const faults: string[] = []
+    page.on('pageerror', error => faults.push(error.message))
+    await use(page)
+    expect(faults, 'errors on the page').toEqual([])
+  },
+})
+export { expect }
