@@ -1,8 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs'
+import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
-import { differences, InvalidJob, merge, readJob, validateJob, writeJob, type Job } from './index'
+import { differences, InvalidJob, jobJsonSchema, merge, readJob, validateJob, writeJob, type Job } from './index'
 
 function faultsOf(change: (job: Job) => void) {
   const job = exampleJob()
@@ -104,5 +105,24 @@ describe('laying one change on another', () => {
 
   it('names the places that differ', () => {
     expect(differences({ a: [{ b: 1 }, 2], c: 1 }, { a: [{ b: 2 }, 2], d: 1 })).toEqual(['a[0].b', 'c', 'd'])
+  })
+})
+
+describe('the published JSON Schema', () => {
+  const published = JSON.parse(readFileSync('docs/job.schema.json', 'utf8')) as object
+  const accepts = new Ajv({ allErrors: true, strict: true, strictRequired: false }).compile(published)
+
+  it('is drawn from the rules as they stand', () => expect(published).toEqual(jobJsonSchema()))
+
+  it('takes the demo and refuses what a reader refuses, at the same places', () => {
+    expect(accepts(JSON.parse(readFileSync('demo/holm-point.json', 'utf8')))).toBe(true)
+    const job = exampleJob()
+    set(job.walls[0]!, { width: 0, name: '' })
+    set(job.walls[0]!.arrays[0]!, { rows: 1.5, orientation: 'sideways' })
+    set(job.catalogue.mounts[0]!.plate, { slots: [] })
+    set(job.site, { id: 'Holm Point' })
+    expect(accepts(job)).toBe(false)
+    expect(accepts.errors!.map(({ instancePath }) => `$${instancePath.replace(/\/(\d+)/g, '[$1]').replaceAll('/', '.')}`).sort())
+      .toEqual([...new Set(faultsOf(other => Object.assign(other, job)).map(({ path }) => path))].sort())
   })
 })

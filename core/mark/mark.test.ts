@@ -4,6 +4,7 @@ import type { Job } from '../job'
 import { planWall } from '../plan'
 import { formatLength } from '../units'
 import { accuracyOf, rowsOf } from './index'
+import { drawSheet, tableOf } from './sheet'
 
 function marked(change: (job: Job) => void = () => {}) {
   const job = exampleJob()
@@ -56,5 +57,20 @@ describe('accuracy', () => {
     expect(metric.rounding).toBeGreaterThanOrEqual(worst - 1e-9)
     expect(metric).toMatchObject({ running: 1, inRow: 6, markToMark: expect.closeTo(Math.sqrt(6), 9) })
     expect(accuracyOf(marks, 'imperial', {}, 1).rounding).toBeLessThanOrEqual(25.4 / 32)
+  })
+})
+
+describe('the sheet', () => {
+  it('says that a hole misses, and that the plan is not to be drilled from', () => {
+    const job = exampleJob()
+    const wall = job.walls[0]!
+    const options = { paper: 'a3', units: 'metric', precision: {} } as const
+    expect(drawSheet(job, wall, planWall(wall, job), options).pages.join()).not.toContain('Not to be drilled')
+    wall.arrays[0]!.at.x.value += 120
+    const planned = planWall(wall, job)
+    const missed = tableOf(planned.marking.marks, 'metric', {}).filter(({ misses }) => misses)
+    expect(missed.map(({ into }) => into)).toContain('misses 1')
+    expect(missed).toHaveLength(planned.findings.filter(({ code }) => code === 'hole-misses-member').length)
+    expect(drawSheet(job, wall, planned, options).pages[0]).toContain(`Not to be drilled from: ${planned.findings.length} stops stand`)
   })
 })

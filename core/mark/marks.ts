@@ -18,10 +18,11 @@ export interface Mark {
   height?: number
   /** Above (+) or below (−) the level line. */
   fromLevel?: number
-  /** Holes: bit and depth, mm, and the member behind, by index. */
+  /** Holes: bit and depth, mm, the member behind, by index, and the wood to spare beside the fastener. */
   bit?: number
   depth?: number
   member?: number
+  margin?: number
 }
 
 type Place = { x?: number, y?: number }
@@ -43,6 +44,7 @@ function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark
       ...markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.id.split('-').at(-1)}`, hole, datum, level),
       ...hole.bit !== undefined && { bit: hole.bit, depth: hole.depth },
       ...hole.member !== undefined && { member: hole.member },
+      ...hole.margin !== undefined && { margin: hole.margin },
     })),
   ]
 }

@@ -141,8 +141,8 @@ describe('mount, display and wall together', () => {
     Object.assign(array(job), { columns: 7, rows: 6, plates: [{ row: 1, column: 1, lateralShift: 46 }] })
     job.catalogue.mounts[0]!.capacity = 20
     expect(impossibilities(job.walls[0]!, job.catalogue)).toEqual([
-      { path: '$.arrays[0].columns', message: '7 columns are 7153.4 mm wide; the wall is 6200.0 mm' },
-      { path: '$.arrays[0].rows', message: '6 rows are 3460.2 mm high; the wall is 3300.0 mm' },
+      { path: '$.arrays[0].columns', message: '7 columns are 7153.4 mm wide; the wall is 6200 mm' },
+      { path: '$.arrays[0].rows', message: '6 rows are 3460.2 mm high; the wall is 3300 mm' },
       { path: '$.arrays[0].mount', message: 'Slipway P2 carries 20 kg; Kelda 46N weighs 21.5 kg' },
       { path: '$.arrays[0].plates[0].lateralShift', message: 'The plate can slide 45 mm either way; 46 mm is asked for' },
     ])

@@ -24,7 +24,7 @@ export function sheetAsPdf(sheet: Sheet, title: string): Promise<Buffer> {
   })
   pages.forEach((_, n) => {
     document.addPage({ size, margin: 0 })
-    svgToPdf(document, pageAsSvg(sheet, n, 'pt'), 0, 0, { width: size[0], height: size[1], assumePt: true, fontCallback: (_family: string, bold: boolean) => fontFile(bold) })
+    svgToPdf(document, pageAsSvg(sheet, n, POINTS_PER_MM), 0, 0, { width: size[0], height: size[1], assumePt: true, fontCallback: (_family: string, bold: boolean) => fontFile(bold) })
   })
   document.end()
   return done

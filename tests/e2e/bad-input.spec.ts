@@ -19,6 +19,7 @@ test('every field says what is wrong beside it, keeps what was typed and saves n
     await input.press('Escape')
     await expect(input).toHaveAttribute('aria-invalid', 'false')
   }
+  await page.goto('/sites/holm-point/walls/cafe/arrange')
   await page.getByLabel('Display', { exact: true }).selectOption('firth-75h')
   await expect(page.getByRole('alert').first()).toContainText(/carries \d+ kg; .* weighs \d+/)
   await page.goto(`${HALL}/survey`)
@@ -29,6 +30,7 @@ test('every field says what is wrong beside it, keeps what was typed and saves n
   }
   await saved(page)
   expect((await house.wall()).version).toBe(1)
+  expect((await house.wall('holm-point', 'cafe')).version).toBe(1)
 })
 
 test('a new site and a new wall are refused beside their fields', async ({ page }) => {

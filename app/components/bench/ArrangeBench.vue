@@ -84,8 +84,8 @@ const seam = (axis: 'x' | 'y') => {
       <Plus class="size-4" aria-hidden="true" /> Add a grid of displays
     </button>
     <template v-else>
-      <ChoiceField inline label="Display" :value="array.display" :options="store.catalogue.displays.map(({ id, name }) => ({ value: id, label: name }))" :commit="id => edit('Display', (array) => { array.display = id })" />
-      <ChoiceField inline label="Mount" :value="array.mount ?? ''" :options="store.catalogue.mounts.map(({ id, name }) => ({ value: id, label: name }))" :commit="id => edit('Mount', (array) => { array.mount = id })" />
+      <ChoiceField label="Display" :value="array.display" :options="store.catalogue.displays.map(({ id, name }) => ({ value: id, label: name }))" :commit="id => edit('Display', (array) => { array.display = id })" />
+      <ChoiceField label="Mount" :value="array.mount ?? ''" :options="store.catalogue.mounts.map(({ id, name }) => ({ value: id, label: name }))" :commit="id => edit('Mount', (array) => { array.mount = id })" />
       <ChoiceField inline label="Fastener" :value="array.fastener ?? ''" :options="FITS.map(({ id, name }) => ({ value: id, label: name ?? id }))" :commit="id => edit('Fastener', (array) => { array.fastener = id })" />
       <div class="grid grid-cols-2 gap-3">
         <CountField label="Rows" :value="array.rows" :actions="actions('Rows', (array, n) => setGrid(array, n, array.columns))" />

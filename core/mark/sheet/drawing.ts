@@ -1,3 +1,4 @@
+import type { Finding } from '../../finding'
 import type { Wall } from '../../job'
 import type { ArrayPlan } from '../../mount'
 import type { Member } from '../../survey'
@@ -6,7 +7,7 @@ import { rowsOf } from '../marks'
 import { group, INK, label, line, rect } from './svg'
 
 /** What a sheet shows of a wall's plan. */
-export interface Shown { members: Member[], arrays: ArrayPlan[], marking: Marking }
+export interface Shown { members: Member[], arrays: ArrayPlan[], marking: Marking, findings: Finding[] }
 
 /** From the wall to the paper: x and y of the wall's lower left corner on paper, mm, and the reduction 1:n. */
 export interface View { left: number, foot: number, scale: number }
@@ -30,7 +31,7 @@ export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): 
     ...positions.flatMap(({ row, column, outer, plate, holes = [] }) => [
       box(outer, THIN),
       plate ? box(plate.rect, { ...THIN, 'stroke-dasharray': '1 0.6' }) : '',
-      label(`R${row} C${column}`, x(outer.x) + 1, y(outer.y) - 1, Math.min(2.6, outer.height / scale / 3)),
+      label(`R${row} C${column}`, x(outer.x) + 0.8, y(outer.y) - 0.8, Math.min(2.2, outer.height / scale / 3)),
       ...holes.map(hole => group({}, line(x(hole.x) - 1.2, y(hole.y), x(hole.x) + 1.2, y(hole.y), THIN), line(x(hole.x), y(hole.y) - 1.2, x(hole.x), y(hole.y) + 1.2, THIN))),
     ]),
     line(x(outline.x + outline.width / 2), y(outline.y) + 3, x(outline.x + outline.width / 2), y(outline.y + outline.height) - 3, CHAIN),

@@ -3,7 +3,7 @@ import { formatLength, stepOf, type Precision, type UnitSystem } from '../../uni
 import { accuracyOf } from '../accuracy'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
 import { PAPERS, scaleFor, type Paper, type PaperName } from './paper'
-import { element, group, INK, label, line, rect } from './svg'
+import { element, group, INK, label, line, rect, STOP, STOP_WASH } from './svg'
 import { TABLE_HEADS, tableOf, type TableRow } from './table'
 
 export interface SheetOptions { paper: PaperName, units: UnitSystem, precision: Precision }
@@ -23,10 +23,12 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, m
   const show = (mm: number) => formatLength(mm, units, precision)
   const { datum, levelLine, marks } = plan.marking
   const accuracy = accuracyOf(marks, units, precision, job.rules.markingSigma)
+  const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
   const tenth = (mm: number) => `${(Math.ceil(mm * 10 - 1e-9) / 10).toFixed(1)} mm`
   return group({},
     label(`${job.site.name} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }),
     label(`Mark-out · drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`, width - margin, margin + 4.5, 3.4, { 'text-anchor': 'end' }),
+    stops > 0 ? label(`Not to be drilled from: ${stops} ${stops === 1 ? 'stop stands' : 'stops stand'} against this plan.`, width - margin, margin + 9.5, 3.4, { 'text-anchor': 'end', 'font-weight': 600, 'fill': STOP }) : '',
     label(`Datum: ${datum.label}. Every figure runs from there; never add from mark to mark.`
       + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.` : ''), margin, margin + 9.5, 2.9),
     label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tenth(accuracy.rounding)} off. Any mark is true to ± ${tenth(accuracy.running)} (standard deviation); measured mark to mark, the last of ${accuracy.inRow} would be ± ${tenth(accuracy.markToMark)}.`, margin, margin + 13.5, 2.9),
@@ -55,7 +57,8 @@ function tableColumn(rows: TableRow[], x: number, top: number, width: number): s
     ...rows.flatMap((row, index) => {
       const y = top + LINE * (index + 1)
       return [
-        ...COLUMNS.map(column => cell(row[column[0]], column, y + 3.1)),
+        row.misses ? rect(x, y + 0.2, width, LINE - 0.2, { fill: STOP_WASH }) : '',
+        ...COLUMNS.map(column => cell(row[column[0]], column, y + 3.1, row.misses ? 600 : undefined)),
         rect(x + width - 2.2, y + 1, 2.2, 2.2, { 'fill': 'none', 'stroke': INK, 'stroke-width': 0.18 }),
         line(x, y + LINE, x + width, y + LINE, { 'stroke': '#b9b4a6', 'stroke-width': 0.1 }),
       ]
@@ -103,12 +106,13 @@ export function drawSheet(job: Job, wall: Wall, plan: Shown, options: SheetOptio
 /**
  * One page of a sheet as an SVG file of its own.
  *
- * @param unit what a length of the paper is written in: `mm`, or `pt` for a PDF
+ * @param perMm how many units of their own the file's width and height are to a millimetre of
+ *   paper, for a reader that has such; without it they are written in mm
  */
-export function pageAsSvg({ pages, paper: { width, height } }: Sheet, n: number, unit: 'mm' | 'pt' = 'mm'): string {
-  const perMm = unit === 'mm' ? 1 : 72 / 25.4
+export function pageAsSvg({ pages, paper: { width, height } }: Sheet, n: number, perMm?: number): string {
+  const size = (mm: number) => perMm ? mm * perMm : `${mm}mm`
   return element('svg', {
-    xmlns: 'http://www.w3.org/2000/svg', width: `${width * perMm}${unit}`, height: `${height * perMm}${unit}`, viewBox: `0 0 ${width} ${height}`,
+    xmlns: 'http://www.w3.org/2000/svg', width: size(width), height: size(height), viewBox: `0 0 ${width} ${height}`,
   }, rect(0, 0, width, height, { fill: '#ffffff' }) + pages[n]!)
 }
 

@@ -26,3 +26,5 @@ export function label(text: string, x: number, y: number, size: number, more: At
 /** The sheet's typeface, by the name under which the screen and the PDF both know it. */
 export const SHEET_FONT = 'Barlow Semi Condensed'
 export const INK = '#16211f'
+export const STOP = '#9d231b'
+export const STOP_WASH = '#f9e2dc'

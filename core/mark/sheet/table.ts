@@ -11,6 +11,8 @@ export interface TableRow {
   fromLevel: string
   drill: string
   into: string
+  /** Whether the hole would miss its member: not to be drilled. */
+  misses: boolean
 }
 
 export const TABLE_HEADS = { label: 'Mark', running: 'From datum', height: 'Above floor', fromLevel: 'From level', drill: 'Bit × depth', into: 'Into' }
@@ -19,6 +21,7 @@ export const TABLE_HEADS = { label: 'Mark', running: 'From datum', height: 'Abov
 export function tableOf(marks: Mark[], units: UnitSystem, precision: Precision): TableRow[] {
   const show = (mm: number | undefined) => mm === undefined ? '' : formatLength(mm, units, precision)
   const signed = (mm: number | undefined) => mm === undefined ? '' : `${mm > 0 && !/^0"?$/.test(show(mm)) ? '+' : ''}${show(mm)}`
+  const misses = ({ margin }: Mark) => margin !== undefined && margin < -1e-9
   return marks.map(mark => ({
     id: mark.id,
     kind: mark.kind,
@@ -27,6 +30,7 @@ export function tableOf(marks: Mark[], units: UnitSystem, precision: Precision):
     height: show(mark.height),
     fromLevel: mark.kind === 'level-line' ? '' : signed(mark.fromLevel),
     drill: mark.bit === undefined ? '' : `${mark.bit} × ${mark.depth} mm`,
-    into: mark.member === undefined ? '' : `member ${mark.member + 1}`,
+    into: mark.member === undefined ? '' : `${misses(mark) ? 'misses' : 'member'} ${mark.member + 1}`,
+    misses: misses(mark),
   }))
 }

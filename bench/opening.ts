@@ -1,0 +1,40 @@
+import { gzipSync } from 'node:zlib'
+import { chromium, type Browser } from '@playwright/test'
+import { CHROMIUM_FLAGS, findChromium } from '../scripts/chromium.mjs'
+import { atMost, measured, type Row } from './row'
+
+const RUNS = 7
+
+/** Opens a wall in a browser that has nothing stored; gives the time until it is drawn, ms, and its scripts, bytes gzipped. */
+async function open(browser: Browser, address: string): Promise<{ drawn: number, script: number }> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const scripts: Promise<number>[] = []
+  page.on('response', (response) => {
+    if (response.request().resourceType() === 'script') scripts.push(response.body().then(body => gzipSync(body).length))
+  })
+  const began = performance.now()
+  await page.goto(`${address}/sites/holm-point/walls/ticket-hall/arrange`)
+  await page.locator('[data-testid=elevation] [data-hole]').first().waitFor()
+  const drawn = performance.now() - began
+  await page.waitForLoadState('networkidle')
+  const sizes = await Promise.all(scripts)
+  await page.context().close()
+  return { drawn, script: sizes.reduce((a, b) => a + b, 0) }
+}
+
+/** How long a wall takes to open on the built application, and how much script that needs. */
+export async function opening(address: string): Promise<Row[]> {
+  const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_FLAGS })
+  try {
+    const opened = []
+    for (let run = 0; run < RUNS; run++) opened.push(await open(browser, address))
+    const times = opened.map(({ drawn }) => drawn).sort((a, b) => a - b)
+    return [
+      measured('From navigation to a drawn wall, median', times[Math.floor(RUNS / 2)]!, 'ms'),
+      atMost('Script of the first wall view, gzipped', opened[0]!.script / 1000, 250, 'kB'),
+    ]
+  }
+  finally {
+    await browser.close()
+  }
+}

@@ -1,0 +1,32 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { startServer, untilAnswering } from '../scripts/house.mjs'
+import { opening } from './opening'
+import { planning } from './planning'
+import type { Row } from './row'
+import { serving } from './serving'
+
+const PORT = '4797'
+
+/** Runs measurements against a server of the built application with a fresh database. */
+async function onServer(measure: (address: string) => Promise<Row[]>): Promise<Row[]> {
+  const data = mkdtempSync(join(tmpdir(), 'wide-trellis-bench-'))
+  const server = startServer({ PORT, WT_DATA: data, WT_DEMO: '1' }, 'pipe')
+  const address = `http://127.0.0.1:${PORT}`
+  try {
+    await untilAnswering(server, address)
+    return await measure(address)
+  }
+  finally {
+    server.kill('SIGTERM')
+    rmSync(data, { recursive: true, force: true })
+  }
+}
+
+const rows = [
+  ...await planning(),
+  ...await onServer(async address => [...await opening(address), ...await serving(address)]),
+]
+console.table(Object.fromEntries(rows.map(({ what, measured, aim, met }) => [what, { measured, aim, met: met === undefined ? '' : met ? 'yes' : 'NO' }])))
+if (rows.some(({ met }) => met === false)) console.log('Some aims are not met on this machine.')

@@ -1,0 +1,53 @@
+import autocannon from 'autocannon'
+import { atMost, measured, type Row } from './row'
+
+const AT_ONCE = 20
+const SECONDS = 5
+
+/** Fires requests from 20 connections; every answer must be good. */
+async function fire(options: Omit<autocannon.Options, 'connections' | 'duration'>): Promise<{ rate: number, p95: number }> {
+  const latencies: number[] = []
+  const run = autocannon({ ...options, connections: AT_ONCE, duration: SECONDS })
+  run.on('response', (_client, _status, _bytes, milliseconds) => latencies.push(milliseconds))
+  const result = await run
+  if (result.non2xx + result.errors > 0) throw new Error(`${options.url}: ${result.non2xx} refused, ${result.errors} failed`)
+  latencies.sort((a, b) => a - b)
+  return { rate: result.requests.average, p95: latencies[Math.floor(0.95 * latencies.length)]! }
+}
+
+const rows = (what: string, { rate, p95 }: { rate: number, p95: number }) => [
+  measured(`${what}, ${AT_ONCE} at once`, rate, 'a second'),
+  atMost(`${what}, 95 % answered within`, p95, 20, 'ms'),
+]
+
+/**
+ * Reading and writing the demo's walls. Each connection saves a wall of its own, over and over, as
+ * so many people at work would: a copy of the ticket hall with its own version.
+ */
+export async function serving(address: string): Promise<Row[]> {
+  const hall = `${address}/api/sites/holm-point/walls/ticket-hall`
+  const read = await fire({ url: hall })
+
+  const { job } = await (await fetch(hall)).json() as { job: { walls: object[] } }
+  const walls = Array.from({ length: AT_ONCE }, (_, k) => ({ ...job.walls[0], id: `bench-${k}`, name: `Bench ${k}` }))
+  const imported = await fetch(`${address}/api/sites/import`, {
+    method: 'POST', headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ ...job, site: { id: 'bench', name: 'Bench', units: 'metric' }, walls, log: [] }),
+  })
+  if (!imported.ok) throw new Error(`The bench's site was refused: ${await imported.text()}`)
+  let next = 0
+  const write = await fire({
+    url: `${address}/api/sites/bench/walls/bench-0`,
+    setupClient(client) {
+      const wall = walls[next++]!
+      let version = 1
+      const request: autocannon.Request = { method: 'PUT', path: `/api/sites/bench/walls/${wall.id}`, headers: { 'content-type': 'application/json' } }
+      client.setRequests([{
+        ...request,
+        setupRequest: () => ({ ...request, body: JSON.stringify({ version, wall: { ...wall, width: 6200 + version % 100 } }) }),
+        onResponse: () => void version++,
+      }])
+    },
+  })
+  return [...rows('Reading a wall', read), ...rows('Writing a wall', write)]
+}
