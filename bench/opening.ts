@@ -14,7 +14,7 @@ async function open(browser: Browser, address: string): Promise<{ drawn: number,
   })
   const began = performance.now()
   await page.goto(`${address}/sites/holm-point/walls/ticket-hall/arrange`)
-  await page.locator('[data-testid=elevation] [data-hole]').first().waitFor()
+  await page.locator('[data-testid=elevation] [data-position]').first().waitFor()
   const drawn = performance.now() - began
   await page.waitForLoadState('networkidle')
   const sizes = await Promise.all(scripts)

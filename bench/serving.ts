@@ -7,9 +7,10 @@ const SECONDS = 5
 /** Fires requests from 20 connections; every answer must be good. */
 async function fire(options: Omit<autocannon.Options, 'connections' | 'duration'>): Promise<{ rate: number, p95: number }> {
   const latencies: number[] = []
-  const run = autocannon({ ...options, connections: AT_ONCE, duration: SECONDS })
-  run.on('response', (_client, _status, _bytes, milliseconds) => latencies.push(milliseconds))
-  const result = await run
+  const result = await new Promise<autocannon.Result>((done, fail) => {
+    const run = autocannon({ ...options, connections: AT_ONCE, duration: SECONDS }, (error, result) => error ? fail(error as Error) : done(result))
+    run.on('response', (_client, _status, _bytes, milliseconds) => latencies.push(milliseconds))
+  })
   if (result.non2xx + result.errors > 0) throw new Error(`${options.url}: ${result.non2xx} refused, ${result.errors} failed`)
   latencies.sort((a, b) => a - b)
   return { rate: result.requests.average, p95: latencies[Math.floor(0.95 * latencies.length)]! }

@@ -1,4 +1,4 @@
-import type { ArrayPlan, Position } from '../mount'
+import type { ArrayPlan, Hole, Position } from '../mount'
 import { centreOf } from '../geometry'
 import type { Datum, LevelLine } from './datum'
 
@@ -28,11 +28,18 @@ export interface Mark {
 type Place = { x?: number, y?: number }
 
 function markAt(id: string, kind: MarkKind, label: string, { x, y }: Place, datum: Datum, level: LevelLine): Mark {
-  return {
-    id, kind, label,
-    ...x !== undefined && { running: x - datum.x },
-    ...y !== undefined && { height: y, fromLevel: y - level.y },
-  }
+  const mark: Mark = { id, kind, label }
+  if (x !== undefined) mark.running = x - datum.x
+  if (y !== undefined) [mark.height, mark.fromLevel] = [y, y - level.y]
+  return mark
+}
+
+function holeMark(hole: Hole, name: string, datum: Datum, level: LevelLine): Mark {
+  const mark = markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.id.split('-').at(-1)}`, hole, datum, level)
+  if (hole.bit !== undefined) [mark.bit, mark.depth] = [hole.bit, hole.depth]
+  if (hole.member !== undefined) mark.member = hole.member
+  if (hole.margin !== undefined) mark.margin = hole.margin
+  return mark
 }
 
 function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark[] {
@@ -40,12 +47,7 @@ function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark
   const { plate, holes = [] } = position
   return [
     ...plate ? [markAt(`${position.id}-plate`, 'plate-centre', `${name} plate centre`, plate.centre, datum, level)] : [],
-    ...holes.map(hole => ({
-      ...markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.id.split('-').at(-1)}`, hole, datum, level),
-      ...hole.bit !== undefined && { bit: hole.bit, depth: hole.depth },
-      ...hole.member !== undefined && { member: hole.member },
-      ...hole.margin !== undefined && { margin: hole.margin },
-    })),
+    ...holes.map(hole => holeMark(hole, name, datum, level)),
   ]
 }
 

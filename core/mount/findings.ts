@@ -10,8 +10,11 @@ const side = (by: number) => by < 0 ? 'left' : 'right'
 const name = ({ row, column }: MountedCell) => `R${row} C${column}`
 const tellShift = (by: number) => words`${Math.abs(by)} to the ${side(by)}`
 
+/** What would hold a plate: the words, and the shift to take where one is within its travel. */
+export interface Remedy { remedy: Text, best?: Shift }
+
 /** What a plate can do about a miss: slide within its travel, or how far it would have to. */
-function remedyOf(mount: Mount, nominalX: number, landings: Landing[]): { remedy: Text, best?: Shift } {
+export function remedyOf(mount: Mount, nominalX: number, landings: Landing[]): Remedy {
   const travel = mount.adjust?.lateral ?? 0
   const best = bestShift(mount, nominalX, landings, travel)
   const least = leastShift(mount, nominalX, landings, best ? travel : 2 * mount.plate.width)
@@ -30,10 +33,10 @@ function missText(cell: MountedCell, hole: Hole): Text {
 }
 
 /** A stop for every hole that misses, with the shift of its plate that would cure it. */
-export function missFindings(array: ScreenArray, mount: Mount, cell: MountedCell, landings: Landing[]): Finding[] {
+export function missFindings(array: ScreenArray, cell: MountedCell, remedyAt: (nominalX: number) => Remedy): Finding[] {
   const misses = cell.holes.filter(hole => hole.margin === undefined || hole.margin < -1e-9)
   if (misses.length === 0) return []
-  const { remedy, best } = remedyOf(mount, cell.plate.centre.x - cell.plate.lateralShift, landings)
+  const { remedy, best } = remedyAt(cell.plate.centre.x - cell.plate.lateralShift)
   return misses.map(hole => ({
     severity: 'stop',
     code: 'hole-misses-member',
@@ -62,7 +65,8 @@ export function collisionFindings(cells: MountedCell[]): Finding[] {
   const sorted = [...cells].sort((a, b) => a.plate.rect.x - b.plate.rect.x)
   return sorted.flatMap((cell, index) => {
     const findings: Finding[] = []
-    for (const other of sorted.slice(index + 1)) {
+    for (let next = index + 1; next < sorted.length; next++) {
+      const other = sorted[next]!
       if (other.plate.rect.x >= cell.plate.rect.x + cell.plate.rect.width) break
       if (!overlaps(cell.plate.rect, other.plate.rect)) continue
       findings.push({

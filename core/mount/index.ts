@@ -2,12 +2,13 @@ import type { Arrangement, Cell } from '../arrange'
 import type { Finding } from '../finding'
 import { pilotOf } from '../fix/pilot'
 import type { Catalogue, Mount, ScreenArray, Wall } from '../job'
+import { onceForEach } from '../memo'
 import { isFramed, type Survey } from '../survey'
 import { words } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
-import { collisionFindings, countFindings, missFindings, suitFindings } from './findings'
-import { holesOnFraming, holesOnSolid } from './holes'
-import { edgeDistanceOf, landingsOf, type Landing } from './landing'
+import { collisionFindings, countFindings, missFindings, remedyOf, suitFindings } from './findings'
+import { holesOnFraming, holesOnSolid, type HolePlace } from './holes'
+import { edgeDistanceOf, landingsOf } from './landing'
 import type { MountedCell, Position } from './position'
 
 export * from './bracketSum'
@@ -20,15 +21,14 @@ export interface Mounting { positions: Position[], findings: Finding[] }
 
 const idOf = (array: ScreenArray, { row, column }: Cell) => `${array.id}-r${row}c${column}`
 
-function mountCell(array: ScreenArray, mount: Mount, cell: Cell, wall: Wall, catalogue: Catalogue, landings: Landing[] | undefined): MountedCell {
+function mountCell(array: ScreenArray, mount: Mount, cell: Cell, wall: Wall, catalogue: Catalogue, placesAt: (plateX: number) => HolePlace[]): MountedCell {
   const lateralShift = array.plates?.find(({ row, column }) => row === cell.row && column === cell.column)?.lateralShift ?? 0
   const centre = plateCentre(cell.pattern, mount, lateralShift)
   const id = idOf(array, cell)
   const fastener = catalogue.fasteners.find(({ id }) => id === array.fastener)
   const drilling = pilotOf(fastener, wall.structure, mount.plate.thickness)
-  const places = landings ? holesOnFraming(mount, centre.x, landings) : holesOnSolid(mount, centre.x)
   const inRow = new Map<string, number>()
-  const holes = places.map((place) => {
+  const holes = placesAt(centre.x).map((place) => {
     const rank = (inRow.get(place.row) ?? 0) + 1
     inRow.set(place.row, rank)
     return {
@@ -39,7 +39,7 @@ function mountCell(array: ScreenArray, mount: Mount, cell: Cell, wall: Wall, cat
       ...fastener && { fastener: fastener.id },
     }
   })
-  const landed = !landings || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
+  const landed = !isFramed(wall) || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
   const held = landed && holes.length === mount.needs.members * mount.needs.rows.length
   return { ...cell, id, plate: { centre, rect: plateRect(centre, mount), lateralShift, held }, holes }
 }
@@ -70,13 +70,15 @@ export function mount(array: ScreenArray, arrangement: Arrangement, wall: Wall, 
   }
   const fastener = catalogue.fasteners.find(({ id }) => id === array.fastener)
   const landings = isFramed(wall) ? landingsOf(members, edgeDistanceOf(fastener)) : undefined
-  const cells = arrangement.cells.map(cell => mountCell(array, model, cell, wall, catalogue, landings))
+  const placesAt = onceForEach(plateX => landings ? holesOnFraming(model, plateX, landings) : holesOnSolid(model, plateX))
+  const remedyAt = onceForEach(nominalX => remedyOf(model, nominalX, landings ?? []))
+  const cells = arrangement.cells.map(cell => mountCell(array, model, cell, wall, catalogue, placesAt))
   return {
     positions: cells,
     findings: [
       ...choiceFindings(array, wall),
       ...suitFindings(array, model, display, wall),
-      ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, model, cell, landings)) : [],
+      ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, cell, remedyAt)) : [],
       ...cells.flatMap(cell => countFindings(model, cell)),
       ...collisionFindings(cells),
     ],

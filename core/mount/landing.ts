@@ -41,15 +41,17 @@ export function slotOnWall(slot: Slot, plateX: number): Interval {
  * largest margin first; among equals the one farther from the plate's centre, which spreads the load.
  */
 export function reached(slots: Slot[], row: string, plateX: number, landings: Landing[]): Landed[] {
-  return landings
-    .flatMap(landing => slots
-      .flatMap((slot, index): Landed[] => {
-        const span = slotOnWall(slot, plateX)
-        if (slot.row !== row || !meets(span, landing)) return []
-        const x = nearestIn(span, landing.centre)
-        return [{ slot: index, member: landing.index, x, margin: landing.usable - Math.abs(x - landing.centre) }]
-      })
-      .sort((a, b) => b.margin - a.margin)
-      .slice(0, 1))
-    .sort((a, b) => b.margin - a.margin || Math.abs(b.x - plateX) - Math.abs(a.x - plateX))
+  const landed: Landed[] = []
+  for (const landing of landings) {
+    let best: Landed | undefined
+    slots.forEach((slot, index) => {
+      const span = slotOnWall(slot, plateX)
+      if (slot.row !== row || !meets(span, landing)) return
+      const x = nearestIn(span, landing.centre)
+      const margin = landing.usable - Math.abs(x - landing.centre)
+      if (!best || margin > best.margin) best = { slot: index, member: landing.index, x, margin }
+    })
+    if (best) landed.push(best)
+  }
+  return landed.sort((a, b) => b.margin - a.margin || Math.abs(b.x - plateX) - Math.abs(a.x - plateX))
 }

@@ -8,35 +8,40 @@ export type Row = Record<string, unknown>
 /** Columns that are the house's own and never a key of the job file. */
 const OWN = new Set(['key', 'parent', 'extra', 'version', 'savedAt', 'savedBy'])
 
-/** The columns of a table that hold keys of the job file: each one's name is its path there. */
-function pathsOf(table: SQLiteTable): string[] {
-  return Object.keys(getTableColumns(table)).filter(column => !OWN.has(column))
+/** A column that holds a value of the job file: its name there is the path of keys, joined by points. */
+interface Column { name: string, path: string[] }
+const columns = new WeakMap<SQLiteTable, Column[]>()
+
+function columnsOf(table: SQLiteTable): Column[] {
+  const known = columns.get(table)
+  if (known) return known
+  const found = Object.keys(getTableColumns(table)).filter(name => !OWN.has(name)).map(name => ({ name, path: name.split('.') }))
+  columns.set(table, found)
+  return found
 }
 
 const isPart = (value: unknown): value is Part => typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** Takes the value at a path out of a part, and with it every object that it leaves empty. */
-export function take(part: Part, path: string): unknown {
-  const [first, ...rest] = path.split('.') as [string, ...string[]]
+export function take(part: Part, [first, ...rest]: string[]): unknown {
+  const value = part[first!]
   if (rest.length === 0) {
-    const value = part[first]
-    Reflect.deleteProperty(part, first)
+    Reflect.deleteProperty(part, first!)
     return value
   }
-  const inner = part[first]
-  if (!isPart(inner) || Object.keys(inner).length === 0) return undefined
-  const value = take(inner, rest.join('.'))
-  if (Object.keys(inner).length === 0) Reflect.deleteProperty(part, first)
-  return value
+  if (!isPart(value) || Object.keys(value).length === 0) return undefined
+  const taken = take(value, rest)
+  if (Object.keys(value).length === 0) Reflect.deleteProperty(part, first!)
+  return taken
 }
 
 /** Puts a value at a path, making the objects on the way. */
-export function put(part: Part, path: string, value: unknown): void {
-  const keys = path.split('.')
-  const last = keys.pop()!
+export function put(part: Part, path: string[], value: unknown): void {
   let inner = part
-  for (const key of keys) inner = (isPart(inner[key]) ? inner[key] : inner[key] = {}) as Part
-  inner[last] = value
+  path.forEach((key, depth) => {
+    if (depth === path.length - 1) inner[key] = value
+    else inner = (isPart(inner[key]) ? inner[key] : inner[key] = {}) as Part
+  })
 }
 
 /**
@@ -44,15 +49,15 @@ export function put(part: Part, path: string, value: unknown): void {
  * that `rowToPart` gives back an equal part. The part is emptied on the way: hand in a copy.
  */
 export function partToRow(table: SQLiteTable, part: Part): Row {
-  const row: Row = Object.fromEntries(pathsOf(table).map(path => [path, take(part, path) ?? null]))
+  const row: Row = Object.fromEntries(columnsOf(table).map(({ name, path }) => [name, take(part, path) ?? null]))
   return { ...row, extra: Object.keys(part).length > 0 ? part : null }
 }
 
-/** A row as its part of the job file. */
+/** A row, fresh from the database, as its part of the job file. */
 export function rowToPart(table: SQLiteTable, row: Row): Part {
-  const part: Part = structuredClone(row.extra as Part | null) ?? {}
-  for (const path of pathsOf(table)) {
-    if (row[path] !== null && row[path] !== undefined) put(part, path, row[path])
+  const part = (row.extra ?? {}) as Part
+  for (const { name, path } of columnsOf(table)) {
+    if (row[name] !== null && row[name] !== undefined) put(part, path, row[name])
   }
   return part
 }

@@ -1,6 +1,8 @@
-import { asc, eq } from 'drizzle-orm'
+import { asc, eq, sql } from 'drizzle-orm'
 import type { BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import type { AnySQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core'
+import { same } from '../../core/job'
+import { perDatabase } from './perDatabase'
 import { partToRow, put, rowToPart, take, type Part, type Row } from './records'
 import * as schema from './schema'
 
@@ -8,35 +10,37 @@ export type Database = BetterSQLite3Database<typeof schema>
 
 /** A table of the job file and, by their path in it, the tables of its lists. */
 export interface Branch {
-  table: SQLiteTable & { key: AnySQLiteColumn, parent?: AnySQLiteColumn }
+  table: ListTable
   lists: Record<string, Branch>
+  /** The rows of this table that belong to a row of the one above, in order. */
+  below: (db: Database, parent: number) => Row[]
 }
 
-const leaf = (table: Branch['table']): Branch => ({ table, lists: {} })
+type ListTable = SQLiteTable & { key: AnySQLiteColumn, parent?: AnySQLiteColumn }
 
-export const wallBranch: Branch = {
-  table: schema.walls,
-  lists: {
-    'covering': leaf(schema.layers),
-    'structure.members': leaf(schema.members),
-    'references': leaf(schema.references),
-    'evidence': leaf(schema.evidence),
-    'features': leaf(schema.features),
-    'arrays': { table: schema.arrays, lists: { plates: leaf(schema.plates) } },
-  },
+function branch(table: ListTable, lists: Record<string, Branch> = {}): Branch {
+  const select = perDatabase(db =>
+    db.select().from(table).where(eq(table.parent!, sql.placeholder('parent'))).orderBy(asc(table.key)).prepare())
+  return { table, lists, below: (db, parent) => select(db).all({ parent }) as Row[] }
 }
+
+export const wallBranch = branch(schema.walls, {
+  'covering': branch(schema.layers),
+  'structure.members': branch(schema.members),
+  'references': branch(schema.references),
+  'evidence': branch(schema.evidence),
+  'features': branch(schema.features),
+  'arrays': branch(schema.arrays, { plates: branch(schema.plates) }),
+})
 
 export const catalogueLists: Record<string, Branch> = {
-  'catalogue.displays': leaf(schema.displays),
-  'catalogue.mounts': { table: schema.mounts, lists: { 'plate.slots': leaf(schema.slots) } },
-  'catalogue.fasteners': leaf(schema.fasteners),
+  'catalogue.displays': branch(schema.displays),
+  'catalogue.mounts': branch(schema.mounts, { 'plate.slots': branch(schema.slots) }),
+  'catalogue.fasteners': branch(schema.fasteners),
 }
 
 /** The whole job file. */
-export const siteBranch: Branch = {
-  table: schema.sites,
-  lists: { ...catalogueLists, walls: wallBranch, log: leaf(schema.log) },
-}
+export const siteBranch = branch(schema.sites, { ...catalogueLists, walls: wallBranch, log: branch(schema.log) })
 
 /** Rows in one statement: well under the number of values that SQLite takes at once. */
 const AT_ONCE = 200
@@ -44,8 +48,8 @@ const AT_ONCE = 200
 /** An empty list stays with its part, so that the file comes back as it was. */
 function takeLists(part: Part, lists: Branch['lists']): Record<string, Part[]> {
   return Object.fromEntries(Object.keys(lists).map((path) => {
-    const list = take(part, path) as Part[] | undefined
-    if (list?.length === 0) put(part, path, list)
+    const list = take(part, path.split('.')) as Part[] | undefined
+    if (list?.length === 0) put(part, path.split('.'), list)
     return [path, list ?? []]
   }))
 }
@@ -74,19 +78,25 @@ export function insertPart(db: Database, branch: Branch, part: Part, own: Row): 
   return key
 }
 
-/** Puts a part in the place of what a row and its lists held. */
-export function replacePart(db: Database, branch: Branch, part: Part, key: number, own: Row): void {
-  const lists = takeLists(part, branch.lists)
-  for (const { table } of Object.values(branch.lists)) db.delete(table).where(eq(table.parent!, key)).run()
-  db.update(branch.table).set({ ...partToRow(branch.table, part), ...own }).where(eq(branch.table.key, key)).run()
-  insertLists(db, branch.lists, lists, key)
+/**
+ * Puts a part in the place of the one that a row and its lists hold, writing only what differs.
+ * Both parts are emptied on the way.
+ */
+export function replacePart(db: Database, branch: Branch, part: Part, before: Part, key: number, own: Row): void {
+  const [lists, held] = [takeLists(part, branch.lists), takeLists(before, branch.lists)]
+  const [row, was] = [partToRow(branch.table, part), partToRow(branch.table, before)]
+  const differing = Object.fromEntries(Object.entries(row).filter(([column, value]) => !same(value, was[column])))
+  db.update(branch.table).set({ ...differing, ...own }).where(eq(branch.table.key, key)).run()
+  const changed = Object.entries(branch.lists).filter(([path]) => !same(lists[path], held[path]))
+  for (const [, { table }] of changed) db.delete(table).where(eq(table.parent!, key)).run()
+  insertLists(db, Object.fromEntries(changed), lists, key)
 }
 
 /** Fills a part's lists from the rows below its key. */
 export function loadLists(db: Database, lists: Branch['lists'], part: Part, key: number): Part {
-  for (const [path, { table, lists: inner }] of Object.entries(lists)) {
-    const rows = db.select().from(table).where(eq(table.parent!, key)).orderBy(asc(table.key)).all() as Row[]
-    if (rows.length > 0) put(part, path, rows.map(row => loadLists(db, inner, rowToPart(table, row), row.key as number)))
+  for (const [path, { table, lists: inner, below }] of Object.entries(lists)) {
+    const rows = below(db, key)
+    if (rows.length > 0) put(part, path.split('.'), rows.map(row => loadLists(db, inner, rowToPart(table, row), row.key as number)))
   }
   return part
 }

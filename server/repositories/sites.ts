@@ -1,6 +1,7 @@
-import { asc, count, eq } from 'drizzle-orm'
+import { asc, count, eq, sql } from 'drizzle-orm'
 import { validateJob, type Catalogue, type Job, type Site } from '../../core/job'
 import { rowToPart, type Part } from '../database/records'
+import { perDatabase } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
 import { catalogueLists, insertPart, loadLists, siteBranch, type Database } from '../database/tree'
 import { notFound, refusal } from '../utils/refusal'
@@ -10,9 +11,11 @@ export interface SiteSummary extends Site {
   walls: { id: string, name: string, width: number, height: number, structure: string, savedAt: string, savedBy: string }[]
 }
 
+const siteOfId = perDatabase(db => db.select().from(sites).where(eq(sites['site.id'], sql.placeholder('id'))).prepare())
+
 /** A site's row, or 404. */
 export function siteRow(db: Database, id: string) {
-  const row = db.select().from(sites).where(eq(sites['site.id'], id)).get()
+  const row = siteOfId(db).get({ id })
   if (!row) throw notFound('site of this name')
   return row
 }
@@ -30,16 +33,23 @@ export function listSites(db: Database): SiteSummary[] {
   }))
 }
 
-/** A job without its walls and log. */
+/** Sites as read, by key: a site's catalogue and rules are read with each of its walls, and seldom change. */
+const heads = perDatabase(() => new Map<number, Job>())
+
+/** A job without its walls and log; not to be changed, as others read the same one. */
 export function loadJobHead(db: Database, row: ReturnType<typeof siteRow>): Job {
+  const known = heads(db).get(row.key)
+  if (known) return known
   const part = loadLists(db, catalogueLists, rowToPart(sites, row), row.key)
-  return { rules: {}, ...part, format: 'wide-trellis-job', version: 1, walls: [], log: [] } as unknown as Job
+  const head = { rules: {}, ...part, format: 'wide-trellis-job', version: 1, walls: [], log: [] } as unknown as Job
+  heads(db).set(row.key, head)
+  return head
 }
 
 /** A whole site as its job file. */
 export function exportJob(db: Database, id: string): Job {
   const row = siteRow(db, id)
-  const job = loadJobHead(db, row) as unknown as Part
+  const job = { ...loadJobHead(db, row) } as unknown as Part
   const { walls: wallList, log } = siteBranch.lists
   return loadLists(db, { walls: wallList!, log: log! }, job, row.key) as unknown as Job
 }

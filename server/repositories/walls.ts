@@ -1,6 +1,7 @@
-import { and, eq } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
 import { wallFaults, type Job, type Wall } from '../../core/job'
 import { impossibilities } from '../../core/plan'
+import { perDatabase } from '../database/perDatabase'
 import { rowToPart, type Part } from '../database/records'
 import { log, walls } from '../database/schema'
 import { insertPart, loadLists, replacePart, wallBranch, type Database } from '../database/tree'
@@ -15,8 +16,13 @@ export interface WallState {
   savedBy: string
 }
 
+const wallOfSite = perDatabase(db =>
+  db.select().from(walls).where(and(eq(walls.parent, sql.placeholder('site')), eq(walls.id, sql.placeholder('id')))).prepare())
+const logOfWall = perDatabase(db =>
+  db.select().from(log).where(and(eq(log.parent, sql.placeholder('site')), eq(log.wall, sql.placeholder('id')))).prepare())
+
 function wallRow(db: Database, site: number, id: string) {
-  const row = db.select().from(walls).where(and(eq(walls.parent, site), eq(walls.id, id))).get()
+  const row = wallOfSite(db).get({ site, id })
   if (!row) throw notFound('wall of this name on this site')
   return row
 }
@@ -30,7 +36,7 @@ function loadWall(db: Database, row: ReturnType<typeof wallRow>): Wall {
 export function readWall(db: Database, siteId: string, id: string): WallState {
   const site = siteRow(db, siteId)
   const row = wallRow(db, site.key, id)
-  const entries = db.select().from(log).where(and(eq(log.parent, site.key), eq(log.wall, id))).all()
+  const entries = logOfWall(db).all({ site: site.key, id })
   const job = loadJobHead(db, site)
   return {
     job: { ...job, walls: [loadWall(db, row)], log: entries.map(entry => rowToPart(log, entry)) as unknown as Job['log'] },
@@ -60,11 +66,12 @@ export function saveWall(db: Database, siteId: string, id: string, wall: unknown
     if (version !== row.version) {
       throw refusal(409, 'stale', `${row.savedBy || 'Somebody'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })
     }
-    const faults = faultsOfEdit(wall, loadWall(db, row), loadJobHead(db, site))
+    const before = loadWall(db, row)
+    const faults = faultsOfEdit(wall, before, loadJobHead(db, site))
     if (faults.length > 0) throw unfit(faults)
     if ((wall as Wall).id !== id) throw unfit([{ path: '$.id', message: `must be “${id}”, as in the address` }])
     const next = { version: row.version + 1, savedAt: at, savedBy: by }
-    replacePart(db, wallBranch, structuredClone(wall) as Part, row.key, next)
+    replacePart(db, wallBranch, structuredClone(wall) as Part, before as unknown as Part, row.key, next)
     return next
   })
 }

@@ -29,7 +29,7 @@ export function tableOf(marks: Mark[], units: UnitSystem, precision: Precision):
     running: show(mark.running),
     height: show(mark.height),
     fromLevel: mark.kind === 'level-line' ? '' : signed(mark.fromLevel),
-    drill: mark.bit === undefined ? '' : `${mark.bit} × ${mark.depth} mm`,
+    drill: mark.kind !== 'hole' ? '' : mark.bit === undefined ? 'not known' : `${mark.bit} × ${mark.depth} mm`,
     into: mark.member === undefined ? '' : `${misses(mark) ? 'misses' : 'member'} ${mark.member + 1}`,
     misses: misses(mark),
   }))

@@ -1,0 +1,16 @@
+import type { Database } from './tree'
+
+/**
+ * Something made once for each open database and kept as long as it is open: a prepared statement,
+ * which costs many times more to make than to run, or what was read and cannot have changed.
+ */
+export function perDatabase<Thing>(make: (db: Database) => Thing): (db: Database) => Thing {
+  const made = new WeakMap<Database, Thing>()
+  return (db) => {
+    const known = made.get(db)
+    if (known !== undefined) return known
+    const thing = make(db)
+    made.set(db, thing)
+    return thing
+  }
+}
