@@ -69,7 +69,6 @@ function addGrid() {
 }
 
 const FITS = computed(() => store.catalogue.fasteners.filter(({ base }) => base === store.wall?.structure.kind))
-const summary = computed(() => array.value ? `${array.value.rows} × ${array.value.columns}, ${TURNS[array.value.orientation].toLowerCase()}` : 'No displays yet')
 const seam = (axis: 'x' | 'y') => {
   const { bezel } = oriented.value!
   const gap = array.value!.gap[axis]
@@ -79,7 +78,7 @@ const seam = (axis: 'x' | 'y') => {
 </script>
 
 <template>
-  <BenchFrame stage="arrange" title="Arrange" :summary="summary">
+  <BenchFrame stage="arrange" title="Arrange" :summary="array ? undefined : 'No displays yet'">
     <button v-if="!array" type="button" class="press press-first w-full" @click="addGrid">
       <Plus class="size-4" aria-hidden="true" /> Add a grid of displays
     </button>

@@ -2,7 +2,7 @@
 import type { Stage } from '~~/core/finding'
 
 /** One stage's bench: its decisions, what follows from them, and the findings. */
-const { stage, summary } = defineProps<{ stage: Stage, title: string, summary: string }>()
+const { stage, summary } = defineProps<{ stage: Stage, title: string, summary?: string }>()
 const { findings } = useWallPlan()
 const here = computed(() => findings.value.filter(finding => finding.stage === stage))
 </script>
@@ -13,10 +13,10 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
     <h1 class="text-xl font-bold leading-tight">
       {{ title }}
     </h1>
-    <p class="mb-2 mt-0.5 text-sm text-ink-soft">
+    <p v-if="summary" class="mt-0.5 text-sm text-ink-soft">
       {{ summary }}
     </p>
-    <div class="space-y-2.5">
+    <div class="mt-2 space-y-2.5">
       <slot />
     </div>
     <FindingList v-if="here.length" class="mt-3 md:min-h-44 md:flex-1 md:overflow-y-auto" :findings="here" tabindex="0" />
