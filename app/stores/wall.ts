@@ -1,8 +1,10 @@
 import { produce } from 'immer'
 import { defineStore } from 'pinia'
-import { wallFaults, type Fault, type Job, type LogEntry, type ScreenArray, type Wall } from '~~/core/job'
-import { merge, same } from '~~/core/job'
+import { computed, ref, shallowRef } from 'vue'
+import { merge, same, wallFaults, type Fault, type Job, type LogEntry, type ScreenArray, type Wall } from '~~/core/job'
 import { impossibilities } from '~~/core/plan'
+import type { Draft } from '../utils/draft'
+import { emptyHistory, recorded, redone, undone } from '../utils/history'
 
 /** A wall as the server keeps it. */
 export interface KeptWall { job: Job, version: number, savedAt: string, savedBy: string }

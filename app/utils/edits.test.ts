@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest'
+import { exampleWall } from '~~/tests/fixtures/job'
+import { arrayOf, setGrid, setPlateShift, sortedMembers } from './edits'
+
+describe('a plate’s shift', () => {
+  it('is kept once for each plate, in order, and none leaves no entry', () => {
+    const wall = exampleWall()
+    setPlateShift(wall, 'a1', 2, 1, 5)
+    setPlateShift(wall, 'a1', 1, 3, -4)
+    setPlateShift(wall, 'a1', 2, 1, 7)
+    expect(wall.arrays[0]!.plates).toEqual([{ row: 1, column: 3, lateralShift: -4 }, { row: 2, column: 1, lateralShift: 7 }])
+    setPlateShift(wall, 'a1', 1, 3, 0)
+    setPlateShift(wall, 'a1', 2, 1, 0)
+    expect(wall.arrays[0]).not.toHaveProperty('plates')
+  })
+
+  it('of an array that is gone is an error', () => {
+    expect(() => setPlateShift(exampleWall(), 'a9', 1, 1, 5)).toThrow('no array a9')
+    expect(arrayOf(exampleWall(), 'a1').name).toBe('Departures')
+  })
+})
+
+describe('a grid’s size', () => {
+  it('takes decisions about plates that are no longer there with it', () => {
+    const wall = exampleWall()
+    setPlateShift(wall, 'a1', 1, 1, 5)
+    setPlateShift(wall, 'a1', 2, 3, 6)
+    setGrid(wall.arrays[0]!, 2, 2)
+    expect(wall.arrays[0]).toMatchObject({ rows: 2, columns: 2, plates: [{ row: 1, column: 1, lateralShift: 5 }] })
+    setPlateShift(wall, 'a1', 1, 1, 0)
+    setGrid(wall.arrays[0]!, 1, 1)
+    expect(wall.arrays[0]).not.toHaveProperty('plates')
+  })
+})
+
+it('numbers members from left to right, whatever the file’s order', () => {
+  const wall = exampleWall()
+  wall.structure.members!.reverse()
+  expect(sortedMembers(wall).map(({ centre }) => centre)).toEqual([1900, 2300, 2900, 3300, 3950, 4350])
+  expect(wall.structure.members![0]!.centre).toBe(4350)
+})

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { exampleJob } from '../../../tests/fixtures/job'
+import { planWall } from '../../plan'
+import { drawSheet, pageAsSvg, PAPERS, tableOf, type SheetOptions } from './index'
+import { scaleFor } from './paper'
+import { element } from './svg'
+
+function drawn(options: Partial<SheetOptions> = {}, rows = 2, columns = 3) {
+  const job = exampleJob()
+  const wall = job.walls[0]!
+  Object.assign(wall.arrays[0]!, { rows, columns })
+  const plan = planWall(wall, job)
+  return { plan, sheet: drawSheet(job, wall, plan, { paper: 'a3', units: 'metric', precision: {}, ...options }) }
+}
+const times = (text: string, part: string) => text.split(part).length - 1
+
+describe('the scale', () => {
+  it('is the least that a ruler carries and the wall fits', () => {
+    expect(scaleFor({ width: 6200, height: 3300 }, { width: 388, height: 138 }, 'metric')).toBe(25)
+    expect(scaleFor({ width: 6200, height: 3300 }, { width: 388, height: 138 }, 'imperial')).toBe(24)
+    expect(scaleFor({ width: 100, height: 100 }, { width: 388, height: 138 }, 'metric')).toBe(1)
+    expect(scaleFor({ width: 500_000, height: 1 }, { width: 400, height: 100 }, 'metric')).toBe(1300)
+  })
+
+  it('is stated on every page with its paper', () => {
+    const { sheet } = drawn({ paper: 'letter', units: 'imperial' }, 5, 5)
+    expect(sheet.pages.length).toBeGreaterThan(1)
+    for (const page of sheet.pages) expect(page).toContain(`drawn 1:${sheet.scale} on Letter · feet and inches`)
+  })
+})
+
+describe('the table', () => {
+  it.each(['a3', 'letter'] as const)('has every mark once, over as many pages of %s as it takes', (paper) => {
+    const { plan, sheet } = drawn({ paper }, 5, 5)
+    const all = sheet.pages.join('')
+    for (const { label } of tableOf(plan.marking.marks, 'metric', {})) expect(times(all, `>${label}<`), label).toBe(1)
+    sheet.pages.forEach((page, n) => expect(page).toContain(`page ${n + 1} of ${sheet.pages.length}`))
+  })
+
+  it('keeps inside the paper', () => {
+    const { sheet } = drawn({ paper: 'letter' }, 5, 5)
+    for (const page of sheet.pages) {
+      const heights = [...page.matchAll(/ y[12]?="([\d.]+)"/g)].map(([, y]) => Number(y))
+      expect(Math.max(...heights)).toBeLessThanOrEqual(PAPERS.letter.height - PAPERS.letter.margin)
+    }
+  })
+
+  it('says what is not known, and signs what is above or below the level line', () => {
+    const job = exampleJob()
+    const wall = job.walls[0]!
+    Object.assign(wall.structure, { specificGravity: undefined })
+    const rows = tableOf(planWall(wall, job).marking.marks, 'metric', {})
+    expect(rows.find(({ id }) => id === 'a1-r1c1-top-1')).toMatchObject({ running: '1900', height: '2090', fromLevel: '+152', drill: 'not known', into: 'member 1' })
+    expect(rows.find(({ id }) => id === 'a1-r2c1-bottom-1')!.fromLevel).toMatch(/^−/)
+    expect(rows.find(({ id }) => id === 'level-line')).toMatchObject({ running: '', height: '1938', fromLevel: '', drill: '' })
+  })
+})
+
+describe('a page by itself', () => {
+  it('is as large as its paper, in mm or in a reader’s own unit', () => {
+    const { sheet } = drawn()
+    expect(pageAsSvg(sheet, 0)).toContain('width="420mm" height="297mm" viewBox="0 0 420 297"')
+    expect(pageAsSvg(sheet, 0, 72 / 25.4)).toContain(`width="1190.5512" height="841.8898"`)
+  })
+
+  it('lets no name break the drawing', () => {
+    expect(element('text', { 'data-name': '"<&' }, '')).not.toMatch(/="[^"]*[<]/)
+    const job = exampleJob()
+    job.walls[0]!.name = 'Café <b> & "bar"'
+    const sheet = drawSheet(job, job.walls[0]!, planWall(job.walls[0]!, job), { paper: 'a3', units: 'metric', precision: {} })
+    expect(sheet.pages[0]).toContain('Café &lt;b&gt; &amp; ')
+  })
+})
