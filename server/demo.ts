@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { readJob, type Catalogue } from '../core/job'
-import type { Database } from './database/tree'
+import type { Database } from './database/perDatabase'
 import { importJob, listSites } from './repositories/sites'
 
 const folder = () => resolve(process.env.WT_DEMO_FOLDER || 'demo')

@@ -4,7 +4,7 @@ import SQLite from 'better-sqlite3'
 import { drizzle } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import * as schema from './schema'
-import type { Database } from './tree'
+import type { Database } from './perDatabase'
 
 let open: { db: Database, close: () => void } | undefined
 

@@ -1,4 +1,7 @@
-import type { Database } from './tree'
+import type { BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
+import type * as schema from './schema'
+
+export type Database = BetterSQLite3Database<typeof schema>
 
 /**
  * Something made once for each open database and kept as long as it is open: a prepared statement,

@@ -1,12 +1,9 @@
 import { asc, eq, sql } from 'drizzle-orm'
-import type { BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import type { AnySQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core'
 import { same } from '../../core/job'
-import { perDatabase } from './perDatabase'
+import { perDatabase, type Database } from './perDatabase'
 import { partToRow, put, rowToPart, take, type Part, type Row } from './records'
 import * as schema from './schema'
-
-export type Database = BetterSQLite3Database<typeof schema>
 
 /** A table of the job file and, by their path in it, the tables of its lists. */
 export interface Branch {

@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm'
 import { logEntryFaults, same, type LogEntry } from '../../core/job'
 import { partToRow, rowToPart, type Part } from '../database/records'
 import { log, walls } from '../database/schema'
-import type { Database } from '../database/tree'
+import type { Database } from '../database/perDatabase'
 import { notFound, refusal, unfit } from '../utils/refusal'
 import { siteRow } from './sites'
 

@@ -6,7 +6,7 @@ import { readJob, writeJob, type Job, type LogEntry, type Wall } from '../../cor
 import { openDatabase } from '../database/connection'
 import { partToRow, rowToPart } from '../database/records'
 import { displays } from '../database/schema'
-import type { Database } from '../database/tree'
+import type { Database } from '../database/perDatabase'
 import { addLogEntry } from './log'
 import { createSite, exportJob, freeSiteId, importJob, listSites } from './sites'
 import { createWall, readWall, saveWall, type WallState } from './walls'

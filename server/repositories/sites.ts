@@ -3,7 +3,8 @@ import { validateJob, type Catalogue, type Job, type Site } from '../../core/job
 import { rowToPart, type Part } from '../database/records'
 import { perDatabase } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
-import { catalogueLists, insertPart, loadLists, siteBranch, type Database } from '../database/tree'
+import { catalogueLists, insertPart, loadLists, siteBranch } from '../database/tree'
+import type { Database } from '../database/perDatabase'
 import { notFound, refusal } from '../utils/refusal'
 
 /** A site in the list of sites. */

@@ -1,5 +1,5 @@
 import type { Site } from '../../core/job'
-import type { Database } from '../database/tree'
+import type { Database } from '../database/perDatabase'
 import { freeSiteId } from '../repositories/sites'
 import { unfit } from './refusal'
 
