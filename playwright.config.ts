@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'tests/e2e',
   fullyParallel: true,
   workers: 2,
-  timeout: 60_000,
+  timeout: 120_000,
   retries: 0,
   reporter: 'list',
   use: {
