@@ -3,13 +3,14 @@ import type { Finding } from './finding'
 import type { Catalogue, Fault, Job, ScreenArray, Wall } from './job'
 import { mark, type Marking } from './mark'
 import { mount, mountFaults, type ArrayPlan } from './mount'
-import { survey, type Member, type Survey } from './survey'
+import { isFramed, nextProbe, survey, type NextProbe, type Survey } from './survey'
 import { words } from './units'
 
 /** Everything that follows for one wall. */
-export interface WallPlan {
+export interface WallPlan extends Omit<Survey, 'findings'> {
   id: string
-  members: Member[]
+  /** Where one more reading tells most; absent where nothing is left to settle. */
+  nextProbe?: NextProbe
   arrays: ArrayPlan[]
   marking: Marking
   findings: Finding[]
@@ -18,8 +19,8 @@ export interface WallPlan {
 /** Everything that follows from a job; derived afresh whenever the job changes, kept only when issued. */
 export interface Plan { walls: WallPlan[] }
 
-function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, catalogue: Catalogue): { plan?: ArrayPlan, findings: Finding[] } {
-  const model = catalogue.displays.find(({ id }) => id === array.display)
+function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<Job, 'catalogue' | 'rules'>): { plan?: ArrayPlan, findings: Finding[] } {
+  const model = job.catalogue.displays.find(({ id }) => id === array.display)
   if (!model) {
     return { findings: [{
       severity: 'stop', code: 'display-unknown', stage: 'arrange', subject: array.id,
@@ -27,7 +28,7 @@ function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, catalogue: 
     }] }
   }
   const arrangement = arrange(array, model, wall)
-  const mounting = mount(array, arrangement, wall, surveyed, catalogue)
+  const mounting = mount(array, arrangement, wall, surveyed, job)
   const { outline, imageGap } = arrangement
   return {
     plan: { id: array.id, name: array.name, outline, imageGap, shift: { x: 0, y: 0 }, positions: mounting.positions },
@@ -36,16 +37,19 @@ function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, catalogue: 
 }
 
 /** Plans one wall: survey, then each array, then the marks. */
-export function planWall(wall: Wall, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): WallPlan {
-  const surveyed = survey(wall)
-  const planned = wall.arrays.map(array => planArray(array, wall, surveyed, catalogue))
+export function planWall(wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): WallPlan {
+  const { findings, ...surveyed } = survey(wall, job.rules)
+  const planned = wall.arrays.map(array => planArray(array, wall, { ...surveyed, findings }, job))
   const arrays = planned.flatMap(({ plan }) => plan ?? [])
+  const holes = arrays.flatMap(({ positions }) => positions.flatMap(({ holes }) => holes ?? []))
+  const probe = isFramed(wall) ? nextProbe(wall, surveyed.members, holes) : undefined
   return {
     id: wall.id,
-    members: surveyed.members,
+    ...surveyed,
+    ...probe && { nextProbe: probe },
     arrays,
-    marking: mark(wall, arrays, rules),
-    findings: [...surveyed.findings, ...planned.flatMap(({ findings }) => findings)],
+    marking: mark(wall, arrays, job.rules),
+    findings: [...findings, ...planned.flatMap(({ findings }) => findings)],
   }
 }
 

@@ -23,10 +23,13 @@ function publishArray({ positions, ...array }: ArrayPlan) {
   return { ...array, positions: positions.map(publishPosition) }
 }
 
-function publishWall({ id, members, arrays, marking, findings }: WallPlan, units: UnitSystem) {
+function publishWall({ id, members, runs, coursing, nextProbe, arrays, marking, findings }: WallPlan, units: UnitSystem) {
   const { datum, levelLine, marks } = marking
   return {
     id, members,
+    runs: runs.map(({ places, ...run }) => ({ ...run, found: places.size })),
+    ...coursing && { coursing },
+    ...nextProbe && { nextProbe: { ...nextProbe, why: textToString(nextProbe.why, units) } },
     arrays: arrays.map(publishArray),
     marking: { datum, levelLine, marks },
     findings: findings.map(publishFinding(units)),

@@ -80,15 +80,33 @@ const structure = group({
   kind: must(oneOf(...BASES)),
   memberWidth: size(), memberDepth: size(), spacing: size(),
   specificGravity: figure().moreThan(0, 'must be more than 0').max(2, 'must be at most 2'),
+  gauge: size(),
   thickness: size(),
+  strength: figure().moreThan(0, 'must be more than 0').max(200, 'must be at most 200 MPa'),
   block: maybe({
     length: must(size()), height: must(size()), joint: must(extent()),
-    bond: must(oneOf('running', 'stack')), origin: group(point(length)),
+    bond: must(oneOf('running', 'stack')), origin: group(point(length)), unit: oneOf('hollow', 'solid', 'grouted'),
   }),
   members: list(group({ centre: must(length()), width: must(size()) }), LIMITS.members),
 })
 
 const METHODS = ['detector-edge', 'detector-centre', 'magnet', 'probe', 'pilot', 'knock', 'seen', 'outlet', 'joint']
+
+/** A date and time with its zone. */
+const moment = () => words().matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/, { message: 'must be a date and time with its zone (ISO 8601)', excludeEmptyString: false })
+
+/** What each method must say beyond its place. */
+const TELLS: Record<string, string> = { 'detector-edge': 'edge', 'probe': 'hit', 'pilot': 'hit', 'joint': 'direction' }
+
+/** One reading of a wall. */
+export const evidenceSchema = group({
+  id: name(), method: must(oneOf(...METHODS)), edge: oneOf('left', 'right'), hit: flag(), dull: flag(),
+  direction: oneOf('head', 'bed'), x: must(length()), y: must(length()), side: oneOf('front', 'back'), reference: words(),
+  by: words(), at: moment(), note: words(2_000), photo: words(), setAside: words(2_000),
+}).test('tells', ({ value }: Written) => {
+  const { method } = value as { method: string }
+  return `must say ${TELLS[method]}, as it is by ${method}`
+}, value => value?.method === undefined || TELLS[value.method as string] === undefined || (value as Record<string, unknown>)[TELLS[value.method as string]!] !== undefined)
 
 const screens = (array: { rows?: unknown, columns?: unknown } | undefined) => Number(array?.rows) * Number(array?.columns)
 
@@ -112,15 +130,17 @@ export const wallSchema = group({
   width: must(size()).max(LIMITS.wall, ({ value }: Written) => `must be at most 100 m, and is ${shown(value)} mm`),
   height: must(size()).max(LIMITS.wall, ({ value }: Written) => `must be at most 100 m, and is ${shown(value)} mm`),
   structure,
-  covering: must(list(group({ material: name(), thickness: must(size()), width: size(), spacing: size() }), 20)),
+  covering: must(list(group({ material: name(), thickness: must(size()), width: size(), spacing: size(), note: words(2_000) }), 20)),
   references: list(group({ id: name(), front: must(length()), back: must(length()) }), 100),
-  evidence: list(group({
-    id: name(), method: must(oneOf(...METHODS)), edge: oneOf('left', 'right'), hit: flag(), dull: flag(),
-    direction: oneOf('head', 'bed'), x: must(length()), y: must(length()), side: oneOf('front', 'back'), reference: words(),
-  }), LIMITS.readings),
+  evidence: list(evidenceSchema, LIMITS.readings),
   features: list(group({
     id: name(), kind: name(), x: must(length()), y: must(length()), width: must(size()), height: must(size()), keepReachable: flag(),
   }), 500),
+  blocking: list(group({ id: name(), y: must(extent()), found: must(flag()) }), 100),
+  surface: list(group({ x: must(length()), y: must(length()), distance: must(length()) }), LIMITS.readings),
+  insulation: words(),
+  fireRating: extent().max(480, 'must be at most 480 minutes'),
+  linedIn: figure().integer('must be a year').min(1700, 'must be a year from 1700 on').max(2100, 'must be a year up to 2100'),
   arrays: must(list(screenArray, LIMITS.arrays)),
   datum: maybe({ x: must(length()), label: name() }),
   levelLine: extent(),
@@ -128,7 +148,7 @@ export const wallSchema = group({
 
 /** One entry of the log: who, when, which hole, and what the drill met. */
 export const logEntrySchema = group({
-  id: name(), at: must(words()).matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/, 'must be a date and time with its zone (ISO 8601)'),
+  id: name(), at: must(moment()),
   by: name(), wall: name(), kind: must(oneOf('hole')), hole: name(),
   x: must(length()), y: must(length()), result: must(oneOf('hit', 'miss')), note: words(2_000),
 })
@@ -142,6 +162,7 @@ export const jobSchema = group({
   site: siteSchema,
   rules: group({
     heightDatum: oneOf('bottom-edge', 'top-row-centre'),
+    proofOfFraming: oneOf('two-kinds', 'one-sign'),
     hollowWallAnchors: oneOf('never', 'supplement', 'counted'),
     coveringCountsAsGap: flag(),
     markingSigma: extent(),

@@ -21,6 +21,8 @@ export interface Site { id: string, name: string, units: UnitSystem }
 export interface Rules {
   heightDatum?: 'bottom-edge' | 'top-row-centre'
   hollowWallAnchors?: 'never' | 'supplement' | 'counted'
+  /** What proves a member: two signs of different kinds or one probe, or any one sign. */
+  proofOfFraming?: 'two-kinds' | 'one-sign'
   coveringCountsAsGap?: boolean
   /** One σ of a single tape measurement, mm. */
   markingSigma?: number
@@ -114,14 +116,24 @@ export interface Structure {
   memberDepth?: number
   spacing?: number
   specificGravity?: number
+  /** Steel studs: thickness of the steel, mm. */
+  gauge?: number
+  /** Concrete: the wall's thickness, mm, and its strength f′c, MPa. */
   thickness?: number
-  block?: { length: number, height: number, joint: number, bond: 'running' | 'stack', origin: Point }
+  strength?: number
+  block?: { length: number, height: number, joint: number, bond: 'running' | 'stack', origin: Point, unit?: 'hollow' | 'solid' | 'grouted' }
   /** Where listed, the framing is taken as known. */
   members?: Framing[]
 }
 
 /** One layer between the structure and the room, from the structure outwards. */
-export interface Layer { material: string, thickness: number, width?: number, spacing?: number }
+export interface Layer { material: string, thickness: number, width?: number, spacing?: number, note?: string }
+
+/** Blocking between members: its height above the floor, mm, and whether it was found or is only suspected. */
+export interface Blocking { id: string, y: number, found: boolean }
+
+/** Distance from a plane in front of the wall to its face at a place, mm. */
+export interface SurfaceReading { x: number, y: number, distance: number }
 
 /** A line seen from both sides of the wall, for carrying positions across. */
 export interface Reference { id: string, front: number, back: number }
@@ -137,6 +149,14 @@ export interface Evidence {
   hit?: boolean
   dull?: boolean
   direction?: 'head' | 'bed'
+  by?: string
+  /** ISO 8601 with zone. */
+  at?: string
+  note?: string
+  /** Name of a picture in the data folder. */
+  photo?: string
+  /** Why the reading is left out of account; it is kept. */
+  setAside?: string
 }
 
 /** Something on the wall to keep clear of or to reach: x, y is its lower left corner. */
@@ -189,6 +209,14 @@ export interface Wall {
   references?: Reference[]
   evidence?: Evidence[]
   features?: Feature[]
+  blocking?: Blocking[]
+  surface?: SurfaceReading[]
+  /** What fills the bays: mineral wool, foam; absent where none is known. */
+  insulation?: string
+  /** Fire rating in minutes; 0 for a wall known to have none. */
+  fireRating?: number
+  /** Year of the lining, as well as it is known: old ones can hold asbestos and lead. */
+  linedIn?: number
   arrays: ScreenArray[]
   /** Where running dimensions start: x on the wall, and what is there. Else the wall's left edge. */
   datum?: { x: number, label: string }

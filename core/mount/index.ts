@@ -1,11 +1,13 @@
 import type { Arrangement, Cell } from '../arrange'
 import type { Finding } from '../finding'
 import { pilotOf } from '../fix/pilot'
-import type { Catalogue, Mount, ScreenArray, Wall } from '../job'
+import type { Catalogue, Job, Mount, ScreenArray, Wall } from '../job'
 import { onceForEach } from '../memo'
 import { isFramed, type Survey } from '../survey'
 import { words } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
+import { hazardFindings } from './hazards'
+import { proofFindings } from './proof'
 import { collisionFindings, countFindings, missFindings, remedyOf, suitFindings } from './findings'
 import { holesOnFraming, holesOnSolid, type HolePlace } from './holes'
 import { edgeDistanceOf, landingsOf } from './landing'
@@ -59,7 +61,7 @@ function choiceFindings(array: ScreenArray, wall: Wall): Finding[] {
 }
 
 /** Places every plate and hole of an array on what the survey found. */
-export function mount(array: ScreenArray, arrangement: Arrangement, wall: Wall, { members }: Survey, catalogue: Catalogue): Mounting {
+export function mount(array: ScreenArray, arrangement: Arrangement, wall: Wall, { members }: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Mounting {
   const model = catalogue.mounts.find(({ id }) => id === array.mount)
   const display = catalogue.displays.find(({ id }) => id === array.display)
   if (!model || !display) {
@@ -80,6 +82,8 @@ export function mount(array: ScreenArray, arrangement: Arrangement, wall: Wall, 
       ...suitFindings(array, model, display, wall),
       ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, cell, remedyAt)) : [],
       ...cells.flatMap(cell => countFindings(model, cell)),
+      ...proofFindings(array, cells, wall, members, rules),
+      ...hazardFindings(wall, cells),
       ...collisionFindings(cells),
     ],
   }

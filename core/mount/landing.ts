@@ -22,7 +22,7 @@ export function edgeDistanceOf(fastener: Fastener | undefined): number {
  * The stretch of each member that can take the fastener: centre ± u with
  * u = half width − edge distance − 1.645·σ. Members too narrow or too uncertain have none.
  */
-export function landingsOf(members: Member[], edgeDistance: number): Landing[] {
+export function landingsOf(members: Pick<Member, 'centre' | 'width' | 'sd'>[], edgeDistance: number): Landing[] {
   return members
     .map(({ centre, width, sd }, index) => {
       const usable = width / 2 - edgeDistance - ONE_SIDED_95 * sd

@@ -1,65 +1,70 @@
 import type { Finding } from '../finding'
-import type { Wall } from '../job'
-import { words } from '../units'
+import type { Rules, Wall } from '../job'
+import { fitCoursing, coursingFindings, type Coursing } from './coursing'
+import { framingFindings } from './findings'
+import { mapFraming, nominalWidth, type Member } from './framing'
+import { DOUBLE_WIDTH } from './errorModel'
+import { proofOf } from './proof'
+import type { Run } from './runs'
+import { reliefOf, type Relief } from './relief'
+import { transferFindings } from './transfer'
 
-/** A framing member as far as it is known; centre, width and one σ of the centre in mm. */
-export interface Member {
-  centre: number
-  width: number
-  sd: number
-  kind: 'single' | 'double'
-  source: 'observed' | 'inferred'
-}
+export * from './coursing'
+export * from './nextProbe'
+export * from './relief'
+export * from './transfer'
+export * from './quickLine'
+export * from './figures'
+export { proofOf, METHOD_NAMES, type Proof } from './proof'
+export { nominalWidth, type Member } from './framing'
+export { expectedAt, USUAL_SPACINGS, type Run } from './runs'
+export { signsOf, pointsTo, belongs, type Sign } from './sign'
 
 /** What the survey gives to later stages. */
-export interface Survey { members: Member[], findings: Finding[] }
-
-/** Over this share of the nominal width a member is a doubled one. */
-const DOUBLE = 1.6
+export interface Survey {
+  members: Member[]
+  /** Runs of even spacing that the members stand in. */
+  runs: Run[]
+  /** Ids of readings that no member explains. */
+  unexplained: string[]
+  coursing?: Coursing
+  relief?: Relief
+  findings: Finding[]
+}
 
 /** Whether a wall's load is carried by upright members, and not by its whole face. */
 export const isFramed = (wall: Wall) => wall.structure.kind === 'wood-stud' || wall.structure.kind === 'steel-stud'
 
-function knownMembers({ structure }: Wall): Member[] {
-  return [...structure.members ?? []]
+function knownMembers(wall: Wall): Member[] {
+  const { members = [], memberWidth = nominalWidth(wall) } = wall.structure
+  return [...members]
     .sort((a, b) => a.centre - b.centre)
     .map(({ centre, width }) => ({
-      centre,
-      width,
-      sd: 0,
-      kind: structure.memberWidth !== undefined && width > DOUBLE * structure.memberWidth ? 'double' : 'single',
-      source: 'observed',
+      centre, width, sd: 0, kind: width > DOUBLE_WIDTH * memberWidth ? 'double' : 'single',
+      source: 'observed', confidence: 1, proved: true, evidence: [],
     }))
 }
 
-function surveyFindings(wall: Wall, members: Member[]): Finding[] {
-  const findings: Finding[] = []
-  if (isFramed(wall) && members.length === 0) {
-    findings.push({
-      severity: 'stop', code: 'framing-unknown', stage: 'survey', subject: wall.id,
-      message: words`No framing member of this wall is known.`,
-      remedy: words`Find the members and enter where their centres are.`,
-    })
+/**
+ * Reads what was found out about a wall: its framing from all evidence, or as it was entered where
+ * it is known; the coursing of block; the relief of its face.
+ */
+export function survey(wall: Wall, rules: Rules = {}): Survey {
+  const known = knownMembers(wall)
+  const map = known.length > 0 || !isFramed(wall) ? { members: [], runs: [], unexplained: [] } : mapFraming(wall)
+  const members = known.length > 0 ? known : map.members.map(member => ({ ...member, proved: proofOf(member, wall, rules).proved }))
+  const coursing = fitCoursing(wall)
+  const relief = reliefOf(wall.surface ?? [])
+  return {
+    members,
+    runs: map.runs,
+    unexplained: map.unexplained.map(({ reading }) => reading.id),
+    ...coursing && { coursing },
+    ...relief && { relief },
+    findings: [
+      ...framingFindings(wall, members, map.unexplained, isFramed(wall)),
+      ...coursingFindings(wall, coursing),
+      ...transferFindings(wall),
+    ],
   }
-  members.forEach((member, index) => {
-    const [left, right] = [member.centre - member.width / 2, member.centre + member.width / 2]
-    if (left < 0 || right > wall.width) findings.push({
-      severity: 'caution', code: 'member-off-wall', stage: 'survey', subject: `member-${index}`,
-      message: words`Member ${String(index + 1)} at ${member.centre} passes the wall’s ${left < 0 ? 'left' : 'right'} edge.`,
-    })
-    const next = members[index + 1]
-    const overlap = next ? right - (next.centre - next.width / 2) : 0
-    if (overlap > 0.01) findings.push({
-      severity: 'caution', code: 'members-overlap', stage: 'survey', subject: `member-${index}`,
-      message: words`Members ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
-      remedy: words`Enter a doubled stud as one member of double width.`,
-    })
-  })
-  return findings
-}
-
-/** Reads what was found out about a wall as members, from left to right. */
-export function survey(wall: Wall): Survey {
-  const members = knownMembers(wall)
-  return { members, findings: surveyFindings(wall, members) }
 }

@@ -23,7 +23,7 @@ export interface Figure {
  * @example
  * figure([{ label: 'Pitch', expression: words`${576.2} + ${0.6}`, value: 576.8, unit: 'mm' }]).value // 576.8
  */
-export function figure(working: [Step, ...Step[]]): Figure {
+export function figure(working: [...Step[], Step]): Figure {
   const { value, unit } = working[working.length - 1]!
   return { value, unit, working }
 }

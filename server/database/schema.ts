@@ -23,6 +23,7 @@ export const sites = sqliteTable('sites', {
   'site.units': text('units').notNull(),
   'rules.heightDatum': text('height_datum'),
   'rules.hollowWallAnchors': text('hollow_wall_anchors'),
+  'rules.proofOfFraming': text('proof_of_framing'),
   'rules.coveringCountsAsGap': integer('covering_counts_as_gap', { mode: 'boolean' }),
   'rules.markingSigma': real('marking_sigma'),
 })
@@ -116,16 +117,22 @@ export const walls = sqliteTable('walls', {
   'structure.memberDepth': real('member_depth'),
   'structure.spacing': real('member_spacing'),
   'structure.specificGravity': real('specific_gravity'),
+  'structure.gauge': real('gauge'),
   'structure.thickness': real('structure_thickness'),
+  'structure.strength': real('concrete_strength'),
   'structure.block.length': real('block_length'),
   'structure.block.height': real('block_height'),
   'structure.block.joint': real('block_joint'),
   'structure.block.bond': text('block_bond'),
+  'structure.block.unit': text('block_unit'),
   'structure.block.origin.x': real('block_origin_x'),
   'structure.block.origin.y': real('block_origin_y'),
   'datum.x': real('datum_x'),
   'datum.label': text('datum_label'),
   'levelLine': real('level_line'),
+  'insulation': text('insulation'),
+  'fireRating': real('fire_rating'),
+  'linedIn': integer('lined_in'),
 }, t => [uniqueIndex('walls_id').on(t.parent, t.id)])
 
 export const layers = sqliteTable('layers', {
@@ -134,6 +141,7 @@ export const layers = sqliteTable('layers', {
   thickness: real('thickness').notNull(),
   width: real('width'),
   spacing: real('spacing'),
+  note: text('note'),
 }, t => [index('layers_parent').on(t.parent)])
 
 export const members = sqliteTable('members', {
@@ -161,6 +169,11 @@ export const evidence = sqliteTable('evidence', {
   hit: integer('hit', { mode: 'boolean' }),
   dull: integer('dull', { mode: 'boolean' }),
   direction: text('direction'),
+  by: text('by'),
+  at: text('at'),
+  note: text('note'),
+  photo: text('photo'),
+  setAside: text('set_aside'),
 }, t => [uniqueIndex('evidence_id').on(t.parent, t.id)])
 
 export const features = sqliteTable('features', {
@@ -173,6 +186,20 @@ export const features = sqliteTable('features', {
   height: real('height').notNull(),
   keepReachable: integer('keep_reachable', { mode: 'boolean' }),
 }, t => [uniqueIndex('features_id').on(t.parent, t.id)])
+
+export const blocking = sqliteTable('blocking', {
+  ...partOf(() => walls.key),
+  id: text('id').notNull(),
+  y: real('y').notNull(),
+  found: integer('found', { mode: 'boolean' }).notNull(),
+}, t => [uniqueIndex('blocking_id').on(t.parent, t.id)])
+
+export const surface = sqliteTable('surface', {
+  ...partOf(() => walls.key),
+  x: real('x').notNull(),
+  y: real('y').notNull(),
+  distance: real('distance').notNull(),
+}, t => [index('surface_parent').on(t.parent)])
 
 export const arrays = sqliteTable('arrays', {
   ...partOf(() => walls.key),

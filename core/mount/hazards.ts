@@ -1,0 +1,29 @@
+import type { Finding } from '../finding'
+import type { Feature, Wall } from '../job'
+import { words } from '../units'
+import type { MountedCell } from './position'
+
+/** Least distance from a hole to what must not be drilled, mm. */
+export const HAZARD_CLEARANCE = 50
+
+/** Kinds of feature that a drill must keep away from, and what each one is called. */
+export const HAZARDS: Record<string, string> = { 'live-cable': 'a live cable', 'pipe': 'a pipe', 'rated-junction': 'a fire-rated junction' }
+
+const distance = ({ x, y, width, height }: Feature, at: { x: number, y: number }) =>
+  Math.hypot(Math.max(x - at.x, 0, at.x - x - width), Math.max(y - at.y, 0, at.y - y - height))
+
+/** A stop for every hole within 50 mm of a live cable, a pipe or a fire-rated junction. */
+export function hazardFindings({ features = [] }: Wall, cells: MountedCell[]): Finding[] {
+  const hazards = features.filter(({ kind }) => HAZARDS[kind])
+  return hazards.flatMap(feature => cells.flatMap(cell => cell.holes.flatMap((hole): Finding[] => {
+    const away = distance(feature, hole)
+    if (away >= HAZARD_CLEARANCE) return []
+    return [{
+      severity: 'stop', code: `hole-near-${feature.kind}`, stage: 'mount', subject: hole.id,
+      message: words`R${String(cell.row)} C${String(cell.column)}, ${hole.row} row hole at ${hole.x} is ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!}; ${HAZARD_CLEARANCE} is the least.`,
+      remedy: feature.kind === 'rated-junction'
+        ? words`Move the plate; a rated junction is opened only with its approved seal.`
+        : words`Move the plate, or have it made dead or rerouted by a licensed person.`,
+    }]
+  })))
+}

@@ -1,0 +1,45 @@
+import type { Evidence } from '../job'
+
+/** How far readings are out, one σ in mm, and how often one has no member behind it at all. */
+export const ERROR_MODEL = {
+  detectorEdge: 3,
+  detectorCentre: 6,
+  seen: 1.5,
+  knock: 25,
+  outlet: 30,
+  /** A probe or pilot hole meets or misses a face; its own place is known to ± 1 mm, two σ. */
+  hole: 0.5,
+  /** A screw's head lies anywhere on the member's face but its outer strip, mm at either edge. */
+  screwStrip: 6,
+} as const
+
+/** Readings that no member made, expected for each millimetre of wall: pipes, blocking, patches of filler. */
+export const FALSE_PER_MM: Record<Evidence['method'], number> = {
+  'detector-edge': 1.5e-4,
+  'detector-centre': 1.5e-4,
+  'magnet': 1.5e-4,
+  'knock': 1e-3,
+  'outlet': 1e-3,
+  'seen': 1e-6,
+  'probe': 1e-6,
+  'pilot': 1e-6,
+  'joint': 1,
+}
+
+/** Members outside any regular run, for each millimetre: added at openings and for older fittings. */
+export const ADDED_PER_MM = 1.5e-5
+/** Members for each millimetre where no regular run is known yet. */
+export const UNRULED_PER_MM = 4e-4
+/** How many of a run's places hold a member. */
+export const RUN_FILLED = 0.9
+/** How many members are doubled. */
+export const DOUBLED = 0.08
+/** Over this share of the nominal width a member is a doubled one. */
+export const DOUBLE_WIDTH = 1.6
+
+/** Face width of the common member where the wall names none, mm: 38 mm sawn stud, 41 mm steel flange. */
+export const USUAL_WIDTH = { 'wood-stud': 38, 'steel-stud': 41 } as const
+
+/** One-sided and two-sided 95 % points of the normal distribution. */
+export const ONE_SIDED_95 = 1.645
+export const TWO_SIDED_95 = 1.96

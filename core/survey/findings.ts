@@ -1,0 +1,76 @@
+import type { Finding } from '../finding'
+import type { Wall } from '../job'
+import { words } from '../units'
+import type { Member } from './framing'
+import { METHOD_NAMES } from './proof'
+import { signsOf, type Sign } from './sign'
+
+const about = (index: number) => ({ stage: 'survey', subject: `member-${index}` }) as const
+const name = (index: number) => `Member ${index + 1}`
+
+function placeFindings(wall: Wall, members: Member[]): Finding[] {
+  return members.flatMap((member, index): Finding[] => {
+    const [left, right] = [member.centre - member.width / 2, member.centre + member.width / 2]
+    const next = members[index + 1]
+    const overlap = next ? right - (next.centre - next.width / 2) : 0
+    return [
+      ...left < -2 * member.sd || right > wall.width + 2 * member.sd
+        ? [{
+            ...about(index), severity: 'caution' as const, code: 'member-off-wall',
+            message: words`${name(index)} at ${member.centre} passes the wall’s ${left < 0 ? 'left' : 'right'} edge.`,
+          }]
+        : [],
+      ...overlap > 0.01
+        ? [{
+            ...about(index), severity: 'caution' as const, code: 'members-overlap',
+            message: words`Members ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
+            remedy: words`Enter a doubled stud as one member of double width.`,
+          }]
+        : [],
+    ]
+  })
+}
+
+function inferredFindings(members: Member[]): Finding[] {
+  return members.flatMap((member, index): Finding[] => member.source === 'observed'
+    ? []
+    : [{
+        ...about(index), severity: 'caution', code: 'member-inferred',
+        message: words`${name(index)} at ${member.centre} is only expected from the spacing of its neighbours.`,
+        remedy: words`Find it before anything is hung on it.`,
+      }])
+}
+
+/** A nail that met nothing where a member is believed to be: it may stop short, or be elsewhere. */
+function againstFindings(wall: Wall, members: Member[]): Finding[] {
+  return signsOf(wall).filter(({ speaksFor, kind }) => !speaksFor && kind === 'hole').flatMap((sign): Finding[] => {
+    const index = members.findIndex(({ centre, width, source }) => source === 'observed' && Math.abs(sign.x - centre) < width / 2 - 3)
+    const member = members[index]
+    if (!member) return []
+    const heights = (wall.evidence ?? []).filter(({ id, hit }) => hit === true && member.evidence.includes(id)).map(({ y }) => y)
+    const far = heights.some(y => Math.abs(y - sign.reading.y) > 300)
+    return [{
+      stage: 'survey', subject: sign.reading.id, severity: 'caution', code: 'reading-conflicts',
+      message: words`${METHOD_NAMES[sign.reading.method].replace(/^a/, 'A')} at ${sign.x}, ${sign.reading.y} up, met nothing where member ${String(index + 1)} is believed to be.`,
+      remedy: far ? words`It was met at another height: it may not run the wall’s whole height.` : words`Probe again, or set the reading aside with the reason.`,
+    }]
+  })
+}
+
+const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }) => kind !== 'knock' && kind !== 'box').map(({ reading, x }) => ({
+  stage: 'survey', subject: reading.id, severity: 'caution', code: 'reading-unexplained',
+  message: words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x} fits no member: a pipe, a screw in blocking, or a member that nothing else shows.`,
+  remedy: words`Take a second reading there, or set it aside with the reason.`,
+}))
+
+/** What is wrong or doubtful about the framing. */
+export function framingFindings(wall: Wall, members: Member[], unexplained: Sign[], framed: boolean): Finding[] {
+  const unknown: Finding[] = framed && members.length === 0
+    ? [{
+        severity: 'stop', code: 'framing-unknown', stage: 'survey', subject: wall.id,
+        message: words`No framing member of this wall is known.`,
+        remedy: words`Read the wall with detector, magnet or nail, and enter what they tell.`,
+      }]
+    : []
+  return [...unknown, ...againstFindings(wall, members), ...unexplainedFindings(unexplained), ...placeFindings(wall, members), ...inferredFindings(members)]
+}

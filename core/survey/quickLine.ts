@@ -1,0 +1,152 @@
+import type { Evidence } from '../job'
+import { parseLength, type UnitSystem } from '../units'
+
+/** A reading as it is typed, before it has an id. */
+export type TypedReading = Omit<Evidence, 'id'>
+
+/** A word of the line that cannot be read: where it is, and what is wrong, for showing below it. */
+export interface LineFault { from: number, to: number, message: string }
+
+/** What a quick line says. */
+export interface QuickLine { readings: TypedReading[], faults: LineFault[] }
+
+interface Word { text: string, from: number, to: number }
+
+/** The letters that name a method, and what each reading wants after its place. */
+export const QUICK_METHODS: { key: string, method: Evidence['method'], name: string, example: string }[] = [
+  { key: 'e', method: 'detector-edge', name: 'edges, left then right', example: 'e 1181 1219' },
+  { key: 'c', method: 'detector-centre', name: 'detector centre', example: 'c 1203' },
+  { key: 'm', method: 'magnet', name: 'magnet on a screw', example: 'm 1802' },
+  { key: 'p', method: 'probe', name: 'probe', example: 'p 2402 hit' },
+  { key: 'd', method: 'pilot', name: 'drilled pilot', example: 'd 2460 miss' },
+  { key: 'k', method: 'knock', name: 'knock', example: 'k 2700 dull' },
+  { key: 's', method: 'seen', name: 'seen', example: 's 3010' },
+  { key: 'o', method: 'outlet', name: 'beside a box', example: 'o 3020' },
+  { key: 'j', method: 'joint', name: 'joint, head or bed', example: 'j 1180 head' },
+]
+
+const ANSWERS: Partial<Record<Evidence['method'], Record<string, Partial<TypedReading>>>> = {
+  'probe': { hit: { hit: true }, miss: { hit: false } },
+  'pilot': { hit: { hit: true }, miss: { hit: false } },
+  'knock': { dull: { dull: true }, hollow: { dull: false } },
+  'joint': { head: { direction: 'head' }, bed: { direction: 'bed' } },
+  'detector-edge': { left: { edge: 'left' }, right: { edge: 'right' } },
+}
+
+const isFraction = (text: string) => /^\d+\/\d+"?$/.test(text)
+const isNumber = (text: string) => /^[\d.½¼¾⅛⅜⅝⅞]/.test(text)
+
+/** The words of a part; feet, inches and fractions that belong together are one word. */
+function wordsOf(part: string, offset: number): Word[] {
+  const words: Word[] = []
+  for (const { 0: text, index } of part.matchAll(/\S+/g)) {
+    const last = words.at(-1)
+    const joins = last && ((isFraction(text) && /^[\d' -]+$/.test(last.text)) || (/'$/.test(last.text) && /["/]/.test(text)))
+    if (joins) Object.assign(last, { text: `${last.text} ${text}`, to: offset + index + text.length })
+    else words.push({ text, from: offset + index, to: offset + index + text.length })
+  }
+  return words
+}
+
+/** Height and side that readings are given until the line says otherwise. */
+export interface LineDefaults { y: number, side?: 'back', reference?: string }
+
+class LineReader {
+  readonly readings: TypedReading[] = []
+  readonly faults: LineFault[] = []
+  private at: LineDefaults
+
+  constructor(defaults: LineDefaults, private readonly system: UnitSystem, private readonly references: string[]) {
+    this.at = { ...defaults }
+  }
+
+  private fault(word: Word, message: string) {
+    this.faults.push({ from: word.from, to: word.to, message })
+  }
+
+  private length(word: Word, text = word.text): number | undefined {
+    const reading = parseLength(text, this.system)
+    if (reading.ok) return reading.mm
+    this.fault(word, reading.message)
+    return undefined
+  }
+
+  /** `@1500` sets the height, `front` and `back jamb` the side, for what follows. */
+  private setting([first, ...rest]: [Word, ...Word[]]): boolean {
+    if (first.text.startsWith('@')) {
+      const y = this.length(first, first.text.slice(1))
+      if (y !== undefined) this.at.y = y
+      if (rest[0]) this.fault(rest[0], 'A height stands by itself: put a comma after it.')
+      return true
+    }
+    if (first.text !== 'front' && first.text !== 'back') return false
+    this.at = { y: this.at.y }
+    if (first.text === 'front') return true
+    const named = rest[0]?.text ?? (this.references.length === 1 ? this.references[0] : undefined)
+    if (named === undefined || !this.references.includes(named)) this.fault(rest[0] ?? first, this.references.length > 0 ? `Name a reference seen from both sides: ${this.references.join(', ')}.` : 'Enter a reference seen from both sides first.')
+    else this.at = { y: this.at.y, side: 'back', reference: named }
+    return true
+  }
+
+  part(words: [Word, ...Word[]]) {
+    if (this.setting(words)) return
+    const [first, ...rest] = words
+    const known = QUICK_METHODS.find(({ key }) => key === first.text.toLowerCase())
+    if (!known) return this.fault(first, `Begin with ${QUICK_METHODS.map(({ key }) => key).join(', ')}, a height such as @1500, front or back.`)
+    if (rest.length === 0) return this.fault(first, `A place is wanted, as in “${known.example}”.`)
+    const before = this.faults.length
+    const answers = ANSWERS[known.method]
+    const made: TypedReading[] = []
+    let answered = 0
+    for (const word of rest) {
+      if (isNumber(word.text)) {
+        const mm = this.length(word)
+        if (mm !== undefined) made.push({ method: known.method, ...this.at, x: mm })
+        continue
+      }
+      const answer = answers?.[word.text.toLowerCase()]
+      if (!answer) this.fault(word, answers ? `Expected a place, or ${Object.keys(answers).join(' or ')}.` : 'Expected a place.')
+      else if (made.length === answered) this.fault(word, 'It stands behind the place that it is about.')
+      else {
+        for (const reading of made.slice(answered)) Object.assign(reading, answer)
+        answered = made.length
+      }
+    }
+    this.complete(known.method, made, answered, rest.at(-1)!)
+    if (this.faults.length === before) this.readings.push(...made)
+  }
+
+  /** What goes without saying: edges come left then right, a knock that is noted was dull; the rest must be said. */
+  private complete(method: Evidence['method'], made: TypedReading[], answered: number, last: Word) {
+    const open = made.slice(answered)
+    if (open.length === 0) return
+    if (method === 'knock') open.forEach(reading => Object.assign(reading, { dull: true }))
+    else if (method === 'detector-edge') {
+      if (open.length % 2 === 1) return this.fault(last, 'Edges come in pairs, left then right; say left or right behind a single one.')
+      open.forEach((reading, n) => Object.assign(reading, { edge: n % 2 === 0 ? 'left' : 'right' }))
+      open.forEach((reading, n) => {
+        if (n % 2 === 1 && reading.x <= open[n - 1]!.x) this.fault(last, 'The right edge must lie right of the left one.')
+      })
+    }
+    else if (ANSWERS[method]) this.fault(last, `Say ${Object.keys(ANSWERS[method]!).join(' or ')} behind it.`)
+  }
+}
+
+/**
+ * Reads a list of readings typed in one go: a letter for the method, the places, and what was met;
+ * commas between.
+ *
+ * @param references ids of the references that were seen from both sides
+ * @example
+ * readQuickLine('e 1181 1219, p 2402 hit', { y: 1500 }, 'metric').readings.length // 3
+ */
+export function readQuickLine(text: string, defaults: LineDefaults, system: UnitSystem, references: string[] = []): QuickLine {
+  const reader = new LineReader(defaults, system, references)
+  let offset = 0
+  for (const part of text.split(/[,;\n]/)) {
+    const [first, ...rest] = wordsOf(part, offset)
+    if (first) reader.part([first, ...rest])
+    offset += part.length + 1
+  }
+  return { readings: reader.readings, faults: reader.faults }
+}
