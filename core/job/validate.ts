@@ -1,6 +1,6 @@
 import { ValidationError, type Schema } from 'yup'
 import { InvalidJob, type Fault } from './fault'
-import { jobSchema, logEntrySchema, wallSchema } from './schema'
+import { evidenceSchema, jobSchema, logEntrySchema, wallSchema } from './schema'
 import type { Catalogue, Job, LogEntry, Wall } from './types'
 
 /** Every fault of a value by a schema, each at its JSON path under `root`. Nothing is coerced. */
@@ -68,6 +68,11 @@ function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[]
 export function wallFaults(wall: unknown, catalogue: Catalogue, root = '$'): Fault[] {
   const faults = schemaFaults(wallSchema, wall, root)
   return faults.length > 0 ? faults : wallLinkFaults(wall as Wall, catalogue, root)
+}
+
+/** Every fault of one reading by itself, at paths under `$`. */
+export function evidenceFaults(reading: unknown): Fault[] {
+  return schemaFaults(evidenceSchema, reading, '$')
 }
 
 /** Every fault of one log entry, at paths under `$`. */

@@ -1,9 +1,10 @@
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
 import type { Display, Fault, Mount, ScreenArray, Wall } from '../job'
+import type { Member } from '../survey'
 import { words, type Text } from '../units'
 import { bestShift, leastShift, type Shift } from './lateral'
-import type { Landing } from './landing'
+import { ONE_SIDED_95, type Landing } from './landing'
 import type { Hole, MountedCell } from './position'
 
 const side = (by: number) => by < 0 ? 'left' : 'right'
@@ -26,6 +27,19 @@ export function remedyOf(mount: Mount, nominalX: number, landings: Landing[]): R
   return { remedy: words`It would have to slide ${tellShift(least.by)}, ${Math.abs(least.by) - travel} more than its ${travel} of travel. Move the whole array, or use a rail, a backing board or another mount.` }
 }
 
+/** Whether a hole would land if its member’s centre were known: it wants a nail, not another place. */
+const unsure = (hole: Hole, members: Member[]) =>
+  hole.member !== undefined && hole.margin !== undefined && hole.margin + ONE_SIDED_95 * (members[hole.member]?.sd ?? 0) >= -1e-9
+
+function unsureFinding(cell: MountedCell, hole: Hole, members: Member[]): Finding {
+  const { centre, sd, width } = members[hole.member!]!
+  return {
+    severity: 'stop', code: 'member-unsure', stage: 'mount', subject: hole.id,
+    message: words`${name(cell)}, ${hole.row} row hole at ${hole.x} points at member ${String(hole.member! + 1)}, whose centre is known to ± ${1.96 * sd} only: ${-hole.margin!} too little.`,
+    remedy: words`Find both faces of the member with a nail where the plate will hide it, about ${centre - width / 2} and ${centre + width / 2}.`,
+  }
+}
+
 function missText(cell: MountedCell, hole: Hole): Text {
   const which = `${name(cell)}, ${hole.row} row hole`
   if (hole.member === undefined || hole.margin === undefined) return words`${which} at ${hole.x} has no framing member behind it.`
@@ -33,11 +47,13 @@ function missText(cell: MountedCell, hole: Hole): Text {
 }
 
 /** A stop for every hole that misses, with the shift of its plate that would cure it. */
-export function missFindings(array: ScreenArray, cell: MountedCell, remedyAt: (nominalX: number) => Remedy): Finding[] {
-  const misses = cell.holes.filter(hole => hole.margin === undefined || hole.margin < -1e-9)
-  if (misses.length === 0) return []
+export function missFindings(array: ScreenArray, cell: MountedCell, members: Member[], remedyAt: (nominalX: number) => Remedy): Finding[] {
+  const short = cell.holes.filter(hole => hole.margin === undefined || hole.margin < -1e-9)
+  const misses = short.filter(hole => !unsure(hole, members))
+  const doubts = short.filter(hole => unsure(hole, members)).map(hole => unsureFinding(cell, hole, members))
+  if (misses.length === 0) return doubts
   const { remedy, best } = remedyAt(cell.plate.centre.x - cell.plate.lateralShift)
-  return misses.map(hole => ({
+  return [...doubts, ...misses.map((hole): Finding => ({
     severity: 'stop',
     code: 'hole-misses-member',
     stage: 'mount',
@@ -45,7 +61,7 @@ export function missFindings(array: ScreenArray, cell: MountedCell, remedyAt: (n
     message: missText(cell, hole),
     remedy,
     ...best && { cure: { kind: 'shift-plate', array: array.id, row: cell.row, column: cell.column, lateralShift: best.by } },
-  }))
+  }))]
 }
 
 /** A stop for every row of slots that has fewer holes than it needs, because the plate has fewer slots. */

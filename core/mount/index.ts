@@ -17,6 +17,7 @@ export * from './bracketSum'
 export type { ArrayPlan, Hole, MountedCell, Plate, Position } from './position'
 export { edgeDistanceOf, landingsOf } from './landing'
 export { mountFaults } from './findings'
+export { HAZARDS } from './hazards'
 
 /** What the mount stage decides for one array. */
 export interface Mounting { positions: Position[], findings: Finding[] }
@@ -80,7 +81,7 @@ export function mount(array: ScreenArray, arrangement: Arrangement, wall: Wall, 
     findings: [
       ...choiceFindings(array, wall),
       ...suitFindings(array, model, display, wall),
-      ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, cell, remedyAt)) : [],
+      ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, cell, members, remedyAt)) : [],
       ...cells.flatMap(cell => countFindings(model, cell)),
       ...proofFindings(array, cells, wall, members, rules),
       ...hazardFindings(wall, cells),

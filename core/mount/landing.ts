@@ -9,7 +9,7 @@ export interface Landing extends Interval { index: number, centre: number, usabl
 export interface Landed { slot: number, member: number, x: number, margin: number }
 
 /** One-sided 95 % of a normal distribution: how far a member's centre is allowed to be out. */
-const ONE_SIDED_95 = 1.645
+export const ONE_SIDED_95 = 1.645
 /** Edge distance of a lag screw or wood screw in its own diameters (NDS table 12.5.1C). */
 const EDGE_DIAMETERS = 1.5
 

@@ -40,6 +40,5 @@ export const DOUBLE_WIDTH = 1.6
 /** Face width of the common member where the wall names none, mm: 38 mm sawn stud, 41 mm steel flange. */
 export const USUAL_WIDTH = { 'wood-stud': 38, 'steel-stud': 41 } as const
 
-/** One-sided and two-sided 95 % points of the normal distribution. */
-export const ONE_SIDED_95 = 1.645
+/** Two-sided 95 % point of the normal distribution. */
 export const TWO_SIDED_95 = 1.96

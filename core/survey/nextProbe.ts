@@ -17,7 +17,8 @@ export function hitChance({ width, sd, confidence }: Omit<Member, 'proved'>): nu
   return confidence * (sd === 0 ? 1 : 2 * below(width / 2 / sd) - 1)
 }
 
-const percent = (share: number) => `${Math.round(100 * share)} %`
+/** Never quite certain: a nail may always meet a knot or a pipe. */
+const percent = (share: number) => share > 0.99 ? 'over 99 %' : `${Math.round(100 * share)} %`
 
 function forMember(members: Member[], index: number, holes: PlannedHole[]): NextProbe {
   const member = members[index]!

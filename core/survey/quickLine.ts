@@ -41,7 +41,7 @@ function wordsOf(part: string, offset: number): Word[] {
   const words: Word[] = []
   for (const { 0: text, index } of part.matchAll(/\S+/g)) {
     const last = words.at(-1)
-    const joins = last && ((isFraction(text) && /^[\d' -]+$/.test(last.text)) || (/'$/.test(last.text) && /["/]/.test(text)))
+    const joins = last && ((isFraction(text) && /^[\d' -]+$/.test(last.text)) || (/'$/.test(last.text) && isNumber(text) && !text.includes('\'')))
     if (joins) Object.assign(last, { text: `${last.text} ${text}`, to: offset + index + text.length })
     else words.push({ text, from: offset + index, to: offset + index + text.length })
   }
@@ -74,9 +74,8 @@ class LineReader {
   /** `@1500` sets the height, `front` and `back jamb` the side, for what follows. */
   private setting([first, ...rest]: [Word, ...Word[]]): boolean {
     if (first.text.startsWith('@')) {
-      const y = this.length(first, first.text.slice(1))
+      const y = this.length(first, [first, ...rest].map(({ text }) => text).join(' ').slice(1))
       if (y !== undefined) this.at.y = y
-      if (rest[0]) this.fault(rest[0], 'A height stands by itself: put a comma after it.')
       return true
     }
     if (first.text !== 'front' && first.text !== 'back') return false

@@ -27,6 +27,8 @@ export const wallBranch = branch(schema.walls, {
   'references': branch(schema.references),
   'evidence': branch(schema.evidence),
   'features': branch(schema.features),
+  'blocking': branch(schema.blocking),
+  'surface': branch(schema.surface),
   'arrays': branch(schema.arrays, { plates: branch(schema.plates) }),
 })
 

@@ -4,18 +4,20 @@ import { refusal } from './refusal'
 /** The largest body the API takes, bytes. */
 export const LARGEST_BODY = 5 * 1024 * 1024
 
-const tooLarge = () => refusal(413, 'too-large', 'What was sent is over 5 MB. A job file of that size holds more than one site.')
+const TOO_LARGE = 'What was sent is over 5 MB. A job file of that size holds more than one site.'
 
-async function bodyText({ node: { req } }: H3Event): Promise<string> {
-  if (Number(req.headers['content-length'] ?? 0) > LARGEST_BODY) throw tooLarge()
+/** A request's body as it came. @throws 413 with these words where it is larger than `most` bytes */
+export async function bodyBytes({ node: { req } }: H3Event, most: number, words: string): Promise<Buffer> {
+  const tooLarge = () => refusal(413, 'too-large', words)
+  if (Number(req.headers['content-length'] ?? 0) > most) throw tooLarge()
   const chunks: Buffer[] = []
   let size = 0
   for await (const chunk of req as AsyncIterable<Buffer>) {
     size += chunk.length
-    if (size > LARGEST_BODY) throw tooLarge()
+    if (size > most) throw tooLarge()
     chunks.push(chunk)
   }
-  return Buffer.concat(chunks).toString('utf8')
+  return Buffer.concat(chunks)
 }
 
 /**
@@ -24,7 +26,7 @@ async function bodyText({ node: { req } }: H3Event): Promise<string> {
  * @throws 413 over 5 MB, 400 where it is not JSON
  */
 export async function jsonBody(event: H3Event): Promise<unknown> {
-  const text = await bodyText(event)
+  const text = (await bodyBytes(event, LARGEST_BODY, TOO_LARGE)).toString('utf8')
   try {
     return JSON.parse(text) as unknown
   }

@@ -1,24 +1,27 @@
 <script setup lang="ts">
 import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom'
 import { select } from 'd3-selection'
+import type { Rect } from '~~/core/geometry'
 import type { ArrayPlan } from '~~/core/mount'
 import type { Haul } from '~/composables/useDraftDrag'
 
 /** The wall from the front: structure, features, screens, plates, level line and the main dimensions. */
-const { width, height, showPlates = false, ghost = false, movable = '', placing = false, current = '' } = defineProps<{
+const { width, height, showPlates = false, ghost = false, movable = '', draws = '', current = '' } = defineProps<{
   width: number
   height: number
   showPlates?: boolean
   ghost?: boolean
   /** What can be dragged: nothing, the arrays, or the members. */
   movable?: 'arrays' | 'members' | ''
-  /** Whether a click on the wall tells where something is. */
-  placing?: boolean
+  /** Whether a hand on the wall tells where something is, or draws a rectangle round it. */
+  draws?: 'point' | 'rect' | ''
+  surveying?: boolean
   current?: string
 }>()
 const emit = defineEmits<{
   zoomed: [transform: ZoomTransform]
   pointed: [at: { x: number, y: number }]
+  drawn: [rect: Rect]
   movingArray: [array: ArrayPlan, haul: Haul]
   movingMember: [index: number, haul: Haul]
   moved: []
@@ -33,7 +36,7 @@ const { hovered, selected } = useSelection()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const behaviour = zoom<SVGSVGElement, unknown>()
   .scaleExtent([1, 30])
-  .filter((event: MouseEvent) => event.type === 'wheel' || event.button === 1 || (event.button === 0 && event.target === svg.value))
+  .filter((event: MouseEvent) => event.type === 'wheel' || event.button === 1 || (event.button === 0 && !draws && event.target === svg.value))
   .on('zoom', ({ transform }: D3ZoomEvent<SVGSVGElement, unknown>) => emit('zoomed', transform))
 watchEffect(() => {
   if (svg.value) select(svg.value).call(behaviour).on('dblclick.zoom', null)
@@ -49,9 +52,28 @@ function at({ offsetX, offsetY }: MouseEvent) {
   return { x: view.value.wallX(offsetX), y: view.value.wallY(offsetY) }
 }
 function point(event: MouseEvent) {
-  if (placing) return emit('pointed', at(event))
-  const part = (event.target as Element).closest<SVGElement>('[data-hole], [data-position], [data-member]')
-  if (part) selected.value = part.dataset.hole ?? part.dataset.position ?? `member-${part.dataset.member}`
+  if (draws === 'rect') return
+  if (draws === 'point') return emit('pointed', at(event))
+  const part = (event.target as Element).closest<SVGElement>('[data-hole], [data-reading], [data-feature], [data-position], [data-member]')
+  if (part) selected.value = part.dataset.hole ?? part.dataset.reading ?? part.dataset.feature ?? part.dataset.position ?? `member-${part.dataset.member}`
+}
+
+/** The rectangle that is being drawn, from where the hand came down. */
+const began = ref<{ x: number, y: number }>()
+const drawing = computed<Rect | undefined>(() => {
+  if (!began.value || !cursor.value) return undefined
+  const [a, b] = [began.value, cursor.value]
+  return { x: Math.min(a.x, b.x), y: Math.min(a.y, b.y), width: Math.abs(a.x - b.x), height: Math.abs(a.y - b.y) }
+})
+function begin(event: PointerEvent) {
+  if (draws !== 'rect' || event.button !== 0) return
+  svg.value?.setPointerCapture(event.pointerId)
+  began.value = cursor.value = at(event)
+}
+function end() {
+  const rect = drawing.value
+  began.value = undefined
+  if (rect && rect.width >= 1 && rect.height >= 1) emit('drawn', { x: Math.round(rect.x), y: Math.round(rect.y), width: Math.round(rect.width), height: Math.round(rect.height) })
 }
 const arrays = computed(() => (plan.value?.arrays ?? []).flatMap((arrayPlan) => {
   const array = wall.value?.arrays.find(({ id }) => id === arrayPlan.id)
@@ -70,15 +92,18 @@ const level = computed(() => plan.value?.marking.levelLine)
     role="img"
     :aria-label="`Elevation of ${wall.name}, ${show(wall.width)} wide and ${show(wall.height)} high, ${plan?.members.length ?? 0} members, ${arrays.length} arrays`"
     class="block overflow-hidden touch-none"
-    :class="{ 'cursor-crosshair': placing }"
+    :class="{ 'cursor-crosshair': draws }"
     data-testid="elevation"
     @click="point"
+    @pointerdown="begin"
+    @pointerup="end"
     @pointermove="cursor = at($event)"
     @pointerleave="cursor = undefined"
   >
     <DraftHatches />
-    <g :transform="transform" :pointer-events="placing ? 'none' : undefined">
+    <g :transform="transform" :pointer-events="draws ? 'none' : undefined">
       <rect :x="0" :y="0" :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
+      <DraftCoursing v-if="plan?.coursing" :coursing="plan.coursing" :width="wall.width" :height="wall.height" />
       <DraftMember v-for="(member, index) in plan?.members" :key="index" :member="member" :index="index" :height="wall.height" :movable="movable === 'members'" @moving="emit('movingMember', index, $event)" @moved="emit('moved')" />
       <DraftFeature v-for="feature in wall.features" :key="feature.id" :feature="feature" />
       <DraftArray
@@ -127,6 +152,8 @@ const level = computed(() => plan.value?.marking.levelLine)
         <DraftDimension :from="0" :to="outline.y" :at="outline.x + outline.width + 26 / view.scale" upright />
       </template>
       <path :d="`M${-wall.width} 0 H${2 * wall.width}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" pointer-events="none" />
+      <DraftSurvey v-if="surveying" :wall="wall" />
+      <rect v-if="drawing" v-bind="drawing" fill="var(--color-flag)" fill-opacity="0.2" stroke="var(--color-flag)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
       <slot :cursor="cursor" :wall="wall" :hovered="hovered" />
     </g>
   </svg>

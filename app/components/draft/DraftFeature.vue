@@ -1,25 +1,32 @@
 <script setup lang="ts">
+import { HAZARDS } from '~~/core/mount'
 import type { Feature } from '~~/core/job'
 
-/** Something on the wall that is kept clear of. */
+/** Something on or in front of the wall; what must not be drilled is striped, what stands in front is dashed. */
 const { feature } = defineProps<{ feature: Feature }>()
+const { hovered, selected } = useSelection()
+const lit = computed(() => hovered.value === feature.id || selected.value === feature.id)
+const hazard = computed(() => HAZARDS[feature.kind] !== undefined)
+const inFront = computed(() => ['counter', 'furniture'].includes(feature.kind))
 </script>
 
 <template>
-  <g class="text-ink-soft">
-    <title>{{ feature.kind }}</title>
+  <g :class="lit ? 'text-flag' : hazard ? 'text-stop' : 'text-ink-soft'" :data-feature="feature.id" @pointerenter="hovered = feature.id" @pointerleave="hovered = ''">
+    <title>{{ featureName(feature.kind) }}</title>
     <rect
       :x="feature.x"
       :y="feature.y"
       :width="feature.width"
       :height="feature.height"
-      fill="url(#hatch-door)"
-      stroke="var(--color-edge)"
-      stroke-width="1.2"
+      :fill="hazard ? 'url(#hatch-hazard)' : 'url(#hatch-door)'"
+      :fill-opacity="inFront ? 0.5 : 1"
+      :stroke="lit || hazard ? 'currentColor' : 'var(--color-edge)'"
+      :stroke-width="lit ? 2.5 : 1.2"
+      :stroke-dasharray="inFront ? '8 4' : undefined"
       vector-effect="non-scaling-stroke"
     />
     <DraftLettering :x="feature.x + feature.width / 2" :y="feature.y + feature.height" anchor="middle" :size="11" :dy="-4" halo>
-      {{ feature.kind }}
+      {{ featureName(feature.kind).toLowerCase() }}
     </DraftLettering>
   </g>
 </template>

@@ -18,6 +18,18 @@
     <pattern id="hatch-board" width="4" height="4" patternUnits="userSpaceOnUse">
       <rect width="4" height="4" fill="var(--color-paper)" /><circle cx="1" cy="1" r="0.6" fill="var(--color-edge)" />
     </pattern>
+    <pattern id="hatch-tile" width="8" height="8" patternUnits="userSpaceOnUse">
+      <rect width="8" height="8" fill="var(--color-paper)" /><path d="M0 0 H8 M0 0 V8" stroke="var(--color-edge)" stroke-width="1" />
+    </pattern>
+    <pattern id="hatch-soft" width="8" height="6" patternUnits="userSpaceOnUse">
+      <rect width="8" height="6" fill="var(--color-paper)" /><path d="M0 5 Q2 0 4 5 T8 5" fill="none" stroke="var(--color-edge)" stroke-width="0.8" />
+    </pattern>
+    <pattern id="hatch-void" width="8" height="8" patternUnits="userSpaceOnUse">
+      <rect width="8" height="8" fill="var(--color-plaster)" />
+    </pattern>
+    <pattern id="hatch-hazard" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      <rect width="7" height="7" fill="var(--color-stop-wash)" /><path d="M0 0 V7" stroke="var(--color-stop)" stroke-width="3" />
+    </pattern>
     <pattern id="hatch-door" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
       <rect width="8" height="8" fill="var(--color-plaster)" /><path d="M0 0 V8" stroke="var(--color-hair)" stroke-width="1.2" />
     </pattern>

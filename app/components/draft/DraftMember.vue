@@ -2,7 +2,7 @@
 import type { Member } from '~~/core/survey'
 import type { Haul } from '~/composables/useDraftDrag'
 
-/** A framing member over the height of the wall. */
+/** A framing member over the height of the wall; what is not sure of its edges is drawn soft. */
 const { member, index, height, movable = false } = defineProps<{ member: Member, index: number, height: number, movable?: boolean }>()
 const emit = defineEmits<{ moving: [haul: Haul], moved: [] }>()
 const { hovered, selected } = useSelection()
@@ -11,25 +11,41 @@ const lit = computed(() => hovered.value === id.value || selected.value === id.v
 const { show } = useUnits()
 const group = useTemplateRef<SVGGElement>('group')
 useDraftDrag(group, { enabled: () => movable, moving: haul => emit('moving', haul), moved: () => emit('moved') })
+/** Half of the 95 % interval, and the half widths that are surely and only perhaps covered. */
+const unsure = computed(() => 1.96 * member.sd)
+const sure = computed(() => Math.max(member.width / 2 - unsure.value, 0))
+const perhaps = computed(() => member.width / 2 + unsure.value)
+const observed = computed(() => member.source === 'observed')
 </script>
 
 <template>
   <g
     ref="group"
     :data-member="index"
+    :data-source="member.source"
     :class="[lit ? 'text-flag' : 'text-ink-soft', { 'cursor-ew-resize': movable }]"
     @pointerenter="hovered = id"
     @pointerleave="hovered = ''"
   >
-    <title>Member {{ index + 1 }}, centre {{ show(member.centre) }}, {{ member.kind }}</title>
+    <title>Member {{ index + 1 }}, centre {{ show(member.centre) }} ± {{ show(unsure) }}, {{ member.kind }}, {{ member.source }}, {{ member.proved ? 'proved' : 'not proved' }}</title>
+    <rect v-if="unsure > 0" :x="member.centre - perhaps" :y="0" :width="2 * perhaps" :height="height" fill="var(--color-wood)" opacity="0.45" />
+    <rect
+      :x="member.centre - (unsure > 0 ? sure : member.width / 2)"
+      :y="0"
+      :width="2 * (unsure > 0 ? sure : member.width / 2)"
+      :height="height"
+      fill="var(--color-wood)"
+      :opacity="observed ? 1 : 0.3"
+    />
     <rect
       :x="member.centre - member.width / 2"
       :y="0"
       :width="member.width"
       :height="height"
-      fill="var(--color-wood)"
+      fill="transparent"
       :stroke="lit ? 'var(--color-flag)' : 'var(--color-wood-edge)'"
       :stroke-width="lit ? 2 : 1"
+      :stroke-dasharray="observed ? undefined : '7 5'"
       vector-effect="non-scaling-stroke"
     />
     <path
@@ -40,7 +56,7 @@ useDraftDrag(group, { enabled: () => movable, moving: haul => emit('moving', hau
       vector-effect="non-scaling-stroke"
     />
     <DraftLettering :x="member.centre" :y="height" anchor="middle" :size="11" :dy="-5">
-      {{ index + 1 }}
+      {{ index + 1 }}{{ member.proved ? '' : '?' }}
     </DraftLettering>
   </g>
 </template>

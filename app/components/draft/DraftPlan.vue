@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { Layer } from '~~/core/job'
+
 /** The wall from above, below the elevation and at its width: members cut, screens stowed or pulled out. */
 const { width, height } = defineProps<{ width: number, height: number }>()
 const store = useWallStore()
@@ -6,8 +8,11 @@ const { plan, planned } = useWallPlan()
 const view = useDraftView()
 const { hovered, selected } = useSelection()
 const wall = computed(() => planned.value ?? store.shown)
-const core = computed(() => wall.value?.structure.memberDepth ?? wall.value?.structure.thickness ?? 100)
-const covering = computed(() => wall.value?.covering.reduce((sum, { thickness }) => sum + thickness, 0) ?? 0)
+const { core, layers, face } = useBuildUp(() => wall.value)
+/** Furring lies in strips; where they are is not surveyed, so they are drawn from the left edge on. */
+const strips = (layer: Layer) => layer.material === 'furring' && layer.width && layer.spacing
+  ? Array.from({ length: Math.floor((wall.value!.width - layer.width) / layer.spacing) + 1 }, (_, n) => n * layer.spacing!)
+  : undefined
 const framed = computed(() => wall.value?.structure.kind === 'wood-stud' || wall.value?.structure.kind === 'steel-stud')
 
 const screens = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
@@ -22,7 +27,6 @@ const screens = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
 }))
 /** y of the drawing grows into the room, from the back of the wall. */
 const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.scale} ${view.value.x(0)} 3)`)
-const face = computed(() => core.value + covering.value)
 </script>
 
 <template>
@@ -39,12 +43,16 @@ const face = computed(() => core.value + covering.value)
         :y="0"
         :width="member.width"
         :height="core"
-        fill="var(--color-wood)"
+        :fill="member.source === 'observed' ? 'var(--color-wood)' : 'none'"
+        :stroke-dasharray="member.source === 'observed' ? undefined : '4 3'"
         :stroke="[hovered, selected].includes(`member-${index}`) ? 'var(--color-flag)' : 'var(--color-wood-edge)'"
         stroke-width="1.5"
         vector-effect="non-scaling-stroke"
       />
-      <rect :x="0" :y="core" :width="wall.width" :height="covering" fill="var(--color-paper)" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
+      <g v-for="(layer, index) in layers" :key="`layer-${index}`">
+        <rect :x="0" :y="layer.from" :width="wall.width" :height="layer.thickness" :fill="strips(layer) ? 'var(--color-plaster)' : 'var(--color-paper)'" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
+        <rect v-for="x in strips(layer)" :key="x" :x="x" :y="layer.from" :width="layer.width" :height="layer.thickness" fill="var(--color-wood)" stroke="var(--color-wood-edge)" stroke-width="1" vector-effect="non-scaling-stroke" />
+      </g>
       <g v-for="screen in screens" :key="screen.id">
         <path
           v-for="hole in screen.holes"

@@ -8,13 +8,7 @@ const { hovered, selected } = useSelection()
 const wall = computed(() => planned.value ?? store.shown)
 
 const HATCH = { 'wood-stud': 'hatch-wood', 'steel-stud': 'hatch-steel', 'block': 'hatch-block', 'concrete': 'hatch-concrete' }
-const depths = computed(() => {
-  const { structure, covering } = wall.value!
-  const core = structure.memberDepth ?? structure.thickness ?? structure.block?.height ?? 100
-  return { core, covering: covering.reduce((sum, { thickness }) => sum + thickness, 0) }
-})
-/** The wall's finished face, in mm from the left of this drawing. */
-const face = computed(() => depths.value.core + depths.value.covering)
+const { core, layers, face } = useBuildUp(() => wall.value)
 const margin = 10
 
 const screens = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
@@ -34,8 +28,10 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.s
   <svg v-if="wall" :width="width" :height="height" role="img" aria-label="Section" class="block overflow-hidden" data-testid="section">
     <g :transform="transform">
       <g :transform="`scale(${1 / view.scale} ${1 / view.scale})`">
-        <rect x="0" y="0" :width="depths.core * view.scale" :height="wall.height * view.scale" :fill="`url(#${HATCH[wall.structure.kind]})`" stroke="var(--color-ink)" stroke-width="1" />
-        <rect :x="depths.core * view.scale" y="0" :width="depths.covering * view.scale" :height="wall.height * view.scale" fill="url(#hatch-board)" stroke="var(--color-ink)" stroke-width="1" />
+        <rect x="0" y="0" :width="core * view.scale" :height="wall.height * view.scale" :fill="`url(#${HATCH[wall.structure.kind]})`" stroke="var(--color-ink)" stroke-width="1" />
+        <rect v-for="(layer, index) in layers" :key="index" :x="layer.from * view.scale" y="0" :width="layer.thickness * view.scale" :height="wall.height * view.scale" :fill="`url(#${layer.hatch})`" stroke="var(--color-ink)" stroke-width="1" :data-layer="layer.material">
+          <title>{{ layer.material }}</title>
+        </rect>
       </g>
       <g v-for="screen in screens" :key="screen.id">
         <template v-if="screen.plate">

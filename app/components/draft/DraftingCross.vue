@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { zoomIdentity, type ZoomTransform } from 'd3-zoom'
+import type { Rect } from '~~/core/geometry'
 import type { ArrayPlan } from '~~/core/mount'
 import type { Haul } from '~/composables/useDraftDrag'
 
@@ -13,13 +14,15 @@ const { tape, tapeLabel = 'members' } = defineProps<{
   /** Whether screens are only outlined, so that the structure is seen. */
   ghost?: boolean
   movable?: 'arrays' | 'members' | ''
-  placing?: boolean
+  draws?: 'point' | 'rect' | ''
+  surveying?: boolean
   current?: string
   tape: { id: string, x: number, doubtful?: boolean }[]
   tapeLabel?: string
 }>()
 const emit = defineEmits<{
   pointed: [at: { x: number, y: number }]
+  drawn: [rect: Rect]
   movingArray: [array: ArrayPlan, haul: Haul]
   movingMember: [index: number, haul: Haul]
   moved: []
@@ -79,10 +82,12 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k
           :show-plates="showPlates"
           :ghost="ghost"
           :movable="movable"
-          :placing="placing"
+          :draws="draws"
+          :surveying="surveying"
           :current="current"
           @zoomed="transform = $event"
           @pointed="emit('pointed', $event)"
+          @drawn="emit('drawn', $event)"
           @moving-array="(array, haul) => emit('movingArray', array, haul)"
           @moving-member="(index, haul) => emit('movingMember', index, haul)"
           @moved="emit('moved')"

@@ -14,7 +14,9 @@ const columns = [
   { key: 'running', title: 'centre from datum', text: (row: Row) => show(row.running), numeric: true },
   { key: 'width', title: 'width', text: (row: Row) => show(row.width), numeric: true },
   { key: 'bay', title: 'to the next', text: (row: Row) => row.bay === undefined ? '' : show(row.bay), numeric: true },
-  { key: 'kind', title: 'kind', text: (row: Row) => row.kind },
+  { key: 'sd', title: '± 95 %', text: (row: Row) => row.sd === 0 ? 'known' : show(1.96 * row.sd), numeric: true },
+  { key: 'kind', title: 'kind', text: (row: Row) => `${row.kind}, ${row.source}` },
+  { key: 'proved', title: 'proof', text: (row: Row) => row.proved ? 'proved' : `not proved, ${row.evidence.length} ${row.evidence.length === 1 ? 'reading' : 'readings'}` },
 ]
 </script>
 

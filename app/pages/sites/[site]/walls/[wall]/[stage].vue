@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
+import type { Rect } from '~~/core/geometry'
 import { orientDisplay, outlineOf, retellPlacing } from '~~/core/arrange'
 import type { Wall } from '~~/core/job'
 import type { ArrayPlan } from '~~/core/mount'
@@ -29,15 +30,17 @@ const { system, precision, toggle } = useUnits()
 const { selected } = useSelection()
 const unsavedNow = computed(() => state.value !== 'saved')
 
-const placing = ref(false)
+const { tool, importing } = useSurveyTool()
+const { connected } = useInstruments()
 watch(stage, () => {
-  placing.value = false
+  tool.value = undefined
   store.cancelPreview()
 })
-const survey = useTemplateRef<{ addAt: (centres: number[]) => { message: string }[] }>('survey')
-function pointed({ x }: { x: number }) {
-  if (stage.value === 'survey' && placing.value) survey.value?.addAt([Math.round(x)])
-}
+const survey = useTemplateRef<{ pointed: (at: { x: number, y: number }) => void, drawn: (rect: Rect) => void }>('survey')
+const draws = computed(() => {
+  if (stage.value !== 'survey' || store.conflict) return ''
+  return tool.value?.enters === 'feature' ? 'rect' : tool.value || connected.value ? 'point' : ''
+})
 
 /** What a hand on the drawing is doing to the wall; taken as one edit when it lets go. */
 let hauled: { label: string, recipe: (wall: Wall) => void } | undefined
@@ -123,7 +126,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
       <main class="wall-frame min-h-0 flex-1" :data-stage="stage">
         <PlumbLine :current="stage" :base="base" class="plumb" />
         <div class="bench min-h-0 border-x border-hair bg-board" :inert="!!store.conflict">
-          <SurveyBench v-if="stage === 'survey'" ref="survey" v-model:placing="placing" />
+          <SurveyBench v-if="stage === 'survey'" ref="survey" />
           <ArrangeBench v-else-if="stage === 'arrange'" />
           <MountBench v-else-if="stage === 'mount'" />
           <MarkBench v-else-if="stage === 'mark'" v-model:paper="paper" v-model:preview="preview" />
@@ -133,22 +136,25 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
           <div v-if="stage === 'mark' && preview" class="h-full space-y-4 overflow-y-auto bg-rail p-4" tabindex="0" aria-label="Printed sheet">
             <img v-for="(page, n) in pages" :key="n" :src="page" :alt="`Mark-out sheet, page ${n + 1} of ${pages.length}`" class="w-full bg-white shadow">
           </div>
+          <EvidenceImport v-else-if="stage === 'survey' && importing" />
           <DraftingCross
             v-else
             :show-plates="stage !== 'survey' && stage !== 'arrange'"
             :ghost="stage === 'survey'"
-            :movable="store.conflict || placing ? '' : stage === 'arrange' ? 'arrays' : stage === 'survey' ? 'members' : ''"
-            :placing="placing"
+            :movable="store.conflict || draws ? '' : stage === 'arrange' ? 'arrays' : stage === 'survey' && store.wall.structure.members?.length ? 'members' : ''"
+            :draws="draws"
+            :surveying="stage === 'survey'"
             :current="stage === 'hang' ? current : ''"
             :tape="tape"
             :tape-label="tapeLabel"
-            @pointed="pointed"
+            @pointed="survey?.pointed($event)"
+            @drawn="survey?.drawn($event)"
             @moving-array="movingArray"
             @moving-member="movingMember"
             @moved="moved"
           >
             <template #ledger>
-              <MemberLedger v-if="stage === 'survey'" />
+              <SurveyLedger v-if="stage === 'survey'" />
               <ScreenLedger v-else-if="stage === 'arrange'" />
               <MarkLedger v-else :holes-only="stage !== 'mark'" @click.capture="stage === 'hang' && (current = selected)" />
             </template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { METHOD_NAMES, signsOf } from '~~/core/survey'
+
+/** Every reading as it was entered, with whose it is and what it is of. */
+const store = useWallStore()
+const { plan, planned } = useWallPlan()
+const { selected } = useSelection()
+const { show } = useUnits()
+const rows = computed(() => {
+  const wall = planned.value ?? store.shown
+  if (!wall) return []
+  const onFront = new Map(signsOf(wall).map(({ reading, x }) => [reading.id, x]))
+  return (wall.evidence ?? []).map((reading) => {
+    const member = plan.value?.members.findIndex(({ evidence }) => evidence.includes(reading.id)) ?? -1
+    const answer = [reading.edge, reading.hit === undefined ? '' : reading.hit ? 'hit' : 'miss', reading.dull === undefined ? '' : reading.dull ? 'dull' : 'hollow', reading.direction].filter(Boolean).join(' ')
+    return {
+      id: reading.id, method: `${METHOD_NAMES[reading.method].replace(/^an? /, '')}${answer ? `, ${answer}` : ''}`,
+      x: onFront.get(reading.id) ?? reading.x, y: reading.y, side: reading.side === 'back' ? `behind, ${reading.reference ?? '?'}` : 'front', by: reading.by ?? '',
+      of: reading.setAside !== undefined ? 'set aside' : plan.value?.unexplained.includes(reading.id) ? 'no member' : member >= 0 ? `member ${member + 1}` : '',
+    }
+  })
+})
+type Row = typeof rows.value[number]
+const columns = [
+  { key: 'id', title: 'Reading', text: (row: Row) => row.id },
+  { key: 'method', title: 'by', text: (row: Row) => row.method },
+  { key: 'x', title: 'on the front at', text: (row: Row) => show(row.x), numeric: true },
+  { key: 'y', title: 'up', text: (row: Row) => show(row.y), numeric: true },
+  { key: 'side', title: 'side', text: (row: Row) => row.side },
+  { key: 'of', title: 'is of', text: (row: Row) => row.of },
+  { key: 'who', title: 'who', text: (row: Row) => row.by },
+]
+</script>
+
+<template>
+  <LedgerTable caption="Readings in the order they were entered" :columns="columns" :rows="rows" :doubtful="row => row.of === 'no member'" @chosen="selected = $event" />
+</template>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { Plus, X } from 'lucide-vue-next'
+import type { Feature } from '~~/core/job'
+
+/** What is on and in front of the wall, and the lines seen from both its sides. */
+const store = useWallStore()
+const { selected } = useSelection()
+const { tool } = useSurveyTool()
+const wall = computed(() => store.wall!)
+const feature = computed(() => wall.value.features?.find(({ id }) => id === selected.value))
+const set = (label: string, recipe: (feature: Feature) => void) => store.edit(label, wall => recipe(wall.features!.find(({ id }) => id === feature.value!.id)!))
+const drawing = computed(() => tool.value?.enters === 'feature' ? tool.value.kind : '')
+const fault = ref('')
+function addTyped(kind: string) {
+  const usual = FEATURE_KINDS.find(feature => feature.kind === kind)!
+  const faults = store.edit(`Add: ${usual.name}`, (wall) => { selected.value = addFeature(wall, kind, { x: Math.round((wall.width - usual.width) / 2), y: kind === 'ceiling-line' ? wall.height - usual.height : 0, width: usual.width, height: usual.height }) })
+  fault.value = faults.map(({ message }) => message).join(' ')
+}
+const kind = ref('outlet')
+const addReference = () => store.edit('Add a reference', (wall) => {
+  wall.references = [...wall.references ?? [], { id: nextId('r', wall.references), front: Math.round(wall.width / 2), back: Math.round(wall.width / 2) }]
+})
+const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading => reading.reference === reference)
+</script>
+
+<template>
+  <div class="space-y-2.5">
+    <ChoiceField label="Keep clear of, or within reach" :value="kind" :options="FEATURE_KINDS.map(({ kind, name }) => ({ value: kind, label: name }))" :commit="value => { kind = value; if (drawing) tool = { enters: 'feature', kind: value }; return [] }" />
+    <div class="grid grid-cols-2 gap-2">
+      <button type="button" class="press" :class="{ 'press-first': drawing }" :aria-pressed="drawing !== ''" @click="tool = drawing ? undefined : { enters: 'feature', kind }">
+        {{ drawing ? 'Drag on the wall' : 'Draw it' }}
+      </button>
+      <button type="button" class="press" @click="addTyped(kind)">
+        <Plus class="size-4" aria-hidden="true" /> Add, then type
+      </button>
+    </div>
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
+    <ul class="max-h-44 overflow-y-auto text-sm" aria-label="Features" tabindex="0">
+      <li v-for="item in wall.features" :key="item.id">
+        <button type="button" class="flex w-full justify-between border-b border-hair py-1 text-left" :class="{ 'font-semibold': item.id === selected }" @click="selected = item.id">
+          <span>{{ featureName(item.kind) }}</span><span class="figures text-ink-soft">{{ item.id }}</span>
+        </button>
+      </li>
+    </ul>
+    <section v-if="feature" data-testid="feature-card" :aria-label="featureName(feature.kind)">
+      <h2 class="text-sm font-semibold">
+        {{ featureName(feature.kind) }}
+      </h2>
+      <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+        <LengthField :key="`x${feature.id}`" label="Left side, from the wall’s left" :value="feature.x" :actions="{ commit: mm => set('Move a feature', (feature) => { feature.x = mm }) }" />
+        <LengthField :key="`y${feature.id}`" label="Lower side, above the floor" :value="feature.y" :actions="{ commit: mm => set('Move a feature', (feature) => { feature.y = mm }) }" />
+        <LengthField :key="`w${feature.id}`" label="Width" :value="feature.width" :actions="{ commit: mm => set('Size of a feature', (feature) => { feature.width = mm }) }" />
+        <LengthField :key="`h${feature.id}`" label="Height" :value="feature.height" :actions="{ commit: mm => set('Size of a feature', (feature) => { feature.height = mm }) }" />
+      </div>
+      <label class="mt-1 flex min-h-[var(--target)] items-center gap-2 text-sm">
+        <input type="checkbox" class="size-5" :checked="feature.keepReachable === true" @change="set('Within reach', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"> must stay within reach
+      </label>
+      <button type="button" class="press w-full" @click="store.edit('Delete a feature', wall => { wall.features = wall.features?.filter(({ id }) => id !== selected) })">
+        <X class="size-4" aria-hidden="true" /> Delete
+      </button>
+    </section>
+    <div class="border-t border-hair pt-2">
+      <h2 class="field-label">
+        References, seen from both sides
+      </h2>
+      <div v-for="(reference, index) in wall.references" :key="reference.id" class="mt-1 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-1" :data-reference="reference.id">
+        <NoteField label="Name" :value="reference.id" :commit="text => usedBy(reference.id) ? [{ path: '$', message: 'readings go by this name' }] : store.edit('Name of a reference', wall => { wall.references![index]!.id = text })" />
+        <LengthField label="Front" :value="reference.front" :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.front = mm }) }" />
+        <LengthField label="Behind" :value="reference.back" :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.back = mm }) }" />
+        <button type="button" class="press !px-2" :disabled="usedBy(reference.id)" :aria-label="`Take ${reference.id} away`" @click="store.edit('Take a reference away', wall => { wall.references!.splice(index, 1) })">
+          <X class="size-4" aria-hidden="true" />
+        </button>
+      </div>
+      <button type="button" class="press mt-1 w-full" @click="addReference">
+        <Plus class="size-4" aria-hidden="true" /> Add a reference
+      </button>
+    </div>
+  </div>
+</template>

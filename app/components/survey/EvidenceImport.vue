@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { Check, X } from 'lucide-vue-next'
+import Papa from 'papaparse'
+import { EVIDENCE_COLUMNS, judgeRows, mergeRows, type EvidenceRow, type RowVerdict } from '~~/core/survey'
+
+/** A table of readings before it is taken in: what each row would add, change or be refused for. */
+const { importing } = useSurveyTool()
+const store = useWallStore()
+const verdicts = shallowRef<(RowVerdict & { text: string })[]>([])
+const fault = ref('')
+watch(importing, async (file) => {
+  fault.value = ''
+  verdicts.value = []
+  if (!file) return
+  if (file.size > 5 * 1024 * 1024) return void (fault.value = 'A table over 5 MB holds more than one wall.')
+  const { data, meta } = Papa.parse<EvidenceRow>(await file.text(), { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim() })
+  const missing = ['method', 'x', 'y'].filter(column => !meta.fields?.includes(column))
+  if (missing.length > 0) return void (fault.value = `The first line must name the columns, and lacks ${missing.join(', ')}. Known are ${EVIDENCE_COLUMNS.join(', ')}.`)
+  const kept = store.wall!.evidence ?? []
+  const first = Number(nextId('e', kept).slice(1))
+  verdicts.value = judgeRows(data, kept, store.wall!.references ?? [], n => `e${first + n}`)
+    .map(verdict => ({ ...verdict, text: EVIDENCE_COLUMNS.slice(1).map(column => data[verdict.row - 1]![column]).filter(Boolean).join(' ') }))
+}, { immediate: true })
+const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)
+  .map(becomes => ({ becomes, count: verdicts.value.filter(verdict => verdict.becomes === becomes).length })).filter(({ count }) => count > 0))
+const useful = computed(() => verdicts.value.filter(({ becomes }) => becomes === 'added' || becomes === 'changed').length)
+function take() {
+  const faults = store.edit('Bring in readings', (wall) => { wall.evidence = mergeRows(wall.evidence ?? [], verdicts.value) })
+  fault.value = faults.map(({ message }) => message).join(' ')
+  if (faults.length === 0) importing.value = undefined
+}
+</script>
+
+<template>
+  <section class="flex h-full flex-col p-4" aria-label="Readings to bring in" data-testid="evidence-import">
+    <h2 class="text-lg font-bold">
+      {{ importing?.name }}
+    </h2>
+    <p class="text-sm text-ink-soft">
+      {{ counts.map(({ becomes, count }) => `${count} ${becomes}`).join(', ') || 'Nothing in it.' }}
+    </p>
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
+    <div class="mt-3 min-h-0 flex-1 overflow-y-auto border-y border-hair" tabindex="0" aria-label="Rows">
+      <table class="w-full border-collapse text-sm">
+        <thead class="sticky top-0 bg-plaster text-left text-xs text-ink-soft">
+          <tr>
+            <th class="px-3 py-1.5 font-medium">
+              Row
+            </th><th class="px-3 font-medium">
+              Reading
+            </th><th class="px-3 font-medium">
+              Becomes
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="verdict in verdicts" :key="verdict.row" class="border-t border-hair align-top" :class="{ 'bg-stop-wash': verdict.becomes === 'refused' }" :data-becomes="verdict.becomes">
+            <td class="figures px-3 py-1">
+              {{ verdict.row }}
+            </td>
+            <td class="figures px-3 py-1">
+              {{ verdict.text }}
+            </td>
+            <td class="px-3 py-1">
+              <b :class="{ 'text-stop': verdict.becomes === 'refused' }">{{ verdict.becomes }}</b><template v-if="verdict.message">
+                : {{ verdict.message }}
+              </template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <div class="mt-3 flex gap-2">
+      <button type="button" class="press press-first" :disabled="useful === 0" @click="take">
+        <Check class="size-4" aria-hidden="true" /> Take {{ useful }} {{ useful === 1 ? 'row' : 'rows' }} in
+      </button>
+      <button type="button" class="press" @click="importing = undefined">
+        <X class="size-4" aria-hidden="true" /> Leave it
+      </button>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,22 @@
+<script setup lang="ts">
+/** Which instrument is listened to; a practice one is held against the wall by pointing at the elevation. */
+const { offered, connected, last, connect } = useInstruments()
+</script>
+
+<template>
+  <div>
+    <ChoiceField
+      inline
+      label="Instrument"
+      :value="connected?.id ?? ''"
+      :options="[{ value: '', label: 'none' }, ...offered.map(({ id, name }) => ({ value: id, label: name }))]"
+      :commit="(id) => { void connect(id); return [] }"
+    />
+    <p v-if="connected" class="mt-0.5 text-xs text-ink-soft" role="status">
+      Click the elevation to hold it there. {{ last ? `Heard: ${last}.` : 'Nothing heard yet.' }}
+      <template v-if="connected.id === 'practice-distance'">
+        Its length is entered as what is chosen under “By pointing”.
+      </template>
+    </p>
+  </div>
+</template>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { Plus, Trash2 } from 'lucide-vue-next'
+import { nominalWidth } from '~~/core/survey'
+import { formatLength, parseLength } from '~~/core/units'
+import type { Fault, Framing } from '~~/core/job'
+
+/** Members whose place is known: from drawings, or seen before the wall was closed. */
+const store = useWallStore()
+const { plan } = useWallPlan()
+const { system, showFine, suffix } = useUnits()
+const { selected } = useSelection()
+const wall = computed(() => store.wall!)
+const running = ref('')
+const fault = ref('')
+const id = useId()
+const members = computed(() => plan.value?.members ?? [])
+const chosen = computed(() => {
+  const index = Number(/^member-(\d+)$/.exec(selected.value)?.[1] ?? NaN)
+  return members.value[index] ? { index, ...members.value[index] } : undefined
+})
+const datum = computed(() => plan.value?.marking.datum.x ?? 0)
+
+function addMembers() {
+  const words = running.value.trim().split(/\s*[;\n]\s*|\s{2,}/).filter(Boolean)
+  const readings = words.map(word => parseLength(word, system.value))
+  const bad = readings.find(reading => !reading.ok)
+  const faults: Fault[] = words.length === 0
+    ? [{ path: '$', message: 'Type where the member’s centre is, from the datum' }]
+    : bad && !bad.ok ? [{ path: '$', message: bad.message }] : addAt(readings.flatMap(reading => reading.ok ? [reading.mm + datum.value] : []))
+  fault.value = faults.map(({ message }) => message).join(' ')
+  if (faults.length === 0) running.value = ''
+}
+
+function addAt(centres: number[]): Fault[] {
+  const off = centres.find(centre => centre < 0 || centre > wall.value.width)
+  if (off !== undefined) return [{ path: '$', message: `${formatLength(off, system.value)} is off a wall that is ${formatLength(wall.value.width, system.value)} wide.` }]
+  return store.edit(centres.length > 1 ? `Add ${centres.length} members` : 'Add a member', (wall) => {
+    const width = nominalWidth(wall)
+    wall.structure.members = [...wall.structure.members ?? [], ...centres.map(centre => ({ centre, width }))]
+    wall.structure.members = sortedMembers(wall)
+  })
+}
+
+/** Changes the members as they are listed, and keeps them in that order. */
+function change(label: string, recipe: (members: Framing[]) => void): Fault[] {
+  return store.edit(label, (wall) => {
+    const sorted = sortedMembers(wall)
+    recipe(sorted)
+    wall.structure.members = sorted.sort((a, b) => a.centre - b.centre)
+  })
+}
+const moveMember = (index: number, centre: number) => {
+  if (centre < 0 || centre > wall.value.width) return [{ path: '$', message: 'That is off the wall' }]
+  return change(`Move member ${index + 1}`, (members) => { members[index]!.centre = centre })
+}
+const widenMember = (index: number, width: number) => change(`Width of member ${index + 1}`, (members) => { members[index]!.width = width })
+function deleteMember(index: number) {
+  change(`Delete member ${index + 1}`, members => members.splice(index, 1))
+  selected.value = ''
+}
+defineExpose({ addAt })
+useCommands([
+  { id: 'survey-type', title: 'Type where a member is', group: 'Survey', keys: ['n'], run: () => document.getElementById(id)?.focus() },
+  { id: 'survey-left', title: 'Move the member 1 mm left', group: 'Survey', keys: ['shift+arrowleft'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value.index, chosen.value.centre - 1) },
+  { id: 'survey-right', title: 'Move the member 1 mm right', group: 'Survey', keys: ['shift+arrowright'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value.index, chosen.value.centre + 1) },
+  { id: 'survey-delete', title: 'Delete the member', group: 'Survey', keys: ['delete', 'backspace'], when: () => chosen.value !== undefined, run: () => chosen.value && deleteMember(chosen.value.index) },
+])
+</script>
+
+<template>
+  <div class="space-y-2.5">
+    <form @submit.prevent="addMembers">
+      <FieldFrame :id="id" v-slot="{ describedby }" label="Member centre, from the datum" :fault="fault">
+        <div class="flex gap-2">
+          <input :id="id" v-model="running" class="field-input text-right" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" placeholder="1690; 2090" @input="fault = ''">
+          <button type="submit" class="press press-first" title="Add the member">
+            <Plus class="size-4" aria-hidden="true" /> Add
+          </button>
+        </div>
+      </FieldFrame>
+    </form>
+    <div v-if="chosen" class="border-t border-hair pt-3" data-testid="chosen-member">
+      <h2 class="mb-1 text-sm font-semibold">
+        Member {{ chosen.index + 1 }}, {{ chosen.kind }}
+      </h2>
+      <div class="grid grid-cols-2 gap-3">
+        <LengthField :key="`c${chosen.index}`" label="Centre, from the datum" :value="chosen.centre - datum" :actions="{ commit: mm => moveMember(chosen!.index, mm + datum) }" />
+        <LengthField :key="`w${chosen.index}`" label="Width" :value="chosen.width" :actions="{ commit: mm => widenMember(chosen!.index, mm) }" />
+      </div>
+      <button type="button" class="press mt-2 w-full" @click="deleteMember(chosen.index)">
+        <Trash2 class="size-4" aria-hidden="true" /> Delete member {{ chosen.index + 1 }} at {{ showFine(chosen.centre - datum) }} {{ suffix }}
+      </button>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { centreFigure, METHOD_NAMES, pointsTo, proofOf, signsOf, spacingFigure, startFigure, widthFigure } from '~~/core/survey'
+
+/** One member of the framing map: how sure it is, what it rests on, and the sums behind it. */
+const { index } = defineProps<{ index: number }>()
+const { plan, planned } = useWallPlan()
+const store = useWallStore()
+const { show, showFine, tell, suffix } = useUnits()
+const { hovered, selected } = useSelection()
+const member = computed(() => plan.value!.members[index]!)
+const wall = computed(() => planned.value ?? store.shown!)
+const run = computed(() => member.value.run === undefined ? undefined : plan.value!.runs[member.value.run])
+const proof = computed(() => proofOf(member.value, wall.value, store.rules))
+const signs = computed(() => signsOf(wall.value).filter(({ reading }) => member.value.evidence.includes(reading.id)).map((sign) => {
+  const off = pointsTo(sign, member.value.width) - member.value.centre
+  const vague = sign.kind === 'magnet' || sign.kind === 'hole'
+  return { id: sign.reading.id, name: METHOD_NAMES[sign.reading.method], x: sign.x, agrees: vague || Math.abs(off) < 2 ? 'agrees' : tell([{ mm: Math.abs(off) }, off < 0 ? ' to the left' : ' to the right']) }
+}))
+</script>
+
+<template>
+  <section class="border-t border-hair pt-2" data-testid="member-card" :aria-label="`Member ${index + 1}`">
+    <h2 class="text-sm font-semibold">
+      Member {{ index + 1 }}: {{ member.kind }}, {{ member.source }}, <span :class="proof.proved ? 'text-good' : 'text-stop'">{{ proof.proved ? 'proved' : 'not proved' }}</span>
+    </h2>
+    <FigureLine label="Centre" :figure="centreFigure(wall, member, run)" />
+    <p class="text-xs text-ink-soft">
+      Within ± {{ showFine(1.96 * member.sd) }} {{ suffix }}, 95 times in 100. That a member is here at all: {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
+    </p>
+    <FigureLine label="Width" :figure="widthFigure(wall, member)" />
+    <template v-if="run">
+      <FigureLine label="Spacing of its run" :figure="spacingFigure(run)" />
+      <FigureLine label="The run begins at" :figure="startFigure(run)" />
+    </template>
+    <p class="mt-1 text-xs">
+      Rests on {{ tell(proof.restsOn) }}.
+    </p>
+    <ul class="text-xs">
+      <li v-for="sign in signs" :key="sign.id">
+        <button type="button" class="flex w-full justify-between py-0.5 text-left hover:underline" @click="selected = sign.id" @pointerenter="hovered = sign.id" @pointerleave="hovered = ''">
+          <span>{{ sign.name }} at <b class="figures">{{ show(sign.x) }}</b></span><span class="text-ink-soft">{{ sign.agrees }}</span>
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>

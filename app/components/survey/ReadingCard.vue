@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { Camera, Trash2, Undo2 } from 'lucide-vue-next'
+import type { Evidence, Wall } from '~~/core/job'
+import { carriedFigure, METHOD_NAMES, referenceOf } from '~~/core/survey'
+
+/** One reading: where it is, whether it counts, and its picture. */
+const { id } = defineProps<{ id: string }>()
+const store = useWallStore()
+const { plan } = useWallPlan()
+const { selected } = useSelection()
+const reading = computed(() => store.wall!.evidence!.find(reading => reading.id === id)!)
+const reference = computed(() => referenceOf(reading.value, store.wall!.references))
+const set = (label: string, recipe: (reading: Evidence, wall: Wall) => void) => store.edit(label, wall => recipe(readingOf(wall, id), wall))
+const reason = ref('')
+const fault = ref('')
+watch(() => id, () => {
+  reason.value = ''
+  fault.value = photoFault.value = ''
+})
+function setAside() {
+  if (!reason.value.trim()) return void (fault.value = 'Say why, for whoever reads this later.')
+  set('Set a reading aside', (reading) => { reading.setAside = reason.value.trim() })
+  reason.value = fault.value = ''
+}
+function remove() {
+  store.edit('Delete a reading', (wall) => { wall.evidence = wall.evidence?.filter(reading => reading.id !== id) })
+  selected.value = ''
+}
+const photoFault = ref('')
+async function addPhoto(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  try {
+    const { photo } = await sendPhoto(store.site, file)
+    photoFault.value = set('Add a picture', (reading) => { reading.photo = photo }).map(({ message }) => message).join(' ')
+  }
+  catch (error) {
+    photoFault.value = (error as Error).message
+  }
+}
+const answer = computed(() => {
+  const { hit, dull, edge, direction } = reading.value
+  return [edge, hit === undefined ? '' : hit ? 'hit' : 'miss', dull === undefined ? '' : dull ? 'dull' : 'hollow', direction].filter(Boolean).join(', ')
+})
+</script>
+
+<template>
+  <section class="border-t border-hair pt-2" data-testid="reading-card" :aria-label="`Reading ${id}`">
+    <h2 class="text-sm font-semibold">
+      {{ id }}: {{ METHOD_NAMES[reading.method] }}<template v-if="answer">, {{ answer }}</template><template v-if="reading.side === 'back'">, far side</template>
+    </h2>
+    <p class="text-xs text-ink-soft">
+      {{ [reading.by, reading.at ? new Date(reading.at).toLocaleString() : ''].filter(Boolean).join(', ') || 'nobody named' }}
+    </p>
+    <div class="mt-1 grid grid-cols-2 gap-3">
+      <LengthField :key="`x${id}`" :label="reading.side === 'back' ? 'Along, as read behind' : 'Along, from the wall’s left'" :value="reading.x" :actions="{ commit: mm => set('Move a reading', (reading) => { reading.x = mm }) }" />
+      <LengthField :key="`y${id}`" label="Above the floor" :value="reading.y" :actions="{ commit: mm => set('Height of a reading', (reading) => { reading.y = mm }) }" />
+    </div>
+    <FigureLine v-if="reading.side === 'back' && reference" label="On the front" :figure="carriedFigure(reference, reading.x)" />
+    <p v-if="plan?.unexplained.includes(id)" class="mt-1 text-xs font-semibold text-caution">
+      No member explains it.
+    </p>
+    <div v-if="reading.setAside !== undefined" class="mt-1 text-xs">
+      Set aside: {{ reading.setAside }}
+      <button type="button" class="press mt-1 w-full" @click="set('Take a reading back', (reading) => { delete reading.setAside })">
+        <Undo2 class="size-4" aria-hidden="true" /> Take it back into account
+      </button>
+    </div>
+    <form v-else class="mt-1" @submit.prevent="setAside">
+      <FieldFrame :id="`aside-${id}`" label="Set aside, because" :fault="fault">
+        <div class="flex gap-2">
+          <input :id="`aside-${id}`" v-model="reason" class="field-input !font-[inherit] text-sm" autocomplete="off">
+          <button type="submit" class="press">
+            Set aside
+          </button>
+        </div>
+      </FieldFrame>
+    </form>
+    <a v-if="reading.photo" :href="photoAddress(store.site, reading.photo)" target="_blank" rel="noopener">
+      <img :src="photoAddress(store.site, reading.photo, true)" :alt="`Picture of reading ${id}`" class="mt-1 max-h-24 rounded border border-hair">
+    </a>
+    <div class="mt-1 flex gap-2">
+      <label class="press flex-1 cursor-pointer focus-within:outline-3 focus-within:outline-focus">
+        <Camera class="size-4" aria-hidden="true" /> {{ reading.photo ? 'Other picture' : 'Add a picture' }}
+        <input type="file" class="sr-only" accept="image/jpeg,image/png,image/webp" data-testid="photo" @change="addPhoto">
+      </label>
+      <button type="button" class="press flex-1" @click="remove">
+        <Trash2 class="size-4" aria-hidden="true" /> Delete
+      </button>
+    </div>
+    <p v-if="photoFault" class="field-fault" role="alert">
+      {{ photoFault }}
+    </p>
+  </section>
+</template>

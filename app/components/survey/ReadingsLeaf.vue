@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { Download, Upload } from 'lucide-vue-next'
+import type { Evidence } from '~~/core/job'
+import { isFramed } from '~~/core/survey'
+
+/** What the instruments told: typed, pointed, measured, brought in; and what is chosen on the drawing. */
+const store = useWallStore()
+const { plan } = useWallPlan()
+const { selected } = useSelection()
+const { tool, height, behind, importing } = useSurveyTool()
+const wall = computed(() => store.wall!)
+const framed = computed(() => isFramed(wall.value))
+const known = computed(() => (wall.value.structure.members?.length ?? 0) > 0 || asKnown.value)
+/** Chosen before the first known member is entered. */
+const asKnown = ref(false)
+function setKnown(choice: string) {
+  asKnown.value = choice === 'known'
+  const faults = store.edit(choice === 'known' ? 'Take the framing as known' : 'Go by the readings', wall => setFramingKnown(wall, choice === 'known', plan.value?.members ?? []))
+  tool.value = undefined
+  return faults
+}
+const member = computed(() => {
+  const index = Number(/^member-(\d+)$/.exec(selected.value)?.[1] ?? NaN)
+  return plan.value?.members[index] ? index : undefined
+})
+const reading = computed(() => wall.value.evidence?.find(({ id }) => id === selected.value))
+const chosen = computed(() => reading.value !== undefined || (member.value !== undefined && !known.value))
+const references = computed(() => (wall.value.references ?? []).map(({ id }) => ({ value: id, label: `behind, by ${id}` })))
+
+interface Pick { label: string, method: Evidence['method'], answer?: Partial<Evidence> }
+const PICKS: Pick[] = [
+  { label: 'Left edge', method: 'detector-edge', answer: { edge: 'left' } }, { label: 'Right edge', method: 'detector-edge', answer: { edge: 'right' } },
+  { label: 'Detector centre', method: 'detector-centre' }, { label: 'Magnet', method: 'magnet' },
+  { label: 'Probe hit', method: 'probe', answer: { hit: true } }, { label: 'Probe miss', method: 'probe', answer: { hit: false } },
+  { label: 'Pilot hit', method: 'pilot', answer: { hit: true } }, { label: 'Pilot miss', method: 'pilot', answer: { hit: false } },
+  { label: 'Knock dull', method: 'knock', answer: { dull: true } }, { label: 'Knock hollow', method: 'knock', answer: { dull: false } },
+  { label: 'Seen', method: 'seen' }, { label: 'Beside a box', method: 'outlet' },
+]
+const JOINTS: Pick[] = [{ label: 'Head joint', method: 'joint', answer: { direction: 'head' } }, { label: 'Bed joint', method: 'joint', answer: { direction: 'bed' } }]
+const picks = computed(() => wall.value.structure.kind === 'block' ? [...JOINTS, ...PICKS] : PICKS)
+const picked = computed(() => {
+  const now = tool.value
+  return now?.enters === 'reading' ? picks.value.findIndex(({ method, answer }) => method === now.method && JSON.stringify(answer) === JSON.stringify(now.answer)) : -1
+})
+function pick(index: number) {
+  const { method, answer } = picks.value[index] ?? picks.value[0]!
+  tool.value = index < 0 ? undefined : { enters: 'reading', method, ...answer && { answer } }
+}
+const knownMembers = useTemplateRef<{ addAt: (centres: number[]) => unknown }>('known')
+const quick = useTemplateRef<{ focus: () => void }>('quick')
+defineExpose({ addAt: (centres: number[]) => knownMembers.value?.addAt(centres) })
+
+const select = (by: number) => {
+  const count = plan.value?.members.length ?? 0
+  if (count > 0) selected.value = `member-${((member.value ?? (by > 0 ? -1 : count)) + by + count) % count}`
+}
+useCommands([
+  { id: 'survey-quick', title: 'Type readings in one line', group: 'Survey', keys: ['q'], when: () => !known.value, run: () => quick.value?.focus() },
+  { id: 'survey-point', title: 'Point at the wall', group: 'Survey', keys: ['p'], run: () => { tool.value = tool.value ? undefined : known.value ? { enters: 'member' } : { enters: 'reading', method: 'magnet' } } },
+  { id: 'survey-entering', title: 'Back to entering', group: 'Survey', keys: ['escape'], when: () => selected.value !== '', run: () => { selected.value = '' } },
+  { id: 'survey-next', title: 'Next member', group: 'Survey', keys: ['arrowright'], run: () => select(1) },
+  { id: 'survey-back', title: 'Member before', group: 'Survey', keys: ['arrowleft'], run: () => select(-1) },
+])
+const importFile = (event: Event) => {
+  const input = event.target as HTMLInputElement
+  importing.value = input.files?.[0]
+  input.value = ''
+}
+</script>
+
+<template>
+  <div class="space-y-2.5">
+    <ChoiceField v-if="framed" inline label="Framing" :value="known ? 'known' : 'readings'" :options="[{ value: 'readings', label: 'from readings' }, { value: 'known', label: 'known, as entered' }]" :commit="setKnown" />
+    <template v-if="framed && known">
+      <KnownMembers ref="known" />
+      <button type="button" class="press w-full" :aria-pressed="tool?.enters === 'member'" :class="{ 'press-first': tool?.enters === 'member' }" @click="tool = tool ? undefined : { enters: 'member' }">
+        {{ tool ? 'Pointing: click on the wall' : 'Point on the wall' }}
+      </button>
+    </template>
+    <template v-else>
+      <ProbeCard v-if="framed && !chosen" />
+      <QuickLine ref="quick" />
+      <template v-if="!chosen">
+        <div class="grid grid-cols-2 gap-2">
+          <LengthField label="Taken at height" :value="height" :actions="{ commit: (mm) => { height = mm; return [] } }" />
+          <ChoiceField label="From the" :value="behind" :options="[{ value: '', label: 'front' }, ...references]" :commit="(value) => { behind = value; return [] }" />
+        </div>
+        <ChoiceField
+          inline
+          label="By pointing"
+          :value="String(picked)"
+          :options="[{ value: '-1', label: 'off' }, ...picks.map(({ label }, n) => ({ value: String(n), label }))]"
+          :commit="(value) => { pick(Number(value)); return [] }"
+        />
+        <InstrumentBar />
+        <div class="flex gap-2 border-t border-hair pt-2">
+          <label class="press flex-1 cursor-pointer focus-within:outline-3 focus-within:outline-focus">
+            <Upload class="size-4" aria-hidden="true" /> Bring in CSV
+            <input type="file" class="sr-only" accept=".csv,text/csv" data-testid="evidence-csv" @change="importFile">
+          </label>
+          <a class="press flex-1" :href="`/api/sites/${store.site}/walls/${store.id}/evidence`" download>
+            <Download class="size-4" aria-hidden="true" /> Save CSV
+          </a>
+        </div>
+        <p class="text-xs text-ink-soft">
+          Detect live cables before a hole is made. Old linings can hold asbestos or lead.
+        </p>
+      </template>
+      <template v-else>
+        <ReadingCard v-if="reading" :id="reading.id" />
+        <MemberCard v-else-if="member !== undefined" :index="member" />
+        <button type="button" class="press w-full" @click="selected = ''">
+          Back to entering
+        </button>
+      </template>
+    </template>
+  </div>
+</template>

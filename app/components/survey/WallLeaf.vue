@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { Plus, X } from 'lucide-vue-next'
+import type { Wall } from '~~/core/job'
+
+/** What the wall is: its size, its structure, its layers, what is in it, and how old it is. */
+const store = useWallStore()
+const wall = computed(() => store.wall!)
+const structure = computed(() => wall.value.structure)
+const framed = computed(() => structure.value.kind.endsWith('stud'))
+const field = (label: string, set: (wall: Wall, value: number) => void): FieldActions<number> => ({
+  tryOut: value => store.tryOut(wall => set(wall, value)),
+  commit: value => store.edit(label, wall => set(wall, value)),
+})
+const STRUCTURES = [
+  { value: 'wood-stud', label: 'Wood studs' }, { value: 'steel-stud', label: 'Steel studs' },
+  { value: 'block', label: 'Block' }, { value: 'concrete', label: 'Concrete' },
+]
+const BLOCK = { length: 390, height: 190, joint: 10, bond: 'running' as const, origin: { x: 0, y: 0 } }
+const setStructure = (kind: string) => store.edit('Structure', (wall) => {
+  wall.structure.kind = kind as Wall['structure']['kind']
+  if (kind === 'block') wall.structure.block ??= structuredClone(BLOCK)
+})
+function readCount(unit: string) {
+  return (text: string): Read<number | undefined> => {
+    if (text.trim() === '') return { ok: true, value: undefined }
+    return /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: `“${text}” is not a number of ${unit}` }
+  }
+}
+const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number | undefined) => store.edit(label, (wall) => {
+  if (value === undefined) Reflect.deleteProperty(wall, key)
+  else wall[key] = value
+})
+const OLD = 1990
+</script>
+
+<template>
+  <div class="space-y-2.5">
+    <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+      <LengthField label="Wall width" :value="wall.width" :actions="field('Wall width', (wall, mm) => { wall.width = mm })" />
+      <LengthField label="Wall height" :value="wall.height" :actions="field('Wall height', (wall, mm) => { wall.height = mm })" />
+    </div>
+    <ChoiceField inline label="Begin with" value="" :options="BUILD_UPS.map(({ name }) => ({ value: name, label: name }))" :commit="name => store.edit(name, wall => setBuildUp(wall, name))" />
+    <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+      <ChoiceField label="Structure" :value="structure.kind" :options="STRUCTURES" :commit="setStructure" />
+      <template v-if="framed">
+        <LengthField label="Member width" :value="structure.memberWidth" :actions="field('Member width', (wall, mm) => { wall.structure.memberWidth = mm })" />
+        <LengthField label="Member depth" :value="structure.memberDepth" :actions="field('Member depth', (wall, mm) => { wall.structure.memberDepth = mm })" />
+        <LengthField label="Likely spacing" :value="structure.spacing" :actions="field('Likely spacing', (wall, mm) => { wall.structure.spacing = mm })" />
+        <LengthField v-if="structure.kind === 'steel-stud'" label="Steel thickness" :value="structure.gauge" :actions="field('Steel thickness', (wall, mm) => { wall.structure.gauge = mm })" />
+      </template>
+      <LengthField v-else label="Thickness" :value="structure.thickness" :actions="field('Thickness', (wall, mm) => { wall.structure.thickness = mm })" />
+      <template v-if="structure.kind === 'block' && structure.block">
+        <LengthField label="Unit length" :value="structure.block.length" :actions="field('Unit length', (wall, mm) => { wall.structure.block!.length = mm })" />
+        <LengthField label="Unit height" :value="structure.block.height" :actions="field('Unit height', (wall, mm) => { wall.structure.block!.height = mm })" />
+        <LengthField label="Joint" :value="structure.block.joint" :actions="field('Joint', (wall, mm) => { wall.structure.block!.joint = mm })" />
+        <ChoiceField label="Bond" :value="structure.block.bond" :options="[{ value: 'running', label: 'running' }, { value: 'stack', label: 'stack' }]" :commit="bond => store.edit('Bond', wall => { wall.structure.block!.bond = bond as 'running' })" />
+        <ChoiceField label="Units" :value="structure.block.unit ?? ''" :options="[{ value: 'hollow', label: 'hollow' }, { value: 'solid', label: 'solid' }, { value: 'grouted', label: 'grouted' }]" :commit="unit => store.edit('Units', wall => { wall.structure.block!.unit = unit as 'hollow' })" />
+      </template>
+      <TypedField v-if="structure.kind === 'concrete'" label="Strength f′c, MPa" :shown="structure.strength === undefined ? '' : String(structure.strength)" :read="readCount('MPa')" :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }" />
+    </div>
+    <LayerList />
+    <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+      <TypedField label="Fire rating, minutes" :shown="wall.fireRating === undefined ? '' : String(wall.fireRating)" :read="readCount('minutes')" :actions="{ commit: setOr('fireRating', 'Fire rating') }" />
+      <TypedField label="Lined in the year" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year of the lining') }" />
+      <NoteField class="col-span-2" label="What fills the bays" :value="wall.insulation ?? ''" :commit="text => store.edit('Filling', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
+    </div>
+    <p v-if="wall.fireRating" class="text-xs font-semibold text-caution">
+      Fire-rated: never open it without the approved seal.
+    </p>
+    <p v-if="wall.linedIn === undefined || wall.linedIn < OLD" class="text-xs text-caution">
+      {{ wall.linedIn === undefined ? 'The lining’s age is not known' : `Lined in ${wall.linedIn}` }}: it can hold asbestos or lead. Have it tested before it is cut or drilled.
+    </p>
+    <div v-if="framed" class="border-t border-hair pt-2">
+      <h2 class="field-label">
+        Blocking between members
+      </h2>
+      <div v-for="(row, index) in wall.blocking" :key="row.id" class="mt-1 flex items-end gap-2">
+        <LengthField class="flex-1" :label="`Height of ${row.id}`" :value="row.y" :actions="field('Height of blocking', (wall, mm) => { wall.blocking![index]!.y = mm })" />
+        <ChoiceField class="flex-1" label="It is" :value="row.found ? 'found' : 'suspected'" :options="[{ value: 'found', label: 'found' }, { value: 'suspected', label: 'suspected' }]" :commit="value => store.edit('Blocking', wall => { wall.blocking![index]!.found = value === 'found' })" />
+        <button type="button" class="press !px-2" :aria-label="`Take ${row.id} away`" @click="store.edit('Take blocking away', wall => { wall.blocking!.splice(index, 1) })">
+          <X class="size-4" aria-hidden="true" />
+        </button>
+      </div>
+      <button type="button" class="press mt-1 w-full" @click="store.edit('Add blocking', wall => { wall.blocking = [...wall.blocking ?? [], { id: nextId('b', wall.blocking), y: Math.round(wall.height / 2), found: false }] })">
+        <Plus class="size-4" aria-hidden="true" /> Add blocking
+      </button>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,24 @@
+import type { Wall } from '~~/core/job'
+
+const HATCHES: Record<string, string> = {
+  'gypsum-board': 'hatch-board', 'plaster': 'hatch-board', 'render': 'hatch-concrete', 'cement-board': 'hatch-board',
+  'plywood': 'hatch-wood', 'furring': 'hatch-wood', 'tile': 'hatch-tile', 'insulation': 'hatch-soft', 'void': 'hatch-void',
+}
+
+/** The wall's layers in depth: how deep the structure is, and where each layer lies before it, mm from the back. */
+export function useBuildUp(wall: () => Wall | undefined) {
+  const core = computed(() => {
+    const structure = wall()?.structure
+    return structure?.memberDepth ?? structure?.thickness ?? structure?.block?.height ?? 100
+  })
+  const layers = computed(() => {
+    let at = core.value
+    return (wall()?.covering ?? []).map((layer) => {
+      const from = at
+      at += layer.thickness
+      return { ...layer, from, hatch: HATCHES[layer.material] ?? 'hatch-board' }
+    })
+  })
+  const face = computed(() => layers.value.reduce((sum, { thickness }) => sum + thickness, core.value))
+  return { core, layers, face }
+}

@@ -1,0 +1,192 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { studWall } from '../../tests/fixtures/walls'
+import type { Evidence } from '../job'
+import { mapFraming } from './framing'
+import { survey } from './index'
+import { chance, hiddenWall, INSTRUMENTS, READING_GROUPS, readWall, type HiddenMember } from './simulate'
+
+const stud = (centre: number, width = 38): HiddenMember => ({ centre, width })
+const pair = (centre: number, width = 38): Partial<Evidence>[] => [
+  { method: 'detector-edge', edge: 'left', x: centre - width / 2 }, { method: 'detector-edge', edge: 'right', x: centre + width / 2 },
+]
+const row = (from: number, count: number, spacing = 400) => Array.from({ length: count }, (_, n) => from + n * spacing)
+const found = (readings: Partial<Evidence>[], change = {}) => mapFraming(studWall(readings, change)).members
+const centres = (readings: Partial<Evidence>[]) => found(readings).filter(({ source }) => source === 'observed').map(({ centre }) => Math.round(centre))
+
+describe('one member', () => {
+  it('is half way between the edges that a detector told, to 3/√2 mm', () => {
+    const [member] = found(pair(1200))
+    expect(member).toMatchObject({ kind: 'single', source: 'observed', width: 38, evidence: ['e1', 'e2'] })
+    expect(member!.centre).toBeCloseTo(1200, 1)
+    expect(member!.sd).toBeCloseTo(3 / Math.SQRT2, 1)
+  })
+
+  it('is a doubled one when its edges are more than 1.6 of its width apart', () => {
+    const [member] = found(pair(1200, 76))
+    expect(member).toMatchObject({ kind: 'double', width: 76 })
+    expect(member!.centre).toBeCloseTo(1200, 1)
+  })
+
+  it('lies wherever all the screw heads found on it can lie on its face', () => {
+    const [member] = found([{ method: 'magnet', x: 1191 }, { method: 'magnet', x: 1209 }])
+    // Faces of 38 less 6 at either edge: the centre is within 13 of both heads, or a doubled one's within 32.
+    const [alone] = found([{ method: 'magnet', x: 1200 }])
+    expect(member!.centre).toBeCloseTo(1200, 0)
+    expect(member!.sd).toBeGreaterThan(4 / 1.96)
+    expect(member!.sd).toBeLessThan(0.75 * alone!.sd)
+  })
+
+  it('covers every nail that met it and no nail that did not', () => {
+    const [member] = found([
+      { method: 'probe', x: 1180, hit: false }, { method: 'probe', x: 1184, hit: true },
+      { method: 'probe', x: 1216, hit: true }, { method: 'probe', x: 1220, hit: false },
+    ])
+    expect(member!.centre).toBeCloseTo(1200, 0)
+    expect(1.96 * member!.sd).toBeLessThan(3)
+  })
+
+  it.each([
+    ['sight', { method: 'seen', x: 1200 }, 1.5], ['a detector’s centre', { method: 'detector-centre', x: 1200 }, 6],
+  ] as const)('by %s is as sure as that is', (_, reading, sigma) => {
+    const [member] = found([reading])
+    expect(member!.centre).toBeCloseTo(1200, 0)
+    expect(Math.abs(member!.sd - sigma)).toBeLessThan(0.25 * sigma)
+  })
+
+  it('is surer with every sign that agrees', () => {
+    const [two] = found(pair(1200))
+    const [four] = found([...pair(1200), ...pair(1200)])
+    const [five] = found([...pair(1200), ...pair(1200), { method: 'seen', x: 1200 }])
+    expect(four!.sd).toBeLessThan(two!.sd)
+    expect(five!.sd).toBeLessThan(four!.sd)
+  })
+})
+
+describe('a wall of members', () => {
+  it('shows their spacing, and where one is expected that nobody has a sign of', () => {
+    const { members, runs } = mapFraming(studWall(row(300, 6).filter(x => x !== 1100).flatMap(x => pair(x))))
+    expect(runs).toMatchObject([{ spacing: 400, last: 5 }])
+    expect(runs[0]!.start).toBeCloseTo(300, 0)
+    const expected = members.filter(({ source }) => source === 'inferred')
+    expect(expected.some(({ centre }) => Math.abs(centre - 1100) < 1)).toBe(true)
+    expect(expected.every(({ evidence }) => evidence.length === 0)).toBe(true)
+  })
+
+  it('does not expect one where a nail met nothing, nor in a doorway', () => {
+    const readings = row(300, 6).filter(x => x !== 1100).flatMap(x => pair(x))
+    const misses = [1092, 1100, 1108].map(x => ({ method: 'probe', x, hit: false } as const))
+    expect(found([...readings, ...misses]).some(({ centre }) => Math.abs(centre - 1100) < 60)).toBe(false)
+    const door = { features: [{ id: 'd', kind: 'door', x: 800, y: 0, width: 650, height: 2100 }] }
+    expect(found(readings, door).some(({ centre }) => Math.abs(centre - 1100) < 60)).toBe(false)
+  })
+
+  it('begins a new run after an odd bay, and where the spacing changes', () => {
+    const odd = [...row(300, 4), ...row(1780, 4)]
+    expect(mapFraming(studWall(odd.flatMap(x => pair(x)))).runs.map(({ spacing, last }) => [spacing, last])).toEqual([[400, 3], [400, 3]])
+    const changed = [...row(300, 5), ...row(2500, 4, 600)]
+    expect(mapFraming(studWall(changed.flatMap(x => pair(x)))).runs.map(({ spacing }) => spacing)).toEqual([400, 600])
+  })
+
+  it('is not bent by a screw in blocking or an edge that is none', () => {
+    const readings = row(300, 8).flatMap(x => pair(x))
+    const wall = studWall([...readings, { method: 'magnet', x: 910 }, { method: 'detector-edge', edge: 'left', x: 2010 }])
+    const { members, unexplained } = mapFraming(wall)
+    expect(members.filter(({ source }) => source === 'observed').map(({ centre }) => Math.round(centre))).toEqual(row(300, 8))
+    expect(unexplained.map(({ reading }) => reading.id)).toEqual(['e17', 'e18'])
+  })
+
+  it('takes a member beside the run when two signs show it, and a stud added 120 mm from another', () => {
+    const readings = row(300, 8).flatMap(x => pair(x))
+    expect(centres([...readings, ...pair(920)])).toContain(920)
+    expect(centres([...readings, ...pair(1220)])).toEqual([300, 700, 1100, 1220, 1500, 1900, 2300, 2700, 3100])
+  })
+
+  it('leaves out what was set aside', () => {
+    const aside = pair(920).map(reading => ({ ...reading, setAside: 'a pipe' }))
+    expect(centres([...row(300, 8).flatMap(x => pair(x)), ...aside])).not.toContain(920)
+  })
+})
+
+describe('the far side', () => {
+  it('is mirrored about its reference, left edges becoming right ones, and shares the reference’s error', () => {
+    const behind = [
+      { method: 'detector-edge', edge: 'left', x: 741, side: 'back', reference: 'jamb' },
+      { method: 'detector-edge', edge: 'right', x: 779, side: 'back', reference: 'jamb' },
+    ] as const
+    const [member] = found([...behind], { references: [{ id: 'jamb', front: 3000, back: 1560 }] })
+    expect(member!.centre).toBeCloseTo(3800, 0)
+    const alone = Math.hypot(3 / Math.SQRT2, Math.SQRT2 * 1.5)
+    expect(member!.sd).toBeCloseTo(alone, 0)
+  })
+})
+
+describe('simulated walls', () => {
+  it.each(READING_GROUPS)('read by %s: found, told honestly, and hardly any made up', (group) => {
+    let [truths, seen, inside, invented] = [0, 0, 0, 0]
+    for (let seed = 1; seed <= 40; seed++) {
+      const hidden = hiddenWall(seed)
+      const { wall, read } = readWall(hidden, group, 1000 + seed)
+      const observed = mapFraming(wall).members.filter(({ source }) => source === 'observed')
+      for (const truth of read) {
+        truths++
+        const off = observed.map(({ centre, sd }) => ({ off: Math.abs(centre - truth.centre), sd })).sort((a, b) => a.off - b.off)[0]
+        if (!off || off.off > 30) continue
+        seen++
+        if (off.off <= 1.96 * off.sd) inside++
+      }
+      invented += observed.filter(({ centre }) => !hidden.members.some(truth => Math.abs(truth.centre - centre) <= 30)).length
+    }
+    expect(seen / truths).toBeGreaterThan(0.985)
+    // One reference's error is shared by a whole wall, so forty walls scatter more than their members would.
+    expect(inside / seen).toBeGreaterThan(group === 'far side' ? 0.9 : 0.92)
+    expect(inside / seen).toBeLessThan(0.99)
+    expect(invented).toBeLessThan(5)
+  })
+
+  it('are the same for the same seed', () => {
+    expect(hiddenWall(7)).toEqual(hiddenWall(7))
+    expect(hiddenWall(7)).not.toEqual(hiddenWall(8))
+    expect(readWall(hiddenWall(7), 'mixed', 3)).toEqual(readWall(hiddenWall(7), 'mixed', 3))
+  })
+
+  it('give chances that are even and normal', () => {
+    const c = chance(5)
+    const even = Array.from({ length: 4000 }, () => c.between(0, 1))
+    const normal = Array.from({ length: 4000 }, () => c.off(2))
+    const mean = (values: number[]) => values.reduce((a, b) => a + b) / values.length
+    expect(mean(even)).toBeCloseTo(0.5, 1)
+    expect(mean(normal)).toBeCloseTo(0, 0)
+    expect(Math.sqrt(mean(normal.map(x => x * x)))).toBeCloseTo(2, 0)
+  })
+
+  it('have instruments that read what is there', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
+      const c = chance(seed)
+      const member = stud(1200)
+      expect(Math.abs(INSTRUMENTS.magnet(member, c).x - 1200)).toBeLessThanOrEqual(13)
+      expect(INSTRUMENTS.probe([member], 1218.9).hit).toBe(true)
+      expect(INSTRUMENTS.probe([member], 1219.1).hit).toBe(false)
+    }))
+  })
+})
+
+describe('the survey', () => {
+  it('takes members that are listed as known, whatever the readings say', () => {
+    const { members } = survey(studWall(pair(1200), { structure: { kind: 'wood-stud', memberWidth: 38, members: [{ centre: 800, width: 80 }] } }))
+    expect(members).toMatchObject([{ centre: 800, width: 80, sd: 0, kind: 'double', source: 'observed', proved: true }])
+  })
+
+  it('says what is unknown, only expected, unexplained or contradicted', () => {
+    const codes = (readings: Partial<Evidence>[]) => survey(studWall(readings)).findings.map(({ code }) => code)
+    expect(codes([])).toEqual(['framing-unknown'])
+    expect(codes(row(300, 6).filter(x => x !== 1100).flatMap(x => pair(x)))).toContain('member-inferred')
+    expect(codes([...row(300, 6).flatMap(x => pair(x)), { method: 'magnet', x: 910 }])).toContain('reading-unexplained')
+    const contradicted = survey(studWall([...pair(1200), { method: 'probe', x: 1200, y: 1500, hit: true }, { method: 'probe', x: 1201, y: 400, hit: false }])).findings.find(({ code }) => code === 'reading-conflicts')
+    expect(contradicted?.remedy).toEqual(['It was met at another height: it may not run the wall’s whole height.'])
+  })
+
+  it('says nothing of members on a wall that carries all over', () => {
+    expect(survey(studWall(pair(1200), { structure: { kind: 'concrete' } }))).toMatchObject({ members: [], findings: [] })
+  })
+})

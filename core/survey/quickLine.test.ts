@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest'
+import { readQuickLine } from './quickLine'
+
+const read = (text: string, system: 'metric' | 'imperial' = 'metric', references: string[] = []) => readQuickLine(text, { y: 1500 }, system, references)
+const faults = (text: string, references: string[] = []) => read(text, 'metric', references).faults.map(({ from, to, message }) => [text.slice(from, to), message])
+
+describe('a quick line', () => {
+  it('reads a running list in one go', () => {
+    expect(read('e 1181 1219, m 1802, p 2402 hit, p 2460 miss, k 2700 dull')).toEqual({ faults: [], readings: [
+      { method: 'detector-edge', edge: 'left', x: 1181, y: 1500 }, { method: 'detector-edge', edge: 'right', x: 1219, y: 1500 },
+      { method: 'magnet', x: 1802, y: 1500 }, { method: 'probe', x: 2402, y: 1500, hit: true }, { method: 'probe', x: 2460, y: 1500, hit: false },
+      { method: 'knock', x: 2700, y: 1500, dull: true },
+    ] })
+  })
+
+  it('takes several places after one letter, answers for those before them, and a knock as dull', () => {
+    expect(read('p 400 402 hit 440 miss; k 700; k 900 hollow').readings.map(({ x, hit, dull }) => [x, hit ?? dull])).toEqual([[400, true], [402, true], [440, false], [700, true], [900, false]])
+    expect(read('e 1181 left, e 1219 right').readings.map(({ edge }) => edge)).toEqual(['left', 'right'])
+  })
+
+  it('takes a height, and the side by its reference, for what follows', () => {
+    const { readings } = read('m 100, @1.2 m, m 200, back jamb, m 300, front, m 400', 'metric', ['jamb', 'hatch'])
+    expect(readings.map(({ x, y, side, reference }) => [x, y, side, reference])).toEqual([
+      [100, 1500, undefined, undefined], [200, 1200, undefined, undefined], [300, 1200, 'back', 'jamb'], [400, 1200, undefined, undefined],
+    ])
+    expect(read('back, m 300', 'metric', ['jamb']).readings[0]).toMatchObject({ side: 'back', reference: 'jamb' })
+  })
+
+  it('reads feet, inches and fractions that belong together', () => {
+    expect(read('m 72 1/16 80, c 6\' 2 1/2"', 'imperial').readings.map(({ x }) => x / 25.4)).toEqual([72.0625, 80, 74.5])
+  })
+
+  it('reads joints of blockwork', () => {
+    expect(read('j 1180 head, j 600 bed').readings).toMatchObject([{ method: 'joint', direction: 'head', x: 1180 }, { method: 'joint', direction: 'bed' }])
+  })
+
+  it.each([
+    ['x 100', 'x'], ['m', 'm'], ['p 2402', '2402'], ['m 12oo', '12oo'], ['m 100 hit', 'hit'],
+    ['e 1181', '1181'], ['e 1219 1181', '1181'], ['k 700 loud', 'loud'], ['@high', '@high'], ['@1200 m 4', '@1200'],
+  ])('shows which word of “%s” is wrong', (text, word) => {
+    expect(faults(text).map(([wrong]) => wrong)).toEqual([word])
+    expect(read(text).readings).toEqual([])
+  })
+
+  it('wants an answer behind its place', () => expect(faults('p hit 2402').map(([wrong]) => wrong)).toEqual(['hit', '2402']))
+
+  it('asks for a reference before the far side, and for one that there is', () => {
+    expect(faults('back, m 300')[0]).toEqual(['back', 'Enter a reference seen from both sides first.'])
+    expect(faults('back door, m 300', ['jamb'])[0]).toEqual(['door', 'Name a reference seen from both sides: jamb.'])
+  })
+
+  it('keeps what is right beside what is wrong', () => {
+    const { readings, faults } = read('m 1802, q 5, p 2402 hit')
+    expect(readings).toHaveLength(2)
+    expect(faults).toMatchObject([{ from: 8, to: 9 }])
+  })
+})
