@@ -1,5 +1,8 @@
 import { Bench } from 'tinybench'
+import type { Wall } from '../core/job'
 import { plan } from '../core/plan'
+import { survey } from '../core/survey'
+import { chance, INSTRUMENTS } from '../core/survey/simulate'
 import { gridJob } from './jobs'
 import { atMost, type Row } from './row'
 
@@ -26,4 +29,29 @@ export async function planning(): Promise<Row[]> {
     atMost('Plan of 10 × 10', ms('10 × 10'), 50, 'ms'),
     atMost('Growth from 5 × 5 to 20 × 20, times as long a screen', ms('20 × 20') / ms('5 × 5') / 16, 1, 'times'),
   ]
+}
+
+/** A wall of 60 studs with 400 readings of every kind. */
+function readWallOf60(): Wall {
+  const luck = chance(3)
+  const members = Array.from({ length: 60 }, (_, k) => ({ centre: 200 + 400 * k + luck.off(2), width: 38 }))
+  const readings = members.flatMap(member => [
+    INSTRUMENTS.edge(member, 'left', luck), INSTRUMENTS.edge(member, 'right', luck), INSTRUMENTS.magnet(member, luck), INSTRUMENTS.magnet(member, luck),
+    INSTRUMENTS.centre(member, luck), INSTRUMENTS.probe(members, member.centre + luck.off(5)), INSTRUMENTS.probe(members, member.centre + 30),
+  ])
+  return {
+    id: 'w', name: 'w', width: 24_400, height: 2700, structure: { kind: 'wood-stud', memberWidth: 38 }, covering: [], arrays: [],
+    evidence: readings.slice(0, 400).map((reading, n) => ({ id: `e${n}`, y: 1000, ...reading })),
+  }
+}
+
+/** How long a large wall's readings take to be fused. */
+export async function fusing(): Promise<Row[]> {
+  const wall = readWallOf60()
+  const bench = new Bench({ time: 2_000, warmupTime: 1_000 })
+  bench.add('fuse', () => void survey(wall))
+  await bench.run()
+  const { result } = bench.tasks[0]!
+  if (!('latency' in result)) throw new Error('Fusing was not measured.')
+  return [atMost('Framing map of 60 members from 400 readings', result.latency.p50, 50, 'ms')]
 }

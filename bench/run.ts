@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer, untilAnswering } from '../scripts/house.mjs'
 import { opening } from './opening'
-import { planning } from './planning'
+import { framingStudy } from './framing'
+import { fusing, planning } from './planning'
 import type { Row } from './row'
 import { serving } from './serving'
 
@@ -26,7 +27,10 @@ async function onServer(measure: (address: string) => Promise<Row[]>): Promise<R
 
 const rows = [
   ...await planning(),
+  ...await fusing(),
   ...await onServer(async address => [...await opening(address), ...await serving(address)]),
 ]
 console.table(Object.fromEntries(rows.map(({ what, measured, aim, met }) => [what, { measured, aim, met: met === undefined ? '' : met ? 'yes' : 'NO' }])))
+console.log('\nThe framing map over 400 simulated walls for each way of reading')
+console.table(framingStudy(400))
 if (rows.some(({ met }) => met === false)) console.log('Some aims are not met on this machine.')

@@ -20,15 +20,14 @@ export function edgeDistanceOf(fastener: Fastener | undefined): number {
 
 /**
  * The stretch of each member that can take the fastener: centre ± u with
- * u = half width − edge distance − 1.645·σ. Members too narrow or too uncertain have none.
+ * u = half width − edge distance − 1.645·σ. Members too narrow or too uncertain
+ * have an empty one, that no slot meets.
  */
 export function landingsOf(members: Pick<Member, 'centre' | 'width' | 'sd'>[], edgeDistance: number): Landing[] {
-  return members
-    .map(({ centre, width, sd }, index) => {
-      const usable = width / 2 - edgeDistance - ONE_SIDED_95 * sd
-      return { index, centre, usable, from: centre - usable, to: centre + usable }
-    })
-    .filter(({ usable }) => usable >= 0)
+  return members.map(({ centre, width, sd }, index) => {
+    const usable = width / 2 - edgeDistance - ONE_SIDED_95 * sd
+    return { index, centre, usable, from: centre - usable, to: centre + usable }
+  })
 }
 
 /** A slot as it lies on the wall once its plate is at `plateX`. */

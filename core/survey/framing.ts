@@ -98,7 +98,7 @@ function weigh(signs: Sign[], against: Sign[], width: number, expected: Expectat
  * Places of a run at which no member was found although its neighbours were; and one on towards
  * either end of the wall, where nothing that was found there shows that the run has ended.
  */
-function emptyPlaces(run: Run, groups: Group[], wall: Wall): number[] {
+function emptyPlaces(run: Run, groups: Group[], wall: Wall, width: number): number[] {
   const found = [...new Set(run.places.values())].sort((a, b) => a - b)
   const between = found.flatMap((place, n) => {
     const empty = (found[n + 1] ?? place + 1) - place - 1
@@ -112,7 +112,7 @@ function emptyPlaces(run: Run, groups: Group[], wall: Wall): number[] {
   ]
   return [...between, ...onward].filter((place) => {
     const centre = run.start + place * run.spacing
-    return centre > 0 && centre < wall.width
+    return centre >= width / 2 - 1 && centre <= wall.width - width / 2 + 1
   })
 }
 
@@ -121,7 +121,7 @@ const OPENING = /door|window|opening/
 /** Members that nobody has a sign of, expected from the run they would stand in. */
 function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: Sign[], wall: Wall, width: number): Omit<Member, 'proved'>[] {
   const openings = (wall.features ?? []).filter(({ kind, height }) => OPENING.test(kind) && height > wall.height / 2)
-  return runs.flatMap((run, index) => emptyPlaces(run, groups, wall).flatMap((place) => {
+  return runs.flatMap((run, index) => emptyPlaces(run, groups, wall, width).flatMap((place) => {
     const at = expectedAt(run, sightings, place)
     const blocked = openings.some(({ x, width }) => at.centre > x && at.centre < x + width)
       || groups.some(({ outline, width: taken }) => Math.abs(outline.centre - at.centre) < (width + taken) / 2 + 30)

@@ -23,6 +23,7 @@ const refused = () => refusal(422, 'not-a-picture', 'This is no JPEG, PNG or Web
  */
 export async function keepPhoto(bytes: Buffer): Promise<string> {
   if (bytes.length > LARGEST_PHOTO) throw refusal(413, 'too-large', 'A picture can have 15 MB; this one has more.')
+  if (bytes.length === 0) throw refused()
   const image = sharp(bytes, { limitInputPixels: 100_000_000 })
   const { format } = await image.metadata().catch(() => ({ format: undefined }))
   const ending = FORMATS[format ?? '']

@@ -5,8 +5,8 @@ test('a hole that misses is a stop that says by how much, and its cure is taken 
   const bench = page.getByRole('region', { name: 'Mount' })
   await expect(bench).toContainText('8 of 9 plates held')
   const stop = page.locator('[data-finding=hole-misses-member]')
-  // Half of 38, less 1.5 × 9.525: 4.7 of wood either side of member 5's centre at 1690; the slot begins at 1698.
-  await expect(stop).toContainText('R3 C1, top row hole at 1698 misses member 5 by 3.3')
+  // Half of 38, less 1.5 × 9.525 and 1.645 σ of 0.7: 3.6 of wood either side of member 5's centre at 1690; the slot begins at 1698.
+  await expect(stop).toContainText('R3 C1, top row hole at 1698 misses member 5 by 4.4')
   await expect(stop).toContainText('Shift the plate 8 to the left')
   await expect(page.locator('[data-state=off]')).toHaveCount(2)
   await expect(page.getByRole('link', { name: 'Mount' })).toContainText('2 stops')

@@ -23,6 +23,7 @@ test('every field says what is wrong beside it, keeps what was typed and saves n
   await page.getByLabel('Display', { exact: true }).selectOption('firth-75h')
   await expect(page.getByRole('alert').first()).toContainText(/carries \d+ kg; .* weighs \d+/)
   await page.goto(`${HALL}/survey`)
+  await page.getByRole('tab', { name: 'Wall', exact: true }).click()
   for (const [label, typed, said] of [['Wall width', '0', 'Must be more than 0'], ['Wall height', '-3 m', 'Must be more than 0'], ['Wall width', '200 m', 'at most 100 m'], ['Wall width', '2000', 'columns are 3065.4 mm wide; the wall is 2000']] as const) {
     await fill(page, label, typed)
     await expect(page.getByRole('alert').filter({ hasText: said })).toBeVisible()

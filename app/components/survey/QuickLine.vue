@@ -52,7 +52,7 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
   <form @submit.prevent="enter">
     <div class="flex items-baseline justify-between">
       <label :for="id" class="field-label">Readings in one line</label>
-      <button type="button" class="text-xs underline" :aria-expanded="help" @click="help = !help">
+      <button type="button" class="min-h-6 px-1 text-xs underline" :aria-expanded="help" @click="help = !help">
         letters
       </button>
     </div>
