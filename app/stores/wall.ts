@@ -65,7 +65,7 @@ export const useWallStore = defineStore('wall', () => {
 
   /** The faults that an edit would bring in; one that came with a file is not the edit's. */
   function faultsOf(next: Wall): Fault[] {
-    const faults = wallFaults(next, catalogue.value)
+    const faults = wallFaults(next, catalogue.value, '$', wall.value)
     if (faults.length > 0) return faults
     const before = new Set(impossibilities(wall.value!, catalogue.value).map(({ path, message }) => path + message))
     return impossibilities(next, catalogue.value).filter(({ path, message }) => !before.has(path + message))

@@ -3,7 +3,7 @@ import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
-import { differences, InvalidJob, jobJsonSchema, merge, readJob, validateJob, writeJob, type Job } from './index'
+import { differences, InvalidJob, jobJsonSchema, merge, readJob, validateJob, wallFaults, writeJob, type Job } from './index'
 
 function faultsOf(change: (job: Job) => void) {
   const job = exampleJob()
@@ -105,6 +105,24 @@ describe('laying one change on another', () => {
 
   it('names the places that differ', () => {
     expect(differences({ a: [{ b: 1 }, 2], c: 1 }, { a: [{ b: 2 }, 2], d: 1 })).toEqual(['a[0].b', 'c', 'd'])
+  })
+})
+
+describe('an edit of a good wall', () => {
+  const reading = (id: string, x: unknown = 5) => ({ id, method: 'magnet', x, y: 1500 })
+  const wallOf = (...evidence: unknown[]) => ({ ...exampleJob().walls[0]!, evidence }) as unknown as Job['walls'][number]
+
+  it('has the same faults at the same places as one that is checked afresh', () => {
+    const { catalogue } = exampleJob()
+    const good = wallOf(reading('e1'), reading('e2'), reading('e3'))
+    for (const edited of [
+      wallOf(reading('e1'), reading('e2'), reading('e3'), reading('e4', 'far')),
+      wallOf(reading('e1'), reading('e2', null), reading('e3'), {}),
+      wallOf(reading('e2'), reading('e3'), reading('e3')),
+      wallOf(),
+      { ...good, evidence: 'none', width: 0 } as unknown as Job['walls'][number],
+    ]) expect(wallFaults(edited, catalogue, '$', good)).toEqual(wallFaults(edited, catalogue))
+    expect(wallFaults(null, catalogue, '$', good)).toEqual(wallFaults(null, catalogue))
   })
 })
 

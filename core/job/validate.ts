@@ -1,6 +1,7 @@
 import { ValidationError, type Schema } from 'yup'
 import { InvalidJob, type Fault } from './fault'
-import { evidenceSchema, jobSchema, logEntrySchema, wallSchema } from './schema'
+import { same } from './merge'
+import { evidenceSchema, jobSchema, LIMITS, logEntrySchema, wallSchema } from './schema'
 import type { Catalogue, Job, LogEntry, Wall } from './types'
 
 /** Every fault of a value by a schema, each at its JSON path under `root`. Nothing is coerced. */
@@ -64,9 +65,34 @@ function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[]
   ]
 }
 
-/** Every fault of one wall against its job's catalogue, at paths under `root`. */
-export function wallFaults(wall: unknown, catalogue: Catalogue, root = '$'): Fault[] {
-  const faults = schemaFaults(wallSchema, wall, root)
+/** Lists of a wall that grow long; an edit changes few of their entries. */
+const LONG_LISTS = ['evidence', 'features', 'surface'] as const
+
+/** A wall with only those entries of its long lists that a good one does not have at the same place, and where they were. */
+function beyond(wall: Record<string, unknown>, good: Wall): { part: Record<string, unknown>, places: Record<string, number[]> } {
+  const part = { ...wall }
+  const places: Record<string, number[]> = {}
+  for (const key of LONG_LISTS) {
+    const [list, known = []] = [wall[key], good[key]]
+    if (!Array.isArray(list) || list.length > LIMITS.readings) continue
+    places[key] = list.flatMap((entry, index) => same(entry, known[index]) ? [] : [index])
+    part[key] = places[key].map(index => list[index] as unknown)
+  }
+  return { part, places }
+}
+
+/**
+ * Every fault of one wall against its job's catalogue, at paths under `root`.
+ *
+ * @param good a wall known to have none, from which this one was edited: what it has too is not checked again
+ */
+export function wallFaults(wall: unknown, catalogue: Catalogue, root = '$', good?: Wall): Fault[] {
+  const isEdit = good !== undefined && typeof wall === 'object' && wall !== null
+  const { part, places } = isEdit ? beyond(wall as Record<string, unknown>, good) : { part: wall, places: {} as Record<string, number[]> }
+  const faults = schemaFaults(wallSchema, part, root).map(({ path, message }) => ({
+    path: path.replace(/\.(evidence|features|surface)\[(\d+)\]/, (text, key: string, index: string) => places[key] ? `.${key}[${places[key][Number(index)]}]` : text),
+    message,
+  }))
   return faults.length > 0 ? faults : wallLinkFaults(wall as Wall, catalogue, root)
 }
 

@@ -8,8 +8,9 @@ import type { MountedCell } from './position'
 export function proofFindings(array: ScreenArray, cells: MountedCell[], wall: Wall, members: Member[], rules: Rules): Finding[] {
   const holes = cells.flatMap(cell => cell.holes)
   return members.flatMap((member, index): Finding[] => {
+    if (member.proved) return []
     const own = holes.filter(hole => hole.member === index && (hole.margin ?? -1) >= -1e-9)
-    if (member.proved || own.length === 0) return []
+    if (own.length === 0) return []
     const y = own.reduce((sum, hole) => sum + hole.y, 0) / own.length
     return [{
       severity: 'stop', code: 'framing-unproved', stage: 'mount', subject: `member-${index}`,

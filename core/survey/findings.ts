@@ -63,6 +63,29 @@ const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }
   remedy: words`Take a second reading there, or set it aside with the reason.`,
 }))
 
+/** Linings up to this year may hold asbestos, and paint on them lead. */
+const OLD_LINING = 1990
+
+/** What has to be known of a wall before it is opened. */
+export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
+  return [
+    ...linedIn !== undefined && linedIn < OLD_LINING
+      ? [{
+          severity: 'caution' as const, code: 'lining-old', stage: 'survey' as const, subject: id,
+          message: words`The lining is of ${String(linedIn)}: it may hold asbestos, and its paint lead.`,
+          remedy: words`Have it tested before it is cut or drilled.`,
+        }]
+      : [],
+    ...fireRating
+      ? [{
+          severity: 'caution' as const, code: 'wall-fire-rated', stage: 'survey' as const, subject: id,
+          message: words`The wall is rated for ${String(fireRating)} minutes of fire.`,
+          remedy: words`Open it only with the seal approved for it; local code comes first.`,
+        }]
+      : [],
+  ]
+}
+
 /** What is wrong or doubtful about the framing. */
 export function framingFindings(wall: Wall, members: Member[], unexplained: Sign[], framed: boolean): Finding[] {
   const unknown: Finding[] = framed && members.length === 0

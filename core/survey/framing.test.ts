@@ -186,6 +186,12 @@ describe('the survey', () => {
     expect(contradicted?.remedy).toEqual(['It was met at another height: it may not run the wall’s whole height.'])
   })
 
+  it('cautions of an old lining and of a fire rating', () => {
+    const codes = (change: object) => survey(studWall(pair(1200), change)).findings.map(({ code }) => code)
+    expect(codes({ linedIn: 1974, fireRating: 60 })).toEqual(['lining-old', 'wall-fire-rated'])
+    expect(codes({ linedIn: 2004, fireRating: 0 })).toEqual([])
+  })
+
   it('says nothing of members on a wall that carries all over', () => {
     expect(survey(studWall(pair(1200), { structure: { kind: 'concrete' } }))).toMatchObject({ members: [], findings: [] })
   })

@@ -1,7 +1,7 @@
 import type { Finding } from '../finding'
 import type { Rules, Wall } from '../job'
 import { fitCoursing, coursingFindings, type Coursing } from './coursing'
-import { framingFindings } from './findings'
+import { framingFindings, liningFindings } from './findings'
 import { mapFraming, nominalWidth, type Member } from './framing'
 import { DOUBLE_WIDTH } from './errorModel'
 import { proofOf } from './proof'
@@ -66,6 +66,7 @@ export function survey(wall: Wall, rules: Rules = {}): Survey {
       ...framingFindings(wall, members, map.unexplained, isFramed(wall)),
       ...coursingFindings(wall, coursing),
       ...transferFindings(wall),
+      ...liningFindings(wall),
     ],
   }
 }

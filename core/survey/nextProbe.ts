@@ -45,8 +45,9 @@ export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[]): 
     return { x: wall.structure.spacing ?? FIRST_SPACING, y: Math.min(USUAL_HEIGHT, wall.height / 2), gain: 0, why: words`Nothing is known yet; a first member usually stands one spacing from the corner or jamb.` }
   }
   const open = members.flatMap((member, index) => {
+    if (member.proved) return []
     const own = holes.filter(hole => hole.member === index)
-    return member.proved || (holes.length > 0 && own.length === 0) ? [] : [{ index, own }]
+    return holes.length > 0 && own.length === 0 ? [] : [{ index, own }]
   })
   return open
     .map(({ index, own }) => forMember(members, index, own))

@@ -28,10 +28,25 @@ function wallRow(db: Database, site: number, id: string) {
   return row
 }
 
-/** A wall row as the job file has it; lists that the format wants are there even when empty. */
+/** Walls as read, by key: one version of a wall is read by many and never changes. */
+const readWalls = perDatabase(() => new Map<number, { version: number, wall: Wall }>())
+/** So many are kept at hand; the one longest there makes room. */
+const AT_HAND = 100
+
+/** A wall row as the job file has it; lists that the format wants are there even when empty. Not to be changed. */
 function loadWall(db: Database, row: ReturnType<typeof wallRow>): Wall {
+  const known = readWalls(db).get(row.key)
+  if (known?.version === row.version) return known.wall
   const part = loadLists(db, wallBranch.lists, rowToPart(walls, row), row.key)
-  return { covering: [], arrays: [], ...part } as unknown as Wall
+  return keepAtHand(db, row.key, row.version, { covering: [], arrays: [], ...part } as unknown as Wall)
+}
+
+function keepAtHand(db: Database, key: number, version: number, wall: Wall): Wall {
+  const atHand = readWalls(db)
+  atHand.delete(key)
+  if (atHand.size >= AT_HAND) atHand.delete(atHand.keys().next().value!)
+  atHand.set(key, { version, wall })
+  return wall
 }
 
 export function readWall(db: Database, siteId: string, id: string): WallState {
@@ -49,7 +64,7 @@ export function readWall(db: Database, siteId: string, id: string): WallState {
 
 /** Faults of a wall that is to take the place of `before`: an edit may leave what cannot be, not bring it in. */
 function faultsOfEdit(wall: unknown, before: Wall | undefined, { catalogue }: Pick<Job, 'catalogue'>) {
-  const faults = wallFaults(wall, catalogue)
+  const faults = wallFaults(wall, catalogue, '$', before)
   if (faults.length > 0) return faults
   const known = new Set((before ? impossibilities(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`))
   return impossibilities(wall as Wall, catalogue).filter(({ path, message }) => !known.has(`${path} ${message}`))
@@ -61,7 +76,7 @@ function faultsOfEdit(wall: unknown, before: Wall | undefined, { catalogue }: Pi
  * @throws 409 with the state kept now, where somebody saved in between; 422 with every fault
  */
 export function saveWall(db: Database, siteId: string, id: string, wall: unknown, version: unknown, by: string, at: string): Pick<WallState, 'version' | 'savedAt' | 'savedBy'> {
-  return db.transaction(() => {
+  const saved = db.transaction(() => {
     const site = siteRow(db, siteId)
     const row = wallRow(db, site.key, id)
     if (version !== row.version) {
@@ -72,9 +87,11 @@ export function saveWall(db: Database, siteId: string, id: string, wall: unknown
     if (faults.length > 0) throw unfit(faults)
     if ((wall as Wall).id !== id) throw unfit([{ path: '$.id', message: `must be “${id}”, as in the address` }])
     const next = { version: row.version + 1, savedAt: at, savedBy: by }
-    replacePart(db, wallBranch, structuredClone(wall) as Part, before as unknown as Part, row.key, next)
-    return next
+    replacePart(db, wallBranch, structuredClone(wall) as Part, structuredClone(before) as unknown as Part, row.key, next)
+    return { key: row.key, next }
   })
+  keepAtHand(db, saved.key, saved.next.version, wall as Wall)
+  return saved.next
 }
 
 /** Keeps a new wall. @throws 409 where the site has one of this id, 422 with every fault */

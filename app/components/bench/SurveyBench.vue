@@ -56,8 +56,8 @@ useCommands(SURVEY_LEAVES.map(({ id, title }) => ({ id: `leaf-${id}`, title: `Su
       </button>
     </div>
     <ReadingsLeaf v-if="leaf === 'readings'" ref="readings" />
-    <WallLeaf v-else-if="leaf === 'wall'" />
-    <AroundLeaf v-else-if="leaf === 'around'" />
-    <FaceLeaf v-else ref="face" />
+    <LazyWallLeaf v-else-if="leaf === 'wall'" />
+    <LazyAroundLeaf v-else-if="leaf === 'around'" />
+    <LazyFaceLeaf v-else ref="face" />
   </BenchFrame>
 </template>

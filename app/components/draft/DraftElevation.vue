@@ -152,7 +152,7 @@ const level = computed(() => plan.value?.marking.levelLine)
         <DraftDimension :from="0" :to="outline.y" :at="outline.x + outline.width + 26 / view.scale" upright />
       </template>
       <path :d="`M${-wall.width} 0 H${2 * wall.width}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" pointer-events="none" />
-      <DraftSurvey v-if="surveying" :wall="wall" />
+      <LazyDraftSurvey v-if="surveying" :wall="wall" />
       <rect v-if="drawing" v-bind="drawing" fill="var(--color-flag)" fill-opacity="0.2" stroke="var(--color-flag)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
       <slot :cursor="cursor" :wall="wall" :hovered="hovered" />
     </g>

@@ -16,6 +16,10 @@ const signs = computed(() => signsOf(wall.value).filter(({ reading }) => member.
   const vague = sign.kind === 'magnet' || sign.kind === 'hole'
   return { id: sign.reading.id, name: METHOD_NAMES[sign.reading.method], x: sign.x, agrees: vague || Math.abs(off) < 2 ? 'agrees' : tell([{ mm: Math.abs(off) }, off < 0 ? ' to the left' : ' to the right']) }
 }))
+/** Nails and knocks that speak against a member where this one is believed to be. */
+const against = computed(() => signsOf(wall.value)
+  .filter(({ speaksFor, x }) => !speaksFor && Math.abs(x - member.value.centre) < member.value.width / 2 - 3)
+  .map(({ reading, x }) => ({ id: reading.id, name: METHOD_NAMES[reading.method], x })))
 </script>
 
 <template>
@@ -39,6 +43,11 @@ const signs = computed(() => signsOf(wall.value).filter(({ reading }) => member.
       <li v-for="sign in signs" :key="sign.id">
         <button type="button" class="flex w-full justify-between py-0.5 text-left hover:underline" @click="selected = sign.id" @pointerenter="hovered = sign.id" @pointerleave="hovered = ''">
           <span>{{ sign.name }} at <b class="figures">{{ show(sign.x) }}</b></span><span class="text-ink-soft">{{ sign.agrees }}</span>
+        </button>
+      </li>
+      <li v-for="sign in against" :key="sign.id">
+        <button type="button" class="flex w-full justify-between py-0.5 text-left text-stop hover:underline" @click="selected = sign.id">
+          <span>{{ sign.name }} at <b class="figures">{{ show(sign.x) }}</b></span><span>contradicts: met nothing</span>
         </button>
       </li>
     </ul>

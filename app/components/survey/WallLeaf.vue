@@ -30,7 +30,6 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
   if (value === undefined) Reflect.deleteProperty(wall, key)
   else wall[key] = value
 })
-const OLD = 1990
 </script>
 
 <template>
@@ -64,11 +63,8 @@ const OLD = 1990
       <TypedField label="Lined in the year" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year of the lining') }" />
       <NoteField class="col-span-2" label="What fills the bays" :value="wall.insulation ?? ''" :commit="text => store.edit('Filling', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
     </div>
-    <p v-if="wall.fireRating" class="text-xs font-semibold text-caution">
-      Fire-rated: never open it without the approved seal.
-    </p>
-    <p v-if="wall.linedIn === undefined || wall.linedIn < OLD" class="text-xs text-caution">
-      {{ wall.linedIn === undefined ? 'The lining’s age is not known' : `Lined in ${wall.linedIn}` }}: it can hold asbestos or lead. Have it tested before it is cut or drilled.
+    <p v-if="wall.linedIn === undefined" class="text-xs text-caution">
+      The lining’s age is not known: it can hold asbestos or lead. Have it tested before it is cut or drilled.
     </p>
     <div v-if="framed" class="border-t border-hair pt-2">
       <h2 class="field-label">

@@ -76,10 +76,11 @@ function moved() {
 const rows = computed(() => rowsOf(plan.value?.marking.marks ?? []))
 const row = computed(() => rows.value.find(({ marks }) => marks.some(({ id }) => id === selected.value || id === current.value)) ?? rows.value[0])
 const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => subject)))
-const tape = computed(() => stage.value === 'survey' || !row.value
+const alongMembers = computed(() => (stage.value === 'survey' && (plan.value?.members.length ?? 0) > 0) || !row.value)
+const tape = computed(() => alongMembers.value || !row.value
   ? (plan.value?.members ?? []).map(({ centre }, index) => ({ id: `member-${index}`, x: centre }))
   : row.value.marks.map(({ id, running }) => ({ id, x: running + plan.value!.marking.datum.x, doubtful: stopped.value.has(id) })))
-const tapeLabel = computed(() => stage.value === 'survey' || !row.value ? 'members' : `${row.value.label} holes`)
+const tapeLabel = computed(() => alongMembers.value || !row.value ? 'members' : `${row.value.label} holes`)
 
 const current = ref('')
 const paper = ref<PaperName>(system.value === 'metric' ? 'a3' : 'letter')
@@ -126,17 +127,17 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
       <main class="wall-frame min-h-0 flex-1" :data-stage="stage">
         <PlumbLine :current="stage" :base="base" class="plumb" />
         <div class="bench min-h-0 border-x border-hair bg-board" :inert="!!store.conflict">
-          <SurveyBench v-if="stage === 'survey'" ref="survey" />
+          <LazySurveyBench v-if="stage === 'survey'" ref="survey" />
           <ArrangeBench v-else-if="stage === 'arrange'" />
-          <MountBench v-else-if="stage === 'mount'" />
-          <MarkBench v-else-if="stage === 'mark'" v-model:paper="paper" v-model:preview="preview" />
-          <HangBench v-else-if="stage === 'hang'" v-model:current="current" />
+          <LazyMountBench v-else-if="stage === 'mount'" />
+          <LazyMarkBench v-else-if="stage === 'mark'" v-model:paper="paper" v-model:preview="preview" />
+          <LazyHangBench v-else-if="stage === 'hang'" v-model:current="current" />
         </div>
         <div class="cross min-h-0 min-w-0">
           <div v-if="stage === 'mark' && preview" class="h-full space-y-4 overflow-y-auto bg-rail p-4" tabindex="0" aria-label="Printed sheet">
             <img v-for="(page, n) in pages" :key="n" :src="page" :alt="`Mark-out sheet, page ${n + 1} of ${pages.length}`" class="w-full bg-white shadow">
           </div>
-          <EvidenceImport v-else-if="stage === 'survey' && importing" />
+          <LazyEvidenceImport v-else-if="stage === 'survey' && importing" />
           <DraftingCross
             v-else
             :show-plates="stage !== 'survey' && stage !== 'arrange'"
@@ -154,9 +155,9 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
             @moved="moved"
           >
             <template #ledger>
-              <SurveyLedger v-if="stage === 'survey'" />
+              <LazySurveyLedger v-if="stage === 'survey'" />
               <ScreenLedger v-else-if="stage === 'arrange'" />
-              <MarkLedger v-else :holes-only="stage !== 'mark'" @click.capture="stage === 'hang' && (current = selected)" />
+              <LazyMarkLedger v-else :holes-only="stage !== 'mark'" @click.capture="stage === 'hang' && (current = selected)" />
             </template>
           </DraftingCross>
         </div>
