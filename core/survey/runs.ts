@@ -26,12 +26,13 @@ const LEAST_JITTER = 2
 const RUN_COST = 5
 /** What a place without a sighting takes off. */
 const EMPTY_COST = 0.7
-/** Members that make a run. */
+/** Members that make a run; fewer do where the spacing is known already and only a bay was odd. */
 const FEWEST = 3
+const FEWEST_AGAIN = 2
 /** Sightings farther than this many σ from a place are not of it. */
 const OFF = 3.5
 
-interface Fit { gain: number, spacing: number, start: number, first: number, end: number }
+interface Fit { gain: number, spacing: number, start: number, first: number, end: number, taken: number }
 
 /** Where a sighting is in a run that starts at `start`: its place, and how far it stands off it. */
 function placeIn(start: number, spacing: number, centre: number): { place: number, off: number } {
@@ -57,7 +58,7 @@ function fitsFrom(sightings: Sighting[], first: number, spacing: number): Fit[] 
     weight += 1 / own
     before = place
     taken++
-    if (taken >= FEWEST) fits.push({ gain, spacing, start, first, end: n + 1 })
+    if (taken >= FEWEST_AGAIN) fits.push({ gain, spacing, start, first, end: n + 1, taken })
   }
   return fits
 }
@@ -78,11 +79,12 @@ function jitterOf(sightings: Sighting[], places: Map<number, number>, { start, s
   let [sum, count] = [2 * JITTER ** 2, 2]
   for (const [n, place] of places) {
     const { centre, sd } = sightings[n]!
-    if (sd > 4) continue
-    sum += Math.max((centre - start - place * spacing) ** 2 - sd ** 2, 0)
-    count++
+    // What is known well tells more of how far members stand off.
+    const weight = (JITTER ** 2 / (JITTER ** 2 + sd ** 2)) ** 2
+    sum += weight * Math.max((centre - start - place * spacing) ** 2 - sd ** 2, -(JITTER ** 2))
+    count += weight
   }
-  return Math.max(Math.sqrt(sum / count), LEAST_JITTER)
+  return Math.sqrt(Math.max(sum / count, LEAST_JITTER ** 2))
 }
 
 function runOf(sightings: Sighting[], found: Fit): Run {
@@ -118,13 +120,15 @@ export function expectedAt(run: Run, sightings: Sighting[], place: number, but?:
  */
 export function runsOf(sightings: Sighting[], likely?: number): Run[] {
   const spacings = [...new Set([...likely !== undefined ? [likely] : [], ...USUAL_SPACINGS])]
-  const cost = (spacing: number) => RUN_COST + (spacing === likely ? 0 : Math.log(spacings.length))
+  const cost = (spacing: number, before: Fit | undefined) => RUN_COST + ([likely, before?.spacing].includes(spacing) ? 0 : Math.log(spacings.length))
   const best: { value: number, fits: Fit[] }[] = Array.from({ length: sightings.length + 1 }, () => ({ value: 0, fits: [] }))
   for (let first = 0; first < sightings.length; first++) {
     const before = best[first]!
     if (before.value > best[first + 1]!.value) best[first + 1] = before
     for (const found of spacings.flatMap(spacing => fitsFrom(sightings, first, spacing))) {
-      const value = before.value + found.gain - cost(found.spacing)
+      const last = before.fits.at(-1)
+      if (found.taken < FEWEST && last?.spacing !== found.spacing) continue
+      const value = before.value + found.gain - cost(found.spacing, last)
       if (value > best[found.end]!.value) best[found.end] = { value, fits: [...before.fits, found] }
     }
   }
