@@ -1,4 +1,4 @@
-import { arrange, sizeFaults } from './arrange'
+import { arrange, pixelMap, sizeFaults, viewingFindings } from './arrange'
 import type { Finding } from './finding'
 import type { Catalogue, Fault, Job, ScreenArray, Wall } from './job'
 import { mark, type Marking } from './mark'
@@ -30,9 +30,11 @@ function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<J
   const arrangement = arrange(array, model, wall)
   const mounting = mount(array, arrangement, wall, surveyed, job)
   const { outline, imageGap } = arrangement
+  const { canvas, crops } = pixelMap(arrangement.cells, arrangement.display, imageGap)
+  const mountModel = job.catalogue.mounts.find(({ id }) => id === array.mount)
   return {
-    plan: { id: array.id, name: array.name, outline, imageGap, shift: { x: 0, y: 0 }, positions: mounting.positions },
-    findings: [...arrangement.findings, ...mounting.findings],
+    plan: { id: array.id, name: array.name, outline, imageGap, canvas, shift: { x: 0, y: 0 }, positions: mounting.positions.map((position, n) => ({ ...position, crop: crops[n]!.rounded })) },
+    findings: [...arrangement.findings, ...viewingFindings(array, outline, arrangement.display, model, mountModel, wall.walkway), ...mounting.findings],
   }
 }
 

@@ -9,6 +9,10 @@ import { outlineOf } from './outline'
 export * from './orientation'
 export * from './outline'
 export * from './grid'
+export * from './pixels'
+export * from './testPicture'
+export * from './viewing'
+export * from './totals'
 export { sizeFaults } from './fit'
 
 /** An array laid out on its wall. */

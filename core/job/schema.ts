@@ -141,6 +141,7 @@ export const wallSchema = group({
   insulation: words(),
   fireRating: extent().max(480, 'must be at most 480 minutes'),
   linedIn: figure().integer('must be a year').min(1700, 'must be a year from 1700 on').max(2100, 'must be a year up to 2100'),
+  walkway: flag(),
   arrays: must(list(screenArray, LIMITS.arrays)),
   datum: maybe({ x: must(length()), label: name() }),
   levelLine: extent(),

@@ -217,6 +217,8 @@ export interface Wall {
   fireRating?: number
   /** Year of the lining, as well as it is known: old ones can hold asbestos and lead. */
   linedIn?: number
+  /** Whether people walk along it, so that what stands out of it is in their way. */
+  walkway?: boolean
   arrays: ScreenArray[]
   /** Where running dimensions start: x on the wall, and what is there. Else the wall's left edge. */
   datum?: { x: number, label: string }

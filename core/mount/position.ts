@@ -28,7 +28,7 @@ export interface MountedCell extends Cell {
 }
 
 /** One screen of an array; its plate and holes are absent until a mount is chosen. */
-export type Position = Cell & { id: string } & Partial<Pick<MountedCell, 'plate' | 'holes'>>
+export type Position = Cell & { id: string, crop?: Rect } & Partial<Pick<MountedCell, 'plate' | 'holes'>>
 
 /** An array as planned: where its cases, plates and holes are, mm on the wall. */
 export interface ArrayPlan {
@@ -37,6 +37,8 @@ export interface ArrayPlan {
   outline: Rect
   /** Between the pictures of neighbours. */
   imageGap: Point
+  /** Pixels of the picture that drives all its screens. */
+  canvas: { width: number, height: number }
   /** Shift of the whole array from where it was placed. */
   shift: Point
   /** Row by row from the top, left to right. */

@@ -133,6 +133,7 @@ export const walls = sqliteTable('walls', {
   'insulation': text('insulation'),
   'fireRating': real('fire_rating'),
   'linedIn': integer('lined_in'),
+  'walkway': integer('walkway', { mode: 'boolean' }),
 }, t => [uniqueIndex('walls_id').on(t.parent, t.id)])
 
 export const layers = sqliteTable('layers', {

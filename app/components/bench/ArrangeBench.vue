@@ -68,7 +68,9 @@ function addGrid() {
   })
 }
 
-const FITS = computed(() => store.catalogue.fasteners.filter(({ base }) => base === store.wall?.structure.kind))
+const LEAVES = [{ id: 'grid', title: 'Grid' }, { id: 'picture', title: 'Picture' }, { id: 'viewers', title: 'Viewers' }] as const
+const leaf = useState<typeof LEAVES[number]['id']>('arrange-leaf', () => 'grid')
+useCommands(LEAVES.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrange: ${title}`, group: 'Arrange' as const, when: has, run: () => { leaf.value = id } })))
 const seam = (axis: 'x' | 'y') => {
   const { bezel } = oriented.value!
   const gap = array.value!.gap[axis]
@@ -82,10 +84,12 @@ const seam = (axis: 'x' | 'y') => {
     <button v-if="!array" type="button" class="press press-first w-full" @click="addGrid">
       <Plus class="size-4" aria-hidden="true" /> Add a grid of displays
     </button>
-    <template v-else>
+    <BenchLeaves v-else v-model="leaf" :leaves="LEAVES" label="Parts of the arrangement" />
+    <LazyPictureLeaf v-if="array && leaf === 'picture'" />
+    <LazyViewersLeaf v-else-if="array && leaf === 'viewers'" />
+    <template v-else-if="array">
       <ChoiceField label="Display" :value="array.display" :options="store.catalogue.displays.map(({ id, name }) => ({ value: id, label: name }))" :commit="id => edit('Display', (array) => { array.display = id })" />
       <ChoiceField label="Mount" :value="array.mount ?? ''" :options="store.catalogue.mounts.map(({ id, name }) => ({ value: id, label: name }))" :commit="id => edit('Mount', (array) => { array.mount = id })" />
-      <ChoiceField inline label="Fastener" :value="array.fastener ?? ''" :options="FITS.map(({ id, name }) => ({ value: id, label: name ?? id }))" :commit="id => edit('Fastener', (array) => { array.fastener = id })" />
       <div class="grid grid-cols-2 gap-3">
         <CountField label="Rows" :value="array.rows" :actions="actions('Rows', (array, n) => setGrid(array, n, array.columns))" />
         <CountField label="Columns" :value="array.columns" :actions="actions('Columns', (array, n) => setGrid(array, array.rows, n))" />

@@ -5,7 +5,9 @@ import type { Figure } from '~~/core/units'
 /** A computed figure; pressing it opens the sum behind it, with its numbers and its source. */
 const { figure } = defineProps<{ label: string, figure: Figure }>()
 const { show, tell, suffix } = useUnits()
-const value = computed(() => figure.unit === 'mm' ? show(figure.value) : String(figure.value))
+/** Lengths as they are marked; all else to two decimals at most. */
+const plain = (value: number) => String(Number(value.toFixed(2)))
+const value = computed(() => figure.unit === 'mm' ? show(figure.value) : plain(figure.value))
 </script>
 
 <template>
@@ -16,7 +18,7 @@ const value = computed(() => figure.unit === 'mm' ? show(figure.value) : String(
     </DisclosureButton>
     <DisclosurePanel class="pb-2 text-sm">
       <p v-for="step in figure.working" :key="step.label">
-        <span class="figures">{{ tell(step.expression) }} = {{ tell([{ mm: step.value }]) }}</span>
+        <span class="figures">{{ tell(step.expression) }} = {{ step.unit === 'mm' ? tell([{ mm: step.value }]) : `${plain(step.value)} ${step.unit}` }}</span>
         <span v-if="step.source" class="block text-xs text-ink-soft">Source: {{ step.source }}</span>
       </p>
     </DisclosurePanel>

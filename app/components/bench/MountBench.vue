@@ -37,6 +37,7 @@ const rows = computed(() => {
     return cell && slot ? [{ row, figure: holeHeightFromBottomEdge(cell, mount.value!, slot) }] : []
   })
 })
+const fits = computed(() => store.catalogue.fasteners.filter(({ base }) => base === store.wall?.structure.kind))
 const summary = computed(() => positions.value.length > 0 ? `${held.value} of ${positions.value.length} plates held` : 'Nothing to mount yet')
 </script>
 
@@ -45,7 +46,8 @@ const summary = computed(() => positions.value.length > 0 ? `${held.value} of ${
     <p v-if="!position" class="text-sm">
       Arrange the displays first.
     </p>
-    <template v-else-if="position.plate && mount">
+    <ChoiceField v-if="array" inline label="Fastener" :value="array.fastener ?? ''" :options="fits.map(({ id, name }) => ({ value: id, label: name ?? id }))" :commit="id => store.edit('Fastener', (wall) => { arrayOf(wall, array!.id).fastener = id })" />
+    <template v-if="position?.plate && mount">
       <div class="flex items-center justify-between">
         <button type="button" class="press" aria-label="Screen before" @click="step(-1)">
           ‹

@@ -50,11 +50,7 @@ useCommands(SURVEY_LEAVES.map(({ id, title }) => ({ id: `leaf-${id}`, title: `Su
 
 <template>
   <BenchFrame stage="survey" title="Survey" :summary="summary">
-    <div class="grid grid-cols-4 overflow-hidden rounded border border-edge text-[0.8rem]" role="tablist" aria-label="Parts of the survey">
-      <button v-for="{ id, title } in SURVEY_LEAVES" :key="id" type="button" role="tab" class="min-h-[var(--target)] border-r border-edge last:border-r-0" :class="leaf === id ? 'bg-pine font-semibold text-on-pine' : 'bg-paper'" :aria-selected="leaf === id" @click="leaf = id">
-        {{ title }}
-      </button>
-    </div>
+    <BenchLeaves v-model="leaf" :leaves="SURVEY_LEAVES" label="Parts of the survey" />
     <ReadingsLeaf v-if="leaf === 'readings'" ref="readings" />
     <LazyWallLeaf v-else-if="leaf === 'wall'" />
     <LazyAroundLeaf v-else-if="leaf === 'around'" />

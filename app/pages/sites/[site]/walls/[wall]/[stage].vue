@@ -23,6 +23,7 @@ try {
 catch (error) {
   failed.value = (error as Error).message
 }
+useEveryBench()
 const { state, refused, send } = useWallSaver()
 if (store.unsaved || store.unsentLog.length > 0) void send()
 const { plan, planned, findings } = useWallPlan()

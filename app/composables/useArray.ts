@@ -1,0 +1,13 @@
+import { arrange } from '~~/core/arrange'
+import type { ScreenArray } from '~~/core/job'
+
+/** The array that is worked on, its models, and how it lies on the wall; and editing it. */
+export function useArray() {
+  const store = useWallStore()
+  const array = computed(() => store.array)
+  const display = computed(() => store.catalogue.displays.find(({ id }) => id === array.value?.display))
+  const mount = computed(() => store.catalogue.mounts.find(({ id }) => id === array.value?.mount))
+  const arrangement = computed(() => array.value && display.value && store.shown ? arrange(array.value, display.value, store.shown) : undefined)
+  const edit = (label: string, recipe: (array: ScreenArray) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id)))
+  return { array, display, mount, arrangement, edit }
+}

@@ -1,0 +1,18 @@
+/** Parts that are fetched only when they are first shown. */
+const PARTS = [
+  () => import('~/components/bench/SurveyBench.vue'), () => import('~/components/bench/MountBench.vue'),
+  () => import('~/components/bench/MarkBench.vue'), () => import('~/components/bench/HangBench.vue'),
+  () => import('~/components/survey/WallLeaf.vue'), () => import('~/components/survey/AroundLeaf.vue'), () => import('~/components/survey/FaceLeaf.vue'),
+  () => import('~/components/survey/EvidenceImport.vue'), () => import('~/components/arrange/PictureLeaf.vue'), () => import('~/components/arrange/ViewersLeaf.vue'),
+  () => import('~/components/ledger/SurveyLedger.vue'), () => import('~/components/ledger/MarkLedger.vue'), () => import('~/components/draft/DraftSurvey.vue'),
+]
+
+/**
+ * Fetches every stage's bench once the first one is drawn: at the wall there is often no signal by
+ * the time that the next stage is opened. What cannot be fetched now is asked for when it is shown.
+ */
+export function useEveryBench(): void {
+  onNuxtReady(() => {
+    for (const part of PARTS) part().catch(() => undefined)
+  })
+}

@@ -1,0 +1,83 @@
+import type { Finding } from '../finding'
+import type { Rect } from '../geometry'
+import type { Display, Mount, ScreenArray } from '../job'
+import { figure, words, type Figure } from '../units'
+import type { OrientedDisplay } from './orientation'
+import { pixelPitch } from './pixels'
+
+/** Heights of a viewer's eye where none is chosen, mm. */
+export const EYE = { standing: 1600, seated: 1200 } as const
+/** Smallest element that is read, as a share of the picture's height, where none is chosen. */
+export const ELEMENT = 0.03
+
+const READING = 'AVIXA V202.01'
+/** Distance at which a length spans one arc minute, in its own lengths. */
+const ARC_MINUTE = 3437.75
+const TOP_LIMIT = 30
+const CENTRE_LIMIT = 15
+/** Between these heights a thing on a wall may stand out no more than this into a walkway, mm (ADA 307.2). */
+export const WALKWAY = { from: 685, to: 2030, out: 100 }
+
+/** Where the picture of an array is, mm. */
+export interface Picture { foot: number, height: number, width: number }
+
+export function pictureOf(outline: Rect, { bezel }: OrientedDisplay): Picture {
+  return { foot: outline.y + bezel.bottom, height: outline.height - bezel.bottom - bezel.top, width: outline.width - bezel.left - bezel.right }
+}
+
+/** The farthest viewer who can read an element of some share of the picture's height. */
+export function farthestViewer(picture: Picture, element = ELEMENT): Figure {
+  return figure([{
+    label: 'Farthest viewer', expression: words`200 × ${(100 * element).toFixed(1)} % × picture height ${picture.height}`, value: 200 * element * picture.height, unit: 'mm', source: READING,
+  }])
+}
+
+/** The distance from which single pixels are no longer seen. */
+export function pixelsMelt(display: OrientedDisplay): Figure {
+  const { x, y } = pixelPitch(display)
+  const pitch = Math.max(x, y)
+  return figure([{ label: 'Pixels melt from', expression: words`pixel ${pitch.toFixed(4)} mm × ${String(ARC_MINUTE)}`, value: pitch * ARC_MINUTE, unit: 'mm', source: 'one arc minute, the resolution of the eye' }])
+}
+
+const degrees = (radians: number) => radians * 180 / Math.PI
+
+/** The angle up from a viewer's eye to a height at a distance. */
+export function angleUp(to: number, eye: number, distance: number, label: string): Figure {
+  return figure([{ label, expression: words`arctan((${to} − eye ${eye}) ÷ ${distance})`, value: degrees(Math.atan2(to - eye, distance)), unit: '°' }])
+}
+
+/** The least distance at which the top edge stands within 30° and the centre within 15° of the eye. */
+export function nearestViewer(picture: Picture, eye: number): Figure {
+  const [top, centre] = [picture.foot + picture.height - eye, picture.foot + picture.height / 2 - eye]
+  const needed = Math.max(top / Math.tan(TOP_LIMIT * Math.PI / 180), centre / Math.tan(CENTRE_LIMIT * Math.PI / 180), 0)
+  return figure([{
+    label: 'Nearest viewer',
+    expression: words`the farther of ${Math.max(top, 0)} ÷ tan 30° to the top edge and ${Math.max(centre, 0)} ÷ tan 15° to the centre`,
+    value: needed, unit: 'mm', source: 'comfort of the neck: 30° to the top edge, 15° to the centre',
+  }])
+}
+
+/** Cautions of pictures that nobody can look at in comfort, or that stand out into a walkway, where the wall is along one. */
+export function viewingFindings(array: ScreenArray, outline: Rect, display: OrientedDisplay, model: Display, mount: Mount | undefined, walkway = false): Finding[] {
+  const picture = pictureOf(outline, display)
+  const [nearest, farthest] = [nearestViewer(picture, EYE.standing).value, farthestViewer(picture).value]
+  const face = mount ? mount.depth.stowed + model.depth : undefined
+  const inReach = outline.y < WALKWAY.to && outline.y > WALKWAY.from
+  const about = { stage: 'arrange', subject: array.id } as const
+  return [
+    ...nearest > farthest
+      ? [{
+          ...about, severity: 'caution' as const, code: 'viewing-too-high',
+          message: words`${array.name} is too high for its size: a standing viewer must be ${nearest} away to look at it in comfort, and can read it from ${farthest} at most.`,
+          remedy: words`Hang it lower, or take larger displays.`,
+        }]
+      : [],
+    ...walkway && face !== undefined && face > WALKWAY.out && inReach
+      ? [{
+          ...about, severity: 'caution' as const, code: 'stands-into-walkway',
+          message: words`The face of ${array.name} stands ${face} out of the wall with its lower edge at ${outline.y}: into a walkway ${WALKWAY.out} is the most between ${WALKWAY.from} and ${WALKWAY.to} (ADA 307.2).`,
+          remedy: words`Check local accessibility rules: recess it, guard its foot so that a cane meets it, or hang it higher.`,
+        }]
+      : [],
+  ]
+}

@@ -1,0 +1,30 @@
+import Papa from 'papaparse'
+import { arrange, pixelMap, testPicture } from '../../../../../../core/arrange'
+import { database } from '../../../../../database/connection'
+import { readWall } from '../../../../../repositories/walls'
+import { notFound, refusal } from '../../../../../utils/refusal'
+
+const FORMATS = { json: 'application/json', csv: 'text/csv; charset=utf-8', svg: 'image/svg+xml' }
+
+/** The pixel map of a wall's array, `?array=` its id or else the first: JSON, CSV or a labelled test picture. */
+export default defineEventHandler((event) => {
+  const { format = 'json', array: id } = getQuery(event) as { format?: string, array?: string }
+  if (!(format in FORMATS)) throw refusal(400, 'unknown-choice', `“format” must be one of ${Object.keys(FORMATS).join(', ')}.`)
+  const { job } = readWall(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!)
+  const wall = job.walls[0]!
+  const array = wall.arrays.find(array => id === undefined || array.id === id)
+  const model = job.catalogue.displays.find(display => display.id === array?.display)
+  if (!array || !model) throw notFound('array of this name on this wall')
+  const { cells, display, imageGap } = arrange(array, model, wall)
+  const map = pixelMap(cells, display, imageGap)
+  setResponseHeaders(event, {
+    'content-type': FORMATS[format as keyof typeof FORMATS],
+    'content-disposition': `attachment; filename="${encodeURIComponent(`${job.site.id}-${wall.id}-${array.id}`)}-pixels.${format}"`,
+  })
+  if (format === 'svg') return testPicture(map, `${job.site.name}, ${wall.name}, ${array.name}`)
+  if (format === 'json') return JSON.stringify({ array: array.id, ...map }, null, 2)
+  return Papa.unparse({
+    fields: ['row', 'column', 'x', 'y', 'width', 'height', 'exact x', 'exact y', 'exact width', 'exact height'],
+    data: map.crops.map(({ row, column, rounded, exact }) => [row, column, ...[rounded, exact].flatMap(({ x, y, width, height }) => [x, y, width, height].map(value => Math.round(value * 1e4) / 1e4))]),
+  }, { newline: '\r\n' })
+})

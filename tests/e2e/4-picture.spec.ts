@@ -1,0 +1,45 @@
+import { readFileSync } from 'node:fs'
+import { expect, fill, HALL, saved, test } from './house'
+
+const leaf = 'Parts of the arrangement'
+
+test('the picture that drives the wall: canvas, seams, sources, exports', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  await page.getByRole('tablist', { name: leaf }).getByRole('tab', { name: 'Picture' }).click()
+  // Three pictures of 1920 and two seams of 3.76 px; three of 1080 and two seams of 3.76 px.
+  await expect(page.getByTestId('canvas')).toContainText('5768 × 3248 px')
+  await page.getByRole('button', { name: /^Hidden by an upright seam/ }).click()
+  await expect(page.getByText(/2 ÷ 0\.53125 mm a pixel = 3\.76 px/)).toBeVisible()
+  await page.getByLabel('A source of').selectOption('9:16')
+  await page.getByLabel('Laid so as to').selectOption('fill')
+  await expect(page.getByTestId('source-fit')).toContainText('of its height is cut off')
+  for (const format of ['JSON', 'CSV', 'SVG', 'PNG']) {
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByText(format, { exact: true }).click()])
+    expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-departures-pixels.${format.toLowerCase()}`)
+    const bytes = readFileSync(await download.path())
+    if (format === 'PNG') expect([bytes.readUInt32BE(16), bytes.readUInt32BE(20)]).toEqual([5768, 3248])
+    if (format === 'JSON') expect(JSON.parse(bytes.toString())).toMatchObject({ array: 'departures', canvas: { width: 5768, height: 3248 } })
+    if (format === 'CSV') expect(bytes.toString().split('\r\n')[2]).toMatch(/^1,2,1924,0,1920,1080,1923\.76/)
+    if (format === 'SVG') expect(bytes.toString()).toContain('>R3 C3<')
+  }
+  expect((await house.api(`${HALL}/pixels?format=gif`)).status).toBe(400)
+  expect((await house.api(`${HALL}/pixels?array=none`)).status).toBe(404)
+})
+
+test('who looks at it, from where, and what stands in their way', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  await page.getByRole('tablist', { name: leaf }).getByRole('tab', { name: 'Viewers' }).click()
+  await expect(page.getByTestId('side-view')).toBeVisible()
+  await page.getByRole('button', { name: /^Farthest who can read/ }).click()
+  await expect(page.getByText('Source: AVIXA V202.01')).toBeVisible()
+  await page.getByLabel('Viewers', { exact: true }).selectOption('seated')
+  await fill(page, 'At a distance of', '1500')
+  await expect(page.getByText('the neck is bent too far')).toBeVisible()
+  await fill(page, 'At a distance of', '-5')
+  await expect(page.getByRole('alert')).toContainText('Must be more than 0')
+  await page.getByLabel('At a distance of').press('Escape')
+  await page.getByLabel('people walk along this wall').check()
+  await expect(page.locator('[data-finding=stands-into-walkway]')).toContainText('stands 126 out of the wall')
+  await saved(page)
+  expect((await house.wall()).job.walls[0].walkway).toBe(true)
+})
