@@ -15,10 +15,10 @@ const centre = computed(() => picture.value && angleUp(picture.value.foot + pict
 const out = computed(() => mount.value && display.value
   ? figure([{ label: 'Face out of the wall', expression: words`mount ${mount.value.depth.stowed} + display ${display.value.depth}`, value: mount.value.depth.stowed + display.value.depth, unit: 'mm', source: 'makers’ sheets' }])
   : undefined)
-/** The side view: the wall at the left, the viewer as far to the right as they stand, mm. */
+/** The side view: the wall at the left, the viewer as far to the right as they stand, mm. What is farther off is left out. */
 const scene = computed(() => {
-  const farthest = picture.value ? farthestViewer(picture.value).value : 0
-  const width = Math.max(distance.value, Math.min(farthest, 20_000)) + 800
+  const nearest = picture.value ? nearestViewer(picture.value, eye.value).value : 0
+  const width = Math.max(distance.value, nearest) + 900
   return { width, height: Math.max(store.shown?.height ?? 0, 2400) }
 })
 </script>
@@ -43,7 +43,7 @@ const scene = computed(() => {
       <path :d="`M${nearestViewer(picture, eye).value} -60 v120 M${farthestViewer(picture).value} -60 v120`" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
     </svg>
     <p class="text-xs text-ink-soft">
-      Marks on the floor: nearest and farthest useful viewer. Eye {{ show(eye) }} above the floor.
+      Marks on the floor: nearest useful viewer, and the farthest if drawn. Eye {{ show(eye) }} above the floor.
     </p>
     <div class="border-t border-hair">
       <FigureLine label="Nearest in comfort" :figure="nearestViewer(picture, eye)" />

@@ -19,6 +19,6 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
     <div class="mt-2 space-y-2.5">
       <slot />
     </div>
-    <FindingList v-if="here.length" class="mt-3 md:min-h-44 md:flex-1 md:overflow-y-auto" :findings="here" tabindex="0" />
+    <FindingList v-if="here.length" class="mt-2 md:min-h-44 md:flex-1 md:overflow-y-auto" :findings="here" tabindex="0" />
   </section>
 </template>

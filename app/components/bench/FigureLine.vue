@@ -4,10 +4,12 @@ import type { Figure } from '~~/core/units'
 
 /** A computed figure; pressing it opens the sum behind it, with its numbers and its source. */
 const { figure } = defineProps<{ label: string, figure: Figure }>()
-const { show, tell, suffix } = useUnits()
-/** Lengths as they are marked; all else to two decimals at most. */
+const { show, showFine, tell, suffix } = useUnits()
+/** A length below this would lose what it has to say in whole millimetres, mm. */
+const SMALL = 10
+/** Lengths as they are marked, small ones finer; all else to two decimals at most. */
 const plain = (value: number) => String(Number(value.toFixed(2)))
-const value = computed(() => figure.unit === 'mm' ? show(figure.value) : plain(figure.value))
+const value = computed(() => figure.unit === 'mm' ? (Math.abs(figure.value) < SMALL ? showFine : show)(figure.value) : plain(figure.value))
 </script>
 
 <template>

@@ -63,7 +63,7 @@ const summary = computed(() => positions.value.length > 0 ? `${held.value} of ${
         :key="position.id"
         label="Plate slid from nominal, + to the right"
         :value="position.plate.lateralShift"
-        :hint="`${mount.name} slides ${showFine(travel)} ${suffix} either way`"
+        :hint="`Slides ${showFine(travel)} ${suffix} either way`"
         :actions="{ tryOut: tryShift, commit: shift }"
       />
       <div>
@@ -71,7 +71,7 @@ const summary = computed(() => positions.value.length > 0 ? `${held.value} of ${
         <FigureLine v-for="{ row, figure } in rows" :key="row" :label="`${row} holes above the floor`" :figure="figure" />
       </div>
       <ul class="text-sm">
-        <li v-for="hole in position.holes" :key="hole.id" class="flex justify-between border-b border-hair py-1">
+        <li v-for="hole in position.holes" :key="hole.id" class="flex justify-between border-b border-hair py-0.5">
           <span>{{ hole.row }} hole at <b class="figures">{{ show(hole.x) }}</b></span>
           <span v-if="hole.margin !== undefined" :class="hole.margin < -1e-9 ? 'font-semibold text-stop' : 'text-ink-soft'">{{ hole.margin < -1e-9 ? `misses by ${showFine(-hole.margin)}` : `${showFine(hole.margin)} to spare` }}</span>
           <span v-else class="text-ink-soft">{{ plan?.members.length ? 'no member' : 'margin not known' }}</span>
