@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { exampleWall } from '~~/tests/fixtures/job'
-import { arrayOf, setGrid, setPlateShift, sortedMembers } from './edits'
+import { arrayOf, holdPlace, setGrid, setPlateShift, sortedMembers } from './edits'
 
 describe('a plate’s shift', () => {
   it('is kept once for each plate, in order, and none leaves no entry', () => {
@@ -31,6 +31,17 @@ describe('a grid’s size', () => {
     setGrid(wall.arrays[0]!, 1, 1)
     expect(wall.arrays[0]).not.toHaveProperty('plates')
   })
+})
+
+it('lets go of what an array follows, one axis at a time, and leaves it where it lies', () => {
+  const wall = exampleWall()
+  const array = wall.arrays[0]!
+  array.follows = { x: { rule: 'wall-centre' }, y: { rule: 'eye', value: 1600 } }
+  holdPlace(wall, array, 'x')
+  expect([array.at.x, array.follows]).toEqual([{ edge: 'centre', value: 3100 }, { y: { rule: 'eye', value: 1600 } }])
+  holdPlace(wall, array, 'y')
+  expect(array.at.y).toEqual({ edge: 'centre', value: 1600 })
+  expect(array).not.toHaveProperty('follows')
 })
 
 it('numbers members from left to right, whatever the file’s order', () => {

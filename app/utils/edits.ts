@@ -1,3 +1,4 @@
+import { placeOf } from '~~/core/arrange'
 import type { Framing, ScreenArray, Wall } from '~~/core/job'
 
 /** The array of a wall by its id; an edit of one that is gone is an error in the program. */
@@ -23,6 +24,14 @@ export function setGrid(array: ScreenArray, rows: number, columns: number): void
   const plates = array.plates?.filter(plate => plate.row <= rows && plate.column <= columns) ?? []
   if (plates.length > 0) array.plates = plates
   else delete array.plates
+}
+
+/** Puts an array where it lies now, so that it can be moved from there by hand; it no longer follows anything on that axis. */
+export function holdPlace(wall: Wall, array: ScreenArray, axis: 'x' | 'y'): void {
+  Object.assign(array.at, { [axis]: placeOf(array, wall)[axis] })
+  if (!array.follows) return
+  Reflect.deleteProperty(array.follows, axis)
+  if (Object.keys(array.follows).length === 0) delete array.follows
 }
 
 /** A wall's members from left to right, as the plan numbers them; the file may hold them in any order. */

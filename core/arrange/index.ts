@@ -2,11 +2,13 @@ import type { Finding } from '../finding'
 import type { Point, Rect } from '../geometry'
 import type { Display, ScreenArray, Wall } from '../job'
 import { fitFindings } from './fit'
+import { followFindings, placeOf } from './follow'
 import { cellsOf, imageGapOf, type Cell } from './grid'
 import { orientDisplay, type OrientedDisplay } from './orientation'
 import { outlineOf } from './outline'
 
 export * from './orientation'
+export * from './follow'
 export * from './outline'
 export * from './grid'
 export * from './pixels'
@@ -27,12 +29,13 @@ export interface Arrangement {
 /** Lays an array of one model of display out on a wall. */
 export function arrange(array: ScreenArray, model: Display, wall: Wall): Arrangement {
   const display = orientDisplay(model, array.orientation)
-  const outline = outlineOf(array, display)
+  const placed = { ...array, at: placeOf(array, wall) }
+  const outline = outlineOf(placed, display)
   return {
     display,
     outline,
     imageGap: imageGapOf(array, display),
-    cells: cellsOf(array, display),
-    findings: fitFindings(array, outline, wall),
+    cells: cellsOf(placed, display),
+    findings: [...followFindings(array, wall), ...fitFindings(array, outline, wall)],
   }
 }

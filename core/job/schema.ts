@@ -119,6 +119,10 @@ const screenArray = group({
     x: group({ edge: must(oneOf('left', 'centre', 'right')), value: must(length()) }),
     y: group({ edge: must(oneOf('top', 'centre', 'bottom')), value: must(length()) }),
   }),
+  follows: maybe({
+    x: maybe({ rule: must(oneOf('wall-centre', 'between')), features: list(name(), 2) }),
+    y: maybe({ rule: must(oneOf('eye', 'above', 'below')), value: must(length()), feature: words() }),
+  }),
   shiftTolerance: maybe(point(extent)),
   plates: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), lateralShift: must(length()) }), LIMITS.screens),
 }).test('screens', ({ value }: Written) => `asks for ${screens(value as { rows: number })} screens; at most ${LIMITS.screens} can be planned`,

@@ -179,6 +179,14 @@ export interface Placing {
   y: { edge: VerticalEdge, value: number }
 }
 
+/** What an array keeps to as the wall changes; an axis that is absent stays where it was put. Lengths in mm. */
+export interface Following {
+  /** Centred on the wall, or between two features by their ids. */
+  x?: { rule: 'wall-centre' | 'between', features?: string[] }
+  /** Centre at eye height, or so far above or below a feature. */
+  y?: { rule: 'eye' | 'above' | 'below', value: number, feature?: string }
+}
+
 /** A decision about one wall plate: how far it slides from nominal, + to the right, mm. */
 export interface PlateShift { row: number, column: number, lateralShift: number }
 
@@ -195,6 +203,7 @@ export interface ScreenArray {
   /** Clear distance between neighbouring cases, mm. */
   gap: Point
   at: Placing
+  follows?: Following
   shiftTolerance?: Point
   plates?: PlateShift[]
 }

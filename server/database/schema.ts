@@ -218,6 +218,11 @@ export const arrays = sqliteTable('arrays', {
   'at.x.value': real('at_x').notNull(),
   'at.y.edge': text('at_y_edge').notNull(),
   'at.y.value': real('at_y').notNull(),
+  'follows.x.rule': text('follows_x'),
+  'follows.x.features': text('follows_x_features', { mode: 'json' }),
+  'follows.y.rule': text('follows_y'),
+  'follows.y.value': real('follows_y_value'),
+  'follows.y.feature': text('follows_y_feature'),
   'shiftTolerance.x': real('shift_tolerance_x'),
   'shiftTolerance.y': real('shift_tolerance_y'),
 }, t => [uniqueIndex('arrays_id').on(t.parent, t.id)])

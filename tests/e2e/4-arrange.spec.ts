@@ -73,6 +73,34 @@ test('the grid is nudged by keys, snaps to the middle under the hand, and one dr
   await expect(field(page, 'above the floor')).toHaveValue('894')
 })
 
+test('an array keeps to what it follows until a hand moves it', async ({ page, house }) => {
+  const CAFE = '/sites/holm-point/walls/cafe'
+  const bottom = async () => (await house.api(`${CAFE}/plan`).then(({ body }) => JSON.parse(body))).walls.find(({ id }: { id: string }) => id === 'cafe').arrays[0].outline.y as number
+  await page.goto(`${CAFE}/arrange`)
+  await expect(page.getByLabel('Up, hold its')).toHaveValue('above counter')
+  await expect(page.getByLabel('clear above it')).toHaveValue('100')
+  await page.getByRole('link', { name: 'Survey' }).click()
+  await page.getByRole('tab', { name: 'Around' }).click()
+  await page.getByRole('list', { name: 'Features' }).getByRole('button').first().click()
+  await fill(page, 'Height', '950')
+  await saved(page)
+  expect(await bottom()).toBeCloseTo(1050, 6)
+  await page.getByRole('link', { name: 'Arrange' }).click()
+  await fill(page, 'clear above it', '80')
+  await page.getByLabel('Across, hold its').selectOption('wall-centre')
+  await expect(page.getByLabel('from the wall’s left')).toHaveValue('1200')
+  await saved(page)
+  expect(await bottom()).toBeCloseTo(1030, 6)
+  await page.locator('h1').click()
+  await page.keyboard.press('Shift+ArrowUp')
+  await expect(page.getByLabel('Up, hold its')).toHaveValue('bottom')
+  await expect(page.getByLabel('above the floor')).toHaveValue('1040')
+  await page.keyboard.press('Control+z')
+  await expect(page.getByLabel('Up, hold its')).toHaveValue('above counter')
+  await saved(page)
+  expect((await house.wall('holm-point', 'cafe')).job.walls[0].arrays[0].follows).toEqual({ x: { rule: 'wall-centre' }, y: { rule: 'above', feature: 'counter', value: 80 } })
+})
+
 test('a grid is begun on a bare wall from the catalogue', async ({ page, house }) => {
   await page.goto('/sites/stennick')
   await page.getByLabel('Name', { exact: true }).fill('Bare')

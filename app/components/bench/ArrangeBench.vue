@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
-import { orientDisplay, outlineOf, retellPlacing, runFigure } from '~~/core/arrange'
-import { ORIENTATIONS, type HorizontalEdge, type Orientation, type ScreenArray, type VerticalEdge } from '~~/core/job'
+import { EYE, orientDisplay, outlineOf, placeOf, retellPlacing, runFigure } from '~~/core/arrange'
+import { ORIENTATIONS, type HorizontalEdge, type Orientation, type ScreenArray, type VerticalEdge, type Wall } from '~~/core/job'
 import { words, figure } from '~~/core/units'
 
 /** Arrange: which display, how many, which way up, how far apart, and where. */
@@ -10,7 +10,8 @@ const { plan } = useWallPlan()
 const array = computed(() => store.array)
 const display = computed(() => store.catalogue.displays.find(({ id }) => id === array.value?.display))
 const oriented = computed(() => array.value && display.value ? orientDisplay(display.value, array.value.orientation) : undefined)
-const outline = computed(() => array.value && oriented.value ? outlineOf(array.value, oriented.value) : undefined)
+const at = computed(() => array.value && store.shown ? placeOf(array.value, store.shown) : undefined)
+const outline = computed(() => array.value && at.value && oriented.value ? outlineOf({ ...array.value, at: at.value }, oriented.value) : undefined)
 const arrayPlan = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id))
 
 const edit = (label: string, recipe: (array: ScreenArray) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id)))
@@ -24,14 +25,76 @@ const TURNS: Record<Orientation, string> = {
 const turn = (orientation: string) => edit('Orientation', (array) => { array.orientation = orientation as Orientation })
 const ACROSS: { value: HorizontalEdge, label: string }[] = [{ value: 'left', label: 'left edge' }, { value: 'centre', label: 'centre' }, { value: 'right', label: 'right edge' }]
 const UP: { value: VerticalEdge, label: string }[] = [{ value: 'bottom', label: 'bottom edge' }, { value: 'centre', label: 'centre' }, { value: 'top', label: 'top edge' }]
-const holdAcross = (edge: string) => edit('Edge that is held', (array) => { array.at.x = retellPlacing(array.at.x, outline.value!.width, edge as HorizontalEdge) })
-const holdUp = (edge: string) => edit('Edge that is held', (array) => { array.at.y = retellPlacing(array.at.y, outline.value!.height, edge as VerticalEdge) })
+/** Features from left to right, by which an array can be placed. */
+const features = computed(() => [...store.shown?.features ?? []].sort((a, b) => a.x - b.x))
+const acrossRules = computed(() => [
+  { value: 'wall-centre', label: 'middle of the wall, kept' },
+  ...features.value.slice(1).map((right, n) => ({ value: `between ${features.value[n]!.id} ${right.id}`, label: `between ${featureName(features.value[n]!.kind).toLowerCase()} and ${featureName(right.kind).toLowerCase()}, kept` })),
+])
+const upRules = computed(() => [
+  { value: 'eye standing', label: 'centre at standing eye, kept' }, { value: 'eye seated', label: 'centre at seated eye, kept' },
+  ...features.value.flatMap(({ id, kind }) => [{ value: `above ${id}`, label: `above ${featureName(kind).toLowerCase()}, kept` }, { value: `below ${id}`, label: `below ${featureName(kind).toLowerCase()}, kept` }]),
+])
+const acrossChoice = computed(() => {
+  const rule = array.value?.follows?.x
+  return rule ? rule.rule === 'between' ? `between ${rule.features?.join(' ')}` : rule.rule : at.value?.x.edge ?? 'centre'
+})
+const upChoice = computed(() => {
+  const rule = array.value?.follows?.y
+  if (!rule) return at.value?.y.edge ?? 'centre'
+  return rule.rule === 'eye' ? `eye ${rule.value === EYE.seated ? 'seated' : 'standing'}` : `${rule.rule} ${rule.feature}`
+})
+/** Keeps the array where it lies, told by another edge; or has it follow a rule from now on. */
+function holdAcross(choice: string) {
+  const [rule, ...ids] = choice.split(' ')
+  return store.edit('Place across', (wall) => {
+    const chosen = arrayOf(wall, array.value!.id)
+    holdPlace(wall, chosen, 'x')
+    if (rule === 'wall-centre') chosen.follows = { ...chosen.follows, x: { rule } }
+    else if (rule === 'between') chosen.follows = { ...chosen.follows, x: { rule, features: ids } }
+    else chosen.at.x = retellPlacing(chosen.at.x, outline.value!.width, choice as HorizontalEdge)
+  })
+}
+/** How far above or below a feature an array hangs at first, mm. */
+const CLEAR = 100
+function holdUp(choice: string) {
+  const [rule, what] = choice.split(' ') as [string, string]
+  return store.edit('Place up', (wall) => {
+    const chosen = arrayOf(wall, array.value!.id)
+    holdPlace(wall, chosen, 'y')
+    if (rule === 'eye') chosen.follows = { ...chosen.follows, y: { rule, value: EYE[what as keyof typeof EYE] } }
+    else if (rule === 'above' || rule === 'below') chosen.follows = { ...chosen.follows, y: { rule, feature: what, value: CLEAR } }
+    else chosen.at.y = retellPlacing(chosen.at.y, outline.value!.height, choice as VerticalEdge)
+  })
+}
+const setAcross = (wall: Wall, mm: number) => {
+  const placed = arrayOf(wall, array.value!.id)
+  holdPlace(wall, placed, 'x')
+  placed.at.x.value = mm
+}
+const setUp = (wall: Wall, mm: number) => {
+  const placed = arrayOf(wall, array.value!.id)
+  if (placed.follows?.y) placed.follows.y.value = mm
+  else placed.at.y.value = mm
+}
+const placing = (label: string, set: (wall: Wall, mm: number) => void): FieldActions<number> => ({
+  tryOut: mm => store.tryOut(wall => set(wall, mm)),
+  commit: mm => store.edit(label, wall => set(wall, mm)),
+})
+const upLabel = computed(() => {
+  const rule = array.value?.follows?.y?.rule
+  return rule === 'eye' ? 'eye height' : rule === 'above' ? 'clear above it' : rule === 'below' ? 'clear below it' : 'above the floor'
+})
 
 function nudge(dx: number, dy: number) {
   if (!array.value) return
-  edit(`Nudge ${array.value.name}`, (array) => {
-    array.at.x.value += dx
-    array.at.y.value += dy
+  const { id, name } = array.value
+  store.edit(`Nudge ${name}`, (wall) => {
+    const nudged = arrayOf(wall, id)
+    if (dx !== 0) holdPlace(wall, nudged, 'x')
+    if (dy !== 0) holdPlace(wall, nudged, 'y')
+    nudged.at.x.value += dx
+    nudged.at.y.value += dy
   })
 }
 function turnOn(by: number) {
@@ -39,7 +102,7 @@ function turnOn(by: number) {
   turn(ORIENTATIONS[(ORIENTATIONS.indexOf(array.value.orientation) + by + 4) % 4]!)
 }
 function centre() {
-  edit('Centre on the wall', (array) => { array.at.x = { edge: 'centre', value: store.wall!.width / 2 } })
+  edit('Centre on the wall', (array) => { array.follows = { ...array.follows, x: { rule: 'wall-centre' } } })
 }
 const has = () => array.value !== undefined
 const STEPS = [['', 1], ['shift+', 10], ['alt+', 0.1]] as const
@@ -98,10 +161,10 @@ const seam = (axis: 'x' | 'y') => {
       <div class="grid grid-cols-2 gap-3">
         <LengthField label="Gap across" :value="array.gap.x" :actions="actions('Gap across', (array, mm) => { array.gap.x = mm })" />
         <LengthField label="Gap up" :value="array.gap.y" :actions="actions('Gap up', (array, mm) => { array.gap.y = mm })" />
-        <ChoiceField label="Across, hold its" :value="array.at.x.edge" :options="ACROSS" :commit="holdAcross" />
-        <LengthField label="from the wall’s left" :value="array.at.x.value" :actions="actions('Place across', (array, mm) => { array.at.x.value = mm })" />
-        <ChoiceField label="Up, hold its" :value="array.at.y.edge" :options="UP" :commit="holdUp" />
-        <LengthField label="above the floor" :value="array.at.y.value" :actions="actions('Place up', (array, mm) => { array.at.y.value = mm })" />
+        <ChoiceField label="Across, hold its" :value="acrossChoice" :options="[...ACROSS, ...acrossRules]" :commit="holdAcross" />
+        <LengthField label="from the wall’s left" :value="at?.x.value" :actions="placing('Place across', setAcross)" />
+        <ChoiceField label="Up, hold its" :value="upChoice" :options="[...UP, ...upRules]" :commit="holdUp" />
+        <LengthField :label="upLabel" :value="array.follows?.y?.value ?? at?.y.value" :actions="placing('Place up', setUp)" />
       </div>
       <div v-if="oriented && arrayPlan" class="border-t border-hair">
         <FigureLine label="Outline width" :figure="runFigure(array, oriented, 'x')" />

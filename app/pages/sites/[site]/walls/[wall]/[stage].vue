@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
 import type { Rect } from '~~/core/geometry'
-import { orientDisplay, outlineOf, retellPlacing } from '~~/core/arrange'
+import { orientDisplay, outlineOf, placeOf, retellPlacing } from '~~/core/arrange'
 import type { Wall } from '~~/core/job'
 import type { ArrayPlan } from '~~/core/mount'
 import { drawSheet, pageAsSvg, type PaperName } from '~~/core/mark/sheet'
@@ -55,12 +55,15 @@ function movingArray({ id, name }: ArrayPlan, { x, y, reach, free }: Haul) {
   const display = store.catalogue.displays.find(model => model.id === arrayOf(store.wall!, id).display)!
   const array = arrays.find(array => array.id === id)!
   const outline = outlineOf(array, orientDisplay(display, array.orientation))
-  const middle = retellPlacing({ edge: 'centre', value: width / 2 }, outline.width, array.at.x.edge).value
-  const across = array.at.x.value + x
+  const from = placeOf(array, store.wall!)
+  const middle = retellPlacing({ edge: 'centre', value: width / 2 }, outline.width, from.x.edge).value
+  const across = from.x.value + x
   haul(`Move ${name}`, (wall) => {
-    const { at } = arrayOf(wall, id)
-    at.x.value = !free && Math.abs(across - middle) < reach ? middle : tenth(across)
-    at.y.value = tenth(array.at.y.value + y)
+    const moved = arrayOf(wall, id)
+    holdPlace(wall, moved, 'x')
+    holdPlace(wall, moved, 'y')
+    moved.at.x.value = !free && Math.abs(across - middle) < reach ? middle : tenth(across)
+    moved.at.y.value = tenth(from.y.value + y)
   })
 }
 function movingMember(index: number, { x }: Haul) {
