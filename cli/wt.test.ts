@@ -16,7 +16,7 @@ function jobFile(name: string, content: unknown) {
   return file
 }
 
-describe('wt plan', { timeout: 30_000 }, () => {
+describe('wt plan', { timeout: 90_000 }, () => {
   it('prints the plan and nothing else', () => {
     const { status, stdout, stderr } = wt('plan', jobFile('good.json', exampleJob()))
     expect([status, stderr]).toEqual([0, ''])

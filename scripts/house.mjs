@@ -78,7 +78,7 @@ export function startServer(env, stdio = 'inherit') {
 }
 
 /** Waits until the server answers at an address; rejects if it ends first or takes too long. */
-export async function untilAnswering(server, address, seconds = 30) {
+export async function untilAnswering(server, address, seconds = 90) {
   for (let tries = 0; tries < seconds * 20; tries++) {
     if (server.exitCode !== null) throw new Error(`The server ended at once, with exit code ${server.exitCode}.`)
     const answered = await fetch(`${address}/api/sites`).then(({ ok }) => ok, () => false)

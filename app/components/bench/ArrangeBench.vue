@@ -20,7 +20,7 @@ const actions = (label: string, set: (array: ScreenArray, value: number) => void
   commit: value => edit(label, array => set(array, value)),
 })
 const TURNS: Record<Orientation, string> = {
-  'landscape': 'Landscape', 'portrait-cw': 'Portrait, top to the right', 'portrait-ccw': 'Portrait, top to the left', 'inverted': 'Upside down',
+  'landscape': 'Landscape', 'portrait-cw': 'Portrait, top right', 'portrait-ccw': 'Portrait, top left', 'inverted': 'Upside down',
 }
 const turn = (orientation: string) => edit('Orientation', (array) => { array.orientation = orientation as Orientation })
 const ACROSS: { value: HorizontalEdge, label: string }[] = [{ value: 'left', label: 'left edge' }, { value: 'centre', label: 'centre' }, { value: 'right', label: 'right edge' }]

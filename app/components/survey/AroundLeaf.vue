@@ -31,7 +31,7 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
         {{ drawing ? 'Drag on the wall' : 'Draw it' }}
       </button>
       <button type="button" class="press" @click="addTyped(kind)">
-        <Plus class="size-4" aria-hidden="true" /> Add, then type
+        <Plus class="size-4" aria-hidden="true" /> Add it
       </button>
     </div>
     <p v-if="fault" class="field-fault" role="alert">
