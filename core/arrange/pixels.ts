@@ -28,6 +28,9 @@ export function pixelPitch({ picture, resolution }: OrientedDisplay): Point {
   return { x: picture.width / resolution.x, y: picture.height / resolution.y }
 }
 
+/** A whole number of pixels; never −0, which is another number to whoever compares. */
+const whole = (pixels: number) => Math.round(pixels) || 0
+
 /** The pixels that a seam hides, with the working. */
 export function hiddenPixels(imageGap: number, pitch: number): Figure {
   return figure([{ label: 'Hidden by a seam', expression: words`${imageGap} ÷ ${pitch.toFixed(5)} mm a pixel`, value: imageGap / pitch, unit: 'px' }])
@@ -51,8 +54,8 @@ export function pixelMap(cells: Cell[], display: OrientedDisplay, imageGap: Poin
       width: picture.width / pitch.x,
       height: picture.height / pitch.y,
     }
-    const [x, y] = [Math.round(exact.x), Math.round(exact.y)]
-    return { row, column, exact, rounded: { x, y, width: Math.round(exact.x + exact.width) - x, height: Math.round(exact.y + exact.height) - y } }
+    const [x, y] = [whole(exact.x), whole(exact.y)]
+    return { row, column, exact, rounded: { x, y, width: whole(exact.x + exact.width) - x, height: whole(exact.y + exact.height) - y } }
   })
   return {
     pitch,

@@ -1,6 +1,6 @@
+import { escape } from '../svg'
 import type { PixelMap } from './pixels'
 
-const escape = (text: string) => text.replace(/[&<>"]/g, char => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[char]!)
 const GROUNDS = ['#20313a', '#37474f']
 
 /**

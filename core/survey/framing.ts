@@ -3,7 +3,7 @@ import { Bench, sharedSpread, type Belief, type Expectation } from './belief'
 import { ADDED_PER_MM, DOUBLE_WIDTH, RUN_FILLED, UNRULED_PER_MM, USUAL_WIDTH } from './errorModel'
 import { clustersOf, groupsOf, NEARBY, sightingOf, signsOfGroup, type Group } from './groups'
 import { expectedAt, runsOf, type Run, type Sighting } from './runs'
-import { belongs, likelier, pointsTo, signsOf, type Sign } from './sign'
+import { belongs, likelier, signsOf, type Sign } from './sign'
 
 /** A framing member as far as it is known; lengths in mm. */
 export interface Member {
@@ -175,6 +175,3 @@ export function mapFraming(wall: Wall): FramingMap {
   const explained = new Set(members.flatMap(({ evidence }) => evidence))
   return { members, runs, unexplained: signs.filter(sign => sign.speaksFor && !explained.has(sign.reading.id)) }
 }
-
-/** Where a sign puts a member's centre, for drawing and for words. */
-export const pointsToCentre = (sign: Sign, member: Pick<Member, 'width'>) => pointsTo(sign, member.width)

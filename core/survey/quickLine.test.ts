@@ -36,7 +36,7 @@ describe('a quick line', () => {
 
   it.each([
     ['x 100', 'x'], ['m', 'm'], ['p 2402', '2402'], ['m 12oo', '12oo'], ['m 100 hit', 'hit'],
-    ['e 1181', '1181'], ['e 1219 1181', '1181'], ['k 700 loud', 'loud'], ['@high', '@high'], ['@1200 m 4', '@1200'],
+    ['e 1181', '1181'], ['e 1219 1181', '1181'], ['k 700 loud', 'loud'], ['@high', '@high'], ['p 24oo hit', '24oo'], ['@1200 m 4', '@1200 m 4'],
   ])('shows which word of “%s” is wrong', (text, word) => {
     expect(faults(text).map(([wrong]) => wrong)).toEqual([word])
     expect(read(text).readings).toEqual([])
@@ -47,6 +47,12 @@ describe('a quick line', () => {
   it('asks for a reference before the far side, and for one that there is', () => {
     expect(faults('back, m 300')[0]).toEqual(['back', 'Enter a reference seen from both sides first.'])
     expect(faults('back door, m 300', ['jamb'])[0]).toEqual(['door', 'Name a reference seen from both sides: jamb.'])
+  })
+
+  it('shows a place that is off the wall, along or up', () => {
+    const { faults, readings } = readQuickLine('m 700, m 9000, @3 m, p 400 hit', { y: 1500 }, 'metric', [], { width: 6000, height: 2700 })
+    expect(faults.map(({ from, message }) => [from, message])).toEqual([[9, 'That is off the wall: at most 6000.'], [15, 'That is off the wall: at most 2700.']])
+    expect(readings.map(({ x, y }) => [x, y])).toEqual([[700, 1500], [400, 1500]])
   })
 
   it('keeps what is right beside what is wrong', () => {

@@ -1,5 +1,5 @@
 import type { Evidence } from '../job'
-import { parseLength, type UnitSystem } from '../units'
+import { formatLength, parseLength, type UnitSystem } from '../units'
 
 /** A reading as it is typed, before it has an id. */
 export type TypedReading = Omit<Evidence, 'id'>
@@ -51,12 +51,15 @@ function wordsOf(part: string, offset: number): Word[] {
 /** Height and side that readings are given until the line says otherwise. */
 export interface LineDefaults { y: number, side?: 'back', reference?: string }
 
+/** The wall that is read, mm: a place off it is a slip of the hand. */
+export interface LineWall { width: number, height: number }
+
 class LineReader {
   readonly readings: TypedReading[] = []
   readonly faults: LineFault[] = []
   private at: LineDefaults
 
-  constructor(defaults: LineDefaults, private readonly system: UnitSystem, private readonly references: string[]) {
+  constructor(defaults: LineDefaults, private readonly system: UnitSystem, private readonly references: string[], private readonly wall: LineWall) {
     this.at = { ...defaults }
   }
 
@@ -64,17 +67,18 @@ class LineReader {
     this.faults.push({ from: word.from, to: word.to, message })
   }
 
-  private length(word: Word, text = word.text): number | undefined {
+  private length(word: Word, most: number, text = word.text): number | undefined {
     const reading = parseLength(text, this.system)
-    if (reading.ok) return reading.mm
-    this.fault(word, reading.message)
+    if (reading.ok && reading.mm >= 0 && reading.mm <= most) return reading.mm
+    this.fault(word, reading.ok ? `That is off the wall: at most ${formatLength(most, this.system)}.` : reading.message)
     return undefined
   }
 
   /** `@1500` sets the height, `front` and `back jamb` the side, for what follows. */
   private setting([first, ...rest]: [Word, ...Word[]]): boolean {
     if (first.text.startsWith('@')) {
-      const y = this.length(first, [first, ...rest].map(({ text }) => text).join(' ').slice(1))
+      const text = [first, ...rest].map(({ text }) => text).join(' ')
+      const y = this.length({ text, from: first.from, to: rest.at(-1)?.to ?? first.to }, this.wall.height, text.slice(1))
       if (y !== undefined) this.at.y = y
       return true
     }
@@ -99,13 +103,16 @@ class LineReader {
     let answered = 0
     for (const word of rest) {
       if (isNumber(word.text)) {
-        const mm = this.length(word)
+        const mm = this.length(word, this.wall.width)
         if (mm !== undefined) made.push({ method: known.method, ...this.at, x: mm })
         continue
       }
       const answer = answers?.[word.text.toLowerCase()]
       if (!answer) this.fault(word, answers ? `Expected a place, or ${Object.keys(answers).join(' or ')}.` : 'Expected a place.')
-      else if (made.length === answered) this.fault(word, 'It stands behind the place that it is about.')
+      else if (made.length === answered) {
+        // Behind a place that cannot be read there is nothing more to say.
+        if (this.faults.length === before) this.fault(word, 'It stands behind the place that it is about.')
+      }
       else {
         for (const reading of made.slice(answered)) Object.assign(reading, answer)
         answered = made.length
@@ -136,11 +143,12 @@ class LineReader {
  * commas between.
  *
  * @param references ids of the references that were seen from both sides
+ * @param wall how large it is; without it no place is off it
  * @example
  * readQuickLine('e 1181 1219, p 2402 hit', { y: 1500 }, 'metric').readings.length // 3
  */
-export function readQuickLine(text: string, defaults: LineDefaults, system: UnitSystem, references: string[] = []): QuickLine {
-  const reader = new LineReader(defaults, system, references)
+export function readQuickLine(text: string, defaults: LineDefaults, system: UnitSystem, references: string[] = [], wall: LineWall = { width: Infinity, height: Infinity }): QuickLine {
+  const reader = new LineReader(defaults, system, references, wall)
   let offset = 0
   for (const part of text.split(/[,;\n]/)) {
     const [first, ...rest] = wordsOf(part, offset)

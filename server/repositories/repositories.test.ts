@@ -122,6 +122,55 @@ describe('saving a wall', () => {
   })
 })
 
+describe('a survey in the database', () => {
+  const surveyed = (): Wall => ({
+    ...exampleWall(), insulation: 'wool', fireRating: 60, linedIn: 1974, walkway: true,
+    structure: { kind: 'block', gauge: 0.84, strength: 28, block: { length: 390, height: 190, joint: 10, bond: 'stack', origin: { x: 1, y: 2 }, unit: 'grouted' } },
+    covering: [{ material: 'furring', thickness: 25, width: 45, spacing: 400, note: 'loose' }],
+    evidence: [
+      { id: 'e1', method: 'probe', x: 1, y: 2, hit: false, by: 'Isla', at: AT, note: 'soft', photo: 'p.png', setAside: 'a pipe' },
+      { id: 'e2', method: 'joint', direction: 'bed', x: 3, y: 4, side: 'back', reference: 'jamb' },
+    ],
+    references: [{ id: 'jamb', front: 5, back: 6 }],
+    blocking: [{ id: 'b1', y: 1200, found: false }],
+    surface: [{ x: 1, y: 2, distance: 150.5 }, { x: 3, y: 4, distance: 149 }],
+    arrays: [{ ...exampleWall().arrays[0]!, follows: { x: { rule: 'between', features: ['o1', 'o1'] }, y: { rule: 'eye', value: 1600 } } }],
+  })
+
+  it('comes back whole after every list of it was changed, and after it was taken away again', () => {
+    importJob(db, exampleJob(), 'Isla', AT)
+    saveWall(db, 'holm-point', 'w1', surveyed(), 1, 'Isla', AT)
+    const text = writeJob(exportJob(db, 'holm-point'))
+    expect(readJob(text).walls[0]).toEqual(surveyed())
+    const changed = surveyed()
+    changed.evidence!.shift()
+    changed.surface = []
+    saveWall(db, 'holm-point', 'w1', changed, 2, 'Isla', AT)
+    expect(readJob(writeJob(exportJob(db, 'holm-point'))).walls[0]).toEqual(changed)
+    saveWall(db, 'holm-point', 'w1', exampleWall(), 3, 'Isla', AT)
+    expect(readJob(writeJob(exportJob(db, 'holm-point'))).walls[0]).toEqual(exampleWall())
+  })
+
+  it('is read as it was last kept, by whoever reads it and however often', () => {
+    importJob(db, exampleJob(), 'Isla', AT)
+    const width = () => [readWall(db, 'holm-point', 'w1').job.walls[0]!.width, exportJob(db, 'holm-point').walls[0]!.width]
+    expect(width()).toEqual([6200, 6200])
+    saveWall(db, 'holm-point', 'w1', { ...exampleWall(), width: 6300 }, 1, 'Isla', AT)
+    expect(width()).toEqual([6300, 6300])
+    refused(() => saveWall(db, 'holm-point', 'w1', { ...exampleWall(), width: 6400, id: 'other' }, 2, 'Isla', AT))
+    refused(() => saveWall(db, 'holm-point', 'w1', { ...exampleWall(), width: -1 }, 2, 'Isla', AT))
+    refused(() => saveWall(db, 'holm-point', 'w1', { ...exampleWall(), width: 6500 }, 1, 'Isla', AT))
+    expect(width()).toEqual([6300, 6300])
+  })
+
+  it('is kept for each site by itself, though its walls have the same ids', () => {
+    importJob(db, exampleJob(), 'Isla', AT)
+    importJob(db, { ...exampleJob(), site: { id: 'other', name: 'Other', units: 'metric' } }, 'Isla', AT)
+    saveWall(db, 'other', 'w1', { ...exampleWall(), width: 6300 }, 1, 'Isla', AT)
+    expect([readWall(db, 'holm-point', 'w1'), readWall(db, 'other', 'w1')].map(({ job, version }) => [job.walls[0]!.width, version])).toEqual([[6200, 1], [6300, 2]])
+  })
+})
+
 describe('the log', () => {
   beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
   const entry: LogEntry = { id: 'l1', at: AT, by: 'Isla', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit' }

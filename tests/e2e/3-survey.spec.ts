@@ -288,3 +288,37 @@ test('a known member is dragged on the elevation, and refused off the wall', asy
   await expect(page.getByLabel('Member centre, from the datum')).toHaveValue('7000')
   await summary(page, '7 members')
 })
+
+test('readings taken without a connection are planned at once and kept; slips of the hand are not taken', async ({ page, house }) => {
+  await page.goto(`${HALL}/survey`)
+  await summary(page, '16 members')
+  const line = page.getByLabel('Readings in one line')
+  await line.fill('m 690, p 9000 hit, @5 m')
+  await expect(page.getByTestId('quick-told')).toContainText('9000 That is off the wall: at most 6200')
+  await expect(page.getByTestId('quick-told')).toContainText('@5 m That is off the wall: at most 3300')
+  await line.press('Enter')
+  await expect(line).toHaveValue('m 690, p 9000 hit, @5 m')
+  await line.press('Escape')
+  await fill(page, 'Taken at height', '4000')
+  await expect(page.getByRole('alert')).toContainText('That is off the wall')
+  await page.getByLabel('Taken at height').press('Escape')
+
+  const before = (await house.wall()).job.walls[0].evidence.length
+  await house.stop()
+  await line.fill('p 4999 hit')
+  await line.press('Enter')
+  const state = page.getByTestId('save-state')
+  await expect(state).toHaveAttribute('data-state', 'offline')
+  // The stud that was only expected is one that was met, and proved, before the server knows of it.
+  await summary(page, '11 proved')
+  await page.locator('[data-row=member-13]').click()
+  await expect(page.getByTestId('member-card')).toContainText('single, observed, proved')
+  await page.getByRole('link', { name: 'Mount' }).click()
+  await expect(page.getByRole('region', { name: 'Mount' })).toContainText('8 of 9 plates held')
+  await house.start()
+  await page.reload()
+  await saved(page)
+  const evidence = (await house.wall()).job.walls[0].evidence
+  expect(evidence).toHaveLength(before + 1)
+  expect(evidence.at(-1)).toMatchObject({ method: 'probe', hit: true, x: 4999, y: 1500 })
+})

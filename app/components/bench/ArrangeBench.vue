@@ -7,14 +7,12 @@ import { words, figure } from '~~/core/units'
 /** Arrange: which display, how many, which way up, how far apart, and where. */
 const store = useWallStore()
 const { plan } = useWallPlan()
-const array = computed(() => store.array)
-const display = computed(() => store.catalogue.displays.find(({ id }) => id === array.value?.display))
+const { array, display, edit } = useArray()
 const oriented = computed(() => array.value && display.value ? orientDisplay(display.value, array.value.orientation) : undefined)
 const at = computed(() => array.value && store.shown ? placeOf(array.value, store.shown) : undefined)
 const outline = computed(() => array.value && at.value && oriented.value ? outlineOf({ ...array.value, at: at.value }, oriented.value) : undefined)
 const arrayPlan = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id))
 
-const edit = (label: string, recipe: (array: ScreenArray) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id)))
 const actions = (label: string, set: (array: ScreenArray, value: number) => void): FieldActions<number> => ({
   tryOut: value => store.tryOut(wall => set(arrayOf(wall, array.value!.id), value)),
   commit: value => edit(label, array => set(array, value)),

@@ -11,7 +11,7 @@ const text = ref('')
 const id = useId()
 const help = ref(false)
 const references = computed(() => (store.wall?.references ?? []).map(({ id }) => id))
-const line = computed(() => readQuickLine(text.value, { y: height.value, ...behind.value && { side: 'back' as const, reference: behind.value } }, system.value, references.value))
+const line = computed(() => readQuickLine(text.value, { y: height.value, ...behind.value && { side: 'back' as const, reference: behind.value } }, system.value, references.value, store.wall))
 const refused = ref('')
 
 /** The line cut up where a fault begins and ends. */

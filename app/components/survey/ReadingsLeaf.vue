@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Download, Upload } from 'lucide-vue-next'
 import type { Evidence } from '~~/core/job'
-import { isFramed } from '~~/core/survey'
+import { coursingFigure, isFramed } from '~~/core/survey'
 
 /** What the instruments told: typed, pointed, measured, brought in; and what is chosen on the drawing. */
 const store = useWallStore()
@@ -26,6 +26,12 @@ const member = computed(() => {
 const reading = computed(() => wall.value.evidence?.find(({ id }) => id === selected.value))
 const chosen = computed(() => reading.value !== undefined || (member.value !== undefined && !known.value))
 const references = computed(() => (wall.value.references ?? []).map(({ id }) => ({ value: id, label: `behind, by ${id}` })))
+
+function setHeight(mm: number) {
+  if (mm < 0 || mm > wall.value.height) return [{ path: '$', message: 'that is off the wall' }]
+  height.value = mm
+  return []
+}
 
 interface Pick { label: string, method: Evidence['method'], answer?: Partial<Evidence> }
 const PICKS: Pick[] = [
@@ -79,10 +85,14 @@ const importFile = (event: Event) => {
     </template>
     <template v-else>
       <ProbeCard v-if="framed && !chosen" />
+      <div v-if="plan?.coursing && !chosen">
+        <FigureLine label="A unit begins at" :figure="coursingFigure(plan.coursing, 'x')" />
+        <FigureLine label="A course begins at" :figure="coursingFigure(plan.coursing, 'y')" />
+      </div>
       <QuickLine ref="quick" />
       <template v-if="!chosen">
         <div class="grid grid-cols-2 gap-2">
-          <LengthField label="Taken at height" :value="height" :actions="{ commit: (mm) => { height = mm; return [] } }" />
+          <LengthField label="Taken at height" :value="height" :actions="{ commit: setHeight }" />
           <ChoiceField label="From the" :value="behind" :options="[{ value: '', label: 'front' }, ...references]" :commit="(value) => { behind = value; return [] }" />
         </div>
         <ChoiceField

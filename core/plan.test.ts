@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest'
+import { demoJob, demoWall } from '../tests/fixtures/demo'
+import { exampleJob } from '../tests/fixtures/job'
+import { hasStop, impossibilities, plan, planWall, type WallPlan } from './plan'
+import { planFile } from './planFile'
+
+const demo = (...[site, id]: Parameters<typeof demoWall>): WallPlan => {
+  const { job, wall } = demoWall(site, id)
+  return planWall(wall, job)
+}
+const codes = ({ findings }: WallPlan, severity: string) => [...new Set(findings.filter(finding => finding.severity === severity).map(({ code }) => code))]
+
+describe('the demo', () => {
+  it('at the ticket hall has an odd bay, a doubled stud, one stud nobody read, a stray screw and one plate to shift', () => {
+    const hall = demo('holm-point', 'ticket-hall')
+    expect(hall.members).toHaveLength(16)
+    expect(hall.members.filter(({ kind }) => kind === 'double').map(({ centre }) => Math.round(centre))).toEqual([3799])
+    expect(hall.members.filter(({ source }) => source === 'inferred').map(({ centre }) => Math.round(centre / 10))).toEqual([500])
+    expect(hall.runs.map(({ spacing }) => spacing)).toEqual(expect.arrayContaining([400]))
+    expect(hall.unexplained).toHaveLength(1)
+    expect(codes(hall, 'stop')).toEqual(['hole-misses-member'])
+    expect(hall.nextProbe).toBeUndefined()
+  })
+
+  it('has every hole of the ticket hall on a member that is proved', () => {
+    const { members, arrays } = demo('holm-point', 'ticket-hall')
+    const under = new Set(arrays[0]!.positions.flatMap(({ holes = [] }) => holes.map(({ member }) => member!)))
+    expect([...under].sort((a, b) => a - b).map(index => members[index]!.proved)).toEqual([true, true, true, true, true, true])
+  })
+
+  it('at the pier was read from behind, and one nail is wanting', () => {
+    const { job, wall } = demoWall('ravel-sands', 'pier')
+    const before = planWall(wall, job)
+    expect(wall.evidence!.every(({ side }) => side === 'back')).toBe(true)
+    expect(before.findings.map(({ code }) => code)).not.toContain('references-disagree')
+    const { x, y } = before.nextProbe!
+    wall.evidence!.push({ id: 'n1', method: 'probe', x, y, hit: true })
+    const after = planWall(wall, job)
+    expect([hasStop(before.findings), hasStop(after.findings), after.nextProbe]).toEqual([true, false, undefined])
+  })
+
+  it('at Stennick tells running bond from its joints, at Ravel Sands a bulge that the adjusters can take up', () => {
+    expect(demo('stennick', 'departures-row').coursing).toMatchObject({ bond: 'running', bondTold: true })
+    const { relief } = demo('ravel-sands', 'arrivals')
+    expect(relief!.highest).toMatchObject({ x: 3000, y: 1700 })
+    expect(relief!.flatness).toBeGreaterThan(3)
+  })
+
+  it('asks for nothing that cannot be', () => {
+    for (const site of ['holm-point', 'ravel-sands', 'stennick'] as const) {
+      const job = demoJob(site)
+      for (const wall of job.walls) expect(impossibilities(wall, job.catalogue), wall.id).toEqual([])
+    }
+  })
+})
+
+describe('a plan', () => {
+  it('is the same however often it is made, and changes nothing of the job', () => {
+    const job = demoJob('holm-point')
+    const before = structuredClone(job)
+    expect(plan(job)).toEqual(plan(job))
+    expect(job).toEqual(before)
+  })
+
+  it('goes on where a display is not in the catalogue, with a stop', () => {
+    const job = exampleJob()
+    job.walls[0]!.arrays[0]!.display = 'gone'
+    expect(planWall(job.walls[0]!, job)).toMatchObject({ arrays: [], findings: [{ severity: 'stop', code: 'display-unknown' }] })
+  })
+})
+
+describe('the published plan', () => {
+  const [pier] = planFile(demoJob('ravel-sands')).walls.filter(({ id }) => id === 'pier')
+
+  it('has members, runs, the next probe in words, and every hole', () => {
+    expect(pier!.members[0]).toMatchObject({ kind: 'single', source: 'observed', proved: true, evidence: expect.arrayContaining(['e1', 'e2']) })
+    expect(pier!.runs[0]).toMatchObject({ spacing: 600, found: expect.any(Number) })
+    expect(pier!.nextProbe).toMatchObject({ x: expect.any(Number), y: expect.any(Number), why: expect.stringContaining('2 planned holes rest on it') })
+    expect(pier!.arrays[0]!.positions[0]).toMatchObject({ row: 1, column: 1, crop: { x: 0, y: 0 }, mount: { held: expect.any(Boolean) }, holes: expect.arrayContaining([expect.objectContaining({ row: 'top', member: expect.any(Number) })]) })
+  })
+
+  it('is JSON as it stands: nothing in it is lost on the way', () => {
+    const file = planFile(demoJob('holm-point'))
+    expect(JSON.parse(JSON.stringify(file))).toEqual(file)
+  })
+})
