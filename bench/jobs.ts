@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { readJob, type Job, type Wall } from '../core/job'
+import { chance, INSTRUMENTS } from '../core/survey/simulate'
 
 const PITCH = { x: 1022, y: 576.8 }
 
@@ -15,4 +16,18 @@ export function gridJob(rows: number, columns: number): Job {
     arrays: [{ ...hall.arrays[0]!, rows, columns, plates: [], at: { x: { edge: 'centre', value: width / 2 }, y: { edge: 'centre', value: height / 2 } } }],
   }
   return { ...job, walls: [wall], log: [] }
+}
+
+/** A wall of 60 studs with 400 readings of every kind. */
+export function readWallOf60(): Wall {
+  const luck = chance(3)
+  const members = Array.from({ length: 60 }, (_, k) => ({ centre: 200 + 400 * k + luck.off(2), width: 38 }))
+  const readings = members.flatMap(member => [
+    INSTRUMENTS.edge(member, 'left', luck), INSTRUMENTS.edge(member, 'right', luck), INSTRUMENTS.magnet(member, luck), INSTRUMENTS.magnet(member, luck),
+    INSTRUMENTS.centre(member, luck), INSTRUMENTS.probe(members, member.centre + luck.off(5)), INSTRUMENTS.probe(members, member.centre + 30),
+  ])
+  return {
+    id: 'w', name: 'w', width: 24_400, height: 2700, structure: { kind: 'wood-stud', memberWidth: 38 }, covering: [], arrays: [],
+    evidence: readings.slice(0, 400).map((reading, n) => ({ id: `e${n}`, y: 1000, ...reading })),
+  }
 }

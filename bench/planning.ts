@@ -1,9 +1,7 @@
 import { Bench } from 'tinybench'
-import type { Wall } from '../core/job'
 import { plan } from '../core/plan'
 import { survey } from '../core/survey'
-import { chance, INSTRUMENTS } from '../core/survey/simulate'
-import { gridJob } from './jobs'
+import { gridJob, readWallOf60 } from './jobs'
 import { atMost, type Row } from './row'
 
 /** Median time of a plan of each size of grid, ms. */
@@ -29,20 +27,6 @@ export async function planning(): Promise<Row[]> {
     atMost('Plan of 10 × 10', ms('10 × 10'), 50, 'ms'),
     atMost('Growth from 5 × 5 to 20 × 20, times as long a screen', ms('20 × 20') / ms('5 × 5') / 16, 1, 'times'),
   ]
-}
-
-/** A wall of 60 studs with 400 readings of every kind. */
-function readWallOf60(): Wall {
-  const luck = chance(3)
-  const members = Array.from({ length: 60 }, (_, k) => ({ centre: 200 + 400 * k + luck.off(2), width: 38 }))
-  const readings = members.flatMap(member => [
-    INSTRUMENTS.edge(member, 'left', luck), INSTRUMENTS.edge(member, 'right', luck), INSTRUMENTS.magnet(member, luck), INSTRUMENTS.magnet(member, luck),
-    INSTRUMENTS.centre(member, luck), INSTRUMENTS.probe(members, member.centre + luck.off(5)), INSTRUMENTS.probe(members, member.centre + 30),
-  ])
-  return {
-    id: 'w', name: 'w', width: 24_400, height: 2700, structure: { kind: 'wood-stud', memberWidth: 38 }, covering: [], arrays: [],
-    evidence: readings.slice(0, 400).map((reading, n) => ({ id: `e${n}`, y: 1000, ...reading })),
-  }
 }
 
 /** How long a large wall's readings take to be fused. */

@@ -9,7 +9,7 @@ export type SurveyTool
 
 /** Parts of the survey, each with a bench leaf of its own. */
 export const SURVEY_LEAVES = [
-  { id: 'readings', title: 'Readings' }, { id: 'wall', title: 'Wall' }, { id: 'around', title: 'Around' }, { id: 'face', title: 'Face' },
+  { id: 'readings', title: 'Readings' }, { id: 'wall', title: 'Wall' }, { id: 'layers', title: 'Layers' }, { id: 'around', title: 'Around' }, { id: 'face', title: 'Face' },
 ] as const
 export type SurveyLeaf = typeof SURVEY_LEAVES[number]['id']
 

@@ -160,18 +160,21 @@ export const logEntrySchema = group({
 
 export const siteSchema = group({ id: name().matches(/^[a-z0-9][a-z0-9-]*$/, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf('metric', 'imperial')) })
 
+/** The house rules of a site. */
+export const rulesSchema = group({
+  heightDatum: oneOf('bottom-edge', 'top-row-centre'),
+  proofOfFraming: oneOf('two-kinds', 'one-sign'),
+  hollowWallAnchors: oneOf('never', 'supplement', 'counted'),
+  coveringCountsAsGap: flag(),
+  markingSigma: extent(),
+})
+
 /** A whole job file, version 1. */
 export const jobSchema = group({
   format: must(oneOf('wide-trellis-job')),
   version: must(figure()).oneOf([1], ({ value }: Written) => `must be 1, and is ${shown(value)}`),
   site: siteSchema,
-  rules: group({
-    heightDatum: oneOf('bottom-edge', 'top-row-centre'),
-    proofOfFraming: oneOf('two-kinds', 'one-sign'),
-    hollowWallAnchors: oneOf('never', 'supplement', 'counted'),
-    coveringCountsAsGap: flag(),
-    markingSigma: extent(),
-  }),
+  rules: rulesSchema,
   catalogue: group({ displays: must(list(display, 2_000)), mounts: must(list(mount, 2_000)), fasteners: must(list(fastener, 2_000)) }),
   walls: must(list(wallSchema, LIMITS.walls)),
   log: must(list(logEntrySchema, LIMITS.log)),

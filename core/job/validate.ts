@@ -1,7 +1,7 @@
 import { ValidationError, type Schema } from 'yup'
 import { InvalidJob, type Fault } from './fault'
 import { same } from './merge'
-import { evidenceSchema, jobSchema, LIMITS, logEntrySchema, wallSchema } from './schema'
+import { evidenceSchema, jobSchema, LIMITS, logEntrySchema, rulesSchema, wallSchema } from './schema'
 import type { Catalogue, Job, LogEntry, Wall } from './types'
 
 /** Every fault of a value by a schema, each at its JSON path under `root`. Nothing is coerced. */
@@ -99,6 +99,11 @@ export function wallFaults(wall: unknown, catalogue: Catalogue, root = '$', good
 /** Every fault of one reading by itself, at paths under `$`. */
 export function evidenceFaults(reading: unknown): Fault[] {
   return schemaFaults(evidenceSchema, reading, '$')
+}
+
+/** Every fault of a site's house rules, at paths under `$`. */
+export function rulesFaults(rules: unknown): Fault[] {
+  return schemaFaults(rulesSchema, rules, '$')
 }
 
 /** Every fault of one log entry, at paths under `$`. */

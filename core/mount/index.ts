@@ -7,7 +7,7 @@ import { isFramed, type Survey } from '../survey'
 import { words } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
 import { hazardFindings } from './hazards'
-import { proofFindings } from './proof'
+import { heightFindings, proofFindings } from './proof'
 import { collisionFindings, countFindings, missFindings, remedyOf, suitFindings } from './findings'
 import { holesOnFraming, holesOnSolid, type HolePlace } from './holes'
 import { edgeDistanceOf, landingsOf } from './landing'
@@ -84,6 +84,7 @@ export function mount(array: ScreenArray, arrangement: Arrangement, wall: Wall, 
       ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, cell, members, remedyAt)) : [],
       ...cells.flatMap(cell => countFindings(model, cell)),
       ...proofFindings(array, cells, wall, members, rules),
+      ...heightFindings(cells, members),
       ...hazardFindings(wall, cells),
       ...collisionFindings(cells),
     ],

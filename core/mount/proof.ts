@@ -1,15 +1,35 @@
 import type { Finding } from '../finding'
 import type { Rules, ScreenArray, Wall } from '../job'
-import { proofOf, type Member } from '../survey'
-import { words } from '../units'
-import type { MountedCell } from './position'
+import { proofOf, standsAt, type Member } from '../survey'
+import { words, type Text } from '../units'
+import type { Hole, MountedCell } from './position'
+
+const landsIn = (hole: Hole, member: number) => hole.member === member && (hole.margin ?? -1) >= -1e-9
+
+/** A stop for every hole at a height where its member was not met. */
+export function heightFindings(cells: MountedCell[], members: Member[]): Finding[] {
+  return cells.flatMap(cell => cell.holes.flatMap((hole): Finding[] => {
+    const member = hole.member === undefined ? undefined : members[hole.member]
+    if (!member?.stretches || !landsIn(hole, hole.member!) || standsAt(member, hole.y)) return []
+    return [{
+      severity: 'stop', code: 'member-not-at-height', stage: 'mount', subject: hole.id,
+      message: words`R${String(cell.row)} C${String(cell.column)}, ${hole.row} row: member ${String(hole.member! + 1)} was not met ${hole.y} up, where this hole is; it is taken to stand ${heights(member)}.`,
+      remedy: words`Probe at ${member.centre}, ${hole.y} up, where the plate will hide the hole; or move the plate.`,
+    }]
+  }))
+}
+
+/** The stretches of a member in words. */
+function heights({ stretches = [] }: Member): Text {
+  return stretches.reduce<Text>((text, { from, to }, n) => [...text, ...n > 0 ? words` and ` : [], ...words`from ${from} to ${to}`], [])
+}
 
 /** A stop for every member that holes rest on and that the house rule does not take as proved. */
 export function proofFindings(array: ScreenArray, cells: MountedCell[], wall: Wall, members: Member[], rules: Rules): Finding[] {
   const holes = cells.flatMap(cell => cell.holes)
   return members.flatMap((member, index): Finding[] => {
     if (member.proved) return []
-    const own = holes.filter(hole => hole.member === index && (hole.margin ?? -1) >= -1e-9)
+    const own = holes.filter(hole => landsIn(hole, index))
     if (own.length === 0) return []
     const y = own.reduce((sum, hole) => sum + hole.y, 0) / own.length
     return [{

@@ -4,6 +4,7 @@ import { words } from '../units'
 import type { Member } from './framing'
 import { METHOD_NAMES } from './proof'
 import { signsOf, type Sign } from './sign'
+import { missesIn, standsAt } from './stretches'
 
 const about = (index: number) => ({ stage: 'survey', subject: `member-${index}` }) as const
 const name = (index: number) => `Member ${index + 1}`
@@ -41,20 +42,21 @@ function inferredFindings(members: Member[]): Finding[] {
       }])
 }
 
-/** A nail that met nothing where a member is believed to be: it may stop short, or be elsewhere. */
+/** A nail that met nothing where a member is believed to be: it ends there, or is elsewhere. */
 function againstFindings(wall: Wall, members: Member[]): Finding[] {
-  return signsOf(wall).filter(({ speaksFor, kind }) => !speaksFor && kind === 'hole').flatMap((sign): Finding[] => {
-    const index = members.findIndex(({ centre, width, source }) => source === 'observed' && Math.abs(sign.x - centre) < width / 2 - 3)
-    const member = members[index]
-    if (!member) return []
-    const heights = (wall.evidence ?? []).filter(({ id, hit }) => hit === true && member.evidence.includes(id)).map(({ y }) => y)
-    const far = heights.some(y => Math.abs(y - sign.reading.y) > 300)
-    return [{
-      stage: 'survey', subject: sign.reading.id, severity: 'caution', code: 'reading-conflicts',
-      message: words`${METHOD_NAMES[sign.reading.method].replace(/^a/, 'A')} at ${sign.x}, ${sign.reading.y} up, met nothing where member ${String(index + 1)} is believed to be.`,
-      remedy: far ? words`It was met at another height: it may not run the wall’s whole height.` : words`Probe again, or set the reading aside with the reason.`,
-    }]
-  })
+  const signs = signsOf(wall)
+  return members.flatMap((member, index) => member.source === 'inferred'
+    ? []
+    : missesIn(member, signs).map((sign): Finding => {
+        const ends = !standsAt(member, sign.reading.y)
+        return {
+          stage: 'survey', subject: sign.reading.id, severity: 'caution', code: ends ? 'member-ends' : 'reading-conflicts',
+          message: ends
+            ? words`${name(index)} at ${member.centre} does not run the wall’s whole height: ${METHOD_NAMES[sign.reading.method]} met nothing ${sign.reading.y} up.`
+            : words`${METHOD_NAMES[sign.reading.method].replace(/^a/, 'A')} at ${sign.x}, ${sign.reading.y} up, met nothing where member ${String(index + 1)} is believed to be.`,
+          remedy: ends ? words`No hole near that height is taken to rest on it. Probe between the heights to learn where it ends.` : words`Probe again, or set the reading aside with the reason.`,
+        }
+      }))
 }
 
 const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }) => kind !== 'knock' && kind !== 'box').map(({ reading, x }) => ({

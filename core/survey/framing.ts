@@ -1,9 +1,11 @@
+import type { Interval } from '../geometry'
 import type { Wall } from '../job'
 import { Bench, sharedSpread, type Belief, type Expectation } from './belief'
 import { ADDED_PER_MM, DOUBLE_WIDTH, RUN_FILLED, UNRULED_PER_MM, USUAL_WIDTH } from './errorModel'
 import { clustersOf, groupsOf, NEARBY, sightingOf, signsOfGroup, type Group } from './groups'
 import { expectedAt, runsOf, type Run, type Sighting } from './runs'
 import { belongs, likelier, signsOf, type Sign } from './sign'
+import { atAnotherHeight, missesIn, stretchesOf } from './stretches'
 
 /** A framing member as far as it is known; lengths in mm. */
 export interface Member {
@@ -22,6 +24,8 @@ export interface Member {
   evidence: string[]
   /** Which run it stands in, by index. */
   run?: number
+  /** Where it stands, mm above the floor, if not over the wall's whole height. */
+  stretches?: Interval[]
 }
 
 /** What the readings of a wall say of its framing. */
@@ -139,6 +143,25 @@ function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: 
   }))
 }
 
+/**
+ * Signs against members, with those misses told apart that were made at another height than all that
+ * speaks for a member there: it may end between, and then every miss beyond the first is a matter of course.
+ */
+function signsAgainst(signs: Sign[], width: number): Sign[] {
+  const against = signs.filter(({ speaksFor }) => !speaksFor)
+  const ends = against.flatMap((miss) => {
+    const beside = signs.filter(({ speaksFor, kind, x }) => speaksFor && kind !== 'knock' && kind !== 'box' && Math.abs(x - miss.x) < width)
+    if (miss.kind !== 'hole' || !atAnotherHeight(miss, beside)) return []
+    return [{ miss, off: miss.reading.y - beside.reduce((near, { reading: { y } }) => Math.abs(y - miss.reading.y) < Math.abs(near - miss.reading.y) ? y : near, Infinity) }]
+  })
+  return against.flatMap((miss) => {
+    const end = ends.find(end => end.miss === miss)
+    if (!end) return [miss]
+    const beyond = ends.some(({ miss, off }) => miss !== end.miss && Math.abs(miss.x - end.miss.x) < width / 2 && off * end.off > 0 && Math.abs(off) < Math.abs(end.off))
+    return beyond ? [] : [{ ...miss, atAnotherHeight: true }]
+  })
+}
+
 const evenOdds = (logOdds: number) => 1 / (1 + Math.exp(-logOdds))
 
 /**
@@ -149,8 +172,8 @@ const evenOdds = (logOdds: number) => 1 / (1 + Math.exp(-logOdds))
 export function mapFraming(wall: Wall): FramingMap {
   const signs = signsOf(wall)
   const width = nominalWidth(wall)
-  const against = signs.filter(({ speaksFor }) => !speaksFor)
-  const clusters = clustersOf(signs, width)
+  const against = signsAgainst(signs, width)
+  const clusters = clustersOf([...signs.filter(({ speaksFor }) => speaksFor), ...against], width)
   const found = (expected: Expectation) => {
     const groups = clusters.flatMap(cluster => groupsOf(cluster, expected)).sort((a, b) => a.outline.centre - b.outline.centre)
     const sightings: Sighting[] = groups.map(group => sightingOf(group, flat))
@@ -160,15 +183,17 @@ export function mapFraming(wall: Wall): FramingMap {
   const { groups, sightings, runs } = found(expectation(guess.runs, guess.sightings))
   const runOf = (index: number) => runs.findIndex(({ places }) => places.has(index))
 
-  const observed = withWeakSigns(groups, signs).map((signs, index): Omit<Member, 'proved'> => {
-    const belief = weigh(signs, against, width, expectation(runs, sightings, index))
+  const observed = withWeakSigns(groups, signs).map((own, index): Omit<Member, 'proved'> => {
+    const belief = weigh(own, against, width, expectation(runs, sightings, index))
     const double = belief.doubled > 0.5
     const wide = double ? 2 * width : width
-    const evidence = signs.filter(sign => belongs(sign, belief.centre, wide) > 0.5).map(({ reading }) => reading.id)
+    const evidence = own.filter(sign => belongs(sign, belief.centre, wide) > 0.5).map(({ reading }) => reading.id)
     const run = runOf(index)
+    const met = own.filter(({ reading, kind }) => evidence.includes(reading.id) && kind !== 'knock' && kind !== 'box')
+    const stretches = stretchesOf(met, missesIn({ centre: belief.centre, width: wide }, signs), wall.height)
     return {
       centre: belief.centre, sd: belief.sd, width: wide, kind: wide > DOUBLE_WIDTH * width ? 'double' : 'single',
-      source: 'observed', confidence: evenOdds(belief.logOdds), evidence, ...run >= 0 && { run },
+      source: 'observed', confidence: evenOdds(belief.logOdds), evidence, ...run >= 0 && { run }, ...stretches && { stretches },
     }
   })
   const members = [...observed, ...inferred(runs, sightings, groups, against, wall, width)].sort((a, b) => a.centre - b.centre)

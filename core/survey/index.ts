@@ -19,6 +19,7 @@ export * from './evidenceTable'
 export { proofOf, METHOD_NAMES, type Proof } from './proof'
 export { nominalWidth, type Member } from './framing'
 export { expectedAt, USUAL_SPACINGS, type Run } from './runs'
+export { standsAt } from './stretches'
 export { signsOf, pointsTo, belongs, type Sign } from './sign'
 
 /** What the survey gives to later stages. */

@@ -10,6 +10,8 @@ export interface Sign {
   speaksFor: boolean
   /** Detector, magnet, hole, knock, sight, box: two signs of one kind share their errors. */
   kind: 'detector' | 'magnet' | 'hole' | 'knock' | 'sight' | 'box'
+  /** Met nothing, but at another height than all that speaks for a member there. */
+  atAnotherHeight?: boolean
   /** Carried over from the far side by this reference. */
   carriedBy?: string
 }
@@ -76,6 +78,9 @@ function density(sign: Sign, centre: number, width: number): number {
   }
 }
 
+/** How many members do not run the wall's whole height. */
+const ENDS = 0.04
+
 /**
  * How many times likelier a sign is with a member there than with none: for a sign that speaks for
  * one, a member's reading or a false one against a false one alone; for one that speaks against,
@@ -83,7 +88,7 @@ function density(sign: Sign, centre: number, width: number): number {
  */
 export function likelier(sign: Sign, centre: number, width: number): number {
   if (sign.speaksFor) return 1 + density(sign, centre, width) / FALSE_PER_MM[sign.reading.method]
-  if (sign.kind === 'hole') return 1 - 0.999 * covers(sign.x, centre, width)
+  if (sign.kind === 'hole') return 1 - (sign.atAnotherHeight ? 1 - ENDS : 0.999) * covers(sign.x, centre, width)
   return 1 - 0.7 * Math.exp(-0.5 * ((sign.x - centre) / ERROR_MODEL.knock) ** 2)
 }
 

@@ -18,6 +18,7 @@ const partOf = (column: () => AnySQLiteColumn) => ({
 
 export const sites = sqliteTable('sites', {
   ...own(),
+  'version': integer('version').notNull().default(1),
   'site.id': text('id').notNull().unique(),
   'site.name': text('name').notNull(),
   'site.units': text('units').notNull(),

@@ -8,7 +8,7 @@ import { partToRow, rowToPart } from '../database/records'
 import { displays } from '../database/schema'
 import type { Database } from '../database/perDatabase'
 import { addLogEntry } from './log'
-import { createSite, exportJob, freeSiteId, importJob, listSites } from './sites'
+import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, saveRules } from './sites'
 import { createWall, readWall, saveWall, type WallState } from './walls'
 
 let opened: ReturnType<typeof openDatabase>
@@ -194,5 +194,27 @@ describe('the log', () => {
     expect(refused(() => add({ at: 'yesterday', by: '' })).faults!.map(({ path }) => path).sort()).toEqual(['$.at', '$.by'])
     expect(refused(() => add({}, 'w7')).status).toBe(404)
     expect(refused(() => add({ wall: 'w2' })).faults).toEqual([{ path: '$.wall', message: 'must be “w1”, as in the address' }])
+  })
+})
+
+describe('the house rules of a site', () => {
+  beforeEach(() => importJob(db, exampleJob(), 'Isla', AT))
+
+  it('are kept, and every wall is read with them from then on', () => {
+    expect(readWall(db, 'holm-point', 'w1').job.rules).toEqual({ markingSigma: 1 })
+    const rules = { 'proofOfFraming': 'one-sign', 'markingSigma': 0.7, 'x-since': 2026 }
+    expect(saveRules(db, 'holm-point', rules, 1)).toMatchObject({ rules, version: 2 })
+    expect(readWall(db, 'holm-point', 'w1').job.rules).toEqual(rules)
+    expect(saveRules(db, 'holm-point', {}, 2).rules).toEqual({})
+    expect(exportJob(db, 'holm-point')).toEqual({ ...exampleJob(), rules: {} })
+  })
+
+  it('are refused where they are wrong or stale, and nothing is changed', () => {
+    expect(refused(() => saveRules(db, 'holm-point', { proofOfFraming: 'hope', markingSigma: -1 }, 1)))
+      .toMatchObject({ status: 422, faults: [{ path: '$.proofOfFraming' }, { path: '$.markingSigma' }] })
+    saveRules(db, 'holm-point', { heightDatum: 'bottom-edge' }, 1)
+    expect(refused(() => saveRules(db, 'holm-point', {}, 1))).toMatchObject({ status: 409, current: { rules: { heightDatum: 'bottom-edge' }, version: 2 } })
+    expect(readSite(db, 'holm-point').version).toBe(2)
+    expect(refused(() => readSite(db, 'nowhere')).status).toBe(404)
   })
 })

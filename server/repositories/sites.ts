@@ -1,11 +1,11 @@
 import { asc, count, eq, sql } from 'drizzle-orm'
-import { validateJob, type Catalogue, type Job, type Site } from '../../core/job'
-import { rowToPart, type Part } from '../database/records'
+import { rulesFaults, validateJob, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
+import { partToRow, rowToPart, type Part } from '../database/records'
 import { perDatabase } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
 import { catalogueLists, insertPart, loadLists, siteBranch } from '../database/tree'
 import type { Database } from '../database/perDatabase'
-import { notFound, refusal } from '../utils/refusal'
+import { notFound, refusal, unfit } from '../utils/refusal'
 
 /** A site in the list of sites. */
 export interface SiteSummary extends Site {
@@ -45,6 +45,34 @@ export function loadJobHead(db: Database, row: ReturnType<typeof siteRow>): Job 
   const head = { rules: {}, ...part, format: 'wide-trellis-job', version: 1, walls: [], log: [] } as unknown as Job
   heads(db).set(row.key, head)
   return head
+}
+
+/** What a site decides for all its walls, and which version of that it is. */
+export interface SiteState { site: Site, rules: Rules, version: number }
+
+export function readSite(db: Database, id: string): SiteState {
+  const row = siteRow(db, id)
+  const { site, rules } = loadJobHead(db, row)
+  return { site, rules, version: row.version }
+}
+
+/**
+ * Puts a site's house rules in the place of the version they were made from; every wall is planned
+ * by them from then on.
+ *
+ * @throws 409 with what is kept now, where somebody changed it in between; 422 with every fault
+ */
+export function saveRules(db: Database, id: string, rules: unknown, version: unknown): SiteState {
+  db.transaction(() => {
+    const row = siteRow(db, id)
+    if (version !== row.version) throw refusal(409, 'stale', 'Somebody changed this site’s rules after you opened them.', { current: readSite(db, id) })
+    const faults = rulesFaults(rules)
+    if (faults.length > 0) throw unfit(faults)
+    const { rules: _, ...rest } = rowToPart(sites, structuredClone(row))
+    db.update(sites).set({ ...partToRow(sites, structuredClone({ ...rest, rules }) as Part), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
+    heads(db).delete(row.key)
+  })
+  return readSite(db, id)
 }
 
 /** A whole site as its job file. */

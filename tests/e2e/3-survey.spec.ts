@@ -63,6 +63,7 @@ test('what the wall is: presets, layers in order, blocking, age', async ({ page,
   await beginWall(page, 'Store', '4 m', '2.4 m')
   await leaf(page, 'Wall')
   await fill(page, 'Wall width', '4200')
+  await leaf(page, 'Layers')
   await page.getByLabel('Begin with').selectOption('Board on furring on block')
   await expect(page.getByTestId('layers').locator('li')).toHaveCount(2)
   await page.getByRole('button', { name: 'Layer 2 towards the structure' }).click()
@@ -73,6 +74,7 @@ test('what the wall is: presets, layers in order, blocking, age', async ({ page,
   await page.locator('[data-grip]').nth(2).dragTo(page.locator('[data-grip]').nth(0))
   await expect(page.getByLabel('Material of layer 1')).toHaveValue('gypsum-board')
   await expect(page.getByLabel('Material of layer 3')).toHaveValue('plywood')
+  await leaf(page, 'Wall')
   await fill(page, 'Lined in the year', '1850s')
   await expect(page.getByRole('alert')).toContainText('“1850s” is not a number of years')
   await fill(page, 'Lined in the year', '1974')
@@ -98,6 +100,7 @@ test('the framing is read from the far side by a reference', async ({ page, hous
   await line.press('Enter')
   // Three that were read, and one more expected to their right.
   await summary(page, '4 members')
+  await expect(page.locator('[data-testid=elevation] [data-transfer]')).toHaveCount(6)
   const first = page.locator('[data-row=member-0]')
   await expect(first).toContainText('400')
   await page.getByRole('tab', { name: /readings$/ }).click()
@@ -119,7 +122,7 @@ test('the framing is read from the far side by a reference', async ({ page, hous
 
 test('a block wall is fitted to the joints that were read', async ({ page }) => {
   await beginWall(page, 'Back', '4000', '2400')
-  await leaf(page, 'Wall')
+  await leaf(page, 'Layers')
   await page.getByLabel('Begin with').selectOption('Plaster on block')
   await leaf(page, 'Readings')
   await expect(page.locator('[data-finding=coursing-not-surveyed]')).toBeVisible()
@@ -321,4 +324,28 @@ test('readings taken without a connection are planned at once and kept; slips of
   const evidence = (await house.wall()).job.walls[0].evidence
   expect(evidence).toHaveLength(before + 1)
   expect(evidence.at(-1)).toMatchObject({ method: 'probe', hit: true, x: 4999, y: 1500 })
+})
+
+test('a member that a nail missed at another height carries no hole there', async ({ page }) => {
+  await page.goto(`${HALL}/survey`)
+  const line = page.getByLabel('Readings in one line')
+  await line.fill('@500, p 1690 hit, @2900, p 1690 miss')
+  await line.press('Enter')
+  // The nail at 2360 met it, so it ends above the highest row of holes, which rest where it was met.
+  await expect(page.locator('[data-finding=member-ends]')).toContainText('does not run the wall’s whole height')
+  await page.locator('[data-row=member-4]').click()
+  await expect(page.getByTestId('member-card')).toContainText('it is taken to stand from 0 to')
+})
+
+test('by a house rule of one good sign, what was not proved is', async ({ page }) => {
+  await page.goto(`${HALL}/survey`)
+  await summary(page, '16 members, 10 proved')
+  await page.goto('/sites/holm-point')
+  await page.getByRole('link', { name: 'Choose how this site is worked' }).click()
+  await page.getByRole('radio', { name: /one good sign/ }).click()
+  await expect(page.getByRole('status')).toContainText('Saved')
+  await fill(page, 'One σ of a single tape measurement, mm', '-1')
+  await expect(page.getByRole('alert')).toHaveText('It must not be negative.')
+  await page.goto(`${HALL}/survey`)
+  await summary(page, '16 members, 15 proved')
 })

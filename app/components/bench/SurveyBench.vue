@@ -53,6 +53,7 @@ useCommands(SURVEY_LEAVES.map(({ id, title }) => ({ id: `leaf-${id}`, title: `Su
     <BenchLeaves v-model="leaf" :leaves="SURVEY_LEAVES" label="Parts of the survey" />
     <ReadingsLeaf v-if="leaf === 'readings'" ref="readings" />
     <LazyWallLeaf v-else-if="leaf === 'wall'" />
+    <LazyLayerList v-else-if="leaf === 'layers'" />
     <LazyAroundLeaf v-else-if="leaf === 'around'" />
     <LazyFaceLeaf v-else ref="face" />
   </BenchFrame>

@@ -16,6 +16,8 @@ const unsure = computed(() => 1.96 * member.sd)
 const sure = computed(() => Math.max(member.width / 2 - unsure.value, 0))
 const perhaps = computed(() => member.width / 2 + unsure.value)
 const observed = computed(() => member.source === 'observed')
+/** Where it stands, up from the floor; elsewhere only its outline shows that it was looked for. */
+const stands = computed(() => (member.stretches ?? [{ from: 0, to: height }]).map(({ from, to }) => ({ y: from, height: to - from })))
 </script>
 
 <template>
@@ -28,15 +30,16 @@ const observed = computed(() => member.source === 'observed')
     @pointerleave="hovered = ''"
   >
     <title>Member {{ index + 1 }}, centre {{ show(member.centre) }} ± {{ show(unsure) }}, {{ member.kind }}, {{ member.source }}, {{ member.proved ? 'proved' : 'not proved' }}</title>
-    <rect v-if="unsure > 0" :x="member.centre - perhaps" :y="0" :width="2 * perhaps" :height="height" fill="var(--color-wood)" opacity="0.45" />
-    <rect
-      :x="member.centre - (unsure > 0 ? sure : member.width / 2)"
-      :y="0"
-      :width="2 * (unsure > 0 ? sure : member.width / 2)"
-      :height="height"
-      fill="var(--color-wood)"
-      :opacity="observed ? 1 : 0.3"
-    />
+    <template v-for="stretch in stands" :key="stretch.y">
+      <rect v-if="unsure > 0" v-bind="stretch" :x="member.centre - perhaps" :width="2 * perhaps" fill="var(--color-wood)" opacity="0.45" />
+      <rect
+        v-bind="stretch"
+        :x="member.centre - (unsure > 0 ? sure : member.width / 2)"
+        :width="2 * (unsure > 0 ? sure : member.width / 2)"
+        fill="var(--color-wood)"
+        :opacity="observed ? 1 : 0.3"
+      />
+    </template>
     <rect
       :x="member.centre - member.width / 2"
       :y="0"
@@ -45,7 +48,7 @@ const observed = computed(() => member.source === 'observed')
       fill="transparent"
       :stroke="lit ? 'var(--color-flag)' : 'var(--color-wood-edge)'"
       :stroke-width="lit ? 2 : 1"
-      :stroke-dasharray="observed ? undefined : '7 5'"
+      :stroke-dasharray="observed && !member.stretches ? undefined : '7 5'"
       vector-effect="non-scaling-stroke"
     />
     <path

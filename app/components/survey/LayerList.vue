@@ -29,11 +29,12 @@ watchEffect((onCleanup) => {
 </script>
 
 <template>
-  <div>
+  <div class="space-y-2">
+    <ChoiceField inline label="Begin with" value="" :options="BUILD_UPS.map(({ name }) => ({ value: name, label: name }))" :commit="name => store.edit(name, wall => setBuildUp(wall, name))" />
     <h2 class="field-label">
       Build-up, from the structure to the room
     </h2>
-    <ol ref="list" class="space-y-1" data-testid="layers">
+    <ol ref="list" class="max-h-80 space-y-1 overflow-y-auto" tabindex="0" aria-label="Layers" data-testid="layers">
       <li v-for="(layer, index) in layers" :key="`${index}-${layer.material}`" class="rounded border border-hair bg-paper p-1.5">
         <div class="flex items-center gap-1">
           <span data-grip class="cursor-grab p-1 text-ink-soft" title="Drag to another place"><GripVertical class="size-4" aria-hidden="true" /></span>

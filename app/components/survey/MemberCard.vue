@@ -31,6 +31,9 @@ const against = computed(() => signsOf(wall.value)
     <p class="text-xs text-ink-soft">
       Within ± {{ showFine(1.96 * member.sd) }} {{ suffix }}, 95 times in 100. That a member is here at all: {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
     </p>
+    <p v-if="member.stretches" class="text-xs text-caution">
+      Not over the wall’s whole height: it is taken to stand {{ member.stretches.map(({ from, to }) => `from ${show(from)} to ${show(to)}`).join(' and ') }} {{ suffix }}.
+    </p>
     <FigureLine label="Width" :figure="widthFigure(wall, member)" />
     <template v-if="run">
       <FigureLine label="Spacing of its run" :figure="spacingFigure(run)" />

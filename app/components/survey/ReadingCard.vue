@@ -11,6 +11,11 @@ const { selected } = useSelection()
 const reading = computed(() => store.wall!.evidence!.find(reading => reading.id === id)!)
 const reference = computed(() => referenceOf(reading.value, store.wall!.references))
 const set = (label: string, recipe: (reading: Evidence, wall: Wall) => void) => store.edit(label, wall => recipe(readingOf(wall, id), wall))
+/** A figure of the reading: the drawing follows while it is typed. */
+const figureOf = (label: string, recipe: (reading: Evidence, mm: number) => void): FieldActions<number> => ({
+  tryOut: mm => store.tryOut(wall => recipe(readingOf(wall, id), mm)),
+  commit: mm => set(label, reading => recipe(reading, mm)),
+})
 const reason = ref('')
 const fault = ref('')
 watch(() => id, () => {
@@ -55,8 +60,8 @@ const answer = computed(() => {
       {{ [reading.by, reading.at ? new Date(reading.at).toLocaleString() : ''].filter(Boolean).join(', ') || 'nobody named' }}
     </p>
     <div class="mt-1 grid grid-cols-2 gap-3">
-      <LengthField :key="`x${id}`" :label="reading.side === 'back' ? 'Along, as read behind' : 'Along, from the wall’s left'" :value="reading.x" :actions="{ commit: mm => set('Move a reading', (reading) => { reading.x = mm }) }" />
-      <LengthField :key="`y${id}`" label="Above the floor" :value="reading.y" :actions="{ commit: mm => set('Height of a reading', (reading) => { reading.y = mm }) }" />
+      <LengthField :key="`x${id}`" :label="reading.side === 'back' ? 'Along, as read behind' : 'Along, from the wall’s left'" :value="reading.x" :actions="figureOf('Move a reading', (reading, mm) => { reading.x = mm })" />
+      <LengthField :key="`y${id}`" label="Above the floor" :value="reading.y" :actions="figureOf('Height of a reading', (reading, mm) => { reading.y = mm })" />
     </div>
     <FigureLine v-if="reading.side === 'back' && reference" label="On the front" :figure="carriedFigure(reference, reading.x)" />
     <p v-if="plan?.unexplained.includes(id)" class="mt-1 text-xs font-semibold text-caution">

@@ -2,7 +2,7 @@
 import { Plus, X } from 'lucide-vue-next'
 import type { Wall } from '~~/core/job'
 
-/** What the wall is: its size, its structure, its layers, what is in it, and how old it is. */
+/** What the wall is: its size, its structure, what is in it, and how old it is. */
 const store = useWallStore()
 const wall = computed(() => store.wall!)
 const structure = computed(() => wall.value.structure)
@@ -38,7 +38,6 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
       <LengthField label="Wall width" :value="wall.width" :actions="field('Wall width', (wall, mm) => { wall.width = mm })" />
       <LengthField label="Wall height" :value="wall.height" :actions="field('Wall height', (wall, mm) => { wall.height = mm })" />
     </div>
-    <ChoiceField inline label="Begin with" value="" :options="BUILD_UPS.map(({ name }) => ({ value: name, label: name }))" :commit="name => store.edit(name, wall => setBuildUp(wall, name))" />
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <ChoiceField label="Structure" :value="structure.kind" :options="STRUCTURES" :commit="setStructure" />
       <template v-if="framed">
@@ -57,7 +56,6 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
       </template>
       <TypedField v-if="structure.kind === 'concrete'" label="Strength f′c, MPa" :shown="structure.strength === undefined ? '' : String(structure.strength)" :read="readCount('MPa')" :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }" />
     </div>
-    <LayerList />
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <TypedField label="Fire rating, minutes" :shown="wall.fireRating === undefined ? '' : String(wall.fireRating)" :read="readCount('minutes')" :actions="{ commit: setOr('fireRating', 'Fire rating') }" />
       <TypedField label="Lined in the year" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year of the lining') }" />
@@ -70,12 +68,14 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
       <h2 class="field-label">
         Blocking between members
       </h2>
-      <div v-for="(row, index) in wall.blocking" :key="row.id" class="mt-1 flex items-end gap-2">
-        <LengthField class="flex-1" :label="`Height of ${row.id}`" :value="row.y" :actions="field('Height of blocking', (wall, mm) => { wall.blocking![index]!.y = mm })" />
-        <ChoiceField class="flex-1" label="It is" :value="row.found ? 'found' : 'suspected'" :options="[{ value: 'found', label: 'found' }, { value: 'suspected', label: 'suspected' }]" :commit="value => store.edit('Blocking', wall => { wall.blocking![index]!.found = value === 'found' })" />
-        <button type="button" class="press !px-2" :aria-label="`Take ${row.id} away`" @click="store.edit('Take blocking away', wall => { wall.blocking!.splice(index, 1) })">
-          <X class="size-4" aria-hidden="true" />
-        </button>
+      <div v-if="wall.blocking?.length" class="max-h-36 overflow-y-auto" tabindex="0" aria-label="Rows of blocking">
+        <div v-for="(row, index) in wall.blocking" :key="row.id" class="mt-1 flex items-end gap-2">
+          <LengthField class="flex-1" :label="`Height of ${row.id}`" :value="row.y" :actions="field('Height of blocking', (wall, mm) => { wall.blocking![index]!.y = mm })" />
+          <ChoiceField class="flex-1" label="It is" :value="row.found ? 'found' : 'suspected'" :options="[{ value: 'found', label: 'found' }, { value: 'suspected', label: 'suspected' }]" :commit="value => store.edit('Blocking', wall => { wall.blocking![index]!.found = value === 'found' })" />
+          <button type="button" class="press !px-2" :aria-label="`Take ${row.id} away`" @click="store.edit('Take blocking away', wall => { wall.blocking!.splice(index, 1) })">
+            <X class="size-4" aria-hidden="true" />
+          </button>
+        </div>
       </div>
       <button type="button" class="press mt-1 w-full" @click="store.edit('Add blocking', wall => { wall.blocking = [...wall.blocking ?? [], { id: nextId('b', wall.blocking), y: Math.round(wall.height / 2), found: false }] })">
         <Plus class="size-4" aria-hidden="true" /> Add blocking

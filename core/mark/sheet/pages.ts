@@ -1,6 +1,6 @@
-import type { Job, Wall } from '../../job'
+import { HOUSE_RULES, schoolOf, type Job, type Wall } from '../../job'
 import { formatLength, stepOf, type Precision, type UnitSystem } from '../../units'
-import { accuracyOf } from '../accuracy'
+import { accuracyOf, DEFAULT_MARKING_SIGMA } from '../accuracy'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
 import { PAPERS, scaleFor, type Paper, type PaperName } from './paper'
 import { element, group, INK, label, line, rect, STOP, STOP_WASH } from './svg'
@@ -13,7 +13,7 @@ export interface Sheet { pages: string[], scale: number, paper: Paper }
 
 const LINE = 4.4
 const TEXT = 2.7
-const HEAD = 17
+const HEAD = 20.5
 const FOOT = 9
 const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
   ['label', 0, 'start'], ['running', 0.41, 'end'], ['height', 0.55, 'end'], ['fromLevel', 0.69, 'end'], ['drill', 0.82, 'end'], ['into', 0.96, 'end'],
@@ -32,6 +32,7 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, m
     label(`Datum: ${datum.label}. Every figure runs from there; never add from mark to mark.`
       + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.` : ''), margin, margin + 9.5, 2.9),
     label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tenth(accuracy.rounding)} off. Any mark is true to ± ${tenth(accuracy.running)} (standard deviation); measured mark to mark, the last of ${accuracy.inRow} would be ± ${tenth(accuracy.markToMark)}.`, margin, margin + 13.5, 2.9),
+    label(`House rules: ${HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${schoolOf(rule, job.rules).name}`).join('; ')}; one σ of a tape measurement ${job.rules.markingSigma ?? DEFAULT_MARKING_SIGMA} mm.`, margin, margin + 17, 2.6),
     line(margin, margin + HEAD - 2, width - margin, margin + HEAD - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
 }
 

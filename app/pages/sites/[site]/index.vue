@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FileDown, Plus } from 'lucide-vue-next'
+import { FileDown, Plus, Scale } from 'lucide-vue-next'
 import { formatLength, parseLength } from '~~/core/units'
 import type { Wall } from '~~/core/job'
 import type { SiteSummary } from '~~/server/repositories/sites'
@@ -85,6 +85,14 @@ async function create() {
             <Plus class="size-4" aria-hidden="true" /> Begin the wall
           </button>
         </form>
+        <div class="space-y-2">
+          <h2 class="font-semibold">
+            House rules
+          </h2>
+          <NuxtLink class="press w-full" :to="`/sites/${id}/rules`">
+            <Scale class="size-4" aria-hidden="true" /> Choose how this site is worked
+          </NuxtLink>
+        </div>
         <div class="space-y-2">
           <h2 class="font-semibold">
             Job file

@@ -1,0 +1,80 @@
+import { chromium, type Page } from '@playwright/test'
+import { CHROMIUM_FLAGS, findChromium } from '../scripts/chromium.mjs'
+import { gridJob, readWallOf60 } from './jobs'
+import { atMost, measured, type Row } from './row'
+
+/** A site of its own with one wall, kept on the server. */
+async function keep(address: string, id: string, job: object): Promise<string> {
+  const answer = await fetch(`${address}/api/sites/import`, {
+    method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...job, site: { id, name: id, units: 'metric' } }),
+  })
+  if (!answer.ok) throw new Error(`The bench's wall was refused: ${await answer.text()}`)
+  return `${address}/sites/${id}/walls`
+}
+
+/** Times between the frames that the browser draws while something goes on, ms, in order of size. */
+async function framesDuring(page: Page, act: () => Promise<void>): Promise<number[]> {
+  await page.evaluate(`window.seen = []; requestAnimationFrame(function tick(at) { window.seen.push(at); requestAnimationFrame(tick) })`)
+  await act()
+  const seen = await page.evaluate<number[]>('window.seen')
+  return seen.slice(1).map((at, n) => at - seen[n]!).sort((a, b) => a - b)
+}
+
+function rowsOf(what: string, times: number[]): Row[] {
+  const at = (share: number) => times[Math.min(Math.floor(share * times.length), times.length - 1)]!
+  const mean = times.reduce((sum, ms) => sum + ms, 0) / times.length
+  return [
+    atMost(`${what}: mean time between frames`, mean, 17, 'ms'),
+    measured(`${what}: median time between frames`, at(0.5), 'ms'),
+    measured(`${what}: 95 % of frames within`, at(0.95), 'ms'),
+  ]
+}
+
+/** Drags a grid of 10 × 10 about the wall. */
+async function dragging(page: Page, address: string): Promise<number[]> {
+  const walls = await keep(address, 'bench-drag', gridJob(10, 10))
+  await page.goto(`${walls}/ticket-hall/arrange`)
+  const screen = page.locator('[data-testid=elevation] [data-position]').nth(44)
+  await screen.waitFor()
+  const box = (await screen.boundingBox())!
+  const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  const times = await framesDuring(page, async () => {
+    for (let n = 0; n < 120; n++) await page.mouse.move(from.x + 20 * Math.sin(n / 9), from.y + 10 * Math.cos(n / 7))
+  })
+  await page.mouse.up()
+  return times
+}
+
+/** Types another place for one of 400 readings, a figure at a time. */
+async function typing(page: Page, address: string): Promise<number[]> {
+  const job = gridJob(1, 1)
+  const walls = await keep(address, 'bench-type', { ...job, walls: [{ ...readWallOf60(), arrays: [] }] })
+  await page.goto(`${walls}/w/survey`)
+  await page.getByRole('tab', { name: /readings$/ }).click()
+  await page.locator('[data-row=e10]').click()
+  const field = page.getByLabel('Along, from the wall’s left')
+  await field.waitFor()
+  return framesDuring(page, async () => {
+    for (let n = 0; n < 40; n++) {
+      await field.fill(String(600 + n % 9))
+      await page.waitForTimeout(40)
+    }
+  })
+}
+
+/** How evenly the browser draws while a large wall is worked on. */
+export async function frames(address: string): Promise<Row[]> {
+  const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_FLAGS })
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    return [
+      ...rowsOf('Dragging a grid of 10 × 10', await dragging(page, address)),
+      ...rowsOf('Typing the place of one of 400 readings', await typing(page, address)),
+    ]
+  }
+  finally {
+    await browser.close()
+  }
+}

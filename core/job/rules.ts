@@ -1,0 +1,33 @@
+import type { Stage } from '../finding'
+import type { Rules } from './types'
+
+/** One way of doing it, and the reason that its people give. */
+export interface School { value: string, name: string, why: string }
+
+/** A question on which good installers disagree, and the answers among which a firm chooses. */
+export interface HouseRule { key: 'proofOfFraming' | 'heightDatum', stage: Stage, title: string, schools: School[], otherwise: string }
+
+/** The house rules that are a choice; `otherwise` is what holds until the firm has chosen. */
+export const HOUSE_RULES: HouseRule[] = [
+  {
+    key: 'proofOfFraming', stage: 'survey', title: 'Proof of framing, for a hole that carries load', otherwise: 'two-kinds',
+    schools: [
+      { value: 'two-kinds', name: 'two signs of different kinds, or one probe', why: 'A screw may sit in blocking and a detector may see a pipe; signs that err in different ways seldom err together.' },
+      { value: 'one-sign', name: 'one good sign', why: 'On a regular wall a clear sign is enough, and each further one costs time or a hole.' },
+    ],
+  },
+  {
+    key: 'heightDatum', stage: 'mark', title: 'What heights are measured from', otherwise: '',
+    schools: [
+      { value: '', name: 'centre line of the top row for a grid, bottom edge for a single sign', why: 'A grid is set out from its middle, where errors halve; a single sign from the edge that people see.' },
+      { value: 'bottom-edge', name: 'always the bottom edge of the display', why: 'It is the edge that a tape reaches from the floor, and that is checked after hanging.' },
+      { value: 'top-row-centre', name: 'always the centre line of the top row', why: 'The top row is hung first, and the line stays in sight while the others follow.' },
+    ],
+  },
+]
+
+/** What the firm chose, or what holds until it has. */
+export function schoolOf({ key, schools, otherwise }: HouseRule, rules: Rules): School {
+  const chosen = rules[key] ?? otherwise
+  return schools.find(({ value }) => value === chosen)!
+}

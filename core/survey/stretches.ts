@@ -1,0 +1,47 @@
+import type { Interval } from '../geometry'
+import type { Sign } from './sign'
+
+/** Readings farther apart in height than this are at two heights, mm. */
+export const ANOTHER_HEIGHT = 300
+/** So far inside a member's face a nail that meets nothing says that none is there, mm. */
+const INSIDE = 3
+
+/** Nails and bits that met nothing inside a member's face. */
+export function missesIn({ centre, width }: { centre: number, width: number }, signs: Sign[]): Sign[] {
+  return signs.filter(({ speaksFor, kind, x }) => !speaksFor && kind === 'hole' && Math.abs(x - centre) < width / 2 - INSIDE)
+}
+
+/** Whether everything that speaks for a member here was read at another height than this sign. */
+export function atAnotherHeight(sign: Sign, speaking: Sign[]): boolean {
+  return speaking.length > 0 && speaking.every(({ reading }) => Math.abs(reading.y - sign.reading.y) > ANOTHER_HEIGHT)
+}
+
+/**
+ * Where a member is taken to stand, mm above the floor, where it does not run the wall's whole
+ * height: a nail that met nothing at another height than all that speaks for the member ends it half
+ * way between. Undefined where it runs the whole height, as it does until evidence says otherwise.
+ *
+ * @example
+ * // met at 600 and 1000, missed at 1800, on a wall of 2700: stands from the floor to 1400
+ * stretchesOf(met, misses, 2700) // [{ from: 0, to: 1400 }]
+ */
+export function stretchesOf(met: Sign[], misses: Sign[], height: number): Interval[] | undefined {
+  const ends = misses.filter(miss => atAnotherHeight(miss, met))
+  if (ends.length === 0) return undefined
+  const heights = [...met.map(({ reading }) => ({ y: reading.y, stands: true })), ...ends.map(({ reading }) => ({ y: reading.y, stands: false }))].sort((a, b) => a.y - b.y)
+  const stretches: Interval[] = []
+  heights.forEach(({ y, stands }, n) => {
+    if (!stands) return
+    const [below, above] = [heights[n - 1], heights[n + 1]]
+    const from = below ? (below.y + y) / 2 : 0
+    const to = above ? (y + above.y) / 2 : height
+    if (below?.stands) stretches.at(-1)!.to = to
+    else stretches.push({ from, to })
+  })
+  return stretches
+}
+
+/** Whether a member stands at a height, as far as is known. */
+export function standsAt({ stretches }: { stretches?: Interval[] }, y: number): boolean {
+  return !stretches || stretches.some(({ from, to }) => y >= from && y <= to)
+}

@@ -1,0 +1,1 @@
+ALTER TABLE `sites` ADD `version` integer DEFAULT 1 NOT NULL;
