@@ -26,3 +26,10 @@ export function centreOf(rect: Rect): Point {
 export function overlaps(a: Rect, b: Rect): boolean {
   return a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height
 }
+
+/** The part that two rectangles share, or nothing where they only touch. */
+export function sharedBy(a: Rect, b: Rect): Rect | undefined {
+  if (!overlaps(a, b)) return undefined
+  const [x, y] = [Math.max(a.x, b.x), Math.max(a.y, b.y)]
+  return { x, y, width: Math.min(a.x + a.width, b.x + b.width) - x, height: Math.min(a.y + a.height, b.y + b.height) - y }
+}

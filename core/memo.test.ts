@@ -18,6 +18,6 @@ it('remembers that there was no answer', () => {
 })
 
 it('keeps what one function knows from another', () => {
-  const [double, square] = [onceForEach(x => 2 * x), onceForEach(x => x * x)]
+  const [double, square] = [onceForEach((x: number) => 2 * x), onceForEach((x: number) => x * x)]
   expect([double(3), square(3), double(3)]).toEqual([6, 9, 6])
 })

@@ -1,11 +1,11 @@
 /**
- * A function of one number that works each answer out once. The screens of a column share all that
+ * A function of one thing that works each answer out once. The screens of a column share all that
  * follows from their place along the wall alone.
  */
-export function onceForEach<T>(answer: (x: number) => T): (x: number) => T {
-  const known = new Map<number, T>()
-  return (x) => {
-    if (!known.has(x)) known.set(x, answer(x))
-    return known.get(x)!
+export function onceForEach<Key, T>(answer: (key: Key) => T): (key: Key) => T {
+  const known = new Map<Key, T>()
+  return (key) => {
+    if (!known.has(key)) known.set(key, answer(key))
+    return known.get(key)!
   }
 }

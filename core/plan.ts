@@ -1,4 +1,4 @@
-import { arrange, pixelMap, sizeFaults, viewingFindings } from './arrange'
+import { apartFindings, arrange, displayFaults, pixelMap, sizeFaults, viewingFindings } from './arrange'
 import type { Finding } from './finding'
 import type { Catalogue, Fault, Job, ScreenArray, Wall } from './job'
 import { mark, type Marking } from './mark'
@@ -20,23 +20,53 @@ export interface WallPlan extends Omit<Survey, 'findings'> {
 export interface Plan { walls: WallPlan[] }
 
 function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<Job, 'catalogue' | 'rules'>): { plan?: ArrayPlan, findings: Finding[] } {
-  const model = job.catalogue.displays.find(({ id }) => id === array.display)
-  if (!model) {
+  const arrangement = arrange(array, job.catalogue.displays, wall)
+  if (!arrangement) {
     return { findings: [{
       severity: 'stop', code: 'display-unknown', stage: 'arrange', subject: array.id,
       message: words`The display of ${array.name} is not in the catalogue.`,
     }] }
   }
-  const arrangement = arrange(array, model, wall)
+  const { outline, imageGap, cells } = arrangement
   const mounting = mount(array, arrangement, wall, surveyed, job)
-  const { outline, imageGap } = arrangement
-  const { canvas, crops } = pixelMap(arrangement.cells, arrangement.display, imageGap)
+  const model = job.catalogue.displays.find(({ id }) => id === array.display)!
   const mountModel = job.catalogue.mounts.find(({ id }) => id === array.mount)
+  const map = cells.length > 0 ? pixelMap(cells, imageGap) : undefined
   return {
-    plan: { id: array.id, name: array.name, outline, imageGap, canvas, shift: { x: 0, y: 0 }, positions: mounting.positions.map((position, n) => ({ ...position, crop: crops[n]!.rounded })) },
-    findings: [...arrangement.findings, ...viewingFindings(array, outline, arrangement.display, model, mountModel, wall.walkway), ...mounting.findings],
+    plan: {
+      id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: { x: 0, y: 0 },
+      positions: mounting.positions.map((position, n) => ({ ...position, crop: map!.crops[n]!.rounded })),
+    },
+    findings: [
+      ...modelFindings(array, cells, job.catalogue), ...arrangement.findings,
+      ...viewingFindings(array, outline, cells, model, mountModel, wall.walkway), ...mounting.findings,
+    ],
   }
 }
+
+/** A stop for each display of an array whose own figures cannot be, as a file may bring one. */
+function modelFindings(array: ScreenArray, cells: { model: string }[], { displays }: Catalogue): Finding[] {
+  const used = new Set(cells.map(({ model }) => model))
+  return displays.filter(({ id }) => used.has(id)).flatMap(model => displayFaults(model).map(({ message }): Finding => ({
+    severity: 'stop', code: 'display-impossible', stage: 'arrange', subject: array.id,
+    message: words`${model.name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Set its figures right in the catalogue.`,
+  })))
+}
+
+/** A caution while the arrays that are planned are not those that the client chose among several. */
+function alternativeFindings({ id, alternatives = [], alternative, chosen }: Wall): Finding[] {
+  if (alternatives.length < 2 || (chosen !== undefined && chosen === alternative)) return []
+  const name = (wanted: string | undefined) => alternatives.find(({ id }) => id === wanted)?.name ?? 'none'
+  return [{
+    severity: 'caution', code: 'alternative-open', stage: 'arrange', subject: id,
+    message: chosen === undefined
+      ? words`${String(alternatives.length)} alternatives are kept and none is chosen yet.`
+      : words`“${name(chosen)}” is chosen, and this is “${name(alternative)}”.`,
+    remedy: words`Nothing should be marked out before the client has chosen.`,
+  }]
+}
+
+const laidOf = (arrays: ArrayPlan[]) => arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
 
 /** Plans one wall: survey, then each array, then the marks. */
 export function planWall(wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): WallPlan {
@@ -51,7 +81,7 @@ export function planWall(wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Wal
     ...probe && { nextProbe: probe },
     arrays,
     marking: mark(wall, arrays, job.rules),
-    findings: [...findings, ...planned.flatMap(({ findings }) => findings)],
+    findings: [...findings, ...alternativeFindings(wall), ...planned.flatMap(({ findings }) => findings), ...apartFindings(laidOf(arrays), wall.clearance)],
   }
 }
 
@@ -71,13 +101,9 @@ export function plan(job: Job): Plan {
 export function impossibilities(wall: Wall, catalogue: Catalogue, root = '$'): Fault[] {
   return wall.arrays.flatMap((array, index) => {
     const path = `${root}.arrays[${index}]`
-    const display = catalogue.displays.find(({ id }) => id === array.display)
-    const model = catalogue.mounts.find(({ id }) => id === array.mount)
-    if (!display) return []
-    return [
-      ...sizeFaults(array, arrange(array, display, wall).outline, wall, path),
-      ...model ? mountFaults(array, model, display, path) : [],
-    ]
+    const arrangement = arrange(array, catalogue.displays, wall)
+    if (!arrangement) return []
+    return [...sizeFaults(array, arrangement.outline, wall, path), ...mountFaults(array, arrangement.cells, catalogue, path)]
   })
 }
 

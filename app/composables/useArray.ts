@@ -7,7 +7,7 @@ export function useArray() {
   const array = computed(() => store.array)
   const display = computed(() => store.catalogue.displays.find(({ id }) => id === array.value?.display))
   const mount = computed(() => store.catalogue.mounts.find(({ id }) => id === array.value?.mount))
-  const arrangement = computed(() => array.value && display.value && store.shown ? arrange(array.value, display.value, store.shown) : undefined)
+  const arrangement = computed(() => array.value && store.shown ? arrange(array.value, store.catalogue.displays, store.shown) : undefined)
   const edit = (label: string, recipe: (array: ScreenArray) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id)))
   return { array, display, mount, arrangement, edit }
 }

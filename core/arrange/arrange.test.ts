@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { d46, exampleWall } from '../../tests/fixtures/job'
 import { ORIENTATIONS, type ScreenArray } from '../job'
 import { textToString } from '../units'
-import { arrange, cellsOf, orientDisplay, outlineOf, retellPlacing, runFigure, turnEdges, turnVector } from './index'
+import { arrange, orientDisplay, retellPlacing, runFigure, turnEdges, turnVector } from './index'
 
 const wall = exampleWall()
-const laid = (change: Partial<ScreenArray>) => arrange({ ...wall.arrays[0]!, ...change }, d46, wall)
+const laid = (change: Partial<ScreenArray>) => arrange({ ...wall.arrays[0]!, ...change }, [d46], wall)!
 const near = (actual: object, expected: object) => {
   for (const [key, value] of Object.entries(expected)) expect(actual[key as keyof typeof actual], key).toBeCloseTo(value, 9)
 }
@@ -66,20 +66,16 @@ describe('turning', () => {
 describe('placing', () => {
   it('keeps the outline where it is when it is told by another edge', () => {
     const array = wall.arrays[0]!
-    const display = orientDisplay(d46, 'landscape')
-    const was = outlineOf(array, display)
+    const was = laid({}).outline
     for (const edge of ['left', 'centre', 'right'] as const) for (const level of ['top', 'centre', 'bottom'] as const) {
       const at = { x: retellPlacing(array.at.x, was.width, edge), y: retellPlacing(array.at.y, was.height, level) }
-      near(outlineOf({ ...array, at }, display), was)
+      near(laid({ at }).outline, was)
     }
   })
 
   it('tiles: neighbours are one gap apart and fill the outline', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 6 }), fc.integer({ min: 1, max: 6 }), fc.double({ min: 0, max: 50, noNaN: true }), fc.constantFrom(...ORIENTATIONS), (rows, columns, gap, orientation) => {
-      const array = { ...wall.arrays[0]!, rows, columns, gap: { x: gap, y: 2 * gap }, orientation }
-      const display = orientDisplay(d46, orientation)
-      const cells = cellsOf(array, display)
-      const outline = outlineOf(array, display)
+      const { display, cells, outline } = laid({ rows, columns, gap: { x: gap, y: 2 * gap }, orientation })
       const last = cells.at(-1)!
       near(cells[0]!.outer, { x: outline.x, y: outline.y + outline.height - display.height })
       near(last.outer, { x: outline.x + outline.width - display.width, y: outline.y })
@@ -89,7 +85,7 @@ describe('placing', () => {
   })
 
   it('shows the sum behind the outline', () => {
-    const { value, working } = runFigure(wall.arrays[0]!, orientDisplay(d46, 'landscape'), 'x')
+    const { value, working } = runFigure(wall.arrays[0]!, orientDisplay(d46, 'landscape'), [], 'x')
     expect(value).toBeCloseTo(3065.4, 9)
     expect(textToString(working[0]!.expression, 'metric')).toBe('3 × 1021.4 + 2 × 0.6')
   })

@@ -10,7 +10,7 @@ const ruled = (follows: ScreenArray['follows'], change: Partial<Wall> = {}): { w
   const wall = { ...exampleWall(), ...change }
   return { wall, array: { ...wall.arrays[0]!, follows } }
 }
-const outline = ({ wall, array }: { wall: Wall, array: ScreenArray }) => arrange(array, d46, wall).outline
+const outline = ({ wall, array }: { wall: Wall, array: ScreenArray }) => arrange(array, [d46], wall)!.outline
 
 describe('an array placed by a rule', () => {
   it('stays true whatever the wall becomes', () => {
@@ -40,12 +40,12 @@ describe('an array placed by a rule', () => {
   it('stays where it was put when what it follows is gone, and says so', () => {
     const { wall, array } = ruled({ x: { rule: 'between', features: ['a', 'b'] }, y: { rule: 'above', feature: 'gone', value: 10 } })
     expect(placeOf(array, wall)).toEqual(array.at)
-    expect(arrange(array, d46, wall).findings.map(({ code }) => code)).toEqual(['placing-lost', 'placing-lost'])
+    expect(arrange(array, [d46], wall)!.findings.map(({ code }) => code)).toEqual(['placing-lost', 'placing-lost'])
   })
 
   it('follows nothing unless it is told to', () => {
     const { wall, array } = ruled(undefined)
     expect(placeOf(array, wall)).toEqual(array.at)
-    expect(arrange(array, d46, wall).findings).toEqual([])
+    expect(arrange(array, [d46], wall)!.findings).toEqual([])
   })
 })

@@ -1,48 +1,34 @@
-import type { Point, Rect } from '../geometry'
+import type { Point } from '../geometry'
 import type { ScreenArray } from '../job'
+import { cellAt, type Cell, type Hung } from './cell'
 import type { OrientedDisplay } from './orientation'
-import { outlineOf } from './outline'
 
-/** One screen's place in a grid. Row 1 is the top row, column 1 the left one. */
-export interface Cell {
-  row: number
-  column: number
-  /** The case. */
-  outer: Rect
-  /** The picture area. */
-  picture: Rect
-  /** Centre of the display's mounting pattern. */
-  pattern: Point
+/** Run of `count` cases of one size with a gap between neighbours: count·size + (count − 1)·gap, mm. */
+export function run(count: number, size: number, gap: number): number {
+  return count * size + (count - 1) * gap
 }
 
-function cellAt(row: number, column: number, outer: Rect, display: OrientedDisplay): Cell {
+/** Screens as they lie to each other, with the lower left corner of their outline at 0, 0. */
+export interface Layout { width: number, height: number, cells: Cell[] }
+
+/**
+ * A grid: every cell as large as the array's own display, one gap from the next; a screen of
+ * another size hangs in the middle of its cell.
+ */
+export function layOutGrid({ rows, columns, gap }: ScreenArray, { width, height }: OrientedDisplay, hung: Hung[]): Layout {
+  const pitch = { x: width + gap.x, y: height + gap.y }
   return {
-    row,
-    column,
-    outer,
-    picture: { x: outer.x + display.bezel.left, y: outer.y + display.bezel.bottom, ...display.picture },
-    pattern: { x: outer.x + outer.width / 2 + display.pattern.x, y: outer.y + outer.height / 2 + display.pattern.y },
+    width: run(columns, width, gap.x),
+    height: run(rows, height, gap.y),
+    cells: hung.map(screen => cellAt(
+      screen,
+      (screen.column - 1) * pitch.x + (width - screen.display.width) / 2,
+      (rows - screen.row) * pitch.y + (height - screen.display.height) / 2,
+    )),
   }
 }
 
-/** Every screen of an array, row by row from the top, left to right. */
-export function cellsOf(array: ScreenArray, display: OrientedDisplay): Cell[] {
-  const outline = outlineOf(array, display)
-  const pitch = { x: display.width + array.gap.x, y: display.height + array.gap.y }
-  return Array.from({ length: array.rows * array.columns }, (_, index) => {
-    const row = Math.floor(index / array.columns)
-    const column = index % array.columns
-    const outer = {
-      x: outline.x + column * pitch.x,
-      y: outline.y + (array.rows - 1 - row) * pitch.y,
-      width: display.width,
-      height: display.height,
-    }
-    return cellAt(row + 1, column + 1, outer, display)
-  })
-}
-
 /** Clear distance between the pictures of neighbours: one bezel, the gap, the other bezel, mm. */
-export function imageGapOf(array: ScreenArray, { bezel }: OrientedDisplay): Point {
-  return { x: bezel.right + array.gap.x + bezel.left, y: bezel.bottom + array.gap.y + bezel.top }
+export function imageGapOf({ gap }: Pick<ScreenArray, 'gap'>, { bezel }: OrientedDisplay): Point {
+  return { x: bezel.right + gap.x + bezel.left, y: bezel.bottom + gap.y + bezel.top }
 }

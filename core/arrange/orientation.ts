@@ -1,5 +1,5 @@
 import type { Point } from '../geometry'
-import type { Display, Edges, Orientation } from '../job'
+import type { Display, Edges, Orientation, Side } from '../job'
 
 /** A display as it hangs: sizes and vectors as seen from the front, mm. */
 export interface OrientedDisplay {
@@ -41,6 +41,12 @@ export function turnVector(vector: Point, orientation: Orientation): Point {
 export function turnEdges(edges: Edges, orientation: Orientation): Edges {
   const [top, right, bottom, left] = TURNS[orientation].bezel
   return { top: edges[top], right: edges[right], bottom: edges[bottom], left: edges[left] }
+}
+
+/** Where a side of the landscape display comes to lie once it is turned. */
+export function turnSide(side: Side, orientation: Orientation): Side {
+  const at = TURNS[orientation].bezel.indexOf(side)
+  return (['top', 'right', 'bottom', 'left'] as const)[at]!
 }
 
 /**

@@ -14,8 +14,8 @@ const wall = job.walls[0]!
 const arrayOf = (change: Partial<ScreenArray> = {}): ScreenArray => ({ ...wall.arrays[0]!, ...change })
 function mapped(change: Partial<ScreenArray> = {}) {
   const array = arrayOf(change)
-  const { cells, display, imageGap } = arrange(array, d46, wall)
-  return pixelMap(cells, display, imageGap)
+  const { cells, imageGap } = arrange(array, [d46], wall)!
+  return pixelMap(cells, imageGap)
 }
 
 describe('the pixel map', () => {
@@ -87,7 +87,7 @@ describe('a source on the canvas', () => {
 
 describe('viewing', () => {
   const display = orientDisplay(d46, 'landscape')
-  const picture = pictureOf({ x: 1567.3, y: 1073.5, width: 3065.4, height: 1153 }, display)
+  const picture = pictureOf(arrange(arrayOf(), [d46], wall)!.cells)
 
   it('is read at 6 picture heights where elements are 3 % of it', () => {
     expect(farthestViewer(picture).value).toBeCloseTo(6 * picture.height, 9)
@@ -121,14 +121,16 @@ describe('viewing', () => {
 
 describe('sums over an array', () => {
   it('adds mass and power, and says when power is not known', () => {
-    expect(massOf(arrayOf(), d46, m1).value).toBeCloseTo(6 * (21.5 + 12.3), 9)
-    expect(powerOf(arrayOf(), d46, 'max')).toBeUndefined()
-    expect(powerOf(arrayOf(), { ...d46, power: { typical: 118, max: 165 } }, 'max')).toMatchObject({ value: 990, unit: 'W' })
+    const { cells } = arrange(arrayOf(), [d46], wall)!
+    expect(massOf(cells, arrayOf(), { displays: [d46], mounts: [m1] }).value).toBeCloseTo(6 * (21.5 + 12.3), 9)
+    expect(powerOf(cells, { displays: [d46], mounts: [] }, 'max')).toBeUndefined()
+    expect(powerOf(cells, { displays: [{ ...d46, power: { typical: 118, max: 165 } }], mounts: [] }, 'max')).toMatchObject({ value: 990, unit: 'W' })
   })
 
   it('tells what seams take, and how far a seam may come out', () => {
-    expect(lostToSeams(arrayOf({ rows: 1, columns: 1 }), { width: 100, height: 50 }, { x: 2, y: 2 }).value).toBeCloseTo(0, 12)
-    expect(lostToSeams(arrayOf({ rows: 1, columns: 2 }), { width: 99, height: 50 }, { x: 2, y: 2 }).value).toBeCloseTo(1, 9)
+    const lit = (...places: number[]) => places.map(x => ({ picture: { x, y: 0, width: 99, height: 50 } }))
+    expect(lostToSeams(lit(0)).value).toBeCloseTo(0, 12)
+    expect(lostToSeams(lit(0, 101)).value).toBeCloseTo(1, 9)
     expect(seamTolerance({ ...d46, sizeTolerance: 0.4 })).toMatchObject({ worst: { value: 0.4 }, usual: { value: 0.4 / Math.SQRT2 } })
     expect(seamTolerance(d46)).toBeUndefined()
   })

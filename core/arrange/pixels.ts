@@ -1,6 +1,6 @@
 import type { Point, Rect } from '../geometry'
 import { figure, words, type Figure } from '../units'
-import type { Cell } from './grid'
+import type { Cell } from './cell'
 import type { OrientedDisplay } from './orientation'
 
 /** One screen's part of the canvas, in canvas pixels from its upper left corner, y down. */
@@ -37,14 +37,15 @@ export function hiddenPixels(imageGap: number, pitch: number): Figure {
 }
 
 /**
- * The canvas and every screen's crop of it. Edges are rounded, not sizes, so that screens that do
+ * The canvas and every screen's crop of it, in pixels of the screen that has the finest. Edges are rounded, not sizes, so that screens that do
  * not overlap on the wall do not overlap on the canvas either.
  *
  * @example
  * // pixel 0.53125 mm, image gap 2.0: a seam hides 3.76 px
  */
-export function pixelMap(cells: Cell[], display: OrientedDisplay, imageGap: Point): PixelMap {
-  const pitch = pixelPitch(display)
+export function pixelMap(cells: Cell[], imageGap: Point): PixelMap {
+  const pitches = cells.map(({ display }) => pixelPitch(display))
+  const pitch = { x: Math.min(...pitches.map(({ x }) => x)), y: Math.min(...pitches.map(({ y }) => y)) }
   const left = Math.min(...cells.map(({ picture }) => picture.x))
   const top = Math.max(...cells.map(({ picture }) => picture.y + picture.height))
   const crops = cells.map(({ row, column, picture }): Crop => {

@@ -1,28 +1,54 @@
-import type { Display, Mount, ScreenArray } from '../job'
-import { figure, words, type Figure } from '../units'
+import type { Catalogue, Display, ScreenArray } from '../job'
+import { figure, words, type Figure, type Text } from '../units'
+import type { Cell } from './cell'
+import { pictureOf } from './viewing'
 
-const count = ({ rows, columns }: ScreenArray) => rows * columns
+type Hanging = Pick<Cell, 'model' | 'mount'>
+
+/** How many screens of an array are alike in model and mount. */
+function groupsOf(cells: Hanging[], array: Pick<ScreenArray, 'mount'>, { displays, mounts }: Pick<Catalogue, 'displays' | 'mounts'>) {
+  const groups = new Map<string, { count: number, display: Display, mount: Catalogue['mounts'][number] | undefined }>()
+  for (const { model, mount: own } of cells) {
+    const mountId = own ?? array.mount
+    const key = `${model} ${mountId}`
+    const known = groups.get(key)
+    if (known) known.count++
+    else groups.set(key, { count: 1, display: displays.find(({ id }) => id === model)!, mount: mounts.find(({ id }) => id === mountId) })
+  }
+  return [...groups.values()]
+}
+
+const sumOf = (terms: Text[]): Text => terms.reduce((text, term, n) => n === 0 ? term : words`${text} + ${term}`, [])
 
 /** Mass of all displays and mounts of an array. */
-export function massOf(array: ScreenArray, display: Display, mount: Mount | undefined): Figure {
-  const each = display.mass + (mount?.mass ?? 0)
+export function massOf(cells: Hanging[], array: Pick<ScreenArray, 'mount'>, catalogue: Pick<Catalogue, 'displays' | 'mounts'>): Figure {
+  const groups = groupsOf(cells, array, catalogue)
   return figure([{
-    label: 'Mass', expression: words`${String(count(array))} × (display ${String(display.mass)} + mount ${mount ? String(mount.mass) : 'not chosen'}) kg`, value: count(array) * each, unit: 'kg',
+    label: 'Mass',
+    expression: words`${sumOf(groups.map(({ count, display, mount }) => words`${String(count)} × (display ${String(display.mass)} + mount ${mount ? String(mount.mass) : 'not chosen'})`))} kg`,
+    value: groups.reduce((sum, { count, display, mount }) => sum + count * (display.mass + (mount?.mass ?? 0)), 0),
+    unit: 'kg',
   }])
 }
 
-/** Power of all displays, typical or most; undefined where the sheet does not give it. */
-export function powerOf(array: ScreenArray, display: Display, which: 'typical' | 'max'): Figure | undefined {
-  if (!display.power) return undefined
-  return figure([{ label: which === 'max' ? 'Power, most' : 'Power, typical', expression: words`${String(count(array))} × ${String(display.power[which])} W`, value: count(array) * display.power[which], unit: 'W' }])
+/** Power of all displays, typical or most; undefined where a sheet does not give it. */
+export function powerOf(cells: Hanging[], catalogue: Pick<Catalogue, 'displays' | 'mounts'>, which: 'typical' | 'max'): Figure | undefined {
+  const groups = groupsOf(cells, {}, catalogue)
+  if (groups.some(({ display }) => !display.power)) return undefined
+  return figure([{
+    label: which === 'max' ? 'Power, most' : 'Power, typical',
+    expression: words`${sumOf(groups.map(({ count, display }) => words`${String(count)} × ${String(display.power![which])}`))} W`,
+    value: groups.reduce((sum, { count, display }) => sum + count * display.power![which], 0),
+    unit: 'W',
+  }])
 }
 
-/** Share of the outline's picture that seams take, by area. */
-export function lostToSeams(array: ScreenArray, picture: { width: number, height: number }, imageGap: { x: number, y: number }): Figure {
-  const [width, height] = [array.columns * picture.width + (array.columns - 1) * imageGap.x, array.rows * picture.height + (array.rows - 1) * imageGap.y]
-  const lit = count(array) * picture.width * picture.height
+/** Share of the whole picture's area, edge to edge, that no screen lights. */
+export function lostToSeams(cells: Pick<Cell, 'picture'>[]): Figure {
+  const { width, height } = pictureOf(cells)
+  const lit = cells.reduce((sum, { picture }) => sum + picture.width * picture.height, 0)
   return figure([{
-    label: 'Lost to seams', expression: words`1 − ${String(count(array))} × ${picture.width} × ${picture.height} ÷ (${width} × ${height})`, value: 100 * (1 - lit / (width * height)), unit: '%',
+    label: 'Lost to seams', expression: words`1 − lit ${(lit / 1e6).toFixed(4)} m² ÷ (${width} × ${height})`, value: 100 * (1 - lit / (width * height)), unit: '%',
   }])
 }
 

@@ -2,6 +2,7 @@ import type { Finding } from '../finding'
 import type { Rect } from '../geometry'
 import type { Display, Mount, ScreenArray } from '../job'
 import { figure, words, type Figure } from '../units'
+import type { Cell } from './cell'
 import type { OrientedDisplay } from './orientation'
 import { pixelPitch } from './pixels'
 
@@ -18,11 +19,17 @@ const CENTRE_LIMIT = 15
 /** Between these heights a thing on a wall may stand out no more than this into a walkway, mm (ADA 307.2). */
 export const WALKWAY = { from: 685, to: 2030, out: 100 }
 
-/** Where the picture of an array is, mm. */
-export interface Picture { foot: number, height: number, width: number }
+/** Where the picture of an array is, from the outermost lit edge to the other, mm. */
+export interface Picture { left: number, foot: number, height: number, width: number }
 
-export function pictureOf(outline: Rect, { bezel }: OrientedDisplay): Picture {
-  return { foot: outline.y + bezel.bottom, height: outline.height - bezel.bottom - bezel.top, width: outline.width - bezel.left - bezel.right }
+export function pictureOf(cells: Pick<Cell, 'picture'>[]): Picture {
+  const span = (from: (rect: Rect) => number, size: (rect: Rect) => number) => {
+    const start = Math.min(...cells.map(({ picture }) => from(picture)))
+    return [start, Math.max(...cells.map(({ picture }) => from(picture) + size(picture))) - start] as const
+  }
+  const [left, width] = span(({ x }) => x, ({ width }) => width)
+  const [foot, height] = span(({ y }) => y, ({ height }) => height)
+  return { left, foot, height, width }
 }
 
 /** The farthest viewer who can read an element of some share of the picture's height. */
@@ -57,9 +64,22 @@ export function nearestViewer(picture: Picture, eye: number): Figure {
   }])
 }
 
+/** Farther off its axis than this a picture is seen too foreshortened: at 45° it has 71 % of its width. */
+export const OFF_AXIS_LIMIT = 45
+
+/** How far off the axis of a picture a viewer stands who is so far along the wall and so far from it; to the side of its middle. */
+export function offAxis({ left, width }: Picture, along: number, distance: number): Figure {
+  const aside = Math.abs(along - left - width / 2)
+  return figure([{
+    label: 'Off the axis', expression: words`arctan(${aside} to the side ÷ ${distance})`, value: degrees(Math.atan2(aside, distance)), unit: '°',
+    source: 'foreshortening: cos 45° leaves 71 % of the width',
+  }])
+}
+
 /** Cautions of pictures that nobody can look at in comfort, or that stand out into a walkway, where the wall is along one. */
-export function viewingFindings(array: ScreenArray, outline: Rect, display: OrientedDisplay, model: Display, mount: Mount | undefined, walkway = false): Finding[] {
-  const picture = pictureOf(outline, display)
+export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[], model: Display, mount: Mount | undefined, walkway = false): Finding[] {
+  if (cells.length === 0) return []
+  const picture = pictureOf(cells)
   const [nearest, farthest] = [nearestViewer(picture, EYE.standing).value, farthestViewer(picture).value]
   const face = mount ? mount.depth.stowed + model.depth : undefined
   const inReach = outline.y < WALKWAY.to && outline.y > WALKWAY.from

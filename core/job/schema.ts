@@ -1,10 +1,13 @@
 import { array, boolean, number, object, string, type AnyObject, type NumberSchema, type Schema } from 'yup'
-import type { Base, Orientation } from './types'
+import type { Alignment, Base, Orientation } from './types'
 
 /** Limits that keep a file within what can be built and computed. */
 export const LIMITS = { wall: 100_000, screens: 2_500, walls: 200, arrays: 50, members: 1_000, readings: 5_000, log: 100_000 }
 
 export const ORIENTATIONS: Orientation[] = ['landscape', 'portrait-cw', 'portrait-ccw', 'inverted']
+/** By what a row, and by what a column of unlike displays can be in line. */
+export const ROW_ALIGNMENTS: Alignment[] = ['case-top', 'case-bottom', 'picture-top', 'picture-bottom', 'picture-centre']
+export const COLUMN_ALIGNMENTS: Alignment[] = ['case-left', 'case-right', 'picture-left', 'picture-right', 'picture-centre']
 export const BASES: Base[] = ['wood-stud', 'steel-stud', 'block', 'concrete']
 
 type Written = { value: unknown }
@@ -38,7 +41,11 @@ const list = (of: Schema, most: number) => array().of(of).typeError(notA('a list
   .max(most, ({ value }: Written) => `must have at most ${most} entries, and has ${(value as unknown[]).length}`)
 const point = (of: () => NumberSchema<number | undefined>) => ({ x: must(of()), y: must(of()) })
 
-const display = group({
+const SIDES = ['top', 'right', 'bottom', 'left']
+const sides = () => list(must(oneOf(...SIDES)), 4)
+const notes = { retired: flag(), supersedes: words(), note: words(2_000), asTyped: object().typeError(notA('an object')).default(undefined) as unknown as Schema }
+
+export const displaySchema = group({
   id: name(), name: name(),
   width: must(size()), height: must(size()), depth: must(size()), mass: must(size()),
   bezel: group({ top: must(extent()), right: must(extent()), bottom: must(extent()), left: must(extent()) }),
@@ -49,12 +56,15 @@ const display = group({
   }),
   power: maybe({ typical: must(extent()), max: must(extent()) }),
   sizeTolerance: extent(),
+  use: oneOf('video-wall', 'signage'),
+  back: maybe({ profile: must(oneOf('flat', 'stepped', 'recessed')), rim: size() }),
+  ports: sides(), vents: sides(), ...notes,
 })
 
 const slot = group({ row: name(), y: must(length()), x1: must(length()), x2: must(length()), diameter: must(size()) })
   .test('ends', 'must not have x2 left of x1', s => s?.x1 === undefined || s?.x2 === undefined || s.x2 >= s.x1)
 
-const mount = group({
+export const mountSchema = group({
   id: name(), name: name(), kind: must(oneOf('pull-out', 'fixed', 'tilt', 'arm')),
   mass: must(extent()), capacity: must(size()),
   plate: group({
@@ -67,13 +77,19 @@ const mount = group({
   depth: group({ stowed: must(extent()), service: must(extent()) }),
   lift: extent(),
   orientations: must(list(must(oneOf(...ORIENTATIONS)), 4)),
-  maxCovering: extent(),
+  maxCovering: extent(), ...notes,
 })
 
-const fastener = group({
+export const fastenerSchema = group({
   id: name(), name: words(), kind: name(), base: must(oneOf(...BASES)),
   diameter: must(size()), length: must(size()), root: size(), thread: size(), yield: size(),
-  edgeDistance: extent(), minJointDistance: extent(),
+  edgeDistance: extent(), minJointDistance: extent(), ...notes,
+})
+
+const lengths = () => list(must(size()), 60)
+export const screwKitSchema = group({
+  id: name(), name: name(), thread: must(size()),
+  lengths: must(lengths()).min(1, 'must have at least one length'), washers: must(lengths()), spacers: must(lengths()), ...notes,
 })
 
 const structure = group({
@@ -125,6 +141,11 @@ const screenArray = group({
   }),
   shiftTolerance: maybe(point(extent)),
   plates: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), lateralShift: must(length()) }), LIMITS.screens),
+  align: oneOf(...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS),
+  cells: list(group({
+    row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)),
+    empty: flag(), display: words(), orientation: oneOf(...ORIENTATIONS), mount: words(),
+  }), LIMITS.screens),
 }).test('screens', ({ value }: Written) => `asks for ${screens(value as { rows: number })} screens; at most ${LIMITS.screens} can be planned`,
   value => !(screens(value) > LIMITS.screens))
 
@@ -147,6 +168,9 @@ export const wallSchema = group({
   linedIn: figure().integer('must be a year').min(1700, 'must be a year from 1700 on').max(2100, 'must be a year up to 2100'),
   walkway: flag(),
   arrays: must(list(screenArray, LIMITS.arrays)),
+  clearance: extent(),
+  alternatives: list(group({ id: name(), name: name(), note: words(2_000), arrays: list(screenArray, LIMITS.arrays) }), 20),
+  alternative: words(), chosen: words(),
   datum: maybe({ x: must(length()), label: name() }),
   levelLine: extent(),
 })
@@ -175,7 +199,7 @@ export const jobSchema = group({
   version: must(figure()).oneOf([1], ({ value }: Written) => `must be 1, and is ${shown(value)}`),
   site: siteSchema,
   rules: rulesSchema,
-  catalogue: group({ displays: must(list(display, 2_000)), mounts: must(list(mount, 2_000)), fasteners: must(list(fastener, 2_000)) }),
+  catalogue: group({ displays: must(list(displaySchema, 2_000)), mounts: must(list(mountSchema, 2_000)), fasteners: must(list(fastenerSchema, 2_000)), screwKits: list(screwKitSchema, 2_000) }),
   walls: must(list(wallSchema, LIMITS.walls)),
   log: must(list(logEntrySchema, LIMITS.log)),
 })

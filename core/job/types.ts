@@ -28,12 +28,27 @@ export interface Rules {
   markingSigma?: number
 }
 
-export interface Catalogue { displays: Display[], mounts: Mount[], fasteners: Fastener[] }
+/** The models that a site's walls use. A model that replaces an older one is an entry of its own. */
+export interface Catalogue { displays: Display[], mounts: Mount[], fasteners: Fastener[], screwKits?: ScrewKit[] }
+
+/** What every model of the catalogue may say of itself. */
+export interface ModelNotes {
+  /** Whether it is no longer offered; walls that use it keep it. */
+  retired?: boolean
+  /** Id of the model whose figures this one replaces. */
+  supersedes?: string
+  /** The datasheet's figures as they were typed, by their path in the model. */
+  asTyped?: Record<string, string>
+  note?: string
+}
+
+/** One side of a display or of the wall, as seen from the front. */
+export type Side = 'top' | 'right' | 'bottom' | 'left'
 
 export interface Edges { top: number, right: number, bottom: number, left: number }
 
 /** A display as its maker gives it: in landscape, seen from the front. */
-export interface Display {
+export interface Display extends ModelNotes {
   id: string
   name: string
   /** Outer size of the case, mm. */
@@ -59,6 +74,13 @@ export interface Display {
   power?: { typical: number, max: number }
   /** Outer size is within ± this, mm. */
   sizeTolerance?: number
+  /** What it is made for: seamless walls, or signs that hang alone. */
+  use?: 'video-wall' | 'signage'
+  /** Shape of its back: all of one depth, thinner at the rim by so much, or with the pattern in a recess. */
+  back?: { profile: 'flat' | 'stepped' | 'recessed', rim?: number }
+  /** Sides from which its sockets and vents are reached, in landscape. */
+  ports?: Side[]
+  vents?: Side[]
 }
 
 export type Orientation = 'landscape' | 'portrait-cw' | 'portrait-ccw' | 'inverted'
@@ -67,7 +89,7 @@ export type Orientation = 'landscape' | 'portrait-cw' | 'portrait-ccw' | 'invert
 export interface Slot { row: string, y: number, x1: number, x2: number, diameter: number }
 
 /** A mount: a wall plate and where the display's pattern centre sits when every adjuster is at nominal. */
-export interface Mount {
+export interface Mount extends ModelNotes {
   id: string
   name: string
   kind: 'pull-out' | 'fixed' | 'tilt' | 'arm'
@@ -90,7 +112,7 @@ export interface Mount {
 export type Base = 'wood-stud' | 'steel-stud' | 'block' | 'concrete'
 
 /** A fastener into the wall. `thread` is the threaded length without the tip; `yield` in MPa. */
-export interface Fastener {
+export interface Fastener extends ModelNotes {
   id: string
   name?: string
   kind: string
@@ -104,6 +126,17 @@ export interface Fastener {
   edgeDistance?: number
   /** Least distance to a mortar joint, mm. */
   minJointDistance?: number
+}
+
+/** Screws, washers and spacers that come together, for fixing brackets to displays of one thread; lengths in mm. */
+export interface ScrewKit extends ModelNotes {
+  id: string
+  name: string
+  /** Nominal thread diameter, mm. */
+  thread: number
+  lengths: number[]
+  washers: number[]
+  spacers: number[]
 }
 
 /** A framing member: a stud or its like, upright over the wall's height. */
@@ -190,7 +223,23 @@ export interface Following {
 /** A decision about one wall plate: how far it slides from nominal, + to the right, mm. */
 export interface PlateShift { row: number, column: number, lateralShift: number }
 
-/** A grid of one model of display. Row 1 is the top row, column 1 the left one. */
+/** A screen of an array that is not like the others: left out, of another model, or hung another way. */
+export interface CellChoice {
+  row: number
+  column: number
+  empty?: boolean
+  display?: string
+  orientation?: Orientation
+  mount?: string
+}
+
+/** By what unlike displays in one row, or in one column, are in line. */
+export type Alignment = 'case-top' | 'case-bottom' | 'case-left' | 'case-right' | 'picture-top' | 'picture-bottom' | 'picture-left' | 'picture-right' | 'picture-centre'
+
+/**
+ * Displays hung together. Row 1 is the top row, column 1 the left one. Without `align` it is a grid
+ * of cells of one size; with it, one row or one column of displays each of its own size.
+ */
 export interface ScreenArray {
   id: string
   name: string
@@ -206,7 +255,12 @@ export interface ScreenArray {
   follows?: Following
   shiftTolerance?: Point
   plates?: PlateShift[]
+  align?: Alignment
+  cells?: CellChoice[]
 }
+
+/** Another way to arrange a wall, kept beside the one that is worked on. That one's own arrays are the wall's. */
+export interface Alternative { id: string, name: string, note?: string, arrays?: ScreenArray[] }
 
 export interface Wall {
   id: string
@@ -229,6 +283,12 @@ export interface Wall {
   /** Whether people walk along it, so that what stands out of it is in their way. */
   walkway?: boolean
   arrays: ScreenArray[]
+  /** Clear distance that arrays keep from each other, mm. */
+  clearance?: number
+  alternatives?: Alternative[]
+  /** Which alternative the wall's arrays are, and which one the client has chosen, by id. */
+  alternative?: string
+  chosen?: string
   /** Where running dimensions start: x on the wall, and what is there. Else the wall's left edge. */
   datum?: { x: number, label: string }
   /** Height of the level line above the floor, mm. Else by the house rule for the first array. */

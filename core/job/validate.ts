@@ -1,8 +1,8 @@
 import { ValidationError, type Schema } from 'yup'
 import { InvalidJob, type Fault } from './fault'
 import { same } from './merge'
-import { evidenceSchema, jobSchema, LIMITS, logEntrySchema, rulesSchema, wallSchema } from './schema'
-import type { Catalogue, Job, LogEntry, Wall } from './types'
+import { COLUMN_ALIGNMENTS, evidenceSchema, jobSchema, LIMITS, logEntrySchema, ROW_ALIGNMENTS, rulesSchema, wallSchema } from './schema'
+import type { Catalogue, Job, LogEntry, ScreenArray, Wall } from './types'
 
 /** Every fault of a value by a schema, each at its JSON path under `root`. Nothing is coerced. */
 function schemaFaults(schema: Schema, value: unknown, root: string): Fault[] {
@@ -28,14 +28,23 @@ function repeated(ids: { id: string }[], path: string): Fault[] {
   })
 }
 
+/** All arrays that a wall holds, those of its alternatives too, with their paths. */
+function everyArray(wall: Wall, path: string): { array: ScreenArray, at: string }[] {
+  return [
+    ...wall.arrays.map((array, index) => ({ array, at: `${path}.arrays[${index}]` })),
+    ...(wall.alternatives ?? []).flatMap(({ arrays = [] }, n) => arrays.map((array, index) => ({ array, at: `${path}.alternatives[${n}].arrays[${index}]` }))),
+  ]
+}
+
 function unknownModels(wall: Wall, catalogue: Catalogue, path: string): Fault[] {
   const shelves = { display: catalogue.displays, mount: catalogue.mounts, fastener: catalogue.fasteners } as const
-  return wall.arrays.flatMap((array, index) =>
-    (Object.keys(shelves) as (keyof typeof shelves)[]).flatMap((kind) => {
-      const id = array[kind]
-      if (id === undefined || shelves[kind].some(model => model.id === id)) return []
-      return [{ path: `${path}.arrays[${index}].${kind}`, message: `“${id}” is not in the catalogue` }]
-    }))
+  const unknown = (kind: keyof typeof shelves, id: string | undefined, at: string) => id === undefined || shelves[kind].some(model => model.id === id)
+    ? []
+    : [{ path: `${at}.${kind}`, message: `“${id}” is not in the catalogue` }]
+  return everyArray(wall, path).flatMap(({ array, at }) => [
+    ...(Object.keys(shelves) as (keyof typeof shelves)[]).flatMap(kind => unknown(kind, array[kind], at)),
+    ...(array.cells ?? []).flatMap(({ display, mount }, n) => [...unknown('display', display, `${at}.cells[${n}]`), ...unknown('mount', mount, `${at}.cells[${n}]`)]),
+  ])
 }
 
 function unknownReferences(wall: Wall, path: string): Fault[] {
@@ -46,11 +55,34 @@ function unknownReferences(wall: Wall, path: string): Fault[] {
       : [{ path: `${path}.evidence[${index}].reference`, message: `“${reference}” is not a reference of this wall` }])
 }
 
-function platesOutsideGrid(wall: Wall, path: string): Fault[] {
-  return wall.arrays.flatMap((array, a) => (array.plates ?? []).flatMap(({ row, column }, index) =>
-    row <= array.rows && column <= array.columns
-      ? []
-      : [{ path: `${path}.arrays[${a}].plates[${index}]`, message: `is R${row} C${column}, outside a grid of ${array.rows} × ${array.columns}` }]))
+function placesOutsideGrid(wall: Wall, path: string): Fault[] {
+  return everyArray(wall, path).flatMap(({ array, at }) => (['plates', 'cells'] as const).flatMap((list) => {
+    const seen = new Set<string>()
+    return (array[list] ?? []).flatMap(({ row, column }, index) => {
+      const place = `R${row} C${column}`
+      if (row > array.rows || column > array.columns) return [{ path: `${at}.${list}[${index}]`, message: `is ${place}, outside a grid of ${array.rows} × ${array.columns}` }]
+      if (!seen.has(place)) return seen.add(place) && []
+      return [{ path: `${at}.${list}[${index}]`, message: `${place} is there twice` }]
+    })
+  }))
+}
+
+/** A line of unlike displays is one row or one column, in line by what such a one can be. */
+function alignmentFaults(wall: Wall, path: string): Fault[] {
+  return everyArray(wall, path).flatMap(({ array: { rows, columns, align }, at }) => {
+    if (align === undefined) return []
+    if (rows > 1 && columns > 1) return [{ path: `${at}.align`, message: `unlike displays are hung in one row or one column, not in ${rows} × ${columns}` }]
+    const can = columns > 1 ? ROW_ALIGNMENTS : rows > 1 ? COLUMN_ALIGNMENTS : [...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS]
+    return can.includes(align) ? [] : [{ path: `${at}.align`, message: `a ${columns > 1 ? 'row' : 'column'} is in line by ${can.join(', ')}; “${align}” is none of them` }]
+  })
+}
+
+function alternativeFaults({ alternatives = [], alternative, chosen }: Wall, path: string): Fault[] {
+  const known = new Set(alternatives.map(({ id }) => id))
+  return [
+    ...repeated(alternatives, `${path}.alternatives`),
+    ...Object.entries({ alternative, chosen }).flatMap(([key, id]) => id === undefined || known.has(id) ? [] : [{ path: `${path}.${key}`, message: `“${id}” is not an alternative of this wall` }]),
+  ]
 }
 
 function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[] {
@@ -61,7 +93,9 @@ function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[]
     ...repeated(wall.references ?? [], `${path}.references`),
     ...unknownModels(wall, catalogue, path),
     ...unknownReferences(wall, path),
-    ...platesOutsideGrid(wall, path),
+    ...placesOutsideGrid(wall, path),
+    ...alignmentFaults(wall, path),
+    ...alternativeFaults(wall, path),
   ]
 }
 
@@ -126,6 +160,7 @@ export function validateJob(value: unknown): Job {
     ...repeated(job.catalogue.displays, '$.catalogue.displays'),
     ...repeated(job.catalogue.mounts, '$.catalogue.mounts'),
     ...repeated(job.catalogue.fasteners, '$.catalogue.fasteners'),
+    ...repeated(job.catalogue.screwKits ?? [], '$.catalogue.screwKits'),
     ...job.walls.flatMap((wall, index) => wallLinkFaults(wall, job.catalogue, `$.walls[${index}]`)),
   ]
   if (links.length > 0) throw new InvalidJob(links)

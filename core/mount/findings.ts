@@ -1,6 +1,7 @@
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
-import type { Display, Fault, Mount, ScreenArray, Wall } from '../job'
+import type { Cell } from '../arrange'
+import type { Catalogue, Display, Fault, Mount, Orientation, ScreenArray, Wall } from '../job'
 import type { Member } from '../survey'
 import { words, type Text } from '../units'
 import { bestShift, leastShift, type Shift } from './lateral'
@@ -95,33 +96,46 @@ export function collisionFindings(cells: MountedCell[]): Finding[] {
   })
 }
 
-/** Whether mount, display and covering suit each other by the maker's figures. */
-export function suitFindings(array: ScreenArray, mount: Mount, display: Display, wall: Wall): Finding[] {
+/** Each pair of a display and the mount that carries it, once, with how the display hangs. */
+function pairsOf(array: ScreenArray, cells: Cell[], { displays, mounts }: Catalogue): { display: Display, mount: Mount, orientation: Orientation }[] {
+  const pairs = new Map(cells.map(({ model, mount = array.mount, orientation }) => [`${model} ${mount} ${orientation}`, { model, mount, orientation }]))
+  return [...pairs.values()].flatMap(({ model, mount, orientation }) => {
+    const [display, carries] = [displays.find(({ id }) => id === model), mounts.find(({ id }) => id === mount)]
+    return display && carries ? [{ display, mount: carries, orientation }] : []
+  })
+}
+
+/** Whether mounts, displays and covering suit each other by the maker's figures. */
+export function suitFindings(array: ScreenArray, cells: Cell[], catalogue: Catalogue, wall: Wall): Finding[] {
   const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
   const stop = (code: string, message: Text): Finding =>
     ({ severity: 'stop', code, stage: 'mount', subject: array.id, message })
-  return [
+  const found = pairsOf(array, cells, catalogue).flatMap(({ display, mount, orientation }) => [
     ...display.mass > mount.capacity
       ? [stop('mount-over-capacity', words`${mount.name} carries ${String(mount.capacity)} kg; ${display.name} weighs ${String(display.mass)} kg.`)]
       : [],
-    ...!mount.orientations.includes(array.orientation)
-      ? [stop('mount-orientation', words`${mount.name} does not take a display hung ${array.orientation}.`)]
+    ...!mount.orientations.includes(orientation)
+      ? [stop('mount-orientation', words`${mount.name} does not take a display hung ${orientation}.`)]
       : [],
     ...mount.maxCovering !== undefined && covering > mount.maxCovering
       ? [stop('covering-too-thick', words`The covering is ${covering}; ${mount.name} allows ${mount.maxCovering}.`)]
       : [],
-  ]
+  ])
+  return [...new Map(found.map(finding => [JSON.stringify(finding.message), finding])).values()]
 }
 
-/** Faults of an array that its mount could never carry or reach, by field. */
-export function mountFaults(array: ScreenArray, mount: Mount, display: Display, path: string): Fault[] {
-  const travel = mount.adjust?.lateral ?? 0
+/** Faults of an array that its mounts could never carry or reach, by field. */
+export function mountFaults(array: ScreenArray, cells: Cell[], catalogue: Catalogue, path: string): Fault[] {
+  const { mounts } = catalogue
+  const travelAt = (row: number, column: number) => {
+    const own = cells.find(cell => cell.row === row && cell.column === column)?.mount ?? array.mount
+    return mounts.find(({ id }) => id === own)?.adjust?.lateral ?? 0
+  }
+  const tooHeavy = pairsOf(array, cells, catalogue).filter(({ display, mount }) => display.mass > mount.capacity)
   return [
-    ...display.mass > mount.capacity
-      ? [{ path: `${path}.mount`, message: `${mount.name} carries ${mount.capacity} kg; ${display.name} weighs ${display.mass} kg` }]
-      : [],
-    ...(array.plates ?? []).flatMap(({ lateralShift }, index) => Math.abs(lateralShift) > travel + 1e-9
-      ? [{ path: `${path}.plates[${index}].lateralShift`, message: `The plate can slide ${travel} mm either way; ${Math.round(lateralShift * 10) / 10} mm is asked for` }]
+    ...tooHeavy.slice(0, 1).map(({ display, mount }) => ({ path: `${path}.mount`, message: `${mount.name} carries ${mount.capacity} kg; ${display.name} weighs ${display.mass} kg` })),
+    ...(array.plates ?? []).flatMap(({ row, column, lateralShift }, index) => Math.abs(lateralShift) > travelAt(row, column) + 1e-9
+      ? [{ path: `${path}.plates[${index}].lateralShift`, message: `The plate can slide ${travelAt(row, column)} mm either way; ${Math.round(lateralShift * 10) / 10} mm is asked for` }]
       : []),
   ]
 }

@@ -62,27 +62,27 @@ function choiceFindings(array: ScreenArray, wall: Wall): Finding[] {
 }
 
 /** Places every plate and hole of an array on what the survey found. */
-export function mount(array: ScreenArray, arrangement: Arrangement, wall: Wall, { members }: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Mounting {
-  const model = catalogue.mounts.find(({ id }) => id === array.mount)
-  const display = catalogue.displays.find(({ id }) => id === array.display)
-  if (!model || !display) {
-    return { positions: arrangement.cells.map(cell => ({ ...cell, id: idOf(array, cell) })), findings: [{
+export function mount(array: ScreenArray, { cells: screens }: Arrangement, wall: Wall, { members }: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Mounting {
+  const mountOf = onceForEach((id: string | undefined) => catalogue.mounts.find(mount => mount.id === id))
+  if (screens.some(cell => !mountOf(cell.mount ?? array.mount))) {
+    return { positions: screens.map(cell => ({ ...cell, id: idOf(array, cell) })), findings: [{
       severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: array.id,
       message: words`No mount is chosen for ${array.name}.`,
     }] }
   }
+  const modelOf = (cell: Cell) => mountOf(cell.mount ?? array.mount)!
   const fastener = catalogue.fasteners.find(({ id }) => id === array.fastener)
   const landings = isFramed(wall) ? landingsOf(members, edgeDistanceOf(fastener)) : undefined
-  const placesAt = onceForEach(plateX => landings ? holesOnFraming(model, plateX, landings) : holesOnSolid(model, plateX))
-  const remedyAt = onceForEach(nominalX => remedyOf(model, nominalX, landings ?? []))
-  const cells = arrangement.cells.map(cell => mountCell(array, model, cell, wall, catalogue, placesAt))
+  const placesFor = onceForEach((model: Mount) => onceForEach((plateX: number) => landings ? holesOnFraming(model, plateX, landings) : holesOnSolid(model, plateX)))
+  const remedyFor = onceForEach((model: Mount) => onceForEach((nominalX: number) => remedyOf(model, nominalX, landings ?? [])))
+  const cells = screens.map(cell => mountCell(array, modelOf(cell), cell, wall, catalogue, placesFor(modelOf(cell))))
   return {
     positions: cells,
     findings: [
       ...choiceFindings(array, wall),
-      ...suitFindings(array, model, display, wall),
-      ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, cell, members, remedyAt)) : [],
-      ...cells.flatMap(cell => countFindings(model, cell)),
+      ...suitFindings(array, screens, catalogue, wall),
+      ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, cell, members, remedyFor(modelOf(cell)))) : [],
+      ...cells.flatMap(cell => countFindings(modelOf(cell), cell)),
       ...proofFindings(array, cells, wall, members, rules),
       ...heightFindings(cells, members),
       ...hazardFindings(wall, cells),

@@ -135,6 +135,10 @@ export const walls = sqliteTable('walls', {
   'fireRating': real('fire_rating'),
   'linedIn': integer('lined_in'),
   'walkway': integer('walkway', { mode: 'boolean' }),
+  'clearance': real('clearance'),
+  'alternatives': text('alternatives', { mode: 'json' }),
+  'alternative': text('alternative'),
+  'chosen': text('chosen'),
 }, t => [uniqueIndex('walls_id').on(t.parent, t.id)])
 
 export const layers = sqliteTable('layers', {
@@ -226,6 +230,8 @@ export const arrays = sqliteTable('arrays', {
   'follows.y.feature': text('follows_y_feature'),
   'shiftTolerance.x': real('shift_tolerance_x'),
   'shiftTolerance.y': real('shift_tolerance_y'),
+  'align': text('align'),
+  'cells': text('cells', { mode: 'json' }),
 }, t => [uniqueIndex('arrays_id').on(t.parent, t.id)])
 
 export const plates = sqliteTable('plates', {

@@ -4,8 +4,8 @@ import { fitSource, hiddenPixels, lostToSeams, massOf, pixelMap, powerOf, seamTo
 
 /** The picture that drives the array: its canvas, what seams hide of it, and how sources lie on it. */
 const store = useWallStore()
-const { array, display, mount, arrangement } = useArray()
-const map = computed(() => arrangement.value && pixelMap(arrangement.value.cells, arrangement.value.display, arrangement.value.imageGap))
+const { array, display, arrangement } = useArray()
+const map = computed(() => arrangement.value?.cells.length ? pixelMap(arrangement.value.cells, arrangement.value.imageGap) : undefined)
 const SOURCES = [
   { id: '16:9', width: 1920, height: 1080 }, { id: '21:9', width: 2560, height: 1080 }, { id: '32:9', width: 3840, height: 1080 }, { id: '9:16', width: 1080, height: 1920 }, { id: '4:3', width: 1440, height: 1080 },
 ]
@@ -58,13 +58,13 @@ async function savePng() {
     <div class="border-t border-hair">
       <FigureLine v-if="array.columns > 1" label="Hidden by an upright seam" :figure="hiddenPixels(arrangement.imageGap.x, map.pitch.x)" />
       <FigureLine v-if="array.rows > 1" label="Hidden by a level seam" :figure="hiddenPixels(arrangement.imageGap.y, map.pitch.y)" />
-      <FigureLine label="Lost to seams" :figure="lostToSeams(array, arrangement.display.picture, arrangement.imageGap)" />
+      <FigureLine label="Lost to seams" :figure="lostToSeams(arrangement.cells)" />
       <template v-if="tolerance">
         <FigureLine label="Seam off its gap, at worst ±" :figure="tolerance.worst" />
         <FigureLine label="Seam off its gap, usual ±" :figure="tolerance.usual" />
       </template>
-      <FigureLine label="Mass on the wall" :figure="massOf(array, display, mount)" />
-      <FigureLine v-if="powerOf(array, display, 'max')" label="Power, most" :figure="powerOf(array, display, 'max')!" />
+      <FigureLine label="Mass on the wall" :figure="massOf(arrangement.cells, array, store.catalogue)" />
+      <FigureLine v-if="powerOf(arrangement.cells, store.catalogue, 'max')" label="Power, most" :figure="powerOf(arrangement.cells, store.catalogue, 'max')!" />
       <p v-else class="py-2 text-sm">
         Power: not known, the display’s sheet gives none.
       </p>

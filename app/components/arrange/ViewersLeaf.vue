@@ -9,7 +9,7 @@ const { display, mount, arrangement } = useArray()
 const who = useState<keyof typeof EYE>('arrange-eye', () => 'standing')
 const distance = useState('arrange-distance', () => 4000)
 const eye = computed(() => EYE[who.value])
-const picture = computed(() => arrangement.value && pictureOf(arrangement.value.outline, arrangement.value.display))
+const picture = computed(() => arrangement.value?.cells.length ? pictureOf(arrangement.value.cells) : undefined)
 const top = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height, eye.value, distance.value, 'Up to the top edge'))
 const centre = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height / 2, eye.value, distance.value, 'Up to the centre'))
 const out = computed(() => mount.value && display.value

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
-import { EYE, orientDisplay, outlineOf, placeOf, retellPlacing, runFigure } from '~~/core/arrange'
+import { EYE, retellPlacing, runFigure } from '~~/core/arrange'
 import { ORIENTATIONS, type HorizontalEdge, type Orientation, type ScreenArray, type VerticalEdge, type Wall } from '~~/core/job'
 import { words, figure } from '~~/core/units'
 
 /** Arrange: which display, how many, which way up, how far apart, and where. */
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { array, display, edit } = useArray()
-const oriented = computed(() => array.value && display.value ? orientDisplay(display.value, array.value.orientation) : undefined)
-const at = computed(() => array.value && store.shown ? placeOf(array.value, store.shown) : undefined)
-const outline = computed(() => array.value && at.value && oriented.value ? outlineOf({ ...array.value, at: at.value }, oriented.value) : undefined)
+const { array, arrangement, edit } = useArray()
+const oriented = computed(() => arrangement.value?.display)
+const at = computed(() => arrangement.value?.at)
+const outline = computed(() => arrangement.value?.outline)
 const arrayPlan = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id))
 
 const actions = (label: string, set: (array: ScreenArray, value: number) => void): FieldActions<number> => ({
@@ -165,8 +165,8 @@ const seam = (axis: 'x' | 'y') => {
         <LengthField :label="upLabel" :value="array.follows?.y?.value ?? at?.y.value" :actions="placing('Place up', setUp)" />
       </div>
       <div v-if="oriented && arrayPlan" class="border-t border-hair">
-        <FigureLine label="Outline width" :figure="runFigure(array, oriented, 'x')" />
-        <FigureLine label="Outline height" :figure="runFigure(array, oriented, 'y')" />
+        <FigureLine label="Outline width" :figure="runFigure(array, oriented, arrangement!.cells, 'x')" />
+        <FigureLine label="Outline height" :figure="runFigure(array, oriented, arrangement!.cells, 'y')" />
         <FigureLine v-if="array.columns > 1" label="Upright seam in the picture" :figure="seam('x')" />
         <FigureLine v-if="array.rows > 1" label="Level seam in the picture" :figure="seam('y')" />
       </div>

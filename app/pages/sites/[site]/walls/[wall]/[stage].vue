@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
 import type { Rect } from '~~/core/geometry'
-import { orientDisplay, outlineOf, placeOf, retellPlacing } from '~~/core/arrange'
+import { arrange, retellPlacing } from '~~/core/arrange'
 import type { Wall } from '~~/core/job'
 import type { ArrayPlan } from '~~/core/mount'
 import { drawSheet, pageAsSvg, type PaperName } from '~~/core/mark/sheet'
@@ -51,11 +51,8 @@ function haul(label: string, recipe: (wall: Wall) => void) {
 }
 const tenth = (mm: number) => Math.round(mm * 10) / 10
 function movingArray({ id, name }: ArrayPlan, { x, y, reach, free }: Haul) {
-  const { arrays, width } = store.wall!
-  const display = store.catalogue.displays.find(model => model.id === arrayOf(store.wall!, id).display)!
-  const array = arrays.find(array => array.id === id)!
-  const outline = outlineOf(array, orientDisplay(display, array.orientation))
-  const from = placeOf(array, store.wall!)
+  const { width } = store.wall!
+  const { at: from, outline } = arrange(arrayOf(store.wall!, id), store.catalogue.displays, store.wall!)!
   const middle = retellPlacing({ edge: 'centre', value: width / 2 }, outline.width, from.x.edge).value
   const across = from.x.value + x
   haul(`Move ${name}`, (wall) => {

@@ -13,10 +13,9 @@ export default defineEventHandler((event) => {
   const { job } = readWall(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!)
   const wall = job.walls[0]!
   const array = wall.arrays.find(array => id === undefined || array.id === id)
-  const model = job.catalogue.displays.find(display => display.id === array?.display)
-  if (!array || !model) throw notFound('array of this name on this wall')
-  const { cells, display, imageGap } = arrange(array, model, wall)
-  const map = pixelMap(cells, display, imageGap)
+  const arrangement = array && arrange(array, job.catalogue.displays, wall)
+  if (!array || !arrangement || arrangement.cells.length === 0) throw notFound('array of this name with screens on this wall')
+  const map = pixelMap(arrangement.cells, arrangement.imageGap)
   setResponseHeaders(event, {
     'content-type': FORMATS[format as keyof typeof FORMATS],
     'content-disposition': `attachment; filename="${encodeURIComponent(`${job.site.id}-${wall.id}-${array.id}`)}-pixels.${format}"`,

@@ -1,0 +1,45 @@
+import type { Finding } from '../finding'
+import type { ScreenArray } from '../job'
+import { words } from '../units'
+import type { Cell } from './cell'
+import type { OrientedDisplay } from './orientation'
+import { pixelPitch } from './pixels'
+
+/** Cases are compared to a hundredth of a millimetre, finer than they are made. */
+const FIT = 0.01
+/** Pixels that differ by more than this share are seen to differ across a seam. */
+const ALIKE = 0.01
+
+/** A stop for each screen of a grid that is not of its cell's size, and a caution for pixels of unlike size. */
+export function cellFindings(array: ScreenArray, display: OrientedDisplay, cells: Cell[]): Finding[] {
+  if (cells.length === 0) {
+    return [{
+      severity: 'stop', code: 'array-empty', stage: 'arrange', subject: array.id,
+      message: words`Every cell of ${array.name} is left empty.`, remedy: words`Hang a screen in one of them, or take the array away.`,
+    }]
+  }
+  const pitch = pixelPitch(display)
+  return cells.flatMap((cell): Finding[] => {
+    const about = { stage: 'arrange', subject: `${array.id}-r${cell.row}c${cell.column}` } as const
+    const name = `R${cell.row} C${cell.column} of ${array.name}`
+    const { width, height } = cell.display
+    const unlike = array.align === undefined && (Math.abs(width - display.width) > FIT || Math.abs(height - display.height) > FIT)
+    const own = pixelPitch(cell.display)
+    const coarser = Math.max(own.x / pitch.x, pitch.x / own.x) - 1
+    return [
+      ...unlike
+        ? [{
+            ...about, severity: 'stop' as const, code: 'cell-of-another-size',
+            message: words`${name} is ${width} × ${height}; the grid’s cells are ${display.width} × ${display.height}.`,
+            remedy: words`Take a model of the same size there, or hang unlike displays in one row.`,
+          }]
+        : [],
+      ...coarser > ALIKE
+        ? [{
+            ...about, severity: 'caution' as const, code: 'cell-of-another-pitch',
+            message: words`${name} has pixels of ${own.x.toFixed(3)} mm beside ${pitch.x.toFixed(3)} mm: one picture across both changes its sharpness at the seam.`,
+          }]
+        : [],
+    ]
+  })
+}

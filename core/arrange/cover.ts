@@ -1,0 +1,35 @@
+import type { Finding, Stage } from '../finding'
+import { sharedBy } from '../geometry'
+import type { Feature, ScreenArray, Wall } from '../job'
+import { words, type Text } from '../units'
+import type { Cell } from './cell'
+
+/** What may never have a screen hung over it. */
+const OPEN: Record<string, string> = { 'door': 'a door', 'window': 'a window', 'sprinkler': 'a sprinkler' }
+/** What stands in front of the wall. */
+const IN_FRONT: Record<string, string> = { counter: 'the counter', furniture: 'the furniture' }
+
+function told(feature: Feature): { severity: Finding['severity'], code: string, what: string, remedy: Text } | undefined {
+  const { kind, keepReachable } = feature
+  const plain = kind.replace('-', ' ')
+  if (OPEN[kind]) return { severity: 'stop', code: 'array-over-opening', what: OPEN[kind], remedy: words`Move the array clear of it.` }
+  if (kind === 'ceiling-line') return { severity: 'stop', code: 'array-over-ceiling', what: 'the ceiling line', remedy: words`Hang the array lower.` }
+  if (keepReachable) return { severity: 'stop', code: 'array-over-reachable', what: `the ${plain} that must stay within reach`, remedy: words`Move the array clear of it, or have a licensed person move the ${plain}.` }
+  if (IN_FRONT[kind]) return { severity: 'caution', code: 'array-behind-furniture', what: IN_FRONT[kind], remedy: words`Hang the array higher, or see that nobody leans on it.` }
+  return undefined
+}
+
+/** What an array covers that must stay clear, and by how much: the largest part under one screen. */
+export function coverFindings(array: ScreenArray, cells: Cell[], { features = [] }: Wall): Finding[] {
+  return features.flatMap((feature): Finding[] => {
+    const about = told(feature)
+    if (!about) return []
+    const shared = cells.flatMap(({ outer }) => sharedBy(outer, feature) ?? []).sort((a, b) => b.width * b.height - a.width * a.height)[0]
+    if (!shared) return []
+    return [{
+      severity: about.severity, code: about.code, stage: 'arrange' satisfies Stage, subject: array.id,
+      message: words`${array.name} lies over ${about.what}, by ${shared.width} across and ${shared.height} up.`,
+      remedy: about.remedy,
+    }]
+  })
+}
