@@ -10,6 +10,7 @@ useCommands([
   { id: 'keys', title: 'Show every key', group: 'Everywhere', keys: ['?'], run: () => { keySheet.value = true } },
   { id: 'light', title: 'Change the light: desk or wall', group: 'Everywhere', keys: ['l'], run: () => { theme.value = theme.value === 'desk' ? 'site' : 'desk' } },
   { id: 'sites', title: 'All sites', group: 'Go to', keys: ['s'], run: () => { void navigateTo('/') } },
+  { id: 'catalogue', title: 'Catalogue', group: 'Go to', run: () => { void navigateTo('/catalogue') } },
 ])
 useEventListener(window, 'keydown', runByKey)
 </script>

@@ -2,13 +2,18 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { readJob, type Catalogue } from '../core/job'
 import type { Database } from './database/perDatabase'
+import { importModels, readCatalogue } from './repositories/catalogue'
 import { importJob, listSites } from './repositories/sites'
+import { KINDS, MODEL_KINDS, modelsOf } from '../core/catalogue'
 
 const folder = () => resolve(process.env.WT_DEMO_FOLDER || 'demo')
 
-/** The catalogue of invented makers that ships with the product; new sites start with it. */
-export function shippedCatalogue(): Catalogue {
-  return JSON.parse(readFileSync(join(folder(), 'catalogue.json'), 'utf8')) as Catalogue
+/** Puts the catalogue of invented makers that ships with the product into a database that has none. */
+export function seedCatalogue(db: Database): void {
+  const kept = readCatalogue(db)
+  if (MODEL_KINDS.some(kind => kept[KINDS[kind].list].length > 0)) return
+  const shipped = JSON.parse(readFileSync(join(folder(), 'catalogue.json'), 'utf8')) as Catalogue
+  for (const kind of MODEL_KINDS) importModels(db, kind, modelsOf(shipped, kind), 'Demo', new Date().toISOString())
 }
 
 /** Loads the demo’s sites into a database that has none. */

@@ -25,16 +25,16 @@ export function useWallSaver() {
     if (!store.kept || !store.wall || !store.keptWall) return
     const pending = store.unsaved || store.unsentLog.length > 0
     const base = store.conflict?.base ?? store.keptWall
-    keepDraft(store.site, store.id, pending ? { version: store.kept.version, base, wall: store.wall, log: store.unsentLog } : undefined)
+    keepDraft(store.site, store.id, pending ? { version: store.kept.version, base, wall: store.wall, log: store.unsentLog, models: store.taken } : undefined)
   }
 
   async function sendWall(wall: Wall) {
     const base = store.keptWall!
     try {
       const answer = await api<{ version: number, savedAt: string, savedBy: string }>(address(), {
-        method: 'PUT', body: { wall, version: store.kept!.version, by: name.value },
+        method: 'PUT', body: { wall, version: store.kept!.version, by: name.value, models: store.taken },
       })
-      store.kept = { ...answer, job: { ...store.kept!.job, walls: [wall] } }
+      store.saved(answer, wall)
     }
     catch (error) {
       if (!(error instanceof ApiError) || error.status !== 409) throw error

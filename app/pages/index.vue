@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FileUp, MapPin, Plus } from 'lucide-vue-next'
+import { FileUp, MapPin, Package, Plus } from 'lucide-vue-next'
 import type { SiteSummary } from '~~/server/repositories/sites'
 import type { UnitSystem } from '~~/core/units'
 
@@ -113,6 +113,14 @@ useCommands([
             <Plus class="size-4" aria-hidden="true" /> Begin the site
           </button>
         </form>
+        <div class="space-y-2">
+          <h2 class="font-semibold">
+            Catalogue
+          </h2>
+          <NuxtLink class="press w-full" to="/catalogue">
+            <Package class="size-4" aria-hidden="true" /> Displays, mounts, fasteners
+          </NuxtLink>
+        </div>
         <div class="space-y-2">
           <h2 class="font-semibold">
             Job file

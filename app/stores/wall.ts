@@ -1,7 +1,8 @@
 import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { merge, same, wallFaults, type Fault, type Job, type LogEntry, type ScreenArray, type Wall } from '~~/core/job'
+import { merge, same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type ScreenArray, type Wall } from '~~/core/job'
+import { KINDS, MODEL_KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import { impossibilities } from '~~/core/plan'
 import type { Draft } from '../utils/draft'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
@@ -32,14 +33,24 @@ export const useWallStore = defineStore('wall', () => {
   const looking = ref<'mine' | 'theirs'>('theirs')
 
   const siteUnits = computed(() => kept.value?.job.site.units ?? 'metric')
-  const catalogue = computed(() => kept.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] })
+  /** Models taken from the firm's catalogue that the server's copy of the site does not have yet. */
+  const taken = shallowRef<Partial<Catalogue>>({})
+  const catalogue = computed<Catalogue>(() => {
+    const own = kept.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] }
+    return { ...own, ...Object.fromEntries(MODEL_KINDS.flatMap((kind) => {
+      const { list } = KINDS[kind]
+      return taken.value[list] ? [[list, [...own[list] ?? [], ...taken.value[list]]]] : []
+    })) }
+  })
   const rules = computed(() => kept.value?.job.rules ?? {})
   const keptWall = computed(() => kept.value?.job.walls[0])
   const unsaved = computed(() => wall.value !== undefined && !same(wall.value, keptWall.value))
   /** The wall that is drawn: the other's in a conflict, else the preview, else the edited one. */
   const shown = computed(() => conflict.value && looking.value === 'theirs' ? conflict.value.theirs.job.walls[0] : preview.value ?? wall.value)
   const allLog = computed(() => [...log.value, ...unsentLog.value])
-  const array = computed<ScreenArray | undefined>(() => shown.value?.arrays[0])
+  /** The array that is worked on. */
+  const arrayId = ref('')
+  const array = computed<ScreenArray | undefined>(() => shown.value?.arrays.find(({ id }) => id === arrayId.value) ?? shown.value?.arrays[0])
 
   /** Takes a wall from the server, and on top of it what this browser still held of it. */
   function open(siteId: string, state: KeptWall, draft?: Draft) {
@@ -51,11 +62,25 @@ export const useWallStore = defineStore('wall', () => {
     unsentLog.value = (draft?.log ?? []).filter(entry => !state.job.log.some(({ id }) => id === entry.id))
     history.value = emptyHistory()
     preview.value = conflict.value = undefined
+    arrayId.value = ''
+    taken.value = draft?.models ?? {}
     wall.value = theirs
     if (!draft || same(draft.wall, theirs) || same(draft.wall, draft.base)) return
     wall.value = draft.wall
     history.value = recorded(emptyHistory(), { label: 'Changes kept in this browser', before: draft.base, after: draft.wall })
     if (draft.version !== state.version) meet({ theirs: state, base: draft.base })
+  }
+
+  /** Takes a model from the firm's catalogue, for edits to use. */
+  function take(kind: ModelKind, model: Model) {
+    const { list } = KINDS[kind]
+    taken.value = { ...taken.value, [list]: [...taken.value[list] ?? [], model] }
+  }
+
+  /** What the server keeps now, the models that were sent along too. */
+  function saved(state: Pick<KeptWall, 'version' | 'savedAt' | 'savedBy'>, sent: Wall) {
+    kept.value = { ...state, job: { ...kept.value!.job, catalogue: catalogue.value, walls: [sent] } }
+    taken.value = {}
   }
 
   function meet(met: Conflict) {
@@ -119,8 +144,8 @@ export const useWallStore = defineStore('wall', () => {
 
   return {
     site, id, kept, wall, preview, history, log, unsentLog, conflict, looking,
-    siteUnits, catalogue, rules, keptWall, unsaved, shown, allLog, array,
-    open, meet, edit, tryOut, settle,
+    siteUnits, taken, catalogue, rules, keptWall, unsaved, shown, allLog, array, arrayId,
+    open, take, saved, meet, edit, tryOut, settle,
     cancelPreview: () => { preview.value = undefined },
     undo: () => step(undone),
     redo: () => step(redone),

@@ -1,4 +1,4 @@
-import type { LogEntry, Wall } from '~~/core/job'
+import type { Catalogue, LogEntry, Wall } from '~~/core/job'
 
 /** What this browser holds of a wall that the server does not have yet. */
 export interface Draft {
@@ -7,6 +7,8 @@ export interface Draft {
   base: Wall
   wall: Wall
   log: LogEntry[]
+  /** Models that the wall takes from the firm's catalogue. */
+  models?: Partial<Catalogue>
 }
 
 const keyOf = (site: string, wall: string) => `wide-trellis:draft:${site}/${wall}`

@@ -17,13 +17,16 @@ export function setPlateShift(wall: Wall, arrayId: string, row: number, column: 
   else delete array.plates
 }
 
-/** Sets the size of a grid; decisions about plates that are no longer there go with them. */
+/** Sets the size of an array; decisions about plates and cells that are no longer there go with them. */
 export function setGrid(array: ScreenArray, rows: number, columns: number): void {
   array.rows = rows
   array.columns = columns
   const plates = array.plates?.filter(plate => plate.row <= rows && plate.column <= columns) ?? []
   if (plates.length > 0) array.plates = plates
   else delete array.plates
+  const cells = array.cells?.filter(cell => cell.row <= rows && cell.column <= columns) ?? []
+  if (cells.length > 0) array.cells = cells
+  else delete array.cells
 }
 
 /** Puts an array where it lies now, so that it can be moved from there by hand; it no longer follows anything on that axis. */

@@ -5,7 +5,7 @@ import { words, type Text } from '../units'
 import type { Cell } from './cell'
 
 /** What may never have a screen hung over it. */
-const OPEN: Record<string, string> = { 'door': 'a door', 'window': 'a window', 'sprinkler': 'a sprinkler' }
+const OPEN: Record<string, string> = { door: 'a door', window: 'a window', sprinkler: 'a sprinkler' }
 /** What stands in front of the wall. */
 const IN_FRONT: Record<string, string> = { counter: 'the counter', furniture: 'the furniture' }
 

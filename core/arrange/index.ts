@@ -22,6 +22,7 @@ export * from './testPicture'
 export * from './viewing'
 export * from './totals'
 export * from './apart'
+export * from './snap'
 export * from './modelFaults'
 export { sizeFaults } from './fit'
 

@@ -5,7 +5,7 @@ import { COLUMN_ALIGNMENTS, evidenceSchema, jobSchema, LIMITS, logEntrySchema, R
 import type { Catalogue, Job, LogEntry, ScreenArray, Wall } from './types'
 
 /** Every fault of a value by a schema, each at its JSON path under `root`. Nothing is coerced. */
-function schemaFaults(schema: Schema, value: unknown, root: string): Fault[] {
+export function schemaFaults(schema: Schema, value: unknown, root: string): Fault[] {
   try {
     schema.validateSync(value, { strict: true, abortEarly: false })
     return []

@@ -241,6 +241,18 @@ export const plates = sqliteTable('plates', {
   lateralShift: real('lateral_shift').notNull(),
 }, t => [index('plates_parent').on(t.parent)])
 
+/** The firm's own catalogue, from which walls take models; each wall keeps those that it was planned with. */
+export const models = sqliteTable('models', {
+  key: integer('key').primaryKey({ autoIncrement: true }),
+  version: integer('version').notNull().default(1),
+  savedAt: text('saved_at').notNull(),
+  savedBy: text('saved_by').notNull(),
+  kind: text('kind').notNull(),
+  id: text('id').notNull(),
+  /** The model as the job file has it. */
+  model: text('model', { mode: 'json' }).notNull(),
+}, t => [uniqueIndex('models_id').on(t.kind, t.id)])
+
 /** Only ever added to: triggers refuse any update or deletion. */
 export const log = sqliteTable('log', {
   ...partOf(() => sites.key),

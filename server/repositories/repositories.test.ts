@@ -1,13 +1,14 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { sql } from 'drizzle-orm'
-import { exampleJob, exampleWall } from '../../tests/fixtures/job'
+import { d46, exampleJob, exampleWall, m1 } from '../../tests/fixtures/job'
 import { readJob, writeJob, type Job, type LogEntry, type Wall } from '../../core/job'
 import { openDatabase } from '../database/connection'
 import { partToRow, rowToPart } from '../database/records'
 import { displays } from '../database/schema'
 import type { Database } from '../database/perDatabase'
 import { addLogEntry } from './log'
+import { importModels, readCatalogue, saveModel } from './catalogue'
 import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, saveRules } from './sites'
 import { createWall, readWall, saveWall, type WallState } from './walls'
 
@@ -216,5 +217,48 @@ describe('the house rules of a site', () => {
     expect(refused(() => saveRules(db, 'holm-point', {}, 1))).toMatchObject({ status: 409, current: { rules: { heightDatum: 'bottom-edge' }, version: 2 } })
     expect(readSite(db, 'holm-point').version).toBe(2)
     expect(refused(() => readSite(db, 'nowhere')).status).toBe(404)
+  })
+})
+
+describe('the firm’s catalogue', () => {
+  const display = (change = {}) => ({ ...d46, ...change })
+  beforeEach(() => importModels(db, 'display', [d46], 'Isla', AT))
+
+  it('keeps models, and says which walls use them', () => {
+    importJob(db, exampleJob(), 'Isla', AT)
+    importModels(db, 'mount', [m1, { ...m1, id: 'm2' }], 'Isla', AT)
+    const { displays, mounts, kept } = readCatalogue(db)
+    expect([displays.length, mounts.length]).toEqual([1, 2])
+    expect(kept['display/d46']).toEqual({ version: 1, savedAt: AT, savedBy: 'Isla', usedBy: [{ site: 'holm-point', wall: 'w1', name: 'Holm Point, Ticket hall' }] })
+    expect(kept['mount/m2']!.usedBy).toEqual([])
+  })
+
+  it('sets a model right in place while no wall uses it, and after that as a revision', () => {
+    expect(saveModel(db, 'display', display({ mass: 22 }), 1, 'Kit', AT)).toEqual({ id: 'd46', version: 2 })
+    importJob(db, exampleJob(), 'Isla', AT)
+    expect(saveModel(db, 'display', display({ mass: 23 }), 2, 'Kit', AT)).toEqual({ id: 'd46.r2', version: 1 })
+    expect(saveModel(db, 'display', display({ mass: 22, retired: true }), 2, 'Kit', AT)).toEqual({ id: 'd46', version: 3 })
+    expect(readCatalogue(db).displays.map(({ id, mass, retired, supersedes }) => [id, mass, retired, supersedes])).toEqual([['d46', 22, true, undefined], ['d46.r2', 23, undefined, 'd46']])
+    expect(readWall(db, 'holm-point', 'w1').job.catalogue.displays[0]).toEqual(d46)
+  })
+
+  it('refuses what is wrong, stale or taken, and brings in all or none', () => {
+    expect(refused(() => saveModel(db, 'display', display({ bezel: { top: 1, right: 900, bottom: 1, left: 900 } }), 1, 'Kit', AT))).toMatchObject({ status: 422, faults: [{ path: '$.bezel.left' }] })
+    expect(refused(() => saveModel(db, 'display', display(), undefined, 'Kit', AT))).toMatchObject({ status: 409, code: 'model-exists' })
+    expect(refused(() => saveModel(db, 'display', display(), 7, 'Kit', AT))).toMatchObject({ status: 409, code: 'stale' })
+    expect(refused(() => importModels(db, 'display', [display({ id: 'good' }), display({ id: 'bad', mass: -1 })], 'Kit', AT))).toMatchObject({ status: 422, faults: [{ path: '$.models[1].mass' }] })
+    expect(readCatalogue(db).displays).toHaveLength(1)
+  })
+
+  it('gives a wall what it takes, and leaves what the site has', () => {
+    importJob(db, exampleJob(), 'Isla', AT)
+    const wall = exampleWall()
+    wall.arrays[0]!.display = 'new'
+    const models = { displays: [display({ id: 'new' }), display({ mass: 99 })] }
+    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT))).toMatchObject({ status: 422 })
+    saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT, models)
+    expect(readWall(db, 'holm-point', 'w1').job.catalogue.displays.map(({ id, mass }) => [id, mass])).toEqual([['d46', 21.5], ['new', 21.5]])
+    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { displays: [{ id: 'x' }] }))).toMatchObject({ status: 422, faults: expect.arrayContaining([expect.objectContaining({ path: '$.models.displays.name' })]) })
+    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { mounts: 3 }))).toMatchObject({ status: 422 })
   })
 })

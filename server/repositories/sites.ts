@@ -1,10 +1,12 @@
 import { asc, count, eq, sql } from 'drizzle-orm'
+import { KINDS, MODEL_KINDS, modelFaults, modelsOf } from '../../core/catalogue'
 import { rulesFaults, validateJob, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
 import { partToRow, rowToPart, type Part } from '../database/records'
 import { perDatabase } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
 import { catalogueLists, insertPart, loadLists, siteBranch } from '../database/tree'
 import type { Database } from '../database/perDatabase'
+import { fieldsOf } from '../utils/fields'
 import { notFound, refusal, unfit } from '../utils/refusal'
 
 /** A site in the list of sites. */
@@ -73,6 +75,33 @@ export function saveRules(db: Database, id: string, rules: unknown, version: unk
     heads(db).delete(row.key)
   })
   return readSite(db, id)
+}
+
+/**
+ * Adds models to a site's catalogue that it does not have. A model that it has stays as its walls
+ * were planned with it, whatever the firm's catalogue says by now.
+ *
+ * @throws 422 with every fault
+ */
+export function addModels(db: Database, row: ReturnType<typeof siteRow>, models: unknown): void {
+  const given = fieldsOf(models)
+  const { catalogue } = loadJobHead(db, row)
+  let added = false
+  for (const kind of MODEL_KINDS) {
+    const { list } = KINDS[kind]
+    const branch = catalogueLists[`catalogue.${list}`]
+    if (given[list] === undefined || !branch) continue
+    if (!Array.isArray(given[list])) throw unfit([{ path: `$.models.${list}`, message: 'must be a list' }])
+    const known = new Set(modelsOf(catalogue, kind).map(({ id }) => id))
+    for (const model of given[list] as unknown[]) {
+      const faults = modelFaults(kind, model)
+      if (faults.length > 0) throw unfit(faults.map(({ path, message }) => ({ path: path.replace('$', `$.models.${list}`), message })))
+      if (known.has((model as Part).id as string)) continue
+      insertPart(db, branch, structuredClone(model) as Part, { parent: row.key })
+      added = true
+    }
+  }
+  if (added) heads(db).delete(row.key)
 }
 
 /** A whole site as its job file. */

@@ -7,7 +7,7 @@ import { log, walls } from '../database/schema'
 import { insertPart, loadLists, replacePart, wallBranch } from '../database/tree'
 import type { Database } from '../database/perDatabase'
 import { notFound, refusal, unfit } from '../utils/refusal'
-import { loadJobHead, siteRow } from './sites'
+import { addModels, loadJobHead, siteRow } from './sites'
 
 /** A wall as kept: the job with only this wall and its log, and which version of the wall it is. */
 export interface WallState {
@@ -34,7 +34,7 @@ const readWalls = perDatabase(() => new Map<number, { version: number, wall: Wal
 const AT_HAND = 100
 
 /** A wall row as the job file has it; lists that the format wants are there even when empty. Not to be changed. */
-function loadWall(db: Database, row: ReturnType<typeof wallRow>): Wall {
+export function loadWall(db: Database, row: ReturnType<typeof wallRow>): Wall {
   const known = readWalls(db).get(row.key)
   if (known?.version === row.version) return known.wall
   const part = loadLists(db, wallBranch.lists, rowToPart(walls, row), row.key)
@@ -73,11 +73,13 @@ function faultsOfEdit(wall: unknown, before: Wall | undefined, { catalogue }: Pi
 /**
  * Puts a wall in the place of the version it was made from.
  *
+ * @param models what the wall takes from the firm's catalogue that its site does not have yet, in lists as a job file's
  * @throws 409 with the state kept now, where somebody saved in between; 422 with every fault
  */
-export function saveWall(db: Database, siteId: string, id: string, wall: unknown, version: unknown, by: string, at: string): Pick<WallState, 'version' | 'savedAt' | 'savedBy'> {
+export function saveWall(db: Database, siteId: string, id: string, wall: unknown, version: unknown, by: string, at: string, models: unknown = {}): Pick<WallState, 'version' | 'savedAt' | 'savedBy'> {
   const saved = db.transaction(() => {
     const site = siteRow(db, siteId)
+    addModels(db, site, models)
     const row = wallRow(db, site.key, id)
     if (version !== row.version) {
       throw refusal(409, 'stale', `${row.savedBy || 'Somebody'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })

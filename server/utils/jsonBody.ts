@@ -34,8 +34,3 @@ export async function jsonBody(event: H3Event): Promise<unknown> {
     throw refusal(400, 'not-json', `What was sent is not JSON: ${(error as Error).message}`)
   }
 }
-
-/** The named fields of a body that is an object; anything else is a body without them. */
-export function fieldsOf(body: unknown): Record<string, unknown> {
-  return typeof body === 'object' && body !== null && !Array.isArray(body) ? body as Record<string, unknown> : {}
-}

@@ -5,7 +5,7 @@ import { refusal } from './refusal'
 
 export type SheetFormat = 'pdf' | 'svg' | 'csv'
 
-function choice<T extends string>(name: string, given: unknown, choices: T[], otherwise: T): T {
+export function choice<T extends string>(name: string, given: unknown, choices: T[], otherwise: T): T {
   if (given === undefined) return otherwise
   const found = choices.find(option => option === given)
   if (!found) throw refusal(400, 'unknown-choice', `“${name}” must be one of ${choices.join(', ')}.`, { faults: [{ path: `?${name}`, message: `must be one of ${choices.join(', ')}` }] })

@@ -1,12 +1,14 @@
 <script setup lang="ts" generic="T">
 /** A text input over useField: Enter or leaving it makes the edit, Escape takes back what was typed. */
-const { label, shown, read, actions, hint = '', numeric = true } = defineProps<{
+const { label, shown, read, actions, hint = '', numeric = true, lines = 1 } = defineProps<{
   label: string
   shown: string
   read: (text: string) => Read<T>
   actions: FieldActions<T>
   hint?: string
   numeric?: boolean
+  /** More than one where the text is long; parts of it may then stand each on a line of its own. */
+  lines?: number
 }>()
 const id = useId()
 const field = useField(() => shown, text => read(text), { tryOut: value => actions.tryOut?.(value) ?? [], commit: value => actions.commit(value) })
@@ -15,7 +17,22 @@ const { text, fault, input, done, revert } = field
 
 <template>
   <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault" :hint="hint">
+    <textarea
+      v-if="lines > 1"
+      :id="id"
+      class="field-input py-1 !text-sm"
+      :rows="lines"
+      :value="text.replaceAll('; ', '\n')"
+      :aria-invalid="fault !== ''"
+      :aria-describedby="describedby"
+      spellcheck="false"
+      @input="input(($event.target as HTMLTextAreaElement).value)"
+      @change="done"
+      @blur="done"
+      @keydown.esc.stop="revert"
+    />
     <input
+      v-else
       :id="id"
       class="field-input"
       :class="{ 'text-right': numeric }"

@@ -42,36 +42,7 @@ function take() {
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
-    <div class="mt-3 min-h-0 flex-1 overflow-y-auto border-y border-hair" tabindex="0" aria-label="Rows">
-      <table class="w-full border-collapse text-sm">
-        <thead class="sticky top-0 bg-plaster text-left text-xs text-ink-soft">
-          <tr>
-            <th class="px-3 py-1.5 font-medium">
-              Row
-            </th><th class="px-3 font-medium">
-              Reading
-            </th><th class="px-3 font-medium">
-              Becomes
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="verdict in verdicts" :key="verdict.row" class="border-t border-hair align-top" :class="{ 'bg-stop-wash': verdict.becomes === 'refused' }" :data-becomes="verdict.becomes">
-            <td class="figures px-3 py-1">
-              {{ verdict.row }}
-            </td>
-            <td class="figures px-3 py-1">
-              {{ verdict.text }}
-            </td>
-            <td class="px-3 py-1">
-              <b :class="{ 'text-stop': verdict.becomes === 'refused' }">{{ verdict.becomes }}</b><template v-if="verdict.message">
-                : {{ verdict.message }}
-              </template>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <VerdictTable class="mt-3" what="Reading" :rows="verdicts" />
     <div class="mt-3 flex gap-2">
       <button type="button" class="press press-first" :disabled="useful === 0" @click="take">
         <Check class="size-4" aria-hidden="true" /> Take {{ useful }} {{ useful === 1 ? 'row' : 'rows' }} in

@@ -1,15 +1,15 @@
 import { database } from '../../database/connection'
-import { shippedCatalogue } from '../../demo'
 import { createSite } from '../../repositories/sites'
-import { fieldsOf, jsonBody } from '../../utils/jsonBody'
+import { fieldsOf } from '../../utils/fields'
+import { jsonBody } from '../../utils/jsonBody'
 import { author, now } from '../../utils/author'
 import { newSite } from '../../utils/newSite'
 
-/** A new site with the shipped catalogue. */
+/** A new site; its walls take their models from the firm's catalogue. */
 export default defineEventHandler(async (event) => {
   const body = fieldsOf(await jsonBody(event))
   const db = database()
-  const id = createSite(db, newSite(db, body), shippedCatalogue(), author(body.by), now())
+  const id = createSite(db, newSite(db, body), { displays: [], mounts: [], fasteners: [] }, author(body.by), now())
   setResponseStatus(event, 201)
   return { id }
 })

@@ -1,6 +1,7 @@
 import { database } from '../../../database/connection'
 import { saveRules } from '../../../repositories/sites'
-import { fieldsOf, jsonBody } from '../../../utils/jsonBody'
+import { fieldsOf } from '../../../utils/fields'
+import { jsonBody } from '../../../utils/jsonBody'
 
 /** Saves a site's house rules on the version they were made from; a stale one is answered with 409 and the newer state. */
 export default defineEventHandler(async (event) => {

@@ -1,7 +1,8 @@
 import { database } from '../../../../database/connection'
 import { createWall } from '../../../../repositories/walls'
 import { author, now } from '../../../../utils/author'
-import { fieldsOf, jsonBody } from '../../../../utils/jsonBody'
+import { fieldsOf } from '../../../../utils/fields'
+import { jsonBody } from '../../../../utils/jsonBody'
 
 export default defineEventHandler(async (event) => {
   const { wall, by } = fieldsOf(await jsonBody(event))

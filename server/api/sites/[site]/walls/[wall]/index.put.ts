@@ -1,10 +1,11 @@
 import { database } from '../../../../../database/connection'
 import { saveWall } from '../../../../../repositories/walls'
 import { author, now } from '../../../../../utils/author'
-import { fieldsOf, jsonBody } from '../../../../../utils/jsonBody'
+import { fieldsOf } from '../../../../../utils/fields'
+import { jsonBody } from '../../../../../utils/jsonBody'
 
 /** Saves a wall on the version it was made from; a stale one is answered with 409 and the newer state. */
 export default defineEventHandler(async (event) => {
-  const { wall, version, by } = fieldsOf(await jsonBody(event))
-  return saveWall(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!, wall, version, author(by), now())
+  const { wall, version, by, models } = fieldsOf(await jsonBody(event))
+  return saveWall(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!, wall, version, author(by), now(), models)
 })

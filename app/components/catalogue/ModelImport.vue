@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { Check, X } from 'lucide-vue-next'
+import Papa from 'papaparse'
+import { judgeModelRows, judgeModels, KINDS, modelColumns, type Model, type ModelKind, type ModelRow, type ModelVerdict } from '~~/core/catalogue'
+
+/** A file of models before it is taken in: what each would add, change or be refused for. */
+const { kind, file, kept } = defineProps<{ kind: ModelKind, file: File, kept: Model[] }>()
+const emit = defineEmits<{ take: [models: Model[]], leave: [] }>()
+const { system } = useUnits()
+const verdicts = shallowRef<ModelVerdict[]>([])
+const fault = ref('')
+
+function readTable(text: string) {
+  const { data, meta } = Papa.parse<ModelRow>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim() })
+  if (!meta.fields?.includes('id')) throw new Error(`The first line must name the columns, “id” among them. Known are ${modelColumns(kind).join(', ')}.`)
+  return judgeModelRows(kind, data, kept, system.value)
+}
+function readFile(text: string) {
+  const given = JSON.parse(text) as Record<string, unknown> | unknown[] | null
+  const lists = Array.isArray(given) ? given : (given?.[KINDS[kind].list] ?? (given?.catalogue as Record<string, unknown> | undefined)?.[KINDS[kind].list])
+  if (!Array.isArray(lists)) throw new Error(`It has no list of ${KINDS[kind].names.toLowerCase()}: a JSON file holds “${KINDS[kind].list}”, as a job file’s catalogue does.`)
+  return judgeModels(kind, lists, kept)
+}
+watch(() => file, async () => {
+  fault.value = ''
+  verdicts.value = []
+  try {
+    if (file.size > 5 * 1024 * 1024) throw new Error('A file over 5 MB is no catalogue.')
+    const text = await file.text()
+    verdicts.value = /^\s*[[{]/.test(text) ? readFile(text) : readTable(text)
+  }
+  catch (error) {
+    fault.value = (error as Error).message
+  }
+}, { immediate: true })
+const good = computed(() => verdicts.value.filter(({ becomes }) => becomes === 'added' || becomes === 'changed'))
+const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)
+  .map(becomes => ({ becomes, count: verdicts.value.filter(verdict => verdict.becomes === becomes).length })).filter(({ count }) => count > 0))
+</script>
+
+<template>
+  <section class="flex h-full flex-col" aria-label="Models to bring in" data-testid="model-import">
+    <h2 class="text-lg font-bold">
+      {{ file.name }}
+    </h2>
+    <p class="text-sm text-ink-soft">
+      {{ counts.map(({ becomes, count }) => `${count} ${becomes}`).join(', ') || 'Nothing in it.' }} Changed figures of a model that walls use become a revision.
+    </p>
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
+    <VerdictTable class="mt-3" :what="KINDS[kind].name" :rows="verdicts.map(({ name, ...verdict }) => ({ ...verdict, text: name }))" />
+    <div class="mt-3 flex gap-2">
+      <button type="button" class="press press-first" :disabled="good.length === 0" @click="emit('take', good.map(({ model }) => model!))">
+        <Check class="size-4" aria-hidden="true" /> Take {{ good.length }} {{ good.length === 1 ? 'row' : 'rows' }} in
+      </button>
+      <button type="button" class="press" @click="emit('leave')">
+        <X class="size-4" aria-hidden="true" /> Leave it
+      </button>
+    </div>
+  </section>
+</template>

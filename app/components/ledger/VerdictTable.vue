@@ -1,0 +1,37 @@
+<script setup lang="ts">
+/** Rows that are to be brought in, and what each becomes: added, changed, the same, or refused and why. */
+const { rows, what } = defineProps<{ what: string, rows: { row: number, text: string, becomes: string, message?: string }[] }>()
+</script>
+
+<template>
+  <div class="min-h-0 flex-1 overflow-y-auto border-y border-hair" tabindex="0" aria-label="Rows">
+    <table class="w-full border-collapse text-sm">
+      <thead class="sticky top-0 bg-plaster text-left text-xs text-ink-soft">
+        <tr>
+          <th class="px-3 py-1.5 font-medium">
+            Row
+          </th><th class="px-3 font-medium">
+            {{ what }}
+          </th><th class="px-3 font-medium">
+            Becomes
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="verdict in rows" :key="verdict.row" class="border-t border-hair align-top" :class="{ 'bg-stop-wash': verdict.becomes === 'refused' }" :data-becomes="verdict.becomes">
+          <td class="figures px-3 py-1">
+            {{ verdict.row }}
+          </td>
+          <td class="figures px-3 py-1">
+            {{ verdict.text }}
+          </td>
+          <td class="px-3 py-1">
+            <b :class="{ 'text-stop': verdict.becomes === 'refused' }">{{ verdict.becomes }}</b><template v-if="verdict.message">
+              : {{ verdict.message }}
+            </template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>

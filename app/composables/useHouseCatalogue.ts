@@ -1,0 +1,52 @@
+import { createSharedComposable } from '@vueuse/core'
+import { KINDS, offered, standingOf, type Model, type ModelKind } from '~~/core/catalogue'
+import type { HouseCatalogue } from '~~/server/repositories/catalogue'
+
+/** The firm's catalogue, fetched once and kept at hand for the wall without signal. */
+export const useHouseCatalogue = createSharedComposable(() => {
+  const house = shallowRef<HouseCatalogue>()
+  const failed = ref('')
+  async function load() {
+    try {
+      house.value = await api<HouseCatalogue>('/catalogue')
+      failed.value = ''
+    }
+    catch (error) {
+      failed.value = (error as Error).message
+    }
+  }
+  const modelsOfKind = (kind: ModelKind): Model[] => house.value?.[KINDS[kind].list] ?? []
+  return { house, failed, load, modelsOfKind }
+})
+
+/** The models that a wall can take: what the firm offers, and what its site has already. */
+export function useModelChoice() {
+  const store = useWallStore()
+  const { house, load, modelsOfKind } = useHouseCatalogue()
+  if (!house.value) void load()
+  const own = (kind: ModelKind): Model[] => store.catalogue[KINDS[kind].list] ?? []
+
+  /** What can be chosen in the place of the model that is used now. */
+  function optionsOf(kind: ModelKind, used: string | undefined, suits: (model: Model) => boolean = () => true) {
+    const ids = new Set(own(kind).map(({ id }) => id))
+    const fresh = offered(modelsOfKind(kind)).filter(({ id }) => !ids.has(id))
+    const current = new Set(offered(modelsOfKind(kind)).map(({ id }) => id))
+    /** No longer offered by the firm; a model that the firm does not have came with a job file and can be used. */
+    const gone = ({ id }: Model) => id !== used && !current.has(id) && modelsOfKind(kind).some(model => model.id === id)
+    return [...own(kind).filter(model => !gone(model)), ...fresh].filter(model => model.id === used || suits(model))
+      .map(({ id, name }) => ({ value: id, label: name ?? id })).sort((a, b) => a.label.localeCompare(b.label))
+  }
+
+  /** Has the wall's site hold a model of the firm's from now on, so that an edit can use it. */
+  function take(kind: ModelKind, id: string) {
+    const model = modelsOfKind(kind).find(model => model.id === id)
+    if (model && !own(kind).some(model => model.id === id)) store.take(kind, model)
+  }
+
+  /** What the wall should be told of a model that it uses. */
+  function standing(kind: ModelKind, id: string | undefined) {
+    const used = own(kind).find(model => model.id === id)
+    return used && standingOf(used, modelsOfKind(kind))
+  }
+  return { optionsOf, take, standing }
+}

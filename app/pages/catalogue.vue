@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { Download, FileUp, Plus } from 'lucide-vue-next'
+import { KINDS, MODEL_KINDS, offered, type Model, type ModelKind } from '~~/core/catalogue'
+
+/** The firm's catalogue: displays, mounts, fasteners and screw kits, from which every wall takes its models. */
+const { house, failed, load, modelsOfKind } = useHouseCatalogue()
+await load()
+const { name: person } = usePreferences()
+const kind = ref<ModelKind>('display')
+const search = ref('')
+const shown = ref('current')
+const chosen = ref('')
+const fresh = shallowRef<Model>()
+const file = shallowRef<File>()
+const said = ref('')
+const models = computed(() => modelsOfKind(kind.value))
+const usedBy = (id: string) => house.value?.kept[`${kind.value}/${id}`]?.usedBy ?? []
+const model = computed(() => fresh.value ?? models.value.find(({ id }) => id === chosen.value))
+function look(next: ModelKind) {
+  kind.value = next
+  search.value = said.value = ''
+  fresh.value = file.value = undefined
+  chosen.value = [...offered(modelsOfKind(next))].sort((a, b) => (a.name ?? a.id).localeCompare(b.name ?? b.id))[0]?.id ?? ''
+}
+look('display')
+watch(chosen, () => {
+  fresh.value = undefined
+  said.value = ''
+})
+
+/** A new model begins as a copy of the one that is looked at, under an id of its own. */
+function begin(from: Model) {
+  const root = from.id.replace(/(\.r\d+|-\d+)$/, '')
+  let n = 2
+  while (models.value.some(({ id }) => id === `${root}-${n}`)) n++
+  const { supersedes: _s, retired: _r, ...figures } = from
+  fresh.value = { ...figures, id: `${root}-${n}`, name: `${from.name ?? from.id}, copy` } as Model
+}
+async function save(next: Model) {
+  const version = fresh.value ? undefined : house.value!.kept[`${kind.value}/${next.id}`]!.version
+  try {
+    const { id } = await api<{ id: string }>(`/catalogue/${kind.value}`, { method: 'PUT', body: { model: next, version, by: person.value } })
+    await load()
+    fresh.value = undefined
+    chosen.value = id
+    await nextTick()
+    said.value = id === next.id ? 'Kept.' : `Kept as the revision ${id}; walls that use ${next.id} are told.`
+  }
+  catch (error) {
+    const refused = error as ApiError
+    if (refused.code === 'stale') await load()
+    said.value = [refused.message, ...refused.faults.map(({ path, message }) => `${path} ${message}.`)].join(' ')
+  }
+}
+async function bringIn(taken: Model[]) {
+  try {
+    await api(`/catalogue/${kind.value}/import`, { method: 'POST', body: { models: taken, by: person.value } })
+    await load()
+    file.value = undefined
+    said.value = `${taken.length} taken in.`
+  }
+  catch (error) {
+    said.value = (error as Error).message
+  }
+}
+function choose(event: Event) {
+  const input = event.target as HTMLInputElement
+  file.value = input.files?.[0]
+  input.value = ''
+}
+useHead({ title: 'Catalogue · Wide Trellis' })
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'Catalogue' }]" />
+    <p v-if="failed" class="field-fault p-6" role="alert">
+      {{ failed }}
+    </p>
+    <main v-else class="grid min-h-0 flex-1 gap-x-6 gap-y-3 overflow-y-auto p-4 md:grid-cols-[minmax(0,5fr)_minmax(0,7fr)] md:overflow-hidden">
+      <div class="flex min-h-0 flex-col gap-3">
+        <div class="flex items-center gap-3">
+          <h1 class="text-2xl font-bold">
+            Catalogue
+          </h1>
+          <BenchLeaves class="flex-1" :model-value="kind" :leaves="MODEL_KINDS.map(id => ({ id, title: KINDS[id].names }))" label="Kinds of model" @update:model-value="look" />
+        </div>
+        <ModelTable v-model:search="search" v-model:shown="shown" v-model:chosen="chosen" class="flex-1" :kind="kind" :models="models" :used-by="id => usedBy(id).length" />
+        <div class="flex flex-wrap gap-2">
+          <button type="button" class="press" :disabled="!model" @click="model && begin(model)">
+            <Plus class="size-4" aria-hidden="true" /> New, like this one
+          </button>
+          <label class="press cursor-pointer focus-within:outline-3 focus-within:outline-focus">
+            <FileUp class="size-4" aria-hidden="true" /> Bring in
+            <input type="file" class="sr-only" accept=".csv,.json,text/csv,application/json" data-testid="model-file" @change="choose">
+          </label>
+          <a v-for="format in ['csv', 'json']" :key="format" class="press" :href="`/api/catalogue/${kind}?format=${format}`" download><Download class="size-4" aria-hidden="true" /> {{ format.toUpperCase() }}</a>
+        </div>
+        <p class="min-h-5 text-sm" role="status">
+          {{ said }}
+        </p>
+      </div>
+      <div class="min-h-0 bg-board p-4">
+        <ModelImport v-if="file" :kind="kind" :file="file" :kept="models" @take="bringIn" @leave="file = undefined" />
+        <ModelEditor v-else-if="model" :key="`${kind} ${model.id}`" :kind="kind" :model="model" :used-by="fresh ? [] : usedBy(model.id)" :fresh="fresh !== undefined" @save="save" @duplicate="begin" />
+      </div>
+    </main>
+  </div>
+</template>

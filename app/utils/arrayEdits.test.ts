@@ -1,0 +1,96 @@
+import { produce } from 'immer'
+import { describe, expect, it } from 'vitest'
+import { arrange } from '~~/core/arrange'
+import type { Wall } from '~~/core/job'
+import { d46, exampleWall } from '~~/tests/fixtures/job'
+import { addAlternative, alignArrays, distributeArrays, duplicateArray, mirrorArray, removeAlternative, setCell, showAlternative, wallWith } from './arrayEdits'
+import { arrayOf, setGrid } from './edits'
+
+const displays = [d46]
+/** A wall of 12 m with arrays of one screen whose left edges are here. */
+function row(...lefts: number[]): Wall {
+  const wall = exampleWall()
+  const [array] = wall.arrays
+  return { ...wall, width: 12_000, arrays: lefts.map((x, n) => ({ ...array!, id: `a${n + 1}`, name: `Sign ${n + 1}`, rows: 1, columns: 1, at: { x: { edge: 'left', value: x }, y: { edge: 'bottom', value: 900 + 100 * n } } })) }
+}
+const outline = (wall: Wall, id: string) => arrange(arrayOf(wall, id), displays, wall)!.outline
+const edited = (wall: Wall, recipe: (wall: Wall) => void) => produce(wall, recipe)
+
+describe('several arrays', () => {
+  it('are copied beside each other under names of their own, to the left where there is no room', () => {
+    let added = ''
+    const wall = edited({ ...row(1000), clearance: 40 }, (wall) => { added = duplicateArray(wall, 'a1', displays) })
+    expect([added, arrayOf(wall, added).name]).toEqual(['sign-1', 'Sign 1 2'])
+    expect(outline(wall, added).x).toBeCloseTo(1000 + 1021.4 + 40, 9)
+    const crowded = edited(row(10_900), (wall) => { added = duplicateArray(wall, 'a1', displays) })
+    expect(outline(crowded, added).x).toBeCloseTo(10_900 - 1021.4 - 100, 9)
+  })
+
+  it('turned over twice are as they were, plates and cells too', () => {
+    const wall = edited(row(1000), (wall) => {
+      Object.assign(wall.arrays[0]!, { columns: 3, orientation: 'portrait-cw', plates: [{ row: 1, column: 1, lateralShift: 5 }], cells: [{ row: 1, column: 3, orientation: 'inverted' }] })
+    })
+    const once = edited(wall, wall => mirrorArray(wall, 'a1', displays))
+    expect(once.arrays[0]).toMatchObject({ orientation: 'portrait-ccw', plates: [{ column: 3, lateralShift: -5 }], cells: [{ column: 1, orientation: 'inverted' }] })
+    expect(outline(once, 'a1').x + outline(once, 'a1').width).toBeCloseTo(12_000 - 1000, 9)
+    const twice = edited(once, wall => mirrorArray(wall, 'a1', displays))
+    expect(twice.arrays[0]).toMatchObject({ ...wall.arrays[0], at: { x: { value: expect.closeTo(1000, 9) } } })
+  })
+
+  it.each([['left', 'x', 1000], ['right', 'x', 1000], ['centre', 'x', 1000], ['bottom', 'y', 900], ['top', 'y', 900], ['middle', 'y', 900]] as const)('are brought in line by their %s', (edge, axis, at) => {
+    const wall = edited(row(1000, 3000, 5100), wall => alignArrays(wall, 'a1', edge, displays))
+    for (const { id } of wall.arrays) expect(outline(wall, id)[axis]).toBeCloseTo(at, 9)
+    expect(outline(wall, 'a3')[axis === 'x' ? 'y' : 'x']).toBe(axis === 'x' ? 1100 : 5100)
+  })
+
+  it('are spread evenly between the first and the last', () => {
+    const wall = edited(row(1000, 9000, 2300, 4000), wall => distributeArrays(wall, 'x', displays))
+    const lefts = wall.arrays.map(({ id }) => outline(wall, id).x).sort((a, b) => a - b)
+    const gaps = lefts.slice(1).map((x, n) => x - lefts[n]! - 1021.4)
+    expect([lefts[0], lefts.at(-1)]).toEqual([1000, 9000])
+    for (const gap of gaps) expect(gap).toBeCloseTo((8000 - 3 * 1021.4) / 3, 9)
+  })
+})
+
+describe('a cell of its own', () => {
+  it('is one entry for a place, none where nothing is chosen, and goes with its place', () => {
+    const wall = edited(row(1000), (wall) => {
+      const array = arrayOf(wall, 'a1')
+      setGrid(array, 2, 2)
+      setCell(array, 2, 2, { empty: true })
+      setCell(array, 1, 2, { orientation: 'inverted' })
+      setCell(array, 1, 2, { mount: 'm1' })
+      setCell(array, 2, 2, { empty: false })
+    })
+    expect(wall.arrays[0]!.cells).toEqual([{ row: 1, column: 2, orientation: 'inverted', mount: 'm1' }])
+    expect(edited(wall, wall => setGrid(arrayOf(wall, 'a1'), 2, 1)).arrays[0]).not.toHaveProperty('cells')
+  })
+})
+
+describe('alternatives', () => {
+  const begun = edited(row(1000), addAlternative)
+  it('begin with what there is and a copy of it, which is worked on', () => {
+    expect(begun).toMatchObject({ alternative: 'b', alternatives: [{ id: 'a', arrays: row(1000).arrays }, { id: 'b' }], arrays: row(1000).arrays })
+    expect(edited(begun, addAlternative).alternatives!.map(({ id, arrays }) => [id, arrays?.length])).toEqual([['a', 1], ['b', 1], ['c', undefined]])
+  })
+
+  it('change places, each keeping what was done to it', () => {
+    const wall = edited(begun, (wall) => {
+      wall.arrays[0]!.rows = 2
+      showAlternative(wall, 'a')
+      wall.arrays[0]!.columns = 3
+      showAlternative(wall, 'b')
+    })
+    expect([wall.alternative, wall.arrays[0]!.rows, wall.arrays[0]!.columns]).toEqual(['b', 2, 1])
+    expect(wallWith(wall, wall.alternatives![0]!).arrays[0]).toMatchObject({ rows: 1, columns: 3 })
+    expect(wallWith(wall, wall.alternatives![1]!)).toBe(wall)
+  })
+
+  it('are taken away but for the one that is worked on; the last one is just the wall', () => {
+    expect(edited(begun, wall => removeAlternative(wall, 'b'))).toBe(begun)
+    const alone = edited({ ...begun, chosen: 'a' }, wall => removeAlternative(wall, 'a'))
+    expect(alone).not.toHaveProperty('alternatives')
+    expect(alone).not.toHaveProperty('chosen')
+    expect(alone.arrays).toEqual(row(1000).arrays)
+  })
+})

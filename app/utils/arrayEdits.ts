@@ -1,0 +1,161 @@
+import { arrange } from '~~/core/arrange'
+import type { Rect } from '~~/core/geometry'
+import type { Alternative, CellChoice, Display, Orientation, ScreenArray, Wall } from '~~/core/job'
+import { arrayOf, holdPlace } from './edits'
+
+/** A copy of what may be under edit just now, which `structuredClone` cannot take. */
+const copyOf = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+
+const outlineOf = (wall: Wall, array: ScreenArray, displays: Display[]): Rect => arrange(array, displays, wall)?.outline ?? { x: 0, y: 0, width: 0, height: 0 }
+
+/** An id and a name that no array of the wall has yet. */
+function fresh(wall: Wall, name: string): { id: string, name: string } {
+  const root = name.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'array'
+  const free = (taken: string[], first: string, then: (n: number) => string) => {
+    let [candidate, n] = [first, 2]
+    while (taken.includes(candidate)) candidate = then(n++)
+    return candidate
+  }
+  return {
+    id: free(wall.arrays.map(({ id }) => id), root, n => `${root}-${n}`),
+    name: free(wall.arrays.map(({ name }) => name), name, n => `${name} ${n}`),
+  }
+}
+
+/** Puts an array's lower left corner at a place; it follows nothing on that axis any more. */
+function putAt(wall: Wall, array: ScreenArray, displays: Display[], to: { x?: number, y?: number }): void {
+  const outline = outlineOf(wall, array, displays)
+  for (const axis of ['x', 'y'] as const) {
+    const wanted = to[axis]
+    if (wanted === undefined || Math.abs(wanted - outline[axis]) < 1e-9) continue
+    holdPlace(wall, array, axis)
+    array.at[axis].value += wanted - outline[axis]
+  }
+}
+
+/** How far from the array it came from a copy is put where the wall keeps no clearance, mm. */
+const BESIDE = 100
+
+/** Adds an array; returns its id. */
+export function addArray(wall: Wall, array: Omit<ScreenArray, 'id'>): string {
+  const named = fresh(wall, array.name)
+  wall.arrays.push({ ...array, ...named })
+  return named.id
+}
+
+/** Adds a copy of an array to its right, or to its left where there is no room; returns its id. */
+export function duplicateArray(wall: Wall, id: string, displays: Display[]): string {
+  const from = arrayOf(wall, id)
+  const { x, width } = outlineOf(wall, from, displays)
+  const between = wall.clearance ?? BESIDE
+  const added = addArray(wall, copyOf(from))
+  const right = x + width + between
+  putAt(wall, arrayOf(wall, added), displays, { x: right + width <= wall.width ? right : x - width - between })
+  return added
+}
+
+const TURNED: Record<Orientation, Orientation> = { 'landscape': 'landscape', 'inverted': 'inverted', 'portrait-cw': 'portrait-ccw', 'portrait-ccw': 'portrait-cw' }
+
+/** Turns an array over about the middle of the wall: its place, the order of its columns, the way portrait screens are turned. */
+export function mirrorArray(wall: Wall, id: string, displays: Display[]): void {
+  const array = arrayOf(wall, id)
+  const { x, width } = outlineOf(wall, array, displays)
+  const column = (n: number) => array.columns + 1 - n
+  array.orientation = TURNED[array.orientation]
+  const turned = (cell: CellChoice): CellChoice => ({ ...cell, column: column(cell.column), ...cell.orientation && { orientation: TURNED[cell.orientation] } })
+  // In a row of unlike displays each keeps its model: where there was no choice the array's own stays.
+  if (array.cells) array.cells = array.cells.map(turned)
+  if (array.plates) array.plates = array.plates.map(plate => ({ ...plate, column: column(plate.column), lateralShift: -plate.lateralShift }))
+  if (array.align === 'case-left' || array.align === 'case-right') array.align = array.align === 'case-left' ? 'case-right' : 'case-left'
+  else if (array.align === 'picture-left' || array.align === 'picture-right') array.align = array.align === 'picture-left' ? 'picture-right' : 'picture-left'
+  putAt(wall, array, displays, { x: wall.width - x - width })
+}
+
+export type AlignEdge = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom'
+
+/** Brings every other array into line with one, by an edge or the middle. */
+export function alignArrays(wall: Wall, id: string, edge: AlignEdge, displays: Display[]): void {
+  const to = outlineOf(wall, arrayOf(wall, id), displays)
+  for (const array of wall.arrays) {
+    if (array.id === id) continue
+    const { width, height } = outlineOf(wall, array, displays)
+    const places: Record<AlignEdge, { x?: number, y?: number }> = {
+      left: { x: to.x }, centre: { x: to.x + (to.width - width) / 2 }, right: { x: to.x + to.width - width },
+      bottom: { y: to.y }, middle: { y: to.y + (to.height - height) / 2 }, top: { y: to.y + to.height - height },
+    }
+    putAt(wall, array, displays, places[edge])
+  }
+}
+
+/** Spreads the arrays evenly between the first and the last: the same clear distance between neighbours. */
+export function distributeArrays(wall: Wall, axis: 'x' | 'y', displays: Display[]): void {
+  const size = axis === 'x' ? 'width' : 'height'
+  const placed = wall.arrays.map(array => ({ array, outline: outlineOf(wall, array, displays) })).sort((a, b) => a.outline[axis] - b.outline[axis])
+  const [first, last] = [placed[0], placed.at(-1)]
+  if (!first || !last || placed.length < 3) return
+  const within = last.outline[axis] - first.outline[axis] - first.outline[size]
+  const inner = placed.slice(1, -1)
+  const clear = (within - inner.reduce((sum, { outline }) => sum + outline[size], 0)) / (placed.length - 1)
+  let at = first.outline[axis] + first.outline[size] + clear
+  for (const { array, outline } of inner) {
+    putAt(wall, array, displays, { [axis]: at })
+    at += outline[size] + clear
+  }
+}
+
+/** Sets what one cell chooses for itself; a choice of nothing leaves no entry behind. */
+export function setCell(array: ScreenArray, row: number, column: number, change: Partial<CellChoice>): void {
+  const others = (array.cells ?? []).filter(cell => cell.row !== row || cell.column !== column)
+  const before = array.cells?.find(cell => cell.row === row && cell.column === column)
+  const { row: _r, column: _c, ...choice } = { ...before, ...change } as CellChoice
+  const given = Object.fromEntries(Object.entries(choice).filter(([, value]) => value !== undefined && value !== false))
+  const cells = Object.keys(given).length > 0 ? [...others, { row, column, ...given }] : others
+  if (cells.length > 0) array.cells = cells.sort((a, b) => a.row - b.row || a.column - b.column)
+  else delete array.cells
+}
+
+/** Keeps the wall's arrays as they are beside a copy that is worked on from now on; the first time, both get a name. */
+export function addAlternative(wall: Wall): void {
+  const copy = copyOf(wall.arrays)
+  const kept = wall.alternatives ?? []
+  const letter = (n: number) => String.fromCharCode(65 + n)
+  if (kept.length === 0) {
+    wall.alternatives = [{ id: 'a', name: 'A', arrays: copy }, { id: 'b', name: 'B' }]
+    wall.alternative = 'b'
+    return
+  }
+  let n = kept.length
+  while (kept.some(({ id }) => id === letter(n).toLowerCase())) n++
+  const current = kept.find(({ id }) => id === wall.alternative)
+  if (current) current.arrays = copy
+  wall.alternatives = [...kept, { id: letter(n).toLowerCase(), name: letter(n) }]
+  wall.alternative = letter(n).toLowerCase()
+}
+
+/** Works on another alternative: the wall's arrays go back to their own entry, and the other's come out. */
+export function showAlternative(wall: Wall, id: string): void {
+  const [from, to] = [wall.alternatives?.find(({ id }) => id === wall.alternative), wall.alternatives?.find(each => each.id === id)]
+  if (!to || from === to) return
+  if (from) from.arrays = wall.arrays
+  wall.arrays = to.arrays ?? []
+  delete to.arrays
+  wall.alternative = id
+}
+
+/** Takes an alternative away; the one that is worked on stays, as the wall's only arrangement when it is the last. */
+export function removeAlternative(wall: Wall, id: string): void {
+  if (id === wall.alternative) return
+  const rest: Alternative[] = (wall.alternatives ?? []).filter(each => each.id !== id)
+  if (wall.chosen === id) delete wall.chosen
+  if (rest.length > 1) wall.alternatives = rest
+  else {
+    delete wall.alternatives
+    delete wall.alternative
+    delete wall.chosen
+  }
+}
+
+/** The wall as it would be with one of its alternatives. */
+export function wallWith(wall: Wall, { id, arrays }: Alternative): Wall {
+  return id === wall.alternative ? wall : { ...wall, arrays: arrays ?? [] }
+}

@@ -1,0 +1,6 @@
+export * from './kinds'
+export * from './fields'
+export * from './paths'
+export * from './write'
+export * from './table'
+export * from './revisions'

@@ -1,0 +1,77 @@
+import type { Slot } from '../job'
+import { formatLength, parseLength, type UnitSystem } from '../units'
+import type { ModelField } from './fields'
+
+const figure = (value: number) => String(Math.round(value * 1e6) / 1e6)
+
+/** A figure of a model as text, in a table or a field; lengths in mm with all their decimals, or in the reader's unit. */
+export function writeField({ kind }: ModelField, value: unknown, system: UnitSystem = 'metric'): string {
+  if (value === undefined || value === null) return ''
+  const length = (mm: number) => system === 'metric' ? figure(mm) : formatLength(mm, system, { denominator: 32 })
+  switch (kind) {
+    case 'length': return length(value as number)
+    case 'lengths': return (value as number[]).map(length).join('; ')
+    case 'figure':
+    case 'count': return figure(value as number)
+    case 'choices':
+    case 'names': return (value as string[]).join('; ')
+    case 'slots': return (value as Slot[]).map(({ row, y, x1, x2, diameter }) => `${row} ${[y, x1, x2, diameter].map(figure).join(' ')}`).join('; ')
+    default: return String(value)
+  }
+}
+
+type Read = { ok: true, value: unknown } | { ok: false, message: string }
+const isText = (text: string) => text.trim() !== ''
+const parts = (text: string) => text.split(/;|\n/).map(part => part.trim()).filter(isText)
+
+function readAll<T>(texts: string[], read: (text: string) => { ok: true, value: T } | { ok: false, message: string }): Read {
+  const values: T[] = []
+  for (const text of texts) {
+    const one = read(text)
+    if (!one.ok) return one
+    values.push(one.value)
+  }
+  return { ok: true, value: values }
+}
+
+const readLength = (system: UnitSystem) => (text: string) => {
+  const read = parseLength(text, system)
+  return read.ok ? { ok: true as const, value: read.mm } : read
+}
+function readNumber(text: string): { ok: true, value: number } | { ok: false, message: string } {
+  return /^[+-]?\d+([.,]\d+)?$/.test(text) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: `“${text}” is not a number` }
+}
+
+function readSlot(text: string): { ok: true, value: Slot } | { ok: false, message: string } {
+  const [row = '', ...rest] = text.split(/\s+/)
+  const figures = rest.map(readNumber)
+  const wrong = figures.find(read => !read.ok)
+  if (wrong && !wrong.ok) return wrong
+  if (figures.length !== 4) return { ok: false, message: `“${text}” is not a slot: its row’s name, then up, from, to and diameter in mm` }
+  const [y, x1, x2, diameter] = figures.map(read => read.ok ? read.value : 0) as [number, number, number, number]
+  return { ok: true, value: { row, y, x1, x2, diameter } }
+}
+
+/**
+ * Reads a figure of a model from text; an empty one is a figure that is not given.
+ *
+ * @example
+ * readField({ kind: 'slots', … }, 'top 210 -240 -30 10') // one slot of the top row
+ */
+export function readField({ kind, choices = [], optional, label }: ModelField, text: string, system: UnitSystem = 'metric'): Read {
+  const given = text.trim()
+  if (given === '' && (optional || kind === 'lengths')) return { ok: true, value: kind === 'lengths' ? [] : undefined }
+  if (given === '') return { ok: false, message: `${label} is needed` }
+  const oneOf = (part: string) => choices.includes(part) ? { ok: true as const, value: part } : { ok: false as const, message: `“${part}” must be one of ${choices.join(', ')}` }
+  switch (kind) {
+    case 'length': return readLength(system)(given)
+    case 'lengths': return readAll(parts(given), readLength(system))
+    case 'figure': return readNumber(given)
+    case 'count': return /^\d{1,6}$/.test(given) ? { ok: true, value: Number(given) } : { ok: false, message: `“${given}” is not a whole number` }
+    case 'choice': return oneOf(given)
+    case 'choices': return readAll(parts(given), oneOf)
+    case 'names': return { ok: true, value: parts(given) }
+    case 'slots': return readAll(parts(given), readSlot)
+    default: return { ok: true, value: given }
+  }
+}

@@ -1,0 +1,19 @@
+import Papa from 'papaparse'
+import { KINDS, modelColumns, modelsToRows } from '../../../../core/catalogue'
+import { database } from '../../../database/connection'
+import { readCatalogue } from '../../../repositories/catalogue'
+import { modelKind } from '../../../utils/modelKind'
+import { choice } from '../../../utils/sheetRequest'
+
+/** One kind of model as a file: JSON as in a job file, or CSV with a column a figure, lengths in mm. */
+export default defineEventHandler((event) => {
+  const kind = modelKind(getRouterParam(event, 'kind'))
+  const format = choice('format', getQuery(event).format, ['json', 'csv'], 'json')
+  const models = readCatalogue(database())[KINDS[kind].list]
+  setResponseHeaders(event, {
+    'content-type': format === 'json' ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8',
+    'content-disposition': `attachment; filename="${KINDS[kind].list}.${format}"`,
+  })
+  if (format === 'json') return JSON.stringify({ [KINDS[kind].list]: models }, null, 2)
+  return Papa.unparse({ fields: modelColumns(kind), data: modelsToRows(kind, models) }, { newline: '\r\n', escapeFormulae: /^[=@\t\r].*$/ })
+})

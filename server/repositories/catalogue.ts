@@ -1,0 +1,103 @@
+import { and, asc, eq } from 'drizzle-orm'
+import { KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, type Model, type ModelKind } from '../../core/catalogue'
+import { same, type Catalogue, type ScreenArray } from '../../core/job'
+import { models, sites, walls } from '../database/schema'
+import { perDatabase, type Database } from '../database/perDatabase'
+import { refusal, unfit } from '../utils/refusal'
+import { loadJobHead } from './sites'
+import { loadWall } from './walls'
+
+/** Who kept a model last, which version of it that is, and which walls use it. */
+export interface Keeping { version: number, savedAt: string, savedBy: string, usedBy: { site: string, wall: string, name: string }[] }
+
+/** The firm's catalogue; `kept` goes by kind and id, as `display/kelda-46n`. */
+export interface HouseCatalogue extends Required<Catalogue> { kept: Record<string, Keeping> }
+
+const idsOf = (arrays: ScreenArray[], kind: ModelKind): (string | undefined)[] => arrays.flatMap((array) => {
+  switch (kind) {
+    case 'display': return [array.display, ...(array.cells ?? []).map(({ display }) => display)]
+    case 'mount': return [array.mount, ...(array.cells ?? []).map(({ mount }) => mount)]
+    case 'fastener': return [array.fastener]
+    case 'screwKit': return []
+  }
+})
+
+/** Which walls use which models, by kind and id; alternatives count, as they may be chosen. */
+function usesOf(db: Database): Map<string, Keeping['usedBy']> {
+  const uses = new Map<string, Keeping['usedBy']>()
+  const siteRows = db.select().from(sites).all()
+  for (const row of db.select().from(walls).all()) {
+    const wall = loadWall(db, row)
+    const site = siteRows.find(({ key }) => key === row.parent)!
+    const arrays = [...wall.arrays, ...(wall.alternatives ?? []).flatMap(({ arrays = [] }) => arrays)]
+    for (const kind of MODEL_KINDS) {
+      for (const id of new Set(idsOf(arrays, kind))) {
+        if (id !== undefined) uses.set(`${kind}/${id}`, [...uses.get(`${kind}/${id}`) ?? [], { site: site['site.id'], wall: wall.id, name: `${site['site.name']}, ${wall.name}` }])
+      }
+    }
+  }
+  return uses
+}
+
+const allModels = perDatabase(db => db.select().from(models).orderBy(asc(models.key)).prepare())
+
+export function readCatalogue(db: Database): HouseCatalogue {
+  const uses = usesOf(db)
+  const house: HouseCatalogue = { displays: [], mounts: [], fasteners: [], screwKits: [], kept: {} }
+  for (const { kind, id, model, version, savedAt, savedBy } of allModels(db).all()) {
+    (house[KINDS[kind as ModelKind].list] as Model[]).push(model as Model)
+    house.kept[`${kind}/${id}`] = { version, savedAt, savedBy, usedBy: uses.get(`${kind}/${id}`) ?? [] }
+  }
+  return house
+}
+
+/** Whether only what a person notes about a model differs, and no figure that a wall was planned with. */
+function figuresSame(a: Model, b: Model): boolean {
+  const figures = ({ retired: _r, note: _n, asTyped: _t, ...rest }: Model) => rest
+  return same(figures(a), figures(b))
+}
+
+/** Whether a site keeps a copy of the model for its walls. */
+function isUsed(db: Database, kind: ModelKind, id: string): boolean {
+  return db.select().from(sites).all().some(row => modelsOf(loadJobHead(db, row).catalogue, kind).some(model => model.id === id))
+}
+
+/**
+ * Keeps a model. New figures of one that walls were planned with become a revision of its own,
+ * which supersedes it; the walls keep what they have.
+ *
+ * @param version the kept version that it was made from; absent for a new one
+ * @returns the id under which it is kept
+ * @throws 409 where somebody saved it in between or the id is taken, 422 with every fault
+ */
+export function saveModel(db: Database, kind: ModelKind, model: unknown, version: unknown, by: string, at: string): { id: string, version: number } {
+  const faults = modelFaults(kind, model)
+  if (faults.length > 0) throw unfit(faults)
+  const given = model as Model
+  return db.transaction(() => {
+    const row = db.select().from(models).where(and(eq(models.kind, kind), eq(models.id, given.id))).get()
+    if (row && version === undefined) throw refusal(409, 'model-exists', `The catalogue has a ${KINDS[kind].name} “${given.id}” already.`)
+    if (row && version !== row.version) throw refusal(409, 'stale', `${row.savedBy || 'Somebody'} saved this ${KINDS[kind].name} after you opened it.`, { current: row.model })
+    if (!row) {
+      db.insert(models).values({ kind, id: given.id, model: given, savedAt: at, savedBy: by }).run()
+      return { id: given.id, version: 1 }
+    }
+    if (!figuresSame(row.model as Model, given) && isUsed(db, kind, given.id)) {
+      const id = nextRevision(given.id, db.select({ id: models.id }).from(models).where(eq(models.kind, kind)).all().map(({ id }) => id))
+      db.insert(models).values({ kind, id, model: { ...given, id, supersedes: given.id }, savedAt: at, savedBy: by }).run()
+      return { id, version: 1 }
+    }
+    db.update(models).set({ model: given, version: row.version + 1, savedAt: at, savedBy: by }).where(eq(models.key, row.key)).run()
+    return { id: given.id, version: row.version + 1 }
+  })
+}
+
+/** Keeps many models of one kind, all or none: new ones are added, known ones get the new figures. @throws 422 with every fault */
+export function importModels(db: Database, kind: ModelKind, given: unknown[], by: string, at: string): { id: string }[] {
+  const faults = given.flatMap((model, n) => modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models[${n}]`), message })))
+  if (faults.length > 0) throw unfit(faults)
+  return db.transaction(() => (given as Model[]).map((model) => {
+    const row = db.select().from(models).where(and(eq(models.kind, kind), eq(models.id, model.id))).get()
+    return same(row?.model, model) ? { id: model.id } : saveModel(db, kind, model, row?.version, by, at)
+  }))
+}
