@@ -8,6 +8,9 @@ export function useArray() {
   const display = computed(() => store.catalogue.displays.find(({ id }) => id === array.value?.display))
   const mount = computed(() => store.catalogue.mounts.find(({ id }) => id === array.value?.mount))
   const arrangement = computed(() => array.value && store.shown ? arrange(array.value, store.catalogue.displays, store.shown) : undefined)
+  const { selected } = useSelection()
+  /** The screen of this array that is chosen. */
+  const cell = computed(() => arrangement.value?.cells.find(({ row, column }) => selected.value === `${array.value!.id}-r${row}c${column}`))
   const edit = (label: string, recipe: (array: ScreenArray) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id)))
-  return { array, display, mount, arrangement, edit }
+  return { array, display, mount, arrangement, cell, edit }
 }

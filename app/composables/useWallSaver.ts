@@ -30,11 +30,12 @@ export function useWallSaver() {
 
   async function sendWall(wall: Wall) {
     const base = store.keptWall!
+    const models = store.taken
     try {
       const answer = await api<{ version: number, savedAt: string, savedBy: string }>(address(), {
-        method: 'PUT', body: { wall, version: store.kept!.version, by: name.value, models: store.taken },
+        method: 'PUT', body: { wall, version: store.kept!.version, by: name.value, models },
       })
-      store.saved(answer, wall)
+      store.saved(answer, wall, models)
     }
     catch (error) {
       if (!(error instanceof ApiError) || error.status !== 409) throw error

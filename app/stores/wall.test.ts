@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Wall } from '~~/core/job'
-import { exampleJob } from '~~/tests/fixtures/job'
+import { d46, exampleJob } from '~~/tests/fixtures/job'
 import { useWallStore, type KeptWall } from './wall'
 
 const kept = (version = 1, change: (wall: Wall) => void = () => {}): KeptWall => {
@@ -131,5 +131,22 @@ describe('what the browser still held', () => {
     store.open('holm-point', state, { ...held(1), log: [entry, { ...entry, id: 'l2' }] })
     expect(store.unsentLog.map(({ id }) => id)).toEqual(['l2'])
     expect(store.allLog.map(({ id }) => id)).toEqual(['l1', 'l2'])
+  })
+})
+
+describe('models from the firm’s catalogue', () => {
+  it('can be used at once, and one taken while a save is under way is still to be sent', () => {
+    const store = opened()
+    const use = (id: string) => store.edit('Display', (wall) => { wall.arrays[0]!.display = id })
+    expect(use('n1')[0]!.message).toContain('“n1” is not in the catalogue')
+    store.take('display', { ...d46, id: 'n1' })
+    expect(use('n1')).toEqual([])
+    const sent = store.taken
+    store.take('display', { ...d46, id: 'n2' })
+    expect(use('n2')).toEqual([])
+    store.saved({ version: 2, savedAt: '', savedBy: '' }, store.wall!, sent)
+    expect(store.kept!.job.catalogue.displays.map(({ id }) => id)).toEqual(['d46', 'n1'])
+    expect(store.taken.displays!.map(({ id }) => id)).toEqual(['n2'])
+    expect(store.catalogue.displays.map(({ id }) => id)).toEqual(['d46', 'n1', 'n2'])
   })
 })

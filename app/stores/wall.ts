@@ -2,7 +2,7 @@ import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { merge, same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type ScreenArray, type Wall } from '~~/core/job'
-import { KINDS, MODEL_KINDS, type Model, type ModelKind } from '~~/core/catalogue'
+import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import { impossibilities } from '~~/core/plan'
 import type { Draft } from '../utils/draft'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
@@ -12,6 +12,11 @@ export interface KeptWall { job: Job, version: number, savedAt: string, savedBy:
 
 /** Somebody else's state of a wall that was saved while this browser had changes of its own. */
 export interface Conflict { theirs: KeptWall, base: Wall }
+
+/** A catalogue with more models in it. */
+function withModels(catalogue: Catalogue, models: Partial<Catalogue>): Catalogue {
+  return { ...catalogue, ...Object.fromEntries(Object.entries(models).map(([list, added]) => [list, [...catalogue[list as keyof Catalogue] ?? [], ...added]])) }
+}
 
 /**
  * The wall that is worked on: what people measured and decided, nothing that follows from it.
@@ -35,13 +40,7 @@ export const useWallStore = defineStore('wall', () => {
   const siteUnits = computed(() => kept.value?.job.site.units ?? 'metric')
   /** Models taken from the firm's catalogue that the server's copy of the site does not have yet. */
   const taken = shallowRef<Partial<Catalogue>>({})
-  const catalogue = computed<Catalogue>(() => {
-    const own = kept.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] }
-    return { ...own, ...Object.fromEntries(MODEL_KINDS.flatMap((kind) => {
-      const { list } = KINDS[kind]
-      return taken.value[list] ? [[list, [...own[list] ?? [], ...taken.value[list]]]] : []
-    })) }
-  })
+  const catalogue = computed(() => withModels(kept.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] }, taken.value))
   const rules = computed(() => kept.value?.job.rules ?? {})
   const keptWall = computed(() => kept.value?.job.walls[0])
   const unsaved = computed(() => wall.value !== undefined && !same(wall.value, keptWall.value))
@@ -77,10 +76,11 @@ export const useWallStore = defineStore('wall', () => {
     taken.value = { ...taken.value, [list]: [...taken.value[list] ?? [], model] }
   }
 
-  /** What the server keeps now, the models that were sent along too. */
-  function saved(state: Pick<KeptWall, 'version' | 'savedAt' | 'savedBy'>, sent: Wall) {
-    kept.value = { ...state, job: { ...kept.value!.job, catalogue: catalogue.value, walls: [sent] } }
-    taken.value = {}
+  /** What the server keeps now, with the models that were sent along; what was taken since then is still to be sent. */
+  function saved(state: Pick<KeptWall, 'version' | 'savedAt' | 'savedBy'>, wall: Wall, models: Partial<Catalogue>) {
+    const { job } = kept.value!
+    kept.value = { ...state, job: { ...job, catalogue: withModels(job.catalogue, models), walls: [wall] } }
+    taken.value = Object.fromEntries(Object.entries(taken.value).map(([list, all]) => [list, all.filter(model => !models[list as keyof Catalogue]?.some(({ id }) => id === model.id))]))
   }
 
   function meet(met: Conflict) {

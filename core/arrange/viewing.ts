@@ -6,8 +6,8 @@ import type { Cell } from './cell'
 import type { OrientedDisplay } from './orientation'
 import { pixelPitch } from './pixels'
 
-/** Heights of a viewer's eye where none is chosen, mm. */
-export const EYE = { standing: 1600, seated: 1200 } as const
+/** Heights of a viewer's eye where none is chosen, mm; for both, half way between. */
+export const EYE = { standing: 1600, seated: 1200, both: 1400 } as const
 /** Smallest element that is read, as a share of the picture's height, where none is chosen. */
 export const ELEMENT = 0.03
 

@@ -30,8 +30,8 @@ describe('a table of models', () => {
   it('says of each row what it becomes, and every fault of a bad one', () => {
     const [row] = modelsToRows('display', [d46])
     const verdicts = judgeModelRows('display', [
-      { ...row, 'width': '40 1/4"' }, { ...row, 'id': 'new' }, { ...row, 'id': 'bad', 'mass': 'heavy', 'bezel.left': '' },
-      { ...row, 'id': 'wide', 'bezel.left': '900', 'bezel.right': '200' }, { ...row, 'id': 'new' }, { ...row, 'id': '' },
+      { ...row, width: '40 1/4"' }, { ...row, id: 'new' }, { ...row, 'id': 'bad', 'mass': 'heavy', 'bezel.left': '' },
+      { ...row, 'id': 'wide', 'bezel.left': '900', 'bezel.right': '200' }, { ...row, id: 'new' }, { ...row, id: '' },
     ], [d46])
     expect(verdicts.map(({ becomes }) => becomes)).toEqual(['changed', 'added', 'refused', 'refused', 'refused', 'refused'])
     expect(verdicts[0]!.model).toMatchObject({ id: 'd46', width: expect.closeTo(1022.35, 9), mass: 21.5 })

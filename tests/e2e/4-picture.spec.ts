@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import sharp from 'sharp'
 import { expect, fill, HALL, saved, test } from './house'
 
 const leaf = 'Parts of the arrangement'
@@ -12,7 +13,7 @@ test('the picture that drives the wall: canvas, seams, sources, exports', async 
   await expect(page.getByText(/2 ÷ 0\.53125 mm a pixel = 3\.76 px/)).toBeVisible()
   await page.getByLabel('A source of').selectOption('9:16')
   await page.getByLabel('Laid so as to').selectOption('fill')
-  await expect(page.getByTestId('source-fit')).toContainText('of its height is cut off')
+  await expect(page.getByTestId('source-fit')).toHaveText('Covers the canvas; cut off: 34.2 % above and below each.')
   for (const format of ['JSON', 'CSV', 'SVG', 'PNG']) {
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByText(format, { exact: true }).click()])
     expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-departures-pixels.${format.toLowerCase()}`)
@@ -32,6 +33,10 @@ test('who looks at it, from where, and what stands in their way', async ({ page,
   await expect(page.getByTestId('side-view')).toBeVisible()
   await page.getByRole('button', { name: /^Farthest who can read/ }).click()
   await expect(page.getByText('Source: AVIXA V202.01')).toBeVisible()
+  await fill(page, 'Along the wall at', '200')
+  await expect(page.getByText('too far from the side')).toHaveCount(0)
+  await fill(page, 'At a distance of', '2000')
+  await expect(page.getByText('too far from the side')).toBeVisible()
   await page.getByLabel('Viewers', { exact: true }).selectOption('seated')
   await fill(page, 'At a distance of', '1500')
   await expect(page.getByText('the neck is bent too far')).toBeVisible()
@@ -42,4 +47,23 @@ test('who looks at it, from where, and what stands in their way', async ({ page,
   await expect(page.locator('[data-finding=stands-into-walkway]')).toContainText('stands 126 out of the wall')
   await saved(page)
   expect((await house.wall()).job.walls[0].walkway).toBe(true)
+})
+
+test('a picture of one’s own lies across the wall, with and without what seams hide; what is none is refused', async ({ page }) => {
+  await page.goto(`${HALL}/arrange`)
+  await page.getByRole('tablist', { name: leaf }).getByRole('tab', { name: 'Picture' }).click()
+  const input = page.getByTestId('own-picture')
+  await input.setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') })
+  await expect(page.getByRole('alert')).toHaveText('notes.png is not a picture that can be read.')
+  await input.setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer: Buffer.alloc(20 * 1024 * 1024 + 1) })
+  await expect(page.getByRole('alert')).toContainText('a picture for this has at most 20 MB')
+  const png = await sharp({ create: { width: 64, height: 36, channels: 3, background: '#2a6f97' } }).png().toBuffer()
+  await input.setInputFiles({ name: 'ferry.png', mimeType: 'image/png', buffer: png })
+  const parts = page.getByTestId('picture-preview').locator('svg')
+  await expect(parts).toHaveCount(9)
+  await expect(parts.nth(1)).toHaveAttribute('viewBox', '1924 0 1920 1080')
+  await page.getByLabel('what seams hide is left out').uncheck()
+  await expect(parts.nth(1)).toHaveAttribute('viewBox', /^1922\.6\d+ 0 1922\.6/)
+  await page.getByLabel('On the drawing').selectOption('test')
+  await expect(parts.first().locator('image')).toHaveAttribute('href', /^data:image\/svg/)
 })

@@ -19,13 +19,15 @@ const { array, plan, drilled, movable = false, showPlates = false, ghost = false
   current?: string
 }>()
 const emit = defineEmits<{ moving: [haul: Haul], moved: [] }>()
+const preview = usePicturePreview()
 const group = useTemplateRef<SVGGElement>('group')
 useDraftDrag(group, { enabled: () => movable, moving: haul => emit('moving', haul), moved: () => emit('moved') })
 </script>
 
 <template>
   <g ref="group" :data-array="array.id" :class="{ 'cursor-move': movable }">
-    <DraftScreen v-for="position in plan.positions" :key="position.id" :position="position" :orientation="array.orientation" :ghost="ghost" :small="showPlates" />
+    <DraftScreen v-for="position in plan.positions" :key="position.id" :position="position" :ghost="ghost" :small="showPlates" />
+    <LazyDraftPicture v-if="preview?.array === array.id && !showPlates && !ghost" :plan="plan" :preview="preview" />
     <template v-if="showPlates">
       <DraftPlate v-for="position in plan.positions" :key="position.id" :position="position" :drilled="drilled" :current="current" />
     </template>

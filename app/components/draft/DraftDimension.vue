@@ -1,6 +1,7 @@
 <script setup lang="ts">
-/** A dimension between two points of one row or one upright, with its figure on the line. */
-const { from, to, at, upright = false } = defineProps<{ from: number, to: number, at: number, upright?: boolean }>()
+/** A dimension between two points of one row or one upright, with its figure on the line; one with a name can be pressed. */
+const { from, to, at, upright = false, name = '' } = defineProps<{ from: number, to: number, at: number, upright?: boolean, name?: string }>()
+const emit = defineEmits<{ pressed: [] }>()
 const view = useDraftView()
 const { show } = useUnits()
 const tick = computed(() => 5 / view.value.scale)
@@ -10,10 +11,12 @@ const path = computed(() => upright
 </script>
 
 <template>
-  <g class="text-ink" pointer-events="none">
+  <g class="text-ink" :pointer-events="name ? undefined : 'none'" :class="{ 'cursor-text': name }" :data-dimension="name || undefined" @click.stop="name && emit('pressed')">
+    <title v-if="name">Press to type it</title>
     <path :d="path" stroke="currentColor" stroke-width="1" fill="none" vector-effect="non-scaling-stroke" />
     <DraftLettering :x="upright ? at : (from + to) / 2" :y="upright ? (from + to) / 2 : at" anchor="middle" :size="13" :dy="4" halo>
       {{ show(Math.abs(to - from)) }}
     </DraftLettering>
+    <path v-if="name" :d="path" stroke="transparent" stroke-width="22" fill="none" vector-effect="non-scaling-stroke" />
   </g>
 </template>

@@ -25,6 +25,7 @@ const emit = defineEmits<{
   movingArray: [array: ArrayPlan, haul: Haul]
   movingMember: [index: number, haul: Haul]
   moved: []
+  dimension: [side: 'left' | 'right' | 'bottom' | 'top', value: number, at: { x: number, y: number }]
 }>()
 const store = useWallStore()
 const { plan, planned, drilled } = useWallPlan()
@@ -55,6 +56,8 @@ function point(event: MouseEvent) {
   if (draws === 'rect') return
   if (draws === 'point') return emit('pointed', at(event))
   const part = (event.target as Element).closest<SVGElement>('[data-hole], [data-reading], [data-feature], [data-position], [data-member]')
+  const array = (event.target as Element).closest<SVGElement>('[data-array]')?.dataset.array
+  if (array) store.arrayId = array
   if (part) selected.value = part.dataset.hole ?? part.dataset.reading ?? part.dataset.feature ?? part.dataset.position ?? `member-${part.dataset.member}`
 }
 
@@ -79,7 +82,7 @@ const arrays = computed(() => (plan.value?.arrays ?? []).flatMap((arrayPlan) => 
   const array = wall.value?.arrays.find(({ id }) => id === arrayPlan.id)
   return array ? [{ array, plan: arrayPlan }] : []
 }))
-const outline = computed(() => plan.value?.arrays[0]?.outline)
+const outline = computed(() => (plan.value?.arrays.find(({ id }) => id === store.array?.id) ?? plan.value?.arrays[0])?.outline)
 const level = computed(() => plan.value?.marking.levelLine)
 </script>
 
@@ -145,14 +148,11 @@ const level = computed(() => plan.value?.marking.levelLine)
           vector-effect="non-scaling-stroke"
           pointer-events="none"
         />
-        <template v-if="outline.y > 60 / view.scale">
-          <DraftDimension :from="0" :to="outline.x" :at="outline.y - 26 / view.scale" />
-          <DraftDimension :from="outline.x" :to="outline.x + outline.width" :at="outline.y - 26 / view.scale" />
-        </template>
-        <DraftDimension :from="0" :to="outline.y" :at="outline.x + outline.width + 26 / view.scale" upright />
+        <DraftPlacing :outline="outline" :wall="wall" :editable="movable === 'arrays'" @pressed="(side, value, at) => emit('dimension', side, value, at)" />
       </template>
       <path :d="`M${-wall.width} 0 H${2 * wall.width}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" pointer-events="none" />
       <LazyDraftSurvey v-if="surveying" :wall="wall" />
+      <DraftSnap v-if="movable === 'arrays'" :wall="wall" />
       <rect v-if="drawing" v-bind="drawing" fill="var(--color-flag)" fill-opacity="0.2" stroke="var(--color-flag)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
       <slot :cursor="cursor" :wall="wall" :hovered="hovered" />
     </g>

@@ -17,10 +17,10 @@ const framed = computed(() => wall.value?.structure.kind === 'wood-stud' || wall
 
 const screens = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
   const chosen = wall.value?.arrays.find(({ id }) => id === array.id)
-  const display = store.catalogue.displays.find(({ id }) => id === chosen?.display)
-  const mount = store.catalogue.mounts.find(({ id }) => id === chosen?.mount)
   const row = array.positions.find(({ id }) => [hovered.value, selected.value].includes(id))?.row ?? 1
   return array.positions.filter(position => position.row === row).map((position) => {
+    const display = store.catalogue.displays.find(({ id }) => id === position.model)
+    const mount = store.catalogue.mounts.find(({ id }) => id === (position.mount ?? chosen?.mount))
     const out = position.id === selected.value
     return { ...position, depth: display?.depth ?? 0, off: (out ? mount?.depth.service : mount?.depth.stowed) ?? 0, out, lit: out || position.id === hovered.value }
   })

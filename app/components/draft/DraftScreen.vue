@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { Orientation } from '~~/core/job'
+import { turnSide } from '~~/core/arrange'
+import type { Side } from '~~/core/job'
 import type { Position } from '~~/core/mount'
 
-/** One screen: its case, its picture, and a bar along the edge that is the display's own top. */
-const { position, orientation, ghost = false, small = false } = defineProps<{
+/** One screen: its case, its picture, a bar along the edge that is the display's own top, and where its sockets and vents come to. */
+const { position, ghost = false, small = false } = defineProps<{
   position: Position
-  orientation: Orientation
   /** Whether only its outline is drawn. */
   ghost?: boolean
   /** Whether its name keeps out of the way of the plate. */
@@ -25,8 +25,22 @@ const topBar = computed(() => {
     'inverted': `M${x + across} ${y + inset} h${across}`,
     'portrait-cw': `M${x + width - inset} ${y + up} v${up}`,
     'portrait-ccw': `M${x + inset} ${y + up} v${up}`,
-  }[orientation]
+  }[position.orientation]
 })
+const store = useWallStore()
+const model = computed(() => store.catalogue.displays.find(({ id }) => id === position.model))
+/** A stretch along the edge of the case on a side as it hangs, in the share of the side from … to. */
+function along(side: Side, from: number, to: number): string {
+  const { x, y, width, height } = position.outer
+  const inset = Math.min(width, height) * 0.012
+  const [a, b] = [from, to]
+  return {
+    top: `M${x + a * width} ${y + height - inset} H${x + b * width}`, bottom: `M${x + a * width} ${y + inset} H${x + b * width}`,
+    left: `M${x + inset} ${y + a * height} V${y + b * height}`, right: `M${x + width - inset} ${y + a * height} V${y + b * height}`,
+  }[side]
+}
+const ports = computed(() => (model.value?.ports ?? []).map(side => along(turnSide(side, position.orientation), 0.42, 0.58)).join(''))
+const vents = computed(() => (model.value?.vents ?? []).map(side => along(turnSide(side, position.orientation), 0.1, 0.3) + along(turnSide(side, position.orientation), 0.7, 0.9)).join(''))
 </script>
 
 <template>
@@ -35,7 +49,7 @@ const topBar = computed(() => {
     @pointerenter="hovered = position.id"
     @pointerleave="hovered = ''"
   >
-    <title>{{ name }}, its own top at the short bar</title>
+    <title>{{ name }}, its own top at the short bar{{ ports ? ', sockets at the blue one' : '' }}{{ vents ? ', vents dotted' : '' }}</title>
     <rect
       v-bind="position.outer"
       fill="var(--color-case)"
@@ -46,6 +60,10 @@ const topBar = computed(() => {
       vector-effect="non-scaling-stroke"
     />
     <rect v-if="!ghost" v-bind="position.picture" fill="var(--color-glass)" fill-opacity="0.55" />
+    <template v-if="!ghost">
+      <path v-if="vents" :d="vents" stroke="var(--color-on-case)" stroke-width="2.5" stroke-dasharray="2 3" vector-effect="non-scaling-stroke" data-part="vents" />
+      <path v-if="ports" :d="ports" stroke="#8fbcff" stroke-width="4" vector-effect="non-scaling-stroke" data-part="ports" />
+    </template>
     <path :d="topBar" stroke="var(--color-tape)" stroke-width="3" vector-effect="non-scaling-stroke" />
     <DraftLettering v-if="small" class="text-on-case" :x="position.outer.x" :y="position.outer.y + position.outer.height" :dx="3" :dy="11" :size="10.5">
       {{ name }}

@@ -13,10 +13,10 @@ const margin = 10
 
 const screens = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
   const chosen = wall.value?.arrays.find(({ id }) => id === array.id)
-  const display = store.catalogue.displays.find(({ id }) => id === chosen?.display)
-  const mount = store.catalogue.mounts.find(({ id }) => id === chosen?.mount)
   const column = array.positions.find(({ id }) => [hovered.value, selected.value].includes(id))?.column ?? 1
   return array.positions.filter(position => position.column === column).map((position) => {
+    const display = store.catalogue.displays.find(({ id }) => id === position.model)
+    const mount = store.catalogue.mounts.find(({ id }) => id === (position.mount ?? chosen?.mount))
     const out = position.id === selected.value
     return { ...position, depth: display?.depth ?? 0, off: (out ? mount?.depth.service : mount?.depth.stowed) ?? 0, lit: out || position.id === hovered.value }
   })

@@ -26,6 +26,7 @@ const emit = defineEmits<{
   movingArray: [array: ArrayPlan, haul: Haul]
   movingMember: [index: number, haul: Haul]
   moved: []
+  dimension: [side: 'left' | 'right' | 'bottom' | 'top', value: number, at: { x: number, y: number }]
 }>()
 const store = useWallStore()
 const frame = useTemplateRef<HTMLElement>('frame')
@@ -50,7 +51,7 @@ const height = computed(() => {
 const fit = computed(() => Math.min(fitWidth.value, (height.value - PAD.top - PAD.foot) / (wall.value?.height ?? 1)))
 
 const transform = shallowRef<ZoomTransform>(zoomIdentity)
-provideDraftView(computed(() => {
+const view = computed<DraftView>(() => {
   const { k, x: tx, y: ty } = transform.value
   const left = (width.value - (wall.value?.width ?? 0) * fit.value) / 2
   const foot = height.value - PAD.foot
@@ -62,7 +63,8 @@ provideDraftView(computed(() => {
     wallX: px => ((px - tx) / k - left) / fit.value,
     wallY: px => (foot - (px - ty) / k) / fit.value,
   }
-}))
+})
+provideDraftView(view)
 useCommands([
   { id: 'zoom-in', title: 'Look closer', group: 'Drawing', keys: ['+', '='], run: () => elevation.value?.zoomBy(1.4) },
   { id: 'zoom-out', title: 'Step back', group: 'Drawing', keys: ['-'], run: () => elevation.value?.zoomBy(1 / 1.4) },
@@ -91,11 +93,13 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k
           @moving-array="(array, haul) => emit('movingArray', array, haul)"
           @moving-member="(index, haul) => emit('movingMember', index, haul)"
           @moved="emit('moved')"
+          @dimension="(side, value, at) => emit('dimension', side, value, { x: view.x(at.x), y: view.y(at.y) })"
         >
           <template #default="scope">
             <slot name="drawing" v-bind="scope" />
           </template>
         </DraftElevation>
+        <slot name="over" />
       </div>
       <div class="relative">
         <DraftSection :width="SECTION" :height="height" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
 import type { Rect } from '~~/core/geometry'
-import { arrange, retellPlacing } from '~~/core/arrange'
+import { arrange, snap } from '~~/core/arrange'
 import type { Wall } from '~~/core/job'
 import type { ArrayPlan } from '~~/core/mount'
 import { drawSheet, pageAsSvg, type PaperName } from '~~/core/mark/sheet'
@@ -31,6 +31,7 @@ const { system, precision, toggle } = useUnits()
 const { selected } = useSelection()
 const unsavedNow = computed(() => state.value !== 'saved')
 
+const { comparing } = useComparison()
 const { tool, importing } = useSurveyTool()
 const { connected } = useInstruments()
 watch(stage, () => {
@@ -50,17 +51,34 @@ function haul(label: string, recipe: (wall: Wall) => void) {
   store.tryOut(recipe)
 }
 const tenth = (mm: number) => Math.round(mm * 10) / 10
-function movingArray({ id, name }: ArrayPlan, { x, y, reach, free }: Haul) {
-  const { width } = store.wall!
+const { met, linesFor } = useSnap()
+function movingArray(dragged: ArrayPlan, { x, y, reach, free }: Haul) {
+  const { id, name } = dragged
   const { at: from, outline } = arrange(arrayOf(store.wall!, id), store.catalogue.displays, store.wall!)!
-  const middle = retellPlacing({ edge: 'centre', value: width / 2 }, outline.width, from.x.edge).value
-  const across = from.x.value + x
+  const snapped = free ? { dx: 0, dy: 0, met: [] } : snap({ ...outline, x: outline.x + x, y: outline.y + y }, linesFor(dragged), reach)
+  met.value = snapped.met
+  store.arrayId = id
   haul(`Move ${name}`, (wall) => {
     const moved = arrayOf(wall, id)
     holdPlace(wall, moved, 'x')
     holdPlace(wall, moved, 'y')
-    moved.at.x.value = !free && Math.abs(across - middle) < reach ? middle : tenth(across)
-    moved.at.y.value = tenth(from.y.value + y)
+    moved.at.x.value = snapped.dx === 0 ? tenth(from.x.value + x) : from.x.value + x + snapped.dx
+    moved.at.y.value = snapped.dy === 0 ? tenth(from.y.value + y) : from.y.value + y + snapped.dy
+  })
+}
+/** A dimension of the drawing that is being typed. */
+const typing = ref<{ side: 'left' | 'right' | 'bottom' | 'top', value: number, x: number, y: number }>()
+function typed(mm: number) {
+  const { side } = typing.value!
+  const { id, name } = store.array!
+  const { outline } = arrange(store.array!, store.catalogue.displays, store.wall!)!
+  const { width, height } = store.wall!
+  return store.edit(`Place ${name}`, (wall) => {
+    const placed = arrayOf(wall, id)
+    const axis = side === 'left' || side === 'right' ? 'x' : 'y'
+    holdPlace(wall, placed, axis)
+    const by = { left: mm - outline.x, right: width - mm - outline.width - outline.x, bottom: mm - outline.y, top: height - mm - outline.height - outline.y }[side]
+    placed.at[axis].value += by
   })
 }
 function movingMember(index: number, { x }: Haul) {
@@ -70,6 +88,7 @@ function movingMember(index: number, { x }: Haul) {
   })
 }
 function moved() {
+  met.value = []
   if (hauled) store.edit(hauled.label, hauled.recipe)
   hauled = undefined
 }
@@ -138,6 +157,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
           <div v-if="stage === 'mark' && preview" class="h-full space-y-4 overflow-y-auto bg-rail p-4" tabindex="0" aria-label="Printed sheet">
             <img v-for="(page, n) in pages" :key="n" :src="page" :alt="`Mark-out sheet, page ${n + 1} of ${pages.length}`" class="w-full bg-white shadow">
           </div>
+          <LazyAlternativesView v-else-if="stage === 'arrange' && comparing && store.wall.alternatives" />
           <LazyEvidenceImport v-else-if="stage === 'survey' && importing" />
           <DraftingCross
             v-else
@@ -154,7 +174,11 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
             @moving-array="movingArray"
             @moving-member="movingMember"
             @moved="moved"
+            @dimension="(side, value, at) => { typing = { side, value, ...at } }"
           >
+            <template #over>
+              <DimensionInput v-if="typing && store.array" :key="typing.side" :label="`${{ left: 'From the wall’s left', right: 'From the wall’s right', bottom: 'Above the floor', top: 'Below the top of the wall' }[typing.side]} to ${store.array.name}`" :value="typing.value" :x="typing.x" :y="typing.y" :commit="typed" @done="typing = undefined" />
+            </template>
             <template #ledger>
               <LazySurveyLedger v-if="stage === 'survey'" />
               <ScreenLedger v-else-if="stage === 'arrange'" />

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { AlignCenterHorizontal, AlignCenterVertical, AlignEndHorizontal, AlignEndVertical, AlignStartHorizontal, AlignStartVertical, Copy, FlipHorizontal2, GalleryHorizontal, GalleryVertical, GitCompareArrows, Plus, Trash2 } from 'lucide-vue-next'
+import type { Wall } from '~~/core/job'
+
+/** Everything that hangs on the wall: arrays apart and in line, and the alternatives that the client can choose from. */
+const emit = defineEmits<{ add: [] }>()
+const store = useWallStore()
+const { comparing } = useComparison()
+const wall = computed(() => store.wall!)
+const current = computed(() => wall.value.arrays.find(({ id }) => id === store.array?.id))
+const displays = computed(() => store.catalogue.displays)
+const fault = ref('')
+function act(label: string, recipe: (wall: Wall) => void) {
+  fault.value = store.edit(label, recipe).map(({ message }) => `${message}.`).join(' ')
+}
+function duplicate() {
+  let added = ''
+  act('Duplicate an array', (wall) => { added = duplicateArray(wall, current.value!.id, displays.value) })
+  if (!fault.value) store.arrayId = added
+}
+const ALIGN = [
+  { edge: 'left', icon: AlignStartVertical, label: 'Left edges in line with it' }, { edge: 'centre', icon: AlignCenterVertical, label: 'Middles above each other' }, { edge: 'right', icon: AlignEndVertical, label: 'Right edges in line with it' },
+  { edge: 'top', icon: AlignStartHorizontal, label: 'Tops in line with it' }, { edge: 'middle', icon: AlignCenterHorizontal, label: 'Middles at its height' }, { edge: 'bottom', icon: AlignEndHorizontal, label: 'Feet in line with it' },
+] as const
+const alternatives = computed(() => wall.value.alternatives ?? [])
+const rename = (id: string, name: string) => store.edit('Name an alternative', (wall) => { wall.alternatives!.find(each => each.id === id)!.name = name })
+function show(id: string) {
+  act('Show an alternative', wall => showAlternative(wall, id))
+  store.arrayId = ''
+}
+const chooseIt = (id: string) => act('The client’s choice', (wall) => {
+  if (wall.chosen === id) delete wall.chosen
+  else wall.chosen = id
+})
+</script>
+
+<template>
+  <div class="space-y-2.5">
+    <ul class="max-h-40 space-y-1 overflow-y-auto" aria-label="Arrays of this wall" tabindex="0">
+      <li v-for="array in wall.arrays" :key="array.id">
+        <button type="button" class="flex min-h-[var(--target)] w-full items-center justify-between gap-2 rounded border px-2 text-left text-sm" :class="current?.id === array.id ? 'border-pine bg-paper font-semibold' : 'border-hair bg-paper'" :aria-pressed="current?.id === array.id" @click="store.arrayId = array.id">
+          <span class="truncate">{{ array.name }}</span><span class="figures shrink-0">{{ array.rows }} × {{ array.columns }}</span>
+        </button>
+      </li>
+    </ul>
+    <div class="grid grid-cols-4 gap-1">
+      <button type="button" class="press !px-1" title="Add an array" aria-label="Add an array" @click="emit('add')">
+        <Plus class="size-4" aria-hidden="true" />
+      </button>
+      <button type="button" class="press !px-1" :disabled="!current" title="Duplicate it" aria-label="Duplicate the array" @click="duplicate">
+        <Copy class="size-4" aria-hidden="true" />
+      </button>
+      <button type="button" class="press !px-1" :disabled="!current" title="Mirror it about the wall’s middle" aria-label="Mirror the array" @click="act('Mirror an array', wall => mirrorArray(wall, current!.id, displays))">
+        <FlipHorizontal2 class="size-4" aria-hidden="true" />
+      </button>
+      <button type="button" class="press !px-1" :disabled="!current" title="Take it away" aria-label="Take the array away" @click="act('Take an array away', (wall) => { wall.arrays = wall.arrays.filter(({ id }) => id !== current!.id) })">
+        <Trash2 class="size-4" aria-hidden="true" />
+      </button>
+    </div>
+    <TextField v-if="current" label="Its name" :value="current.name" :actions="{ commit: name => store.edit('Name an array', wall => { arrayOf(wall, current!.id).name = name }) }" />
+    <template v-if="wall.arrays.length > 1">
+      <LengthField label="Kept clear between arrays" :value="wall.clearance" :actions="{ commit: mm => store.edit('Clearance', wall => { wall.clearance = mm }) }" />
+      <div class="grid grid-cols-8 gap-1" role="group" aria-label="The other arrays">
+        <button v-for="{ edge, icon, label } in ALIGN" :key="edge" type="button" class="press !px-0" :title="label" :aria-label="label" @click="act(label, wall => alignArrays(wall, current!.id, edge, displays))">
+          <component :is="icon" class="size-4" aria-hidden="true" />
+        </button>
+        <button type="button" class="press !px-0" :disabled="wall.arrays.length < 3" title="Spread evenly across" aria-label="Spread evenly across" @click="act('Spread across', wall => distributeArrays(wall, 'x', displays))">
+          <GalleryHorizontal class="size-4" aria-hidden="true" />
+        </button>
+        <button type="button" class="press !px-0" :disabled="wall.arrays.length < 3" title="Spread evenly up" aria-label="Spread evenly up" @click="act('Spread up', wall => distributeArrays(wall, 'y', displays))">
+          <GalleryVertical class="size-4" aria-hidden="true" />
+        </button>
+      </div>
+    </template>
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
+    <section class="border-t border-hair pt-2" aria-label="Alternatives">
+      <h2 class="field-label">
+        Alternatives for the client
+      </h2>
+      <ul class="space-y-1">
+        <li v-for="each in alternatives" :key="each.id" class="flex items-center gap-1" :data-alternative="each.id">
+          <input class="field-input !min-h-9 flex-1 !font-[inherit] text-sm" :class="{ 'border-pine font-semibold': each.id === wall.alternative }" :value="each.name" :aria-label="`Name of alternative ${each.name}`" @change="rename(each.id, ($event.target as HTMLInputElement).value.trim() || each.name)">
+          <button type="button" class="press !px-2" :disabled="each.id === wall.alternative" @click="show(each.id)">
+            {{ each.id === wall.alternative ? 'shown' : 'show' }}
+          </button>
+          <button type="button" class="press !px-2" :class="{ 'press-first': wall.chosen === each.id }" :aria-pressed="wall.chosen === each.id" @click="chooseIt(each.id)">
+            {{ wall.chosen === each.id ? 'chosen' : 'choose' }}
+          </button>
+          <button type="button" class="p-1 disabled:opacity-30" :disabled="each.id === wall.alternative" :aria-label="`Take alternative ${each.name} away`" @click="act('Take an alternative away', wall => removeAlternative(wall, each.id))">
+            <Trash2 class="size-4" aria-hidden="true" />
+          </button>
+        </li>
+      </ul>
+      <div class="mt-1 grid grid-cols-2 gap-2">
+        <button type="button" class="press" :disabled="wall.arrays.length === 0" @click="act('Keep an alternative', addAlternative)">
+          <Plus class="size-4" aria-hidden="true" /> Try another
+        </button>
+        <button type="button" class="press" :disabled="alternatives.length < 2" :aria-pressed="comparing" @click="comparing = !comparing">
+          <GitCompareArrows class="size-4" aria-hidden="true" /> {{ comparing ? 'Stop comparing' : 'Compare' }}
+        </button>
+      </div>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import { EYE, retellPlacing, runFigure } from '~~/core/arrange'
+import { COLUMN_ALIGNMENTS, ORIENTATIONS, ROW_ALIGNMENTS, type Alignment, type HorizontalEdge, type Orientation, type ScreenArray, type VerticalEdge, type Wall } from '~~/core/job'
+import { words, figure } from '~~/core/units'
+
+/** An array as a whole: its model, how many, which way up, how far apart, and where. */
+const store = useWallStore()
+const { array, arrangement, edit } = useArray()
+const { optionsOf, take, standing } = useModelChoice()
+const oriented = computed(() => arrangement.value?.display)
+const at = computed(() => arrangement.value?.at)
+const outline = computed(() => arrangement.value?.outline)
+
+const actions = (label: string, set: (array: ScreenArray, value: number) => void): FieldActions<number> => ({
+  tryOut: value => store.tryOut(wall => set(arrayOf(wall, array.value!.id), value)),
+  commit: value => edit(label, array => set(array, value)),
+})
+const turn = (orientation: string) => edit('Orientation', (array) => { array.orientation = orientation as Orientation })
+const ACROSS: { value: HorizontalEdge, label: string }[] = [{ value: 'left', label: 'left edge' }, { value: 'centre', label: 'centre' }, { value: 'right', label: 'right edge' }]
+const UP: { value: VerticalEdge, label: string }[] = [{ value: 'bottom', label: 'bottom edge' }, { value: 'centre', label: 'centre' }, { value: 'top', label: 'top edge' }]
+/** Features from left to right, by which an array can be placed. */
+const features = computed(() => [...store.shown?.features ?? []].sort((a, b) => a.x - b.x))
+const acrossRules = computed(() => [
+  { value: 'wall-centre', label: 'middle of the wall, kept' },
+  ...features.value.slice(1).map((right, n) => ({ value: `between ${features.value[n]!.id} ${right.id}`, label: `between ${featureName(features.value[n]!.kind).toLowerCase()} and ${featureName(right.kind).toLowerCase()}, kept` })),
+])
+const upRules = computed(() => [
+  { value: 'eye standing', label: 'centre at standing eye, kept' }, { value: 'eye seated', label: 'centre at seated eye, kept' }, { value: 'eye both', label: 'centre between both eyes, kept' },
+  ...features.value.flatMap(({ id, kind }) => [{ value: `above ${id}`, label: `above ${featureName(kind).toLowerCase()}, kept` }, { value: `below ${id}`, label: `below ${featureName(kind).toLowerCase()}, kept` }]),
+])
+const acrossChoice = computed(() => {
+  const rule = array.value?.follows?.x
+  return rule ? rule.rule === 'between' ? `between ${rule.features?.join(' ')}` : rule.rule : at.value?.x.edge ?? 'centre'
+})
+const upChoice = computed(() => {
+  const rule = array.value?.follows?.y
+  if (!rule) return at.value?.y.edge ?? 'centre'
+  return rule.rule === 'eye' ? `eye ${rule.value === EYE.seated ? 'seated' : rule.value === EYE.both ? 'both' : 'standing'}` : `${rule.rule} ${rule.feature}`
+})
+/** Keeps the array where it lies, told by another edge; or has it follow a rule from now on. */
+function holdAcross(choice: string) {
+  const [rule, ...ids] = choice.split(' ')
+  return store.edit('Place across', (wall) => {
+    const chosen = arrayOf(wall, array.value!.id)
+    holdPlace(wall, chosen, 'x')
+    if (rule === 'wall-centre') chosen.follows = { ...chosen.follows, x: { rule } }
+    else if (rule === 'between') chosen.follows = { ...chosen.follows, x: { rule, features: ids } }
+    else chosen.at.x = retellPlacing(chosen.at.x, outline.value!.width, choice as HorizontalEdge)
+  })
+}
+/** How far above or below a feature an array hangs at first, mm. */
+const CLEAR = 100
+function holdUp(choice: string) {
+  const [rule, what] = choice.split(' ') as [string, string]
+  return store.edit('Place up', (wall) => {
+    const chosen = arrayOf(wall, array.value!.id)
+    holdPlace(wall, chosen, 'y')
+    if (rule === 'eye') chosen.follows = { ...chosen.follows, y: { rule, value: EYE[what as keyof typeof EYE] } }
+    else if (rule === 'above' || rule === 'below') chosen.follows = { ...chosen.follows, y: { rule, feature: what, value: CLEAR } }
+    else chosen.at.y = retellPlacing(chosen.at.y, outline.value!.height, choice as VerticalEdge)
+  })
+}
+const setAcross = (wall: Wall, mm: number) => {
+  const placed = arrayOf(wall, array.value!.id)
+  holdPlace(wall, placed, 'x')
+  placed.at.x.value = mm
+}
+const setUp = (wall: Wall, mm: number) => {
+  const placed = arrayOf(wall, array.value!.id)
+  if (placed.follows?.y) placed.follows.y.value = mm
+  else placed.at.y.value = mm
+}
+const placing = (label: string, set: (wall: Wall, mm: number) => void): FieldActions<number> => ({
+  tryOut: mm => store.tryOut(wall => set(wall, mm)),
+  commit: mm => store.edit(label, wall => set(wall, mm)),
+})
+const upLabel = computed(() => {
+  const rule = array.value?.follows?.y?.rule
+  return rule === 'eye' ? 'eye height' : rule === 'above' ? 'clear above it' : rule === 'below' ? 'clear below it' : 'above the floor'
+})
+
+function chooseModel(kind: 'display' | 'mount', id: string) {
+  take(kind, id)
+  return edit(kind === 'display' ? 'Display' : 'Mount', (array) => { array[kind] = id })
+}
+const newer = computed(() => (['display', 'mount'] as const).flatMap((kind) => {
+  const told = standing(kind, array.value?.[kind])
+  return told ? [{ kind, told }] : []
+}))
+const ALIGNED: Record<Alignment, string> = {
+  'case-top': 'unlike, case tops in line', 'case-bottom': 'unlike, case feet in line', 'case-left': 'unlike, case left sides in line', 'case-right': 'unlike, case right sides in line',
+  'picture-top': 'unlike, picture tops in line', 'picture-bottom': 'unlike, picture feet in line', 'picture-left': 'unlike, picture left sides in line', 'picture-right': 'unlike, picture right sides in line', 'picture-centre': 'unlike, picture middles in line',
+}
+const alignments = computed(() => {
+  const { rows, columns } = array.value!
+  const can = rows > 1 && columns > 1 ? [] : rows > 1 ? COLUMN_ALIGNMENTS : ROW_ALIGNMENTS
+  return [{ value: '', label: 'a grid of one size' }, ...can.map(value => ({ value: value as string, label: ALIGNED[value] }))]
+})
+const setAlign = (align: string) => edit('How screens are in line', (array) => {
+  if (align) array.align = align as Alignment
+  else delete array.align
+})
+const seam = (axis: 'x' | 'y') => {
+  const { bezel } = oriented.value!
+  const gap = array.value!.gap[axis]
+  const [a, b] = axis === 'x' ? [bezel.right, bezel.left] : [bezel.bottom, bezel.top]
+  return figure([{ label: 'Seam in the picture', expression: words`bezel ${a} + gap ${gap} + bezel ${b}`, value: a + gap + b, unit: 'mm' }])
+}
+</script>
+
+<template>
+  <div v-if="array" class="space-y-2">
+    <ChoiceField label="Display" :value="array.display" :options="optionsOf('display', array.display)" :commit="id => chooseModel('display', id)" />
+    <ChoiceField label="Mount" :value="array.mount ?? ''" :options="optionsOf('mount', array.mount)" :commit="id => chooseModel('mount', id)" />
+    <p v-for="{ kind, told } in newer" :key="kind" class="text-xs text-caution" data-testid="model-standing">
+      <template v-if="told.kind === 'newer'">
+        The catalogue has newer figures of this {{ kind }}. <button type="button" class="underline" @click="chooseModel(kind, told.model.id)">
+          Take them for this array
+        </button>
+      </template>
+      <template v-else>
+        This {{ kind }} {{ told.kind === 'retired' ? 'is retired in the catalogue' : 'has other figures in the catalogue' }}; the wall keeps what it was planned with.
+      </template>
+    </p>
+    <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+      <CountField label="Rows" :value="array.rows" :actions="actions('Rows', (array, n) => setGrid(array, n, array.columns))" />
+      <CountField label="Columns" :value="array.columns" :actions="actions('Columns', (array, n) => setGrid(array, array.rows, n))" />
+    </div>
+    <ChoiceField v-if="alignments.length > 1 || array.align" inline label="They are" :value="array.align ?? ''" :options="alignments" :commit="setAlign" />
+    <ChoiceField inline label="Orientation" :value="array.orientation" :options="ORIENTATIONS.map(value => ({ value, label: ORIENTATION_NAMES[value] }))" :commit="turn" />
+    <div class="grid grid-cols-2 gap-x-3 gap-y-2">
+      <LengthField label="Gap across" :value="array.gap.x" :actions="actions('Gap across', (array, mm) => { array.gap.x = mm })" />
+      <LengthField label="Gap up" :value="array.gap.y" :actions="actions('Gap up', (array, mm) => { array.gap.y = mm })" />
+      <ChoiceField label="Across, hold its" :value="acrossChoice" :options="[...ACROSS, ...acrossRules]" :commit="holdAcross" />
+      <LengthField label="from the wall’s left" :value="at?.x.value" :actions="placing('Place across', setAcross)" />
+      <ChoiceField label="Up, hold its" :value="upChoice" :options="[...UP, ...upRules]" :commit="holdUp" />
+      <LengthField :label="upLabel" :value="array.follows?.y?.value ?? at?.y.value" :actions="placing('Place up', setUp)" />
+    </div>
+    <div v-if="oriented && arrangement" class="border-t border-hair">
+      <FigureLine label="Outline width" :figure="runFigure(array, oriented, arrangement.cells, 'x')" />
+      <FigureLine label="Outline height" :figure="runFigure(array, oriented, arrangement.cells, 'y')" />
+      <template v-if="!array.align">
+        <FigureLine v-if="array.columns > 1" label="Upright seam in the picture" :figure="seam('x')" />
+        <FigureLine v-if="array.rows > 1" label="Level seam in the picture" :figure="seam('y')" />
+      </template>
+    </div>
+  </div>
+</template>
