@@ -11,9 +11,9 @@ const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject,
   ...remedy && { remedy: textToString(remedy, units) },
 })
 
-function publishPosition({ id, row, column, outer, picture, pattern, crop, plate, holes }: Position) {
+function publishPosition({ id, row, column, model, orientation, outer, picture, pattern, crop, plate, holes }: Position) {
   return {
-    id, row, column, outer, picture, crop, pattern,
+    id, row, column, display: model, orientation, outer, picture, crop, pattern,
     ...plate && { mount: { ...plate.centre, lateralShift: plate.lateralShift, held: plate.held } },
     holes: holes ?? [],
   }

@@ -1,9 +1,12 @@
 import { wrap, type Remote } from 'comlink'
-import { createSharedComposable } from '@vueuse/core'
+import { createSharedComposable, useDebounceFn } from '@vueuse/core'
 import type { WallPlan } from '~~/core/plan'
 import { drilledHoles, hangFindings, holeSteps } from '~~/core/hang'
 import type { Wall } from '~~/core/job'
 import type { Planner } from '~/workers/planner.worker'
+
+/** A dragging hand rests when it has not moved for so long, ms. */
+const RESTS = 120
 
 /**
  * The plan of the wall that is shown, worked out in a worker. Only the newest wall is planned:
@@ -24,7 +27,7 @@ export const useWallPlan = createSharedComposable(() => {
     if (busy || !wall) return
     busy = true
     try {
-      plan.value = await planner.plan(wall, toRaw(store.catalogue), toRaw(store.rules))
+      plan.value = share(plan.value, await planner.plan(wall, toRaw(store.catalogue), toRaw(store.rules)))
       planned.value = wall
       failed.value = undefined
     }
@@ -32,9 +35,10 @@ export const useWallPlan = createSharedComposable(() => {
       failed.value = (error as Error).message
     }
     busy = false
-    if (store.shown !== wall) await replan()
+    if (store.shown !== wall && !store.hauling) await replan()
   }
-  watch(() => store.shown, replan, { immediate: true })
+  const replanAtRest = useDebounceFn(replan, RESTS)
+  watch(() => store.shown, () => store.hauling ? replanAtRest() : replan(), { immediate: true })
   onScopeDispose(() => worker.terminate())
 
   const drilled = computed(() => drilledHoles(store.allLog, store.id))

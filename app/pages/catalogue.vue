@@ -6,6 +6,8 @@ import { KINDS, MODEL_KINDS, offered, type Model, type ModelKind } from '~~/core
 const { house, failed, load, modelsOfKind } = useHouseCatalogue()
 await load()
 const { name: person } = usePreferences()
+const { system, toggle } = useUnits()
+useCommands([{ id: 'units', title: 'Change between mm and feet and inches', group: 'Everywhere', keys: ['u'], run: toggle }])
 const kind = ref<ModelKind>('display')
 const search = ref('')
 const shown = ref('current')
@@ -73,7 +75,11 @@ useHead({ title: 'Catalogue · Wide Trellis' })
 
 <template>
   <div class="flex h-full flex-col">
-    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'Catalogue' }]" />
+    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'Catalogue' }]">
+      <button type="button" class="min-h-9 rounded border border-on-bar-soft px-2 text-sm" title="Change between mm and feet and inches" @click="toggle">
+        {{ system === 'metric' ? 'mm' : 'ft in' }}
+      </button>
+    </TopBar>
     <p v-if="failed" class="field-fault p-6" role="alert">
       {{ failed }}
     </p>

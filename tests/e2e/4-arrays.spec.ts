@@ -160,3 +160,72 @@ test('what must stay clear stops an array that lies over it', async ({ page }) =
   await fill(page, 'from the wall’s left', '2960')
   await expect(page.locator('[data-finding=array-over-reachable]')).toContainText('the outlet that must stay within reach')
 })
+
+test('under the hand an array is brought to what is near, and says to what', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  const wall = (await page.locator('[data-testid=elevation] > g > rect').first().boundingBox())!
+  const scale = wall.width / 6200
+  const grid = (await page.locator('[data-array=departures]').boundingBox())!
+  const [x, y] = [grid.x + grid.width / 2, grid.y + grid.height / 2]
+  const drag = async (mm: number, free = false) => {
+    await page.mouse.move(x, y)
+    await page.mouse.down()
+    if (free) await page.keyboard.down('Alt')
+    await page.mouse.move(x + mm * scale, y, { steps: 6 })
+  }
+  // The right edge, at 4492.7, comes to member 13 near 4599; the drawing names the line that is met.
+  await drag(4599 - 4492.7 + 6)
+  await expect(page.getByTestId('elevation').getByText('member 13', { exact: true })).toBeVisible()
+  await page.mouse.up()
+  await expect(page.getByTestId('elevation').getByText('member 13', { exact: true })).toHaveCount(0)
+  await saved(page)
+  const plan = await planned(house, 'ticket-hall', 'holm-point')
+  const { outline } = plan.arrays[0]
+  expect(outline.x + outline.width).toBeCloseTo(plan.members[12].centre, 6)
+  // One drag is one edit; with Alt held it goes freely.
+  await page.keyboard.press('Control+z')
+  await drag(4599 - 4492.7 + 6, true)
+  await page.mouse.up()
+  await page.keyboard.up('Alt')
+  await saved(page)
+  const free = (await planned(house, 'ticket-hall', 'holm-point')).arrays[0].outline
+  expect(Math.abs(free.x + free.width - plan.members[12].centre)).toBeGreaterThan(1)
+})
+
+test('everything of an arrangement is done without a mouse', async ({ page, house }) => {
+  await beginWall(page, 'Keys', '5 m', '2.6 m')
+  await saved(page)
+  const palette = async (words: string) => {
+    await page.keyboard.press('Control+k')
+    await page.keyboard.type(words)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+  for (const [label, value] of [['Rows', '2'], ['Columns', '2']] as const) await fill(page, label, value)
+  await page.getByRole('tab', { name: 'Array', exact: true }).focus()
+  await palette('centre the array')
+  await page.keyboard.press('Shift+ArrowUp')
+  await palette('next screen right')
+  await palette('next screen down')
+  await palette('all screens a quarter')
+  await palette('arrange: all')
+  await expect(page.getByRole('list', { name: 'Arrays of this wall' })).toBeVisible()
+  await saved(page)
+  const [array] = (await house.wall('stennick', 'keys')).job.walls[0].arrays
+  expect(array).toMatchObject({ rows: 2, columns: 2, follows: { x: { rule: 'wall-centre' } }, at: { y: { value: 1310 } }, cells: [{ row: 2, column: 1, orientation: 'inverted' }] })
+})
+
+test('a model taken without a connection is kept in the browser and sent with the wall', async ({ page, house }) => {
+  await page.goto('/sites/holm-point/walls/cafe/arrange')
+  await expect(page.getByLabel('Display', { exact: true }).locator('option[value=firth-43s]')).toBeAttached()
+  await house.stop()
+  await page.getByLabel('Display', { exact: true }).selectOption('firth-43s')
+  await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
+  await house.start()
+  await page.reload()
+  await expect(page.getByLabel('Display', { exact: true })).toHaveValue('firth-43s')
+  await saved(page)
+  const { job } = await house.wall('holm-point', 'cafe')
+  expect(job.walls[0].arrays[0].display).toBe('firth-43s')
+  expect(job.catalogue.displays.map(({ id }: { id: string }) => id)).toContain('firth-43s')
+})

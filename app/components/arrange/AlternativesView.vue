@@ -6,12 +6,12 @@ import type { Planner } from '~/workers/planner.worker'
 
 /** The alternatives of a wall beside each other: as drawings, and by the figures that a client weighs. */
 const store = useWallStore()
-const { tell } = useUnits()
+const { tell, system } = useUnits()
 const worker = new Worker(new URL('../../workers/planner.worker.ts', import.meta.url), { type: 'module' })
 const planner = wrap<Planner>(worker)
 onScopeDispose(() => worker.terminate())
 const ways = shallowRef<{ id: string, name: string, plan: WallPlan, lines: { what: string, text: string }[] }[]>([])
-watch(() => store.wall, async (wall) => {
+watch([() => store.wall, system], async ([wall]) => {
   if (!wall) return
   const planned = []
   for (const alternative of wall.alternatives ?? []) {
@@ -28,6 +28,9 @@ const wall = computed(() => store.wall!)
 
 <template>
   <section class="h-full overflow-auto p-4" tabindex="0" aria-label="Alternatives" data-testid="alternatives">
+    <p class="mb-2 text-xs text-ink-soft">
+      Each way as it would be planned now; lengths in {{ system === 'metric' ? 'mm' : 'feet and inches' }}. Show one to work on it, choose one for the client.
+    </p>
     <div class="grid gap-4" :style="{ gridTemplateColumns: `repeat(${Math.max(ways.length, 1)}, minmax(220px, 1fr))` }">
       <article v-for="way in ways" :key="way.id" class="bg-board p-3" :data-way="way.id">
         <h2 class="flex items-baseline justify-between text-lg font-bold">

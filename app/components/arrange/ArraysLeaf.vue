@@ -98,7 +98,7 @@ const chooseIt = (id: string) => act('The client’s choice', (wall) => {
           <Plus class="size-4" aria-hidden="true" /> Try another
         </button>
         <button type="button" class="press" :disabled="alternatives.length < 2" :aria-pressed="comparing" @click="comparing = !comparing">
-          <GitCompareArrows class="size-4" aria-hidden="true" /> {{ comparing ? 'Stop comparing' : 'Compare' }}
+          <GitCompareArrows class="size-4" aria-hidden="true" /> {{ comparing ? 'Back' : 'Compare' }}
         </button>
       </div>
     </section>

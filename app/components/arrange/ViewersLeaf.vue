@@ -38,35 +38,37 @@ const scene = computed(() => {
 
 <template>
   <div v-if="picture && arrangement && top && centre" class="space-y-2.5">
-    <div class="grid grid-cols-2 gap-2">
+    <div class="grid grid-cols-2 gap-x-2 gap-y-1">
       <ChoiceField label="Viewers" :value="who" :options="[{ value: 'standing', label: 'standing' }, { value: 'seated', label: 'seated' }, { value: 'both', label: 'both' }, { value: 'own', label: 'eye height of …' }]" :commit="(value) => { who = value as 'standing'; return [] }" />
       <LengthField label="At a distance of" :value="distance" :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; distance = mm; return [] } }" />
       <LengthField v-if="who === 'own'" label="Eye above the floor" :value="ownEye" :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; ownEye = mm; return [] } }" />
       <LengthField label="Along the wall at" :value="stands" :actions="{ commit: (mm) => { along = mm; return [] } }" />
     </div>
-    <svg :viewBox="`-200 ${-scene.height - 100} ${scene.width + 300} ${scene.height + 300}`" class="max-h-28 w-full" role="img" aria-label="Side view of wall and viewer" data-testid="side-view">
-      <rect x="-200" :y="-scene.height" width="200" :height="scene.height" fill="url(#hatch-wood)" />
-      <rect x="0" :y="-picture.foot - picture.height" :width="Math.max(out?.value ?? 80, 60)" :height="picture.height" fill="var(--color-case)" />
-      <path :d="`M-200 0 H${scene.width + 100}`" stroke="var(--color-ink)" stroke-width="2" vector-effect="non-scaling-stroke" />
-      <g class="text-chalk" fill="none" stroke="currentColor">
-        <path :d="`M${distance} ${-eye} L${out?.value ?? 0} ${-picture.foot - picture.height} M${distance} ${-eye} L${out?.value ?? 0} ${-picture.foot - picture.height / 2}`" stroke-width="1.5" stroke-dasharray="5 4" vector-effect="non-scaling-stroke" />
-      </g>
-      <g fill="var(--color-ink)">
-        <circle :cx="distance + 60" :cy="-eye" r="110" />
-        <rect :x="distance" :y="-eye + 130" width="150" :height="Math.max(eye - 130, 0)" rx="60" opacity="0.5" />
-      </g>
-      <path :d="`M${nearestViewer(picture, eye).value} -60 v120 M${farthestViewer(picture).value} -60 v120`" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
-    </svg>
-    <svg :viewBox="above.box" class="max-h-28 w-full" role="img" aria-label="Plan of wall and viewer" data-testid="plan-view">
-      <path :d="`M${above.middle} 0 L${above.middle - above.deep} ${above.deep} H${above.middle + above.deep} Z`" fill="var(--color-good-wash)" />
-      <rect x="0" y="-120" :width="above.wall" height="120" fill="var(--color-rail)" stroke="var(--color-ink)" vector-effect="non-scaling-stroke" />
-      <rect :x="above.left" y="0" :width="above.right - above.left" height="90" fill="var(--color-case)" />
-      <path :d="`M${above.left} 90 L${stands} ${distance} L${above.right} 90`" fill="none" class="text-chalk" stroke="currentColor" stroke-width="1.5" stroke-dasharray="5 4" vector-effect="non-scaling-stroke" />
-      <path :d="`M${above.left} ${nearestViewer(picture, eye).value} H${above.right}`" stroke="var(--color-flag)" stroke-width="2" vector-effect="non-scaling-stroke" />
-      <circle :cx="stands" :cy="distance" r="140" fill="var(--color-ink)" />
-    </svg>
+    <div class="grid grid-cols-2 gap-2">
+      <svg :viewBox="`-200 ${-scene.height - 100} ${scene.width + 300} ${scene.height + 300}`" class="max-h-20 w-full" role="img" aria-label="Side view of wall and viewer" data-testid="side-view">
+        <rect x="-200" :y="-scene.height" width="200" :height="scene.height" fill="url(#hatch-wood)" />
+        <rect x="0" :y="-picture.foot - picture.height" :width="Math.max(out?.value ?? 80, 60)" :height="picture.height" fill="var(--color-case)" />
+        <path :d="`M-200 0 H${scene.width + 100}`" stroke="var(--color-ink)" stroke-width="2" vector-effect="non-scaling-stroke" />
+        <g class="text-chalk" fill="none" stroke="currentColor">
+          <path :d="`M${distance} ${-eye} L${out?.value ?? 0} ${-picture.foot - picture.height} M${distance} ${-eye} L${out?.value ?? 0} ${-picture.foot - picture.height / 2}`" stroke-width="1.5" stroke-dasharray="5 4" vector-effect="non-scaling-stroke" />
+        </g>
+        <g fill="var(--color-ink)">
+          <circle :cx="distance + 60" :cy="-eye" r="110" />
+          <rect :x="distance" :y="-eye + 130" width="150" :height="Math.max(eye - 130, 0)" rx="60" opacity="0.5" />
+        </g>
+        <path :d="`M${nearestViewer(picture, eye).value} -60 v120 M${farthestViewer(picture).value} -60 v120`" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
+      </svg>
+      <svg :viewBox="above.box" class="max-h-20 w-full" role="img" aria-label="Plan of wall and viewer" data-testid="plan-view">
+        <path :d="`M${above.middle} 0 L${above.middle - above.deep} ${above.deep} H${above.middle + above.deep} Z`" fill="var(--color-good-wash)" />
+        <rect x="0" y="-120" :width="above.wall" height="120" fill="var(--color-rail)" stroke="var(--color-ink)" vector-effect="non-scaling-stroke" />
+        <rect :x="above.left" y="0" :width="above.right - above.left" height="90" fill="var(--color-case)" />
+        <path :d="`M${above.left} 90 L${stands} ${distance} L${above.right} 90`" fill="none" class="text-chalk" stroke="currentColor" stroke-width="1.5" stroke-dasharray="5 4" vector-effect="non-scaling-stroke" />
+        <path :d="`M${above.left} ${nearestViewer(picture, eye).value} H${above.right}`" stroke="var(--color-flag)" stroke-width="2" vector-effect="non-scaling-stroke" />
+        <circle :cx="stands" :cy="distance" r="140" fill="var(--color-ink)" />
+      </svg>
+    </div>
     <p class="text-xs text-ink-soft">
-      Marks on the floor: nearest useful viewer, and the farthest if drawn. Eye {{ show(eye) }} above the floor.
+      The mark is the nearest useful viewer; eye {{ show(eye) }} up.
     </p>
     <div class="border-t border-hair">
       <FigureLine label="Nearest in comfort" :figure="nearestViewer(picture, eye)" />

@@ -82,7 +82,9 @@ const arrays = computed(() => (plan.value?.arrays ?? []).flatMap((arrayPlan) => 
   const array = wall.value?.arrays.find(({ id }) => id === arrayPlan.id)
   return array ? [{ array, plan: arrayPlan }] : []
 }))
-const outline = computed(() => (plan.value?.arrays.find(({ id }) => id === store.array?.id) ?? plan.value?.arrays[0])?.outline)
+/** The outline of the array that is worked on, where the hand has it now. */
+const { arrangement } = useArray()
+const outline = computed(() => store.hauling ? arrangement.value?.outline : (plan.value?.arrays.find(({ id }) => id === store.array?.id) ?? plan.value?.arrays[0])?.outline)
 const level = computed(() => plan.value?.marking.levelLine)
 </script>
 

@@ -48,9 +48,11 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
       </template>
       <LengthField v-else label="Thickness" :value="structure.thickness" :actions="field('Thickness', (wall, mm) => { wall.structure.thickness = mm })" />
       <template v-if="structure.kind === 'block' && structure.block">
-        <LengthField label="Unit length" :value="structure.block.length" :actions="field('Unit length', (wall, mm) => { wall.structure.block!.length = mm })" />
-        <LengthField label="Unit height" :value="structure.block.height" :actions="field('Unit height', (wall, mm) => { wall.structure.block!.height = mm })" />
-        <LengthField label="Joint" :value="structure.block.joint" :actions="field('Joint', (wall, mm) => { wall.structure.block!.joint = mm })" />
+        <div class="col-span-2 grid grid-cols-3 gap-x-3">
+          <LengthField label="Unit length" :value="structure.block.length" :actions="field('Unit length', (wall, mm) => { wall.structure.block!.length = mm })" />
+          <LengthField label="Unit height" :value="structure.block.height" :actions="field('Unit height', (wall, mm) => { wall.structure.block!.height = mm })" />
+          <LengthField label="Joint" :value="structure.block.joint" :actions="field('Joint', (wall, mm) => { wall.structure.block!.joint = mm })" />
+        </div>
         <ChoiceField label="Bond" :value="structure.block.bond" :options="[{ value: 'running', label: 'running' }, { value: 'stack', label: 'stack' }]" :commit="bond => store.edit('Bond', wall => { wall.structure.block!.bond = bond as 'running' })" />
         <ChoiceField label="Units" :value="structure.block.unit ?? ''" :options="[{ value: 'hollow', label: 'hollow' }, { value: 'solid', label: 'solid' }, { value: 'grouted', label: 'grouted' }]" :commit="unit => store.edit('Units', wall => { wall.structure.block!.unit = unit as 'hollow' })" />
       </template>

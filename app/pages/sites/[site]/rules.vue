@@ -49,7 +49,7 @@ useHead({ title: 'House rules · Wide Trellis' })
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: kept?.site.name ?? site, to: `/sites/${site}` }, { title: 'House rules' }]" />
-    <main class="flex-1 overflow-y-auto p-6">
+    <main class="flex-1 overflow-y-auto p-6" aria-label="House rules" tabindex="0">
       <div class="mx-auto max-w-3xl space-y-5">
         <header>
           <h1 class="text-2xl font-bold">
