@@ -1,6 +1,7 @@
 import { apartFindings, arrange, displayFaults, pixelMap, sizeFaults, viewingFindings } from './arrange'
 import type { Finding } from './finding'
 import type { Catalogue, Fault, Job, ScreenArray, Wall } from './job'
+import { fix } from './fix'
 import { mark, type Marking } from './mark'
 import { mount, mountFaults, type ArrayPlan } from './mount'
 import { isFramed, nextProbe, survey, type NextProbe, type Survey } from './survey'
@@ -31,15 +32,21 @@ function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<J
   const mounting = mount(array, arrangement, wall, surveyed, job)
   const model = job.catalogue.displays.find(({ id }) => id === array.display)!
   const mountModel = job.catalogue.mounts.find(({ id }) => id === array.mount)
+  const fixed = fix(array, mounting.positions, wall, job)
+  const loadsOf = (position: ArrayPlan['positions'][number]) =>
+    fixed.fixings.find(({ display, mount }) => display === position.model && mount === (position.mount ?? array.mount))?.loads
   const map = cells.length > 0 ? pixelMap(cells, imageGap) : undefined
   return {
     plan: {
       id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: { x: 0, y: 0 },
-      positions: mounting.positions.map((position, n) => ({ ...position, crop: map!.crops[n]!.rounded })),
+      positions: mounting.positions.map((position, n) => {
+        const loads = loadsOf(position)
+        return { ...position, crop: map!.crops[n]!.rounded, ...loads && { loads } }
+      }),
     },
     findings: [
       ...modelFindings(array, cells, job.catalogue), ...arrangement.findings,
-      ...viewingFindings(array, outline, cells, model, mountModel, wall.walkway), ...mounting.findings,
+      ...viewingFindings(array, outline, cells, model, mountModel, wall.walkway), ...mounting.findings, ...fixed.findings,
     ],
   }
 }

@@ -11,11 +11,12 @@ const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject,
   ...remedy && { remedy: textToString(remedy, units) },
 })
 
-function publishPosition({ id, row, column, model, orientation, outer, picture, pattern, crop, plate, holes }: Position) {
+function publishPosition({ id, row, column, model, orientation, outer, picture, pattern, crop, plate, holes, loads }: Position) {
   return {
     id, row, column, display: model, orientation, outer, picture, crop, pattern,
     ...plate && { mount: { ...plate.centre, lateralShift: plate.lateralShift, held: plate.held } },
     holes: holes ?? [],
+    loads: loads ?? [],
   }
 }
 

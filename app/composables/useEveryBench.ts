@@ -1,6 +1,6 @@
 /** Parts that are fetched only when they are first shown. */
 const PARTS = [
-  () => import('~/components/bench/SurveyBench.vue'), () => import('~/components/bench/MountBench.vue'),
+  () => import('~/components/bench/SurveyBench.vue'), () => import('~/components/bench/MountBench.vue'), () => import('~/components/bench/FixBench.vue'),
   () => import('~/components/bench/MarkBench.vue'), () => import('~/components/bench/HangBench.vue'),
   () => import('~/components/survey/WallLeaf.vue'), () => import('~/components/survey/LayerList.vue'), () => import('~/components/survey/AroundLeaf.vue'), () => import('~/components/survey/FaceLeaf.vue'),
   () => import('~/components/survey/EvidenceImport.vue'), () => import('~/components/arrange/PictureLeaf.vue'), () => import('~/components/arrange/ViewersLeaf.vue'),

@@ -1,5 +1,6 @@
 import { createSharedComposable } from '@vueuse/core'
 import { KINDS, offered, standingOf, type Model, type ModelKind } from '~~/core/catalogue'
+import type { Display, ScrewKit } from '~~/core/job'
 import type { HouseCatalogue } from '~~/server/repositories/catalogue'
 
 /** The firm's catalogue, fetched once and kept at hand for the wall without signal. */
@@ -26,14 +27,16 @@ export function useModelChoice() {
   if (!house.value) void load()
   const own = (kind: ModelKind): Model[] => store.catalogue[KINDS[kind].list] ?? []
 
-  /** What can be chosen in the place of the model that is used now. */
-  function optionsOf(kind: ModelKind, used: string | undefined, suits: (model: Model) => boolean = () => true) {
+  /** The models that can be chosen in the place of the one that is used now. */
+  function offeredOf(kind: ModelKind, used: string | undefined): Model[] {
     const ids = new Set(own(kind).map(({ id }) => id))
-    const fresh = offered(modelsOfKind(kind)).filter(({ id }) => !ids.has(id))
     const current = new Set(offered(modelsOfKind(kind)).map(({ id }) => id))
     /** No longer offered by the firm; a model that the firm does not have came with a job file and can be used. */
     const gone = ({ id }: Model) => id !== used && !current.has(id) && modelsOfKind(kind).some(model => model.id === id)
-    return [...own(kind).filter(model => !gone(model)), ...fresh].filter(model => model.id === used || suits(model))
+    return [...own(kind).filter(model => !gone(model)), ...modelsOfKind(kind).filter(({ id }) => current.has(id) && !ids.has(id))]
+  }
+  function optionsOf(kind: ModelKind, used: string | undefined, suits: (model: Model) => boolean = () => true) {
+    return offeredOf(kind, used).filter(model => model.id === used || suits(model))
       .map(({ id, name }) => ({ value: id, label: name ?? id })).sort((a, b) => a.label.localeCompare(b.label))
   }
 
@@ -41,6 +44,13 @@ export function useModelChoice() {
   function take(kind: ModelKind, id: string) {
     const model = modelsOfKind(kind).find(model => model.id === id)
     if (model && !own(kind).some(model => model.id === id)) store.take(kind, model)
+    if (kind === 'display' && model) takeKit((model as Display).vesa.thread)
+  }
+
+  /** A display brings the kit along whose screws go into it. */
+  function takeKit(thread: number | undefined) {
+    const kit = offered(modelsOfKind('screwKit') as ScrewKit[]).find(kit => kit.thread === thread)
+    if (kit && !(own('screwKit') as ScrewKit[]).some(kit => kit.thread === thread)) store.take('screwKit', kit)
   }
 
   /** What the wall should be told of a model that it uses. */
@@ -48,5 +58,5 @@ export function useModelChoice() {
     const used = own(kind).find(model => model.id === id)
     return used && standingOf(used, modelsOfKind(kind))
   }
-  return { optionsOf, take, standing }
+  return { offeredOf, optionsOf, take, standing }
 }

@@ -11,6 +11,7 @@ export function useStageStates() {
     survey: true,
     arrange: (plan.value?.arrays.length ?? 0) > 0,
     mount: plan.value?.arrays.some(({ positions }) => positions.some(({ plate }) => plate)) ?? false,
+    fix: plan.value?.arrays.some(({ positions }) => positions.some(({ loads }) => loads)) ?? false,
     mark: (plan.value?.marking.marks.length ?? 0) > 0,
     hang: drilled.value.size > 0,
   }))
@@ -18,6 +19,7 @@ export function useStageStates() {
     survey: (plan.value?.members.length ?? 0) > 0 || !store.wall?.structure.kind.endsWith('stud'),
     arrange: begun.value.arrange,
     mount: begun.value.mount,
+    fix: begun.value.fix,
     mark: begun.value.mark && !findings.value.some(({ severity }) => severity === 'stop'),
     hang: steps.value.length > 0 && steps.value.every(({ hole }) => drilled.value.has(hole.id)),
   }))

@@ -7,7 +7,7 @@ export const STAGE_INFO: StageInfo[] = [
   { id: 'survey', title: 'Survey', does: 'What the wall is and where its structure lies', built: true },
   { id: 'arrange', title: 'Arrange', does: 'Which displays, how many, and where', built: true },
   { id: 'mount', title: 'Mount', does: 'Where each plate goes, and into what', built: true },
-  { id: 'fix', title: 'Fix', does: 'Ahead: what holds it, screw by screw', built: false },
+  { id: 'fix', title: 'Fix', does: 'What holds it, screw by screw', built: true },
   { id: 'wire', title: 'Wire', does: 'Ahead: circuits, routes, cable lengths', built: false },
   { id: 'mark', title: 'Mark', does: 'The sheet that goes to the wall', built: true },
   { id: 'hang', title: 'Hang', does: 'Hole by hole, with what the drill met', built: true },

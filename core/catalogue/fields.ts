@@ -44,7 +44,7 @@ export const MODEL_FIELDS: Record<ModelKind, FieldGroup[]> = {
   ],
   mount: [
     { title: 'Mount', fields: [text('name', 'Name'), choice('kind', 'Kind', ['pull-out', 'fixed', 'tilt', 'arm']), figure('mass', 'Mass', 'kg'), figure('capacity', 'Carries', 'kg'), choices('orientations', 'Takes a display hung', ORIENTATIONS, false)] },
-    { title: 'Plate', fields: [length('plate.width', 'Width'), length('plate.height', 'Height'), length('plate.thickness', 'Thickness'), length('interface.x', 'Pattern right of plate'), length('interface.y', 'Pattern above plate'), { path: 'plate.slots', label: 'Slots: row, up, from, to, diameter', kind: 'slots' }] },
+    { title: 'Plate', fields: [length('plate.width', 'Width'), length('plate.height', 'Height'), length('plate.thickness', 'Thickness'), length('interface.x', 'Pattern right of plate'), length('interface.y', 'Pattern above plate'), length('bracket', 'Bracket on the display', true), { path: 'plate.slots', label: 'Slots: row, up, from, to, diameter', kind: 'slots' }] },
     { title: 'Needs', fields: [count('needs.members', 'Members in each row'), { path: 'needs.rows', label: 'Rows', kind: 'names' }, length('maxCovering', 'Thickest covering', true)] },
     { title: 'Depth', fields: [length('depth.stowed', 'Stowed'), length('depth.service', 'Pulled out'), length('lift', 'Lift to hook on', true)] },
     { title: 'Adjusters, either way', fields: [length('adjust.lateral', 'Sideways', true), length('adjust.height', 'Height', true), length('adjust.depth', 'Depth', true), figure('adjust.roll', 'Roll', '°', true)] },
@@ -53,6 +53,7 @@ export const MODEL_FIELDS: Record<ModelKind, FieldGroup[]> = {
   fastener: [
     { title: 'Fastener', fields: [text('name', 'Name', true), choice('kind', 'Kind', ['lag-screw', 'self-drilling', 'wedge-anchor', 'sleeve-anchor', 'screw-anchor', 'toggle', 'hollow-wall-anchor']), choice('base', 'Goes into', BASES)] },
     { title: 'Figures', fields: [length('diameter', 'Diameter'), length('length', 'Length'), length('root', 'Root diameter', true), length('thread', 'Thread without tip', true), figure('yield', 'Bending yield', 'MPa', true), length('edgeDistance', 'Least edge distance', true), length('minJointDistance', 'Least distance to a joint', true)] },
+    { title: 'As its maker allows', fields: [figure('allowable.tension', 'Tension', 'N', true), figure('allowable.shear', 'Shear', 'N', true), length('embedment', 'Embedment', true), length('head', 'Washer and nut', true), length('minThickness', 'Thinnest base', true)] },
     NOTE,
   ],
   screwKit: [

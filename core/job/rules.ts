@@ -5,7 +5,7 @@ import type { Rules } from './types'
 export interface School { value: string, name: string, why: string }
 
 /** A question on which good installers disagree, and the answers among which a firm chooses. */
-export interface HouseRule { key: 'proofOfFraming' | 'heightDatum', stage: Stage, title: string, schools: School[], otherwise: string }
+export interface HouseRule { key: 'proofOfFraming' | 'heightDatum' | 'hollowWallAnchors' | 'coveringCountsAsGap', stage: Stage, title: string, schools: School[], otherwise: string }
 
 /** The house rules that are a choice; `otherwise` is what holds until the firm has chosen. */
 export const HOUSE_RULES: HouseRule[] = [
@@ -14,6 +14,21 @@ export const HOUSE_RULES: HouseRule[] = [
     schools: [
       { value: 'two-kinds', name: 'two signs of different kinds, or one probe', why: 'A screw may sit in blocking and a detector may see a pipe; signs that err in different ways seldom err together.' },
       { value: 'one-sign', name: 'one good sign', why: 'On a regular wall a clear sign is enough, and each further one costs time or a hole.' },
+    ],
+  },
+  {
+    key: 'coveringCountsAsGap', stage: 'fix', title: 'Covering under the plate', otherwise: 'true',
+    schools: [
+      { value: 'true', name: 'counts as a gap that weakens the screw in shear', why: 'Board is soft: the screw bends across it as across air, and bears less than half of what it would without.' },
+      { value: 'false', name: 'is left out of account', why: 'A plate drawn tight on sound board hardly slips, and the sums have a margin already.' },
+    ],
+  },
+  {
+    key: 'hollowWallAnchors', stage: 'fix', title: 'Anchors that hold in the covering alone', otherwise: 'supplement',
+    schools: [
+      { value: 'never', name: 'are never used', why: 'They loosen as a screen is pulled out and pushed home.' },
+      { value: 'supplement', name: 'are a supplement that carries nothing in the sums', why: 'They keep a plate’s free corner flat, and what carries the load is in the framing.' },
+      { value: 'counted', name: 'count at their maker’s value', why: 'Some are tested and rated, and there are walls that have nothing else.' },
     ],
   },
   {
@@ -28,6 +43,6 @@ export const HOUSE_RULES: HouseRule[] = [
 
 /** What the firm chose, or what holds until it has. */
 export function schoolOf({ key, schools, otherwise }: HouseRule, rules: Rules): School {
-  const chosen = rules[key] ?? otherwise
+  const chosen = String(rules[key] ?? otherwise)
   return schools.find(({ value }) => value === chosen)!
 }

@@ -24,6 +24,7 @@ const length = () => figure()
   .max(10 * LIMITS.wall, ({ value }: Written) => `is too far off to be on a wall: ${shown(value)}`)
 const size = () => length().moreThan(0, ({ value }: Written) => `must be more than 0, and is ${shown(value)}`)
 const extent = () => length().min(0, ({ value }: Written) => `must not be negative, and is ${shown(value)}`)
+const newtons = () => figure().moreThan(0, ({ value }: Written) => `must be more than 0 N, and is ${shown(value)}`).max(1e6, 'is more than any fastener bears')
 const count = (most: number) => figure()
   .integer(({ value }: Written) => `must be a whole number, and is ${shown(value)}`)
   .min(1, ({ value }: Written) => `must be at least 1, and is ${shown(value)}`)
@@ -77,13 +78,14 @@ export const mountSchema = group({
   depth: group({ stowed: must(extent()), service: must(extent()) }),
   lift: extent(),
   orientations: must(list(must(oneOf(...ORIENTATIONS)), 4)),
-  maxCovering: extent(), ...notes,
+  maxCovering: extent(), bracket: extent(), ...notes,
 })
 
 export const fastenerSchema = group({
   id: name(), name: words(), kind: name(), base: must(oneOf(...BASES)),
   diameter: must(size()), length: must(size()), root: size(), thread: size(), yield: size(),
-  edgeDistance: extent(), minJointDistance: extent(), ...notes,
+  edgeDistance: extent(), minJointDistance: extent(),
+  allowable: maybe({ tension: must(newtons()), shear: must(newtons()) }), embedment: size(), head: extent(), minThickness: size(), ...notes,
 })
 
 const lengths = () => list(must(size()), 60)
@@ -97,6 +99,7 @@ const structure = group({
   memberWidth: size(), memberDepth: size(), spacing: size(),
   specificGravity: figure().moreThan(0, 'must be more than 0').max(2, 'must be at most 2'),
   gauge: size(),
+  steelStrength: figure().moreThan(0, 'must be more than 0').max(1_000, 'must be at most 1000 MPa'),
   thickness: size(),
   strength: figure().moreThan(0, 'must be more than 0').max(200, 'must be at most 200 MPa'),
   block: maybe({
@@ -146,6 +149,7 @@ const screenArray = group({
     row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)),
     empty: flag(), display: words(), orientation: oneOf(...ORIENTATIONS), mount: words(),
   }), LIMITS.screens),
+  screw: size(), spacer: extent(),
 }).test('screens', ({ value }: Written) => `asks for ${screens(value as { rows: number })} screens; at most ${LIMITS.screens} can be planned`,
   value => !(screens(value) > LIMITS.screens))
 
@@ -167,6 +171,7 @@ export const wallSchema = group({
   fireRating: extent().max(480, 'must be at most 480 minutes'),
   linedIn: figure().integer('must be a year').min(1700, 'must be a year from 1700 on').max(2100, 'must be a year up to 2100'),
   walkway: flag(),
+  windSpeed: figure().moreThan(0, 'must be more than 0').max(100, 'must be at most 100 m/s'),
   arrays: must(list(screenArray, LIMITS.arrays)),
   clearance: extent(),
   alternatives: list(group({ id: name(), name: name(), note: words(2_000), arrays: list(screenArray, LIMITS.arrays) }), 20),

@@ -107,6 +107,8 @@ export interface Mount extends ModelNotes {
   lift?: number
   orientations: Orientation[]
   maxCovering?: number
+  /** Thickness of the bracket that is screwed to the display, mm. */
+  bracket?: number
 }
 
 export type Base = 'wood-stud' | 'steel-stud' | 'block' | 'concrete'
@@ -126,6 +128,12 @@ export interface Fastener extends ModelNotes {
   edgeDistance?: number
   /** Least distance to a mortar joint, mm. */
   minJointDistance?: number
+  /** What the maker allows of one, N, at its embedment, mm, and what stands over the plate: washer and nut, mm. */
+  allowable?: { tension: number, shear: number }
+  embedment?: number
+  head?: number
+  /** Thinnest base that the maker allows, mm; else one and a half times the embedment. */
+  minThickness?: number
 }
 
 /** Screws, washers and spacers that come together, for fixing brackets to displays of one thread; lengths in mm. */
@@ -149,8 +157,9 @@ export interface Structure {
   memberDepth?: number
   spacing?: number
   specificGravity?: number
-  /** Steel studs: thickness of the steel, mm. */
+  /** Steel studs: thickness of the steel, mm, and its tensile strength, MPa. */
   gauge?: number
+  steelStrength?: number
   /** Concrete: the wall's thickness, mm, and its strength f′c, MPa. */
   thickness?: number
   strength?: number
@@ -257,6 +266,10 @@ export interface ScreenArray {
   plates?: PlateShift[]
   align?: Alignment
   cells?: CellChoice[]
+  /** The screw into the display that a person chose, mm; else the one that fits best from the kits. */
+  screw?: number
+  /** Spacers under the bracket on the display, mm. */
+  spacer?: number
 }
 
 /** Another way to arrange a wall, kept beside the one that is worked on. That one's own arrays are the wall's. */
@@ -282,6 +295,8 @@ export interface Wall {
   linedIn?: number
   /** Whether people walk along it, so that what stands out of it is in their way. */
   walkway?: boolean
+  /** Design wind of a wall that is outside, m/s; absent inside. */
+  windSpeed?: number
   arrays: ScreenArray[]
   /** Clear distance that arrays keep from each other, mm. */
   clearance?: number

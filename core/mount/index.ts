@@ -14,7 +14,7 @@ import { edgeDistanceOf, landingsOf } from './landing'
 import type { MountedCell, Position } from './position'
 
 export * from './bracketSum'
-export type { ArrayPlan, Hole, MountedCell, Plate, Position } from './position'
+export type { ArrayPlan, Hole, MountedCell, Plate, PlateUse, Position } from './position'
 export { edgeDistanceOf, landingsOf } from './landing'
 export { mountFaults } from './findings'
 export { HAZARDS } from './hazards'

@@ -133,7 +133,7 @@ describe('mount, display and wall together', () => {
       job.walls[0]!.structure = { kind: 'concrete' }
     })
     expect(arrays[0]!.positions[0]!.holes!.map(({ x }) => x - 2078)).toEqual([-135, 135, -135, 135].map(n => expect.closeTo(n, 9)))
-    expect(findings.map(({ code }) => code)).toEqual(['base-not-checked'])
+    expect(findings.map(({ code }) => code)).toEqual(['base-not-checked', 'fastener-of-another-base', 'capacity-not-known'])
   })
 
   it('names what cannot be, by field', () => {

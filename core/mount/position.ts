@@ -27,8 +27,11 @@ export interface MountedCell extends Cell {
   holes: Hole[]
 }
 
+/** One load case on the fastener of a plate that has most of it, N; `utilisation` is 1 at what it bears, absent where that is not known. */
+export interface PlateUse { case: 'stowed' | 'service' | 'service-hand' | 'wind', shear: number, tension: number, utilisation?: number }
+
 /** One screen of an array; its plate and holes are absent until a mount is chosen. */
-export type Position = Cell & { id: string, crop?: Rect } & Partial<Pick<MountedCell, 'plate' | 'holes'>>
+export type Position = Cell & { id: string, crop?: Rect, loads?: PlateUse[] } & Partial<Pick<MountedCell, 'plate' | 'holes'>>
 
 /** An array as planned: where its cases, plates and holes are, mm on the wall. */
 export interface ArrayPlan {

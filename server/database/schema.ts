@@ -78,6 +78,7 @@ export const mounts = sqliteTable('mounts', {
   'lift': real('lift'),
   'orientations': text('orientations', { mode: 'json' }).notNull(),
   'maxCovering': real('max_covering'),
+  'bracket': real('bracket'),
 }, t => [uniqueIndex('mounts_id').on(t.parent, t.id)])
 
 export const slots = sqliteTable('slots', {
@@ -102,7 +103,22 @@ export const fasteners = sqliteTable('fasteners', {
   yield: real('yield'),
   edgeDistance: real('edge_distance'),
   minJointDistance: real('min_joint_distance'),
+  'allowable.tension': real('allowable_tension'),
+  'allowable.shear': real('allowable_shear'),
+  embedment: real('embedment'),
+  head: real('head'),
+  minThickness: real('min_thickness'),
 }, t => [uniqueIndex('fasteners_id').on(t.parent, t.id)])
+
+export const screwKits = sqliteTable('screw_kits', {
+  ...partOf(() => sites.key),
+  id: text('id').notNull(),
+  name: text('name').notNull(),
+  thread: real('thread').notNull(),
+  lengths: text('lengths', { mode: 'json' }).notNull(),
+  washers: text('washers', { mode: 'json' }).notNull(),
+  spacers: text('spacers', { mode: 'json' }).notNull(),
+}, t => [uniqueIndex('screw_kits_id').on(t.parent, t.id)])
 
 export const walls = sqliteTable('walls', {
   ...partOf(() => sites.key),
@@ -119,6 +135,7 @@ export const walls = sqliteTable('walls', {
   'structure.spacing': real('member_spacing'),
   'structure.specificGravity': real('specific_gravity'),
   'structure.gauge': real('gauge'),
+  'structure.steelStrength': real('steel_strength'),
   'structure.thickness': real('structure_thickness'),
   'structure.strength': real('concrete_strength'),
   'structure.block.length': real('block_length'),
@@ -136,6 +153,7 @@ export const walls = sqliteTable('walls', {
   'linedIn': integer('lined_in'),
   'walkway': integer('walkway', { mode: 'boolean' }),
   'clearance': real('clearance'),
+  'windSpeed': real('wind_speed'),
   'alternatives': text('alternatives', { mode: 'json' }),
   'alternative': text('alternative'),
   'chosen': text('chosen'),
@@ -232,6 +250,8 @@ export const arrays = sqliteTable('arrays', {
   'shiftTolerance.y': real('shift_tolerance_y'),
   'align': text('align'),
   'cells': text('cells', { mode: 'json' }),
+  'screw': real('screw'),
+  'spacer': real('spacer'),
 }, t => [uniqueIndex('arrays_id').on(t.parent, t.id)])
 
 export const plates = sqliteTable('plates', {

@@ -36,6 +36,7 @@ export const catalogueLists: Record<string, Branch> = {
   'catalogue.displays': branch(schema.displays),
   'catalogue.mounts': branch(schema.mounts, { 'plate.slots': branch(schema.slots) }),
   'catalogue.fasteners': branch(schema.fasteners),
+  'catalogue.screwKits': branch(schema.screwKits),
 }
 
 /** The whole job file. */

@@ -30,6 +30,8 @@ test('every edit is undone and redone, and outlives a reload and a restart', asy
 test('an edit and a hole made without a connection are kept and sent when it is back', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
   await fill(page, 'Columns', '3')
+  // The stages that follow are fetched ahead as soon as the first is drawn.
+  await page.waitForLoadState('networkidle')
   await house.stop()
   await fill(page, 'above the floor', '910')
   await fill(page, 'Gap across', '0.8')

@@ -3,13 +3,18 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import type { Figure } from '~~/core/units'
 
 /** A computed figure; pressing it opens the sum behind it, with its numbers and its source. */
-const { figure } = defineProps<{ label: string, figure: Figure }>()
+const { figure, fine = false } = defineProps<{
+  label: string
+  figure: Figure
+  /** Whether a length is shown to the tenth, where a whole millimetre would mislead. */
+  fine?: boolean
+}>()
 const { show, showFine, tell, suffix } = useUnits()
 /** A length below this would lose what it has to say in whole millimetres, mm. */
 const SMALL = 10
 /** Lengths as they are marked, small ones finer; all else to two decimals at most. */
-const plain = (value: number) => String(Number(value.toFixed(2)))
-const value = computed(() => figure.unit === 'mm' ? (Math.abs(figure.value) < SMALL ? showFine : show)(figure.value) : plain(figure.value))
+const plain = (value: number, unit: string) => String(Number(value.toFixed(unit === 'N' ? 0 : 2)))
+const value = computed(() => figure.unit === 'mm' ? (fine || Math.abs(figure.value) < SMALL ? showFine : show)(figure.value) : plain(figure.value, figure.unit))
 </script>
 
 <template>
@@ -20,7 +25,7 @@ const value = computed(() => figure.unit === 'mm' ? (Math.abs(figure.value) < SM
     </DisclosureButton>
     <DisclosurePanel class="pb-2 text-sm">
       <p v-for="step in figure.working" :key="step.label">
-        <span class="figures">{{ tell(step.expression) }} = {{ step.unit === 'mm' ? tell([{ mm: step.value }]) : `${plain(step.value)} ${step.unit}` }}</span>
+        <span class="figures">{{ tell(step.expression) }} = {{ step.unit === 'mm' ? tell([{ mm: step.value }]) : `${plain(step.value, step.unit)} ${step.unit}` }}</span>
         <span v-if="step.source" class="block text-xs text-ink-soft">Source: {{ step.source }}</span>
       </p>
     </DisclosurePanel>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { Model } from '~~/core/catalogue'
+import type { Fastener } from '~~/core/job'
 import { holeHeightFromBottomEdge, plateAcross } from '~~/core/mount'
 
 /** Mount: one screen's plate, how far it is slid, and the sum behind its holes. */
@@ -37,7 +39,12 @@ const rows = computed(() => {
     return cell && slot ? [{ row, figure: holeHeightFromBottomEdge(cell, mount.value!, slot) }] : []
   })
 })
-const fits = computed(() => store.catalogue.fasteners.filter(({ base }) => base === store.wall?.structure.kind))
+const { optionsOf, take } = useModelChoice()
+const fasteners = computed(() => optionsOf('fastener', array.value?.fastener, (model: Model) => (model as Fastener).base === store.wall?.structure.kind))
+function chooseFastener(id: string) {
+  take('fastener', id)
+  return store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
+}
 const summary = computed(() => positions.value.length > 0 ? `${held.value} of ${positions.value.length} plates held` : 'Nothing to mount yet')
 </script>
 
@@ -46,7 +53,7 @@ const summary = computed(() => positions.value.length > 0 ? `${held.value} of ${
     <p v-if="!position" class="text-sm">
       Arrange the displays first.
     </p>
-    <ChoiceField v-if="array" inline label="Fastener" :value="array.fastener ?? ''" :options="fits.map(({ id, name }) => ({ value: id, label: name ?? id }))" :commit="id => store.edit('Fastener', (wall) => { arrayOf(wall, array!.id).fastener = id })" />
+    <ChoiceField v-if="array" inline label="Fastener" :value="array.fastener ?? ''" :options="fasteners" :commit="chooseFastener" />
     <template v-if="position?.plate && mount">
       <div class="flex items-center justify-between">
         <button type="button" class="press" aria-label="Screen before" @click="step(-1)">

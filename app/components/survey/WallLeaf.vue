@@ -26,7 +26,7 @@ function readCount(unit: string) {
     return /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: `“${text}” is not a number of ${unit}` }
   }
 }
-const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number | undefined) => store.edit(label, (wall) => {
+const setOr = (key: 'fireRating' | 'linedIn' | 'windSpeed', label: string) => (value: number | undefined) => store.edit(label, (wall) => {
   if (value === undefined) Reflect.deleteProperty(wall, key)
   else wall[key] = value
 })
@@ -61,7 +61,8 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <TypedField label="Fire rating, minutes" :shown="wall.fireRating === undefined ? '' : String(wall.fireRating)" :read="readCount('minutes')" :actions="{ commit: setOr('fireRating', 'Fire rating') }" />
       <TypedField label="Lined in the year" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year of the lining') }" />
-      <NoteField class="col-span-2" label="What fills the bays" :value="wall.insulation ?? ''" :commit="text => store.edit('Filling', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
+      <TypedField label="Outside: wind, m/s" :shown="wall.windSpeed === undefined ? '' : String(wall.windSpeed)" :read="readCount('m/s')" :actions="{ commit: setOr('windSpeed', 'Design wind') }" />
+      <NoteField label="What fills the bays" :value="wall.insulation ?? ''" :commit="text => store.edit('Filling', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
     </div>
     <p v-if="wall.linedIn === undefined" class="text-xs text-caution">
       The lining’s age is not known: it can hold asbestos or lead. Have it tested before it is cut or drilled.

@@ -13,11 +13,18 @@ export interface Sheet { pages: string[], scale: number, paper: Paper }
 
 const LINE = 4.4
 const TEXT = 2.7
-const HEAD = 20.5
+const HEAD = 24
 const FOOT = 9
 const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
   ['label', 0, 'start'], ['running', 0.41, 'end'], ['height', 0.55, 'end'], ['fromLevel', 0.69, 'end'], ['drill', 0.82, 'end'], ['into', 0.96, 'end'],
 ]
+
+/** What the firm chose where good installers disagree, in two lines. */
+function houseRules({ rules }: Job): string[] {
+  const told = HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${schoolOf(rule, rules).name}`)
+  const half = Math.ceil(told.length / 2)
+  return [`House rules: ${told.slice(0, half).join('; ')};`, `${told.slice(half).join('; ')}; one σ of a tape measurement ${rules.markingSigma ?? DEFAULT_MARKING_SIGMA} mm.`]
+}
 
 function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, margin, title }: Paper, { units, precision }: SheetOptions): string {
   const show = (mm: number) => formatLength(mm, units, precision)
@@ -32,7 +39,7 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, m
     label(`Datum: ${datum.label}. Every figure runs from there; never add from mark to mark.`
       + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.` : ''), margin, margin + 9.5, 2.9),
     label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tenth(accuracy.rounding)} off. Any mark is true to ± ${tenth(accuracy.running)} (standard deviation); measured mark to mark, the last of ${accuracy.inRow} would be ± ${tenth(accuracy.markToMark)}.`, margin, margin + 13.5, 2.9),
-    label(`House rules: ${HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${schoolOf(rule, job.rules).name}`).join('; ')}; one σ of a tape measurement ${job.rules.markingSigma ?? DEFAULT_MARKING_SIGMA} mm.`, margin, margin + 17, 2.6),
+    ...houseRules(job).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, 2.6)),
     line(margin, margin + HEAD - 2, width - margin, margin + HEAD - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
 }
 

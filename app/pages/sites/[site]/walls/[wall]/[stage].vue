@@ -152,6 +152,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
           <LazySurveyBench v-if="stage === 'survey'" ref="survey" />
           <ArrangeBench v-else-if="stage === 'arrange'" />
           <LazyMountBench v-else-if="stage === 'mount'" />
+          <LazyFixBench v-else-if="stage === 'fix'" />
           <LazyMarkBench v-else-if="stage === 'mark'" v-model:paper="paper" v-model:preview="preview" />
           <LazyHangBench v-else-if="stage === 'hang'" v-model:current="current" />
         </div>

@@ -1,0 +1,61 @@
+import type { Display, ScrewKit } from '../job'
+import { figure, words, type Figure, type Text } from '../units'
+
+/** What lies between a screw's head and the display's thread, mm. */
+export interface Stack { bracket: number, washers: number, spacer: number, recess: number }
+
+/** Least and greatest length of a screw into a display: too short strips the thread, too long breaks what is behind it. */
+export interface ScrewRange { shortest: Figure, longest: Figure }
+
+/** So much of the insert stays free before the screw's end, mm. */
+const FREE = 1
+
+/**
+ * Lengths of screw that a display can take: at least one diameter of thread in the insert, at most
+ * its depth less a millimetre.
+ *
+ * @example
+ * // M6, bracket 2.5, washer 1.6, insert 12 deep, flat back: 10.1 to 15.1
+ */
+export function screwRange({ bracket, washers, spacer, recess }: Stack, thread: number, insertDepth: number): ScrewRange {
+  const over = bracket + washers + spacer + recess
+  const sum = words`bracket ${bracket} + washers ${washers} + spacer ${spacer} + recess ${recess}`
+  return {
+    shortest: figure([{ label: 'Shortest', expression: words`${sum} + one diameter ${thread}`, value: over + thread, unit: 'mm' }]),
+    longest: figure([{ label: 'Longest', expression: words`${sum} + insert ${insertDepth} − ${FREE}`, value: over + insertDepth - FREE, unit: 'mm', source: 'display maker’s sheet, for the insert’s depth' }]),
+  }
+}
+
+/** A screw of a kit with what goes under it; or what to buy. */
+export type ScrewChoice = { fits: true, length: number, stack: Stack, range: ScrewRange } | { fits: false, why: Text, range?: ScrewRange }
+
+/** Most washers that are put under one head. */
+const WASHERS = 3
+
+/**
+ * The screw from a kit for a display under a bracket: one washer where that will do, more where a
+ * screw then fits; else what to buy. A recess that nothing fills is bridged by the screw.
+ */
+export function chooseScrew({ vesa }: Display, bracket: number | undefined, kit: ScrewKit | undefined, spacer = 0): ScrewChoice {
+  const { thread, insertDepth, recess = 0 } = vesa
+  if (thread === undefined || insertDepth === undefined) return { fits: false, why: words`the display’s sheet gives no ${thread === undefined ? 'thread' : 'depth of its inserts'}` }
+  if (bracket === undefined) return { fits: false, why: words`the mount’s sheet gives no thickness of the bracket on the display` }
+  const washers = kit && kit.washers.length > 0 ? Math.min(...kit.washers) : 0
+  const plain = screwRange({ bracket, washers, spacer, recess }, thread, insertDepth)
+  const buy = words`buy M${String(thread)} screws of ${plain.shortest.value} to ${plain.longest.value}`
+  if (!kit) return { fits: false, why: words`no kit for M${String(thread)} is in the catalogue: ${buy}`, range: plain }
+  for (let count = 1; count <= WASHERS; count++) {
+    const stack = { bracket, washers: washers * count, spacer, recess }
+    const range = screwRange(stack, thread, insertDepth)
+    const length = [...kit.lengths].sort((a, b) => b - a).find(length => screwFault(length, range) === undefined)
+    if (length !== undefined) return { fits: true, length, stack, range }
+  }
+  return { fits: false, why: words`no screw of ${kit.name} fits, with up to ${String(WASHERS)} washers: ${buy}`, range: plain }
+}
+
+/** Whether a length is safe: too long or too short, and by how much. */
+export function screwFault(length: number, { shortest, longest }: ScrewRange): { kind: 'too-long' | 'too-short', by: number } | undefined {
+  if (length > longest.value + 1e-9) return { kind: 'too-long', by: length - longest.value }
+  if (length < shortest.value - 1e-9) return { kind: 'too-short', by: shortest.value - length }
+  return undefined
+}

@@ -1,0 +1,58 @@
+import { expect, fill, HALL, saved, test } from './house'
+
+test('the fastener that is used least is offered first, and its sums open', async ({ page, house }) => {
+  await page.goto(`${HALL}/fix`)
+  await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Most used to 31 %')
+  const best = page.getByRole('list', { name: 'Fasteners, the best first' }).getByRole('button').first()
+  await expect(best).toContainText('Lag screw 3/8 × 4 in')
+  await expect(page.locator('[data-fastener="torve-h8x60"]')).toContainText('is a supplement that carries nothing in the sums')
+  await expect(page.getByTestId('governing')).toContainText('pulled out, with a hand on it')
+  await page.getByRole('button', { name: /^It bears in shear/ }).click()
+  await expect(page.getByTestId('governing')).toContainText('the screw bends in the wood')
+  await expect(page.getByTestId('governing')).toContainText('Source: AWC TR12')
+  // One that is not at the site yet is taken from the firm's catalogue.
+  await page.locator('[data-fastener="lag-3/8x4"]').click()
+  await saved(page)
+  const { job } = await house.wall()
+  expect(job.walls[0].arrays[0].fastener).toBe('lag-3/8x4')
+  expect(job.catalogue.fasteners.map(({ id }: { id: string }) => id)).toContain('lag-3/8x4')
+  const plan = JSON.parse((await house.api(`${HALL}/plan`)).body)
+  expect(plan.walls[0].arrays[0].positions[0].loads[0]).toMatchObject({ case: 'service-hand', utilisation: expect.any(Number) })
+})
+
+test('a screw that would break the display is a stop, and so is one that strips', async ({ page, house }) => {
+  await page.goto(`${HALL}/fix`)
+  await page.getByRole('tab', { name: 'Into the display' }).click()
+  await expect(page.getByTestId('screw-choice')).toContainText('M6 × 14 mm, washers of 1.6 in all; four for each display, 36 for the array')
+  await fill(page, 'Another length', '20')
+  await expect(page.locator('[data-finding=display-screw-too-long]')).toContainText('A screw of 20 is 4.9 too long')
+  await fill(page, 'Another length', '8')
+  await expect(page.locator('[data-finding=display-screw-too-short]')).toContainText('its thread strips')
+  await fill(page, 'Spacer, if any', '15')
+  await fill(page, 'Another length', '30')
+  await expect(page.locator('[data-finding^=display-screw]')).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /^Longest that is safe/ })).toContainText('30.1')
+  await page.getByRole('button', { name: 'Take the one from the kit' }).click()
+  await saved(page)
+  expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ spacer: 15 })
+  expect((await house.wall()).job.walls[0].arrays[0]).not.toHaveProperty('screw')
+})
+
+test('what a fastener bears is never told from a figure that is not given', async ({ page, house }) => {
+  const { job, version } = await house.wall('stennick', 'departures-row')
+  const [wall] = job.walls
+  wall.structure = { kind: 'steel-stud', memberWidth: 41, members: [{ centre: 1560, width: 41 }] }
+  wall.arrays[0].fastener = 'torve-d5.5x50'
+  const models = { fasteners: [{ id: 'torve-d5.5x50', kind: 'self-drilling', base: 'steel-stud', diameter: 5.5, length: 50 }] }
+  const put = await house.api('/sites/stennick/walls/departures-row', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ wall, version, models }) })
+  expect(put.status).toBe(200)
+  await page.goto('/sites/stennick/walls/departures-row/fix')
+  await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Most used to not known')
+  await expect(page.locator('[data-finding=capacity-not-known]')).toContainText('the steel’s thickness is not given')
+  await page.getByRole('link', { name: 'Survey' }).click()
+  await page.getByRole('tab', { name: 'Wall', exact: true }).click()
+  await fill(page, 'Steel thickness', '0.84')
+  await page.getByRole('link', { name: 'Fix' }).click()
+  await expect(page.locator('[data-finding=capacity-not-known]')).toHaveCount(0)
+  await expect(page.getByTestId('governing')).toContainText('Together by T ÷ Ta + V ÷ Va')
+})
