@@ -3,11 +3,10 @@ import type { Layer } from '~~/core/job'
 
 /** The wall from above, below the elevation and at its width: members cut, screens stowed or pulled out. */
 const { width, height } = defineProps<{ width: number, height: number }>()
-const store = useWallStore()
-const { plan, planned } = useWallPlan()
+const { plan } = useWallPlan()
 const view = useDraftView()
 const { hovered, selected } = useSelection()
-const wall = computed(() => planned.value ?? store.shown)
+const { wall, faces: screens } = useFaces('row')
 const { core, layers, face } = useBuildUp(() => wall.value)
 /** Furring lies in strips; where they are is not surveyed, so they are drawn from the left edge on. */
 const strips = (layer: Layer) => layer.material === 'furring' && layer.width && layer.spacing
@@ -15,16 +14,6 @@ const strips = (layer: Layer) => layer.material === 'furring' && layer.width && 
   : undefined
 const framed = computed(() => wall.value?.structure.kind === 'wood-stud' || wall.value?.structure.kind === 'steel-stud')
 
-const screens = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
-  const chosen = wall.value?.arrays.find(({ id }) => id === array.id)
-  const row = array.positions.find(({ id }) => [hovered.value, selected.value].includes(id))?.row ?? 1
-  return array.positions.filter(position => position.row === row).map((position) => {
-    const display = store.catalogue.displays.find(({ id }) => id === position.model)
-    const mount = store.catalogue.mounts.find(({ id }) => id === (position.mount ?? chosen?.mount))
-    const out = position.id === selected.value
-    return { ...position, depth: display?.depth ?? 0, off: (out ? mount?.depth.service : mount?.depth.stowed) ?? 0, out, lit: out || position.id === hovered.value }
-  })
-}))
 /** y of the drawing grows into the room, from the back of the wall. */
 const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.scale} ${view.value.x(0)} 3)`)
 </script>

@@ -1,26 +1,14 @@
 <script setup lang="ts">
 /** The wall cut through, to the right of the elevation and at its height: build-up, screens, pull-out. */
 const { width, height } = defineProps<{ width: number, height: number }>()
-const store = useWallStore()
-const { plan, planned } = useWallPlan()
+const { plan } = useWallPlan()
 const view = useDraftView()
-const { hovered, selected } = useSelection()
-const wall = computed(() => planned.value ?? store.shown)
+const { wall, faces: screens } = useFaces('column')
 
 const HATCH = { 'wood-stud': 'hatch-wood', 'steel-stud': 'hatch-steel', 'block': 'hatch-block', 'concrete': 'hatch-concrete' }
 const { core, layers, face } = useBuildUp(() => wall.value)
 const margin = 10
 
-const screens = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
-  const chosen = wall.value?.arrays.find(({ id }) => id === array.id)
-  const column = array.positions.find(({ id }) => [hovered.value, selected.value].includes(id))?.column ?? 1
-  return array.positions.filter(position => position.column === column).map((position) => {
-    const display = store.catalogue.displays.find(({ id }) => id === position.model)
-    const mount = store.catalogue.mounts.find(({ id }) => id === (position.mount ?? chosen?.mount))
-    const out = position.id === selected.value
-    return { ...position, depth: display?.depth ?? 0, off: (out ? mount?.depth.service : mount?.depth.stowed) ?? 0, lit: out || position.id === hovered.value }
-  })
-}))
 const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.scale} ${margin} ${view.value.y(0)})`)
 </script>
 

@@ -23,7 +23,7 @@ const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
 function houseRules({ rules }: Job): string[] {
   const told = HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${schoolOf(rule, rules).name}`)
   const half = Math.ceil(told.length / 2)
-  return [`House rules: ${told.slice(0, half).join('; ')};`, `${told.slice(half).join('; ')}; one σ of a tape measurement ${rules.markingSigma ?? DEFAULT_MARKING_SIGMA} mm.`]
+  return [`House rules: ${told.slice(0, half).join('; ')};`, `${told.slice(half).join('; ')}; standard deviation of one tape measurement ${rules.markingSigma ?? DEFAULT_MARKING_SIGMA} mm.`]
 }
 
 function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, margin, title }: Paper, { units, precision }: SheetOptions): string {
