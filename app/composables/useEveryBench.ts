@@ -8,12 +8,17 @@ const PARTS = [
   () => import('~/components/ledger/SurveyLedger.vue'), () => import('~/components/ledger/MarkLedger.vue'), () => import('~/components/draft/DraftSurvey.vue'),
 ]
 
+/** Whether every stage is at hand, so that the wall can be worked without signal. */
+export const useAtHand = () => useState('every-bench-at-hand', () => false)
+
 /**
  * Fetches every stage's bench once the first one is drawn: at the wall there is often no signal by
  * the time that the next stage is opened. What cannot be fetched now is asked for when it is shown.
  */
 export function useEveryBench(): void {
-  onNuxtReady(() => {
-    for (const part of PARTS) part().catch(() => undefined)
+  const atHand = useAtHand()
+  onNuxtReady(async () => {
+    const fetched = await Promise.allSettled(PARTS.map(part => part()))
+    atHand.value = fetched.every(({ status }) => status === 'fulfilled')
   })
 }

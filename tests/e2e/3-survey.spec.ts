@@ -307,6 +307,7 @@ test('readings taken without a connection are planned at once and kept; slips of
   await page.getByLabel('Taken at height').press('Escape')
 
   const before = (await house.wall()).job.walls[0].evidence.length
+  await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
   await line.fill('p 4999 hit')
   await line.press('Enter')

@@ -31,7 +31,7 @@ test('an edit and a hole made without a connection are kept and sent when it is 
   await page.goto(`${HALL}/arrange`)
   await fill(page, 'Columns', '3')
   // The stages that follow are fetched ahead as soon as the first is drawn.
-  await page.waitForLoadState('networkidle')
+  await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
   await fill(page, 'above the floor', '910')
   await fill(page, 'Gap across', '0.8')

@@ -83,10 +83,22 @@ function chooseModel(kind: 'display' | 'mount', id: string) {
   take(kind, id)
   return edit(kind === 'display' ? 'Display' : 'Mount', (array) => { array[kind] = id })
 }
-const newer = computed(() => (['display', 'mount'] as const).flatMap((kind) => {
-  const told = standing(kind, array.value?.[kind])
-  return told ? [{ kind, told }] : []
+/** Models of this array, its screens' own ones too, of which the firm's catalogue says something new. */
+const told = computed(() => (['display', 'mount', 'fastener'] as const).flatMap((kind) => {
+  const used = new Set([array.value?.[kind], ...(array.value?.cells ?? []).map(cell => kind === 'fastener' ? undefined : cell[kind])])
+  return [...used].flatMap((id) => {
+    const news = standing(kind, id)
+    return id !== undefined && news ? [{ kind, id, news }] : []
+  })
 }))
+/** Puts a model in the place of another wherever this array has it. */
+function replace(kind: 'display' | 'mount' | 'fastener', id: string, by: string) {
+  take(kind, by)
+  edit(`Newer ${kind}`, (array) => {
+    if (array[kind] === id) array[kind] = by
+    for (const cell of array.cells ?? []) if (kind !== 'fastener' && cell[kind] === id) cell[kind] = by
+  })
+}
 const ALIGNED: Record<Alignment, string> = {
   'case-top': 'unlike, case tops in line', 'case-bottom': 'unlike, case feet in line', 'case-left': 'unlike, case left sides in line', 'case-right': 'unlike, case right sides in line',
   'picture-top': 'unlike, picture tops in line', 'picture-bottom': 'unlike, picture feet in line', 'picture-left': 'unlike, picture left sides in line', 'picture-right': 'unlike, picture right sides in line', 'picture-centre': 'unlike, picture middles in line',
@@ -112,14 +124,14 @@ const seam = (axis: 'x' | 'y') => {
   <div v-if="array" class="space-y-2">
     <ChoiceField label="Display" :value="array.display" :options="optionsOf('display', array.display)" :commit="id => chooseModel('display', id)" />
     <ChoiceField label="Mount" :value="array.mount ?? ''" :options="optionsOf('mount', array.mount)" :commit="id => chooseModel('mount', id)" />
-    <p v-for="{ kind, told } in newer" :key="kind" class="text-xs text-caution" data-testid="model-standing">
-      <template v-if="told.kind === 'newer'">
-        The catalogue has newer figures of this {{ kind }}. <button type="button" class="underline" @click="chooseModel(kind, told.model.id)">
+    <p v-for="{ kind, id, news } in told" :key="`${kind} ${id}`" class="text-xs text-caution" data-testid="model-standing">
+      <template v-if="news.kind === 'newer'">
+        The catalogue has newer figures of this {{ kind }}. <button type="button" class="underline" @click="replace(kind, id, news.model.id)">
           Take them for this array
         </button>
       </template>
       <template v-else>
-        This {{ kind }} {{ told.kind === 'retired' ? 'is retired in the catalogue' : 'has other figures in the catalogue' }}; the wall keeps what it was planned with.
+        This {{ kind }} {{ news.kind === 'retired' ? 'is retired in the catalogue' : 'has other figures in the catalogue' }}; the wall keeps what it was planned with.
       </template>
     </p>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Redo2, Undo2 } from 'lucide-vue-next'
+import { CloudCheck, Redo2, Undo2 } from 'lucide-vue-next'
 import type { SaveState } from '~/composables/useWallSaver'
 
 /** What is saved, what can be undone, which unit is read, and the keys that are near. */
@@ -7,6 +7,7 @@ const { state, refused } = defineProps<{ state: SaveState, refused?: string }>()
 const store = useWallStore()
 const { system, toggle } = useUnits()
 const list = useCommandList()
+const atHand = useAtHand()
 const lastEdit = computed(() => store.history.past.at(-1)?.label)
 const lastUndone = computed(() => store.history.future.at(-1)?.label)
 const count = computed(() => store.unsentLog.length + (store.unsaved ? 1 : 0))
@@ -24,6 +25,7 @@ const near = computed(() => list.value.filter(({ group, keys }) => keys && group
     <span class="rounded px-2 py-0.5" :class="LOOK[state]" role="status" data-testid="save-state" :data-state="state">
       {{ SAID[state] }}<template v-if="state === 'refused'">: {{ refused }}</template><template v-if="state === 'offline' && count > 1"> ({{ count }})</template>
     </span>
+    <span v-if="atHand" data-testid="at-hand" title="Every stage is at hand: this wall can be worked without signal"><CloudCheck class="size-4 text-ink-soft" role="img" aria-label="Every stage is at hand without signal" /></span>
     <button type="button" class="press !px-2 !font-normal" :disabled="!lastEdit || !!store.conflict" :title="lastEdit ? `Undo: ${lastEdit}` : 'Nothing to undo'" @click="store.undo()">
       <Undo2 class="size-4" aria-hidden="true" /><span>Undo</span><span v-if="lastEdit" class="hidden max-w-40 truncate text-ink-soft lg:inline">{{ lastEdit }}</span>
     </button>
