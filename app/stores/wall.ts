@@ -13,9 +13,12 @@ export interface KeptWall { job: Job, version: number, savedAt: string, savedBy:
 /** Somebody else's state of a wall that was saved while this browser had changes of its own. */
 export interface Conflict { theirs: KeptWall, base: Wall }
 
-/** A catalogue with more models in it. */
+/** A catalogue with those models that it does not have yet. */
 function withModels(catalogue: Catalogue, models: Partial<Catalogue>): Catalogue {
-  return { ...catalogue, ...Object.fromEntries(Object.entries(models).map(([list, added]) => [list, [...catalogue[list as keyof Catalogue] ?? [], ...added]])) }
+  return { ...catalogue, ...Object.fromEntries(Object.entries(models).map(([list, added]) => {
+    const own = catalogue[list as keyof Catalogue] ?? []
+    return [list, [...own, ...added.filter(({ id }) => !own.some(model => model.id === id))]]
+  })) }
 }
 
 /**

@@ -35,13 +35,18 @@ export function offered<M extends Pick<Model, 'id' | 'supersedes' | 'retired'>>(
   return models.filter(({ id, retired }) => !retired && !superseded.has(id))
 }
 
+/** Whether two models are alike in every figure that a wall is planned with; what people note about them aside. */
+export function sameFigures(a: Model, b: Model): boolean {
+  const figures = ({ retired: _r, note: _n, asTyped: _t, ...rest }: Model) => rest
+  return same(figures(a), figures(b))
+}
+
 /** What a wall should be told of a model it uses: a newer revision, one that is no longer offered, or other figures under the same id. */
 export function standingOf(used: Model, house: Model[]): { kind: 'newer', model: Model } | { kind: 'retired' | 'differs' } | undefined {
   const own = house.find(({ id }) => id === used.id)
   if (!own) return undefined
   const newest = newestOf(house, own)
   if (newest !== own) return { kind: 'newer', model: newest }
-  const figures = ({ retired: _r, note: _n, asTyped: _t, ...rest }: Model) => rest
-  if (!same(figures(used), figures(own))) return { kind: 'differs' }
+  if (!sameFigures(used, own)) return { kind: 'differs' }
   return own.retired ? { kind: 'retired' } : undefined
 }

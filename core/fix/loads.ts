@@ -1,8 +1,8 @@
 import type { Display, Mount, Wall } from '../job'
+import type { PlateUse } from '../mount'
 import { figure, words, type Figure } from '../units'
 
-export const LOAD_CASES = ['stowed', 'service', 'service-hand', 'wind'] as const
-export type LoadCase = typeof LOAD_CASES[number]
+export type LoadCase = PlateUse['case']
 
 export const CASE_NAMES: Record<LoadCase, string> = { 'stowed': 'stowed, its own weight', 'service': 'pulled out, its own weight', 'service-hand': 'pulled out, with a hand on it', 'wind': 'wind on its face' }
 

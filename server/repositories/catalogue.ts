@@ -1,26 +1,17 @@
 import { and, asc, eq } from 'drizzle-orm'
-import { KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, type Model, type ModelKind } from '../../core/catalogue'
-import { same, type Catalogue, type ScreenArray } from '../../core/job'
+import { KINDS, MODEL_KINDS, modelFaults, modelsOf, modelsUsed, nextRevision, sameFigures, type Model, type ModelKind } from '../../core/catalogue'
+import { same, type Catalogue } from '../../core/job'
 import { models, sites, walls } from '../database/schema'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { refusal, unfit } from '../utils/refusal'
 import { loadJobHead } from './sites'
 import { loadWall } from './walls'
 
-/** Who kept a model last, which version of it that is, and which walls use it. */
-export interface Keeping { version: number, savedAt: string, savedBy: string, usedBy: { site: string, wall: string, name: string }[] }
+/** Who kept a model last, which version of it that is, which walls use it, and whether any site holds it, so that new figures become a revision. */
+export interface Keeping { version: number, savedAt: string, savedBy: string, usedBy: { site: string, wall: string, name: string }[], held: boolean }
 
 /** The firm's catalogue; `kept` goes by kind and id, as `display/kelda-46n`. */
 export interface HouseCatalogue extends Required<Catalogue> { kept: Record<string, Keeping> }
-
-const idsOf = (arrays: ScreenArray[], kind: ModelKind): (string | undefined)[] => arrays.flatMap((array) => {
-  switch (kind) {
-    case 'display': return [array.display, ...(array.cells ?? []).map(({ display }) => display)]
-    case 'mount': return [array.mount, ...(array.cells ?? []).map(({ mount }) => mount)]
-    case 'fastener': return [array.fastener]
-    case 'screwKit': return []
-  }
-})
 
 /** Which walls use which models, by kind and id; alternatives count, as they may be chosen. */
 function usesOf(db: Database): Map<string, Keeping['usedBy']> {
@@ -31,8 +22,8 @@ function usesOf(db: Database): Map<string, Keeping['usedBy']> {
     const site = siteRows.find(({ key }) => key === row.parent)!
     const arrays = [...wall.arrays, ...(wall.alternatives ?? []).flatMap(({ arrays = [] }) => arrays)]
     for (const kind of MODEL_KINDS) {
-      for (const id of new Set(idsOf(arrays, kind))) {
-        if (id !== undefined) uses.set(`${kind}/${id}`, [...uses.get(`${kind}/${id}`) ?? [], { site: site['site.id'], wall: wall.id, name: `${site['site.name']}, ${wall.name}` }])
+      for (const id of new Set(arrays.flatMap(array => modelsUsed(array, kind)))) {
+        uses.set(`${kind}/${id}`, [...uses.get(`${kind}/${id}`) ?? [], { site: site['site.id'], wall: wall.id, name: `${site['site.name']}, ${wall.name}` }])
       }
     }
   }
@@ -42,28 +33,23 @@ function usesOf(db: Database): Map<string, Keeping['usedBy']> {
 const allModels = perDatabase(db => db.select().from(models).orderBy(asc(models.key)).prepare())
 
 export function readCatalogue(db: Database): HouseCatalogue {
-  const uses = usesOf(db)
+  const [uses, held] = [usesOf(db), heldBySites(db)]
   const house: HouseCatalogue = { displays: [], mounts: [], fasteners: [], screwKits: [], kept: {} }
   for (const { kind, id, model, version, savedAt, savedBy } of allModels(db).all()) {
     (house[KINDS[kind as ModelKind].list] as Model[]).push(model as Model)
-    house.kept[`${kind}/${id}`] = { version, savedAt, savedBy, usedBy: uses.get(`${kind}/${id}`) ?? [] }
+    house.kept[`${kind}/${id}`] = { version, savedAt, savedBy, usedBy: uses.get(`${kind}/${id}`) ?? [], held: held.has(`${kind}/${id}`) }
   }
   return house
 }
 
-/** Whether only what a person notes about a model differs, and no figure that a wall was planned with. */
-function figuresSame(a: Model, b: Model): boolean {
-  const figures = ({ retired: _r, note: _n, asTyped: _t, ...rest }: Model) => rest
-  return same(figures(a), figures(b))
-}
-
-/** Whether a site keeps a copy of the model for its walls. */
-function isUsed(db: Database, kind: ModelKind, id: string): boolean {
-  return db.select().from(sites).all().some(row => modelsOf(loadJobHead(db, row).catalogue, kind).some(model => model.id === id))
+/** The models, by kind and id, of which some site holds a copy for its walls. */
+function heldBySites(db: Database): Set<string> {
+  const catalogues = db.select().from(sites).all().map(row => loadJobHead(db, row).catalogue)
+  return new Set(catalogues.flatMap(catalogue => MODEL_KINDS.flatMap(kind => modelsOf(catalogue, kind).map(({ id }) => `${kind}/${id}`))))
 }
 
 /**
- * Keeps a model. New figures of one that walls were planned with become a revision of its own,
+ * Keeps a model. New figures of one that a site holds for its walls become a revision of its own,
  * which supersedes it; the walls keep what they have.
  *
  * @param version the kept version that it was made from; absent for a new one
@@ -82,7 +68,7 @@ export function saveModel(db: Database, kind: ModelKind, model: unknown, version
       db.insert(models).values({ kind, id: given.id, model: given, savedAt: at, savedBy: by }).run()
       return { id: given.id, version: 1 }
     }
-    if (!figuresSame(row.model as Model, given) && isUsed(db, kind, given.id)) {
+    if (!sameFigures(row.model as Model, given) && heldBySites(db).has(`${kind}/${given.id}`)) {
       const id = nextRevision(given.id, db.select({ id: models.id }).from(models).where(eq(models.kind, kind)).all().map(({ id }) => id))
       db.insert(models).values({ kind, id, model: { ...given, id, supersedes: given.id }, savedAt: at, savedBy: by }).run()
       return { id, version: 1 }

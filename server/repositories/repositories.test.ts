@@ -229,8 +229,8 @@ describe('the firm’s catalogue', () => {
     importModels(db, 'mount', [m1, { ...m1, id: 'm2' }], 'Isla', AT)
     const { displays, mounts, kept } = readCatalogue(db)
     expect([displays.length, mounts.length]).toEqual([1, 2])
-    expect(kept['display/d46']).toEqual({ version: 1, savedAt: AT, savedBy: 'Isla', usedBy: [{ site: 'holm-point', wall: 'w1', name: 'Holm Point, Ticket hall' }] })
-    expect(kept['mount/m2']!.usedBy).toEqual([])
+    expect(kept['display/d46']).toEqual({ version: 1, savedAt: AT, savedBy: 'Isla', usedBy: [{ site: 'holm-point', wall: 'w1', name: 'Holm Point, Ticket hall' }], held: true })
+    expect(kept['mount/m2']).toMatchObject({ usedBy: [], held: false })
   })
 
   it('sets a model right in place while no wall uses it, and after that as a revision', () => {
@@ -255,6 +255,9 @@ describe('the firm’s catalogue', () => {
     const wall = exampleWall()
     wall.arrays[0]!.display = 'new'
     const models = { displays: [display({ id: 'new' }), display({ mass: 99 })] }
+    expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT))).toMatchObject({ status: 422 })
+    // What came along with a save that was refused is not kept, nor taken for kept.
+    expect(refused(() => saveWall(db, 'holm-point', 'w1', { ...wall, width: -1 }, 1, 'Kit', AT, models))).toMatchObject({ status: 422 })
     expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT))).toMatchObject({ status: 422 })
     saveWall(db, 'holm-point', 'w1', wall, 1, 'Kit', AT, models)
     expect(readWall(db, 'holm-point', 'w1').job.catalogue.displays.map(({ id, mass }) => [id, mass])).toEqual([['d46', 21.5], ['new', 21.5]])

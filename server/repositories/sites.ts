@@ -72,9 +72,14 @@ export function saveRules(db: Database, id: string, rules: unknown, version: unk
     if (faults.length > 0) throw unfit(faults)
     const { rules: _, ...rest } = rowToPart(sites, structuredClone(row))
     db.update(sites).set({ ...partToRow(sites, structuredClone({ ...rest, rules }) as Part), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
-    heads(db).delete(row.key)
+    forgetHead(db, row)
   })
   return readSite(db, id)
+}
+
+/** Reads a site anew next time: what was read while something was under way that was then refused is not so. */
+export function forgetHead(db: Database, row: ReturnType<typeof siteRow>): void {
+  heads(db).delete(row.key)
 }
 
 /**
@@ -101,7 +106,7 @@ export function addModels(db: Database, row: ReturnType<typeof siteRow>, models:
       added = true
     }
   }
-  if (added) heads(db).delete(row.key)
+  if (added) forgetHead(db, row)
 }
 
 /** A whole site as its job file. */

@@ -7,7 +7,7 @@ import { log, walls } from '../database/schema'
 import { insertPart, loadLists, replacePart, wallBranch } from '../database/tree'
 import type { Database } from '../database/perDatabase'
 import { notFound, refusal, unfit } from '../utils/refusal'
-import { addModels, loadJobHead, siteRow } from './sites'
+import { addModels, forgetHead, loadJobHead, siteRow } from './sites'
 
 /** A wall as kept: the job with only this wall and its log, and which version of the wall it is. */
 export interface WallState {
@@ -77,13 +77,13 @@ function faultsOfEdit(wall: unknown, before: Wall | undefined, { catalogue }: Pi
  * @throws 409 with the state kept now, where somebody saved in between; 422 with every fault
  */
 export function saveWall(db: Database, siteId: string, id: string, wall: unknown, version: unknown, by: string, at: string, models: unknown = {}): Pick<WallState, 'version' | 'savedAt' | 'savedBy'> {
-  const saved = db.transaction(() => {
-    const site = siteRow(db, siteId)
-    addModels(db, site, models)
+  const site = siteRow(db, siteId)
+  const save = () => db.transaction(() => {
     const row = wallRow(db, site.key, id)
     if (version !== row.version) {
       throw refusal(409, 'stale', `${row.savedBy || 'Somebody'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })
     }
+    addModels(db, site, models)
     const before = loadWall(db, row)
     const faults = faultsOfEdit(wall, before, loadJobHead(db, site))
     if (faults.length > 0) throw unfit(faults)
@@ -92,6 +92,14 @@ export function saveWall(db: Database, siteId: string, id: string, wall: unknown
     replacePart(db, wallBranch, structuredClone(wall) as Part, structuredClone(before) as unknown as Part, row.key, next)
     return { key: row.key, next }
   })
+  let saved: ReturnType<typeof save>
+  try {
+    saved = save()
+  }
+  catch (error) {
+    forgetHead(db, site)
+    throw error
+  }
   keepAtHand(db, saved.key, saved.next.version, wall as Wall)
   return saved.next
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { EYE, retellPlacing, runFigure } from '~~/core/arrange'
+import { modelsUsed } from '~~/core/catalogue'
 import { COLUMN_ALIGNMENTS, ORIENTATIONS, ROW_ALIGNMENTS, type Alignment, type HorizontalEdge, type Orientation, type ScreenArray, type VerticalEdge, type Wall } from '~~/core/job'
 import { words, figure } from '~~/core/units'
 
@@ -85,10 +86,9 @@ function chooseModel(kind: 'display' | 'mount', id: string) {
 }
 /** Models of this array, its screens' own ones too, of which the firm's catalogue says something new. */
 const told = computed(() => (['display', 'mount', 'fastener'] as const).flatMap((kind) => {
-  const used = new Set([array.value?.[kind], ...(array.value?.cells ?? []).map(cell => kind === 'fastener' ? undefined : cell[kind])])
-  return [...used].flatMap((id) => {
+  return (array.value ? modelsUsed(array.value, kind) : []).flatMap((id) => {
     const news = standing(kind, id)
-    return id !== undefined && news ? [{ kind, id, news }] : []
+    return news ? [{ kind, id, news }] : []
   })
 }))
 /** Puts a model in the place of another wherever this array has it. */
