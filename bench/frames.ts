@@ -74,7 +74,7 @@ async function redrawing(page: Page, address: string): Promise<number[]> {
   return page.evaluate<number[]>(`(async () => {
     const label = [...document.querySelectorAll('label')].find(each => each.textContent === 'Gap across')
     const field = document.getElementById(label.htmlFor)
-    const right = () => document.querySelectorAll('[data-testid=elevation] [data-position] rect')[18].getAttribute('x')
+    const right = () => document.querySelector('[data-testid=elevation] [data-array]').getBBox().width
     const times = []
     for (let n = 0; n < 20; n++) {
       const before = right(), began = performance.now()

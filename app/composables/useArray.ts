@@ -1,8 +1,9 @@
+import { createSharedComposable } from '@vueuse/core'
 import { arrange } from '~~/core/arrange'
 import type { ScreenArray } from '~~/core/job'
 
 /** The array that is worked on, its models, and how it lies on the wall; and editing it. */
-export function useArray() {
+export const useArray = createSharedComposable(() => {
   const store = useWallStore()
   const array = computed(() => store.array)
   const display = computed(() => store.catalogue.displays.find(({ id }) => id === array.value?.display))
@@ -13,4 +14,4 @@ export function useArray() {
   const cell = computed(() => arrangement.value?.cells.find(({ row, column }) => selected.value === `${array.value!.id}-r${row}c${column}`))
   const edit = (label: string, recipe: (array: ScreenArray) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id)))
   return { array, display, mount, arrangement, cell, edit }
-}
+})

@@ -5,8 +5,10 @@ import { drilledHoles, hangFindings, holeSteps } from '~~/core/hang'
 import type { Wall } from '~~/core/job'
 import type { Planner } from '~/workers/planner.worker'
 
-/** A dragging hand rests when it has not moved for so long, ms. */
+/** A hand that drags or types rests when nothing has come from it for so long, ms. */
 const RESTS = 120
+/** Walls with more screens than this cannot be drawn anew in a frame. */
+const DRAWN_AT_ONCE = 24
 
 /**
  * The plan of the wall that is shown, worked out in a worker. Only the newest wall is planned:
@@ -35,14 +37,24 @@ export const useWallPlan = createSharedComposable(() => {
       failed.value = (error as Error).message
     }
     busy = false
-    if (store.shown !== wall && !store.hauling) await replan()
+    if (store.shown !== wall && !waits()) await replan()
   }
+  /**
+   * Whether the arrays that are shown are not yet those that the plan is of, on a wall with many
+   * screens: they are then drawn plain, and while a hand is on them the plan waits until it rests.
+   */
+  const behind = computed(() => {
+    const wall = store.shown
+    return wall !== undefined && planned.value !== undefined && wall.arrays !== planned.value.arrays
+      && wall.arrays.reduce((sum, { rows, columns }) => sum + rows * columns, 0) > DRAWN_AT_ONCE
+  })
+  const waits = () => store.preview !== undefined && behind.value
   const replanAtRest = useDebounceFn(replan, RESTS)
-  watch(() => store.shown, () => store.hauling ? replanAtRest() : replan(), { immediate: true })
+  watch(() => store.shown, () => waits() ? replanAtRest() : replan(), { immediate: true })
   onScopeDispose(() => worker.terminate())
 
   const drilled = computed(() => drilledHoles(store.allLog, store.id))
   const findings = computed(() => plan.value ? [...plan.value.findings, ...hangFindings(plan.value.arrays, drilled.value)] : [])
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
-  return { plan, planned, failed, drilled, findings, steps }
+  return { plan, planned, behind, failed, drilled, findings, steps }
 })

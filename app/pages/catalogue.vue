@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { Download, FileUp, Plus } from 'lucide-vue-next'
 import { KINDS, MODEL_KINDS, offered, type Model, type ModelKind } from '~~/core/catalogue'
 
@@ -12,23 +13,30 @@ const kind = ref<ModelKind>('display')
 const search = ref('')
 const shown = ref('current')
 const chosen = ref('')
-const fresh = shallowRef<Model>()
+/** Figures that were changed and not kept yet, by kind and id; they outlive a reload. */
+const drafts = useLocalStorage<Record<string, Model>>('wide-trellis:models', {})
 const file = shallowRef<File>()
 const said = ref('')
-const models = computed(() => modelsOfKind(kind.value))
-const usedBy = (id: string) => house.value?.kept[`${kind.value}/${id}`]?.usedBy ?? []
-const model = computed(() => fresh.value ?? models.value.find(({ id }) => id === chosen.value))
+const keyOf = (id: string) => `${kind.value}/${id}`
+const kept = computed(() => modelsOfKind(kind.value))
+const isKept = (id: string) => kept.value.some(model => model.id === id)
+/** What the catalogue has, and what is being made and is not in it yet. */
+const models = computed(() => [...kept.value, ...Object.entries(drafts.value).flatMap(([key, draft]) => key === keyOf(draft.id) && !isKept(draft.id) ? [draft] : [])])
+const usedBy = (id: string) => house.value?.kept[keyOf(id)]?.usedBy ?? []
+const model = computed(() => models.value.find(({ id }) => id === chosen.value))
 function look(next: ModelKind) {
   kind.value = next
   search.value = said.value = ''
-  fresh.value = file.value = undefined
+  file.value = undefined
   chosen.value = [...offered(modelsOfKind(next))].sort((a, b) => (a.name ?? a.id).localeCompare(b.name ?? b.id))[0]?.id ?? ''
 }
 look('display')
-watch(chosen, () => {
-  fresh.value = undefined
-  said.value = ''
-})
+watch(chosen, () => { said.value = '' })
+const hold = (draft: Model) => { drafts.value = { ...drafts.value, [keyOf(draft.id)]: draft } }
+function leave(id: string) {
+  const { [keyOf(id)]: _, ...others } = drafts.value
+  drafts.value = others
+}
 
 /** A new model begins as a copy of the one that is looked at, under an id of its own. */
 function begin(from: Model) {
@@ -36,14 +44,15 @@ function begin(from: Model) {
   let n = 2
   while (models.value.some(({ id }) => id === `${root}-${n}`)) n++
   const { supersedes: _s, retired: _r, ...figures } = from
-  fresh.value = { ...figures, id: `${root}-${n}`, name: `${from.name ?? from.id}, copy` } as Model
+  hold({ ...figures, id: `${root}-${n}`, name: `${from.name ?? from.id}, copy` } as Model)
+  chosen.value = `${root}-${n}`
 }
 async function save(next: Model) {
-  const version = fresh.value ? undefined : house.value!.kept[`${kind.value}/${next.id}`]!.version
+  const version = house.value!.kept[keyOf(next.id)]?.version
   try {
     const { id } = await api<{ id: string }>(`/catalogue/${kind.value}`, { method: 'PUT', body: { model: next, version, by: person.value } })
     await load()
-    fresh.value = undefined
+    leave(next.id)
     chosen.value = id
     await nextTick()
     said.value = id === next.id ? 'Kept.' : `Kept as the revision ${id}; walls that use ${next.id} are told.`
@@ -91,7 +100,7 @@ useHead({ title: 'Catalogue · Wide Trellis' })
           </h1>
           <BenchLeaves class="flex-1" :model-value="kind" :leaves="MODEL_KINDS.map(id => ({ id, title: KINDS[id].names }))" label="Kinds of model" @update:model-value="look" />
         </div>
-        <ModelTable v-model:search="search" v-model:shown="shown" v-model:chosen="chosen" class="flex-1" :kind="kind" :models="models" :used-by="id => usedBy(id).length" />
+        <ModelTable v-model:search="search" v-model:shown="shown" v-model:chosen="chosen" class="flex-1" :kind="kind" :models="models" :used-by="id => usedBy(id).length" :unkept="id => keyOf(id) in drafts" />
         <div class="flex flex-wrap gap-2">
           <button type="button" class="press" :disabled="!model" @click="model && begin(model)">
             <Plus class="size-4" aria-hidden="true" /> New, like this one
@@ -107,8 +116,11 @@ useHead({ title: 'Catalogue · Wide Trellis' })
         </p>
       </div>
       <div class="min-h-0 bg-board p-4">
-        <ModelImport v-if="file" :kind="kind" :file="file" :kept="models" @take="bringIn" @leave="file = undefined" />
-        <ModelEditor v-else-if="model" :key="`${kind} ${model.id}`" :kind="kind" :model="model" :used-by="fresh ? [] : usedBy(model.id)" :fresh="fresh !== undefined" @save="save" @duplicate="begin" />
+        <ModelImport v-if="file" :kind="kind" :file="file" :kept="kept" @take="bringIn" @leave="file = undefined" />
+        <ModelEditor
+          v-else-if="model" :key="`${kind} ${model.id}`" :kind="kind" :model="model" :draft="drafts[keyOf(model.id)] ?? model" :used-by="usedBy(model.id)" :held="house?.kept[keyOf(model.id)]?.held" :fresh="!isKept(model.id)"
+          @change="hold" @save="save" @duplicate="begin" @leave="leave(model.id)"
+        />
       </div>
     </main>
   </div>

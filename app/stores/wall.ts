@@ -50,8 +50,6 @@ export const useWallStore = defineStore('wall', () => {
   /** The wall that is drawn: the other's in a conflict, else the preview, else the edited one. */
   const shown = computed(() => conflict.value && looking.value === 'theirs' ? conflict.value.theirs.job.walls[0] : preview.value ?? wall.value)
   const allLog = computed(() => [...log.value, ...unsentLog.value])
-  /** Whether a hand is dragging something just now: the drawing follows at once, the plan when the hand rests. */
-  const hauling = ref(false)
   /** The array that is worked on. */
   const arrayId = ref('')
   const array = computed<ScreenArray | undefined>(() => shown.value?.arrays.find(({ id }) => id === arrayId.value) ?? shown.value?.arrays[0])
@@ -149,7 +147,7 @@ export const useWallStore = defineStore('wall', () => {
 
   return {
     site, id, kept, wall, preview, history, log, unsentLog, conflict, looking,
-    siteUnits, taken, catalogue, rules, keptWall, unsaved, shown, allLog, array, arrayId, hauling,
+    siteUnits, taken, catalogue, rules, keptWall, unsaved, shown, allLog, array, arrayId,
     open, take, saved, meet, edit, tryOut, settle,
     cancelPreview: () => { preview.value = undefined },
     undo: () => step(undone),

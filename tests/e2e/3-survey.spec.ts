@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, fill, HALL, saved, test } from './house'
+import { beginWall, expect, fill, HALL, saved, test } from './house'
 
 const CAFE = '/sites/holm-point/walls/cafe'
 type KeptWall = { job: { walls: { structure: { members?: { centre: number }[] }, evidence?: Record<string, unknown>[], features?: Record<string, unknown>[] }[] } }
@@ -11,15 +11,6 @@ const leaf = (page: Page, name: string) => page.getByRole('tab', { name, exact: 
 async function onScreen(page: Page, x: number, y: number, wall: { width: number, height: number }) {
   const box = (await page.locator('[data-testid=elevation] > g > rect').first().boundingBox())!
   return { x: box.x + box.width * x / wall.width, y: box.y + box.height * (1 - y / wall.height) }
-}
-
-async function beginWall(page: Page, name: string, width: string, height: string) {
-  await page.goto('/sites/stennick')
-  await page.getByLabel('Name', { exact: true }).fill(name)
-  await page.getByLabel('Width').fill(width)
-  await page.getByLabel('Height').fill(height)
-  await page.getByRole('button', { name: 'Begin the wall' }).click()
-  await expect(page).toHaveURL(/\/survey$/)
 }
 
 test('a wall is surveyed from nothing by the quick line', async ({ page, house }) => {

@@ -1,13 +1,9 @@
 import type { Page } from '@playwright/test'
-import { expect, fill, HALL, saved, test, type House } from './house'
+import { beginWall, expect, fill, HALL, saved, test, type House } from './house'
 
 const leaf = (page: Page, name: string) => page.getByRole('tablist', { name: 'Parts of the arrangement' }).getByRole('tab', { name, exact: true }).click()
-async function beginWall(page: Page, name: string, width: string, height: string) {
-  await page.goto('/sites/stennick')
-  await page.getByLabel('Name', { exact: true }).fill(name)
-  await page.getByLabel('Width').fill(width)
-  await page.getByLabel('Height').fill(height)
-  await page.getByRole('button', { name: 'Begin the wall' }).click()
+async function beginArray(page: Page, name: string, width: string, height: string) {
+  await beginWall(page, name, width, height)
   await page.getByRole('link', { name: 'Arrange' }).click()
   await page.getByRole('button', { name: 'Add a grid of displays' }).click()
 }
@@ -17,7 +13,7 @@ const planned = async (house: House, wall: string, site = 'stennick') => {
 }
 
 test('a 3 × 3 landscape wall and a 1 × 4 portrait row are arranged from nothing', async ({ page, house }) => {
-  await beginWall(page, 'Concourse', '6 m', '3.2 m')
+  await beginArray(page, 'Concourse', '6 m', '3.2 m')
   await page.getByLabel('Display', { exact: true }).selectOption('kelda-55z')
   await fill(page, 'Rows', '3')
   await fill(page, 'Columns', '3')
@@ -31,7 +27,7 @@ test('a 3 × 3 landscape wall and a 1 × 4 portrait row are arranged from nothin
   expect(grid.outline.y + grid.outline.height / 2).toBeCloseTo(1400, 6)
   expect(grid.imageGap.x).toBeCloseTo(0.44 + 0.8 + 0.44, 6)
 
-  await beginWall(page, 'Row', '5 m', '2.6 m')
+  await beginArray(page, 'Row', '5 m', '2.6 m')
   await page.getByLabel('Display', { exact: true }).selectOption('firth-49s')
   await fill(page, 'Columns', '4')
   await page.getByLabel('Orientation').selectOption('portrait-cw')
@@ -45,7 +41,7 @@ test('a 3 × 3 landscape wall and a 1 × 4 portrait row are arranged from nothin
 })
 
 test('unlike displays hang in one row, in line by their pictures', async ({ page, house }) => {
-  await beginWall(page, 'Mixed', '6 m', '2.6 m')
+  await beginArray(page, 'Mixed', '6 m', '2.6 m')
   await page.getByLabel('Display', { exact: true }).selectOption('firth-43s')
   await fill(page, 'Columns', '2')
   await fill(page, 'Gap across', '30')
@@ -104,6 +100,13 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
   const { outline } = (await planned(house, 'ticket-hall', 'holm-point')).arrays[0]
   expect(outline.x).toBeCloseTo(1500, 6)
   expect(3300 - outline.y - outline.height).toBeCloseTo(25 * 25.4, 6)
+  // Left without Enter, what was typed is taken as in any field; Escape leaves the array where it is.
+  await page.locator('[data-dimension=left]').click()
+  await input.fill('1510')
+  await page.locator('h1').click()
+  await expect(page.getByLabel('from the wall’s left')).toHaveValue('3042.7')
+  await page.keyboard.press('Control+z')
+  await saved(page)
   await page.locator('[data-dimension=right]').click()
   await input.fill('99')
   await input.press('Escape')
@@ -193,7 +196,7 @@ test('under the hand an array is brought to what is near, and says to what', asy
 })
 
 test('everything of an arrangement is done without a mouse', async ({ page, house }) => {
-  await beginWall(page, 'Keys', '5 m', '2.6 m')
+  await beginArray(page, 'Keys', '5 m', '2.6 m')
   await saved(page)
   const palette = async (words: string) => {
     await page.keyboard.press('Control+k')
@@ -228,4 +231,28 @@ test('a model taken without a connection is kept in the browser and sent with th
   const { job } = await house.wall('holm-point', 'cafe')
   expect(job.walls[0].arrays[0].display).toBe('firth-43s')
   expect(job.catalogue.displays.map(({ id }: { id: string }) => id)).toContain('firth-43s')
+})
+
+test('a wall of many screens is drawn plain under the hand and while it is typed, and then in full', async ({ page, house }) => {
+  await beginArray(page, 'Large', '20 m', '6 m')
+  await page.getByLabel('Display', { exact: true }).selectOption('firth-32s')
+  await fill(page, 'Columns', '10')
+  await fill(page, 'Rows', '4')
+  const [array, plain] = [page.locator('[data-testid=elevation] [data-array]'), page.locator('[data-plain]')]
+  await expect(array.locator('[data-position]')).toHaveCount(40)
+  await expect(plain).toHaveCount(0)
+  await page.getByLabel('Gap across').pressSequentially('20', { delay: 30 })
+  await expect(page.locator('[data-testid=elevation] [data-position]:visible')).toHaveCount(40)
+  await expect(plain).toHaveCount(0)
+  const box = (await array.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 + 30, box.y + box.height / 2 - 10, { steps: 5 })
+  await expect(plain).toHaveCount(1)
+  await page.mouse.up()
+  await expect(plain).toHaveCount(0)
+  await saved(page)
+  const { outline } = (await planned(house, 'large')).arrays[0]
+  const left = await page.locator('[data-testid=elevation] [data-position] rect').first().getAttribute('x')
+  expect(Number(left)).toBeCloseTo(outline.x, 6)
 })

@@ -72,6 +72,16 @@ export async function fill(page: Page, label: string, text: string) {
   await page.getByLabel(label, { exact: true }).press('Enter')
 }
 
+/** Begins a wall at Stennick, and comes to its survey. */
+export async function beginWall(page: Page, name: string, width: string, height: string) {
+  await page.goto('/sites/stennick')
+  await page.getByLabel('Name', { exact: true }).fill(name)
+  await page.getByLabel('Width').fill(width)
+  await page.getByLabel('Height').fill(height)
+  await page.getByRole('button', { name: 'Begin the wall' }).click()
+  await expect(page).toHaveURL(/\/survey$/)
+}
+
 /** Another person at another machine: a browser of their own. */
 export async function otherPerson(browser: Browser, house: House, name: string): Promise<Page> {
   const context = await browser.newContext({ baseURL: house.address })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Archive, ArchiveRestore, Copy, Save } from 'lucide-vue-next'
+import { Archive, ArchiveRestore, Copy, Save, Undo2 } from 'lucide-vue-next'
 import { produce, type Draft } from 'immer'
 import { evenBezels } from '~~/core/arrange'
 import { fieldsOf, KINDS, MODEL_FIELDS, modelFaults, type Model, type ModelKind } from '~~/core/catalogue'
@@ -7,17 +7,31 @@ import { same, type Display, type Fastener, type Mount, type ScrewKit } from '~~
 import { parseLength } from '~~/core/units'
 
 /** One model: its drawing, which follows the figures as they are typed, and every figure that a plan needs. */
-const { kind, model, usedBy = [], fresh = false } = defineProps<{ kind: ModelKind, model: Model, usedBy?: { name: string }[], fresh?: boolean }>()
-const emit = defineEmits<{ save: [model: Model], duplicate: [model: Model] }>()
+const { kind, model, draft, usedBy = [], held = false, fresh = false } = defineProps<{
+  kind: ModelKind
+  /** As the catalogue has it, and as it is being changed. */
+  model: Model
+  draft: Model
+  usedBy?: { name: string }[]
+  /** Whether a site holds it, so that new figures become a revision. */
+  held?: boolean
+  /** Whether the catalogue does not have it yet. */
+  fresh?: boolean
+}>()
+const emit = defineEmits<{ change: [model: Model], save: [model: Model], duplicate: [model: Model], leave: [] }>()
 const { system } = useUnits()
-const draft = shallowRef<Model>(model)
-watch(() => model, () => { draft.value = model })
-const asDisplay = computed(() => draft.value as Display)
-const asMount = computed(() => draft.value as Mount)
-const asScrews = computed(() => draft.value as Fastener | ScrewKit)
-const changed = computed(() => fresh || !same(draft.value, model))
-const change = (recipe: (model: Model) => void) => { draft.value = produce(draft.value, (model: Draft<Model>) => recipe(model as Model)) }
-const faults = computed(() => modelFaults(kind, draft.value))
+const asDisplay = computed(() => draft as Display)
+const asMount = computed(() => draft as Mount)
+const asScrews = computed(() => draft as Fastener | ScrewKit)
+const changed = computed(() => fresh || !same(draft, model))
+/** Fields in which something stands that cannot be read, and so is not in the draft. */
+const unread = ref(new Set<string>())
+function mark(path: string, wrong: boolean) {
+  if (wrong) unread.value.add(path)
+  else unread.value.delete(path)
+}
+const change = (recipe: (model: Model) => void) => { emit('change', produce(draft, (model: Draft<Model>) => recipe(model as Model))) }
+const faults = computed(() => modelFaults(kind, draft))
 /** Faults beside the field that they are about: the longest path that begins theirs. */
 function faultOf(path: string) {
   return faults.value.filter(fault => fault.path === `$.${path}` || fault.path.startsWith(`$.${path}[`) || fault.path.startsWith(`$.${path}.`)).map(({ message }) => `${message.charAt(0).toUpperCase()}${message.slice(1)}.`).join(' ')
@@ -35,7 +49,7 @@ const picture = reactive({ width: '', height: '', fault: '' })
 function splitBezels() {
   const [width, height] = [parseLength(picture.width, system.value), parseLength(picture.height, system.value)]
   if (!width.ok || !height.ok) return void (picture.fault = !width.ok ? width.message : (height as { message: string }).message)
-  const split = evenBezels(draft.value as Display, { width: width.mm, height: height.mm })
+  const split = evenBezels(draft as Display, { width: width.mm, height: height.mm })
   picture.fault = 'faults' in split ? split.faults.map(({ message }) => `${message}.`).join(' ') : ''
   if ('bezel' in split) change((model) => { Object.assign(model, { bezel: split.bezel, note: [model.note, 'Bezels split evenly from the picture’s size.'].filter(Boolean).join(' ') }) })
 }
@@ -48,11 +62,9 @@ function splitBezels() {
     <FastenerDrawing v-else :model="asScrews" />
     <p class="mt-2 text-xs text-ink-soft">
       <code class="figures">{{ model.id }}</code><template v-if="model.supersedes">, takes the place of <code class="figures">{{ model.supersedes }}</code></template>.
-      <template v-if="usedBy.length">
-        Used by {{ usedBy.map(({ name }) => name).join('; ') }}: new figures become a revision, and these walls keep what they were planned with until they take it.
-      </template>
-      <template v-else>
-        No wall uses it.
+      {{ usedBy.length ? `Used by ${usedBy.map(({ name }) => name).join('; ')}.` : 'No wall uses it.' }}
+      <template v-if="held">
+        New figures become a revision; walls keep what they were planned with until they take it.
       </template>
     </p>
     <div class="mt-2 min-h-0 flex-1 space-y-3 overflow-y-auto pr-2" tabindex="0" aria-label="Figures">
@@ -61,7 +73,7 @@ function splitBezels() {
           {{ title }}
         </h3>
         <div class="mt-1 grid grid-cols-2 gap-x-3 gap-y-1.5 lg:grid-cols-4">
-          <ModelFigure v-for="field in fields" :key="`${model.id} ${field.path}`" :field="field" :model="draft" :fault="faultOf(field.path)" @change="change" />
+          <ModelFigure v-for="field in fields" :key="`${model.id} ${field.path}`" :field="field" :model="draft" :fault="faultOf(field.path)" @change="change" @unread="wrong => mark(field.path, wrong)" />
         </div>
         <div v-if="kind === 'display' && title === 'Picture'" class="mt-2 flex flex-wrap items-end gap-2 text-sm">
           <FieldFrame id="picture-width" label="Or the picture’s width">
@@ -83,8 +95,11 @@ function splitBezels() {
       </p>
     </div>
     <div class="mt-3 flex flex-wrap items-center gap-2">
-      <button type="button" class="press press-first" :disabled="!changed || faults.length > 0" @click="emit('save', draft)">
-        <Save class="size-4" aria-hidden="true" /> {{ fresh ? 'Keep it' : usedBy.length && changed ? 'Keep as a revision' : 'Keep the figures' }}
+      <button type="button" class="press press-first" :disabled="!changed || faults.length > 0 || unread.size > 0" @click="emit('save', draft)">
+        <Save class="size-4" aria-hidden="true" /> {{ fresh ? 'Keep it' : held && changed ? 'Keep as a revision' : 'Keep the figures' }}
+      </button>
+      <button v-if="changed" type="button" class="press" @click="emit('leave')">
+        <Undo2 class="size-4" aria-hidden="true" /> {{ fresh ? 'Leave it' : 'As it was' }}
       </button>
       <button v-if="!fresh" type="button" class="press" @click="emit('duplicate', draft)">
         <Copy class="size-4" aria-hidden="true" /> Duplicate
@@ -92,7 +107,7 @@ function splitBezels() {
       <button v-if="!fresh" type="button" class="press" @click="retire">
         <component :is="model.retired ? ArchiveRestore : Archive" class="size-4" aria-hidden="true" /> {{ model.retired ? 'Offer it again' : 'Retire' }}
       </button>
-      <span class="text-sm text-ink-soft" role="status">{{ changed ? (faults.length ? 'Not kept: set right what is marked.' : 'Not kept yet.') : '' }}</span>
+      <span class="text-sm text-ink-soft" role="status">{{ changed ? (faults.length || unread.size ? 'Not kept: set right what is marked.' : 'Not kept yet; held in this browser.') : '' }}</span>
     </div>
   </section>
 </template>

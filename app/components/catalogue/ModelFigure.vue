@@ -3,7 +3,7 @@ import { readField, setAt, valueAt, writeField, type Model, type ModelField } fr
 
 /** One figure of a model, typed as the datasheet has it; what was typed in another unit is kept beside it. */
 const { field, model, fault = '' } = defineProps<{ field: ModelField, model: Model, fault?: string }>()
-const emit = defineEmits<{ change: [recipe: (model: Model) => void] }>()
+const emit = defineEmits<{ change: [recipe: (model: Model) => void], unread: [wrong: boolean] }>()
 const { system } = useUnits()
 const value = computed(() => valueAt(model, field.path))
 const label = computed(() => `${field.label}${field.unit ? `, ${field.unit}` : ''}`)
@@ -44,7 +44,7 @@ function toggle(choice: string) {
         <label v-for="choice in field.choices" :key="choice" class="flex min-h-[var(--target)] items-center gap-1.5 text-sm"><input type="checkbox" class="size-4" :checked="chosen.has(choice)" @change="toggle(choice)"> {{ choice.replaceAll('-', ' ') }}</label>
       </div>
     </fieldset>
-    <TypedField v-else :label="label" :shown="writeField(field, value, system)" :read="read" :actions="actions" :numeric="['length', 'figure', 'count'].includes(field.kind)" :lines="field.kind === 'slots' ? 4 : 1" :hint="typed ? `typed ${typed}` : ''" />
+    <TypedField v-else :label="label" :shown="writeField(field, value, system)" :read="read" :actions="actions" :numeric="['length', 'figure', 'count'].includes(field.kind)" :lines="field.kind === 'slots' ? 4 : 1" :hint="typed ? `typed ${typed}` : ''" @fault="fault => emit('unread', fault !== '')" />
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>

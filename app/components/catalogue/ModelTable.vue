@@ -5,7 +5,7 @@ import { newestOf, type Model, type ModelKind } from '~~/core/catalogue'
 import type { Display, Fastener, Mount, ScrewKit } from '~~/core/job'
 
 /** The models of one kind: searched, filtered and sorted by what tells them apart. */
-const { kind, models, usedBy } = defineProps<{ kind: ModelKind, models: Model[], usedBy: (id: string) => number }>()
+const { kind, models, usedBy, unkept } = defineProps<{ kind: ModelKind, models: Model[], usedBy: (id: string) => number, unkept: (id: string) => boolean }>()
 const search = defineModel<string>('search', { required: true })
 const shown = defineModel<string>('shown', { required: true })
 const chosen = defineModel<string>('chosen', { required: true })
@@ -14,7 +14,7 @@ const helper = createColumnHelper<Model>()
 /** Diagonal of the picture in inches, by which displays are known. */
 const diagonal = ({ width, height, bezel }: Display) => Math.hypot(width - bezel.left - bezel.right, height - bezel.top - bezel.bottom) / 25.4
 const name = helper.accessor(({ name, id }) => name ?? id, { id: 'name', header: 'Name' })
-const standing = helper.accessor(model => model.retired ? 'retired' : newestOf(models, model) !== model ? 'superseded' : usedBy(model.id) ? `on ${usedBy(model.id)} ${usedBy(model.id) === 1 ? 'wall' : 'walls'}` : '', { id: 'standing', header: 'Standing' })
+const standing = helper.accessor(model => unkept(model.id) ? 'not kept yet' : model.retired ? 'retired' : newestOf(models, model) !== model ? 'superseded' : usedBy(model.id) ? `on ${usedBy(model.id)} ${usedBy(model.id) === 1 ? 'wall' : 'walls'}` : '', { id: 'standing', header: 'Standing' })
 const number = (id: string, header: string, of: (model: never) => number, text: (value: number) => string = String) =>
   helper.accessor(model => of(model as never), { id, header, cell: ({ getValue }) => text(getValue()), meta: { numeric: true } })
 const length = (mm: number) => show(mm)

@@ -22,23 +22,21 @@ const { array, plan, drilled, movable = false, showPlates = false, ghost = false
 const emit = defineEmits<{ moving: [haul: Haul], moved: [] }>()
 const preview = usePicturePreview()
 const store = useWallStore()
-/** How far the hand has taken it from where it was planned; it is drawn plain on the way, which costs one shape a frame. */
-const carried = computed(() => {
-  if (!store.hauling || !store.shown) return undefined
-  const now = store.shown.arrays.find(({ id }) => id === array.id)
-  const outline = now && arrange(now, store.catalogue.displays, store.shown)?.outline
-  return outline && { x: outline.x - plan.outline.x, y: outline.y - plan.outline.y }
-})
+const { behind } = useWallPlan()
 const view = useDraftView()
-const cases = computed(() => plan.positions.map(({ outer: { x, y, width, height } }) => `M${x} ${y}h${width}v${height}h${-width}z`).join(''))
+/** Its cases as they are now, while the plan is behind: one plain shape, which costs a frame little. */
+const cases = computed(() => {
+  const now = behind.value ? store.shown?.arrays.find(({ id }) => id === array.id) : undefined
+  return now && arrange(now, store.catalogue.displays, store.shown!)?.cells.map(({ outer: { x, y, width, height } }) => `M${x} ${y}h${width}v${height}h${-width}z`).join('')
+})
 const group = useTemplateRef<SVGGElement>('group')
 useDraftDrag(group, { enabled: () => movable, moving: haul => emit('moving', haul), moved: () => emit('moved') })
 </script>
 
 <template>
   <g ref="group" :data-array="array.id" :class="{ 'cursor-move': movable }">
-    <path v-if="carried" :d="cases" :transform="`translate(${carried.x} ${carried.y})`" fill="var(--color-case)" stroke="var(--color-on-case)" :stroke-width="1 / view.scale" pointer-events="none" />
-    <g v-show="!carried">
+    <path v-if="cases" :d="cases" data-plain fill="var(--color-case)" stroke="var(--color-on-case)" :stroke-width="1 / view.scale" pointer-events="none" />
+    <g v-show="!cases">
       <DraftScreen v-for="position in plan.positions" :key="position.id" :position="position" :ghost="ghost" :small="showPlates" />
       <LazyDraftPicture v-if="preview?.array === array.id && !showPlates && !ghost" :plan="plan" :preview="preview" />
       <template v-if="showPlates">

@@ -28,7 +28,7 @@ const emit = defineEmits<{
   dimension: [side: 'left' | 'right' | 'bottom' | 'top', value: number, at: { x: number, y: number }]
 }>()
 const store = useWallStore()
-const { plan, planned, drilled } = useWallPlan()
+const { plan, planned, behind, drilled } = useWallPlan()
 const view = useDraftView()
 const wall = computed(() => planned.value ?? store.shown)
 const { show } = useUnits()
@@ -84,7 +84,7 @@ const arrays = computed(() => (plan.value?.arrays ?? []).flatMap((arrayPlan) => 
 }))
 /** The outline of the array that is worked on, where the hand has it now. */
 const { arrangement } = useArray()
-const outline = computed(() => store.hauling ? arrangement.value?.outline : (plan.value?.arrays.find(({ id }) => id === store.array?.id) ?? plan.value?.arrays[0])?.outline)
+const outline = computed(() => behind.value ? arrangement.value?.outline : (plan.value?.arrays.find(({ id }) => id === store.array?.id) ?? plan.value?.arrays[0])?.outline)
 const level = computed(() => plan.value?.marking.levelLine)
 </script>
 

@@ -10,9 +10,11 @@ const { label, shown, read, actions, hint = '', numeric = true, lines = 1 } = de
   /** More than one where the text is long; parts of it may then stand each on a line of its own. */
   lines?: number
 }>()
+const emit = defineEmits<{ fault: [message: string] }>()
 const id = useId()
 const field = useField(() => shown, text => read(text), { tryOut: value => actions.tryOut?.(value) ?? [], commit: value => actions.commit(value) })
 const { text, fault, input, done, revert } = field
+watch(fault, message => emit('fault', message))
 </script>
 
 <template>

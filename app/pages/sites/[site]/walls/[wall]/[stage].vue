@@ -48,7 +48,6 @@ const draws = computed(() => {
 let hauled: { label: string, recipe: (wall: Wall) => void } | undefined
 function haul(label: string, recipe: (wall: Wall) => void) {
   hauled = { label, recipe }
-  store.hauling = true
   store.tryOut(recipe)
 }
 const tenth = (mm: number) => Math.round(mm * 10) / 10
@@ -90,7 +89,6 @@ function movingMember(index: number, { x }: Haul) {
 }
 function moved() {
   met.value = []
-  store.hauling = false
   if (hauled) store.edit(hauled.label, hauled.recipe)
   hauled = undefined
 }
