@@ -44,11 +44,26 @@ describe('several arrays', () => {
   })
 
   it('are spread evenly between the first and the last', () => {
-    const wall = edited(row(1000, 9000, 2300, 4000), wall => distributeArrays(wall, 'x', displays))
+    const wall = edited(row(1000, 9000, 2300, 4000), wall => distributeArrays(wall, 'x', 'gaps', displays))
     const lefts = wall.arrays.map(({ id }) => outline(wall, id).x).sort((a, b) => a - b)
     const gaps = lefts.slice(1).map((x, n) => x - lefts[n]! - 1021.4)
     expect([lefts[0], lefts.at(-1)]).toEqual([1000, 9000])
     for (const gap of gaps) expect(gap).toBeCloseTo((8000 - 3 * 1021.4) / 3, 9)
+  })
+
+  it('are spread by their middles too, which differs where they are of unlike sizes', () => {
+    const unlike = edited(row(1000, 3000, 9000), wall => setGrid(arrayOf(wall, 'a2'), 1, 3))
+    const spread = (by: 'gaps' | 'middles') => outline(edited(unlike, wall => distributeArrays(wall, 'x', by, displays)), 'a2')
+    const wide = spread('middles').width
+    expect(spread('middles').x + wide / 2).toBeCloseTo(5000 + 1021.4 / 2, 9)
+    expect(spread('gaps').x).toBeCloseTo(1000 + 1021.4 + (8000 - 1021.4 - wide) / 2, 9)
+    const uneven = edited(row(1000, 2000, 3000, 9000), (wall) => {
+      setGrid(arrayOf(wall, 'a2'), 1, 2)
+      distributeArrays(wall, 'x', 'middles', displays)
+    })
+    const middles = ['a1', 'a2', 'a3', 'a4'].map(id => outline(uneven, id)).map(({ x, width }) => x + width / 2)
+    expect(middles[1]! - middles[0]!).toBeCloseTo(8000 / 3, 9)
+    expect(middles[2]! - middles[1]!).toBeCloseTo(8000 / 3, 9)
   })
 })
 

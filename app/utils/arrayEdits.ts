@@ -87,20 +87,22 @@ export function alignArrays(wall: Wall, id: string, edge: AlignEdge, displays: D
   }
 }
 
-/** Spreads the arrays evenly between the first and the last: the same clear distance between neighbours. */
-export function distributeArrays(wall: Wall, axis: 'x' | 'y', displays: Display[]): void {
+/** Spreads the arrays evenly between the first and the last: the same clear distance between neighbours, or the same from middle to middle. */
+export function distributeArrays(wall: Wall, axis: 'x' | 'y', by: 'gaps' | 'middles', displays: Display[]): void {
   const size = axis === 'x' ? 'width' : 'height'
   const placed = wall.arrays.map(array => ({ array, outline: outlineOf(wall, array, displays) })).sort((a, b) => a.outline[axis] - b.outline[axis])
   const [first, last] = [placed[0], placed.at(-1)]
   if (!first || !last || placed.length < 3) return
-  const within = last.outline[axis] - first.outline[axis] - first.outline[size]
-  const inner = placed.slice(1, -1)
-  const clear = (within - inner.reduce((sum, { outline }) => sum + outline[size], 0)) / (placed.length - 1)
-  let at = first.outline[axis] + first.outline[size] + clear
-  for (const { array, outline } of inner) {
-    putAt(wall, array, displays, { [axis]: at })
-    at += outline[size] + clear
-  }
+  const middle = ({ outline }: typeof first) => outline[axis] + outline[size] / 2
+  const step = (middle(last) - middle(first)) / (placed.length - 1)
+  const sizes = placed.slice(0, -1).reduce((sum, { outline }) => sum + outline[size], 0)
+  const clear = (last.outline[axis] - first.outline[axis] - sizes) / (placed.length - 1)
+  let end = first.outline[axis] + first.outline[size]
+  placed.slice(1, -1).forEach(({ array, outline }, n) => {
+    const to = by === 'gaps' ? end + clear : middle(first) + (n + 1) * step - outline[size] / 2
+    putAt(wall, array, displays, { [axis]: to })
+    end = to + outline[size]
+  })
 }
 
 /** Sets what one cell chooses for itself; a choice of nothing leaves no entry behind. */

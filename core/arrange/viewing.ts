@@ -88,7 +88,7 @@ export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[]
     ...nearest > farthest
       ? [{
           ...about, severity: 'caution' as const, code: 'viewing-too-high',
-          message: words`${array.name} is too high for its size: a standing viewer must be ${nearest} away to look at it in comfort, and can read it from ${farthest} at most.`,
+          message: words`${array.name} is too high for its size: a standing viewer must be ${nearest} away to look at it in comfort, and can read it from ${farthest} at most (${READING}; 30° to the top edge, 15° to the centre).`,
           remedy: words`Hang it lower, or take larger displays.`,
         }]
       : [],

@@ -23,7 +23,7 @@ test('the fastener that is used least is offered first, and its sums open', asyn
 test('a screw that would break the display is a stop, and so is one that strips', async ({ page, house }) => {
   await page.goto(`${HALL}/fix`)
   await page.getByRole('tab', { name: 'Into the display' }).click()
-  await expect(page.getByTestId('screw-choice')).toContainText('M6 × 14 mm, washers of 1.6 in all; four for each display, 36 for the array')
+  await expect(page.getByTestId('screw-choice')).toContainText('M6 × 14 mm, washers of 1.6 in all; four for each display, 36 for all of them')
   await fill(page, 'Another length', '20')
   await expect(page.locator('[data-finding=display-screw-too-long]')).toContainText('A screw of 20 is 4.9 too long')
   await fill(page, 'Another length', '8')

@@ -21,7 +21,8 @@ watch([() => store.wall, system], async ([wall]) => {
     const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
     planned.push({ id: alternative.id, name: alternative.name, plan, lines: compareWall(other, store.catalogue, holes, stops).map(({ what, text }) => ({ what, text: tell(text) })) })
   }
-  ways.value = planned
+  // A newer edit may have been planned meanwhile.
+  if (store.wall === wall) ways.value = planned
 }, { immediate: true })
 const wall = computed(() => store.wall!)
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { AlignCenterHorizontal, AlignCenterVertical, AlignEndHorizontal, AlignEndVertical, AlignStartHorizontal, AlignStartVertical, Copy, FlipHorizontal2, GalleryHorizontal, GalleryVertical, GitCompareArrows, Plus, Trash2 } from 'lucide-vue-next'
+import { AlignCenterHorizontal, AlignCenterVertical, AlignEndHorizontal, AlignEndVertical, AlignHorizontalDistributeCenter, AlignHorizontalSpaceBetween, AlignStartHorizontal, AlignStartVertical, AlignVerticalDistributeCenter, AlignVerticalSpaceBetween, Copy, FlipHorizontal2, GitCompareArrows, Plus, Trash2 } from 'lucide-vue-next'
 import type { Wall } from '~~/core/job'
 
 /** Everything that hangs on the wall: arrays apart and in line, and the alternatives that the client can choose from. */
@@ -21,6 +21,10 @@ function duplicate() {
 const ALIGN = [
   { edge: 'left', icon: AlignStartVertical, label: 'Left edges in line with it' }, { edge: 'centre', icon: AlignCenterVertical, label: 'Middles above each other' }, { edge: 'right', icon: AlignEndVertical, label: 'Right edges in line with it' },
   { edge: 'top', icon: AlignStartHorizontal, label: 'Tops in line with it' }, { edge: 'middle', icon: AlignCenterHorizontal, label: 'Middles at its height' }, { edge: 'bottom', icon: AlignEndHorizontal, label: 'Feet in line with it' },
+] as const
+const SPREAD = [
+  { axis: 'x', by: 'gaps', icon: AlignHorizontalSpaceBetween, label: 'Spread across, even gaps' }, { axis: 'x', by: 'middles', icon: AlignHorizontalDistributeCenter, label: 'Spread across, middles evenly' },
+  { axis: 'y', by: 'gaps', icon: AlignVerticalSpaceBetween, label: 'Spread up, even gaps' }, { axis: 'y', by: 'middles', icon: AlignVerticalDistributeCenter, label: 'Spread up, middles evenly' },
 ] as const
 const alternatives = computed(() => wall.value.alternatives ?? [])
 const rename = (id: string, name: string) => store.edit('Name an alternative', (wall) => { wall.alternatives!.find(each => each.id === id)!.name = name })
@@ -60,15 +64,12 @@ const chooseIt = (id: string) => act('The client’s choice', (wall) => {
     <TextField v-if="current" label="Its name" :value="current.name" :actions="{ commit: name => store.edit('Name an array', wall => { arrayOf(wall, current!.id).name = name }) }" />
     <template v-if="wall.arrays.length > 1">
       <LengthField label="Kept clear between arrays" :value="wall.clearance" :actions="{ commit: mm => store.edit('Clearance', wall => { wall.clearance = mm }) }" />
-      <div class="grid grid-cols-8 gap-1" role="group" aria-label="The other arrays">
+      <div class="grid grid-cols-5 gap-1" role="group" aria-label="The other arrays">
         <button v-for="{ edge, icon, label } in ALIGN" :key="edge" type="button" class="press !px-0" :title="label" :aria-label="label" @click="act(label, wall => alignArrays(wall, current!.id, edge, displays))">
           <component :is="icon" class="size-4" aria-hidden="true" />
         </button>
-        <button type="button" class="press !px-0" :disabled="wall.arrays.length < 3" title="Spread evenly across" aria-label="Spread evenly across" @click="act('Spread across', wall => distributeArrays(wall, 'x', displays))">
-          <GalleryHorizontal class="size-4" aria-hidden="true" />
-        </button>
-        <button type="button" class="press !px-0" :disabled="wall.arrays.length < 3" title="Spread evenly up" aria-label="Spread evenly up" @click="act('Spread up', wall => distributeArrays(wall, 'y', displays))">
-          <GalleryVertical class="size-4" aria-hidden="true" />
+        <button v-for="{ axis, by, icon, label } in SPREAD" :key="label" type="button" class="press !px-0" :disabled="wall.arrays.length < 3" :title="label" :aria-label="label" @click="act(label, wall => distributeArrays(wall, axis, by, displays))">
+          <component :is="icon" class="size-4" aria-hidden="true" />
         </button>
       </div>
     </template>

@@ -13,7 +13,12 @@ const job = computed(() => ({ catalogue: store.catalogue, rules: store.rules }))
 const wall = computed(() => planned.value ?? store.shown!)
 const positions = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id)?.positions ?? [])
 const fixed = computed(() => array.value && fix(array.value, positions.value, wall.value, job.value))
-const fixing = computed(() => fixed.value?.fixings[0])
+/** Each pair of display and mount is held in its own way; the one that is used most is looked at first. */
+const pairs = computed(() => [...fixed.value?.fixings ?? []].sort((a, b) => (b.cases[0]?.utilisation ?? Infinity) - (a.cases[0]?.utilisation ?? Infinity)))
+const pair = ref('')
+const keyOf = ({ display, mount }: { display: string, mount: string }) => `${display} ${mount}`
+const fixing = computed(() => pairs.value.find(each => keyOf(each) === pair.value) ?? pairs.value[0])
+const pairOptions = computed(() => pairs.value.map(each => ({ value: keyOf(each), label: `${each.count} × ${store.catalogue.displays.find(({ id }) => id === each.display)?.name} on ${store.catalogue.mounts.find(({ id }) => id === each.mount)?.name}` })))
 const ranked = computed(() => array.value
   ? rankFasteners((offeredOf('fastener', array.value.fastener) as Fastener[]).filter(({ base }) => base === wall.value.structure.kind), array.value, positions.value, wall.value, job.value, system.value)
   : [])
@@ -44,6 +49,7 @@ useCommands(LEAVES.map(({ id, title }) => ({ id: `fix-${id}`, title: `Fix: ${tit
     <template v-else-if="array">
       <BenchLeaves v-model="leaf" :leaves="LEAVES" label="Sides of the mount" />
       <ChoiceField v-if="store.shown!.arrays.length > 1" inline label="Of" :value="array.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; return [] }" />
+      <ChoiceField v-if="pairs.length > 1" label="For" :value="keyOf(fixing)" :options="pairOptions" :commit="(value) => { pair = value; return [] }" />
       <template v-if="leaf === 'wall'">
         <ul class="max-h-52 space-y-1 overflow-y-auto" tabindex="0" aria-label="Fasteners, the best first">
           <li v-for="{ fastener, utilisation, stop } in ranked" :key="fastener.id">
@@ -76,7 +82,7 @@ useCommands(LEAVES.map(({ id, title }) => ({ id: `fix-${id}`, title: `Fix: ${tit
       <template v-else>
         <p class="text-sm" data-testid="screw-choice">
           <template v-if="screw?.fits">
-            M{{ store.catalogue.displays.find(({ id }) => id === fixing!.display)!.vesa.thread }} × <b class="figures text-base">{{ showFine(screw.length) }}</b> {{ suffix }}, washers of {{ showFine(screw.stack.washers) }} in all; four for each display, {{ 4 * fixing.count }} for the array.
+            M{{ store.catalogue.displays.find(({ id }) => id === fixing!.display)!.vesa.thread }} × <b class="figures text-base">{{ showFine(screw.length) }}</b> {{ suffix }}, washers of {{ showFine(screw.stack.washers) }} in all; four for each display, {{ 4 * fixing.count }} for all of them.
           </template>
           <template v-else-if="screw">
             {{ tell(screw.why) }}.

@@ -24,19 +24,24 @@ const preview = usePicturePreview()
 const store = useWallStore()
 const { behind } = useWallPlan()
 const view = useDraftView()
-/** Its cases as they are now, while the plan is behind: one plain shape, which costs a frame little. */
-const cases = computed(() => {
-  const now = behind.value ? store.shown?.arrays.find(({ id }) => id === array.id) : undefined
-  return now && arrange(now, store.catalogue.displays, store.shown!)?.cells.map(({ outer: { x, y, width, height } }) => `M${x} ${y}h${width}v${height}h${-width}z`).join('')
+const { arrangement } = useArray()
+/** Where it is now, while the plan is behind. */
+const now = computed(() => {
+  if (!behind.value) return undefined
+  if (store.array?.id === array.id) return arrangement.value
+  const shown = store.shown?.arrays.find(({ id }) => id === array.id)
+  return shown && arrange(shown, store.catalogue.displays, store.shown!)
 })
+/** Its cases as one plain shape from the outline's corner on, which a hand only moves: that costs a frame little. */
+const cases = computed(() => now.value?.cells.map(({ outer }) => `M${[outer.x - now.value!.outline.x, outer.y - now.value!.outline.y].map(mm => mm.toFixed(2)).join(' ')}h${outer.width}v${outer.height}h${-outer.width}z`).join(''))
 const group = useTemplateRef<SVGGElement>('group')
 useDraftDrag(group, { enabled: () => movable, moving: haul => emit('moving', haul), moved: () => emit('moved') })
 </script>
 
 <template>
   <g ref="group" :data-array="array.id" :class="{ 'cursor-move': movable }">
-    <path v-if="cases" :d="cases" data-plain fill="var(--color-case)" stroke="var(--color-on-case)" :stroke-width="1 / view.scale" pointer-events="none" />
-    <g v-show="!cases">
+    <path v-if="now" :d="cases" :transform="`translate(${now.outline.x} ${now.outline.y})`" data-plain fill="var(--color-case)" stroke="var(--color-on-case)" :stroke-width="1 / view.scale" pointer-events="none" />
+    <g v-show="!now">
       <DraftScreen v-for="position in plan.positions" :key="position.id" :position="position" :ghost="ghost" :small="showPlates" />
       <LazyDraftPicture v-if="preview?.array === array.id && !showPlates && !ghost" :plan="plan" :preview="preview" />
       <template v-if="showPlates">
