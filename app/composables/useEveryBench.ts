@@ -12,13 +12,14 @@ const PARTS = [
 export const useAtHand = () => useState('every-bench-at-hand', () => false)
 
 /**
- * Fetches every stage's bench once the first one is drawn: at the wall there is often no signal by
+ * Fetches every stage's bench, and the firm's catalogue, once the first one is drawn: at the wall there is often no signal by
  * the time that the next stage is opened. What cannot be fetched now is asked for when it is shown.
  */
 export function useEveryBench(): void {
   const atHand = useAtHand()
+  const { house, load } = useHouseCatalogue()
   onNuxtReady(async () => {
-    const fetched = await Promise.allSettled(PARTS.map(part => part()))
-    atHand.value = fetched.every(({ status }) => status === 'fulfilled')
+    const fetched = await Promise.allSettled([load(), ...PARTS.map(part => part())])
+    atHand.value = house.value !== undefined && fetched.every(({ status }) => status === 'fulfilled')
   })
 }

@@ -1,12 +1,11 @@
-import { createSharedComposable } from '@vueuse/core'
 import { KINDS, offered, standingOf, type Model, type ModelKind } from '~~/core/catalogue'
 import type { Display, ScrewKit } from '~~/core/job'
 import type { HouseCatalogue } from '~~/server/repositories/catalogue'
 
-/** The firm's catalogue, fetched once and kept at hand for the wall without signal. */
-export const useHouseCatalogue = createSharedComposable(() => {
-  const house = shallowRef<HouseCatalogue>()
-  const failed = ref('')
+/** The firm's catalogue, fetched once and then at hand for as long as the application is open, with signal or without. */
+export function useHouseCatalogue() {
+  const house = useState('house-catalogue', () => shallowRef<HouseCatalogue>())
+  const failed = useState('house-catalogue-failed', () => '')
   async function load() {
     try {
       house.value = await api<HouseCatalogue>('/catalogue')
@@ -18,7 +17,7 @@ export const useHouseCatalogue = createSharedComposable(() => {
   }
   const modelsOfKind = (kind: ModelKind): Model[] => house.value?.[KINDS[kind].list] ?? []
   return { house, failed, load, modelsOfKind }
-})
+}
 
 /** The models that a wall can take: what the firm offers, and what its site has already. */
 export function useModelChoice() {

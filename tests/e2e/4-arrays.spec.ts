@@ -47,7 +47,7 @@ test('unlike displays hang in one row, in line by their pictures', async ({ page
   await fill(page, 'Gap across', '30')
   await page.getByLabel('They are').selectOption('picture-bottom')
   await leaf(page, 'Screen')
-  await page.getByRole('button', { name: 'Add at the end' }).click()
+  await page.getByRole('button', { name: 'Add at end' }).click()
   await page.getByLabel('Display', { exact: true }).selectOption('marram-86q')
   await page.getByRole('button', { name: 'R1 C1' }).click()
   await page.getByLabel('Hung').selectOption('portrait-ccw')
@@ -216,6 +216,24 @@ test('everything of an arrangement is done without a mouse', async ({ page, hous
   await saved(page)
   const [array] = (await house.wall('stennick', 'keys')).job.walls[0].arrays
   expect(array).toMatchObject({ rows: 2, columns: 2, follows: { x: { rule: 'wall-centre' } }, at: { y: { value: 1310 } }, cells: [{ row: 2, column: 1, orientation: 'inverted' }] })
+})
+
+test('the firm’s catalogue stays at hand from stage to stage without a connection, and is missed in words where it never came', async ({ page, house }) => {
+  await page.goto('/sites/holm-point/walls/cafe/fix')
+  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await house.stop()
+  await page.getByRole('link', { name: 'Arrange' }).click()
+  await page.getByLabel('Mount', { exact: true }).selectOption('quay-f2')
+  await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
+  await house.start()
+  await saved(page)
+  await page.route('**/api/catalogue', route => route.abort())
+  // A new site has no models of its own yet.
+  await house.api('/sites', { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"name": "Far Point", "units": "metric"}' })
+  await beginWall(page, 'Far', '3 m', '2.4 m', 'far-point')
+  await page.getByRole('link', { name: 'Arrange' }).click()
+  await page.getByRole('button', { name: 'Add a grid of displays' }).click()
+  await expect(page.getByRole('alert')).toContainText('The catalogue is not at hand')
 })
 
 test('a model taken without a connection is kept in the browser and sent with the wall', async ({ page, house }) => {

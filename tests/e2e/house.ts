@@ -72,9 +72,9 @@ export async function fill(page: Page, label: string, text: string) {
   await page.getByLabel(label, { exact: true }).press('Enter')
 }
 
-/** Begins a wall at Stennick, and comes to its survey. */
-export async function beginWall(page: Page, name: string, width: string, height: string) {
-  await page.goto('/sites/stennick')
+/** Begins a wall, at Stennick unless elsewhere, and comes to its survey. */
+export async function beginWall(page: Page, name: string, width: string, height: string, site = 'stennick') {
+  await page.goto(`/sites/${site}`)
   await page.getByLabel('Name', { exact: true }).fill(name)
   await page.getByLabel('Width').fill(width)
   await page.getByLabel('Height').fill(height)

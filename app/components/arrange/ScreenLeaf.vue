@@ -70,7 +70,7 @@ function append() {
     </template>
     <div v-if="array.rows === 1 || array.columns === 1" class="grid grid-cols-2 gap-2">
       <button type="button" class="press" @click="append">
-        <Plus class="size-4" aria-hidden="true" /> Add at the end
+        <Plus class="size-4" aria-hidden="true" /> Add at end
       </button>
       <button type="button" class="press" :disabled="array.rows * array.columns === 1" @click="edit('Take the last screen away', array => array.rows === 1 ? setGrid(array, 1, array.columns - 1) : setGrid(array, array.rows - 1, 1))">
         <Trash2 class="size-4" aria-hidden="true" /> Take the last

@@ -56,6 +56,7 @@ const scene = computed(() => {
           <circle :cx="distance + 60" :cy="-eye" r="110" />
           <rect :x="distance" :y="-eye + 130" width="150" :height="Math.max(eye - 130, 0)" rx="60" opacity="0.5" />
         </g>
+        <text v-if="farthestViewer(picture).value > scene.width" :x="scene.width + 60" :y="scene.height * -0.9" :font-size="scene.width * 0.075" text-anchor="end" fill="var(--color-ink)" class="figures">farthest {{ show(farthestViewer(picture).value) }} →</text>
         <path :d="`M${nearestViewer(picture, eye).value} -60 v120 M${farthestViewer(picture).value} -60 v120`" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
       </svg>
       <svg :viewBox="above.box" class="max-h-20 w-full" role="img" aria-label="Plan of wall and viewer" data-testid="plan-view">

@@ -9,6 +9,7 @@ const store = useWallStore()
 const { selected } = useSelection()
 const { array, cell, arrangement, edit } = useArray()
 const { optionsOf, take } = useModelChoice()
+const { house, load } = useHouseCatalogue()
 
 function nudge(dx: number, dy: number) {
   if (!array.value) return
@@ -60,8 +61,11 @@ useCommands([
   { id: 'centre', title: 'Centre the array on the wall', group: 'Arrange', keys: ['c'], when: has, run: centre },
 ])
 
-function addGrid() {
+const missed = ref('')
+async function addGrid() {
+  if (!house.value) await load()
   const first = optionsOf('display', undefined)[0]?.value
+  missed.value = first ? '' : house.value ? 'The catalogue offers no display: enter one there.' : 'The catalogue is not at hand: it needs a connection once.'
   if (!first) return
   take('display', first)
   const display = store.catalogue.displays.find(({ id }) => id === first) as Display
@@ -89,6 +93,9 @@ useCommands(LEAVES.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrang
     <button v-if="!array" type="button" class="press press-first w-full" @click="addGrid">
       <Plus class="size-4" aria-hidden="true" /> Add a grid of displays
     </button>
+    <p v-if="missed" class="field-fault" role="alert">
+      {{ missed }}
+    </p>
     <BenchLeaves v-if="array || leaf === 'all'" v-model="leaf" :leaves="LEAVES" label="Parts of the arrangement" />
     <ChoiceField v-if="array && store.shown!.arrays.length > 1 && leaf !== 'all'" inline label="Of" :value="array.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; selected = ''; return [] }" />
     <LazyArraysLeaf v-if="leaf === 'all'" @add="addGrid" />
