@@ -3,7 +3,7 @@ import type { Finding } from './finding'
 import type { Catalogue, Fault, Job, ScreenArray, Wall } from './job'
 import { fix } from './fix'
 import { mark, type Marking } from './mark'
-import { mount, mountFaults, type ArrayPlan } from './mount'
+import { mount, mountFaults, place, type ArrayPlan } from './mount'
 import { isFramed, nextProbe, survey, type NextProbe, type Survey } from './survey'
 import { words } from './units'
 
@@ -21,15 +21,18 @@ export interface WallPlan extends Omit<Survey, 'findings'> {
 export interface Plan { walls: WallPlan[] }
 
 function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<Job, 'catalogue' | 'rules'>): { plan?: ArrayPlan, findings: Finding[] } {
-  const arrangement = arrange(array, job.catalogue.displays, wall)
-  if (!arrangement) {
+  const nominal = arrange(array, job.catalogue.displays, wall)
+  if (!nominal) {
     return { findings: [{
       severity: 'stop', code: 'display-unknown', stage: 'arrange', subject: array.id,
       message: words`The display of ${array.name} is not in the catalogue.`,
     }] }
   }
+  const placing = place(array, nominal.cells, wall, surveyed, job.catalogue)
+  const { x, y } = placing.shift
+  const arrangement = x === 0 && y === 0 ? nominal : arrange(array, job.catalogue.displays, wall, placing.shift)!
   const { outline, imageGap, cells } = arrangement
-  const mounting = mount(array, arrangement, wall, surveyed, job)
+  const mounting = mount(array, cells, placing, wall, surveyed, job)
   const model = job.catalogue.displays.find(({ id }) => id === array.display)!
   const mountModel = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const fixed = fix(array, mounting.positions, wall, job)
@@ -38,7 +41,7 @@ function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<J
   const map = cells.length > 0 ? pixelMap(cells, imageGap) : undefined
   return {
     plan: {
-      id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: { x: 0, y: 0 },
+      id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: placing.shift,
       positions: mounting.positions.map((position, n) => {
         const loads = loadsOf(position)
         return { ...position, crop: map!.crops[n]!.rounded, ...loads && { loads } }

@@ -14,7 +14,7 @@ const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject,
 function publishPosition({ id, row, column, model, orientation, outer, picture, pattern, crop, plate, holes, loads }: Position) {
   return {
     id, row, column, display: model, orientation, outer, picture, crop, pattern,
-    ...plate && { mount: { ...plate.centre, lateralShift: plate.lateralShift, held: plate.held } },
+    ...plate && { mount: { ...plate.centre, lateralShift: plate.lateralShift, heightShift: plate.heightShift, held: plate.held, ...plate.byHand && { byHand: true } } },
     holes: holes ?? [],
     loads: loads ?? [],
   }

@@ -65,7 +65,7 @@ export function mirrorArray(wall: Wall, id: string, displays: Display[]): void {
   const turned = (cell: CellChoice): CellChoice => ({ ...cell, column: column(cell.column), ...cell.orientation && { orientation: TURNED[cell.orientation] } })
   // In a row of unlike displays each keeps its model: where there was no choice the array's own stays.
   if (array.cells) array.cells = array.cells.map(turned)
-  if (array.plates) array.plates = array.plates.map(plate => ({ ...plate, column: column(plate.column), lateralShift: -plate.lateralShift }))
+  if (array.plates) array.plates = array.plates.map(plate => ({ ...plate, column: column(plate.column), ...plate.lateralShift !== undefined && { lateralShift: -plate.lateralShift } }))
   if (array.align === 'case-left' || array.align === 'case-right') array.align = array.align === 'case-left' ? 'case-right' : 'case-left'
   else if (array.align === 'picture-left' || array.align === 'picture-right') array.align = array.align === 'picture-left' ? 'picture-right' : 'picture-left'
   putAt(wall, array, displays, { x: wall.width - x - width })

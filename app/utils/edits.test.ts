@@ -1,21 +1,21 @@
 import { describe, expect, it } from 'vitest'
 import { exampleWall } from '~~/tests/fixtures/job'
-import { arrayOf, holdPlace, setGrid, setPlateShift, sortedMembers } from './edits'
+import { arrayOf, holdPlace, setGrid, setPlate, sortedMembers } from './edits'
 
-describe('a plate’s shift', () => {
+describe('what is decided for a plate', () => {
   it('is kept once for each plate, in order, and none leaves no entry', () => {
     const wall = exampleWall()
-    setPlateShift(wall, 'a1', 2, 1, 5)
-    setPlateShift(wall, 'a1', 1, 3, -4)
-    setPlateShift(wall, 'a1', 2, 1, 7)
-    expect(wall.arrays[0]!.plates).toEqual([{ row: 1, column: 3, lateralShift: -4 }, { row: 2, column: 1, lateralShift: 7 }])
-    setPlateShift(wall, 'a1', 1, 3, 0)
-    setPlateShift(wall, 'a1', 2, 1, 0)
+    setPlate(wall, 'a1', 2, 1, { lateralShift: 5, reason: 'a pipe' })
+    setPlate(wall, 'a1', 1, 3, { lateralShift: 0 })
+    setPlate(wall, 'a1', 2, 1, { lateralShift: 7 })
+    expect(wall.arrays[0]!.plates).toEqual([{ row: 1, column: 3, lateralShift: 0 }, { row: 2, column: 1, lateralShift: 7, reason: 'a pipe' }])
+    setPlate(wall, 'a1', 1, 3, { lateralShift: undefined })
+    setPlate(wall, 'a1', 2, 1, { lateralShift: undefined })
     expect(wall.arrays[0]).not.toHaveProperty('plates')
   })
 
   it('of an array that is gone is an error', () => {
-    expect(() => setPlateShift(exampleWall(), 'a9', 1, 1, 5)).toThrow('no array a9')
+    expect(() => setPlate(exampleWall(), 'a9', 1, 1, { lateralShift: 5 })).toThrow('no array a9')
     expect(arrayOf(exampleWall(), 'a1').name).toBe('Departures')
   })
 })
@@ -23,11 +23,11 @@ describe('a plate’s shift', () => {
 describe('a grid’s size', () => {
   it('takes decisions about plates that are no longer there with it', () => {
     const wall = exampleWall()
-    setPlateShift(wall, 'a1', 1, 1, 5)
-    setPlateShift(wall, 'a1', 2, 3, 6)
+    setPlate(wall, 'a1', 1, 1, { lateralShift: 5 })
+    setPlate(wall, 'a1', 2, 3, { lateralShift: 6 })
     setGrid(wall.arrays[0]!, 2, 2)
     expect(wall.arrays[0]).toMatchObject({ rows: 2, columns: 2, plates: [{ row: 1, column: 1, lateralShift: 5 }] })
-    setPlateShift(wall, 'a1', 1, 1, 0)
+    setPlate(wall, 'a1', 1, 1, { lateralShift: undefined })
     setGrid(wall.arrays[0]!, 1, 1)
     expect(wall.arrays[0]).not.toHaveProperty('plates')
   })

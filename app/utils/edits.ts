@@ -1,5 +1,5 @@
 import { placeOf } from '~~/core/arrange'
-import type { Framing, ScreenArray, Wall } from '~~/core/job'
+import type { Framing, PlateChoice, ScreenArray, Wall } from '~~/core/job'
 
 /** The array of a wall by its id; an edit of one that is gone is an error in the program. */
 export function arrayOf(wall: Wall, id: string): ScreenArray {
@@ -8,11 +8,14 @@ export function arrayOf(wall: Wall, id: string): ScreenArray {
   return array
 }
 
-/** Sets how far one plate is slid from nominal; none at all leaves no entry behind. */
-export function setPlateShift(wall: Wall, arrayId: string, row: number, column: number, lateralShift: number): void {
+/** Sets what a person decides for one plate; one for which nothing is decided any more is placed again by what is worked out. */
+export function setPlate(wall: Wall, arrayId: string, row: number, column: number, change: Partial<PlateChoice>): void {
   const array = arrayOf(wall, arrayId)
   const others = (array.plates ?? []).filter(plate => plate.row !== row || plate.column !== column)
-  const plates = lateralShift === 0 ? others : [...others, { row, column, lateralShift }]
+  const before = array.plates?.find(plate => plate.row === row && plate.column === column)
+  const choice = Object.fromEntries(Object.entries({ ...before, row, column, ...change }).filter(([, value]) => value !== undefined && value !== '')) as unknown as PlateChoice
+  const decided = choice.lateralShift !== undefined || choice.heightShift !== undefined
+  const plates = decided ? [...others, choice] : others
   if (plates.length > 0) array.plates = plates.sort((a, b) => a.row - b.row || a.column - b.column)
   else delete array.plates
 }

@@ -24,8 +24,11 @@ export interface Arrangement {
   findings: Finding[]
 }
 
-/** Lays an array out on a wall; undefined where the catalogue does not have its display. */
-export function arrange(array: ScreenArray, displays: Display[], wall: Wall): Arrangement | undefined {
+/**
+ * Lays an array out on a wall, shifted from its place by so much; undefined where the catalogue does
+ * not have its display.
+ */
+export function arrange(array: ScreenArray, displays: Display[], wall: Wall, shift: Point = { x: 0, y: 0 }): Arrangement | undefined {
   const model = displays.find(({ id }) => id === array.display)
   if (!model) return undefined
   const { align } = array
@@ -33,7 +36,8 @@ export function arrange(array: ScreenArray, displays: Display[], wall: Wall): Ar
   const hung = hungIn(array, model, displays)
   const layout = align === undefined ? layOutGrid(array, display, hung) : layOutLine({ ...array, align }, hung)
   const at = placeOf(array, wall)
-  const outline = outlineOf(at, layout)
+  const placed = outlineOf(at, layout)
+  const outline = { ...placed, x: placed.x + shift.x, y: placed.y + shift.y }
   const cells = layout.cells.map(cell => movedBy(cell, outline.x, outline.y))
   return {
     display, at, outline, cells,

@@ -143,7 +143,7 @@ const screenArray = group({
     y: maybe({ rule: must(oneOf('eye', 'above', 'below')), value: must(length()), feature: words() }),
   }),
   shiftTolerance: maybe(point(extent)),
-  plates: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), lateralShift: must(length()) }), LIMITS.screens),
+  plates: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), lateralShift: length(), heightShift: length(), reason: words(2_000) }), LIMITS.screens),
   align: oneOf(...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS),
   cells: list(group({
     row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)),

@@ -229,8 +229,11 @@ export interface Following {
   y?: { rule: 'eye' | 'above' | 'below', value: number, feature?: string }
 }
 
-/** A decision about one wall plate: how far it slides from nominal, + to the right, mm. */
-export interface PlateShift { row: number, column: number, lateralShift: number }
+/**
+ * What a person decided for one wall plate, against what would be worked out: how far it slides from
+ * nominal, + to the right, and how far it stands above it, mm; and why.
+ */
+export interface PlateChoice { row: number, column: number, lateralShift?: number, heightShift?: number, reason?: string }
 
 /** A screen of an array that is not like the others: left out, of another model, or hung another way. */
 export interface CellChoice {
@@ -263,7 +266,7 @@ export interface ScreenArray {
   at: Placing
   follows?: Following
   shiftTolerance?: Point
-  plates?: PlateShift[]
+  plates?: PlateChoice[]
   align?: Alignment
   cells?: CellChoice[]
   /** The screw into the display that a person chose, mm; else the one that fits best from the kits. */

@@ -5,10 +5,11 @@ import type { Cell } from '../arrange'
 
 /**
  * Centre of the wall plate, mm: the display's pattern centre less the mount's interface offset,
- * plus the plate's own lateral shift. Presetting the height adjusters moves no hole.
+ * plus the plate's own shifts along the wall and up it. Adjusters that are only preset for hanging
+ * move no hole; a plate that is shifted up is taken back by its height adjusters.
  */
-export function plateCentre(pattern: Point, mount: Mount, lateralShift: number): Point {
-  return { x: pattern.x - mount.interface.x + lateralShift, y: pattern.y - mount.interface.y }
+export function plateCentre(pattern: Point, mount: Mount, { lateralShift, heightShift }: { lateralShift: number, heightShift: number }): Point {
+  return { x: pattern.x - mount.interface.x + lateralShift, y: pattern.y - mount.interface.y + heightShift }
 }
 
 /** The plate's rectangle on the wall, about its centre. */
@@ -17,13 +18,13 @@ export function plateRect(centre: Point, { plate }: Mount): Rect {
 }
 
 /** The same height reckoned from the display's bottom edge, as it is checked with a tape at the wall. */
-export function holeHeightFromBottomEdge(cell: Cell, mount: Mount, slot: Slot): Figure {
+export function holeHeightFromBottomEdge(cell: Cell, mount: Mount, slot: Slot, heightShift = 0): Figure {
   const bottom = cell.outer.y
   const toPattern = cell.pattern.y - bottom
-  const value = bottom + toPattern - mount.interface.y + slot.y
+  const value = bottom + toPattern - mount.interface.y + heightShift + slot.y
   return figure([{
     label: `Height of the ${slot.row} holes`,
-    expression: words`bottom edge ${bottom} + to the mounting pattern ${toPattern} − hook to plate ${mount.interface.y} + plate to hole ${slot.y}`,
+    expression: words`bottom edge ${bottom} + to the mounting pattern ${toPattern} − hook to plate ${mount.interface.y}${heightShift === 0 ? [] : words` + plate shifted ${heightShift}`} + plate to hole ${slot.y}`,
     value,
     unit: 'mm',
     source: 'mount maker’s drawing',
@@ -35,7 +36,7 @@ export function plateAcross(cell: Cell, mount: Mount, lateralShift: number): Fig
   return figure([{
     label: 'Plate centre along the wall',
     expression: words`mounting pattern ${cell.pattern.x} − hook to plate ${mount.interface.x} + plate shifted ${lateralShift}`,
-    value: plateCentre(cell.pattern, mount, lateralShift).x,
+    value: plateCentre(cell.pattern, mount, { lateralShift, heightShift: 0 }).x,
     unit: 'mm',
   }])
 }

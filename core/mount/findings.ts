@@ -1,31 +1,37 @@
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
 import type { Cell } from '../arrange'
-import type { Catalogue, Display, Fault, Mount, Orientation, ScreenArray, Wall } from '../job'
-import type { Member } from '../survey'
+import type { Catalogue, Display, Fault, Mount, Orientation, PlateChoice, ScreenArray, Wall } from '../job'
+import type { Member, Survey } from '../survey'
 import { words, type Text } from '../units'
-import { bestShift, leastShift, type Shift } from './lateral'
-import { ONE_SIDED_95, type Landing } from './landing'
+import type { Ground } from './ground'
+import { ONE_SIDED_95 } from './landing'
+import { barredFor } from './placing'
 import type { Hole, MountedCell } from './position'
+import { bestSlide, leastSlide } from './slide'
 
 const side = (by: number) => by < 0 ? 'left' : 'right'
 const name = ({ row, column }: MountedCell) => `R${row} C${column}`
 const tellShift = (by: number) => words`${Math.abs(by)} to the ${side(by)}`
 
 /** What would hold a plate: the words, and the shift to take where one is within its travel. */
-export interface Remedy { remedy: Text, best?: Shift }
+export interface Remedy { remedy: Text, best?: number }
 
 /** What a plate can do about a miss: slide within its travel, or how far it would have to. */
-export function remedyOf(mount: Mount, nominalX: number, landings: Landing[]): Remedy {
+export function remedyOf({ plate }: MountedCell, mount: Mount, ground: Ground, wall: Wall): Remedy {
   const travel = mount.adjust?.lateral ?? 0
-  const best = bestShift(mount, nominalX, landings, travel)
-  const least = leastShift(mount, nominalX, landings, best ? travel : 2 * mount.plate.width)
-  if (best && least) {
-    const justEnough = Math.abs(least.by - best.by) > 0.05 ? words` (${tellShift(least.by)} would just do)` : []
-    return { best, remedy: words`Shift the plate ${tellShift(best.by)} of its nominal place${justEnough}: ${best.margin} of wood to spare. It can slide ${travel} either way.` }
+  const slider = {
+    nominal: plate.centre.x - plate.lateralShift, half: mount.plate.width / 2,
+    demands: ground.along(mount, plate.centre.y), barred: barredFor(wall, mount, plate.centre.y),
   }
-  if (!least) return { remedy: words`No place near it reaches enough members. A rail across members, a backing board or another mount is needed.` }
-  return { remedy: words`It would have to slide ${tellShift(least.by)}, ${Math.abs(least.by) - travel} more than its ${travel} of travel. Move the whole array, or use a rail, a backing board or another mount.` }
+  const best = bestSlide({ ...slider, travel })
+  const least = leastSlide({ ...slider, travel: best ? travel : 2 * mount.plate.width })
+  if (best && least !== undefined) {
+    const justEnough = Math.abs(least - best.by) > 0.05 ? words` (${tellShift(least)} would just do)` : []
+    return { best: best.by, remedy: words`Shift the plate ${tellShift(best.by)} of its nominal place${justEnough}: ${best.spare} to spare. It can slide ${travel} either way.` }
+  }
+  if (least === undefined) return { remedy: words`No place near it reaches enough. A rail across members, a backing board or another mount is needed.` }
+  return { remedy: words`It would have to slide ${tellShift(least)}, ${Math.abs(least) - travel} more than its ${travel} of travel. Move the whole array, or use a rail, a backing board or another mount.` }
 }
 
 /** Whether a hole would land if its member’s centre were known: it wants a nail, not another place. */
@@ -43,25 +49,26 @@ function unsureFinding(cell: MountedCell, hole: Hole, members: Member[]): Findin
 
 function missText(cell: MountedCell, hole: Hole): Text {
   const which = `${name(cell)}, ${hole.row} row hole`
-  if (hole.member === undefined || hole.margin === undefined) return words`${which} at ${hole.x} has no framing member behind it.`
+  if (hole.margin === undefined) return words`${which} at ${hole.x} has no framing member behind it.`
+  if (hole.member === undefined) return words`${which} at ${hole.x}, ${hole.y} up is ${-hole.margin} too near a joint.`
   return words`${which} at ${hole.x} misses member ${String(hole.member + 1)} by ${-hole.margin}.`
 }
 
 /** A stop for every hole that misses, with the shift of its plate that would cure it. */
-export function missFindings(array: ScreenArray, cell: MountedCell, members: Member[], remedyAt: (nominalX: number) => Remedy): Finding[] {
+export function missFindings(array: ScreenArray, cell: MountedCell, { members, coursing }: Pick<Survey, 'members' | 'coursing'>, remedyAt: () => Remedy): Finding[] {
   const short = cell.holes.filter(hole => hole.margin === undefined || hole.margin < -1e-9)
   const misses = short.filter(hole => !unsure(hole, members))
   const doubts = short.filter(hole => unsure(hole, members)).map(hole => unsureFinding(cell, hole, members))
   if (misses.length === 0) return doubts
-  const { remedy, best } = remedyAt(cell.plate.centre.x - cell.plate.lateralShift)
+  const { remedy, best } = remedyAt()
   return [...doubts, ...misses.map((hole): Finding => ({
     severity: 'stop',
-    code: 'hole-misses-member',
+    code: coursing ? 'joint-too-near' : 'hole-misses-member',
     stage: 'mount',
     subject: hole.id,
     message: missText(cell, hole),
     remedy,
-    ...best && { cure: { kind: 'shift-plate', array: array.id, row: cell.row, column: cell.column, lateralShift: best.by } },
+    ...best !== undefined && { cure: { kind: 'shift-plate', array: array.id, row: cell.row, column: cell.column, lateralShift: best } },
   }))]
 }
 
@@ -129,13 +136,19 @@ export function mountFaults(array: ScreenArray, cells: Cell[], catalogue: Catalo
   const { mounts } = catalogue
   const travelAt = (row: number, column: number) => {
     const own = cells.find(cell => cell.row === row && cell.column === column)?.mount ?? array.mount
-    return mounts.find(({ id }) => id === own)?.adjust?.lateral ?? 0
+    return mounts.find(({ id }) => id === own)?.adjust ?? {}
+  }
+  const beyond = ({ row, column, lateralShift = 0, heightShift = 0 }: PlateChoice, at: string): Fault[] => {
+    const { lateral = 0, height = 0 } = travelAt(row, column)
+    const tell = (mm: number) => Math.round(mm * 10) / 10
+    return [
+      ...Math.abs(lateralShift) > lateral + 1e-9 ? [{ path: `${at}.lateralShift`, message: `The plate can slide ${lateral} mm either way; ${tell(lateralShift)} mm is asked for` }] : [],
+      ...Math.abs(heightShift) > height + 1e-9 ? [{ path: `${at}.heightShift`, message: `The height adjusters take up ${height} mm either way; ${tell(heightShift)} mm is asked for` }] : [],
+    ]
   }
   const tooHeavy = pairsOf(array, cells, catalogue).filter(({ display, mount }) => display.mass > mount.capacity)
   return [
     ...tooHeavy.slice(0, 1).map(({ display, mount }) => ({ path: `${path}.mount`, message: `${mount.name} carries ${mount.capacity} kg; ${display.name} weighs ${display.mass} kg` })),
-    ...(array.plates ?? []).flatMap(({ row, column, lateralShift }, index) => Math.abs(lateralShift) > travelAt(row, column) + 1e-9
-      ? [{ path: `${path}.plates[${index}].lateralShift`, message: `The plate can slide ${travelAt(row, column)} mm either way; ${Math.round(lateralShift * 10) / 10} mm is asked for` }]
-      : []),
+    ...(array.plates ?? []).flatMap((choice, index) => beyond(choice, `${path}.plates[${index}]`)),
   ]
 }

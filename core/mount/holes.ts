@@ -1,17 +1,40 @@
-import { nearestIn } from '../geometry'
+import { meets, nearestIn, type Interval } from '../geometry'
 import type { Mount, Slot } from '../job'
-import { reached, slotOnWall, type Landing } from './landing'
+import { slotOnWall, type Landing } from './landing'
 
 /** Where one fastener of a plate goes. */
 export interface HolePlace {
   row: string
-  /** Index into the plate's slots. */
-  slot: number
+  /** Index into the plate's slots; absent where a rail or a board is fixed to the wall and not the plate. */
+  slot?: number
   x: number
   /** Index into the wall's members; absent where there is none to meet, or none is wanted. */
   member?: number
-  /** Wood to spare beside the fastener, mm; negative by as much as it misses. Absent where unknown. */
+  /** To spare beside the fastener, mm: wood, or distance to the nearest joint; negative by as much as it misses. Absent where unknown. */
   margin?: number
+}
+
+/** A fastener's place: which slot, which landing, how far along the wall, and what is to spare, mm. */
+export interface Landed { slot: number, member: number, x: number, margin: number }
+
+/**
+ * Every landing that a row of slots reaches from a plate position, each by its best slot, the
+ * largest margin first; among equals the one farther from the plate's centre, which spreads the load.
+ */
+export function reached(slots: Slot[], row: string, plateX: number, landings: Landing[]): Landed[] {
+  const landed: Landed[] = []
+  for (const landing of landings) {
+    let best: Landed | undefined
+    slots.forEach((slot, index) => {
+      const span = slotOnWall(slot, plateX)
+      if (slot.row !== row || !meets(span, landing)) return
+      const x = nearestIn(span, landing.centre)
+      const margin = landing.usable - Math.abs(x - landing.centre)
+      if (!best || margin > best.margin) best = { slot: index, member: landing.index, x, margin }
+    })
+    if (best) landed.push(best)
+  }
+  return landed.sort((a, b) => b.margin - a.margin || Math.abs(b.x - plateX) - Math.abs(a.x - plateX))
 }
 
 /** Holes that a row cannot land: each at the point of a free slot that comes nearest to a member still free. */
@@ -38,10 +61,14 @@ function missing(slots: Slot[], row: string, plateX: number, landings: Landing[]
   return chosen
 }
 
-/** The holes of one plate on framing, row by row, left to right. */
-export function holesOnFraming({ plate, needs }: Mount, plateX: number, landings: Landing[]): HolePlace[] {
+/**
+ * The holes of one plate on framing, row by row, left to right.
+ *
+ * @param standing the members that stand at a row's height, of all `landings`
+ */
+export function holesOnFraming({ plate, needs }: Mount, plateX: number, landings: Landing[], standing: (row: string) => Landing[]): HolePlace[] {
   return needs.rows.flatMap((row) => {
-    const landed: HolePlace[] = reached(plate.slots, row, plateX, landings)
+    const landed: HolePlace[] = reached(plate.slots, row, plateX, standing(row))
       .slice(0, needs.members)
       .map(hole => ({ row, ...hole }))
     const missed = missing(plate.slots, row, plateX, landings, landed, needs.members - landed.length)
@@ -49,14 +76,39 @@ export function holesOnFraming({ plate, needs }: Mount, plateX: number, landings
   })
 }
 
-/** The holes of one plate on a wall that carries all over: spread over each row's slots, left to right. */
-export function holesOnSolid({ plate, needs }: Mount, plateX: number): HolePlace[] {
+/** One fastener's own share of a slot, from the plate's centre, mm. */
+export interface Share extends Interval { row: string, slot: number }
+
+/** How far apart the shares of one slot are kept, mm: fasteners in it come no nearer to each other. */
+const APART = 40
+
+/** The slots of a plate shared out among the fasteners that each row needs, where the wall carries all over. */
+export function sharesOf({ plate, needs }: Mount): Share[] {
   return needs.rows.flatMap((row) => {
-    const slots = plate.slots.flatMap((slot, index) => slot.row === row ? [{ index, span: slotOnWall(slot, plateX) }] : [])
-    return slots.flatMap(({ index, span }, rank) => {
-      const share = Math.floor(needs.members / slots.length) + (rank < needs.members % slots.length ? 1 : 0)
-      return Array.from({ length: share }, (_, n): HolePlace =>
-        ({ row, slot: index, x: span.from + (span.to - span.from) * (n + 0.5) / share }))
-    }).sort((a, b) => a.x - b.x)
+    const slots = plate.slots.flatMap((slot, index) => slot.row === row ? [{ index, slot }] : [])
+    return slots.flatMap(({ index, slot }, rank) => {
+      const count = Math.floor(needs.members / slots.length) + (rank < needs.members % slots.length ? 1 : 0)
+      const apart = Math.min(APART, (slot.x2 - slot.x1) / Math.max(count, 1))
+      const each = (slot.x2 - slot.x1 - apart * (count - 1)) / count
+      return Array.from({ length: count }, (_, n): Share => ({ row, slot: index, from: slot.x1 + n * (each + apart), to: slot.x1 + n * (each + apart) + each }))
+    }).sort((a, b) => a.from - b.from)
+  })
+}
+
+/** The holes of one plate on a wall that carries all over: each in the middle of its share of a slot. */
+export function holesOnSolid(mount: Mount, plateX: number): HolePlace[] {
+  return sharesOf(mount).map(({ row, slot, from, to }) => ({ row, slot, x: plateX + (from + to) / 2 }))
+}
+
+/** The holes of one plate on block: each as near to the middle of a block as its share of a slot lets it. */
+export function holesOnBlock(mount: Mount, plateX: number, blocksAt: (row: string) => Landing[], spareUp: (row: string) => number): HolePlace[] {
+  return sharesOf(mount).map(({ row, slot, from, to }) => {
+    const span = { from: plateX + from, to: plateX + to }
+    const places = blocksAt(row).map(({ centre, usable }) => {
+      const x = nearestIn(span, centre)
+      return { x, spare: usable - Math.abs(x - centre) }
+    })
+    const best = places.reduce((a, b) => b.spare > a.spare ? b : a)
+    return { row, slot, x: best.x, margin: Math.min(best.spare, spareUp(row)) }
   })
 }

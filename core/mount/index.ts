@@ -1,92 +1,105 @@
-import type { Arrangement, Cell } from '../arrange'
+import type { Cell } from '../arrange'
 import type { Finding } from '../finding'
 import { pilotOf } from '../fix/pilot'
 import type { Catalogue, Job, Mount, ScreenArray, Wall } from '../job'
 import { onceForEach } from '../memo'
-import { isFramed, type Survey } from '../survey'
+import { standsAt, type Member, type Survey } from '../survey'
 import { words } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
 import { hazardFindings } from './hazards'
 import { heightFindings, proofFindings } from './proof'
 import { collisionFindings, countFindings, missFindings, remedyOf, suitFindings } from './findings'
-import { holesOnFraming, holesOnSolid, type HolePlace } from './holes'
-import { edgeDistanceOf, landingsOf } from './landing'
+import { groundOf, type Ground } from './ground'
+import { barredFor, choiceFor, placePlates, type Placing } from './placing'
 import type { MountedCell, Position } from './position'
+import { boxFindings, coverPlateFindings } from './reach'
 
 export * from './bracketSum'
 export type { ArrayPlan, Hole, MountedCell, Plate, PlateUse, Position } from './position'
-export { edgeDistanceOf, landingsOf } from './landing'
 export { mountFaults } from './findings'
 export { HAZARDS } from './hazards'
+export type { Placing } from './placing'
 
 /** What the mount stage decides for one array. */
 export interface Mounting { positions: Position[], findings: Finding[] }
 
 const idOf = (array: ScreenArray, { row, column }: Cell) => `${array.id}-r${row}c${column}`
+const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.find(({ id }) => id === array.fastener)
 
-function mountCell(array: ScreenArray, mount: Mount, cell: Cell, wall: Wall, catalogue: Catalogue, placesAt: (plateX: number) => HolePlace[]): MountedCell {
-  const lateralShift = array.plates?.find(({ row, column }) => row === cell.row && column === cell.column)?.lateralShift ?? 0
-  const centre = plateCentre(cell.pattern, mount, lateralShift)
+/** The mount of every cell of an array, or undefined where one has none. */
+function mountsOf(array: ScreenArray, cells: Cell[], { mounts }: Catalogue): ((cell: Cell) => Mount) | undefined {
+  const mountOf = onceForEach((id: string | undefined) => mounts.find(mount => mount.id === id))
+  if (cells.some(cell => !mountOf(cell.mount ?? array.mount))) return undefined
+  return cell => mountOf(cell.mount ?? array.mount)!
+}
+
+/** Places the plates of an array on what the survey found; where a cell has no mount, nothing is shifted. */
+export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, catalogue: Catalogue): Placing {
+  const mountOf = mountsOf(array, cells, catalogue)
+  if (!mountOf) return { shift: { x: 0, y: 0 }, plates: [] }
+  return placePlates(array, cells, mountOf, wall, groundOf(wall, survey, fastenerOf(array, catalogue)))
+}
+
+function mountCell(array: ScreenArray, mount: Mount, cell: Cell, shifts: Placing['plates'][number], wall: Wall, catalogue: Catalogue, { ground, members }: { ground: Ground, members: Member[] }): MountedCell {
+  const centre = plateCentre(cell.pattern, mount, shifts)
   const id = idOf(array, cell)
-  const fastener = catalogue.fasteners.find(({ id }) => id === array.fastener)
+  const fastener = fastenerOf(array, catalogue)
   const drilling = pilotOf(fastener, wall.structure, mount.plate.thickness)
   const inRow = new Map<string, number>()
-  const holes = placesAt(centre.x).map((place) => {
+  const holes = ground.holes(mount, centre).map((place) => {
     const rank = (inRow.get(place.row) ?? 0) + 1
     inRow.set(place.row, rank)
     return {
       ...place,
       ...drilling,
       id: `${id}-${place.row}-${rank}`,
-      y: centre.y + mount.plate.slots[place.slot]!.y,
+      y: centre.y + mount.plate.slots[place.slot!]!.y,
       ...fastener && { fastener: fastener.id },
     }
   })
-  const landed = !isFramed(wall) || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
-  const held = landed && holes.length === mount.needs.members * mount.needs.rows.length
-  return { ...cell, id, plate: { centre, rect: plateRect(centre, mount), lateralShift, held }, holes }
+  const landed = ground.allOver || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
+  const stand = holes.every(({ member, y }) => member === undefined || standsAt(members[member]!, y))
+  const clear = barredFor(wall, mount, centre.y).every(({ from, to }) => centre.x <= from + 1e-9 || centre.x >= to - 1e-9)
+  const held = landed && stand && clear && holes.length === mount.needs.members * mount.needs.rows.length
+  const own = choiceFor(array, cell)
+  const byHand = own?.lateralShift !== undefined || own?.heightShift !== undefined
+  return { ...cell, id, plate: { centre, rect: plateRect(centre, mount), ...shifts, byHand, held }, holes }
 }
 
-function choiceFindings(array: ScreenArray, wall: Wall): Finding[] {
-  const findings: Finding[] = []
-  if (array.fastener === undefined) findings.push({
+function choiceFindings(array: ScreenArray): Finding[] {
+  if (array.fastener !== undefined) return []
+  return [{
     severity: 'stop', code: 'fastener-not-chosen', stage: 'mount', subject: array.id,
     message: words`No fastener is chosen for ${array.name}, so its edge distance is not known.`,
-  })
-  if (!isFramed(wall)) findings.push({
-    severity: 'caution', code: 'base-not-checked', stage: 'mount', subject: array.id,
-    message: words`Joints, edges and what each anchor carries in ${wall.structure.kind} are not worked out yet.`,
-    remedy: words`Follow the anchor maker’s instructions before drilling.`,
-  })
-  return findings
+  }]
 }
 
-/** Places every plate and hole of an array on what the survey found. */
-export function mount(array: ScreenArray, { cells: screens }: Arrangement, wall: Wall, { members }: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Mounting {
-  const mountOf = onceForEach((id: string | undefined) => catalogue.mounts.find(mount => mount.id === id))
-  if (screens.some(cell => !mountOf(cell.mount ?? array.mount))) {
-    return { positions: screens.map(cell => ({ ...cell, id: idOf(array, cell) })), findings: [{
+/** Puts every plate and hole of an array where it was placed. */
+export function mount(array: ScreenArray, cells: Cell[], { plates }: Placing, wall: Wall, survey: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Mounting {
+  const mountOf = mountsOf(array, cells, catalogue)
+  if (!mountOf) {
+    return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), findings: [{
       severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: array.id,
       message: words`No mount is chosen for ${array.name}.`,
     }] }
   }
-  const modelOf = (cell: Cell) => mountOf(cell.mount ?? array.mount)!
-  const fastener = catalogue.fasteners.find(({ id }) => id === array.fastener)
-  const landings = isFramed(wall) ? landingsOf(members, edgeDistanceOf(fastener)) : undefined
-  const placesFor = onceForEach((model: Mount) => onceForEach((plateX: number) => landings ? holesOnFraming(model, plateX, landings) : holesOnSolid(model, plateX)))
-  const remedyFor = onceForEach((model: Mount) => onceForEach((nominalX: number) => remedyOf(model, nominalX, landings ?? [])))
-  const cells = screens.map(cell => mountCell(array, modelOf(cell), cell, wall, catalogue, placesFor(modelOf(cell))))
+  const { members } = survey
+  const ground = groundOf(wall, survey, fastenerOf(array, catalogue))
+  const mounted = cells.map((cell, n) => mountCell(array, mountOf(cell), cell, plates[n]!, wall, catalogue, { ground, members }))
+  const known = members.length > 0 || survey.coursing !== undefined
   return {
-    positions: cells,
+    positions: mounted,
     findings: [
-      ...choiceFindings(array, wall),
-      ...suitFindings(array, screens, catalogue, wall),
-      ...members.length > 0 && landings ? cells.flatMap(cell => missFindings(array, cell, members, remedyFor(modelOf(cell)))) : [],
-      ...cells.flatMap(cell => countFindings(modelOf(cell), cell)),
-      ...proofFindings(array, cells, wall, members, rules),
-      ...heightFindings(cells, members),
-      ...hazardFindings(wall, cells),
-      ...collisionFindings(cells),
+      ...choiceFindings(array),
+      ...suitFindings(array, cells, catalogue, wall),
+      ...known && !ground.allOver ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyOf(cell, mountOf(cell), ground, wall))) : [],
+      ...mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
+      ...proofFindings(array, mounted, wall, members, rules),
+      ...heightFindings(mounted, members),
+      ...hazardFindings(wall, mounted),
+      ...coverPlateFindings(wall, mounted),
+      ...boxFindings(wall, mounted, members),
+      ...collisionFindings(mounted),
     ],
   }
 }

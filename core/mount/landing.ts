@@ -1,22 +1,31 @@
-import { meets, nearestIn, type Interval } from '../geometry'
+import type { Interval } from '../geometry'
 import type { Fastener, Slot } from '../job'
-import type { Member } from '../survey'
+import { courseAt, bondShift, type Coursing, type Member } from '../survey'
 
-/** Where a member can take a fastener: `index` into the wall's members, `usable` the half width u, mm. */
+/**
+ * Where the wall can take a fastener along one axis: centre ± `usable`, mm. `index` is the member's
+ * in the wall's list, or the block's or course's own count.
+ */
 export interface Landing extends Interval { index: number, centre: number, usable: number }
 
-/** A fastener's place: which slot, which member, how far along the wall, and the wood to spare, mm. */
-export interface Landed { slot: number, member: number, x: number, margin: number }
-
-/** One-sided 95 % of a normal distribution: how far a member's centre is allowed to be out. */
+/** One-sided 95 % of a normal distribution: how far a member's or a joint's middle is allowed to be out. */
 export const ONE_SIDED_95 = 1.645
 /** Edge distance of a lag screw or wood screw in its own diameters (NDS table 12.5.1C). */
 const EDGE_DIAMETERS = 1.5
+/** Least distance from a fastener to the nearest face of a mortar joint where its maker gives none, mm. */
+const JOINT_DISTANCE = 32
 
 /** Least distance from the fastener's centre to the member's edge, mm; 0 while no fastener is chosen. */
 export function edgeDistanceOf(fastener: Fastener | undefined): number {
   return fastener?.edgeDistance ?? EDGE_DIAMETERS * (fastener?.diameter ?? 0)
 }
+
+/** Least distance from the fastener's centre to the nearest face of a joint, mm. */
+export function jointDistanceOf(fastener: Fastener | undefined): number {
+  return fastener?.minJointDistance ?? JOINT_DISTANCE
+}
+
+const landing = (index: number, centre: number, usable: number): Landing => ({ index, centre, usable, from: centre - usable, to: centre + usable })
 
 /**
  * The stretch of each member that can take the fastener: centre ± u with
@@ -24,33 +33,28 @@ export function edgeDistanceOf(fastener: Fastener | undefined): number {
  * have an empty one, that no slot meets.
  */
 export function landingsOf(members: Pick<Member, 'centre' | 'width' | 'sd'>[], edgeDistance: number): Landing[] {
-  return members.map(({ centre, width, sd }, index) => {
-    const usable = width / 2 - edgeDistance - ONE_SIDED_95 * sd
-    return { index, centre, usable, from: centre - usable, to: centre + usable }
-  })
+  return members.map(({ centre, width, sd }, index) => landing(index, centre, width / 2 - edgeDistance - ONE_SIDED_95 * sd))
+}
+
+/** The stretches of modules that keep a distance from the joints between them, over so much of the wall. */
+function clearOfJoints(origin: number, module: number, { joint }: Coursing, distance: number, sd: number | undefined, reach: number): Landing[] {
+  const usable = (module - joint) / 2 - distance - ONE_SIDED_95 * (sd ?? 0)
+  const first = Math.floor(-origin / module) - 1
+  return Array.from({ length: Math.ceil(reach / module) + 2 }, (_, n) => landing(first + n, origin + (first + n + 0.5) * module, usable))
+}
+
+/** Heights at which a hole keeps its distance from the bed joints, course by course. */
+export function coursesOf(coursing: Coursing, distance: number, height: number): Landing[] {
+  return clearOfJoints(coursing.origin.y, coursing.height, coursing, distance, coursing.sd.y, height)
+}
+
+/** Places along the course at a height at which a hole keeps its distance from the head joints, block by block. */
+export function blocksOf(coursing: Coursing, y: number, distance: number, width: number): Landing[] {
+  const origin = coursing.origin.x + bondShift(coursing, courseAt(coursing, y))
+  return clearOfJoints(origin, coursing.length, coursing, distance, coursing.sd.x, width)
 }
 
 /** A slot as it lies on the wall once its plate is at `plateX`. */
-export function slotOnWall(slot: Slot, plateX: number): Interval {
+export function slotOnWall(slot: Pick<Slot, 'x1' | 'x2'>, plateX: number): Interval {
   return { from: plateX + slot.x1, to: plateX + slot.x2 }
-}
-
-/**
- * Every member that a row of slots reaches from a plate position, each by its best slot, the
- * largest margin first; among equals the one farther from the plate's centre, which spreads the load.
- */
-export function reached(slots: Slot[], row: string, plateX: number, landings: Landing[]): Landed[] {
-  const landed: Landed[] = []
-  for (const landing of landings) {
-    let best: Landed | undefined
-    slots.forEach((slot, index) => {
-      const span = slotOnWall(slot, plateX)
-      if (slot.row !== row || !meets(span, landing)) return
-      const x = nearestIn(span, landing.centre)
-      const margin = landing.usable - Math.abs(x - landing.centre)
-      if (!best || margin > best.margin) best = { slot: index, member: landing.index, x, margin }
-    })
-    if (best) landed.push(best)
-  }
-  return landed.sort((a, b) => b.margin - a.margin || Math.abs(b.x - plateX) - Math.abs(a.x - plateX))
 }

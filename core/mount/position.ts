@@ -15,7 +15,11 @@ export interface Hole extends HolePlace {
 export interface Plate {
   centre: Point
   rect: Rect
+  /** How far it is shifted from nominal along the wall and up it. */
   lateralShift: number
+  heightShift: number
+  /** Whether a person put it there. */
+  byHand: boolean
   /** Whether every row that it needs has its fasteners in members. */
   held: boolean
 }

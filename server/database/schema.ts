@@ -258,7 +258,9 @@ export const plates = sqliteTable('plates', {
   ...partOf(() => arrays.key),
   row: integer('row').notNull(),
   column: integer('column').notNull(),
-  lateralShift: real('lateral_shift').notNull(),
+  lateralShift: real('lateral_shift'),
+  heightShift: real('height_shift'),
+  reason: text('reason'),
 }, t => [index('plates_parent').on(t.parent)])
 
 /** The firm's own catalogue, from which walls take models; each wall keeps those that it was planned with. */

@@ -30,7 +30,7 @@ const cards = computed(() => {
 function takeCure({ cure }: Finding) {
   if (!cure) return
   const { array, row, column, lateralShift } = cure
-  store.edit(`Shift plate R${row} C${column}`, wall => setPlateShift(wall, array, row, column, lateralShift))
+  store.edit(`Shift plate R${row} C${column}`, wall => setPlate(wall, array, row, column, { lateralShift }))
 }
 </script>
 

@@ -21,8 +21,8 @@ function step(by: number) {
   selected.value = positions.value[(at + by + count) % count]!.id
 }
 const travel = computed(() => mount.value?.adjust?.lateral ?? 0)
-const shift = (mm: number) => store.edit(`Shift plate R${position.value!.row} C${position.value!.column}`, wall => setPlateShift(wall, array.value!.id, position.value!.row, position.value!.column, mm))
-const tryShift = (mm: number) => store.tryOut(wall => setPlateShift(wall, array.value!.id, position.value!.row, position.value!.column, mm))
+const shift = (mm: number | undefined) => store.edit(`Shift plate R${position.value!.row} C${position.value!.column}`, wall => setPlate(wall, array.value!.id, position.value!.row, position.value!.column, { lateralShift: mm }))
+const tryShift = (mm: number) => store.tryOut(wall => setPlate(wall, array.value!.id, position.value!.row, position.value!.column, { lateralShift: mm }))
 const slide = (by: number) => position.value?.plate && shift(position.value.plate.lateralShift + by)
 const has = () => position.value?.plate !== undefined
 useCommands([

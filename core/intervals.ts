@@ -1,0 +1,43 @@
+import type { Interval } from './geometry'
+
+/**
+ * The places that lie in at least `times` of some sets of stretches, as stretches from left to right.
+ * Stretches of one set must not overlap. One of any set is their union, all of them what they share.
+ *
+ * @example
+ * inAtLeast(2, [[{ from: 0, to: 5 }], [{ from: 3, to: 9 }]]) // [{ from: 3, to: 5 }]
+ */
+export function inAtLeast(times: number, sets: Interval[][]): Interval[] {
+  const ends = sets.flatMap(set => set.flatMap(({ from, to }) => to < from ? [] : [{ x: from, step: 1 }, { x: to, step: -1 }]))
+    .sort((a, b) => a.x - b.x || b.step - a.step)
+  const found: Interval[] = []
+  let count = 0
+  for (const { x, step } of ends) {
+    count += step
+    if (step > 0 && count === times) found.push({ from: x, to: x })
+    if (step < 0 && count === times - 1) found.at(-1)!.to = x
+  }
+  return found
+}
+
+/** All of some stretches as stretches that do not overlap. */
+export function united(stretches: Interval[]): Interval[] {
+  return inAtLeast(1, stretches.map(stretch => [stretch]))
+}
+
+/** The parts of some stretches that lie within another. */
+export function within({ from, to }: Interval, stretches: Interval[]): Interval[] {
+  return stretches.map(stretch => ({ from: Math.max(stretch.from, from), to: Math.min(stretch.to, to) })).filter(part => part.to >= part.from)
+}
+
+/** What is left of some stretches without others; the ends of what is taken away stay. */
+export function without(stretches: Interval[], taken: Interval[]): Interval[] {
+  return taken.reduce((left, { from, to }) => left.flatMap(stretch => stretch.to <= from || stretch.from >= to
+    ? [stretch]
+    : [{ from: stretch.from, to: from }, { from: to, to: stretch.to }].filter(part => part.to >= part.from)), stretches)
+}
+
+/** Whether a place lies in a stretch, to within the last bits of a double. */
+export function liesIn({ from, to }: Interval, x: number): boolean {
+  return x >= from - 1e-10 && x <= to + 1e-10
+}

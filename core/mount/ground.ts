@@ -1,0 +1,74 @@
+import type { Point } from '../geometry'
+import type { Fastener, Mount, Wall } from '../job'
+import { onceForEach } from '../memo'
+import { isFramed, standsAt, type Coursing, type Survey } from '../survey'
+import type { Demand } from './demand'
+import { holesOnBlock, holesOnFraming, holesOnSolid, sharesOf, type HolePlace } from './holes'
+import { blocksOf, coursesOf, edgeDistanceOf, jointDistanceOf, landingsOf, type Landing } from './landing'
+
+/** What plates are fixed to: what they ask of it along the wall and up it, and where their holes then are. */
+export interface Ground {
+  /** Whether a fastener holds wherever it is put. */
+  allOver: boolean
+  /** Demands along the wall of a plate whose centre is at a height. */
+  along: (mount: Mount, plateY: number) => Demand[]
+  /** Demands up the wall. */
+  up: (mount: Mount) => Demand[]
+  holes: (mount: Mount, centre: Point) => HolePlace[]
+}
+
+const NOTHING: Demand[] = []
+const heightOf = ({ plate }: Mount, row: string) => plate.slots.find(slot => slot.row === row)?.y ?? 0
+const spansOf = ({ plate }: Mount, row: string) => plate.slots.filter(slot => slot.row === row).map(({ x1, x2 }) => ({ from: x1, to: x2 }))
+
+/** Those rows whose slots differ along the wall: rows above each other reach alike. */
+const unlike = (mount: Mount) => [...new Map(mount.needs.rows.map(row => [spansOf(mount, row).map(({ from, to }) => `${from} ${to}`).sort().join(), row])).values()]
+
+/** Studs and their like: every row reaches so many different members that stand at its height. */
+function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | undefined): Ground {
+  const landings = landingsOf(members, edgeDistanceOf(fastener))
+  const all = members.every(({ stretches }) => !stretches)
+  const standing = (y: number) => all ? landings : landings.filter(({ index }) => standsAt(members[index]!, y))
+  const demands = onceForEach((mount: Mount) => onceForEach((plateY: number) =>
+    (all ? unlike(mount) : mount.needs.rows).map((row): Demand => ({ spans: spansOf(mount, row), landings: standing(plateY + heightOf(mount, row)), wanted: mount.needs.members }))))
+  return {
+    allOver: false,
+    along: (mount, plateY) => demands(mount)(all ? 0 : plateY),
+    up: () => NOTHING,
+    holes: (mount, { x, y }) => holesOnFraming(mount, x, landings, row => standing(y + heightOf(mount, row))),
+  }
+}
+
+/** Block: every fastener keeps clear of bed and head joints. */
+function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined): Ground {
+  const distance = jointDistanceOf(fastener)
+  const courses = coursesOf(coursing, distance, wall.height)
+  const blocks = onceForEach((course: number): Landing[] => blocksOf(coursing, coursing.origin.y + (course + 0.5) * coursing.height, distance, wall.width))
+  const courseOf = (y: number) => Math.floor((y - coursing.origin.y) / coursing.height)
+  const up = onceForEach((mount: Mount) => [...new Set(mount.plate.slots.filter(({ row }) => mount.needs.rows.includes(row)).map(({ y }) => y))]
+    .map((y): Demand => ({ spans: [{ from: y, to: y }], landings: courses, wanted: 1 })))
+  const along = onceForEach((mount: Mount) => onceForEach((plateY: number) =>
+    sharesOf(mount).map(({ row, from, to }): Demand => ({ spans: [{ from, to }], landings: blocks(courseOf(plateY + heightOf(mount, row))), wanted: 1 }))))
+  const spareUp = (y: number) => Math.max(...courses.map(({ centre, usable }) => usable - Math.abs(y - centre)))
+  return {
+    allOver: false,
+    along: (mount, plateY) => along(mount)(plateY),
+    up,
+    holes: (mount, { x, y }) => holesOnBlock(mount, x, row => blocks(courseOf(y + heightOf(mount, row))), row => spareUp(y + heightOf(mount, row))),
+  }
+}
+
+/** A wall that carries all over; also one whose blocks are not known, where nothing is held yet. */
+const solid = (allOver: boolean): Ground => ({
+  allOver,
+  along: () => NOTHING,
+  up: () => NOTHING,
+  holes: (mount, { x }) => holesOnSolid(mount, x),
+})
+
+/** What the plates of a wall are fixed to with a fastener. */
+export function groundOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined): Ground {
+  if (isFramed(wall)) return framing(survey, fastener)
+  if (wall.structure.kind === 'block') return survey.coursing ? block(survey.coursing, wall, fastener) : solid(false)
+  return solid(true)
+}
