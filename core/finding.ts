@@ -1,3 +1,4 @@
+import type { Override } from './job/types'
 import type { Text } from './units'
 
 /** The nine stages, in the order of the job. */
@@ -18,4 +19,6 @@ export interface Finding {
   message: Text
   remedy?: Text
   cure?: Cure
+  /** Who took this stop upon themselves, and why; it is then told as a caution. */
+  overridden?: Override
 }

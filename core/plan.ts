@@ -3,6 +3,7 @@ import type { Finding } from './finding'
 import type { Catalogue, Fault, Job, ScreenArray, Wall } from './job'
 import { fix } from './fix'
 import { mark, type Marking } from './mark'
+import { withOverrides } from './overrides'
 import { mount, mountFaults, place, type ArrayPlan } from './mount'
 import { isFramed, nextProbe, survey, type NextProbe, type Survey } from './survey'
 import { words } from './units'
@@ -35,13 +36,13 @@ function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<J
   const mounting = mount(array, cells, placing, wall, surveyed, job)
   const model = job.catalogue.displays.find(({ id }) => id === array.display)!
   const mountModel = job.catalogue.mounts.find(({ id }) => id === array.mount)
-  const fixed = fix(array, mounting.positions, wall, job)
+  const fixed = fix(array, mounting.positions, wall, job, mounting.strips)
   const loadsOf = (position: ArrayPlan['positions'][number]) =>
     fixed.fixings.find(({ display, mount }) => display === position.model && mount === (position.mount ?? array.mount))?.loads
   const map = cells.length > 0 ? pixelMap(cells, imageGap) : undefined
   return {
     plan: {
-      id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: placing.shift,
+      id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: placing.shift, strips: mounting.strips,
       positions: mounting.positions.map((position, n) => {
         const loads = loadsOf(position)
         return { ...position, crop: map!.crops[n]!.rounded, ...loads && { loads } }
@@ -91,7 +92,7 @@ export function planWall(wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Wal
     ...probe && { nextProbe: probe },
     arrays,
     marking: mark(wall, arrays, job.rules),
-    findings: [...findings, ...alternativeFindings(wall), ...planned.flatMap(({ findings }) => findings), ...apartFindings(laidOf(arrays), wall.clearance)],
+    findings: withOverrides([...findings, ...alternativeFindings(wall), ...planned.flatMap(({ findings }) => findings), ...apartFindings(laidOf(arrays), wall.clearance)], wall.overrides),
   }
 }
 

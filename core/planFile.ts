@@ -5,10 +5,11 @@ import { plan, type WallPlan } from './plan'
 import { textToString, type UnitSystem } from './units'
 
 /** A finding as published: its sentences in the site's own unit. */
-const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject, message, remedy }: Finding) => ({
+const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject, message, remedy, overridden }: Finding) => ({
   severity, code, stage, subject,
   message: textToString(message, units),
   ...remedy && { remedy: textToString(remedy, units) },
+  ...overridden && { overridden: { by: overridden.by, reason: overridden.reason, at: overridden.at } },
 })
 
 function publishPosition({ id, row, column, model, orientation, outer, picture, pattern, crop, plate, holes, loads }: Position) {

@@ -11,7 +11,7 @@ const field = (kind: ModelKind, path: string) => fieldsOf(kind).find(field => fi
 describe('the shipped catalogue', () => {
   it('has nothing that cannot be, and enough to work with', () => {
     for (const kind of MODEL_KINDS) for (const model of modelsOf(shipped, kind)) expect([model.id, modelFaults(kind, model)]).toEqual([model.id, []])
-    expect(MODEL_KINDS.map(kind => modelsOf(shipped, kind).length)).toEqual([12, 8, 14, 4])
+    expect(MODEL_KINDS.map(kind => modelsOf(shipped, kind).length)).toEqual([12, 8, 15, 4])
     expect(new Set(shipped.mounts.map(({ kind }) => kind))).toEqual(new Set(['pull-out', 'fixed', 'tilt', 'arm']))
     expect(shipped.displays.some(({ vesa }) => vesa.offset.y !== 0)).toBe(true)
     expect(shipped.displays.some(({ back }) => back?.profile === 'recessed')).toBe(true)
@@ -53,11 +53,12 @@ describe('a figure of a model', () => {
     ['display', 'width', '40 1/2"', 1028.7], ['display', 'vesa.thread', '', undefined], ['display', 'ports', 'left; bottom', ['left', 'bottom']],
     ['display', 'resolution.x', '1920', 1920], ['mount', 'needs.rows', 'top; bottom', ['top', 'bottom']], ['screwKit', 'lengths', '10; 12,5', [10, 12.5]],
     ['mount', 'plate.slots', 'top 210 -240 -30 10', [{ row: 'top', y: 210, x1: -240, x2: -30, diameter: 10 }]],
+    ['mount', 'otherNeeds', '1: top, bottom: 24; 2: top', [{ members: 1, rows: ['top', 'bottom'], capacity: 24 }, { members: 2, rows: ['top'] }]],
   ] as const)('%s %s is read from “%s”', (kind, path, text, value) => expect(readField(field(kind, path), text)).toEqual({ ok: true, value }))
 
   it.each([
     ['display', 'width', '', 'Width is needed'], ['display', 'mass', '-x', '“-x” is not a number'], ['display', 'ports', 'front', '“front” must be one of top, right, bottom, left'],
-    ['display', 'resolution.x', '1920.5', '“1920.5” is not a whole number'], ['mount', 'plate.slots', 'top 210 -240', 'is not a slot'], ['mount', 'plate.slots', 'top a b c d', '“a” is not a number'],
+    ['display', 'resolution.x', '1920.5', '“1920.5” is not a whole number'], ['mount', 'plate.slots', 'top 210 -240', 'is not a slot'], ['mount', 'otherNeeds', 'top', 'is not a use of slots'], ['mount', 'plate.slots', 'top a b c d', '“a” is not a number'],
   ] as const)('%s %s is refused as “%s”', (kind, path, text, message) => {
     const read = readField(field(kind, path), text)
     expect(!read.ok && read.message).toContain(message)
@@ -94,7 +95,7 @@ describe('what cannot be', () => {
   })
   it('is refused of a fastener', () => {
     const lag: Fastener = { id: 'l', kind: 'lag-screw', base: 'wood-stud', diameter: 8, length: 50, root: 9, thread: 60 }
-    expect(modelFaults('fastener', lag).map(({ path }) => path)).toEqual(['$.root', '$.thread'])
+    expect(modelFaults('fastener', lag).map(({ path }) => path)).toEqual(['$.yield', '$.root', '$.thread'])
   })
 })
 

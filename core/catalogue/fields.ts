@@ -2,7 +2,7 @@ import { BASES, ORIENTATIONS } from '../job'
 import type { ModelKind } from './kinds'
 
 /** How a figure of a model is typed and read. */
-export type FieldKind = 'length' | 'figure' | 'count' | 'text' | 'choice' | 'choices' | 'lengths' | 'names' | 'slots'
+export type FieldKind = 'length' | 'figure' | 'count' | 'text' | 'choice' | 'choices' | 'lengths' | 'names' | 'slots' | 'uses'
 
 /** One figure of a model: where it is, what it is called, and what it may be. */
 export interface ModelField {
@@ -45,7 +45,7 @@ export const MODEL_FIELDS: Record<ModelKind, FieldGroup[]> = {
   mount: [
     { title: 'Mount', fields: [text('name', 'Name'), choice('kind', 'Kind', ['pull-out', 'fixed', 'tilt', 'arm']), figure('mass', 'Mass', 'kg'), figure('capacity', 'Carries', 'kg'), choices('orientations', 'Takes a display hung', ORIENTATIONS, false)] },
     { title: 'Plate', fields: [length('plate.width', 'Width'), length('plate.height', 'Height'), length('plate.thickness', 'Thickness'), length('interface.x', 'Pattern right of plate'), length('interface.y', 'Pattern above plate'), length('bracket', 'Bracket on the display', true), { path: 'plate.slots', label: 'Slots: row, up, from, to, diameter', kind: 'slots' }] },
-    { title: 'Needs', fields: [count('needs.members', 'Members in each row'), { path: 'needs.rows', label: 'Rows', kind: 'names' }, length('maxCovering', 'Thickest covering', true)] },
+    { title: 'Needs', fields: [count('needs.members', 'Members in each row'), { path: 'needs.rows', label: 'Rows', kind: 'names' }, { path: 'otherNeeds', label: 'Other uses: members: rows: carries kg', kind: 'uses', optional: true }, length('maxCovering', 'Thickest covering', true)] },
     { title: 'Depth', fields: [length('depth.stowed', 'Stowed'), length('depth.service', 'Pulled out'), length('lift', 'Lift to hook on', true)] },
     { title: 'Adjusters, either way', fields: [length('adjust.lateral', 'Sideways', true), length('adjust.height', 'Height', true), length('adjust.depth', 'Depth', true), figure('adjust.roll', 'Roll', '°', true)] },
     NOTE,
@@ -53,7 +53,8 @@ export const MODEL_FIELDS: Record<ModelKind, FieldGroup[]> = {
   fastener: [
     { title: 'Fastener', fields: [text('name', 'Name', true), choice('kind', 'Kind', ['lag-screw', 'self-drilling', 'wedge-anchor', 'sleeve-anchor', 'screw-anchor', 'toggle', 'hollow-wall-anchor']), choice('base', 'Goes into', BASES)] },
     { title: 'Figures', fields: [length('diameter', 'Diameter'), length('length', 'Length'), length('root', 'Root diameter', true), length('thread', 'Thread without tip', true), figure('yield', 'Bending yield', 'MPa', true), length('edgeDistance', 'Least edge distance', true), length('minJointDistance', 'Least distance to a joint', true)] },
-    { title: 'As its maker allows', fields: [figure('allowable.tension', 'Tension', 'N', true), figure('allowable.shear', 'Shear', 'N', true), length('embedment', 'Embedment', true), length('head', 'Washer and nut', true), length('minThickness', 'Thinnest base', true)] },
+    { title: 'As its maker allows', fields: [figure('allowable.tension', 'Tension', 'N', true), figure('allowable.shear', 'Shear', 'N', true), length('embedment', 'Embedment', true), length('head', 'Washer and nut', true), length('minThickness', 'Thinnest base', true), length('criticalEdge', 'All from an edge distance of', true), length('criticalSpacing', 'All from a spacing of', true), length('minSpacing', 'Least spacing', true), figure('edgeFactor', 'Share left at the least edge', '', true), figure('spacingFactor', 'Share left at the least spacing', '', true), figure('torque', 'Turn to', 'N·m', true)] },
+    { title: 'In the van', fields: [choice('finish', 'Finish', ['plain', 'zinc', 'coated', 'galvanised', 'stainless'], true), { path: 'stock', label: 'In stock', kind: 'count', optional: true }] },
     NOTE,
   ],
   screwKit: [

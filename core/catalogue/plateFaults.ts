@@ -4,7 +4,7 @@ import { textToString, words } from '../units'
 const mm = (length: number) => textToString(words`${length}`, 'metric')
 
 /** What cannot be about a mount's figures: slots off its plate, rows without slots, a pull-out that does not come out. */
-export function plateFaults({ kind, plate, needs, depth }: Mount): Fault[] {
+export function plateFaults({ kind, plate, needs, otherNeeds = [], depth }: Mount): Fault[] {
   const rows = new Set(plate.slots.map(({ row }) => row))
   return [
     ...plate.slots.flatMap(({ x1, x2, y, diameter }, n) => {
@@ -16,6 +16,7 @@ export function plateFaults({ kind, plate, needs, depth }: Mount): Fault[] {
       ]
     }),
     ...needs.rows.flatMap((row, n) => rows.has(row) ? [] : [{ path: `$.needs.rows[${n}]`, message: `The plate has no row “${row}”; it has ${[...rows].join(', ')}` }]),
+    ...otherNeeds.flatMap((use, n) => use.rows.filter(row => !rows.has(row)).map(row => ({ path: `$.otherNeeds[${n}].rows`, message: `The plate has no row “${row}”; it has ${[...rows].join(', ')}` }))),
     ...kind === 'pull-out' && depth.service <= depth.stowed
       ? [{ path: '$.depth.service', message: `A pull-out mount comes out farther than it is stowed, ${mm(depth.stowed)} mm` }]
       : [],

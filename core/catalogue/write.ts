@@ -1,6 +1,8 @@
-import type { Slot } from '../job'
+import type { Mount, Slot } from '../job'
 import { formatLength, parseLength, type UnitSystem } from '../units'
 import type { ModelField } from './fields'
+
+type Use = NonNullable<Mount['otherNeeds']>[number]
 
 const figure = (value: number) => String(Math.round(value * 1e6) / 1e6)
 
@@ -16,6 +18,7 @@ export function writeField({ kind }: ModelField, value: unknown, system: UnitSys
     case 'choices':
     case 'names': return (value as string[]).join('; ')
     case 'slots': return (value as Slot[]).map(({ row, y, x1, x2, diameter }) => `${row} ${[y, x1, x2, diameter].map(figure).join(' ')}`).join('; ')
+    case 'uses': return (value as Use[]).map(({ members, rows, capacity }) => [members, rows.join(', '), ...capacity === undefined ? [] : [figure(capacity)]].join(': ')).join('; ')
     default: return String(value)
   }
 }
@@ -52,6 +55,15 @@ function readSlot(text: string): { ok: true, value: Slot } | { ok: false, messag
   return { ok: true, value: { row, y, x1, x2, diameter } }
 }
 
+function readUse(text: string): { ok: true, value: Use } | { ok: false, message: string } {
+  const [members = '', rows = '', capacity] = text.split(':').map(part => part.trim())
+  const names = rows.split(',').map(name => name.trim()).filter(isText)
+  const carries = capacity === undefined ? undefined : readNumber(capacity)
+  if (carries && !carries.ok) return carries
+  if (!/^\d{1,2}$/.test(members) || names.length === 0) return { ok: false, message: `“${text}” is not a use of slots: members in each row, the rows’ names, and what it then carries in kg, as in 1: top, bottom: 24` }
+  return { ok: true, value: { members: Number(members), rows: names, ...carries && { capacity: carries.value } } }
+}
+
 /**
  * Reads a figure of a model from text; an empty one is a figure that is not given.
  *
@@ -72,6 +84,7 @@ export function readField({ kind, choices = [], optional, label }: ModelField, t
     case 'choices': return readAll(parts(given), oneOf)
     case 'names': return { ok: true, value: parts(given) }
     case 'slots': return readAll(parts(given), readSlot)
+    case 'uses': return readAll(parts(given), readUse)
     default: return { ok: true, value: given }
   }
 }

@@ -1,7 +1,9 @@
-import type { Fastener, Mount, Rules, Wall } from '../job'
-import { figure, words, type Figure, type Text } from '../units'
+import type { Fastener, Rules, Wall } from '../job'
+import { figure, words, type Figure, type Step, type Text } from '../units'
+import { crowdingOf } from './crowding'
 import { DURATION, lagShear, lagUse, lagWithdrawal, threadInWood } from './lag'
 import type { LoadCase } from './loads'
+import type { Setting } from './setting'
 
 /** What a fastener bears in one load case; `use` is 1 where it bears just that. */
 export interface Capacity {
@@ -18,13 +20,14 @@ export type Known = { known: true, capacity: Capacity } | { known: false, why: T
 const unknown = (why: Text): Known => ({ known: false, why })
 const coveringOf = (wall: Wall) => wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
 
-function lagCapacity(lag: Fastener, wall: Wall, mount: Mount, rules: Rules, duration: number): Known {
+function lagCapacity(lag: Fastener, wall: Wall, { bearer }: Setting, rules: Rules, duration: number): Known {
   const gravity = wall.structure.specificGravity
   if (gravity === undefined) return unknown(words`the wood’s specific gravity is not given`)
   if (lag.thread === undefined) return unknown(words`the sheet of ${lag.name ?? lag.id} gives no thread length`)
+  if (!bearer) return unknown(words`how thick the rail’s steel is is not given`)
   const covering = coveringOf(wall)
-  const joint = { gravity, plate: mount.plate.thickness, gap: rules.coveringCountsAsGap === false ? 0 : covering, duration }
-  const inWood = threadInWood(lag, mount.plate.thickness, covering)
+  const joint = { gravity, plate: bearer.thickness, board: bearer.kind === 'board', gap: rules.coveringCountsAsGap === false ? 0 : covering, duration }
+  const inWood = threadInWood(lag, bearer.thickness, covering)
   const shear = lagShear(lag, joint, inWood)
   if (!shear) return unknown(words`the sheet of ${lag.name ?? lag.id} gives no ${lag.root === undefined ? 'root diameter' : 'bending yield'}`)
   const tension = lagWithdrawal(lag, joint, inWood)
@@ -46,33 +49,38 @@ function sheetCapacity(screw: Fastener, { structure }: Wall): Known {
   return { known: true, capacity: { tension, shear, use: (t, v) => t / tension.value + v / shear.value, together: 'T ÷ Ta + V ÷ Va' } }
 }
 
-/** An anchor that its maker has tested: the allowables of its sheet. */
-function makersCapacity(anchor: Fastener, { structure }: Wall): Known {
+/** An anchor that its maker has tested: the allowables of its sheet, less what edges and neighbours take. */
+function makersCapacity(anchor: Fastener, { structure }: Wall, setting: Setting): Known {
   const { allowable } = anchor
   if (!allowable) return unknown(words`the sheet of ${anchor.name ?? anchor.id} gives no allowable tension and shear`)
-  const given = (label: string, value: number) => figure([{ label, expression: words`as the maker allows${anchor.embedment === undefined ? words`` : words` at ${anchor.embedment} of embedment`}`, value, unit: 'N', source: 'maker’s sheet' }])
+  const { factor, steps } = crowdingOf(anchor, setting)
+  const given = (label: string, value: number) => {
+    const sheet: Step = { label, expression: words`as the maker allows${anchor.embedment === undefined ? words`` : words` at ${anchor.embedment} of embedment`}`, value, unit: 'N', source: 'maker’s sheet' }
+    return steps.length === 0 ? figure([sheet]) : figure([sheet, ...steps, { label: `${label}, here`, expression: words`${value.toFixed(0)} N × ${factor.toFixed(3)}`, value: value * factor, unit: 'N' }])
+  }
+  const [tension, shear] = [given('Tension', allowable.tension), given('Shear', allowable.shear)]
   const power = structure.kind === 'concrete' ? 5 / 3 : 1
   return {
     known: true,
     capacity: {
-      tension: given('Tension', allowable.tension), shear: given('Shear', allowable.shear),
-      use: (t, v) => (t / allowable.tension) ** power + (v / allowable.shear) ** power,
+      tension, shear,
+      use: (t, v) => (t / tension.value) ** power + (v / shear.value) ** power,
       together: power === 1 ? 'T ÷ Ta + V ÷ Va' : '(T ÷ Ta)^5/3 + (V ÷ Va)^5/3',
     },
   }
 }
 
-/** What one fastener bears in a wall under a mount, or why that is not known. */
-export function capacityOf(fastener: Fastener, wall: Wall, mount: Mount, rules: Rules, load: LoadCase): Known {
+/** What one fastener bears in a wall in its setting, or why that is not known. */
+export function capacityOf(fastener: Fastener, wall: Wall, setting: Setting, rules: Rules, load: LoadCase): Known {
   const duration = load === 'wind' ? DURATION.wind : DURATION.permanent
   if (fastener.kind === 'hollow-wall-anchor') {
     const rule = rules.hollowWallAnchors ?? 'supplement'
     if (rule !== 'counted') return unknown(words`by the house rule a hollow-wall anchor ${rule === 'never' ? 'is never used' : 'is a supplement that carries nothing in the sums'}`)
-    return makersCapacity(fastener, wall)
+    return makersCapacity(fastener, wall, setting)
   }
-  if (fastener.base === 'wood-stud') return lagCapacity(fastener, wall, mount, rules, duration)
+  if (fastener.base === 'wood-stud') return lagCapacity(fastener, wall, setting, rules, duration)
   if (fastener.kind === 'self-drilling') return sheetCapacity(fastener, wall)
-  return makersCapacity(fastener, wall)
+  return makersCapacity(fastener, wall, setting)
 }
 
 /**

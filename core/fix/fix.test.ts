@@ -4,7 +4,7 @@ import { d46, exampleJob, m1 } from '../../tests/fixtures/job'
 import type { Fastener, Job, ScrewKit, Wall } from '../job'
 import { planWall } from '../plan'
 import { textToString } from '../units'
-import { breakout, capacityOf, chooseScrew, fastenerLoad, governingMode, lagShear, lagUse, lagWithdrawal, plateLoads, rowsOf, screwFault, screwRange, threadInWood, yieldModes } from './index'
+import { breakout, capacityOf, chooseScrew, fastenerLoad, governingMode, lagShear, lagUse, lagWithdrawal, plainSetting, plateLoads, rowsOf, screwFault, screwRange, threadInWood, yieldModes } from './index'
 
 const lag: Fastener = { id: 'lag', kind: 'lag-screw', base: 'wood-stud', diameter: 9.525, root: 6.731, length: 76, thread: 57, yield: 310.264 }
 const spf = { gravity: 0.42, plate: 2.5, gap: 0, duration: 0.9 }
@@ -49,7 +49,7 @@ describe('loads on a plate', () => {
   it.each([
     ['stowed', weight, 92, 82.9, 35.6], ['service', weight, 346, 82.9, 133.8], ['service-hand', weight + 250, 346, 145.4, 234.7],
   ] as const)('as worked, %s', (name, down, arm, shear, tension) => {
-    const load = fastenerLoad({ case: name, down, out: 0, arm }, rows)
+    const load = fastenerLoad({ case: name, down, out: 0, arm, aside: 0 }, rows)
     expect(load.shear).toBeCloseTo(shear, 1)
     expect(load.tension).toBeCloseTo(tension, 1)
   })
@@ -61,12 +61,12 @@ describe('loads on a plate', () => {
     // 0.613 × 30² × 1.3 × 1.0214 m × 0.5762 m
     expect(wind.out).toBeCloseTo(0.613 * 900 * 1.3 * 1.0214 * 0.5762, 6)
     expect(fastenerLoad(wind, rowsOf(m1)).tension).toBeCloseTo(fastenerLoad({ ...wind, out: 0 }, rowsOf(m1)).tension + wind.out / 4, 9)
-    expect(rowsOf(m1)).toEqual([{ count: 2, above: 450 }, { count: 2, above: 90 }])
+    expect(rowsOf(m1)).toEqual([{ count: 2, above: 450, across: [-135, 135] }, { count: 2, above: 90, across: [-135, 135] }])
   })
 
   it('balance: the rows’ tensions turn the plate back as far as its weight turns it out', () => {
     fc.assert(fc.property(fc.integer({ min: 50, max: 2000 }), fc.integer({ min: 20, max: 900 }), fc.array(fc.record({ count: fc.integer({ min: 1, max: 4 }), above: fc.integer({ min: 10, max: 900 }) }), { minLength: 1, maxLength: 4 }), (down, arm, rows) => {
-      const { tension } = fastenerLoad({ case: 'stowed', down, out: 0, arm }, rows)
+      const { tension } = fastenerLoad({ case: 'stowed', down, out: 0, arm, aside: 0 }, rows)
       const top = Math.max(...rows.map(({ above }) => above))
       const turnsBack = rows.reduce((sum, { count, above }) => sum + count * above * tension * above / top, 0)
       expect(turnsBack / (down * arm)).toBeCloseTo(1, 9)
@@ -122,30 +122,30 @@ describe('what a fastener bears elsewhere', () => {
   const wall = (structure: Wall['structure'], covering: Wall['covering'] = []) => ({ ...exampleJob().walls[0]!, structure, covering })
   const screw: Fastener = { id: 's', kind: 'self-drilling', base: 'steel-stud', diameter: 5.5, length: 50 }
   it('in sheet steel follows pull-out and bearing', () => {
-    const known = capacityOf(screw, wall({ kind: 'steel-stud', gauge: 0.84 }), m1, {}, 'stowed')
+    const known = capacityOf(screw, wall({ kind: 'steel-stud', gauge: 0.84 }), plainSetting(m1), {}, 'stowed')
     if (!known.known) throw new Error('not known')
     expect(known.capacity.tension.value).toBeCloseTo(0.85 * 0.84 * 5.5 * 310 / 3, 9)
     expect(known.capacity.shear.value).toBeCloseTo(Math.min(4.2 * Math.sqrt(0.84 ** 3 * 5.5), 2.7 * 0.84 * 5.5) * 310 / 3, 9)
     expect(known.capacity.use(known.capacity.tension.value, 0)).toBeCloseTo(1, 12)
-    expect(capacityOf(screw, wall({ kind: 'steel-stud' }), m1, {}, 'stowed')).toMatchObject({ known: false })
+    expect(capacityOf(screw, wall({ kind: 'steel-stud' }), plainSetting(m1), {}, 'stowed')).toMatchObject({ known: false })
   })
 
   it('is the maker’s in concrete and block, together by 5/3 and by the sum', () => {
     const anchor: Fastener = { id: 'a', kind: 'wedge-anchor', base: 'concrete', diameter: 8, length: 65, allowable: { tension: 2000, shear: 3000 } }
     const use = (kind: 'concrete' | 'block') => {
-      const known = capacityOf({ ...anchor, base: kind }, wall({ kind }), m1, {}, 'stowed')
+      const known = capacityOf({ ...anchor, base: kind }, wall({ kind }), plainSetting(m1), {}, 'stowed')
       return known.known && known.capacity.use(1000, 1500)
     }
     expect(use('concrete')).toBeCloseTo(2 * 0.5 ** (5 / 3), 12)
     expect(use('block')).toBeCloseTo(1, 12)
-    expect(capacityOf({ ...anchor, allowable: undefined }, wall({ kind: 'concrete' }), m1, {}, 'stowed')).toMatchObject({ known: false })
+    expect(capacityOf({ ...anchor, allowable: undefined }, wall({ kind: 'concrete' }), plainSetting(m1), {}, 'stowed')).toMatchObject({ known: false })
   })
 
   it('of concrete itself breaks out as ACI 318 says', () => expect(breakout(4000 / 145.0377377, 63.5).value / 4.4482216).toBeCloseTo(4250, -1))
 
   it('of a hollow-wall anchor counts only where the house rule says so', () => {
     const hollow: Fastener = { id: 'h', kind: 'hollow-wall-anchor', base: 'wood-stud', diameter: 8, length: 60, allowable: { tension: 180, shear: 260 } }
-    const known = (hollowWallAnchors?: 'never' | 'supplement' | 'counted') => capacityOf(hollow, exampleJob().walls[0]!, m1, { hollowWallAnchors }, 'stowed').known
+    const known = (hollowWallAnchors?: 'never' | 'supplement' | 'counted') => capacityOf(hollow, exampleJob().walls[0]!, plainSetting(m1), { hollowWallAnchors }, 'stowed').known
     expect([known(), known('never'), known('supplement'), known('counted')]).toEqual([false, false, false, true])
   })
 })

@@ -1,18 +1,27 @@
 import type { Finding } from '../finding'
 import type { Catalogue, Fastener, Job, Mount, ScreenArray, Wall } from '../job'
-import type { PlateUse, Position } from '../mount'
+import { mountModels, type PlateUse, type Position, type Strip } from '../mount'
+import { isFramed } from '../survey'
 import { words, type Figure } from '../units'
 import { capacityOf, type Capacity } from './capacity'
 import { chooseScrew, screwFault, type ScrewChoice } from './displayScrew'
-import { fastenerLoad, plateLoads, rowsOf, type LoadCase } from './loads'
+import { driveOf, type Drive } from './drive'
+import { fastenerLoad, plateLoads, type LoadCase } from './loads'
+import { pilotOf } from './pilot'
+import { railUse } from './rail'
 import { seatFindings } from './seat'
+import { carriedSetting, nearestEdge, nearestPair, plainSetting, type Setting } from './setting'
 
 export * from './capacity'
+export * from './crowding'
 export * from './displayScrew'
 export * from './lag'
 export * from './loads'
+export * from './rail'
+export * from './setting'
 export * from './yield'
 export { overOf } from './seat'
+export type { Drive } from './drive'
 
 /** What holds the screens of an array that are alike in display and mount. */
 export interface Fixing {
@@ -21,10 +30,14 @@ export interface Fixing {
   mount: string
   /** How many screens are held so. */
   count: number
+  setting: Setting
   loads: PlateUse[]
   /** The same with its workings, the case that governs first. */
   cases: { case: LoadCase, shear: Figure, tension: Figure, capacity?: Capacity, utilisation?: number }[]
   screw: ScrewChoice
+  drive?: Drive
+  /** How far the rail that the plates stand on is bent, where they do. */
+  rail?: { figure: Figure, utilisation?: number }
 }
 
 /** What the fix stage decides for one array. */
@@ -33,30 +46,46 @@ export interface Fixed { fixings: Fixing[], findings: Finding[] }
 /** Over this a fastener is used more than is wise. */
 const MUCH = 0.8
 
-function fixPair(array: ScreenArray, wall: Wall, fastener: Fastener | undefined, pair: { display: Catalogue['displays'][number], mount: Mount, count: number }, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Fixing {
-  const { display, mount, count } = pair
-  const cases = plateLoads(display, mount, wall).map((load) => {
-    const { shear, tension, shearFigure, tensionFigure } = fastenerLoad(load, rowsOf(mount))
-    const known = fastener && capacityOf(fastener, wall, mount, rules, load.case)
-    const utilisation = known?.known ? known.capacity.use(tension, shear) : undefined
+type Display = Catalogue['displays'][number]
+interface Pair { display: Display, mount: Mount, positions: Position[] }
+
+/** How a pair of display and mount is held: by its own plate or by what the array stands on, and how crowded its anchors are. */
+function settingOf(array: ScreenArray, wall: Wall, { mount, positions }: Pair, everyHole: { x: number, y: number }[], strips: Strip[]): Setting {
+  const setting = array.carrier && isFramed(wall) ? carriedSetting(mount, array.carrier, strips) : plainSetting(mount)
+  if (isFramed(wall)) return setting
+  const holes = positions.flatMap(({ holes = [] }) => holes)
+  return { ...setting, edge: nearestEdge(holes, wall), spacing: nearestPair(everyHole) }
+}
+
+function fixPair(array: ScreenArray, wall: Wall, fastener: Fastener | undefined, pair: Pair, setting: Setting, strips: Strip[], { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Fixing {
+  const { display, mount, positions } = pair
+  const cases = plateLoads(display, mount, wall, setting.standOff).map((load) => {
+    const { shear, tension, shearFigure, tensionFigure } = fastenerLoad(load, setting.rows, setting.share)
+    const known = fastener && capacityOf(fastener, wall, setting, rules, load.case)
+    const utilisation = known?.known && Number.isFinite(shear) ? known.capacity.use(tension, shear) : undefined
     return { case: load.case, shear: shearFigure, tension: tensionFigure, ...known?.known && { capacity: known.capacity }, ...utilisation !== undefined && { utilisation } }
   }).sort((a, b) => (b.utilisation ?? 0) - (a.utilisation ?? 0))
   const kit = catalogue.screwKits?.find(({ thread }) => thread === display.vesa.thread)
   return {
-    display: display.id, mount: mount.id, count, cases,
+    display: display.id, mount: mount.id, count: positions.length, setting, cases,
     loads: cases.map(({ case: name, shear, tension, utilisation }) => ({ case: name, shear: shear.value, tension: tension.value, ...utilisation !== undefined && { utilisation } })),
     screw: chooseScrew(display, mount.bracket, kit, array.spacer),
+    ...fastener && { drive: driveOf(fastener, wall, setting.bearer, pilotOf(fastener, wall.structure, setting.bearer?.thickness ?? 0)) },
+    ...setting.bearer?.kind === 'rail' && { rail: railUse(array.carrier!, strips, plateLoads(display, mount, wall, setting.standOff), mount) },
   }
 }
 
-/** Each pair of display and mount of an array, once, with how many screens it holds. */
-function pairsOf(array: ScreenArray, positions: Position[], { displays, mounts }: Catalogue) {
-  const pairs = new Map<string, { display: Catalogue['displays'][number], mount: Mount, count: number }>()
-  for (const { model, mount: own } of positions) {
-    const [display, mount] = [displays.find(({ id }) => id === model), mounts.find(({ id }) => id === (own ?? array.mount))]
+/** Each pair of display and mount of an array, once, with the screens that it holds. */
+function pairsOf(array: ScreenArray, positions: Position[], catalogue: Catalogue): Pair[] {
+  const mountOf = mountModels(array, catalogue)
+  const pairs = new Map<string, Pair>()
+  for (const position of positions) {
+    const [display, mount] = [catalogue.displays.find(({ id }) => id === position.model), mountOf(position)]
     if (!display || !mount) continue
     const key = `${display.id} ${mount.id}`
-    pairs.set(key, { display, mount, count: (pairs.get(key)?.count ?? 0) + 1 })
+    const pair = pairs.get(key) ?? { display, mount, positions: [] }
+    pair.positions.push(position)
+    pairs.set(key, pair)
   }
   return [...pairs.values()]
 }
@@ -68,7 +97,7 @@ function useFindings(array: ScreenArray, fixing: Fixing, fastener: Fastener, wal
   const name = fastener.name ?? fastener.id
   const [governing] = fixing.cases
   if (governing?.utilisation === undefined) {
-    const known = capacityOf(fastener, wall, mount, job.rules, 'stowed')
+    const known = capacityOf(fastener, wall, fixing.setting, job.rules, 'stowed')
     return known.known
       ? []
       : [{ ...about, severity: 'stop', code: 'capacity-not-known', message: words`What ${name} bears is not known: ${known.why}.`, remedy: words`Give the figure, or take a fastener whose sheet has it.` }]
@@ -79,6 +108,17 @@ function useFindings(array: ScreenArray, fixing: Fixing, fastener: Fastener, wal
   return [utilisation > 1
     ? { ...about, severity: 'stop', code: 'fastener-overloaded', message: told, remedy: words`Take a larger fastener or more of them, a mount with its rows farther apart, or one that comes out less.` }
     : { ...about, severity: 'caution', code: 'fastener-much-used', message: told }]
+}
+
+function railFindings(array: ScreenArray, { rail }: Fixing): Finding[] {
+  const about = { stage: 'fix', subject: array.id } as const
+  if (!rail) return []
+  if (rail.utilisation === undefined) return [{ ...about, severity: 'stop', code: 'rail-not-known', message: words`What the rail bears in bending is not known; it is bent by ${rail.figure.value.toFixed(0)} N·m.`, remedy: words`Give the figure from its maker’s table.` }]
+  if (rail.utilisation <= MUCH) return []
+  const told = words`The rail is bent to ${percent(rail.utilisation)} of what it bears, by ${rail.figure.value.toFixed(0)} N·m.`
+  return [rail.utilisation > 1
+    ? { ...about, severity: 'stop', code: 'rail-overbent', message: told, remedy: words`Take a stiffer rail, or fix it to more members.` }
+    : { ...about, severity: 'caution', code: 'rail-much-bent', message: told }]
 }
 
 function screwFindings(array: ScreenArray, { screw }: Fixing, display: string): Finding[] {
@@ -99,15 +139,23 @@ function screwFindings(array: ScreenArray, { screw }: Fixing, display: string): 
     : [{ ...about, severity: 'caution', code: 'display-screw-to-buy', message: words`For ${display}: ${screw.why}.` }]
 }
 
-/** Works out what holds an array: screws into the displays, and what each load case does to the fasteners in the wall. */
-export function fix(array: ScreenArray, positions: Position[], wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Fixed {
+/**
+ * Works out what holds an array: screws into the displays, and what each load case does to the
+ * fasteners in the wall.
+ *
+ * @param strips the rails or boards that its plates stand on
+ */
+export function fix(array: ScreenArray, positions: Position[], wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>, strips: Strip[] = []): Fixed {
   const fastener = job.catalogue.fasteners.find(({ id }) => id === array.fastener)
   const pairs = pairsOf(array, positions, job.catalogue)
-  const fixings = pairs.map(pair => fixPair(array, wall, fastener, pair, job))
+  const everyHole = positions.flatMap(({ holes = [] }) => holes)
+  const settings = pairs.map(pair => settingOf(array, wall, pair, everyHole, strips))
+  const fixings = pairs.map((pair, n) => fixPair(array, wall, fastener, pair, settings[n]!, strips, job))
   return {
     fixings,
     findings: fixings.flatMap((fixing, n) => [
-      ...fastener ? [...seatFindings(array, fastener, wall, pairs[n]!.mount), ...useFindings(array, fixing, fastener, wall, pairs[n]!.mount, job)] : [],
+      ...fastener ? [...seatFindings(array, fastener, wall, settings[n]!), ...useFindings(array, fixing, fastener, wall, pairs[n]!.mount, job)] : [],
+      ...railFindings(array, fixing),
       ...screwFindings(array, fixing, pairs[n]!.display.name),
     ]),
   }

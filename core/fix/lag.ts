@@ -6,8 +6,8 @@ const INCH = 25.4
 const POUND = 4.4482216
 /** lb/in² in a MPa. */
 const PSI = 145.0377377
-/** Bearing strength of the steel plate, psi (AWC TR12 for ASTM A36). */
-const STEEL = 87_000
+/** Bearing strength of a steel plate (AWC TR12 for ASTM A36) and of plywood (NDS table 12.3.3B), psi. */
+const BEARING = { steel: 87_000, plywood: 3_350 }
 
 /** Load duration factors (NDS table 2.3.2). */
 export const DURATION = { permanent: 0.9, wind: 1.6 } as const
@@ -15,7 +15,9 @@ export const DURATION = { permanent: 0.9, wind: 1.6 } as const
 /** What a lag screw is driven through and into; lengths in mm. */
 export interface LagJoint {
   gravity: number
+  /** Thickness of what the head bears on, and whether that is a board of plywood and not steel. */
   plate: number
+  board?: boolean
   /** Between plate and wood: the covering, which the screw must bridge. */
   gap: number
   duration: number
@@ -43,23 +45,23 @@ export function lagWithdrawal(lag: Fastener, { gravity, duration }: LagJoint, in
 }
 
 /**
- * Allowable shear of a lag screw under a steel plate, N: the least of the yield modes on the root
+ * Allowable shear of a lag screw under a steel plate or a board, N: the least of the yield modes on the root
  * diameter, the covering being a gap (AWC TR12; NDS 12.3). Undefined where root or yield are not given.
  *
  * @example
  * // 3/8 in (root 0.265 in, 45,000 psi), 57 mm in G 0.42, 2.5 mm plate: 790 N, and 369 N through 12.5 mm of board
  */
-export function lagShear(lag: Fastener, { gravity, plate, gap, duration }: LagJoint, inWood: number): Figure | undefined {
+export function lagShear(lag: Fastener, { gravity, plate, board = false, gap, duration }: LagJoint, inWood: number): Figure | undefined {
   if (lag.root === undefined || lag.yield === undefined) return undefined
   const diameter = lag.root / INCH
   const [wood, bending] = [11_200 * gravity, lag.yield * PSI]
   const { mode, reduction, capacity } = governingMode({
-    side: STEEL * diameter, main: wood * diameter, sideLength: plate / INCH, mainLength: inWood / INCH, gap: gap / INCH, moment: bending * diameter ** 3 / 6,
+    side: (board ? BEARING.plywood : BEARING.steel) * diameter, main: wood * diameter, sideLength: plate / INCH, mainLength: inWood / INCH, gap: gap / INCH, moment: bending * diameter ** 3 / 6,
   }, diameter)
   const newtons = capacity * POUND
   return figure([
     { label: 'Bearing of the wood along the grain', expression: words`11200 × ${String(gravity)} psi`, value: wood / PSI, unit: 'MPa', source: 'NDS 12.3.3' },
-    { label: 'Governs', expression: words`${MODE_NAMES[mode]}; root ${lag.root}, plate ${plate}, gap ${gap}, ${inWood} in the wood, over R_d ${String(reduction)}`, value: newtons, unit: 'N', source: 'AWC TR12' },
+    { label: 'Governs', expression: words`${MODE_NAMES[mode]}; root ${lag.root}, ${board ? 'board' : 'plate'} ${plate}, gap ${gap}, ${inWood} in the wood, over R_d ${String(reduction)}`, value: newtons, unit: 'N', source: 'AWC TR12' },
     { label: 'Shear', expression: words`${newtons.toFixed(0)} N × load duration ${String(duration)}`, value: newtons * duration, unit: 'N', source: 'NDS 12.3, 2.3.2' },
   ])
 }

@@ -1,18 +1,37 @@
 import type { Fastener, Job, ScreenArray, Wall } from '../job'
-import type { Position } from '../mount'
+import type { Position, Strip } from '../mount'
 import { textToString, type UnitSystem } from '../units'
 import { fix } from './index'
 
-/** How a fastener would do in an array: how far it is used at most, and what stops it. */
-export interface Ranked { fastener: Fastener, utilisation?: number, stop?: string }
+/**
+ * How a fastener would do in an array: how far it is used at most, what stops it, whether there are
+ * enough in stock, where that is known, and whether the site uses it already.
+ */
+export interface Ranked { fastener: Fastener, utilisation?: number, stop?: string, inStock?: boolean, onSite: boolean }
 
-/** Fasteners from the one that would do best: those that nothing stops first, and of these the least used. */
-export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positions: Position[], wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>, units: UnitSystem): Ranked[] {
+/** Over this a fastener is used more than is wise, and one used less is taken first. */
+const MUCH = 0.8
+
+const worse = (a: Ranked, b: Ranked, is: (ranked: Ranked) => boolean) => Number(is(a)) - Number(is(b))
+
+/**
+ * Fasteners from the one that would do best: those that nothing stops first; of these those not much
+ * used; then those in stock; then those the site uses already, so that few kinds are carried; then
+ * the least used.
+ *
+ * @param onSite ids of fasteners that other arrays of the site use
+ */
+export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positions: Position[], wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>, units: UnitSystem, { strips = [], onSite = [] }: { strips?: Strip[], onSite?: string[] } = {}): Ranked[] {
   return fasteners.map((fastener): Ranked => {
     const catalogue = { ...job.catalogue, fasteners: [fastener] }
-    const { fixings, findings } = fix({ ...array, fastener: fastener.id }, positions, wall, { ...job, catalogue })
+    const { fixings, findings } = fix({ ...array, fastener: fastener.id }, positions, wall, { ...job, catalogue }, strips)
     const uses = fixings.flatMap(({ loads }) => loads.flatMap(({ utilisation }) => utilisation ?? []))
+    const wanted = positions.reduce((sum, { holes = [] }) => sum + holes.length, 0)
     const stop = findings.find(({ severity, code }) => severity === 'stop' && !code.startsWith('display-screw'))
-    return { fastener, ...uses.length > 0 && { utilisation: Math.max(...uses) }, ...stop && { stop: textToString(stop.message, units) } }
-  }).sort((a, b) => Number(a.stop !== undefined) - Number(b.stop !== undefined) || (a.utilisation ?? Infinity) - (b.utilisation ?? Infinity))
+    return { fastener, ...uses.length > 0 && { utilisation: Math.max(...uses) }, ...stop && { stop: textToString(stop.message, units) }, ...fastener.stock !== undefined && { inStock: fastener.stock >= wanted }, onSite: onSite.includes(fastener.id) }
+  }).sort((a, b) => worse(a, b, ({ stop }) => stop !== undefined)
+    || worse(a, b, ({ utilisation = Infinity }) => utilisation > MUCH)
+    || worse(a, b, ({ inStock }) => inStock === false)
+    || worse(a, b, ({ onSite }) => !onSite)
+    || (a.utilisation ?? Infinity) - (b.utilisation ?? Infinity))
 }

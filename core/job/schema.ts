@@ -65,6 +65,8 @@ export const displaySchema = group({
 const slot = group({ row: name(), y: must(length()), x1: must(length()), x2: must(length()), diameter: must(size()) })
   .test('ends', 'must not have x2 left of x1', s => s?.x1 === undefined || s?.x2 === undefined || s.x2 >= s.x1)
 
+const slotUse = () => ({ members: must(count(20)), rows: must(list(name(), 20)).min(1, 'must name at least one row of slots') })
+
 export const mountSchema = group({
   id: name(), name: name(), kind: must(oneOf('pull-out', 'fixed', 'tilt', 'arm')),
   mass: must(extent()), capacity: must(size()),
@@ -74,18 +76,25 @@ export const mountSchema = group({
   }),
   interface: group(point(length)),
   adjust: maybe({ lateral: extent(), height: extent(), depth: extent(), roll: extent() }),
-  needs: group({ members: must(count(20)), rows: must(list(name(), 20)).min(1, 'must name at least one row of slots') }),
+  needs: group(slotUse()),
+  otherNeeds: list(group({ ...slotUse(), capacity: size() }), 10),
   depth: group({ stowed: must(extent()), service: must(extent()) }),
   lift: extent(),
   orientations: must(list(must(oneOf(...ORIENTATIONS)), 4)),
   maxCovering: extent(), bracket: extent(), ...notes,
 })
 
+const share = () => figure().moreThan(0, 'must be more than 0').max(1, 'must be at most 1')
+export const FINISHES = ['plain', 'zinc', 'coated', 'galvanised', 'stainless']
+
 export const fastenerSchema = group({
   id: name(), name: words(), kind: name(), base: must(oneOf(...BASES)),
   diameter: must(size()), length: must(size()), root: size(), thread: size(), yield: size(),
   edgeDistance: extent(), minJointDistance: extent(),
-  allowable: maybe({ tension: must(newtons()), shear: must(newtons()) }), embedment: size(), head: extent(), minThickness: size(), ...notes,
+  allowable: maybe({ tension: must(newtons()), shear: must(newtons()) }), embedment: size(), head: extent(), minThickness: size(),
+  criticalEdge: size(), criticalSpacing: size(), minSpacing: size(), edgeFactor: share(), spacingFactor: share(),
+  torque: figure().moreThan(0, 'must be more than 0 N·m').max(1_000, 'must be at most 1000 N·m'),
+  finish: oneOf(...FINISHES), stock: figure().integer('must be a whole number').min(0, 'must not be negative').max(1e6, 'is more than any van holds'), ...notes,
 })
 
 const lengths = () => list(must(size()), 60)
@@ -144,6 +153,9 @@ const screenArray = group({
   }),
   shiftTolerance: maybe(point(extent)),
   plates: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), lateralShift: length(), heightShift: length(), reason: words(2_000) }), LIMITS.screens),
+  holes: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), of: name(), rank: must(count(20)), x: must(length()), reason: words(2_000) }), LIMITS.screens),
+  carrier: maybe({ kind: must(oneOf('rail', 'board')), thickness: must(size()), height: size(), web: size(), moment: figure().moreThan(0, 'must be more than 0 N·m') }),
+  needs: maybe(slotUse()),
   align: oneOf(...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS),
   cells: list(group({
     row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)),
@@ -170,7 +182,8 @@ export const wallSchema = group({
   insulation: words(),
   fireRating: extent().max(480, 'must be at most 480 minutes'),
   linedIn: figure().integer('must be a year').min(1700, 'must be a year from 1700 on').max(2100, 'must be a year up to 2100'),
-  walkway: flag(),
+  walkway: flag(), wet: flag(),
+  overrides: list(group({ code: name(), subject: words(), by: name(), reason: name().max(2_000, 'must be at most 2000 characters'), at: must(moment()) }), 500),
   windSpeed: figure().moreThan(0, 'must be more than 0').max(100, 'must be at most 100 m/s'),
   arrays: must(list(screenArray, LIMITS.arrays)),
   clearance: extent(),

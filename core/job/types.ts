@@ -85,6 +85,9 @@ export interface Display extends ModelNotes {
 
 export type Orientation = 'landscape' | 'portrait-cw' | 'portrait-ccw' | 'inverted'
 
+/** How the slots of a plate are used: so many distinct members in every named row. */
+export interface SlotUse { members: number, rows: string[] }
+
 /** A slot of a wall plate: y and x1…x2 from the plate's centre, mm. A round hole has equal ends. */
 export interface Slot { row: string, y: number, x1: number, x2: number, diameter: number }
 
@@ -101,7 +104,9 @@ export interface Mount extends ModelNotes {
   /** Travel to either side of nominal: mm, and degrees of roll. */
   adjust?: { lateral?: number, height?: number, depth?: number, roll?: number }
   /** Distinct members (on block and concrete: fasteners) wanted in every named row of slots. */
-  needs: { members: number, rows: string[] }
+  needs: SlotUse
+  /** Other ways in which its maker lets the plate be fixed, with what it then carries, kg. */
+  otherNeeds?: (SlotUse & { capacity?: number })[]
   /** Wall face to the display's back, mm: pushed home, and pulled out for service. */
   depth: { stowed: number, service: number }
   lift?: number
@@ -128,6 +133,18 @@ export interface Fastener extends ModelNotes {
   edgeDistance?: number
   /** Least distance to a mortar joint, mm. */
   minJointDistance?: number
+  /** At and beyond these an anchor bears all that its maker allows, mm; nearer, down to its least edge distance and spacing, less. */
+  criticalEdge?: number
+  criticalSpacing?: number
+  minSpacing?: number
+  /** Share of what is allowed that is left at the least edge distance and spacing; else least ÷ critical. */
+  edgeFactor?: number
+  spacingFactor?: number
+  /** Turning moment that its maker asks for, N·m. */
+  torque?: number
+  finish?: 'plain' | 'zinc' | 'coated' | 'galvanised' | 'stainless'
+  /** How many are in stock. */
+  stock?: number
   /** What the maker allows of one, N, at its embedment, mm, and what stands over the plate: washer and nut, mm. */
   allowable?: { tension: number, shear: number }
   embedment?: number
@@ -245,6 +262,15 @@ export interface CellChoice {
   mount?: string
 }
 
+/** A hole that a person put elsewhere than where it would be worked out: the rank-th of a plate's row of slots, mm along the wall. */
+export interface HoleChoice { row: number, column: number, of: string, rank: number, x: number, reason?: string }
+
+/**
+ * What an array's plates stand on where they do not reach members themselves: steel rails, one behind
+ * each row of slots, or a board; mm. `web` is the steel's thickness, `moment` what a rail bears, N·m.
+ */
+export interface Carrier { kind: 'rail' | 'board', thickness: number, height?: number, web?: number, moment?: number }
+
 /** By what unlike displays in one row, or in one column, are in line. */
 export type Alignment = 'case-top' | 'case-bottom' | 'case-left' | 'case-right' | 'picture-top' | 'picture-bottom' | 'picture-left' | 'picture-right' | 'picture-centre'
 
@@ -267,6 +293,10 @@ export interface ScreenArray {
   follows?: Following
   shiftTolerance?: Point
   plates?: PlateChoice[]
+  holes?: HoleChoice[]
+  carrier?: Carrier
+  /** Another use of the plates' slots that their maker allows, in place of the mount's own. */
+  needs?: SlotUse
   align?: Alignment
   cells?: CellChoice[]
   /** The screw into the display that a person chose, mm; else the one that fits best from the kits. */
@@ -277,6 +307,9 @@ export interface ScreenArray {
 
 /** Another way to arrange a wall, kept beside the one that is worked on. That one's own arrays are the wall's. */
 export interface Alternative { id: string, name: string, note?: string, arrays?: ScreenArray[] }
+
+/** A stop that a named person takes upon themselves, and why; ISO 8601 with zone. */
+export interface Override { code: string, subject: string, by: string, reason: string, at: string }
 
 export interface Wall {
   id: string
@@ -298,6 +331,10 @@ export interface Wall {
   linedIn?: number
   /** Whether people walk along it, so that what stands out of it is in their way. */
   walkway?: boolean
+  /** Whether it is wet or damp inside. */
+  wet?: boolean
+  /** Stops that a named person takes upon themselves. */
+  overrides?: Override[]
   /** Design wind of a wall that is outside, m/s; absent inside. */
   windSpeed?: number
   arrays: ScreenArray[]

@@ -6,6 +6,7 @@ import type { Member, Survey } from '../survey'
 import { words, type Text } from '../units'
 import type { Ground } from './ground'
 import { ONE_SIDED_95 } from './landing'
+import { mountModels } from './models'
 import { barredFor } from './placing'
 import type { Hole, MountedCell } from './position'
 import { bestSlide, leastSlide } from './slide'
@@ -104,20 +105,20 @@ export function collisionFindings(cells: MountedCell[]): Finding[] {
 }
 
 /** Each pair of a display and the mount that carries it, once, with how the display hangs. */
-function pairsOf(array: ScreenArray, cells: Cell[], { displays, mounts }: Catalogue): { display: Display, mount: Mount, orientation: Orientation }[] {
-  const pairs = new Map(cells.map(({ model, mount = array.mount, orientation }) => [`${model} ${mount} ${orientation}`, { model, mount, orientation }]))
-  return [...pairs.values()].flatMap(({ model, mount, orientation }) => {
-    const [display, carries] = [displays.find(({ id }) => id === model), mounts.find(({ id }) => id === mount)]
-    return display && carries ? [{ display, mount: carries, orientation }] : []
+function pairsOf(cells: Cell[], mountOf: (cell: Cell) => Mount | undefined, { displays }: Catalogue): { display: Display, mount: Mount, orientation: Orientation }[] {
+  const pairs = new Map(cells.map(cell => [`${cell.model} ${cell.mount ?? ''} ${cell.orientation}`, cell]))
+  return [...pairs.values()].flatMap((cell) => {
+    const [display, mount] = [displays.find(({ id }) => id === cell.model), mountOf(cell)]
+    return display && mount ? [{ display, mount, orientation: cell.orientation }] : []
   })
 }
 
 /** Whether mounts, displays and covering suit each other by the maker's figures. */
-export function suitFindings(array: ScreenArray, cells: Cell[], catalogue: Catalogue, wall: Wall): Finding[] {
+export function suitFindings(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, catalogue: Catalogue, wall: Wall): Finding[] {
   const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
   const stop = (code: string, message: Text): Finding =>
     ({ severity: 'stop', code, stage: 'mount', subject: array.id, message })
-  const found = pairsOf(array, cells, catalogue).flatMap(({ display, mount, orientation }) => [
+  const found = pairsOf(cells, mountOf, catalogue).flatMap(({ display, mount, orientation }) => [
     ...display.mass > mount.capacity
       ? [stop('mount-over-capacity', words`${mount.name} carries ${String(mount.capacity)} kg; ${display.name} weighs ${String(display.mass)} kg.`)]
       : [],
@@ -146,7 +147,7 @@ export function mountFaults(array: ScreenArray, cells: Cell[], catalogue: Catalo
       ...Math.abs(heightShift) > height + 1e-9 ? [{ path: `${at}.heightShift`, message: `The height adjusters take up ${height} mm either way; ${tell(heightShift)} mm is asked for` }] : [],
     ]
   }
-  const tooHeavy = pairsOf(array, cells, catalogue).filter(({ display, mount }) => display.mass > mount.capacity)
+  const tooHeavy = pairsOf(cells, mountModels(array, catalogue), catalogue).filter(({ display, mount }) => display.mass > mount.capacity)
   return [
     ...tooHeavy.slice(0, 1).map(({ display, mount }) => ({ path: `${path}.mount`, message: `${mount.name} carries ${mount.capacity} kg; ${display.name} weighs ${display.mass} kg` })),
     ...(array.plates ?? []).flatMap((choice, index) => beyond(choice, `${path}.plates[${index}]`)),

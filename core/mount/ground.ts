@@ -1,5 +1,5 @@
 import type { Point } from '../geometry'
-import type { Fastener, Mount, Wall } from '../job'
+import type { Carrier, Fastener, Mount, Wall } from '../job'
 import { onceForEach } from '../memo'
 import { isFramed, standsAt, type Coursing, type Survey } from '../survey'
 import type { Demand } from './demand'
@@ -15,6 +15,8 @@ export interface Ground {
   /** Demands up the wall. */
   up: (mount: Mount) => Demand[]
   holes: (mount: Mount, centre: Point) => HolePlace[]
+  /** What a fastener at a place would meet, and with how much to spare. */
+  at: (x: number, y: number) => Pick<HolePlace, 'member' | 'margin'>
 }
 
 const NOTHING: Demand[] = []
@@ -36,6 +38,10 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
     along: (mount, plateY) => demands(mount)(all ? 0 : plateY),
     up: () => NOTHING,
     holes: (mount, { x, y }) => holesOnFraming(mount, x, landings, row => standing(y + heightOf(mount, row))),
+    at: (x, y) => {
+      const [near] = standing(y).map(({ index, centre, usable }) => ({ member: index, margin: usable - Math.abs(x - centre) })).sort((a, b) => b.margin - a.margin)
+      return near ?? {}
+    },
   }
 }
 
@@ -55,6 +61,7 @@ function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined): 
     along: (mount, plateY) => along(mount)(plateY),
     up,
     holes: (mount, { x, y }) => holesOnBlock(mount, x, row => blocks(courseOf(y + heightOf(mount, row))), row => spareUp(y + heightOf(mount, row))),
+    at: (x, y) => ({ margin: Math.min(spareUp(y), Math.max(...blocks(courseOf(y)).map(({ centre, usable }) => usable - Math.abs(x - centre)))) }),
   }
 }
 
@@ -64,10 +71,12 @@ const solid = (allOver: boolean): Ground => ({
   along: () => NOTHING,
   up: () => NOTHING,
   holes: (mount, { x }) => holesOnSolid(mount, x),
+  at: () => ({}),
 })
 
-/** What the plates of a wall are fixed to with a fastener. */
-export function groundOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined): Ground {
+/** What the plates of a wall are fixed to with a fastener: on a rail or a board they may be anywhere. */
+export function groundOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, carrier?: Carrier): Ground {
+  if (carrier) return solid(false)
   if (isFramed(wall)) return framing(survey, fastener)
   if (wall.structure.kind === 'block') return survey.coursing ? block(survey.coursing, wall, fastener) : solid(false)
   return solid(true)

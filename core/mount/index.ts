@@ -2,68 +2,114 @@ import type { Cell } from '../arrange'
 import type { Finding } from '../finding'
 import { pilotOf } from '../fix/pilot'
 import type { Catalogue, Job, Mount, ScreenArray, Wall } from '../job'
-import { onceForEach } from '../memo'
-import { standsAt, type Member, type Survey } from '../survey'
+import { isFramed, standsAt, type Survey } from '../survey'
 import { words } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
+import { holesOfStrip, stripsFor, type Strip } from './carrier'
+import { carrierFindings } from './carrierFindings'
 import { hazardFindings } from './hazards'
+import { handFindings } from './byHand'
 import { heightFindings, proofFindings } from './proof'
 import { collisionFindings, countFindings, missFindings, remedyOf, suitFindings } from './findings'
 import { groundOf, type Ground } from './ground'
+import type { HolePlace } from './holes'
+import { edgeDistanceOf, landingsOf } from './landing'
+import { mountModels } from './models'
 import { barredFor, choiceFor, placePlates, type Placing } from './placing'
-import type { MountedCell, Position } from './position'
+import type { Hole, MountedCell, Position } from './position'
 import { boxFindings, coverPlateFindings } from './reach'
 
 export * from './bracketSum'
 export type { ArrayPlan, Hole, MountedCell, Plate, PlateUse, Position } from './position'
 export { mountFaults } from './findings'
 export { HAZARDS } from './hazards'
+export { USUAL_CARRIERS, type Strip } from './carrier'
+export { mountModels, sameUse } from './models'
 export type { Placing } from './placing'
 
-/** What the mount stage decides for one array. */
-export interface Mounting { positions: Position[], findings: Finding[] }
+/** What the mount stage decides for one array: its plates and holes, and what stands between them and the members. */
+export interface Mounting { positions: Position[], strips: Strip[], findings: Finding[] }
+
+type Context = { array: ScreenArray, wall: Wall, survey: Survey, catalogue: Catalogue, mountOf: (cell: Cell) => Mount, ground: Ground }
 
 const idOf = (array: ScreenArray, { row, column }: Cell) => `${array.id}-r${row}c${column}`
 const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.find(({ id }) => id === array.fastener)
+/** Rails and boards go across members; a wall that carries all over needs none. */
+const carrierOf = (array: ScreenArray, wall: Wall) => isFramed(wall) ? array.carrier : undefined
 
-/** The mount of every cell of an array, or undefined where one has none. */
-function mountsOf(array: ScreenArray, cells: Cell[], { mounts }: Catalogue): ((cell: Cell) => Mount) | undefined {
-  const mountOf = onceForEach((id: string | undefined) => mounts.find(mount => mount.id === id))
-  if (cells.some(cell => !mountOf(cell.mount ?? array.mount))) return undefined
-  return cell => mountOf(cell.mount ?? array.mount)!
+/** What the plates of an array stand on, or undefined where a cell has no mount. */
+function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, catalogue: Catalogue): Context | undefined {
+  const modelOf = mountModels(array, catalogue)
+  if (cells.some(cell => !modelOf(cell))) return undefined
+  return { array, wall, survey, catalogue, mountOf: cell => modelOf(cell)!, ground: groundOf(wall, survey, fastenerOf(array, catalogue), carrierOf(array, wall)) }
 }
 
 /** Places the plates of an array on what the survey found; where a cell has no mount, nothing is shifted. */
 export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, catalogue: Catalogue): Placing {
-  const mountOf = mountsOf(array, cells, catalogue)
-  if (!mountOf) return { shift: { x: 0, y: 0 }, plates: [] }
-  return placePlates(array, cells, mountOf, wall, groundOf(wall, survey, fastenerOf(array, catalogue)))
+  const context = contextOf(array, cells, wall, survey, catalogue)
+  return context ? placePlates(array, cells, context.mountOf, wall, context.ground) : { shift: { x: 0, y: 0 }, plates: [] }
 }
 
-function mountCell(array: ScreenArray, mount: Mount, cell: Cell, shifts: Placing['plates'][number], wall: Wall, catalogue: Catalogue, { ground, members }: { ground: Ground, members: Member[] }): MountedCell {
-  const centre = plateCentre(cell.pattern, mount, shifts)
-  const id = idOf(array, cell)
+/** Numbers the holes of each row, and says what is drilled and driven there. */
+function numbered(places: (HolePlace & { y: number })[], id: string, { array, wall, catalogue }: Context, over: number): Hole[] {
   const fastener = fastenerOf(array, catalogue)
-  const drilling = pilotOf(fastener, wall.structure, mount.plate.thickness)
+  const drilling = pilotOf(fastener, wall.structure, over)
   const inRow = new Map<string, number>()
-  const holes = ground.holes(mount, centre).map((place) => {
+  return places.map((place) => {
     const rank = (inRow.get(place.row) ?? 0) + 1
     inRow.set(place.row, rank)
-    return {
-      ...place,
-      ...drilling,
-      id: `${id}-${place.row}-${rank}`,
-      y: centre.y + mount.plate.slots[place.slot!]!.y,
-      ...fastener && { fastener: fastener.id },
-    }
+    return { ...place, ...drilling, id: `${id}-${place.row}-${rank}`, ...fastener && { fastener: fastener.id } }
   })
+}
+
+/** The holes of a plate that is fixed to the wall itself, those moved by hand where they were put. */
+function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }): Hole[] {
+  const { array, ground } = context
+  const mount = context.mountOf(cell)
+  const places = ground.holes(mount, centre).map(place => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y }))
+  return numbered(places, idOf(array, cell), context, mount.plate.thickness).map((hole) => {
+    const moved = array.holes?.find(({ row, column, of, rank }) => row === cell.row && column === cell.column && hole.id === `${idOf(array, cell)}-${of}-${rank}`)
+    if (!moved) return hole
+    const { slot: _slot, member: _member, margin: _margin, ...rest } = hole
+    const slot = mount.plate.slots.findIndex(({ row, x1, x2 }) => row === hole.row && moved.x >= centre.x + x1 - 1e-9 && moved.x <= centre.x + x2 + 1e-9)
+    return { ...rest, x: moved.x, byHand: true, ...slot >= 0 && { slot }, ...ground.at(moved.x, hole.y) }
+  })
+}
+
+/** Whether every hole of a plate holds, and there are as many as it needs. */
+function holds({ ground, survey: { members } }: Context, mount: Mount, holes: Hole[]): boolean {
   const landed = ground.allOver || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
+  const slotted = holes.every(({ slot }) => slot !== undefined)
   const stand = holes.every(({ member, y }) => member === undefined || standsAt(members[member]!, y))
-  const clear = barredFor(wall, mount, centre.y).every(({ from, to }) => centre.x <= from + 1e-9 || centre.x >= to - 1e-9)
-  const held = landed && stand && clear && holes.length === mount.needs.members * mount.needs.rows.length
-  const own = choiceFor(array, cell)
-  const byHand = own?.lateralShift !== undefined || own?.heightShift !== undefined
-  return { ...cell, id, plate: { centre, rect: plateRect(centre, mount), ...shifts, byHand, held }, holes }
+  return landed && slotted && stand && holes.length === mount.needs.members * mount.needs.rows.length
+}
+
+function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mounted: MountedCell[], strips: Strip[] } {
+  const { array, wall, survey, catalogue, mountOf } = context
+  const carrier = carrierOf(array, wall)
+  const centres = cells.map((cell, n) => plateCentre(cell.pattern, mountOf(cell), plates[n]!))
+  const strips = carrier
+    ? stripsFor(carrier, cells.map((cell, n) => ({ mount: mountOf(cell), row: cell.row, ...centres[n]! })), landingsOf(survey.members, edgeDistanceOf(fastenerOf(array, catalogue))), survey.members)
+    : []
+  // Each hole of a rail or board is counted with the plate nearest to it.
+  const carried = new Map<number, (HolePlace & { y: number })[]>()
+  for (const strip of strips) {
+    for (const hole of holesOfStrip(strip)) {
+      const nearest = cells.map((_, n) => n).filter(n => cells[n]!.row === strip.row).reduce((a, b) => Math.abs(centres[b]!.x - hole.x) < Math.abs(centres[a]!.x - hole.x) ? b : a)
+      carried.set(nearest, [...carried.get(nearest) ?? [], hole])
+    }
+  }
+  const mounted = cells.map((cell, n): MountedCell => {
+    const [mount, centre, own] = [mountOf(cell), centres[n]!, choiceFor(array, cell)]
+    const holes = carrier
+      ? numbered(carried.get(n) ?? [], idOf(array, cell), context, carrier.kind === 'rail' ? carrier.web ?? 0 : carrier.thickness)
+      : ownHoles(context, cell, centre)
+    const clear = barredFor(wall, mount, centre.y).every(({ from, to }) => centre.x <= from + 1e-9 || centre.x >= to - 1e-9)
+    const held = clear && (carrier ? strips.filter(({ row }) => row === cell.row).every(({ held }) => held) : holds(context, mount, holes))
+    const byHand = own?.lateralShift !== undefined || own?.heightShift !== undefined
+    return { ...cell, id: idOf(array, cell), plate: { centre, rect: plateRect(centre, mount), ...plates[n]!, byHand, held }, holes }
+  })
+  return { mounted, strips }
 }
 
 function choiceFindings(array: ScreenArray): Finding[] {
@@ -75,25 +121,27 @@ function choiceFindings(array: ScreenArray): Finding[] {
 }
 
 /** Puts every plate and hole of an array where it was placed. */
-export function mount(array: ScreenArray, cells: Cell[], { plates }: Placing, wall: Wall, survey: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Mounting {
-  const mountOf = mountsOf(array, cells, catalogue)
-  if (!mountOf) {
-    return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), findings: [{
+export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Mounting {
+  const context = contextOf(array, cells, wall, survey, catalogue)
+  if (!context) {
+    return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], findings: [{
       severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: array.id,
       message: words`No mount is chosen for ${array.name}.`,
     }] }
   }
-  const { members } = survey
-  const ground = groundOf(wall, survey, fastenerOf(array, catalogue))
-  const mounted = cells.map((cell, n) => mountCell(array, mountOf(cell), cell, plates[n]!, wall, catalogue, { ground, members }))
-  const known = members.length > 0 || survey.coursing !== undefined
+  const { members, coursing } = survey
+  const { ground, mountOf } = context
+  const { mounted, strips } = mountCells(context, cells, placing)
+  const known = members.length > 0 || coursing !== undefined
+  const carrier = carrierOf(array, wall)
   return {
-    positions: mounted,
+    positions: mounted, strips,
     findings: [
       ...choiceFindings(array),
-      ...suitFindings(array, cells, catalogue, wall),
-      ...known && !ground.allOver ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyOf(cell, mountOf(cell), ground, wall))) : [],
-      ...mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
+      ...suitFindings(array, cells, mountOf, catalogue, wall),
+      ...known && !ground.allOver && !carrier ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyOf(cell, mountOf(cell), ground, wall))) : [],
+      ...carrier ? carrierFindings(array, carrier, strips) : mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
+      ...handFindings(array, mounted),
       ...proofFindings(array, mounted, wall, members, rules),
       ...heightFindings(mounted, members),
       ...hazardFindings(wall, mounted),

@@ -1,5 +1,6 @@
 import type { Cell } from '../arrange'
 import type { Point, Rect } from '../geometry'
+import type { Strip } from './carrier'
 import type { HolePlace } from './holes'
 
 /** A hole to make for a plate, mm on the wall. */
@@ -7,6 +8,8 @@ export interface Hole extends HolePlace {
   id: string
   y: number
   fastener?: string
+  /** Whether a person put it there. */
+  byHand?: boolean
   bit?: number
   depth?: number
 }
@@ -32,7 +35,7 @@ export interface MountedCell extends Cell {
 }
 
 /** One load case on the fastener of a plate that has most of it, N; `utilisation` is 1 at what it bears, absent where that is not known. */
-export interface PlateUse { case: 'stowed' | 'service' | 'service-hand' | 'wind', shear: number, tension: number, utilisation?: number }
+export interface PlateUse { case: 'stowed' | 'service' | 'service-hand' | 'swung' | 'wind', shear: number, tension: number, utilisation?: number }
 
 /** One screen of an array; its plate and holes are absent until a mount is chosen. */
 export type Position = Cell & { id: string, crop?: Rect, loads?: PlateUse[] } & Partial<Pick<MountedCell, 'plate' | 'holes'>>
@@ -48,6 +51,8 @@ export interface ArrayPlan {
   canvas: { width: number, height: number }
   /** Shift of the whole array from where it was placed. */
   shift: Point
+  /** Rails or boards that its plates stand on. */
+  strips: Strip[]
   /** Row by row from the top, left to right. */
   positions: Position[]
 }

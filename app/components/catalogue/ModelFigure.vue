@@ -34,7 +34,7 @@ function toggle(choice: string) {
 </script>
 
 <template>
-  <div :class="{ 'col-span-full': field.kind === 'slots' || field.kind === 'text' || field.kind === 'choices' || field.kind === 'lengths' }">
+  <div :class="{ 'col-span-full': field.kind === 'slots' || field.kind === 'uses' || field.kind === 'text' || field.kind === 'choices' || field.kind === 'lengths' }">
     <ChoiceField v-if="field.kind === 'choice'" :label="label" :value="String(value ?? '')" :options="[...field.optional ? [{ value: '', label: 'not given' }] : [], ...field.choices!.map(choice => ({ value: choice, label: choice.replaceAll('-', ' ') }))]" :commit="choice => set({ value: choice || undefined, text: '' })" />
     <fieldset v-else-if="field.kind === 'choices'">
       <legend class="field-label">

@@ -1,5 +1,5 @@
 import { HOUSE_RULES, schoolOf, type Job, type Wall } from '../../job'
-import { formatLength, stepOf, type Precision, type UnitSystem } from '../../units'
+import { formatLength, stepOf, textToString, type Precision, type UnitSystem } from '../../units'
 import { accuracyOf, DEFAULT_MARKING_SIGMA } from '../accuracy'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
 import { PAPERS, scaleFor, type Paper, type PaperName } from './paper'
@@ -41,6 +41,25 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, m
     label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tenth(accuracy.rounding)} off. Any mark is true to ± ${tenth(accuracy.running)} (standard deviation); measured mark to mark, the last of ${accuracy.inRow} would be ± ${tenth(accuracy.markToMark)}.`, margin, margin + 13.5, 2.9),
     ...houseRules(job).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, 2.6)),
     line(margin, margin + HEAD - 2, width - margin, margin + HEAD - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
+}
+
+/** What people decided against what was worked out: each a line for the sheet. */
+function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
+  return findings.flatMap(({ code, message, overridden }) => {
+    const told = textToString(message, units)
+    if (overridden) return [`Stop taken on by ${overridden.by}, ${overridden.at.slice(0, 10)}: “${overridden.reason}”. ${told}`]
+    return code === 'plate-by-hand' || code === 'hole-by-hand' ? [told] : []
+  })
+}
+
+/** Decisions as lines, as many to a page as it holds. */
+function decisionPages(decisions: string[], { width, height, margin }: Paper): string[] {
+  const letters = Math.floor((width - 2 * margin) / 1.35)
+  const lines = decisions.flatMap(decision => decision.match(new RegExp(`.{1,${letters}}(\\s|$)`, 'g')) ?? [])
+  const each = Math.floor((height - 2 * margin - HEAD - FOOT - 8) / LINE)
+  return Array.from({ length: Math.ceil(lines.length / each) }, (_, page) => group({},
+    label('Decided by hand', margin, margin + HEAD + 4, 3.6, { 'font-weight': 600 }),
+    ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line.trim(), margin, margin + HEAD + 10 + n * LINE, TEXT))))
 }
 
 function footLine({ width, height, margin }: Paper, page: number, pages: number): string {
@@ -107,6 +126,7 @@ export function drawSheet(job: Job, wall: Wall, plan: Shown, options: SheetOptio
     bodies.push(next.drawn)
     rest = next.rest
   }
+  bodies.push(...decisionPages(decisionsOf(plan, options.units), paper))
   const head = titleBlock(job, wall, plan, scale, paper, options)
   return { pages: bodies.map((body, n) => head + body + footLine(paper, n + 1, bodies.length)), scale, paper }
 }

@@ -1,0 +1,44 @@
+import type { Fastener, Wall } from '../job'
+import { words, type Text } from '../units'
+import type { Drilling } from './pilot'
+import type { Bearer } from './setting'
+
+/** How a fastener is set: what is drilled, what to mark on the bit, how it is drawn tight, and in which order; mm. */
+export interface Drive {
+  /** Hole for the thread or the anchor; absent where its maker alone knows it. */
+  hole?: Drilling
+  /** Hole through the covering for a screw's shank, and how deep. */
+  clearance?: Drilling
+  /** How tight, and in what order. */
+  tighten: Text
+  order: Text
+}
+
+const ORDER = words`Top row first, by hand. Level the plate, then the row below. Then draw all tight crosswise, and check the level again.`
+
+/** Deeper than the anchor by its own diameter, so that dust has somewhere to go. */
+function anchorHole({ diameter, embedment }: Fastener, covering: number): Drilling | undefined {
+  return embedment === undefined ? undefined : { bit: diameter, depth: Math.ceil(covering + embedment + diameter) }
+}
+
+/**
+ * How a fastener is set in a wall. Depths are from the wall's finished face: what is marked on the bit.
+ *
+ * @param lead the lead hole of a screw in wood, where there is one
+ */
+export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined, lead: Drilling | undefined): Drive {
+  const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
+  const screw = fastener.kind === 'lag-screw'
+  const { base } = fastener
+  const masonry = base === 'concrete' || base === 'block'
+  const shank = screw && fastener.thread !== undefined ? Math.max(fastener.length - fastener.thread - (bearer?.thickness ?? 0), covering) : 0
+  const hole = lead ?? (masonry ? anchorHole(fastener, covering) : undefined)
+  return {
+    ...hole && { hole },
+    ...screw && shank > 0 && { clearance: { bit: Math.ceil(fastener.diameter), depth: Math.ceil(shank) } },
+    tighten: fastener.torque !== undefined
+      ? words`To ${String(fastener.torque)} N·m with a torque driver.`
+      : screw ? words`Snug, then a quarter turn; never so far that the washer sinks into the board.` : words`As its maker’s instructions say; no torque is given in the catalogue.`,
+    order: ORDER,
+  }
+}

@@ -1,0 +1,25 @@
+import type { Finding } from '../finding'
+import type { ScreenArray } from '../job'
+import { words, type Text } from '../units'
+import type { MountedCell } from './position'
+
+const because = (reason: string | undefined): Text => reason ? words` because: ${reason}` : words`, no reason given`
+
+/** A note for every plate and hole that a person put where it is, with the reason; a stop where such a hole is in no slot. */
+export function handFindings(array: ScreenArray, cells: MountedCell[]): Finding[] {
+  const about = { stage: 'mount', severity: 'note' } as const
+  return cells.flatMap(({ id, row, column, plate, holes }): Finding[] => {
+    const name = `R${row} C${column}`
+    const choice = array.plates?.find(plate => plate.row === row && plate.column === column)
+    return [
+      ...plate.byHand ? [{ ...about, code: 'plate-by-hand', subject: id, message: words`The plate of ${name} was put ${plate.lateralShift} along and ${plate.heightShift} up from nominal by hand${because(choice?.reason)}.` }] : [],
+      ...holes.filter(({ byHand }) => byHand).flatMap((hole): Finding[] => {
+        const moved = array.holes?.find(each => each.row === row && each.column === column && hole.id.endsWith(`-${each.of}-${each.rank}`))
+        return [
+          { ...about, code: 'hole-by-hand', subject: hole.id, message: words`${name}, ${hole.row} row: a hole was put at ${hole.x} by hand${because(moved?.reason)}.` },
+          ...hole.slot === undefined ? [{ ...about, severity: 'stop' as const, code: 'hole-off-slot', subject: hole.id, message: words`${name}, ${hole.row} row: at ${hole.x} the plate has no slot.`, remedy: words`Put the hole within a slot, or move the plate.` }] : [],
+        ]
+      }),
+    ]
+  })
+}

@@ -1,0 +1,121 @@
+import type { Rect } from '../geometry'
+import type { Carrier, Mount } from '../job'
+import { standsAt, type Member } from '../survey'
+import type { HolePlace } from './holes'
+import { sharesOf } from './holes'
+import type { Landing } from './landing'
+
+/** A rail of the usual size and a board of plywood, until others are chosen; mm and N·m. */
+export const USUAL_CARRIERS: Record<Carrier['kind'], Carrier> = {
+  // A channel of 41 × 21 × 2.5: 0.91 cm³ of section at 165 MPa.
+  rail: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 },
+  board: { kind: 'board', thickness: 18 },
+}
+
+/** So far a rail or a board goes past the last member that it is fixed to, mm. */
+const END = 50
+/** A board goes so far above and below the plates, and is fixed so far in from its edges, at most so far apart, mm. */
+const BOARD = { past: 60, inset: 30, apart: 400 }
+
+/** A plate on a carrier: its centre, and the row of the array that it is in. */
+export interface Carried { mount: Mount, row: number, x: number, y: number }
+
+/** A place where a carrier is fixed to a member, and how many screens' weight comes to that member. */
+export interface Support { member: number, x: number, share: number, margin: number }
+
+/** One rail, or one board, with what it is fixed to. */
+export interface Strip {
+  /** The array's row, and for a rail the row of slots that it stands behind. */
+  row: number
+  of: string
+  rect: Rect
+  supports: Support[]
+  /** Heights of the fasteners on each member, mm above the floor. */
+  heights: number[]
+  /** Whether every plate on it lies between members that it is fixed to. */
+  held: boolean
+  /** For a load of 1 on each bolt: the bending that it makes where it is greatest, mm. */
+  bending: number
+}
+
+interface Bolt { x: number, share: number }
+
+/** The members that a strip is fixed to: all from the last one left of its bolts to the first one right of them. */
+function supportsFor(bolts: Bolt[], landings: Landing[]): { landings: Landing[], held: boolean } {
+  const [left, right] = [Math.min(...bolts.map(({ x }) => x)), Math.max(...bolts.map(({ x }) => x))]
+  const good = landings.filter(({ usable }) => usable >= 0)
+  let first = good.findLastIndex(({ centre }) => centre <= left)
+  let last = good.findIndex(({ centre }) => centre >= right)
+  const held = first >= 0 && last >= 0 && good.length > 1
+  if (first < 0) first = 0
+  if (last < 0) last = good.length - 1
+  if (first === last && last + 1 < good.length) last++
+  else if (first === last && first > 0) first--
+  return { landings: good.slice(first, last + 1), held }
+}
+
+/** What comes to each member as every bolt leans on its two neighbours in inverse proportion to their distance. */
+function sharesAt(bolts: Bolt[], centres: number[]): { shares: number[], bending: number } {
+  const shares = centres.map(() => 0)
+  const bendings = centres.map(() => 0)
+  for (const { x, share } of bolts) {
+    const right = Math.min(Math.max(centres.findIndex(centre => centre >= x), 1), centres.length - 1)
+    const [a, b] = [x - centres[right - 1]!, centres[right]! - x]
+    if (!(a + b > 0)) continue
+    shares[right - 1]! += share * b / (a + b)
+    shares[right]! += share * a / (a + b)
+    bendings[right]! += Math.max(a * b / (a + b), 0)
+  }
+  return { shares, bending: Math.max(0, ...bendings) }
+}
+
+function boltsOf(plates: Carried[], rows: string[]): Bolt[] {
+  return plates.flatMap(({ mount, x }) => sharesOf(mount)
+    .filter(({ row }) => rows.includes(row))
+    .map(({ from, to }) => ({ x: x + (from + to) / 2, share: 1 / (mount.needs.members * rows.length) })))
+}
+
+/** A strip through some rows of slots of the plates in one row of the array. */
+function stripOf(plates: Carried[], of: string, rows: string[], { from, to, heights }: { from: number, to: number, heights: number[] }, landings: Landing[], members: Member[]): Strip {
+  const standing = landings.filter(({ index }) => heights.every(y => standsAt(members[index]!, y)))
+  const bolts = boltsOf(plates, rows)
+  const found = supportsFor(bolts, standing)
+  const centres = found.landings.map(({ centre }) => centre)
+  const { shares, bending } = sharesAt(bolts, centres)
+  const ends = [...centres, ...bolts.map(({ x }) => x)]
+  const [left, right] = [Math.min(...ends) - END, Math.max(...ends) + END]
+  return {
+    row: plates[0]!.row, of, held: found.held, bending, heights,
+    rect: { x: left, y: from, width: right - left, height: to - from },
+    supports: found.landings.map(({ index, centre, usable }, n) => ({ member: index, x: centre, share: shares[n]!, margin: usable })),
+  }
+}
+
+/** Heights of fasteners from one to another, no farther apart than a board allows. */
+function spread(from: number, to: number): number[] {
+  const count = Math.max(Math.ceil((to - from) / BOARD.apart), 1)
+  return Array.from({ length: count + 1 }, (_, n) => from + n * (to - from) / count)
+}
+
+/** The rails or boards behind the plates of an array, from its top row down. */
+export function stripsFor(carrier: Carrier, plates: Carried[], landings: Landing[], members: Member[]): Strip[] {
+  const rows = new Map<number, Carried[]>()
+  for (const plate of plates) rows.set(plate.row, [...rows.get(plate.row) ?? [], plate])
+  return [...rows.values()].flatMap((plates) => {
+    const [{ mount, y }] = plates as [Carried]
+    if (carrier.kind === 'board') {
+      const [from, to] = [y - mount.plate.height / 2 - BOARD.past, y + mount.plate.height / 2 + BOARD.past]
+      return [stripOf(plates, 'board', mount.needs.rows, { from, to, heights: spread(from + BOARD.inset, to - BOARD.inset) }, landings, members)]
+    }
+    const half = (carrier.height ?? USUAL_CARRIERS.rail.height!) / 2
+    return mount.needs.rows.map((of) => {
+      const at = y + (mount.plate.slots.find(({ row }) => row === of)?.y ?? 0)
+      return stripOf(plates, of, [of], { from: at - half, to: at + half, heights: [at] }, landings, members)
+    })
+  })
+}
+
+/** Where a strip is fixed, and how far up each hole is; nearest first to the plate whose holes they are counted with. */
+export function holesOfStrip({ of, supports, heights }: Strip): (HolePlace & { y: number })[] {
+  return supports.flatMap(({ member, x, margin }) => heights.map(y => ({ row: of, x, y, member, margin })))
+}

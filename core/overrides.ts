@@ -1,0 +1,14 @@
+import type { Finding } from './finding'
+import type { Override } from './job'
+
+/**
+ * A wall's findings with those stops that a named person has taken upon themselves: they are told as
+ * cautions from then on, each with the name and the reason.
+ */
+export function withOverrides(findings: Finding[], overrides: Override[] = []): Finding[] {
+  if (overrides.length === 0) return findings
+  return findings.map((finding) => {
+    const taken = finding.severity === 'stop' ? overrides.find(({ code, subject }) => code === finding.code && subject === finding.subject) : undefined
+    return taken ? { ...finding, severity: 'caution', overridden: taken } : finding
+  })
+}

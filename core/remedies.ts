@@ -1,0 +1,139 @@
+import { arrange } from './arrange'
+import type { Catalogue, Job, Mount, ScreenArray, Wall } from './job'
+import { sameUse, USUAL_CARRIERS, type ArrayPlan } from './mount'
+import { planWall } from './plan'
+import { isFramed } from './survey'
+import { words, type Text } from './units'
+
+/** Another way to hold an array whose plates are not all held: what it is, what it costs, and the change that makes it. */
+export interface Remedy {
+  kind: 'shift' | 'slots' | 'rail' | 'board' | 'mount'
+  title: Text
+  /** The arithmetic of it. */
+  says: Text[]
+  held: number
+  total: number
+  change: Partial<ScreenArray>
+}
+
+/** How far an array may be shifted at most in search of a place that holds it, mm: past one usual spacing. */
+const FARTHEST = 620
+/** So many other mounts are told of at most. */
+const MOUNTS = 3
+
+interface Tried { plan: ArrayPlan, held: number, use: number | undefined, notKnown: boolean }
+
+/** An array as it would be planned with a change. */
+function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Tried | undefined {
+  const [plan] = planWall({ ...wall, arrays: [{ ...array, ...change }] }, job).arrays
+  if (!plan) return undefined
+  const uses = plan.positions.flatMap(({ loads = [] }) => loads.map(({ utilisation }) => utilisation))
+  const known = uses.filter(use => use !== undefined)
+  return { plan, held: plan.positions.filter(({ plate }) => plate?.held).length, use: known.length > 0 ? Math.max(...known) : undefined, notKnown: known.length < uses.length || uses.length === 0 }
+}
+
+const percent = (share: number) => `${Math.round(100 * share)} %`
+const useText = ({ use, notKnown }: Tried): Text => use === undefined || notKnown ? words`How far its fasteners are used is not known.` : words`Its fasteners are used to ${percent(use)}.`
+const perRow = (plan: ArrayPlan) => words`${String(plan.strips.length)} in all, ${Math.max(...plan.strips.map(({ rect }) => rect.width))} long`
+
+function shiftRemedy(array: ScreenArray, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Remedy[] {
+  const tolerance = array.shiftTolerance ?? { x: 0, y: 0 }
+  // Up the wall only joints ask for anything.
+  const farther = { x: FARTHEST, y: wall.structure.kind === 'block' ? Math.max(FARTHEST / 4, tolerance.y) : tolerance.y }
+  const tried = tryOut(array, { shiftTolerance: farther }, wall, job)
+  const nominal = arrange(array, job.catalogue.displays, wall)
+  if (!tried || !nominal) return []
+  const { x, y } = tried.plan.shift
+  const { outline } = tried.plan
+  const beyond = Math.max(-outline.x, outline.x + outline.width - wall.width, -outline.y, outline.y + outline.height - wall.height)
+  if (beyond > 0) return []
+  const way = (by: number, less: string, more: string) => words`${Math.abs(by)} ${by < 0 ? less : more}`
+  const ways = [...x !== 0 ? [way(x, 'to the left', 'to the right')] : [], ...y !== 0 ? [way(y, 'down', 'up')] : []]
+  if (ways.length === 0) return []
+  const told = ways.reduce((a, b) => words`${a} and ${b}`)
+  return [{
+    kind: 'shift', title: words`Shift the whole array ${told}`, held: tried.held, total: tried.plan.positions.length,
+    says: [
+      words`${Math.max(Math.abs(x) - tolerance.x, Math.abs(y) - tolerance.y)} more than the ${x !== 0 ? tolerance.x : tolerance.y} that the client allows: ask first.`,
+      words`Its middle then stands at ${outline.x + outline.width / 2}, and not at ${nominal.outline.x + nominal.outline.width / 2}.`,
+      useText(tried),
+    ],
+    change: { shiftTolerance: { x: Math.max(tolerance.x, Math.abs(x)), y: Math.max(tolerance.y, Math.abs(y)) } },
+  }]
+}
+
+function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Remedy[] {
+  return (mount.otherNeeds ?? []).filter(use => !sameUse(use, array.needs ?? mount.needs)).flatMap(({ capacity, members, rows }): Remedy[] => {
+    const tried = tryOut(array, { needs: { members, rows } }, wall, job)
+    const heaviest = Math.max(...(tried?.plan.positions ?? []).map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
+    if (!tried || (capacity !== undefined && heaviest > capacity)) return []
+    return [{
+      kind: 'slots', title: words`Fix each plate to ${members === 1 ? 'one member' : `${members} members`}, by its ${rows.join(' and ')} slots`, held: tried.held, total: tried.plan.positions.length,
+      says: [capacity === undefined ? words`Its maker allows this.` : words`Its maker then allows ${String(capacity)} kg; the heaviest display is ${String(heaviest)} kg.`, useText(tried)],
+      change: { needs: { members, rows } },
+    }]
+  })
+}
+
+function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Remedy[] {
+  if (!isFramed(wall)) return []
+  return (['rail', 'board'] as const).filter(kind => array.carrier?.kind !== kind).flatMap((kind): Remedy[] => {
+    const carrier = USUAL_CARRIERS[kind]
+    const tried = tryOut(array, { carrier }, wall, job)
+    if (!tried) return []
+    const { plan } = tried
+    const fasteners = plan.positions.reduce((sum, { holes = [] }) => sum + holes.length, 0)
+    const members = [...new Set(plan.strips.flatMap(({ supports }) => supports.map(({ member }) => member + 1)))].sort((a, b) => a - b)
+    return [{
+      kind, title: kind === 'rail' ? words`Rails across the members, one behind each row of slots` : words`A backing board of ${carrier.thickness} plywood, fixed to every member`,
+      held: tried.held, total: plan.positions.length,
+      says: [
+        words`${perRow(plan)}, on members ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
+        words`Everything comes out by ${carrier.thickness}: ${mount.depth.stowed + carrier.thickness} stowed in place of ${mount.depth.stowed}, for the whole array, so that its faces stay in one plane.`,
+        useText(tried),
+      ],
+      change: { carrier: { ...carrier } },
+    }]
+  })
+}
+
+function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>, offered: Mount[]): Remedy[] {
+  const heaviest = (plan: ArrayPlan) => Math.max(...plan.positions.map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
+  return offered.filter(({ id, retired, orientations }) => id !== array.mount && !retired && orientations.includes(array.orientation))
+    .sort((a, b) => Number(a.kind !== mount.kind) - Number(b.kind !== mount.kind))
+    .flatMap((other): Remedy[] => {
+      const catalogue: Catalogue = { ...job.catalogue, mounts: [...job.catalogue.mounts.filter(({ id }) => id !== other.id), other] }
+      const { needs: _, ...plain } = array
+      const tried = tryOut(plain, { mount: other.id }, wall, { ...job, catalogue })
+      if (!tried || heaviest(tried.plan) > other.capacity) return []
+      return [{
+        kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length,
+        says: [
+          words`A ${other.kind.replace('-', ' ')} mount${other.kind === mount.kind ? '' : `, where this one is ${mount.kind.replace('-', ' ')}`}; it carries ${String(other.capacity)} kg.`,
+          words`Stowed ${other.depth.stowed} in place of ${mount.depth.stowed}.`,
+          useText(tried),
+        ],
+        change: { mount: other.id, needs: undefined },
+      }]
+    })
+    .filter(({ held, total }) => held === total).slice(0, MOUNTS)
+}
+
+/**
+ * What else would hold an array that is not held as it is: a larger shift, another use of the slots,
+ * rails, a board, another mount. Each is planned through before it is told; those that hold every
+ * plate come first, and one that holds no more than now is left out.
+ *
+ * @param offered mounts that could be taken in place of its own
+ */
+export function remediesFor(array: ScreenArray, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>, offered: Mount[] = job.catalogue.mounts): Remedy[] {
+  const mount = job.catalogue.mounts.find(({ id }) => id === array.mount)
+  const now = tryOut(array, {}, wall, job)
+  if (!mount || !now) return []
+  return [
+    ...shiftRemedy(array, wall, job),
+    ...slotRemedies(array, mount, wall, job),
+    ...carrierRemedies(array, mount, wall, job),
+    ...mountRemedies(array, mount, wall, job, offered),
+  ].filter(({ held }) => held > now.held).sort((a, b) => b.held - a.held)
+}
