@@ -1,6 +1,6 @@
 import { apartFindings, arrange, displayFaults, pixelMap, sizeFaults, viewingFindings } from './arrange'
 import type { Finding } from './finding'
-import type { Catalogue, Fault, Job, ScreenArray, Wall } from './job'
+import type { Catalogue, Fault, Job, Mount, ScreenArray, Wall } from './job'
 import { fix } from './fix'
 import { mark, type Marking } from './mark'
 import { withOverrides } from './overrides'
@@ -50,9 +50,16 @@ function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<J
     },
     findings: [
       ...modelFindings(array, cells, job.catalogue), ...arrangement.findings,
-      ...viewingFindings(array, outline, cells, model, mountModel, wall.walkway), ...mounting.findings, ...fixed.findings,
+      ...viewingFindings(array, outline, cells, model, standingOff(mountModel, array), wall.walkway), ...mounting.findings, ...fixed.findings,
     ],
   }
+}
+
+/** A mount as it stands on a rail or a board. */
+function standingOff(mount: Mount | undefined, { carrier }: ScreenArray): Mount | undefined {
+  if (!mount || !carrier) return mount
+  const { stowed, service } = mount.depth
+  return { ...mount, depth: { stowed: stowed + carrier.thickness, service: service + carrier.thickness } }
 }
 
 /** A stop for each display of an array whose own figures cannot be, as a file may bring one. */

@@ -3,6 +3,7 @@ export function useFaces(cut: 'row' | 'column') {
   const store = useWallStore()
   const { plan, planned } = useWallPlan()
   const { hovered, selected } = useSelection()
+  const { pulled } = usePulled()
   const wall = computed(() => planned.value ?? store.shown)
   const faces = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
     const chosen = wall.value?.arrays.find(({ id }) => id === array.id)
@@ -10,8 +11,13 @@ export function useFaces(cut: 'row' | 'column') {
     return array.positions.filter(position => position[cut] === pointed).map((position) => {
       const display = store.catalogue.displays.find(({ id }) => id === position.model)
       const mount = store.catalogue.mounts.find(({ id }) => id === (position.mount ?? chosen?.mount))
-      const out = position.id === selected.value
-      return { ...position, depth: display?.depth ?? 0, off: (out ? mount?.depth.service : mount?.depth.stowed) ?? 0, out, lit: out || position.id === hovered.value }
+      const chosenHere = position.id === selected.value
+      // The slider draws out the row that is looked at; else the chosen screen is shown as far out as it goes.
+      const row = array.positions.find(({ id }) => id === selected.value)?.row ?? array.positions[0]?.row
+      const share = pulled.value > 0 ? (position.row === row ? pulled.value : 0) : Number(chosenHere)
+      const { stowed = 0, service = 0 } = mount?.depth ?? {}
+      const standOff = chosen?.carrier?.thickness ?? 0
+      return { ...position, depth: display?.depth ?? 0, standOff, off: standOff + stowed + share * (service - stowed), out: share > 0, lit: chosenHere || position.id === hovered.value }
     })
   }))
   return { wall, faces }

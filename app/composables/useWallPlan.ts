@@ -2,7 +2,7 @@ import { wrap, type Remote } from 'comlink'
 import { createSharedComposable, useDebounceFn } from '@vueuse/core'
 import type { WallPlan } from '~~/core/plan'
 import { drilledHoles, hangFindings, holeSteps } from '~~/core/hang'
-import type { Wall } from '~~/core/job'
+import type { Mount, ScreenArray, Wall } from '~~/core/job'
 import type { Planner } from '~/workers/planner.worker'
 
 /** A hand that drags or types rests when nothing has come from it for so long, ms. */
@@ -56,5 +56,7 @@ export const useWallPlan = createSharedComposable(() => {
   const drilled = computed(() => drilledHoles(store.allLog, store.id))
   const findings = computed(() => plan.value ? [...plan.value.findings, ...hangFindings(plan.value.arrays, drilled.value)] : [])
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
-  return { plan, planned, behind, failed, drilled, findings, steps }
+  /** What else would hold an array, worked out beside the plan. */
+  const remedies = (array: ScreenArray, wall: Wall, offered: Mount[]) => planner.remedies(array, wall, toRaw(store.catalogue), toRaw(store.rules), offered)
+  return { plan, planned, remedies, behind, failed, drilled, findings, steps }
 })

@@ -1,5 +1,5 @@
 import { placeOf } from '~~/core/arrange'
-import type { Framing, PlateChoice, ScreenArray, Wall } from '~~/core/job'
+import type { Framing, HoleChoice, Override, PlateChoice, ScreenArray, Wall } from '~~/core/job'
 
 /** The array of a wall by its id; an edit of one that is gone is an error in the program. */
 export function arrayOf(wall: Wall, id: string): ScreenArray {
@@ -20,6 +20,38 @@ export function setPlate(wall: Wall, arrayId: string, row: number, column: numbe
   else delete array.plates
 }
 
+/** Puts one hole elsewhere than it would be worked out, or, without a change, leaves it to that again. */
+export function setHole(wall: Wall, arrayId: string, hole: HoleChoice, change: Partial<HoleChoice> | undefined): void {
+  const array = arrayOf(wall, arrayId)
+  const isSame = (other: HoleChoice) => other.row === hole.row && other.column === hole.column && other.of === hole.of && other.rank === hole.rank
+  const others = (array.holes ?? []).filter(other => !isSame(other))
+  const { reason, ...rest } = { ...hole, ...array.holes?.find(isSame), ...change }
+  const holes = change ? [...others, { ...rest, ...reason !== undefined && { reason } }] : others
+  if (holes.length > 0) array.holes = holes.sort((a, b) => a.row - b.row || a.column - b.column || a.of.localeCompare(b.of) || a.rank - b.rank)
+  else delete array.holes
+}
+
+/** Notes that a person takes a stop upon themselves. */
+export function overrideStop(wall: Wall, override: Override): void {
+  wall.overrides = [...(wall.overrides ?? []).filter(({ code, subject }) => code !== override.code || subject !== override.subject), override]
+}
+
+/** Lets a stop stand again. */
+export function restoreStop(wall: Wall, code: string, subject: string): void {
+  const rest = (wall.overrides ?? []).filter(override => override.code !== code || override.subject !== subject)
+  if (rest.length > 0) wall.overrides = rest
+  else delete wall.overrides
+}
+
+/** Takes another way to hold an array; what is undefined in it goes. */
+export function applyRemedy(wall: Wall, arrayId: string, change: Partial<ScreenArray>): void {
+  const array = arrayOf(wall, arrayId)
+  for (const [key, value] of Object.entries(change)) {
+    if (value === undefined) Reflect.deleteProperty(array, key)
+    else Object.assign(array, { [key]: value })
+  }
+}
+
 /** Sets the size of an array; decisions about plates and cells that are no longer there go with them. */
 export function setGrid(array: ScreenArray, rows: number, columns: number): void {
   array.rows = rows
@@ -27,6 +59,9 @@ export function setGrid(array: ScreenArray, rows: number, columns: number): void
   const plates = array.plates?.filter(plate => plate.row <= rows && plate.column <= columns) ?? []
   if (plates.length > 0) array.plates = plates
   else delete array.plates
+  const holes = array.holes?.filter(hole => hole.row <= rows && hole.column <= columns) ?? []
+  if (holes.length > 0) array.holes = holes
+  else delete array.holes
   const cells = array.cells?.filter(cell => cell.row <= rows && cell.column <= columns) ?? []
   if (cells.length > 0) array.cells = cells
   else delete array.cells

@@ -1,9 +1,11 @@
 import { expose } from 'comlink'
+import type { Catalogue, Mount, Rules, ScreenArray, Wall } from '~~/core/job'
 import { planWall, type WallPlan } from '~~/core/plan'
-import type { Catalogue, Rules, Wall } from '~~/core/job'
+import { remediesFor, type Remedy } from '~~/core/remedies'
 
 const planner = {
   plan: (wall: Wall, catalogue: Catalogue, rules: Rules): WallPlan => planWall(wall, { catalogue, rules }),
+  remedies: (array: ScreenArray, wall: Wall, catalogue: Catalogue, rules: Rules, offered: Mount[]): Remedy[] => remediesFor(array, wall, { catalogue, rules }, offered),
 }
 
 export type Planner = typeof planner

@@ -46,7 +46,7 @@ export const MODEL_FIELDS: Record<ModelKind, FieldGroup[]> = {
     { title: 'Mount', fields: [text('name', 'Name'), choice('kind', 'Kind', ['pull-out', 'fixed', 'tilt', 'arm']), figure('mass', 'Mass', 'kg'), figure('capacity', 'Carries', 'kg'), choices('orientations', 'Takes a display hung', ORIENTATIONS, false)] },
     { title: 'Plate', fields: [length('plate.width', 'Width'), length('plate.height', 'Height'), length('plate.thickness', 'Thickness'), length('interface.x', 'Pattern right of plate'), length('interface.y', 'Pattern above plate'), length('bracket', 'Bracket on the display', true), { path: 'plate.slots', label: 'Slots: row, up, from, to, diameter', kind: 'slots' }] },
     { title: 'Needs', fields: [count('needs.members', 'Members in each row'), { path: 'needs.rows', label: 'Rows', kind: 'names' }, { path: 'otherNeeds', label: 'Other uses: members: rows: carries kg', kind: 'uses', optional: true }, length('maxCovering', 'Thickest covering', true)] },
-    { title: 'Depth', fields: [length('depth.stowed', 'Stowed'), length('depth.service', 'Pulled out'), length('lift', 'Lift to hook on', true)] },
+    { title: 'Depth', fields: [length('depth.stowed', 'Stowed'), length('depth.service', 'Pulled out'), length('lift', 'Lift to hook on', true), length('sideClearance', 'Clear at each side', true)] },
     { title: 'Adjusters, either way', fields: [length('adjust.lateral', 'Sideways', true), length('adjust.height', 'Height', true), length('adjust.depth', 'Depth', true), figure('adjust.roll', 'Roll', '°', true)] },
     NOTE,
   ],

@@ -14,6 +14,7 @@ import { carriedSetting, nearestEdge, nearestPair, plainSetting, type Setting } 
 
 export * from './capacity'
 export * from './crowding'
+export * from './curves'
 export * from './displayScrew'
 export * from './lag'
 export * from './loads'

@@ -1,13 +1,13 @@
 import type { Fastener, Job, ScreenArray, Wall } from '../job'
 import type { Position, Strip } from '../mount'
 import { textToString, type UnitSystem } from '../units'
-import { fix } from './index'
+import { fix, type LoadCase } from './index'
 
 /**
  * How a fastener would do in an array: how far it is used at most, what stops it, whether there are
  * enough in stock, where that is known, and whether the site uses it already.
  */
-export interface Ranked { fastener: Fastener, utilisation?: number, stop?: string, inStock?: boolean, onSite: boolean }
+export interface Ranked { fastener: Fastener, utilisation?: number, stop?: string, inStock?: boolean, onSite: boolean, cases: { case: LoadCase, utilisation: number }[] }
 
 /** Over this a fastener is used more than is wise, and one used less is taken first. */
 const MUCH = 0.8
@@ -25,10 +25,13 @@ export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positio
   return fasteners.map((fastener): Ranked => {
     const catalogue = { ...job.catalogue, fasteners: [fastener] }
     const { fixings, findings } = fix({ ...array, fastener: fastener.id }, positions, wall, { ...job, catalogue }, strips)
-    const uses = fixings.flatMap(({ loads }) => loads.flatMap(({ utilisation }) => utilisation ?? []))
+    // Of unlike pairs the one that is used most is told.
+    const used = fixings.map(({ loads }) => loads.flatMap(load => load.utilisation === undefined ? [] : [{ case: load.case, utilisation: load.utilisation }]))
+    const most = (loads: Ranked['cases']) => Math.max(0, ...loads.map(({ utilisation }) => utilisation))
+    const cases = used.reduce<Ranked['cases']>((a, b) => most(b) > most(a) ? b : a, [])
     const wanted = positions.reduce((sum, { holes = [] }) => sum + holes.length, 0)
     const stop = findings.find(({ severity, code }) => severity === 'stop' && !code.startsWith('display-screw'))
-    return { fastener, ...uses.length > 0 && { utilisation: Math.max(...uses) }, ...stop && { stop: textToString(stop.message, units) }, ...fastener.stock !== undefined && { inStock: fastener.stock >= wanted }, onSite: onSite.includes(fastener.id) }
+    return { fastener, cases, ...cases.length > 0 && { utilisation: most(cases) }, ...stop && { stop: textToString(stop.message, units) }, ...fastener.stock !== undefined && { inStock: fastener.stock >= wanted }, onSite: onSite.includes(fastener.id) }
   }).sort((a, b) => worse(a, b, ({ stop }) => stop !== undefined)
     || worse(a, b, ({ utilisation = Infinity }) => utilisation > MUCH)
     || worse(a, b, ({ inStock }) => inStock === false)

@@ -79,7 +79,7 @@ export const mountSchema = group({
   needs: group(slotUse()),
   otherNeeds: list(group({ ...slotUse(), capacity: size() }), 10),
   depth: group({ stowed: must(extent()), service: must(extent()) }),
-  lift: extent(),
+  lift: extent(), sideClearance: extent(),
   orientations: must(list(must(oneOf(...ORIENTATIONS)), 4)),
   maxCovering: extent(), bracket: extent(), ...notes,
 })
@@ -156,6 +156,7 @@ const screenArray = group({
   holes: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), of: name(), rank: must(count(20)), x: must(length()), reason: words(2_000) }), LIMITS.screens),
   carrier: maybe({ kind: must(oneOf('rail', 'board')), thickness: must(size()), height: size(), web: size(), moment: figure().moreThan(0, 'must be more than 0 N·m') }),
   needs: maybe(slotUse()),
+  behind: maybe({ plug: size(), cable: size(), player: size() }),
   align: oneOf(...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS),
   cells: list(group({
     row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)),

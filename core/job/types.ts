@@ -110,6 +110,8 @@ export interface Mount extends ModelNotes {
   /** Wall face to the display's back, mm: pushed home, and pulled out for service. */
   depth: { stowed: number, service: number }
   lift?: number
+  /** Room that it needs at each side of the display to come out of a recess, mm. */
+  sideClearance?: number
   orientations: Orientation[]
   maxCovering?: number
   /** Thickness of the bracket that is screwed to the display, mm. */
@@ -271,6 +273,9 @@ export interface HoleChoice { row: number, column: number, of: string, rank: num
  */
 export interface Carrier { kind: 'rail' | 'board', thickness: number, height?: number, web?: number, moment?: number }
 
+/** What goes behind each display of an array: length of the plug, thickness of the cable and of a media player, mm. */
+export interface Behind { plug?: number, cable?: number, player?: number }
+
 /** By what unlike displays in one row, or in one column, are in line. */
 export type Alignment = 'case-top' | 'case-bottom' | 'case-left' | 'case-right' | 'picture-top' | 'picture-bottom' | 'picture-left' | 'picture-right' | 'picture-centre'
 
@@ -295,6 +300,7 @@ export interface ScreenArray {
   plates?: PlateChoice[]
   holes?: HoleChoice[]
   carrier?: Carrier
+  behind?: Behind
   /** Another use of the plates' slots that their maker allows, in place of the mount's own. */
   needs?: SlotUse
   align?: Alignment

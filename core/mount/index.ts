@@ -10,6 +10,7 @@ import { carrierFindings } from './carrierFindings'
 import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
 import { heightFindings, proofFindings } from './proof'
+import { depthFindings } from './depth'
 import { collisionFindings, countFindings, missFindings, remedyOf, suitFindings } from './findings'
 import { groundOf, type Ground } from './ground'
 import type { HolePlace } from './holes'
@@ -23,6 +24,7 @@ export * from './bracketSum'
 export type { ArrayPlan, Hole, MountedCell, Plate, PlateUse, Position } from './position'
 export { mountFaults } from './findings'
 export { HAZARDS } from './hazards'
+export { depthsOf, type Depths } from './depth'
 export { USUAL_CARRIERS, type Strip } from './carrier'
 export { mountModels, sameUse } from './models'
 export type { Placing } from './placing'
@@ -148,6 +150,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
       ...coverPlateFindings(wall, mounted),
       ...boxFindings(wall, mounted, members),
       ...collisionFindings(mounted),
+      ...depthFindings({ array, cells: mounted, mountOf, displayOf: cell => catalogue.displays.find(({ id }) => id === cell.model), wall }, survey.relief),
     ],
   }
 }

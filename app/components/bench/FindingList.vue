@@ -13,6 +13,8 @@ const LOOKS = {
   caution: { icon: TriangleAlert, name: 'Caution', box: 'border-caution bg-caution-wash', ink: 'text-caution' },
   note: { icon: Info, name: 'Note', box: 'border-chalk bg-paper', ink: 'text-chalk' },
 }
+/** Stages whose stops a named person can take on; what the drill met is answered, not overridden. */
+const OVERRIDABLE = new Set(['survey', 'arrange', 'mount', 'fix'])
 const RANK = { stop: 0, caution: 1, note: 2 }
 
 interface Card { key: string, finding: Finding, messages: string[] }
@@ -32,6 +34,19 @@ function takeCure({ cure }: Finding) {
   const { array, row, column, lateralShift } = cure
   store.edit(`Shift plate R${row} C${column}`, wall => setPlate(wall, array, row, column, { lateralShift }))
 }
+
+const { name } = usePreferences()
+/** The stop that is being taken on, by its key, and what is said for it. */
+const taking = ref('')
+const reason = ref('')
+const fault = ref('')
+function takeOn({ code, subject }: Finding) {
+  const [by, because] = [name.value.trim(), reason.value.trim()]
+  if (!by || !because) return void (fault.value = by ? 'Say why: it is kept and printed.' : 'Say who you are: the name is kept and printed.')
+  fault.value = store.edit('Take a stop on', wall => overrideStop(wall, { code, subject, by, reason: because, at: new Date().toISOString() })).map(({ message }) => message).join(' ')
+  if (!fault.value) taking.value = reason.value = ''
+}
+const takeBack = ({ code, subject }: Finding) => store.edit('Let a stop stand', wall => restoreStop(wall, code, subject))
 </script>
 
 <template>
@@ -52,12 +67,36 @@ function takeCure({ cure }: Finding) {
       <p v-if="finding.remedy" class="mt-1 pl-6">
         {{ tell(finding.remedy) }}
       </p>
-      <div class="mt-2 flex gap-2 pl-6">
+      <p v-if="finding.overridden" class="mt-1 pl-6" data-testid="taken-on">
+        A stop taken on by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
+      </p>
+      <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(finding)">
+        <label class="block">Your name<input v-model="name" class="field-input" autocomplete="name" maxlength="100"></label>
+        <label class="block">Why it may be built all the same<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
+        <p v-if="fault" class="field-fault" role="alert">
+          {{ fault }}
+        </p>
+        <div class="flex gap-2">
+          <button type="submit" class="press press-first">
+            I take it on
+          </button>
+          <button type="button" class="press" @click="taking = ''">
+            Leave it
+          </button>
+        </div>
+      </form>
+      <div v-else class="mt-2 flex flex-wrap gap-2 pl-6">
         <button v-if="finding.cure" type="button" class="press press-first !px-2 whitespace-nowrap" @click="takeCure(finding)">
           Take the shift
         </button>
         <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="selected = `${finding.cure.array}-r${finding.cure.row}c${finding.cure.column}`">
           Show the plate
+        </button>
+        <button v-if="finding.severity === 'stop' && OVERRIDABLE.has(finding.stage)" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
+          Take it on…
+        </button>
+        <button v-if="finding.overridden" type="button" class="press !px-2 whitespace-nowrap" @click="takeBack(finding)">
+          Let it stand
         </button>
       </div>
     </li>

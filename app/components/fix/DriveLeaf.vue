@@ -1,0 +1,48 @@
+<script setup lang="ts">
+/** How the chosen fastener is set: what is drilled and how deep, what to mark on the bit, how tight, in which order. */
+const { fixing, fastener, positions, wall } = useFixing()
+const { show, showFine, suffix, tell } = useUnits()
+const drive = computed(() => fixing.value?.drive)
+const count = computed(() => positions.value.reduce((sum, { holes = [] }) => sum + holes.length, 0))
+const covering = computed(() => wall.value.covering.reduce((sum, { thickness }) => sum + thickness, 0))
+</script>
+
+<template>
+  <div v-if="fixing && fastener && drive" class="space-y-2.5">
+    <h2 class="text-sm font-semibold">
+      {{ count }} × {{ fastener.name ?? fastener.id }}
+    </h2>
+    <dl class="grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 text-sm" data-testid="drive">
+      <template v-if="drive.hole">
+        <dt>Bit</dt><dd class="figures text-right text-lg font-semibold">
+          {{ showFine(drive.hole.bit) }} {{ suffix }}
+        </dd>
+        <dt>Mark on the bit, from the wall’s face</dt><dd class="figures text-right text-lg font-semibold">
+          {{ show(drive.hole.depth) }} {{ suffix }}
+        </dd>
+      </template>
+      <template v-else>
+        <dt>Hole</dt><dd class="text-right">
+          as its maker says
+        </dd>
+      </template>
+      <template v-if="drive.clearance">
+        <dt>Clearance for the shank</dt><dd class="figures text-right">
+          {{ showFine(drive.clearance.bit) }} {{ suffix }}, {{ show(drive.clearance.depth) }} deep
+        </dd>
+      </template>
+      <dt>Covering in front of the base</dt><dd class="figures text-right">
+        {{ showFine(covering) }} {{ suffix }}
+      </dd>
+    </dl>
+    <p class="border-l-4 border-chalk bg-paper px-3 py-1.5 text-sm">
+      {{ tell(drive.tighten) }}
+    </p>
+    <p class="border-l-4 border-chalk bg-paper px-3 py-1.5 text-sm">
+      {{ tell(drive.order) }}
+    </p>
+  </div>
+  <p v-else class="text-sm">
+    Choose a fastener first.
+  </p>
+</template>

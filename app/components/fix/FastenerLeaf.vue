@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { CASE_NAMES } from '~~/core/fix'
+
+/** Into the wall: the fasteners that could hold the array, the best first, and what each load does to the one that is chosen. */
+const store = useWallStore()
+const { array, fixing, ranked } = useFixing()
+const { take } = useModelChoice()
+const percent = (share: number) => `${Math.round(100 * share)} %`
+function choose(id: string) {
+  take('fastener', id)
+  store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
+}
+const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock === undefined ? 'stock not known' : inStock ? 'enough in stock' : 'not enough in stock', ...onSite ? ['used on this site already'] : []].join(', ')
+</script>
+
+<template>
+  <div v-if="array && fixing" class="space-y-2.5">
+    <ul class="max-h-52 space-y-1 overflow-y-auto" tabindex="0" aria-label="Fasteners, the best first">
+      <li v-for="{ fastener, utilisation, stop, inStock, onSite } in ranked" :key="fastener.id">
+        <button type="button" class="w-full rounded border px-2 py-1 text-left text-sm" :class="fastener.id === array.fastener ? 'border-pine bg-paper font-semibold' : 'border-hair bg-paper'" :aria-pressed="fastener.id === array.fastener" :data-fastener="fastener.id" @click="choose(fastener.id)">
+          <span class="flex justify-between gap-2"><span>{{ fastener.name ?? fastener.id }}</span><b class="figures shrink-0" :class="{ 'text-stop': stop }">{{ utilisation === undefined ? 'not known' : percent(utilisation) }}</b></span>
+          <span v-if="stop" class="block text-xs font-normal text-stop">{{ stop }}</span>
+          <span v-else class="block text-xs font-normal text-ink-soft">{{ standing(inStock, onSite) }}</span>
+        </button>
+      </li>
+    </ul>
+    <div v-if="fixing.cases[0]" class="border-t border-hair" data-testid="governing">
+      <h2 class="pt-1 text-sm font-semibold">
+        Governs: {{ CASE_NAMES[fixing.cases[0].case] }}
+      </h2>
+      <FigureLine label="Tension on the top row’s fastener" :figure="fixing.cases[0].tension" />
+      <FigureLine label="Shear on each" :figure="fixing.cases[0].shear" />
+      <template v-if="fixing.cases[0].capacity">
+        <FigureLine label="It bears in tension" :figure="fixing.cases[0].capacity.tension" />
+        <FigureLine label="It bears in shear" :figure="fixing.cases[0].capacity.shear" />
+        <p class="py-1 text-xs text-ink-soft">
+          Together by {{ fixing.cases[0].capacity.together }}: {{ percent(fixing.cases[0].utilisation!) }}.
+        </p>
+      </template>
+    </div>
+    <ul class="text-sm" aria-label="Load cases">
+      <li v-for="one in fixing.cases.slice(1)" :key="one.case" class="flex justify-between border-b border-hair py-0.5">
+        <span>{{ CASE_NAMES[one.case] }}</span><b class="figures">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
+      </li>
+    </ul>
+    <FigureLine v-if="fixing.rail" :label="`Bending of the rail${fixing.rail.utilisation === undefined ? '' : `, ${percent(fixing.rail.utilisation)}`}`" :figure="fixing.rail.figure" />
+  </div>
+</template>

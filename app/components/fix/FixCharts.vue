@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import VueApexCharts from 'vue3-apexcharts'
+import { CASE_NAMES, depthCurve, pullCurve, type LoadCase } from '~~/core/fix'
+
+/** Where a picture decides: how far each fastener is used, what pulling the row out does, and what setting it deeper gains. */
+const store = useWallStore()
+const { array, wall, fixing, display, fastener, ranked } = useFixing()
+const { pulled } = usePulled()
+const { system, showFine, suffix } = useUnits()
+
+/** Colours of the look that is on now, which a chart cannot read by itself. */
+const preferences = usePreferences()
+const colours = computed(() => {
+  void preferences.theme.value
+  const style = getComputedStyle(document.documentElement)
+  const of = (name: string) => style.getPropertyValue(`--color-${name}`).trim()
+  return { ink: of('ink'), soft: of('ink-soft'), hair: of('hair'), good: of('good'), chalk: of('chalk'), flag: of('flag'), stop: of('stop'), caution: of('caution') }
+})
+const base = computed(() => ({
+  chart: { toolbar: { show: false }, animations: { enabled: false }, zoom: { enabled: false }, fontFamily: 'inherit', foreColor: colours.value.ink, parentHeightOffset: 0 },
+  grid: { borderColor: colours.value.hair, padding: { left: 4, right: 8, top: -12, bottom: 0 } },
+  dataLabels: { enabled: false },
+  legend: { position: 'bottom' as const, fontSize: '11px', itemMargin: { horizontal: 6, vertical: 0 } },
+  tooltip: { theme: (preferences.theme.value === 'site' ? 'dark' : 'light') as 'dark' | 'light' },
+}))
+const length = (mm: number) => showFine(Math.round(mm))
+const newtons = (value: number) => `${Math.round(value)} N`
+
+/** The best few fasteners, and the chosen one. */
+const FEW = 4
+const shownFasteners = computed(() => {
+  const best = ranked.value.filter(({ cases }) => cases.length > 0)
+  const chosen = best.find(one => one.fastener.id === array.value?.fastener)
+  return [...new Set([...chosen ? [chosen] : [], ...best])].slice(0, FEW)
+})
+const caseIds = computed(() => [...new Set(shownFasteners.value.flatMap(({ cases }) => cases.map(one => one.case)))])
+const SHORT: Record<LoadCase, string> = { 'stowed': 'stowed', 'service': 'pulled out', 'service-hand': 'with a hand', 'swung': 'swung', 'wind': 'wind' }
+const useChart = computed(() => ({
+  series: caseIds.value.map(id => ({ name: SHORT[id], data: shownFasteners.value.map(({ cases }) => Math.round(100 * (cases.find(one => one.case === id)?.utilisation ?? 0))) })),
+  options: {
+    ...base.value,
+    colors: [colours.value.good, colours.value.chalk, colours.value.flag, colours.value.caution, colours.value.soft],
+    plotOptions: { bar: { horizontal: true, barHeight: '82%' } },
+    xaxis: { categories: shownFasteners.value.map(({ fastener }) => fastener.name ?? fastener.id), labels: { formatter: (value: string) => `${value} %` }, tickAmount: 4 },
+    yaxis: { labels: { maxWidth: 110, style: { fontSize: '10px' } } },
+    annotations: { xaxis: [{ x: 100, borderColor: colours.value.stop, strokeDashArray: 0, label: { text: 'all it bears', style: { color: '#fff', background: colours.value.stop } } }] },
+  },
+}))
+
+const pull = computed(() => display.value && fixing.value ? pullCurve(display.value, wall.value, fixing.value.setting) : [])
+const outNow = computed(() => {
+  const [first, last] = [pull.value[0]?.out ?? 0, pull.value.at(-1)?.out ?? 0]
+  return first + pulled.value * (last - first)
+})
+const lines = (xLabel: string) => ({
+  xaxis: { type: 'numeric' as const, tickAmount: 4, labels: { formatter: (value: string) => length(Number(value)) }, title: { text: xLabel, style: { fontSize: '11px', fontWeight: 400 } } },
+  yaxis: { min: 0, tickAmount: 4, labels: { formatter: newtons } },
+  stroke: { width: 2, dashArray: [0, 5] },
+})
+const mark = (x: number, text: string) => ({ xaxis: [{ x, borderColor: colours.value.flag, strokeDashArray: 2, label: { text, orientation: 'horizontal', offsetY: -2, style: { color: '#fff', background: colours.value.flag } } }] })
+const pullChart = computed(() => ({
+  series: [{ name: 'its own weight', data: pull.value.map(({ out, own }) => ({ x: out, y: own })) }, { name: 'with a hand on it', data: pull.value.map(({ out, hand }) => ({ x: out, y: hand })) }],
+  options: { ...base.value, ...lines(`behind the display, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.flag], annotations: mark(outNow.value, `now ${length(outNow.value)}`) },
+}))
+const depth = computed(() => fastener.value && fixing.value ? depthCurve(fastener.value, wall.value, fixing.value.setting, store.rules) : undefined)
+const depthChart = computed(() => depth.value && ({
+  series: [
+    { name: 'tension', data: depth.value.points.map(({ embedment, tension }) => ({ x: embedment, y: tension })) },
+    ...depth.value.points[0]?.shear === undefined ? [] : [{ name: 'shear', data: depth.value.points.map(({ embedment, shear }) => ({ x: embedment, y: shear! })) }],
+  ],
+  options: { ...base.value, ...lines(`embedment, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.chalk], annotations: mark(depth.value.now, `now ${length(depth.value.now)}`) },
+}))
+const charts = [{ id: 'use', title: 'Use by fastener and case' }, { id: 'pull', title: 'Tension as it is pulled out' }, { id: 'depth', title: 'What it bears against depth' }] as const
+const chart = ref<typeof charts[number]['id']>('use')
+const key = computed(() => `${chart.value} ${system.value} ${preferences.theme.value} ${array.value?.fastener}`)
+</script>
+
+<template>
+  <div class="space-y-2.5">
+    <ChoiceField label="Chart" :value="chart" :options="charts.map(({ id, title }) => ({ value: id, label: title }))" :commit="(id) => { chart = id as typeof chart; return [] }" />
+    <div :key="key" class="rounded border border-hair bg-paper" :data-chart="chart">
+      <VueApexCharts v-if="chart === 'use'" type="bar" height="290" :options="useChart.options" :series="useChart.series" />
+      <VueApexCharts v-else-if="chart === 'pull' && pull.length > 1" type="line" height="260" :options="pullChart.options" :series="pullChart.series" />
+      <p v-else-if="chart === 'pull'" class="p-3 text-sm">
+        This mount stays where it is: {{ Math.round(pull[0]?.own ?? 0) }} N of tension by its own weight.
+      </p>
+      <VueApexCharts v-else-if="depthChart" type="line" height="260" :options="depthChart.options" :series="depthChart.series" />
+      <p v-else class="p-3 text-sm">
+        Not known: its maker gives what it bears at one depth only, and no rule tells of others in this base.
+      </p>
+    </div>
+    <label v-if="chart === 'pull' && pull.length > 1" class="block text-sm">Pulled out<input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full accent-[var(--color-pine)]" aria-label="How far it is pulled out" :aria-valuetext="`${length(outNow)} ${suffix} behind it`"></label>
+    <p v-if="chart === 'depth' && depth" class="text-xs text-ink-soft">
+      Source: {{ depth.source }}.
+    </p>
+    <p v-if="chart === 'use'" class="text-xs text-ink-soft">
+      {{ caseIds.map(id => `${SHORT[id]}: ${CASE_NAMES[id]}`).join('; ') }}. A fastener whose capacity is not known is left out.
+    </p>
+  </div>
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+/** Into the display: which screw holds the bracket, cut through, and the kit for the whole array. */
+const store = useWallStore()
+const { array, fixing } = useFixing()
+const { showFine, suffix, tell } = useUnits()
+const screw = computed(() => fixing.value?.screw)
+const setLength = (key: 'screw' | 'spacer', label: string) => (mm: number | undefined) => store.edit(label, (wall) => {
+  if (mm === undefined) Reflect.deleteProperty(arrayOf(wall, array.value!.id), key)
+  else arrayOf(wall, array.value!.id)[key] = mm
+})
+</script>
+
+<template>
+  <div v-if="array && fixing" class="space-y-2.5">
+    <p class="text-sm" data-testid="screw-choice">
+      <template v-if="screw?.fits">
+        M{{ store.catalogue.displays.find(({ id }) => id === fixing!.display)!.vesa.thread }} × <b class="figures text-base">{{ showFine(screw.length) }}</b> {{ suffix }}, washers of {{ showFine(screw.stack.washers) }} in all; four for each display, {{ 4 * fixing.count }} for all of them.
+      </template>
+      <template v-else-if="screw">
+        {{ tell(screw.why) }}.
+      </template>
+    </p>
+    <ScrewSection v-if="screw?.range" :choice="screw" :chosen="array.screw" />
+    <p class="text-xs text-ink-soft">
+      Head, bracket with what lies under it, insert. The screw must end within the green.
+    </p>
+    <FigureLine v-if="screw?.range" label="Shortest that holds" fine :figure="screw.range.shortest" />
+    <FigureLine v-if="screw?.range" label="Longest that is safe" fine :figure="screw.range.longest" />
+    <div class="grid grid-cols-2 gap-3">
+      <LengthField label="Another length" :value="array.screw" :actions="{ commit: setLength('screw', 'Screw into the display') }" />
+      <LengthField label="Spacer, if any" :value="array.spacer" :actions="{ commit: setLength('spacer', 'Spacer') }" />
+    </div>
+    <button v-if="array.screw !== undefined" type="button" class="press w-full" @click="setLength('screw', 'Screw from the kit')(undefined)">
+      Take the one from the kit
+    </button>
+  </div>
+</template>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { depthsOf } from '~~/core/mount'
+
+/** One screen cut through from above its plate to the room: what lies behind it, stowed and as far out as the slider draws it. */
+const store = useWallStore()
+const { array, position, mount } = usePlates()
+const { show, showFine, suffix } = useUnits()
+const { pulled } = usePulled()
+const display = computed(() => store.catalogue.displays.find(({ id }) => id === position.value?.model))
+const depths = computed(() => array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value) : undefined)
+const travels = computed(() => (depths.value?.service ?? 0) - (depths.value?.stowed ?? 0))
+const out = computed(() => (depths.value?.stowed ?? 0) + pulled.value * travels.value)
+const setBehind = (key: 'plug' | 'cable' | 'player') => ({ commit: (mm: number) => store.edit('Behind the display', (wall) => {
+  const edited = arrayOf(wall, array.value!.id)
+  edited.behind = { ...edited.behind, [key]: mm }
+}) })
+const fits = computed(() => depths.value?.need === undefined ? undefined : depths.value.need.value <= out.value + 1e-9)
+</script>
+
+<template>
+  <div v-if="array && position && mount && display && depths" class="space-y-2.5">
+    <DepthSection :position="position" :mount="mount" :display="display" :out="out" :carrier="array.carrier" :behind="array.behind" />
+    <label v-if="travels > 0" class="block text-sm">
+      <span class="flex justify-between"><span>Pulled out</span><b class="figures">{{ show(out) }} {{ suffix }} behind it</b></span>
+      <input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full accent-[var(--color-pine)]" aria-label="How far it is pulled out" :aria-valuetext="`${show(out)} ${suffix} behind it`" data-testid="pull-out">
+    </label>
+    <p class="text-sm" :class="fits === false ? 'font-semibold text-stop' : 'text-ink-soft'" data-testid="plug-fit">
+      {{ fits === undefined ? 'Say what is plugged in, to see whether it fits behind.' : fits ? `Plug, cable and player need ${showFine(depths.need!.value)}; it fits.` : `Plug, cable and player need ${showFine(depths.need!.value)}: ${showFine(depths.need!.value - out)} too little${pulled > 0 ? ' here' : ''}.` }}
+    </p>
+    <div class="grid grid-cols-3 gap-2">
+      <LengthField label="Plug, long" :value="array.behind?.plug" :actions="setBehind('plug')" />
+      <LengthField label="Cable, thick" :value="array.behind?.cable" :actions="setBehind('cable')" />
+      <LengthField label="Player, thick" :value="array.behind?.player" :actions="setBehind('player')" />
+    </div>
+    <div>
+      <FigureLine label="Room behind it, stowed" :figure="depths.room" />
+      <FigureLine v-if="depths.need" label="Needed behind it" :figure="depths.need" />
+      <FigureLine label="Face from the wall" :figure="depths.face" />
+      <FigureLine v-if="travels > 0" label="Face when pulled out" :figure="depths.faceOut" />
+    </div>
+  </div>
+  <p v-else class="text-sm">
+    Choose a mount first.
+  </p>
+</template>

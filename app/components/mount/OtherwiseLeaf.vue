@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { Eye, Undo2 } from 'lucide-vue-next'
+import type { Carrier, Mount } from '~~/core/job'
+import type { Remedy } from '~~/core/remedies'
+
+/** What else would hold the array: each way worked out, drawn on request, and taken with one click. */
+const store = useWallStore()
+const { array, positions, held } = usePlates()
+const { remedies } = useWallPlan()
+const { offeredOf, take } = useModelChoice()
+const { tell, suffix } = useUnits()
+const found = shallowRef<Remedy[]>()
+const drawn = ref('')
+const failed = ref('')
+const key = ({ kind, change }: Remedy) => `${kind} ${JSON.stringify(change)}`
+
+/** Worked out anew for what is kept; a way that is only drawn changes nothing of the others. */
+watch(() => [store.wall, array.value?.id] as const, async () => {
+  const [wall, id] = [store.wall, array.value?.id]
+  const kept = wall?.arrays.find(each => each.id === id)
+  drawn.value = failed.value = ''
+  if (!wall || !kept) return
+  try {
+    const ways = await remedies(toRaw(kept), toRaw(wall), offeredOf('mount', kept.mount) as Mount[])
+    if (store.wall === wall) found.value = ways
+  }
+  catch (error) {
+    failed.value = (error as Error).message
+  }
+}, { immediate: true })
+onScopeDispose(() => drawn.value && store.cancelPreview())
+
+/** Models that a way needs come to the site's catalogue with it. */
+function apply({ change }: Remedy) {
+  if (change.mount) take('mount', change.mount)
+  return (wall: Parameters<typeof arrayOf>[0]) => applyRemedy(wall, array.value!.id, change)
+}
+function draw(remedy: Remedy) {
+  const was = drawn.value
+  store.cancelPreview()
+  drawn.value = was === key(remedy) ? '' : key(remedy)
+  if (drawn.value) store.tryOut(apply(remedy))
+}
+const faults = ref<string>('')
+function choose(remedy: Remedy) {
+  faults.value = store.edit(tell(remedy.title), apply(remedy)).map(({ message }) => message).join(' ')
+}
+const carrier = computed(() => array.value?.carrier)
+const edit = (label: string, recipe: (carrier: Carrier) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id).carrier!))
+const onWall = () => store.edit('Fix the plates to the wall itself', (wall) => { delete arrayOf(wall, array.value!.id).carrier })
+const ownSlots = () => store.edit('Use the slots as the mount has it', (wall) => { delete arrayOf(wall, array.value!.id).needs })
+const readMoment = (text: string): Read<number | undefined> => text.trim() === '' ? { ok: true, value: undefined } : /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: 'A number of N·m is expected.' }
+</script>
+
+<template>
+  <div v-if="array" class="space-y-2.5">
+    <template v-if="carrier">
+      <h2 class="text-sm font-semibold">
+        The plates stand on {{ carrier.kind === 'rail' ? 'rails' : 'a board' }}
+      </h2>
+      <div class="grid grid-cols-2 gap-2">
+        <LengthField label="It holds them off by" :value="carrier.thickness" :actions="{ commit: mm => edit('Thickness', carrier => { carrier.thickness = mm }) }" />
+        <LengthField v-if="carrier.kind === 'rail'" label="Rail, top to bottom" :value="carrier.height" :actions="{ commit: mm => edit('Rail', carrier => { carrier.height = mm }) }" />
+        <LengthField v-if="carrier.kind === 'rail'" label="Its steel is thick" :value="carrier.web" :actions="{ commit: mm => edit('Rail', carrier => { carrier.web = mm }) }" />
+        <TypedField v-if="carrier.kind === 'rail'" label="It bears in bending, N·m" :shown="carrier.moment === undefined ? '' : String(carrier.moment)" :read="readMoment" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
+      </div>
+      <p class="text-xs text-ink-soft">
+        Bolt the plates to it as its maker says; slip and pull-out of channel nuts are the maker’s figures.
+      </p>
+      <button type="button" class="press w-full" @click="onWall">
+        <Undo2 class="size-4" aria-hidden="true" /> Fix them to the wall itself
+      </button>
+    </template>
+    <div v-if="array.needs" class="flex items-center justify-between gap-2 text-sm">
+      <span>{{ array.needs.members }} in {{ array.needs.rows.join(', ') }}, not the mount’s usual slots</span>
+      <button type="button" class="press" @click="ownSlots">
+        Usual
+      </button>
+    </div>
+    <p v-if="failed" class="field-fault" role="alert">
+      This could not be worked out: {{ failed }}
+    </p>
+    <p v-else-if="!found" class="text-sm text-ink-soft" role="status">
+      Working it out…
+    </p>
+    <p v-else-if="found.length === 0" class="text-sm" data-testid="no-other-way">
+      {{ held === positions.length ? 'Every plate is held; nothing else is needed.' : 'Nothing that is known here would hold more plates: find more members, or arrange the displays elsewhere.' }}
+    </p>
+    <ul v-else class="max-h-[26rem] space-y-2 overflow-y-auto" tabindex="0" aria-label="Other ways to hold it">
+      <li v-for="remedy in found" :key="key(remedy)" class="rounded border bg-paper px-2 py-1.5 text-sm" :class="drawn === key(remedy) ? 'border-flag' : 'border-hair'" :data-remedy="remedy.kind">
+        <p class="flex justify-between gap-2 font-semibold">
+          <span>{{ tell(remedy.title) }}{{ remedy.kind === 'shift' ? ` ${suffix}` : '' }}</span><span class="shrink-0" :class="remedy.held === remedy.total ? 'text-good' : 'text-caution'">{{ remedy.held === remedy.total ? 'holds all' : `holds ${remedy.held} of ${remedy.total}` }}</span>
+        </p>
+        <ul class="mt-0.5 text-xs text-ink-soft">
+          <li v-for="(says, n) in remedy.says" :key="n">
+            {{ tell(says) }}
+          </li>
+        </ul>
+        <div class="mt-1.5 grid grid-cols-2 gap-2">
+          <button type="button" class="press" :aria-pressed="drawn === key(remedy)" @click="draw(remedy)">
+            <Eye class="size-4" aria-hidden="true" /> {{ drawn === key(remedy) ? 'As it was' : 'Draw it' }}
+          </button>
+          <button type="button" class="press press-first" @click="choose(remedy)">
+            Take it
+          </button>
+        </div>
+      </li>
+    </ul>
+    <p v-if="faults" class="field-fault" role="alert">
+      {{ faults }}
+    </p>
+  </div>
+</template>

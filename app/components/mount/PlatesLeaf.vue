@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { Hand, Undo2 } from 'lucide-vue-next'
+import { holeHeightFromBottomEdge, plateAcross } from '~~/core/mount'
+import type { Model } from '~~/core/catalogue'
+import type { Fastener, HoleChoice } from '~~/core/job'
+
+/** One plate: where it was worked out to be, what a person decides instead, the sum behind its holes, and each hole. */
+const store = useWallStore()
+const { array, arrayPlan, position, mount, step } = usePlates()
+const { selected } = useSelection()
+const { show, showFine, suffix } = useUnits()
+const onBlock = computed(() => store.wall!.structure.kind === 'block')
+const travel = computed(() => ({ lateral: mount.value?.adjust?.lateral ?? 0, height: mount.value?.adjust?.height ?? 0 }))
+const own = computed(() => array.value?.plates?.find(({ row, column }) => row === position.value?.row && column === position.value.column))
+const name = computed(() => `R${position.value!.row} C${position.value!.column}`)
+
+type Change = Parameters<typeof setPlate>[4]
+const recipe = (change: Change) => (wall: Parameters<typeof setPlate>[0]) => setPlate(wall, array.value!.id, position.value!.row, position.value!.column, change)
+const slid = (key: 'lateralShift' | 'heightShift') => ({
+  tryOut: (mm: number) => store.tryOut(recipe({ [key]: mm })),
+  commit: (mm: number) => store.edit(`Put the plate of ${name.value}`, recipe({ [key]: mm })),
+})
+const because = (reason: string) => own.value ? store.edit(`Why ${name.value} was moved`, recipe({ reason: reason || undefined })) : []
+const release = () => store.edit(`Place ${name.value} as worked out`, recipe({ lateralShift: undefined, heightShift: undefined, reason: undefined }))
+
+const tolerance = (axis: 'x' | 'y') => ({ commit: (mm: number) => store.edit('Allowed shift', (wall) => {
+  const edited = arrayOf(wall, array.value!.id)
+  edited.shiftTolerance = { x: 0, y: 0, ...edited.shiftTolerance, [axis]: mm }
+}) })
+const way = (by: number, less: string, more: string) => by === 0 ? '' : `${showFine(Math.abs(by))} ${by < 0 ? less : more}`
+const shifted = computed(() => {
+  const { x, y } = arrayPlan.value?.shift ?? { x: 0, y: 0 }
+  return [way(x, 'left', 'right'), way(y, 'down', 'up')].filter(Boolean).join(' and ') || 'not at all'
+})
+
+const rows = computed(() => {
+  const slots = mount.value?.plate.slots ?? []
+  return (mount.value?.needs.rows ?? []).flatMap((row) => {
+    const slot = slots.find(slot => slot.row === row)
+    return position.value?.plate && slot ? [{ row, figure: holeHeightFromBottomEdge(position.value, mount.value!, slot, position.value.plate.heightShift) }] : []
+  })
+})
+const chosenHole = computed(() => position.value?.holes?.find(({ id }) => id === selected.value))
+const placeOf = (id: string) => /-([^-]+)-(\d+)$/.exec(id)
+const ownHole = computed(() => {
+  const [, of, rank] = (chosenHole.value && placeOf(chosenHole.value.id)) ?? []
+  return array.value?.holes?.find(hole => hole.row === position.value?.row && hole.column === position.value.column && hole.of === of && hole.rank === Number(rank))
+})
+function putHole(change: Partial<HoleChoice> | undefined) {
+  const [, of = '', rank] = placeOf(chosenHole.value!.id) ?? []
+  return store.edit('Put a hole', wall => setHole(wall, array.value!.id, { row: position.value!.row, column: position.value!.column, of, rank: Number(rank), x: chosenHole.value!.x }, change))
+}
+
+const { optionsOf, take } = useModelChoice()
+const fasteners = computed(() => optionsOf('fastener', array.value?.fastener, (model: Model) => (model as Fastener).base === store.wall?.structure.kind))
+function chooseFastener(id: string) {
+  take('fastener', id)
+  return store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
+}
+const told = (margin: number | undefined) => margin === undefined ? (store.wall!.structure.kind === 'concrete' ? 'solid' : 'no member') : margin < -1e-9 ? `misses by ${showFine(-margin)}` : `${showFine(margin)} to spare`
+</script>
+
+<template>
+  <div v-if="array" class="space-y-2.5">
+    <ChoiceField inline label="Fastener" :value="array.fastener ?? ''" :options="fasteners" :commit="chooseFastener" />
+    <div class="grid gap-2" :class="onBlock ? 'grid-cols-2' : ''">
+      <LengthField label="Array may shift sideways" :value="array.shiftTolerance?.x ?? 0" :hint="`shifted ${shifted}`" :actions="tolerance('x')" />
+      <LengthField v-if="onBlock" label="…and up or down" :value="array.shiftTolerance?.y ?? 0" :actions="tolerance('y')" />
+    </div>
+    <template v-if="position?.plate && mount">
+      <div class="flex items-center justify-between border-t border-hair pt-2">
+        <button type="button" class="press" aria-label="Screen before" @click="step(-1)">
+          ‹
+        </button>
+        <h2 class="text-center font-semibold" data-testid="chosen-screen">
+          Screen {{ name }}<span class="block text-xs font-normal" :class="position.plate.held ? 'text-good' : 'text-stop'">{{ position.plate.held ? 'held' : 'not held' }}{{ position.plate.byHand ? ', put by hand' : '' }}</span>
+        </h2>
+        <button type="button" class="press" aria-label="Next screen" @click="step(1)">
+          ›
+        </button>
+      </div>
+      <div class="grid grid-cols-2 gap-2">
+        <LengthField :key="position.id" label="Plate slid, + right" :value="position.plate.lateralShift" :hint="`${showFine(travel.lateral)} ${suffix} either way`" :actions="slid('lateralShift')" />
+        <LengthField :key="`${position.id} up`" label="Plate raised, + up" :value="position.plate.heightShift" :hint="`${showFine(travel.height)} ${suffix} either way`" :actions="slid('heightShift')" />
+      </div>
+      <template v-if="own">
+        <NoteField :key="`${position.id} why`" label="Why it was put there" :value="own.reason ?? ''" :commit="because" />
+        <button type="button" class="press w-full" @click="release">
+          <Undo2 class="size-4" aria-hidden="true" /> Let it be worked out
+        </button>
+      </template>
+      <div>
+        <FigureLine label="Plate centre along the wall" :figure="plateAcross(position, mount, position.plate.lateralShift)" />
+        <FigureLine v-for="{ row, figure } in rows" :key="row" :label="`${row} holes above the floor`" :figure="figure" />
+      </div>
+      <ul class="text-sm" aria-label="Holes of this plate">
+        <li v-for="hole in position.holes" :key="hole.id" class="border-b border-hair">
+          <button type="button" class="flex min-h-7 w-full items-center justify-between gap-2 text-left" :class="{ 'font-semibold': hole.id === selected }" :aria-pressed="hole.id === selected" @click="selected = hole.id === selected ? position.id : hole.id">
+            <span class="flex items-center gap-1">{{ hole.row }} hole at <b class="figures">{{ show(hole.x) }}</b><Hand v-if="hole.byHand" class="size-4 text-chalk" aria-label="put by hand" /></span>
+            <span :class="hole.margin !== undefined && hole.margin < -1e-9 ? 'font-semibold text-stop' : 'text-ink-soft'">{{ told(hole.margin) }}</span>
+          </button>
+        </li>
+        <li v-if="position.holes?.length === 0" class="text-ink-soft">
+          It stands on rails whose holes are counted with its neighbours.
+        </li>
+      </ul>
+      <template v-if="chosenHole && !array.carrier">
+        <LengthField :key="chosenHole.id" label="Put this hole at" :value="chosenHole.x" :actions="{ commit: mm => putHole({ x: mm }) }" />
+        <template v-if="ownHole">
+          <NoteField :key="`${chosenHole.id} why`" label="Why" :value="ownHole.reason ?? ''" :commit="reason => putHole({ reason: reason || undefined })" />
+          <button type="button" class="press w-full" @click="putHole(undefined)">
+            <Undo2 class="size-4" aria-hidden="true" /> Let it be worked out
+          </button>
+        </template>
+      </template>
+    </template>
+  </div>
+</template>

@@ -1,0 +1,33 @@
+import { createSharedComposable } from '@vueuse/core'
+import { fix } from '~~/core/fix'
+import { rankFasteners } from '~~/core/fix/ranking'
+import type { Fastener } from '~~/core/job'
+
+/** What holds the array that is worked on: each pair of display and mount by itself, and the fasteners that could. */
+export const useFixing = createSharedComposable(() => {
+  const store = useWallStore()
+  const { plan, planned } = useWallPlan()
+  const { array } = useArray()
+  const { offeredOf } = useModelChoice()
+  const { system } = useUnits()
+  const job = computed(() => ({ catalogue: store.catalogue, rules: store.rules }))
+  const wall = computed(() => planned.value ?? store.shown!)
+  const arrayPlan = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id))
+  const positions = computed(() => arrayPlan.value?.positions ?? [])
+  const strips = computed(() => arrayPlan.value?.strips ?? [])
+  const fixed = computed(() => array.value && fix(array.value, positions.value, wall.value, job.value, strips.value))
+  /** The pair that is used most is looked at first. */
+  const pairs = computed(() => [...fixed.value?.fixings ?? []].sort((a, b) => (b.cases[0]?.utilisation ?? Infinity) - (a.cases[0]?.utilisation ?? Infinity)))
+  const pair = ref('')
+  const keyOf = ({ display, mount }: { display: string, mount: string }) => `${display} ${mount}`
+  const fixing = computed(() => pairs.value.find(each => keyOf(each) === pair.value) ?? pairs.value[0])
+  const pairOptions = computed(() => pairs.value.map(each => ({ value: keyOf(each), label: `${each.count} × ${store.catalogue.displays.find(({ id }) => id === each.display)?.name} on ${store.catalogue.mounts.find(({ id }) => id === each.mount)?.name}` })))
+  const display = computed(() => store.catalogue.displays.find(({ id }) => id === fixing.value?.display))
+  const fastener = computed(() => store.catalogue.fasteners.find(({ id }) => id === array.value?.fastener))
+  /** Fasteners that other arrays of the site's walls use. */
+  const onSite = computed(() => (store.kept?.job.walls ?? []).flatMap(({ arrays }) => arrays.filter(({ id }) => id !== array.value?.id).flatMap(({ fastener }) => fastener ?? [])))
+  const ranked = computed(() => array.value
+    ? rankFasteners((offeredOf('fastener', array.value.fastener) as Fastener[]).filter(({ base }) => base === wall.value.structure.kind), array.value, positions.value, wall.value, job.value, system.value, { strips: strips.value, onSite: onSite.value })
+    : [])
+  return { array, wall, positions, fixing, pairs, pair, keyOf, pairOptions, display, fastener, ranked }
+})

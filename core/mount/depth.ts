@@ -1,0 +1,133 @@
+import type { Finding } from '../finding'
+import type { Rect } from '../geometry'
+import type { Behind, Carrier, Display, Mount, ScreenArray, Wall } from '../job'
+import { takeUp, type Relief } from '../survey'
+import { figure, words, type Figure } from '../units'
+import type { MountedCell } from './position'
+
+/** A cable's bend in its own diameters: one that moves with a pull-out, and one that stays. */
+const BEND = { moving: 4, still: 2.5 }
+/** Air beside a player behind the display, least room to plug by hand, and what a screen clears its neighbours' faces by, mm. */
+const AIR = 10
+const HAND_ROOM = 200
+const PASS = 10
+
+/** How a display stands before the wall: stowed and pulled out, and what must go behind it; mm. */
+export interface Depths {
+  /** From the wall's face to the display's back and to its own face. */
+  stowed: number
+  service: number
+  face: Figure
+  faceOut: Figure
+  /** Room behind it, and what plug, cable and player need of it; absent where nothing is said of them. */
+  room: Figure
+  need?: Figure
+}
+
+const standOff = (carrier: Carrier | undefined) => carrier?.thickness ?? 0
+
+function needOf({ plug, cable, player }: Behind, mount: Mount): Figure | undefined {
+  const bend = mount.depth.service > mount.depth.stowed ? BEND.moving : BEND.still
+  const plugged = plug === undefined || cable === undefined ? undefined : plug + bend * cable
+  const played = player === undefined ? undefined : player + AIR
+  if (plugged === undefined && played === undefined) return undefined
+  return figure([
+    ...plugged === undefined ? [] : [{ label: 'Plug and cable', expression: words`plug ${plug!} + bend ${String(bend)} × ${cable!}`, value: plugged, unit: 'mm' }],
+    ...played === undefined ? [] : [{ label: 'Player', expression: words`player ${player!} + air ${AIR}`, value: played, unit: 'mm' }],
+    { label: 'Needed behind it', expression: words`the greater of them`, value: Math.max(plugged ?? 0, played ?? 0), unit: 'mm', source: 'cable maker’s least bend, else 4 diameters moving and 2.5 still' },
+  ])
+}
+
+/** How a display on its mount stands before the wall, with the workings. */
+export function depthsOf({ carrier, behind = {} }: Pick<ScreenArray, 'carrier' | 'behind'>, mount: Mount, display: Display): Depths {
+  const off = standOff(carrier)
+  const [stowed, service] = [mount.depth.stowed + off, mount.depth.service + off]
+  const on = off === 0 ? [] : words` + ${carrier!.kind} ${off}`
+  const need = needOf(behind, mount)
+  return {
+    stowed, service,
+    face: figure([{ label: 'Face from the wall', expression: words`mount ${mount.depth.stowed}${on} + display ${display.depth}`, value: stowed + display.depth, unit: 'mm', source: 'makers’ sheets' }]),
+    faceOut: figure([{ label: 'Face pulled out', expression: words`mount ${mount.depth.service}${on} + display ${display.depth}`, value: service + display.depth, unit: 'mm', source: 'makers’ sheets' }]),
+    room: figure([{ label: 'Room behind', expression: words`mount ${mount.depth.stowed}${on}`, value: stowed, unit: 'mm', source: 'mount maker’s sheet' }]),
+    ...need && { need },
+  }
+}
+
+const overlapsAlong = (a: Rect, b: Rect) => a.x < b.x + b.width && b.x < a.x + a.width
+
+/** What is next above a screen: how much free height there is, and whether it is a screen of the same array. */
+function above(cell: MountedCell, cells: MountedCell[], { height, features = [] }: Wall): { free: number, cell?: MountedCell } {
+  const top = cell.outer.y + cell.outer.height
+  const screens = cells.filter(other => other.row < cell.row && overlapsAlong(other.outer, cell.outer)).map(other => ({ free: other.outer.y - top, cell: other }))
+  const things = features.filter(feature => feature.y >= top - 1e-9 && overlapsAlong(feature, cell.outer)).map(({ y }) => ({ free: y - top }))
+  return [{ free: height - top }, ...things, ...screens].reduce((least, one) => one.free < least.free ? one : least)
+}
+
+type Context = { array: ScreenArray, cells: MountedCell[], mountOf: (cell: MountedCell) => Mount, displayOf: (cell: MountedCell) => Display | undefined, wall: Wall }
+
+/** Room to lift each screen on to its hooks: above it, or in front of the row above. */
+function liftFindings({ array, cells, mountOf, displayOf, wall }: Context): Finding[] {
+  const about = { stage: 'mount', subject: array.id } as const
+  const found = cells.flatMap((cell): Finding[] => {
+    const mount = mountOf(cell)
+    if (!mount.lift) return []
+    const { free, cell: upper } = above(cell, cells, wall)
+    if (free >= mount.lift - 1e-9) return []
+    if (!upper) {
+      return [{ ...about, severity: 'stop', code: 'no-room-to-lift', message: words`Above R${String(cell.row)} C${String(cell.column)} are ${Math.max(free, 0)} free; it must be lifted ${mount.lift} to hook on.`, remedy: words`Hang it lower by ${mount.lift - free}.` }]
+    }
+    const [other, display] = [mountOf(upper), displayOf(upper)]
+    const needed = other.depth.stowed + standOff(array.carrier) + (display?.depth ?? 0) + PASS
+    if (mount.depth.service + standOff(array.carrier) >= needed) return []
+    return [{
+      ...about, severity: 'caution', code: 'hang-before-upper',
+      message: words`Row ${String(cell.row)} is lifted ${mount.lift} to hook on under row ${String(upper.row)}, ${free} above it; its mount comes out ${mount.depth.service}, and ${needed} would clear the faces there.`,
+      remedy: words`Hang the lower row first, or take a mount that comes out farther.`,
+    }]
+  })
+  return [...new Map(found.map(finding => [JSON.stringify([finding.code, finding.message]), finding])).values()]
+}
+
+/** A recess must leave each screen room at its sides to come out. */
+function recessFindings({ array, cells, mountOf, wall }: Context): Finding[] {
+  const about = { stage: 'mount', subject: array.id } as const
+  const outline = cells.map(({ outer }) => outer)
+  if (outline.length === 0) return []
+  const [left, right] = [Math.min(...outline.map(({ x }) => x)), Math.max(...outline.map(({ x, width }) => x + width))]
+  const [bottom, top] = [Math.min(...outline.map(({ y }) => y)), Math.max(...outline.map(({ y, height }) => y + height))]
+  const clearance = mountOf(cells[0]!).sideClearance
+  return (wall.features ?? []).filter(({ kind, x, y, width, height }) => kind === 'recess' && x < right && x + width > left && y < top && y + height > bottom).flatMap(({ x, y, width, height }): Finding[] => {
+    const least = Math.min(left - x, x + width - right, bottom - y, y + height - top)
+    if (clearance === undefined) return [{ ...about, severity: 'stop', code: 'side-clearance-not-known', message: words`${array.name} hangs in a recess with ${least} at the narrowest side; how much its mount needs there is not known.`, remedy: words`Give it in the catalogue, from the mount maker’s sheet.` }]
+    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow', message: words`The recess leaves ${least} beside ${array.name}; its mount needs ${clearance}.`, remedy: words`Move it, or widen the recess by ${clearance - least}.` }]
+  })
+}
+
+/** What is wrong, doubtful or not known in depth: plugs, reach, lifting, recess, and a face that is not flat. */
+export function depthFindings(context: Context, relief: Relief | undefined): Finding[] {
+  const { array, cells, mountOf, displayOf } = context
+  const about = { stage: 'mount', subject: array.id } as const
+  const pairs = [...new Map(cells.map(cell => [`${cell.model} ${mountOf(cell).id}`, cell])).values()]
+  const each = pairs.flatMap((cell): Finding[] => {
+    const [mount, display] = [mountOf(cell), displayOf(cell)]
+    if (!display) return []
+    const { stowed, service, need } = depthsOf(array, mount, display)
+    return [
+      ...need && need.value > stowed + 1e-9
+        ? [{ ...about, severity: 'stop' as const, code: 'plug-does-not-fit', message: words`Behind ${display.name} are ${stowed}, and plug, cable or player need ${need.value}: ${need.value - stowed} too little.`, remedy: words`Take an angled plug, a thinner cable, a flatter player, or a mount that stands out more.` }]
+        : [],
+      ...mount.kind === 'pull-out' && service < HAND_ROOM
+        ? [{ ...about, severity: 'caution' as const, code: 'reach-too-small', message: words`${mount.name} comes out ${service}; to plug by hand takes ${HAND_ROOM}.`, remedy: words`Plug before hanging, or take one that comes out farther.` }]
+        : [],
+    ]
+  })
+  const travels = pairs.map(cell => mountOf(cell).adjust?.depth)
+  const travel = Math.min(...travels.map(depth => depth ?? 0))
+  const uneven = relief ? takeUp(relief, cells.map(({ plate }) => plate.centre)) : 0
+  const flat: Finding[] = uneven <= travel
+    ? []
+    : [uneven > 2 * travel
+        ? { ...about, severity: 'stop', code: 'wall-not-flat', message: words`The wall is ${uneven} out of one plane over the plates; their depth adjusters take up ${2 * travel}.`, remedy: words`Pack the plates that lie deepest, or take mounts with more depth adjustment.` }
+        : { ...about, severity: 'caution', code: 'flatness-eats-travel', message: words`The wall is ${uneven} out of one plane over the plates: of ${2 * travel} of depth adjustment, ${2 * travel - uneven} are left.` }]
+  return [...each, ...flat, ...liftFindings(context), ...recessFindings(context)]
+}
