@@ -5,7 +5,7 @@ const PARTS = [
   () => import('~/components/survey/WallLeaf.vue'), () => import('~/components/survey/LayerList.vue'), () => import('~/components/survey/AroundLeaf.vue'), () => import('~/components/survey/FaceLeaf.vue'),
   () => import('~/components/survey/EvidenceImport.vue'), () => import('~/components/arrange/PictureLeaf.vue'), () => import('~/components/arrange/ViewersLeaf.vue'),
   () => import('~/components/arrange/ScreenLeaf.vue'), () => import('~/components/arrange/ArraysLeaf.vue'), () => import('~/components/arrange/AlternativesView.vue'),
-  () => import('~/components/mount/OtherwiseLeaf.vue'), () => import('~/components/mount/DepthLeaf.vue'), () => import('~/components/fix/FixCharts.vue'),
+  () => import('~/components/mount/OtherwiseLeaf.vue'), () => import('~/components/mount/DepthLeaf.vue'), () => import('~/components/mount/DepthSection.vue'), () => import('~/components/fix/FixCharts.vue'),
   () => import('~/components/ledger/SurveyLedger.vue'), () => import('~/components/ledger/MarkLedger.vue'), () => import('~/components/draft/DraftSurvey.vue'),
 ]
 

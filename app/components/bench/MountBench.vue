@@ -20,7 +20,7 @@ const summary = computed(() => {
   return `${held.value} of ${positions.value.length} plates held${on}${x !== 0 || y !== 0 ? '; the array is shifted' : ''}`
 })
 const LEAVES = computed(() => [{ id: 'plates', title: 'Plates' }, { id: 'otherwise', title: held.value < positions.value.length ? 'Otherwise !' : 'Otherwise' }, { id: 'depth', title: 'Depth' }] as const)
-const leaf = useState<'plates' | 'otherwise' | 'depth'>('mount-leaf', () => 'plates')
+const leaf = useMountLeaf()
 useCommands((['plates', 'otherwise', 'depth'] as const).map(id => ({ id: `mount-${id}`, title: `Mount: ${id}`, group: 'Mount' as const, when: has, run: () => { leaf.value = id } })))
 </script>
 

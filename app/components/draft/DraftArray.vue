@@ -45,6 +45,8 @@ useDraftDrag(group, { enabled: () => movable, moving: haul => emit('moving', hau
       <DraftScreen v-for="position in plan.positions" :key="position.id" :position="position" :ghost="ghost" :small="showPlates" />
       <LazyDraftPicture v-if="preview?.array === array.id && !showPlates && !ghost" :plan="plan" :preview="preview" />
       <template v-if="showPlates">
+        <!-- Rails and boards, with a line where each meets a member. -->
+        <rect v-for="strip in plan.strips" :key="`${strip.row} ${strip.of}`" v-bind="strip.rect" :data-strip="strip.of" fill="var(--color-edge)" :fill-opacity="strip.of === 'board' ? 0.35 : 0.8" stroke="var(--color-on-case)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
         <DraftPlate v-for="position in plan.positions" :key="position.id" :position="position" :drilled="drilled" :current="current" />
       </template>
     </g>

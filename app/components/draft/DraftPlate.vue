@@ -2,7 +2,7 @@
 import type { Position } from '~~/core/mount'
 import type { Drilled } from '~~/core/hang'
 
-/** A wall plate with its holes: landed, missing its member, or already drilled. */
+/** A wall plate with its holes: landed, missing its member, or already drilled; what a person put where it is has a full line. */
 const { position, drilled, current = '' } = defineProps<{ position: Position, drilled: Map<string, Drilled>, current?: string }>()
 const { hovered, selected } = useSelection()
 const view = useDraftView()
@@ -22,8 +22,9 @@ const holes = computed(() => (position.holes ?? []).map((hole) => {
       v-bind="position.plate.rect"
       fill="none"
       stroke="var(--color-on-case)"
-      stroke-width="1"
-      stroke-dasharray="5 3"
+      :stroke-width="position.plate.byHand ? 2.5 : 1"
+      :stroke-dasharray="position.plate.byHand ? undefined : '5 3'"
+      :data-by-hand="position.plate.byHand || undefined"
       vector-effect="non-scaling-stroke"
       pointer-events="none"
     />
@@ -35,6 +36,7 @@ const holes = computed(() => (position.holes ?? []).map((hole) => {
       @pointerenter="hovered = hole.id"
       @pointerleave="hovered = ''"
     >
+      <path v-if="hole.byHand" :d="`M${hole.x - r * 2} ${hole.y - r * 1.6} h${r * 4}`" stroke="var(--color-on-case)" stroke-width="2" vector-effect="non-scaling-stroke" data-by-hand />
       <circle v-if="hole.lit" :cx="hole.x" :cy="hole.y" :r="r * 2.4" fill="none" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
       <!-- planned: open ring; hit: filled; miss: a cross; off its member: a square -->
       <circle v-if="hole.state === 'planned'" :cx="hole.x" :cy="hole.y" :r="r" fill="var(--color-case)" stroke="#9be8c4" stroke-width="2" vector-effect="non-scaling-stroke" />

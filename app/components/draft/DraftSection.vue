@@ -32,6 +32,7 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.s
             vector-effect="non-scaling-stroke"
           />
         </template>
+        <rect v-if="screen.standOff && screen.plate" :x="face" :y="screen.plate.rect.y" :width="screen.standOff" :height="screen.plate.rect.height" fill="var(--color-edge)" />
         <rect
           :x="face + screen.off"
           :y="screen.outer.y"

@@ -34,6 +34,8 @@ const shownFasteners = computed(() => {
   return [...new Set([...chosen ? [chosen] : [], ...best])].slice(0, FEW)
 })
 const caseIds = computed(() => [...new Set(shownFasteners.value.flatMap(({ cases }) => cases.map(one => one.case)))])
+/** A long name in lines of a few words. */
+const inLines = (name: string) => name.match(/.{1,17}(\s|$)/g)?.map(part => part.trim()) ?? [name]
 const SHORT: Record<LoadCase, string> = { 'stowed': 'stowed', 'service': 'pulled out', 'service-hand': 'with a hand', 'swung': 'swung', 'wind': 'wind' }
 const useChart = computed(() => ({
   series: caseIds.value.map(id => ({ name: SHORT[id], data: shownFasteners.value.map(({ cases }) => Math.round(100 * (cases.find(one => one.case === id)?.utilisation ?? 0))) })),
@@ -41,8 +43,8 @@ const useChart = computed(() => ({
     ...base.value,
     colors: [colours.value.good, colours.value.chalk, colours.value.flag, colours.value.caution, colours.value.soft],
     plotOptions: { bar: { horizontal: true, barHeight: '82%' } },
-    xaxis: { categories: shownFasteners.value.map(({ fastener }) => fastener.name ?? fastener.id), labels: { formatter: (value: string) => `${value} %` }, tickAmount: 4 },
-    yaxis: { labels: { maxWidth: 110, style: { fontSize: '10px' } } },
+    xaxis: { categories: shownFasteners.value.map(({ fastener }) => inLines(fastener.name ?? fastener.id)), labels: { formatter: (value: string) => `${value} %` }, tickAmount: 4 },
+    yaxis: { labels: { maxWidth: 120, style: { fontSize: '10px' } } },
     annotations: { xaxis: [{ x: 100, borderColor: colours.value.stop, strokeDashArray: 0, label: { text: 'all it bears', style: { color: '#fff', background: colours.value.stop } } }] },
   },
 }))
@@ -57,10 +59,11 @@ const lines = (xLabel: string) => ({
   yaxis: { min: 0, tickAmount: 4, labels: { formatter: newtons } },
   stroke: { width: 2, dashArray: [0, 5] },
 })
-const mark = (x: number, text: string) => ({ xaxis: [{ x, borderColor: colours.value.flag, strokeDashArray: 2, label: { text, orientation: 'horizontal', offsetY: -2, style: { color: '#fff', background: colours.value.flag } } }] })
+/** Where it is now; the words stand on the side that has room. */
+const mark = (x: number, text: string, most: number) => ({ xaxis: [{ x, borderColor: colours.value.flag, strokeDashArray: 2, label: { text, orientation: 'horizontal', textAnchor: x > most / 2 ? 'end' : 'start', offsetX: x > most / 2 ? -4 : 4, offsetY: 14, style: { color: '#fff', background: colours.value.flag } } }] })
 const pullChart = computed(() => ({
   series: [{ name: 'its own weight', data: pull.value.map(({ out, own }) => ({ x: out, y: own })) }, { name: 'with a hand on it', data: pull.value.map(({ out, hand }) => ({ x: out, y: hand })) }],
-  options: { ...base.value, ...lines(`behind the display, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.flag], annotations: mark(outNow.value, `now ${length(outNow.value)}`) },
+  options: { ...base.value, ...lines(`behind the display, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.flag], annotations: mark(outNow.value, `now ${length(outNow.value)}`, pull.value[0]!.out + pull.value.at(-1)!.out) },
 }))
 const depth = computed(() => fastener.value && fixing.value ? depthCurve(fastener.value, wall.value, fixing.value.setting, store.rules) : undefined)
 const depthChart = computed(() => depth.value && ({
@@ -68,7 +71,7 @@ const depthChart = computed(() => depth.value && ({
     { name: 'tension', data: depth.value.points.map(({ embedment, tension }) => ({ x: embedment, y: tension })) },
     ...depth.value.points[0]?.shear === undefined ? [] : [{ name: 'shear', data: depth.value.points.map(({ embedment, shear }) => ({ x: embedment, y: shear! })) }],
   ],
-  options: { ...base.value, ...lines(`embedment, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.chalk], annotations: mark(depth.value.now, `now ${length(depth.value.now)}`) },
+  options: { ...base.value, ...lines(`embedment, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.chalk], annotations: mark(depth.value.now, `now ${length(depth.value.now)}`, depth.value.points.at(-1)!.embedment) },
 }))
 const charts = [{ id: 'use', title: 'Use by fastener and case' }, { id: 'pull', title: 'Tension as it is pulled out' }, { id: 'depth', title: 'What it bears against depth' }] as const
 const chart = ref<typeof charts[number]['id']>('use')

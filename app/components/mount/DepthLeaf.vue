@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { depthsOf } from '~~/core/mount'
 
-/** One screen cut through from above its plate to the room: what lies behind it, stowed and as far out as the slider draws it. */
+/** What lies behind a screen, stowed and as far out as the slider draws its row; the section beside it shows the same. */
 const store = useWallStore()
-const { array, position, mount } = usePlates()
+const { array, position, mount, step } = usePlates()
 const { show, showFine, suffix } = useUnits()
 const { pulled } = usePulled()
 const display = computed(() => store.catalogue.displays.find(({ id }) => id === position.value?.model))
@@ -19,7 +19,17 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
 
 <template>
   <div v-if="array && position && mount && display && depths" class="space-y-2.5">
-    <DepthSection :position="position" :mount="mount" :display="display" :out="out" :carrier="array.carrier" :behind="array.behind" />
+    <div class="flex items-center justify-between">
+      <button type="button" class="press" aria-label="Screen before" @click="step(-1)">
+        ‹
+      </button>
+      <h2 class="font-semibold" data-testid="chosen-screen">
+        Screen R{{ position.row }} C{{ position.column }}
+      </h2>
+      <button type="button" class="press" aria-label="Next screen" @click="step(1)">
+        ›
+      </button>
+    </div>
     <label v-if="travels > 0" class="block text-sm">
       <span class="flex justify-between"><span>Pulled out</span><b class="figures">{{ show(out) }} {{ suffix }} behind it</b></span>
       <input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full accent-[var(--color-pine)]" aria-label="How far it is pulled out" :aria-valuetext="`${show(out)} ${suffix} behind it`" data-testid="pull-out">

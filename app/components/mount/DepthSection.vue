@@ -1,69 +1,113 @@
 <script setup lang="ts">
-import type { Behind, Carrier, Display, Mount } from '~~/core/job'
-import type { Position } from '~~/core/mount'
+import { useElementSize } from '@vueuse/core'
+import { mountModels, type Position } from '~~/core/mount'
 
 /**
- * A screen cut through at its plate, to scale, the wall to the left: structure and covering, rail or
- * board, plate with its fasteners, mount drawn out by so much, display, plug with its cable, player.
+ * A column of screens cut through at its plates, to scale, the wall to the left and the room to the
+ * right, about the screen that is looked at: structure and covering, rail or board, plate with its
+ * fasteners, mount, display, plug with its cable, player. The row that is pulled out stands out.
  */
-const { position, mount, display, out, carrier, behind = {} } = defineProps<{ position: Position, mount: Mount, display: Display, out: number, carrier?: Carrier, behind?: Behind }>()
 const store = useWallStore()
-const { show } = useUnits()
-const { core, layers, face } = useBuildUp(() => store.shown)
+const { array, positions, position } = usePlates()
+const { planned } = useWallPlan()
+const { show, showFine } = useUnits()
+const { pulled } = usePulled()
+const frame = useTemplateRef<HTMLElement>('frame')
+const { width, height } = useElementSize(frame)
+const wall = computed(() => planned.value ?? store.shown!)
+const { core, layers, face } = useBuildUp(() => wall.value)
 const HATCH = { 'wood-stud': 'hatch-wood', 'steel-stud': 'hatch-steel', 'block': 'hatch-block', 'concrete': 'hatch-concrete' }
+/** Only so much of a deep wall's structure is drawn, mm. */
+const SHOWN = 110
 
-const off = computed(() => carrier?.thickness ?? 0)
-const height = computed(() => position.outer.height)
-/** From the top of the case: everything is drawn downwards from there, mm. */
-const top = computed(() => position.outer.y + height.value)
-const plateTop = computed(() => top.value - position.plate!.rect.y - mount.plate.height)
-const furthest = computed(() => face.value + Math.max(mount.depth.service, mount.depth.stowed) + off.value + display.depth)
-/** Only the last of a deep wall is drawn. */
-const SHOWN = 120
+const carrier = computed(() => array.value?.carrier)
+const behind = computed(() => array.value?.behind ?? {})
+const off = computed(() => carrier.value?.thickness ?? 0)
+const column = computed(() => {
+  const mountOf = array.value && mountModels(array.value, store.catalogue)
+  return positions.value.filter(({ column }) => column === position.value?.column).flatMap((each) => {
+    const [display, mount] = [store.catalogue.displays.find(({ id }) => id === each.model), mountOf?.(each)]
+    if (!display || !mount || !each.plate) return []
+    const share = each.row === position.value!.row ? pulled.value : 0
+    const out = off.value + mount.depth.stowed + share * (mount.depth.service - mount.depth.stowed)
+    const slots = mount.needs.rows.map(row => (each.plate!.centre.y) + (mount.plate.slots.find(slot => slot.row === row)?.y ?? 0))
+    return [{ ...each, display: { ...each.display, depth: display.depth }, mount, plate: each.plate, out, slots, drilled: heights(each), chosen: each.id === position.value!.id, moves: mount.depth.service > mount.depth.stowed }]
+  })
+})
+function heights({ holes = [] }: Position) {
+  return [...new Map(holes.map(hole => [Math.round(hole.y), hole])).values()]
+}
+const chosen = computed(() => column.value.find(({ chosen }) => chosen))
 const cut = computed(() => Math.max(core.value - SHOWN, 0))
-const width = computed(() => furthest.value - cut.value + 60)
-const MARGIN = 70
-const back = computed(() => face.value + out)
-const holes = computed(() => [...new Map((position.holes ?? []).map(hole => [hole.y, hole])).values()])
-const rows = computed(() => mount.needs.rows.map(row => mount.plate.slots.find(slot => slot.row === row)?.y ?? 0).map(y => top.value - (position.plate!.centre.y + y)))
-const middle = computed(() => plateTop.value + mount.plate.height / 2)
-const moving = computed(() => mount.depth.service > mount.depth.stowed)
-const bend = computed(() => (moving.value ? 4 : 2.5) * (behind.cable ?? 0))
-/** The plug sits in the display's back, its cable bends away below it. */
-const plugAt = computed(() => Math.min(middle.value + mount.plate.height * 0.34, height.value - 60))
+/** What is in sight, mm: the chosen screen with a good part of its neighbours, from within the wall to the farthest face. */
+const sight = computed(() => {
+  const { outer } = position.value!
+  const past = Math.min(outer.height * 0.28, 260)
+  const farthest = Math.max(...column.value.map(({ mount, display }) => Math.max(mount.depth.service, mount.depth.stowed) + display.depth), 100)
+  return { left: cut.value - 30, right: face.value + off.value + farthest + 120, bottom: outer.y - past, top: outer.y + outer.height + past }
+})
+const scale = computed(() => Math.min(width.value / (sight.value.right - sight.value.left), height.value / (sight.value.top - sight.value.bottom)))
+/** In the middle of what room there is. */
+const aside = computed(() => Math.max(width.value - (sight.value.right - sight.value.left) * scale.value, 0) / 2)
+const px = (z: number) => aside.value + (z - sight.value.left) * scale.value
+const py = (y: number) => (sight.value.top - y) * scale.value
+const bend = (moves: boolean) => (moves ? 4 : 2.5) * (behind.value.cable ?? 0)
+const plugAt = computed(() => chosen.value ? chosen.value.plate.centre.y - chosen.value.mount.plate.height * 0.3 : 0)
+const title = computed(() => position.value ? `Section through column ${position.value.column}, about R${position.value.row}` : '')
 </script>
 
 <template>
-  <svg :viewBox="`${cut - 20} ${-MARGIN} ${width + 40} ${height + 2 * MARGIN}`" class="max-h-72 w-full border border-hair bg-paper" role="img" :aria-label="`Section through R${position.row} C${position.column}`" data-testid="depth-section">
-    <g stroke="var(--color-ink)" stroke-width="1">
-      <rect :x="cut" :y="-MARGIN" :width="core - cut" :height="height + 2 * MARGIN" :fill="`url(#${HATCH[store.shown!.structure.kind]})`" vector-effect="non-scaling-stroke" />
-      <rect v-for="(layer, n) in layers" :key="n" :x="layer.from" :y="-MARGIN" :width="layer.thickness" :height="height + 2 * MARGIN" :fill="`url(#${layer.hatch})`" vector-effect="non-scaling-stroke">
-        <title>{{ layer.material }}</title>
-      </rect>
-      <template v-if="carrier?.kind === 'rail'">
-        <rect v-for="(y, n) in rows" :key="n" :x="face" :y="y - (carrier.height ?? 41) / 2" :width="carrier.thickness" :height="carrier.height ?? 41" fill="var(--color-steel)" vector-effect="non-scaling-stroke" />
-      </template>
-      <rect v-else-if="carrier" :x="face" :y="plateTop - 60" :width="carrier.thickness" :height="mount.plate.height + 120" fill="url(#hatch-wood)" vector-effect="non-scaling-stroke" />
-      <path v-for="hole in holes" :key="hole.id" :d="`M${face - (hole.depth ?? 40)} ${top - hole.y} H${face + off + 6}`" stroke="var(--color-good)" stroke-width="2.5" vector-effect="non-scaling-stroke" />
-      <rect :x="face + off" :y="plateTop" :width="Math.max(mount.plate.thickness, 3)" :height="mount.plate.height" fill="var(--color-ink)" vector-effect="non-scaling-stroke" />
-      <!-- The mount between plate and display: a scissor that opens, or a block that stays. -->
-      <template v-if="moving">
-        <path :d="`M${face + off} ${middle - 60} L${back} ${middle + 60} M${face + off} ${middle + 60} L${back} ${middle - 60}`" fill="none" stroke-width="2.5" vector-effect="non-scaling-stroke" data-part="scissor" />
-        <path :d="`M${back - 4} ${middle - 130} V${middle + 130}`" stroke-width="3" vector-effect="non-scaling-stroke" />
-      </template>
-      <rect v-else :x="face + off" :y="middle - 70" :width="Math.max(out - off, 0)" height="140" fill="var(--color-rail)" vector-effect="non-scaling-stroke" />
-      <rect v-if="behind.player" :x="back - behind.player" :y="middle - mount.plate.height * 0.42" :width="behind.player" height="90" fill="var(--color-glass)" vector-effect="non-scaling-stroke" data-part="player" />
-      <g v-if="behind.plug" data-part="plug">
-        <rect :x="back - behind.plug" :y="plugAt - 10" :width="behind.plug" height="20" :fill="behind.plug > out ? 'var(--color-stop)' : 'var(--color-chalk)'" vector-effect="non-scaling-stroke" />
-        <path v-if="behind.cable" :d="`M${back - behind.plug} ${plugAt} a${bend} ${bend} 0 0 0 ${-bend} ${bend} V${height + MARGIN}`" fill="none" :stroke="behind.plug + bend > out ? 'var(--color-stop)' : 'var(--color-chalk)'" stroke-width="3" vector-effect="non-scaling-stroke" />
-      </g>
-      <rect :x="back" y="0" :width="display.depth" :height="height" fill="var(--color-case)" vector-effect="non-scaling-stroke" data-part="display" />
-    </g>
-    <g fill="var(--color-ink)" font-size="26" text-anchor="middle">
-      <path :d="`M${face} ${height + 30} H${back}`" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
-      <text :x="Math.max((face + back) / 2, face + 24)" :y="height + 58" class="figures">{{ show(out) }}</text>
-      <path :d="`M${face} -24 H${back + display.depth}`" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
-      <text :x="(face + back + display.depth) / 2" y="-34" class="figures">{{ show(out + display.depth) }}</text>
-    </g>
-  </svg>
+  <div class="flex h-full min-h-0 flex-col bg-wall">
+    <p class="px-3 pt-2 text-sm text-ink-soft">
+      {{ title }}, to scale; the wall is at the left.
+    </p>
+    <div ref="frame" class="min-h-0 flex-1">
+      <svg v-if="chosen && width > 0" :width="width" :height="height" role="img" :aria-label="title" class="block overflow-hidden" data-testid="depth-section">
+        <DraftHatches />
+        <g stroke="var(--color-ink)" stroke-width="1">
+          <rect :x="px(cut)" y="0" :width="(core - cut) * scale" :height="height" :fill="`url(#${HATCH[wall.structure.kind]})`" />
+          <rect v-for="(layer, n) in layers" :key="n" :x="px(layer.from)" y="0" :width="layer.thickness * scale" :height="height" :fill="`url(#${layer.hatch})`">
+            <title>{{ layer.material }}</title>
+          </rect>
+          <g v-for="one in column" :key="one.id">
+            <template v-if="carrier?.kind === 'rail'">
+              <rect v-for="y in one.slots" :key="y" :x="px(face)" :y="py(y + (carrier.height ?? 41) / 2)" :width="off * scale" :height="(carrier.height ?? 41) * scale" fill="var(--color-edge)" data-part="rail" />
+            </template>
+            <rect v-else-if="carrier" :x="px(face)" :y="py(one.plate.centre.y + one.mount.plate.height / 2 + 60)" :width="off * scale" :height="(one.mount.plate.height + 120) * scale" fill="url(#hatch-wood)" data-part="board" />
+            <path v-for="hole in one.drilled" :key="hole.id" :d="`M${px(face - (hole.depth ?? 40))} ${py(hole.y)} H${px(face + (carrier ? off : one.mount.plate.thickness) + 7)}`" stroke="var(--color-good)" stroke-width="3" />
+            <rect :x="px(face + off)" :y="py(one.plate.centre.y + one.mount.plate.height / 2)" :width="Math.max(one.mount.plate.thickness * scale, 2)" :height="one.mount.plate.height * scale" fill="var(--color-ink)" />
+            <!-- The mount: crossed links that open, or a block that stays. -->
+            <template v-if="one.moves">
+              <path :d="`M${px(face + off)} ${py(one.plate.centre.y + 70)} L${px(face + one.out)} ${py(one.plate.centre.y - 70)} M${px(face + off)} ${py(one.plate.centre.y - 70)} L${px(face + one.out)} ${py(one.plate.centre.y + 70)}`" fill="none" stroke-width="3" />
+              <path :d="`M${px(face + one.out) - 2} ${py(one.plate.centre.y + 130)} V${py(one.plate.centre.y - 130)}`" stroke-width="4" />
+            </template>
+            <rect v-else :x="px(face + off)" :y="py(one.plate.centre.y + 70)" :width="Math.max((one.out - off) * scale, 0)" :height="140 * scale" fill="var(--color-rail)" />
+            <rect :x="px(face + one.out)" :y="py(one.outer.y + one.outer.height)" :width="one.display.depth * scale" :height="one.outer.height * scale" fill="var(--color-case)" :stroke="one.chosen ? 'var(--color-flag)' : 'var(--color-ink)'" :stroke-width="one.chosen ? 2 : 1" />
+          </g>
+          <g v-if="behind.player" data-part="player">
+            <rect :x="px(face + chosen.out - behind.player)" :y="py(chosen.plate.centre.y + chosen.mount.plate.height * 0.42)" :width="behind.player * scale" :height="90 * scale" fill="var(--color-glass)" />
+          </g>
+          <g v-if="behind.plug" data-part="plug">
+            <rect :x="px(face + chosen.out - behind.plug)" :y="py(plugAt + 11)" :width="behind.plug * scale" :height="22 * scale" :fill="behind.plug > chosen.out ? 'var(--color-stop)' : 'var(--color-chalk)'" />
+            <path v-if="behind.cable" :d="`M${px(face + chosen.out - behind.plug)} ${py(plugAt)} a${bend(chosen.moves) * scale} ${bend(chosen.moves) * scale} 0 0 0 ${-bend(chosen.moves) * scale} ${bend(chosen.moves) * scale} V${height}`" fill="none" :stroke="behind.plug + bend(chosen.moves) > chosen.out ? 'var(--color-stop)' : 'var(--color-chalk)'" :stroke-width="Math.max(behind.cable * scale, 2)" />
+          </g>
+        </g>
+        <!-- Lengths from the wall's face. -->
+        <g font-size="15" class="figures" text-anchor="middle" fill="var(--color-ink)" stroke="none">
+          <g v-for="[to, y, text] in [[chosen.out, py(chosen.outer.y) + 24, show(chosen.out)], [chosen.out + chosen.display.depth, py(chosen.outer.y + chosen.outer.height) - 14, show(chosen.out + chosen.display.depth)]] as const" :key="y">
+            <path :d="`M${px(face)} ${y} H${px(face + to)} M${px(face)} ${y - 5} v10 M${px(face + to)} ${y - 5} v10`" stroke="var(--color-ink)" stroke-width="1" fill="none" />
+            <text :x="(px(face) + px(face + to)) / 2" :y="y - 5" paint-order="stroke" stroke="var(--color-wall)" stroke-width="4">{{ text }}</text>
+          </g>
+          <template v-if="chosen.outer">
+            <text :x="px(face + chosen.out + chosen.display.depth) + 10" :y="py(chosen.plate.centre.y)" text-anchor="start">R{{ chosen.row }} C{{ chosen.column }}, {{ showFine(chosen.display.depth) }} deep</text>
+            <text v-if="behind.plug" :x="px(face + chosen.out + chosen.display.depth) + 10" :y="py(plugAt) + 5" text-anchor="start">plug {{ showFine(behind.plug) }}{{ behind.cable ? `, bend ${showFine(bend(chosen.moves))}` : '' }}</text>
+            <text v-if="behind.player" :x="px(face + chosen.out + chosen.display.depth) + 10" :y="py(chosen.plate.centre.y + chosen.mount.plate.height * 0.42) + 16" text-anchor="start">player {{ showFine(behind.player) }}</text>
+          </template>
+        </g>
+        <g font-size="12" fill="var(--color-ink-soft)" text-anchor="end">
+          <text v-for="(layer, n) in layers" :key="n" :transform="`translate(${px(layer.from + layer.thickness / 2) + 4} 12) rotate(-90)`">{{ layer.material.replaceAll('-', ' ') }} {{ showFine(layer.thickness) }}</text>
+        </g>
+      </svg>
+    </div>
+  </div>
 </template>

@@ -8,7 +8,7 @@ const store = useWallStore()
 const { array, positions, held } = usePlates()
 const { remedies } = useWallPlan()
 const { offeredOf, take } = useModelChoice()
-const { tell, suffix } = useUnits()
+const { tell } = useUnits()
 const found = shallowRef<Remedy[]>()
 const drawn = ref('')
 const failed = ref('')
@@ -89,7 +89,7 @@ const readMoment = (text: string): Read<number | undefined> => text.trim() === '
     <ul v-else class="max-h-[26rem] space-y-2 overflow-y-auto" tabindex="0" aria-label="Other ways to hold it">
       <li v-for="remedy in found" :key="key(remedy)" class="rounded border bg-paper px-2 py-1.5 text-sm" :class="drawn === key(remedy) ? 'border-flag' : 'border-hair'" :data-remedy="remedy.kind">
         <p class="flex justify-between gap-2 font-semibold">
-          <span>{{ tell(remedy.title) }}{{ remedy.kind === 'shift' ? ` ${suffix}` : '' }}</span><span class="shrink-0" :class="remedy.held === remedy.total ? 'text-good' : 'text-caution'">{{ remedy.held === remedy.total ? 'holds all' : `holds ${remedy.held} of ${remedy.total}` }}</span>
+          <span>{{ tell(remedy.title) }}</span><span class="shrink-0" :class="remedy.held === remedy.total ? 'text-good' : 'text-caution'">{{ remedy.held === remedy.total ? 'holds all' : `holds ${remedy.held} of ${remedy.total}` }}</span>
         </p>
         <ul class="mt-0.5 text-xs text-ink-soft">
           <li v-for="(says, n) in remedy.says" :key="n">

@@ -32,6 +32,7 @@ const { selected } = useSelection()
 const unsavedNow = computed(() => state.value !== 'saved')
 
 const { comparing } = useComparison()
+const mountLeaf = useMountLeaf()
 const { tool, importing } = useSurveyTool()
 const { connected } = useInstruments()
 watch(stage, () => {
@@ -159,6 +160,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
             <img v-for="(page, n) in pages" :key="n" :src="page" :alt="`Mark-out sheet, page ${n + 1} of ${pages.length}`" class="w-full bg-white shadow">
           </div>
           <LazyAlternativesView v-else-if="stage === 'arrange' && comparing && store.wall.alternatives" />
+          <LazyDepthSection v-else-if="stage === 'mount' && mountLeaf === 'depth' && store.array" />
           <LazyEvidenceImport v-else-if="stage === 'survey' && importing" />
           <DraftingCross
             v-else
