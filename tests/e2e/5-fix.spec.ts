@@ -1,10 +1,13 @@
 import { expect, fill, HALL, saved, test } from './house'
 
-test('the fastener that is used least is offered first, and its sums open', async ({ page, house }) => {
+test('the fastener that does best is offered first, those not in stock after it, and its sums open', async ({ page, house }) => {
   await page.goto(`${HALL}/fix`)
   await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Most used to 31 %')
   const best = page.getByRole('list', { name: 'Fasteners, the best first' }).getByRole('button').first()
-  await expect(best).toContainText('Lag screw 3/8 × 4 in')
+  await expect(best).toContainText('Lag screw 3/8 × 3 in')
+  await expect(best).toContainText('enough in stock')
+  // It is used less, but there are 20 and the wall takes 36.
+  await expect(page.locator('[data-fastener="lag-3/8x4"]')).toContainText('not enough in stock')
   await expect(page.locator('[data-fastener="torve-h8x60"]')).toContainText('is a supplement that carries nothing in the sums')
   await expect(page.getByTestId('governing')).toContainText('pulled out, with a hand on it')
   await page.getByRole('button', { name: /^It bears in shear/ }).click()
@@ -22,7 +25,7 @@ test('the fastener that is used least is offered first, and its sums open', asyn
 
 test('a screw that would break the display is a stop, and so is one that strips', async ({ page, house }) => {
   await page.goto(`${HALL}/fix`)
-  await page.getByRole('tab', { name: 'Into the display' }).click()
+  await page.getByRole('tab', { name: 'Display' }).click()
   await expect(page.getByTestId('screw-choice')).toContainText('M6 × 14 mm, washers of 1.6 in all; four for each display, 36 for all of them')
   await fill(page, 'Another length', '20')
   await expect(page.locator('[data-finding=display-screw-too-long]')).toContainText('A screw of 20 is 4.9 too long')
@@ -36,6 +39,24 @@ test('a screw that would break the display is a stop, and so is one that strips'
   await saved(page)
   expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ spacer: 15 })
   expect((await house.wall()).job.walls[0].arrays[0]).not.toHaveProperty('screw')
+})
+
+test('it is told how the fastener is set, and charts show what decides', async ({ page }) => {
+  await page.goto(`${HALL}/fix`)
+  await page.getByRole('tab', { name: 'Set it' }).click()
+  const drive = page.getByTestId('drive')
+  // 76 long through a plate of 2.5, rounded up; 70 % of 9.525, in whole millimetres.
+  await expect(drive).toContainText('6 mm')
+  await expect(drive).toContainText('74 mm')
+  await expect(page.getByText('Snug, then a quarter turn')).toBeVisible()
+  await page.getByRole('tab', { name: 'Charts' }).click()
+  await expect(page.locator('[data-chart=use] .apexcharts-bar-area').first()).toBeVisible()
+  await page.getByLabel('Chart', { exact: true }).selectOption('pull')
+  await expect(page.locator('[data-chart=pull]')).toContainText('now 58')
+  await page.getByLabel('How far it is pulled out').fill('1')
+  await expect(page.locator('[data-chart=pull]')).toContainText('now 312')
+  await page.getByLabel('Chart', { exact: true }).selectOption('depth')
+  await expect(page.locator('[data-chart=depth]')).toContainText('now 57')
 })
 
 test('what a fastener bears is never told from a figure that is not given', async ({ page, house }) => {

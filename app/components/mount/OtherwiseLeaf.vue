@@ -15,7 +15,7 @@ const failed = ref('')
 const key = ({ kind, change }: Remedy) => `${kind} ${JSON.stringify(change)}`
 
 /** Worked out anew for what is kept; a way that is only drawn changes nothing of the others. */
-watch(() => [store.wall, array.value?.id] as const, async () => {
+watch([() => store.wall, () => array.value?.id], async () => {
   const [wall, id] = [store.wall, array.value?.id]
   const kept = wall?.arrays.find(each => each.id === id)
   drawn.value = failed.value = ''
