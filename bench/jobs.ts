@@ -18,6 +18,16 @@ export function gridJob(rows: number, columns: number): Job {
   return { ...job, walls: [wall], log: [] }
 }
 
+/** Six rows of twelve on 40 members that stand unevenly, so that every shift within the tolerance has to be looked at. */
+export function unevenJob(): Job {
+  const job = gridJob(6, 12)
+  const [wall] = job.walls
+  const luck = chance(7)
+  wall!.structure.members = Array.from({ length: 40 }, (_, k) => ({ centre: 200 + 355 * k + luck.off(40), width: 38 }))
+  wall!.arrays[0]!.shiftTolerance = { x: 25, y: 25 }
+  return job
+}
+
 /** A wall of 60 studs with 400 readings of every kind. */
 export function readWallOf60(): Wall {
   const luck = chance(3)

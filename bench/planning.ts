@@ -1,8 +1,10 @@
 import { Bench } from 'tinybench'
+import { arrange } from '../core/arrange'
+import { place } from '../core/mount'
 import { plan } from '../core/plan'
 import { survey } from '../core/survey'
-import { gridJob, readWallOf60 } from './jobs'
-import { atMost, type Row } from './row'
+import { gridJob, readWallOf60, unevenJob } from './jobs'
+import { atMost, measured, type Row } from './row'
 
 /** Median time of a plan of each size of grid, ms. */
 async function medians(sizes: [number, number][]): Promise<Map<string, number>> {
@@ -26,6 +28,24 @@ export async function planning(): Promise<Row[]> {
     atMost('Plan of 3 × 3', ms('3 × 3'), 5, 'ms'),
     atMost('Plan of 10 × 10', ms('10 × 10'), 50, 'ms'),
     atMost('Growth from 5 × 5 to 20 × 20, times as long a screen', ms('20 × 20') / ms('5 × 5') / 16, 1, 'times'),
+  ]
+}
+
+/** How long a wall of six rows of twelve on 40 uneven members takes: its plates alone, and the whole plan. */
+export async function placing(): Promise<Row[]> {
+  const job = unevenJob()
+  const [wall] = job.walls
+  const [array] = wall!.arrays
+  const surveyed = survey(wall!)
+  const { cells } = arrange(array!, job.catalogue.displays, wall!)!
+  const bench = new Bench({ time: 2_000, warmupTime: 500 })
+  bench.add('place', () => void place(array!, cells, wall!, surveyed, job.catalogue))
+  bench.add('plan', () => void plan(job))
+  await bench.run()
+  const [placed, planned] = bench.tasks.map(({ result }) => 'latency' in result ? result.latency.p50 : Number.NaN)
+  return [
+    atMost('Plates of 12 × 6 placed on 40 uneven members', placed!, 100, 'ms'),
+    measured('The whole plan of that wall', planned!, 'ms'),
   ]
 }
 

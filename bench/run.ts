@@ -5,7 +5,7 @@ import { startServer, untilAnswering } from '../scripts/house.mjs'
 import { opening } from './opening'
 import { frames } from './frames'
 import { framingStudy } from './framing'
-import { fusing, planning } from './planning'
+import { fusing, placing, planning } from './planning'
 import { probingStudy } from './probing'
 import type { Row } from './row'
 import { serving } from './serving'
@@ -29,6 +29,7 @@ async function onServer(measure: (address: string) => Promise<Row[]>): Promise<R
 
 const rows = [
   ...await planning(),
+  ...await placing(),
   ...await fusing(),
   ...await onServer(async address => [...await opening(address), ...await frames(address), ...await serving(address)]),
 ]

@@ -13,14 +13,20 @@ function reaching({ centre, usable }: Landing, spare: number, span: Interval): I
   return { from: centre - slack - span.to, to: centre + slack - span.from }
 }
 
-/** Where a plate's centre may be, within a stretch, for every demand to be met with so much to spare. */
-export function holdingPlaces(demands: Demand[], within: Interval, spare = 0): Interval[] {
-  const sets = demands.map(({ spans, landings, wanted }) => {
+/** The same demands with only those landings that a plate can reach from within a stretch. */
+export function demandsNear(demands: Demand[], within: Interval): Demand[] {
+  return demands.map(({ spans, landings, wanted }) => {
     const left = Math.min(...spans.map(({ from }) => from))
     const right = Math.max(...spans.map(({ to }) => to))
-    const near = landings.filter(({ from, to, usable }) => usable >= spare && to >= within.from + left && from <= within.to + right)
-    return inAtLeast(wanted, near.map(landing => united(spans.map(span => reaching(landing, spare, span)))))
+    return { spans, wanted, landings: landings.filter(({ from, to }) => to >= within.from + left && from <= within.to + right) }
   })
+}
+
+/** Where a plate's centre may be, within a stretch, for every demand to be met with so much to spare. */
+export function holdingPlaces(demands: Demand[], within: Interval, spare = 0): Interval[] {
+  const sets = demands.map(({ spans, landings, wanted }) => inAtLeast(wanted, landings
+    .filter(({ usable }) => usable >= spare)
+    .map(landing => united(spans.map(span => reaching(landing, spare, span))))))
   return inAtLeast(sets.length + 1, [[within], ...sets])
 }
 

@@ -1,7 +1,7 @@
 import type { Interval } from '../geometry'
 import { liesIn, within, without } from '../intervals'
 import { onceForEach } from '../memo'
-import { holdingPlaces, mostSpare, type Demand } from './demand'
+import { demandsNear, holdingPlaces, mostSpare, type Demand } from './demand'
 
 /** A plate that can slide along one axis; mm. */
 export interface Slider {
@@ -28,10 +28,12 @@ type Holds = (slider: Slider, spare: number) => Interval[]
 
 /** Those places, each worked out once for all shifts. */
 function holdsWithin(tolerance: number): Holds {
-  const known = onceForEach((slider: Slider) => onceForEach((spare: number) => {
+  const known = onceForEach((slider: Slider) => {
     const reach = slider.travel + tolerance
-    return without(holdingPlaces(slider.demands, { from: slider.nominal - reach, to: slider.nominal + reach }, spare), slider.barred)
-  }))
+    const range = { from: slider.nominal - reach, to: slider.nominal + reach }
+    const demands = demandsNear(slider.demands, range)
+    return onceForEach((spare: number) => without(holdingPlaces(demands, range, spare), slider.barred))
+  })
   return (slider, spare) => known(slider)(spare)
 }
 
@@ -119,8 +121,8 @@ function layPart(part: Slider[], shift: number, spare: number, holds: Holds): La
   }
 }
 
-/** Halvings by which the greatest margin is found: to a millionth of a millimetre and beyond. */
-const HALVINGS = 36
+/** Halvings by which the greatest margin is found: to a millionth of a millimetre. */
+const HALVINGS = 30
 
 /** The most that every held slider of a part can have to spare with as many held as can be. */
 function spareOf(part: Slider[], shift: number, holds: Holds): number {
