@@ -32,10 +32,10 @@ function rowsOf(what: string, times: number[]): Row[] {
 
 const redrawn = (times: number[]): Row[] => [atMost('Typing a gap of 10 × 10: drawn anew, 95 % within', times[Math.floor(0.95 * times.length)]!, 100, 'ms')]
 
-/** Drags a grid of 10 × 10 about the wall. */
-async function dragging(page: Page, address: string): Promise<number[]> {
-  const walls = await keep(address, 'bench-drag', gridJob(10, 10))
-  await page.goto(`${walls}/ticket-hall/arrange`)
+/** Drags a grid about its wall. */
+async function dragging(page: Page, address: string, stage: 'arrange' | 'mount', [rows, columns]: [number, number]): Promise<number[]> {
+  const walls = await keep(address, `bench-drag${stage === 'mount' ? '-mount' : ''}`, gridJob(rows, columns))
+  await page.goto(`${walls}/ticket-hall/${stage}`)
   const screen = page.locator('[data-testid=elevation] [data-position]').nth(44)
   await screen.waitFor()
   const box = (await screen.boundingBox())!
@@ -95,7 +95,8 @@ export async function frames(address: string): Promise<Row[]> {
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     return [
-      ...rowsOf('Dragging a grid of 10 × 10', await dragging(page, address)),
+      ...rowsOf('Dragging a grid of 10 × 10', await dragging(page, address, 'arrange', [10, 10])),
+      ...rowsOf('Dragging 12 × 6 with its plates placed as it goes', await dragging(page, address, 'mount', [6, 12])),
       ...redrawn(await redrawing(page, address)),
       ...rowsOf('Typing the place of one of 400 readings', await typing(page, address)),
     ]

@@ -29,7 +29,7 @@ function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<J
       message: words`The display of ${array.name} is not in the catalogue.`,
     }] }
   }
-  const placing = place(array, nominal.cells, wall, surveyed, job.catalogue)
+  const placing = place(array, nominal.cells, wall, surveyed, job)
   const { x, y } = placing.shift
   const arrangement = x === 0 && y === 0 ? nominal : arrange(array, job.catalogue.displays, wall, placing.shift)!
   const { outline, imageGap, cells } = arrangement

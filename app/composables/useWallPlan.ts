@@ -48,7 +48,9 @@ export const useWallPlan = createSharedComposable(() => {
     return wall !== undefined && planned.value !== undefined && wall.arrays !== planned.value.arrays
       && wall.arrays.reduce((sum, { rows, columns }) => sum + rows * columns, 0) > DRAWN_AT_ONCE
   })
-  const waits = () => store.preview !== undefined && behind.value
+  /** Whether the plan follows a hand on the wall all the while, and does not wait until it rests: where plates are what is looked at. */
+  const follows = ref(false)
+  const waits = () => store.preview !== undefined && behind.value && !follows.value
   const replanAtRest = useDebounceFn(replan, RESTS)
   watch(() => store.shown, () => waits() ? replanAtRest() : replan(), { immediate: true })
   onScopeDispose(() => worker.terminate())
@@ -58,5 +60,5 @@ export const useWallPlan = createSharedComposable(() => {
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
   /** What else would hold an array, worked out beside the plan. */
   const remedies = (array: ScreenArray, wall: Wall, offered: Mount[]) => planner.remedies(array, wall, toRaw(store.catalogue), toRaw(store.rules), offered)
-  return { plan, planned, remedies, behind, failed, drilled, findings, steps }
+  return { plan, planned, remedies, follows, behind, failed, drilled, findings, steps }
 })

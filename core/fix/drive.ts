@@ -1,6 +1,6 @@
 import type { Fastener, Wall } from '../job'
 import { words, type Text } from '../units'
-import type { Drilling } from './pilot'
+import { pilotOf, type Drilling } from './pilot'
 import type { Bearer } from './setting'
 
 /** How a fastener is set: what is drilled, what to mark on the bit, how it is drawn tight, and in which order; mm. */
@@ -16,23 +16,14 @@ export interface Drive {
 
 const ORDER = words`Top row first, by hand. Level the plate, then the row below. Then draw all tight crosswise, and check the level again.`
 
-/** Deeper than the anchor by its own diameter, so that dust has somewhere to go. */
-function anchorHole({ diameter, embedment }: Fastener, covering: number): Drilling | undefined {
-  return embedment === undefined ? undefined : { bit: diameter, depth: Math.ceil(covering + embedment + diameter) }
-}
-
 /**
  * How a fastener is set in a wall. Depths are from the wall's finished face: what is marked on the bit.
- *
- * @param lead the lead hole of a screw in wood, where there is one
  */
-export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined, lead: Drilling | undefined): Drive {
+export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined): Drive {
   const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
   const screw = fastener.kind === 'lag-screw'
-  const { base } = fastener
-  const masonry = base === 'concrete' || base === 'block'
   const shank = screw && fastener.thread !== undefined ? Math.max(fastener.length - fastener.thread - (bearer?.thickness ?? 0), covering) : 0
-  const hole = lead ?? (masonry ? anchorHole(fastener, covering) : undefined)
+  const hole = pilotOf(fastener, wall, bearer?.thickness ?? 0)
   return {
     ...hole && { hole },
     ...screw && shank > 0 && { clearance: { bit: Math.ceil(fastener.diameter), depth: Math.ceil(shank) } },

@@ -7,7 +7,6 @@ import { capacityOf, type Capacity } from './capacity'
 import { chooseScrew, screwFault, type ScrewChoice } from './displayScrew'
 import { driveOf, type Drive } from './drive'
 import { fastenerLoad, plateLoads, type LoadCase } from './loads'
-import { pilotOf } from './pilot'
 import { railUse } from './rail'
 import { seatFindings } from './seat'
 import { carriedSetting, nearestEdge, nearestPair, plainSetting, type Setting } from './setting'
@@ -71,7 +70,7 @@ function fixPair(array: ScreenArray, wall: Wall, fastener: Fastener | undefined,
     display: display.id, mount: mount.id, count: positions.length, setting, cases,
     loads: cases.map(({ case: name, shear, tension, utilisation }) => ({ case: name, shear: shear.value, tension: tension.value, ...utilisation !== undefined && { utilisation } })),
     screw: chooseScrew(display, mount.bracket, kit, array.spacer),
-    ...fastener && { drive: driveOf(fastener, wall, setting.bearer, pilotOf(fastener, wall.structure, setting.bearer?.thickness ?? 0)) },
+    ...fastener && { drive: driveOf(fastener, wall, setting.bearer) },
     ...setting.bearer?.kind === 'rail' && { rail: railUse(array.carrier!, strips, plateLoads(display, mount, wall, setting.standOff), mount) },
   }
 }

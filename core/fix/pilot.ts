@@ -1,4 +1,4 @@
-import type { Fastener, Structure } from '../job'
+import type { Fastener, Wall } from '../job'
 
 /** A hole to drill, mm: the bit, and how deep from the wall's finished face. */
 export interface Drilling { bit: number, depth: number }
@@ -11,18 +11,25 @@ const LEAD_HOLES = [
 ]
 
 /**
- * The lead hole of a lag screw in a wood member: the largest whole-millimetre bit that the rule
- * allows, as deep as the screw goes in, rounded up to a millimetre.
+ * What is drilled for a fastener. For a lag screw in a wood member the largest whole-millimetre bit
+ * that the rule allows, as deep as the screw goes in, rounded up to a millimetre; for an anchor in
+ * concrete or block its own diameter, deeper than it is set by as much, so that dust has somewhere to go.
  *
  * @param above thickness of the plate under the screw's head, mm
- * @returns undefined where the fastener is no lag screw, or the wood is not known
+ * @returns undefined where the maker alone knows it, or the wood is not known
  * @example
  * // 3/8 in × 76 mm lag through a 2.5 mm plate into G 0.42
- * pilotOf(lag, { kind: 'wood-stud', specificGravity: 0.42 }, 2.5) // { bit: 6, depth: 74 }
+ * pilotOf(lag, { structure: { kind: 'wood-stud', specificGravity: 0.42 }, covering: [] }, 2.5) // { bit: 6, depth: 74 }
  */
-export function pilotOf(fastener: Fastener | undefined, structure: Structure, above: number): Drilling | undefined {
+export function pilotOf(fastener: Fastener | undefined, { structure, covering }: Pick<Wall, 'structure' | 'covering'>, above: number): Drilling | undefined {
+  if (!fastener) return undefined
   const gravity = structure.specificGravity
-  if (fastener?.kind !== 'lag-screw' || structure.kind !== 'wood-stud' || gravity === undefined) return undefined
+  if (structure.kind === 'concrete' || structure.kind === 'block') {
+    const { diameter, embedment, base } = fastener
+    if (embedment === undefined || base !== structure.kind) return undefined
+    return { bit: diameter, depth: Math.ceil(covering.reduce((sum, { thickness }) => sum + thickness, 0) + embedment + diameter) }
+  }
+  if (fastener.kind !== 'lag-screw' || structure.kind !== 'wood-stud' || gravity === undefined) return undefined
   const share = LEAD_HOLES.find(({ upTo }) => gravity <= upTo)!
   const bit = Math.floor(share.to * fastener.diameter)
   if (bit < share.from * fastener.diameter) return undefined

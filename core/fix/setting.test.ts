@@ -82,14 +82,14 @@ describe('how a fastener is set', () => {
   const [wall] = exampleJob().walls
   const [lag] = exampleJob().catalogue.fasteners
   it('says bit, depth, clearance and how tight', () => {
-    const screw = driveOf(lag!, wall!, { kind: 'plate', thickness: 2.5 }, { bit: 6, depth: 74 })
+    const screw = driveOf(lag!, wall!, { kind: 'plate', thickness: 2.5 })
     expect(screw).toMatchObject({ hole: { bit: 6, depth: 74 }, clearance: { bit: 10, depth: 17 } })
     expect(textToString(screw.tighten, 'metric')).toContain('Snug, then a quarter turn')
-    const set = driveOf(anchor, { ...wall!, covering: [{ material: 'plaster', thickness: 15 }] }, { kind: 'plate', thickness: 2.5 }, undefined)
+    const set = driveOf(anchor, { ...wall!, structure: { kind: 'concrete' }, covering: [{ material: 'plaster', thickness: 15 }] }, { kind: 'plate', thickness: 2.5 })
     // Behind 15 of plaster, 42 deep, and its own diameter more for dust.
     expect(set.hole).toEqual({ bit: 8, depth: 65 })
     expect(textToString(set.tighten, 'metric')).toBe('To 15 N·m with a torque driver.')
-    expect(textToString(driveOf({ ...anchor, torque: undefined }, wall!, undefined, undefined).tighten, 'metric')).toContain('no torque is given')
+    expect(textToString(driveOf({ ...anchor, torque: undefined }, wall!, undefined).tighten, 'metric')).toContain('no torque is given')
   })
 })
 

@@ -5,7 +5,7 @@ import type { Rules } from './types'
 export interface School { value: string, name: string, why: string }
 
 /** A question on which good installers disagree, and the answers among which a firm chooses. */
-export interface HouseRule { key: 'proofOfFraming' | 'heightDatum' | 'hollowWallAnchors' | 'coveringCountsAsGap', stage: Stage, title: string, schools: School[], otherwise: string }
+export interface HouseRule { key: 'proofOfFraming' | 'heightDatum' | 'hollowWallAnchors' | 'coveringCountsAsGap' | 'blockJoints', stage: Stage, title: string, schools: School[], otherwise: string }
 
 /** The house rules that are a choice; `otherwise` is what holds until the firm has chosen. */
 export const HOUSE_RULES: HouseRule[] = [
@@ -29,6 +29,13 @@ export const HOUSE_RULES: HouseRule[] = [
       { value: 'never', name: 'are never used', why: 'They loosen as a screen is pulled out and pushed home.' },
       { value: 'supplement', name: 'are a supplement that carries nothing in the sums', why: 'They keep a plate’s free corner flat, and what carries the load is in the framing.' },
       { value: 'counted', name: 'count at their maker’s value', why: 'Some are tested and rated, and there are walls that have nothing else.' },
+    ],
+  },
+  {
+    key: 'blockJoints', stage: 'mount', title: 'Joints of blockwork', otherwise: 'keep-clear',
+    schools: [
+      { value: 'keep-clear', name: 'are kept clear of, by what the anchor asks for', why: 'Mortar crumbles as an anchor spreads in it, and its maker’s figures are for the block.' },
+      { value: 'anywhere-under-timber', name: 'do not count where timber lies over the block', why: 'A batten or board shares the load among several anchors, and hides which of them is weak.' },
     ],
   },
   {

@@ -53,13 +53,20 @@ export function depthsOf({ carrier, behind = {} }: Pick<ScreenArray, 'carrier' |
   }
 }
 
+/** What stands out of the wall, so that a screen cannot be lifted past it. */
+const IN_FRONT = ['duct', 'sprinkler', 'ceiling-line', 'furniture', 'counter']
+
 const overlapsAlong = (a: Rect, b: Rect) => a.x < b.x + b.width && b.x < a.x + a.width
 
 /** What is next above a screen: how much free height there is, and whether it is a screen of the same array. */
 function above(cell: MountedCell, cells: MountedCell[], { height, features = [] }: Wall): { free: number, cell?: MountedCell } {
   const top = cell.outer.y + cell.outer.height
   const screens = cells.filter(other => other.row < cell.row && overlapsAlong(other.outer, cell.outer)).map(other => ({ free: other.outer.y - top, cell: other }))
-  const things = features.filter(feature => feature.y >= top - 1e-9 && overlapsAlong(feature, cell.outer)).map(({ y }) => ({ free: y - top }))
+  const over = features.filter(feature => overlapsAlong(feature, cell.outer))
+  const things = [
+    ...over.filter(({ kind, y }) => IN_FRONT.includes(kind) && y >= top - 1e-9).map(({ y }) => ({ free: y - top })),
+    ...over.filter(({ kind, y, height: tall }) => kind === 'recess' && y < top && y + tall > cell.outer.y).map(({ y, height: tall }) => ({ free: y + tall - top })),
+  ]
   return [{ free: height - top }, ...things, ...screens].reduce((least, one) => one.free < least.free ? one : least)
 }
 

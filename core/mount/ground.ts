@@ -1,5 +1,5 @@
 import type { Point } from '../geometry'
-import type { Carrier, Fastener, Mount, Wall } from '../job'
+import type { Carrier, Fastener, Mount, Rules, Wall } from '../job'
 import { onceForEach } from '../memo'
 import { isFramed, standsAt, type Coursing, type Survey } from '../survey'
 import type { Demand } from './demand'
@@ -19,6 +19,8 @@ export interface Ground {
   at: (x: number, y: number) => Pick<HolePlace, 'member' | 'margin'>
 }
 
+/** Coverings that share a load among anchors. */
+const TIMBER = ['furring', 'plywood']
 const NOTHING: Demand[] = []
 const heightOf = ({ plate }: Mount, row: string) => plate.slots.find(slot => slot.row === row)?.y ?? 0
 const spansOf = ({ plate }: Mount, row: string) => plate.slots.filter(slot => slot.row === row).map(({ x1, x2 }) => ({ from: x1, to: x2 }))
@@ -75,9 +77,10 @@ const solid = (allOver: boolean): Ground => ({
 })
 
 /** What the plates of a wall are fixed to with a fastener: on a rail or a board they may be anywhere. */
-export function groundOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, carrier?: Carrier): Ground {
+export function groundOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, rules: Rules, carrier?: Carrier): Ground {
   if (carrier) return solid(false)
   if (isFramed(wall)) return framing(survey, fastener)
-  if (wall.structure.kind === 'block') return survey.coursing ? block(survey.coursing, wall, fastener) : solid(false)
+  const joints = rules.blockJoints !== 'anywhere-under-timber' || !wall.covering.some(({ material }) => TIMBER.includes(material))
+  if (wall.structure.kind === 'block' && joints) return survey.coursing ? block(survey.coursing, wall, fastener) : solid(false)
   return solid(true)
 }

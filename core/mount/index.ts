@@ -40,22 +40,22 @@ const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.f
 const carrierOf = (array: ScreenArray, wall: Wall) => isFramed(wall) ? array.carrier : undefined
 
 /** What the plates of an array stand on, or undefined where a cell has no mount. */
-function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, catalogue: Catalogue): Context | undefined {
+function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Context | undefined {
   const modelOf = mountModels(array, catalogue)
   if (cells.some(cell => !modelOf(cell))) return undefined
-  return { array, wall, survey, catalogue, mountOf: cell => modelOf(cell)!, ground: groundOf(wall, survey, fastenerOf(array, catalogue), carrierOf(array, wall)) }
+  return { array, wall, survey, catalogue, mountOf: cell => modelOf(cell)!, ground: groundOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall)) }
 }
 
 /** Places the plates of an array on what the survey found; where a cell has no mount, nothing is shifted. */
-export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, catalogue: Catalogue): Placing {
-  const context = contextOf(array, cells, wall, survey, catalogue)
+export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: Pick<Job, 'catalogue' | 'rules'>): Placing {
+  const context = contextOf(array, cells, wall, survey, job)
   return context ? placePlates(array, cells, context.mountOf, wall, context.ground) : { shift: { x: 0, y: 0 }, plates: [] }
 }
 
 /** Numbers the holes of each row, and says what is drilled and driven there. */
 function numbered(places: (HolePlace & { y: number })[], id: string, { array, wall, catalogue }: Context, over: number): Hole[] {
   const fastener = fastenerOf(array, catalogue)
-  const drilling = pilotOf(fastener, wall.structure, over)
+  const drilling = pilotOf(fastener, wall, over)
   const inRow = new Map<string, number>()
   return places.map((place) => {
     const rank = (inRow.get(place.row) ?? 0) + 1
@@ -123,8 +123,9 @@ function choiceFindings(array: ScreenArray): Finding[] {
 }
 
 /** Puts every plate and hole of an array where it was placed. */
-export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Mounting {
-  const context = contextOf(array, cells, wall, survey, catalogue)
+export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: Pick<Job, 'catalogue' | 'rules'>): Mounting {
+  const { catalogue, rules } = job
+  const context = contextOf(array, cells, wall, survey, job)
   if (!context) {
     return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], findings: [{
       severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: array.id,

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob, m1, studs } from '../../tests/fixtures/job'
-import type { Job, ScreenArray } from '../job'
+import type { Job, ScreenArray, Wall } from '../job'
 import { impossibilities, planWall } from '../plan'
 import { textToString } from '../units'
 import { pilotOf } from '../fix/pilot'
@@ -131,9 +131,10 @@ describe('mount, display and wall together', () => {
 
 it('sizes the lead hole by the wood', () => {
   const lag = exampleJob().catalogue.fasteners[0]!
-  expect(pilotOf(lag, { kind: 'wood-stud', specificGravity: 0.42 }, 2.5)).toEqual({ bit: 6, depth: 74 })
-  expect(pilotOf(lag, { kind: 'wood-stud', specificGravity: 0.55 }, 2.5)).toEqual({ bit: 7, depth: 74 })
-  expect(pilotOf(lag, { kind: 'wood-stud', specificGravity: 0.7 }, 2.5)).toEqual({ bit: 8, depth: 74 })
-  expect(pilotOf(lag, { kind: 'wood-stud' }, 2.5)).toBeUndefined()
-  expect(pilotOf({ ...lag, kind: 'toggle' }, { kind: 'wood-stud', specificGravity: 0.42 }, 2.5)).toBeUndefined()
+  const bare = (structure: Wall['structure']) => ({ structure, covering: [] })
+  expect(pilotOf(lag, bare({ kind: 'wood-stud', specificGravity: 0.42 }), 2.5)).toEqual({ bit: 6, depth: 74 })
+  expect(pilotOf(lag, bare({ kind: 'wood-stud', specificGravity: 0.55 }), 2.5)).toEqual({ bit: 7, depth: 74 })
+  expect(pilotOf(lag, bare({ kind: 'wood-stud', specificGravity: 0.7 }), 2.5)).toEqual({ bit: 8, depth: 74 })
+  expect(pilotOf(lag, bare({ kind: 'wood-stud' }), 2.5)).toBeUndefined()
+  expect(pilotOf({ ...lag, kind: 'toggle' }, bare({ kind: 'wood-stud', specificGravity: 0.42 }), 2.5)).toBeUndefined()
 })

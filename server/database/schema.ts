@@ -26,6 +26,7 @@ export const sites = sqliteTable('sites', {
   'rules.hollowWallAnchors': text('hollow_wall_anchors'),
   'rules.proofOfFraming': text('proof_of_framing'),
   'rules.coveringCountsAsGap': integer('covering_counts_as_gap', { mode: 'boolean' }),
+  'rules.blockJoints': text('block_joints'),
   'rules.markingSigma': real('marking_sigma'),
 })
 

@@ -3,6 +3,9 @@
 const store = useWallStore()
 const { array, arrayPlan, positions, position, held, step } = usePlates()
 const { selected } = useSelection()
+const { follows } = useWallPlan()
+onMounted(() => { follows.value = true })
+onBeforeUnmount(() => { follows.value = false })
 
 const slide = (by: number) => store.edit(`Put the plate of R${position.value!.row} C${position.value!.column}`, wall =>
   setPlate(wall, array.value!.id, position.value!.row, position.value!.column, { lateralShift: position.value!.plate!.lateralShift + by }))

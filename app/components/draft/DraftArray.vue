@@ -7,7 +7,7 @@ import type { Haul } from '~/composables/useDraftDrag'
 
 /**
  * An array on the elevation. It can be dragged where that is what the stage is for; the drawing
- * follows the hand at once, the plan a frame later.
+ * follows the hand at once, the plan and with it the plates a frame later.
  */
 const { array, plan, drilled, movable = false, showPlates = false, ghost = false, current = '' } = defineProps<{
   array: ScreenArray
@@ -40,15 +40,15 @@ useDraftDrag(group, { enabled: () => movable, moving: haul => emit('moving', hau
 
 <template>
   <g ref="group" :data-array="array.id" :class="{ 'cursor-move': movable }">
-    <path v-if="now" :d="cases" :transform="`translate(${now.outline.x} ${now.outline.y})`" data-plain fill="var(--color-case)" stroke="var(--color-on-case)" :stroke-width="1 / view.scale" pointer-events="none" />
+    <path v-if="now" :d="cases" :transform="`translate(${now.outline.x + plan.shift.x} ${now.outline.y + plan.shift.y})`" data-plain fill="var(--color-case)" stroke="var(--color-on-case)" :stroke-width="1 / view.scale" pointer-events="none" />
     <g v-show="!now">
       <DraftScreen v-for="position in plan.positions" :key="position.id" :position="position" :ghost="ghost" :small="showPlates" />
       <LazyDraftPicture v-if="preview?.array === array.id && !showPlates && !ghost" :plan="plan" :preview="preview" />
-      <template v-if="showPlates">
-        <!-- Rails and boards, with a line where each meets a member. -->
-        <rect v-for="strip in plan.strips" :key="`${strip.row} ${strip.of}`" v-bind="strip.rect" :data-strip="strip.of" fill="var(--color-edge)" :fill-opacity="strip.of === 'board' ? 0.35 : 0.8" stroke="var(--color-on-case)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
-        <DraftPlate v-for="position in plan.positions" :key="position.id" :position="position" :drilled="drilled" :current="current" />
-      </template>
     </g>
+    <template v-if="showPlates">
+      <!-- Rails and boards, with a line where each meets a member. -->
+      <rect v-for="strip in plan.strips" :key="`${strip.row} ${strip.of}`" v-bind="strip.rect" :data-strip="strip.of" fill="var(--color-edge)" :fill-opacity="strip.of === 'board' ? 0.35 : 0.8" stroke="var(--color-on-case)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
+      <DraftPlate v-for="position in plan.positions" :key="position.id" :position="position" :drilled="drilled" :current="current" />
+    </template>
   </g>
 </template>

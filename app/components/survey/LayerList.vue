@@ -66,5 +66,6 @@ watchEffect((onCleanup) => {
     <button type="button" class="press mt-1 w-full" @click="store.edit('Add a layer', wall => { wall.covering.push({ material: 'gypsum-board', thickness: 12.5 }) })">
       <Plus class="size-4" aria-hidden="true" /> Add a layer
     </button>
+    <label class="flex min-h-7 items-center gap-2 text-sm"><input type="checkbox" class="size-4" :checked="store.wall!.wet === true" @change="store.edit('Wet', wall => { if (wall.wet) delete wall.wet; else wall.wet = true })"> wet or damp: fasteners must last</label>
   </div>
 </template>

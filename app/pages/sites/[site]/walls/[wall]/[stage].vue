@@ -166,7 +166,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
             v-else
             :show-plates="stage !== 'survey' && stage !== 'arrange'"
             :ghost="stage === 'survey'"
-            :movable="store.conflict || draws ? '' : stage === 'arrange' ? 'arrays' : stage === 'survey' && store.wall.structure.members?.length ? 'members' : ''"
+            :movable="store.conflict || draws ? '' : stage === 'arrange' || stage === 'mount' ? 'arrays' : stage === 'survey' && store.wall.structure.members?.length ? 'members' : ''"
             :draws="draws"
             :surveying="stage === 'survey'"
             :current="stage === 'hang' ? current : ''"
