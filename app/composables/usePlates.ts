@@ -3,7 +3,7 @@ import { mountModels, type Position } from '~~/core/mount'
 /** The plates of the array that is worked on, and the screen among them that is looked at. */
 export function usePlates() {
   const store = useWallStore()
-  const { plan } = useWallPlan()
+  const { plan, placed } = useWallPlan()
   const { selected } = useSelection()
   const array = computed(() => store.array)
   const arrayPlan = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id))
@@ -11,7 +11,7 @@ export function usePlates() {
   const position = computed(() => positions.value.find(({ id, holes }) => id === selected.value || holes?.some(hole => hole.id === selected.value)) ?? positions.value[0])
   const mountOf = (position: Position | undefined) => array.value && position ? mountModels(array.value, store.catalogue)(position) : undefined
   const mount = computed(() => mountOf(position.value))
-  const held = computed(() => positions.value.filter(({ plate }) => plate?.held).length)
+  const held = computed(() => placed.value?.find(({ id }) => id === array.value?.id)?.plates.filter(({ held }) => held).length ?? positions.value.filter(({ plate }) => plate?.held).length)
   function step(by: number) {
     const count = positions.value.length
     if (count === 0 || !position.value) return

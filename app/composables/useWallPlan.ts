@@ -3,6 +3,7 @@ import { createSharedComposable, useDebounceFn } from '@vueuse/core'
 import type { WallPlan } from '~~/core/plan'
 import { drilledHoles, hangFindings, holeSteps } from '~~/core/hang'
 import type { Mount, ScreenArray, Wall } from '~~/core/job'
+import type { Placed } from '~~/core/mount'
 import type { Planner } from '~/workers/planner.worker'
 
 /** A hand that drags or types rests when nothing has come from it for so long, ms. */
@@ -20,6 +21,8 @@ export const useWallPlan = createSharedComposable(() => {
   /** The wall that the plan belongs to; a frame behind the wall that is shown. */
   const planned = shallowRef<Wall>()
   const failed = ref<string>()
+  /** Plates and holes of a large wall under the hand, which follow it all the while; all else waits until it rests. */
+  const placed = shallowRef<Placed[]>()
   const worker = new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module' })
   const planner: Remote<Planner> = wrap<Planner>(worker)
   let busy = false
@@ -29,8 +32,13 @@ export const useWallPlan = createSharedComposable(() => {
     if (busy || !wall) return
     busy = true
     try {
-      plan.value = share(plan.value, await planner.plan(wall, toRaw(store.catalogue), toRaw(store.rules)))
-      planned.value = wall
+      const job = [toRaw(store.catalogue), toRaw(store.rules)] as const
+      if (follows.value && store.preview !== undefined && behind.value) placed.value = await planner.placed(wall, ...job)
+      else {
+        plan.value = share(plan.value, await planner.plan(wall, ...job))
+        planned.value = wall
+        placed.value = undefined
+      }
       failed.value = undefined
     }
     catch (error) {
@@ -60,5 +68,5 @@ export const useWallPlan = createSharedComposable(() => {
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
   /** What else would hold an array, worked out beside the plan. */
   const remedies = (array: ScreenArray, wall: Wall, offered: Mount[]) => planner.remedies(array, wall, toRaw(store.catalogue), toRaw(store.rules), offered)
-  return { plan, planned, remedies, follows, behind, failed, drilled, findings, steps }
+  return { plan, planned, placed, remedies, follows, behind, failed, drilled, findings, steps }
 })

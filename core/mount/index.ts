@@ -28,6 +28,7 @@ export { depthsOf, type Depths } from './depth'
 export { USUAL_CARRIERS, type Strip } from './carrier'
 export { mountModels, sameUse } from './models'
 export type { Placing } from './placing'
+export { placedOf, type Placed } from './placed'
 
 /** What the mount stage decides for one array: its plates and holes, and what stands between them and the members. */
 export interface Mounting { positions: Position[], strips: Strip[], findings: Finding[] }

@@ -7,7 +7,7 @@ test('a plate put by hand is told by how much it misses, with its cure, its reas
   const bench = page.getByRole('region', { name: 'Mount' })
   await expect(bench).toContainText('9 of 9 plates held')
   await expect(page.getByLabel(SLID, { exact: true })).toHaveValue('−8')
-  await fill(page, 'Array may shift sideways', '0')
+  await fill(page, 'May shift sideways', '0')
   await fill(page, SLID, '0')
   const stop = page.locator('[data-finding=hole-misses-member]')
   // Half of 38, less 1.5 × 9.525 and 1.645 σ of 0.7: 3.6 of wood either side of member 5's centre at 1690; the slot begins at 1698.
@@ -127,7 +127,7 @@ test('on block every hole keeps clear of the joints, and one that does not is a 
   }
   await page.goto(`${path}/mount`)
   await expect(page.getByRole('region', { name: 'Mount' })).toContainText('4 of 4 plates held')
-  await fill(page, '…and up or down', '0')
+  await fill(page, 'May shift up, down', '0')
   await fill(page, 'Plate raised, + up', '5')
   await expect(page.locator('[data-finding=joint-too-near]').first()).toContainText('too near a joint')
   await fill(page, 'Plate raised, + up', '20')

@@ -64,8 +64,8 @@ const told = (margin: number | undefined) => margin === undefined ? (store.wall!
   <div v-if="array" class="space-y-2.5">
     <ChoiceField inline label="Fastener" :value="array.fastener ?? ''" :options="fasteners" :commit="chooseFastener" />
     <div class="grid gap-2" :class="onBlock ? 'grid-cols-2' : ''">
-      <LengthField label="Array may shift sideways" :value="array.shiftTolerance?.x ?? 0" :hint="`shifted ${shifted}`" :actions="tolerance('x')" />
-      <LengthField v-if="onBlock" label="…and up or down" :value="array.shiftTolerance?.y ?? 0" :actions="tolerance('y')" />
+      <LengthField label="May shift sideways" :value="array.shiftTolerance?.x ?? 0" :hint="`shifted ${shifted}`" :actions="tolerance('x')" />
+      <LengthField v-if="onBlock" label="May shift up, down" :value="array.shiftTolerance?.y ?? 0" :actions="tolerance('y')" />
     </div>
     <template v-if="position?.plate && mount">
       <div class="flex items-center justify-between border-t border-hair pt-2">
