@@ -34,7 +34,8 @@ function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, jo
 
 const percent = (share: number) => `${Math.round(100 * share)} %`
 const useText = ({ use, notKnown }: Tried): Text => use === undefined || notKnown ? words`How far its fasteners are used is not known.` : words`Its fasteners are used to ${percent(use)}.`
-const perRow = (plan: ArrayPlan) => words`${String(plan.strips.length)} in all, ${Math.max(...plan.strips.map(({ rect }) => rect.width))} long`
+const widest = ({ strips }: ArrayPlan) => strips.map(({ rect }) => rect).reduce((a, b) => b.width > a.width ? b : a)
+const piecesOf = (plan: ArrayPlan) => words`${String(plan.strips.length)} in all, ${widest(plan).width} long and ${widest(plan).height} high`
 
 function shiftRemedy(array: ScreenArray, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Remedy[] {
   const tolerance = array.shiftTolerance ?? { x: 0, y: 0 }
@@ -88,7 +89,7 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick
       kind, title: kind === 'rail' ? words`Rails across the members, one behind each row of slots` : words`A backing board of ${carrier.thickness} plywood, fixed to every member`,
       held: tried.held, total: plan.positions.length,
       says: [
-        words`${perRow(plan)}, on members ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
+        words`${piecesOf(plan)}, on members ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
         words`Everything comes out by ${carrier.thickness}: ${mount.depth.stowed + carrier.thickness} stowed in place of ${mount.depth.stowed}, for the whole array, so that its faces stay in one plane.`,
         useText(tried),
       ],

@@ -35,7 +35,7 @@ function markAt(id: string, kind: MarkKind, label: string, { x, y }: Place, datu
 }
 
 function holeMark(hole: Hole, name: string, datum: Datum, level: LevelLine): Mark {
-  const mark = markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.id.split('-').at(-1)}`, hole, datum, level)
+  const mark = markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.id.split('-').at(-1)}${hole.byHand ? ', by hand' : ''}`, hole, datum, level)
   if (hole.bit !== undefined) [mark.bit, mark.depth] = [hole.bit, hole.depth]
   if (hole.member !== undefined) mark.member = hole.member
   if (hole.margin !== undefined) mark.margin = hole.margin
@@ -46,7 +46,7 @@ function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark
   const name = `R${position.row} C${position.column}`
   const { plate, holes = [] } = position
   return [
-    ...plate ? [markAt(`${position.id}-plate`, 'plate-centre', `${name} plate centre`, plate.centre, datum, level)] : [],
+    ...plate ? [markAt(`${position.id}-plate`, 'plate-centre', `${name} plate centre${plate.byHand ? ', by hand' : ''}`, plate.centre, datum, level)] : [],
     ...holes.map(hole => holeMark(hole, name, datum, level)),
   ]
 }

@@ -58,10 +58,24 @@ const IN_FRONT = ['duct', 'sprinkler', 'ceiling-line', 'furniture', 'counter']
 
 const overlapsAlong = (a: Rect, b: Rect) => a.x < b.x + b.width && b.x < a.x + a.width
 
+/** The screens of each row of an array. */
+function byRow(cells: MountedCell[]): Map<number, MountedCell[]> {
+  const rows = new Map<number, MountedCell[]>()
+  for (const cell of cells) {
+    const row = rows.get(cell.row)
+    if (row) row.push(cell)
+    else rows.set(cell.row, [cell])
+  }
+  return rows
+}
+
 /** What is next above a screen: how much free height there is, and whether it is a screen of the same array. */
-function above(cell: MountedCell, cells: MountedCell[], { height, features = [] }: Wall): { free: number, cell?: MountedCell } {
+function above(cell: MountedCell, rows: Map<number, MountedCell[]>, { height, features = [] }: Wall): { free: number, cell?: MountedCell } {
   const top = cell.outer.y + cell.outer.height
-  const screens = cells.filter(other => other.row < cell.row && overlapsAlong(other.outer, cell.outer)).map(other => ({ free: other.outer.y - top, cell: other }))
+  let screens: { free: number, cell: MountedCell }[] = []
+  for (let row = cell.row - 1; row > 0 && screens.length === 0; row--) {
+    screens = (rows.get(row) ?? []).filter(other => overlapsAlong(other.outer, cell.outer)).map(other => ({ free: other.outer.y - top, cell: other }))
+  }
   const over = features.filter(feature => overlapsAlong(feature, cell.outer))
   const things = [
     ...over.filter(({ kind, y }) => IN_FRONT.includes(kind) && y >= top - 1e-9).map(({ y }) => ({ free: y - top })),
@@ -75,10 +89,11 @@ type Context = { array: ScreenArray, cells: MountedCell[], mountOf: (cell: Mount
 /** Room to lift each screen on to its hooks: above it, or in front of the row above. */
 function liftFindings({ array, cells, mountOf, displayOf, wall }: Context): Finding[] {
   const about = { stage: 'mount', subject: array.id } as const
+  const rows = byRow(cells)
   const found = cells.flatMap((cell): Finding[] => {
     const mount = mountOf(cell)
     if (!mount.lift) return []
-    const { free, cell: upper } = above(cell, cells, wall)
+    const { free, cell: upper } = above(cell, rows, wall)
     if (free >= mount.lift - 1e-9) return []
     if (!upper) {
       return [{ ...about, severity: 'stop', code: 'no-room-to-lift', message: words`Above R${String(cell.row)} C${String(cell.column)} are ${Math.max(free, 0)} free; it must be lifted ${mount.lift} to hook on.`, remedy: words`Hang it lower by ${mount.lift - free}.` }]

@@ -4,12 +4,14 @@ import type { Cell } from '../arrange'
 import type { Catalogue, Display, Fault, Mount, Orientation, PlateChoice, ScreenArray, Wall } from '../job'
 import type { Member, Survey } from '../survey'
 import { words, type Text } from '../units'
+import { onceForEach } from '../memo'
+import type { Demand } from './demand'
 import type { Ground } from './ground'
 import { ONE_SIDED_95 } from './landing'
 import { mountModels } from './models'
 import { barredFor } from './placing'
 import type { Hole, MountedCell } from './position'
-import { bestSlide, leastSlide } from './slide'
+import { bestSlide, leastSlide, type Slider } from './slide'
 
 const side = (by: number) => by < 0 ? 'left' : 'right'
 const name = ({ row, column }: MountedCell) => `R${row} C${column}`
@@ -18,13 +20,18 @@ const tellShift = (by: number) => words`${Math.abs(by)} to the ${side(by)}`
 /** What would hold a plate: the words, and the shift to take where one is within its travel. */
 export interface Remedy { remedy: Text, best?: number }
 
-/** What a plate can do about a miss: slide within its travel, or how far it would have to. */
-export function remedyOf({ plate }: MountedCell, mount: Mount, ground: Ground, wall: Wall): Remedy {
-  const travel = mount.adjust?.lateral ?? 0
-  const slider = {
-    nominal: plate.centre.x - plate.lateralShift, half: mount.plate.width / 2,
-    demands: ground.along(mount, plate.centre.y), barred: barredFor(wall, mount, plate.centre.y),
+/** What plates can do about a miss, worked out once for all that stand and ask alike: slide within their travel, or how far they would have to. */
+export function remediesOn(ground: Ground, wall: Wall): (cell: MountedCell, mount: Mount) => Remedy {
+  const known = onceForEach((demands: Demand[]) => onceForEach((nominal: number) => onceForEach((mount: Mount) => remedyOf({ nominal, half: mount.plate.width / 2, demands, barred: [] }, mount))))
+  return ({ plate }, mount) => {
+    const [nominal, demands] = [plate.centre.x - plate.lateralShift, ground.along(mount, plate.centre.y)]
+    const barred = barredFor(wall, mount, plate.centre.y)
+    return barred.length === 0 ? known(demands)(nominal)(mount) : remedyOf({ nominal, half: mount.plate.width / 2, demands, barred }, mount)
   }
+}
+
+function remedyOf(slider: Omit<Slider, 'travel'>, mount: Mount): Remedy {
+  const travel = mount.adjust?.lateral ?? 0
   const best = bestSlide({ ...slider, travel })
   const least = leastSlide({ ...slider, travel: best ? travel : 2 * mount.plate.width })
   if (best && least !== undefined) {

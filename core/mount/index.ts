@@ -11,7 +11,7 @@ import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
 import { heightFindings, proofFindings } from './proof'
 import { depthFindings } from './depth'
-import { collisionFindings, countFindings, missFindings, remedyOf, suitFindings } from './findings'
+import { collisionFindings, countFindings, missFindings, remediesOn, suitFindings } from './findings'
 import { groundOf, type Ground } from './ground'
 import type { HolePlace } from './holes'
 import { edgeDistanceOf, landingsOf } from './landing'
@@ -138,12 +138,13 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
   const { mounted, strips } = mountCells(context, cells, placing)
   const known = members.length > 0 || coursing !== undefined
   const carrier = carrierOf(array, wall)
+  const remedyAt = remediesOn(ground, wall)
   return {
     positions: mounted, strips,
     findings: [
       ...choiceFindings(array),
       ...suitFindings(array, cells, mountOf, catalogue, wall),
-      ...known && !ground.allOver && !carrier ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyOf(cell, mountOf(cell), ground, wall))) : [],
+      ...known && !ground.allOver && !carrier ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyAt(cell, mountOf(cell)))) : [],
       ...carrier ? carrierFindings(array, carrier, strips) : mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
       ...handFindings(array, mounted),
       ...proofFindings(array, mounted, wall, members, rules),

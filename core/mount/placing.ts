@@ -26,7 +26,11 @@ function sliderOf(nominal: number, own: number | undefined, travel: number, rest
 /** Slides cells along one axis in chains that share a line; answers in the order of the cells. */
 function slideCells(cells: Cell[], sliders: Slider[], line: (cell: Cell) => number, tolerance: number): { shift: number, by: number[] } {
   const chains = new Map<number, number[]>()
-  cells.forEach((cell, n) => chains.set(line(cell), [...chains.get(line(cell)) ?? [], n]))
+  cells.forEach((cell, n) => {
+    const chain = chains.get(line(cell))
+    if (chain) chain.push(n)
+    else chains.set(line(cell), [n])
+  })
   const ordered = [...chains.values()].map(chain => chain.sort((a, b) => sliders[a]!.nominal - sliders[b]!.nominal))
   const { shift, by } = slide(ordered.map(chain => chain.map(n => sliders[n]!)), tolerance)
   const slides = cells.map(() => 0)

@@ -27,7 +27,8 @@ export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): 
 
   const members = plan.members.map(({ centre, width }) => box({ x: centre - width / 2, y: 0, width, height: wall.height }, MEMBER))
   const features = (wall.features ?? []).map(feature => box(feature, { ...THIN, fill: '#ffffff' }))
-  const arrays = plan.arrays.flatMap(({ outline, positions }) => [
+  const arrays = plan.arrays.flatMap(({ outline, positions, strips }) => [
+    ...strips.map(strip => box(strip.rect, { ...THIN, fill: '#dcd8cd' })),
     ...positions.flatMap(({ row, column, outer, plate, holes = [] }) => [
       box(outer, THIN),
       plate ? box(plate.rect, { ...THIN, 'stroke-dasharray': '1 0.6' }) : '',

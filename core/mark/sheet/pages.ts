@@ -43,6 +43,13 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, m
     line(margin, margin + HEAD - 2, width - margin, margin + HEAD - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
 }
 
+/** Rails and boards to cut, and where each goes. */
+function stripsOf({ arrays, marking: { datum } }: Shown, { units, precision }: SheetOptions): string[] {
+  const show = (mm: number) => formatLength(mm, units, precision)
+  return arrays.flatMap(({ name, strips }) => strips.map(({ row, of, rect, supports }) =>
+    `${name}, row ${row}: ${of === 'board' ? `board ${show(rect.width)} × ${show(rect.height)}` : `rail behind the ${of} slots, ${show(rect.width)} long`}, its ends at ${show(rect.x - datum.x)} and ${show(rect.x + rect.width - datum.x)}, its middle ${show(rect.y + rect.height / 2)} up, on members ${supports.map(({ member }) => member + 1).join(', ')}.`))
+}
+
 /** What people decided against what was worked out: each a line for the sheet. */
 function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
   return findings.flatMap(({ code, message, overridden }) => {
@@ -58,7 +65,7 @@ function decisionPages(decisions: string[], { width, height, margin }: Paper): s
   const lines = decisions.flatMap(decision => decision.match(new RegExp(`.{1,${letters}}(\\s|$)`, 'g')) ?? [])
   const each = Math.floor((height - 2 * margin - HEAD - FOOT - 8) / LINE)
   return Array.from({ length: Math.ceil(lines.length / each) }, (_, page) => group({},
-    label('Decided by hand', margin, margin + HEAD + 4, 3.6, { 'font-weight': 600 }),
+    label('Rails and boards, and what was decided by hand', margin, margin + HEAD + 4, 3.6, { 'font-weight': 600 }),
     ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line.trim(), margin, margin + HEAD + 10 + n * LINE, TEXT))))
 }
 
@@ -126,7 +133,7 @@ export function drawSheet(job: Job, wall: Wall, plan: Shown, options: SheetOptio
     bodies.push(next.drawn)
     rest = next.rest
   }
-  bodies.push(...decisionPages(decisionsOf(plan, options.units), paper))
+  bodies.push(...decisionPages([...stripsOf(plan, options), ...decisionsOf(plan, options.units)], paper))
   const head = titleBlock(job, wall, plan, scale, paper, options)
   return { pages: bodies.map((body, n) => head + body + footLine(paper, n + 1, bodies.length)), scale, paper }
 }
