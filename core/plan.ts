@@ -5,7 +5,7 @@ import { fix } from './fix'
 import { mark, type Marking } from './mark'
 import { withOverrides } from './overrides'
 import { mount, mountFaults, place, type ArrayPlan } from './mount'
-import { isFramed, nextProbe, survey, type NextProbe, type Survey } from './survey'
+import { carryingWall, isFramed, nextProbe, survey, type NextProbe, type Survey } from './survey'
 import { words } from './units'
 
 /** Everything that follows for one wall. */
@@ -87,7 +87,8 @@ function alternativeFindings({ id, alternatives = [], alternative, chosen }: Wal
 const laidOf = (arrays: ArrayPlan[]) => arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
 
 /** Plans one wall: survey, then each array, then the marks. */
-export function planWall(wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): WallPlan {
+export function planWall(asBuilt: Wall, job: Pick<Job, 'catalogue' | 'rules'>): WallPlan {
+  const wall = carryingWall(asBuilt, job.rules)
   const { findings, ...surveyed } = survey(wall, job.rules)
   const planned = wall.arrays.map(array => planArray(array, wall, { ...surveyed, findings }, job))
   const arrays = planned.flatMap(({ plan }) => plan ?? [])

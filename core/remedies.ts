@@ -2,7 +2,7 @@ import { arrange } from './arrange'
 import type { Catalogue, Job, Mount, ScreenArray, Wall } from './job'
 import { sameUse, USUAL_CARRIERS, type ArrayPlan } from './mount'
 import { planWall } from './plan'
-import { isFramed } from './survey'
+import { carryingWall, isFramed } from './survey'
 import { words, type Text } from './units'
 
 /** Another way to hold an array whose plates are not all held: what it is, what it costs, and the change that makes it. */
@@ -127,7 +127,8 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick<J
  *
  * @param offered mounts that could be taken in place of its own
  */
-export function remediesFor(array: ScreenArray, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>, offered: Mount[] = job.catalogue.mounts): Remedy[] {
+export function remediesFor(array: ScreenArray, asBuilt: Wall, job: Pick<Job, 'catalogue' | 'rules'>, offered: Mount[] = job.catalogue.mounts): Remedy[] {
+  const wall = carryingWall(asBuilt, job.rules)
   const mount = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const now = tryOut(array, {}, wall, job)
   if (!mount || !now) return []

@@ -2,6 +2,7 @@ import { createSharedComposable } from '@vueuse/core'
 import { fix } from '~~/core/fix'
 import { rankFasteners } from '~~/core/fix/ranking'
 import type { Fastener } from '~~/core/job'
+import { carryingWall } from '~~/core/survey'
 
 /** What holds the array that is worked on: each pair of display and mount by itself, and the fasteners that could. */
 export const useFixing = createSharedComposable(() => {
@@ -11,7 +12,7 @@ export const useFixing = createSharedComposable(() => {
   const { offeredOf } = useModelChoice()
   const { system } = useUnits()
   const job = computed(() => ({ catalogue: store.catalogue, rules: store.rules }))
-  const wall = computed(() => planned.value ?? store.shown!)
+  const wall = computed(() => carryingWall(planned.value ?? store.shown!, store.rules))
   const arrayPlan = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id))
   const positions = computed(() => arrayPlan.value?.positions ?? [])
   const strips = computed(() => arrayPlan.value?.strips ?? [])

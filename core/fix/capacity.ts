@@ -27,7 +27,7 @@ function lagCapacity(lag: Fastener, wall: Wall, { bearer }: Setting, rules: Rule
   if (!bearer) return unknown(words`how thick the rail’s steel is is not given`)
   const covering = coveringOf(wall)
   const joint = { gravity, plate: bearer.thickness, board: bearer.kind === 'board', gap: rules.coveringCountsAsGap === false ? 0 : covering, duration }
-  const inWood = threadInWood(lag, bearer.thickness, covering)
+  const inWood = threadInWood(lag, bearer.thickness, covering, wall.structure.memberDepth)
   const shear = lagShear(lag, joint, inWood)
   if (!shear) return unknown(words`the sheet of ${lag.name ?? lag.id} gives no ${lag.root === undefined ? 'root diameter' : 'bending yield'}`)
   const tension = lagWithdrawal(lag, joint, inWood)

@@ -1,12 +1,12 @@
 import type { Fastener, Wall } from '../job'
-import { words, type Text } from '../units'
-import { pilotOf, type Drilling } from './pilot'
+import { words, type Figure, type Text } from '../units'
+import { drillingFigures, type Drilling } from './pilot'
 import type { Bearer } from './setting'
 
 /** How a fastener is set: what is drilled, what to mark on the bit, how it is drawn tight, and in which order; mm. */
 export interface Drive {
   /** Hole for the thread or the anchor; absent where its maker alone knows it. */
-  hole?: Drilling
+  hole?: { bit: Figure, depth: Figure }
   /** Hole through the covering for a screw's shank, and how deep. */
   clearance?: Drilling
   /** How tight, and in what order. */
@@ -23,7 +23,7 @@ export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefin
   const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
   const screw = fastener.kind === 'lag-screw'
   const shank = screw && fastener.thread !== undefined ? Math.max(fastener.length - fastener.thread - (bearer?.thickness ?? 0), covering) : 0
-  const hole = pilotOf(fastener, wall, bearer?.thickness ?? 0)
+  const hole = drillingFigures(fastener, wall, bearer?.thickness ?? 0)
   return {
     ...hole && { hole },
     ...screw && shank > 0 && { clearance: { bit: Math.ceil(fastener.diameter), depth: Math.ceil(shank) } },

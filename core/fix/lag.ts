@@ -23,9 +23,9 @@ export interface LagJoint {
   duration: number
 }
 
-/** How much of the thread is in the wood, its tip left out, mm. */
-export function threadInWood({ length, thread = 0 }: Fastener, plate: number, covering: number): number {
-  return Math.max(Math.min(thread, length - plate - covering), 0)
+/** How much of the thread is in the wood, its tip left out, mm: no more than the wood is deep. */
+export function threadInWood({ length, thread = 0 }: Fastener, plate: number, covering: number, depth = Infinity): number {
+  return Math.max(Math.min(thread, length - plate - covering, depth), 0)
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { Fastener, Wall } from '../job'
+import { figure, words, type Figure } from '../units'
 
 /** A hole to drill, mm: the bit, and how deep from the wall's finished face. */
 export interface Drilling { bit: number, depth: number }
@@ -34,4 +35,24 @@ export function pilotOf(fastener: Fastener | undefined, { structure, covering }:
   const bit = Math.floor(share.to * fastener.diameter)
   if (bit < share.from * fastener.diameter) return undefined
   return { bit, depth: Math.ceil(fastener.length - above) }
+}
+
+/** A hole to drill with the workings of its bit and its depth, from the wall's finished face. */
+export function drillingFigures(fastener: Fastener, wall: Pick<Wall, 'structure' | 'covering'>, above: number): { bit: Figure, depth: Figure } | undefined {
+  const drilling = pilotOf(fastener, wall, above)
+  if (!drilling) return undefined
+  const { diameter, length, embedment = 0 } = fastener
+  const { specificGravity: gravity } = wall.structure
+  if (fastener.kind === 'lag-screw' && gravity !== undefined) {
+    const { from, to } = LEAD_HOLES.find(({ upTo }) => gravity <= upTo)!
+    return {
+      bit: figure([{ label: 'Bit', expression: words`at most ${String(Math.round(100 * to))} % of ${diameter} and at least ${String(Math.round(100 * from))} %, in whole millimetres, for wood of G ${String(gravity)}`, value: drilling.bit, unit: 'mm', source: 'NDS 12.1.4' }]),
+      depth: figure([{ label: 'Depth', expression: words`screw ${length} − what its head bears on ${above}, rounded up`, value: drilling.depth, unit: 'mm' }]),
+    }
+  }
+  const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
+  return {
+    bit: figure([{ label: 'Bit', expression: words`the anchor’s own diameter`, value: drilling.bit, unit: 'mm', source: 'maker’s sheet comes first' }]),
+    depth: figure([{ label: 'Depth', expression: words`covering ${covering} + embedment ${embedment} + one diameter ${diameter} for dust, rounded up`, value: drilling.depth, unit: 'mm', source: 'maker’s sheet comes first' }]),
+  }
 }

@@ -66,7 +66,11 @@ export function seatFindings(array: ScreenArray, fastener: Fastener, wall: Wall,
 function reachFindings(about: Pick<Finding, 'stage' | 'subject'>, name: string, fastener: Fastener, wall: Wall, setting: Setting): Finding[] {
   const stop = { ...about, severity: 'stop' as const }
   if (wall.structure.kind === 'wood-stud' && fastener.thread !== undefined) {
-    const [inWood, least] = [threadInWood(fastener, setting.bearer?.thickness ?? 0, coveringOf(wall)), PENETRATION * fastener.diameter]
+    const over = (setting.bearer?.thickness ?? 0) + coveringOf(wall)
+    const { memberDepth } = wall.structure
+    const [inWood, least] = [threadInWood(fastener, over, 0, memberDepth), PENETRATION * fastener.diameter]
+    const through = memberDepth === undefined ? 0 : fastener.length - over - memberDepth
+    if (through > 1e-9) return [{ ...stop, code: 'fastener-through-member', message: words`${name} comes out ${through} behind the member, which is ${memberDepth!} deep.`, remedy: words`Take a shorter screw.` }]
     return inWood < least - 1e-9
       ? [{ ...stop, code: 'penetration-too-small', message: words`${name} has ${inWood} of thread in the wood; ${least} is the least, four diameters (NDS 12.1.4).`, remedy: words`Take a longer screw.` }]
       : []

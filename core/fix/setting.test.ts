@@ -83,11 +83,12 @@ describe('how a fastener is set', () => {
   const [lag] = exampleJob().catalogue.fasteners
   it('says bit, depth, clearance and how tight', () => {
     const screw = driveOf(lag!, wall!, { kind: 'plate', thickness: 2.5 })
-    expect(screw).toMatchObject({ hole: { bit: 6, depth: 74 }, clearance: { bit: 10, depth: 17 } })
+    expect(screw).toMatchObject({ hole: { bit: { value: 6 }, depth: { value: 74 } }, clearance: { bit: 10, depth: 17 } })
+    expect(textToString(screw.hole!.bit.working[0]!.expression, 'metric')).toContain('at most 70 % of 9.5 and at least 40 %')
     expect(textToString(screw.tighten, 'metric')).toContain('Snug, then a quarter turn')
     const set = driveOf(anchor, { ...wall!, structure: { kind: 'concrete' }, covering: [{ material: 'plaster', thickness: 15 }] }, { kind: 'plate', thickness: 2.5 })
     // Behind 15 of plaster, 42 deep, and its own diameter more for dust.
-    expect(set.hole).toEqual({ bit: 8, depth: 65 })
+    expect([set.hole!.bit.value, set.hole!.depth.value]).toEqual([8, 65])
     expect(textToString(set.tighten, 'metric')).toBe('To 15 N·m with a torque driver.')
     expect(textToString(driveOf({ ...anchor, torque: undefined }, wall!, undefined).tighten, 'metric')).toContain('no torque is given')
   })

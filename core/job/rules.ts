@@ -5,7 +5,7 @@ import type { Rules } from './types'
 export interface School { value: string, name: string, why: string }
 
 /** A question on which good installers disagree, and the answers among which a firm chooses. */
-export interface HouseRule { key: 'proofOfFraming' | 'heightDatum' | 'hollowWallAnchors' | 'coveringCountsAsGap' | 'blockJoints', stage: Stage, title: string, schools: School[], otherwise: string }
+export interface HouseRule { key: 'proofOfFraming' | 'heightDatum' | 'hollowWallAnchors' | 'coveringCountsAsGap' | 'blockJoints' | 'furring', stage: Stage, title: string, schools: School[], otherwise: string }
 
 /** The house rules that are a choice; `otherwise` is what holds until the firm has chosen. */
 export const HOUSE_RULES: HouseRule[] = [
@@ -36,6 +36,13 @@ export const HOUSE_RULES: HouseRule[] = [
     schools: [
       { value: 'keep-clear', name: 'are kept clear of, by what the anchor asks for', why: 'Mortar crumbles as an anchor spreads in it, and its maker’s figures are for the block.' },
       { value: 'anywhere-under-timber', name: 'do not count where timber lies over the block', why: 'A batten or board shares the load among several anchors, and hides which of them is weak.' },
+    ],
+  },
+  {
+    key: 'furring', stage: 'mount', title: 'Furring over block or concrete', otherwise: 'through',
+    schools: [
+      { value: 'through', name: 'is fixed through, into what is behind it', why: 'The block bears the load, and the furring only spaces the lining.' },
+      { value: 'into-furring', name: 'is fixed into, and nothing behind it is drilled', why: 'The furring is fixed every few inches already, and a screw in wood is sure where an old block may not be.' },
     ],
   },
   {

@@ -209,6 +209,7 @@ export const rulesSchema = group({
   proofOfFraming: oneOf('two-kinds', 'one-sign'),
   hollowWallAnchors: oneOf('never', 'supplement', 'counted'),
   coveringCountsAsGap: flag(),
+  furring: oneOf('through', 'into-furring'),
   blockJoints: oneOf('keep-clear', 'anywhere-under-timber'),
   markingSigma: extent(),
 })

@@ -24,6 +24,8 @@ export interface Rules {
   /** What proves a member: two signs of different kinds or one probe, or any one sign. */
   proofOfFraming?: 'two-kinds' | 'one-sign'
   coveringCountsAsGap?: boolean
+  /** Whether plates over furring are fixed through into the block, or into the furring alone. */
+  furring?: 'through' | 'into-furring'
   /** Whether anchors in block keep clear of joints even where timber lies over them. */
   blockJoints?: 'keep-clear' | 'anywhere-under-timber'
   /** One σ of a single tape measurement, mm. */

@@ -72,6 +72,26 @@ describe('plates on block', () => {
   })
 })
 
+describe('furring over block', () => {
+  const furred = (furring: 'through' | 'into-furring' | undefined) => {
+    const job = exampleJob()
+    const [wall] = job.walls
+    job.rules = furring ? { furring } : {}
+    wall!.structure = { kind: 'block', specificGravity: 0.42, block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 } }, members: wall!.structure.members }
+    wall!.covering = [{ material: 'furring', thickness: 38, width: 45, spacing: 400 }, { material: 'gypsum-board', thickness: 12.5 }]
+    const { arrays, findings } = planWall(wall!, job)
+    return { codes: findings.filter(({ severity }) => severity === 'stop').map(({ code }) => code), holes: arrays[0]!.positions[0]!.holes! }
+  }
+  it('is gone through unless the house rule fixes into it; a screw then stays within it', () => {
+    expect(furred(undefined).codes).toContain('fastener-of-another-base')
+    expect(furred('through').holes.every(({ member }) => member === undefined)).toBe(true)
+    const into = furred('into-furring')
+    expect(into.holes.map(({ x, member }) => [x, member])).toEqual([[1900, 0], [2300, 1], [1900, 0], [2300, 1]])
+    // 76 long, less the plate of 2.5, the board and 38 of furring.
+    expect(into.codes).toEqual(['fastener-through-member'])
+  })
+})
+
 describe('the mirror image of a wall', () => {
   it('has the mirror image of its plan', () => {
     fc.assert(fc.property(fc.array(fc.integer({ min: 0, max: 6200 }), { minLength: 6, maxLength: 18 }), fc.integer({ min: 0, max: 40 }), (centres, tolerance) => {

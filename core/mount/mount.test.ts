@@ -5,7 +5,7 @@ import type { Job, ScreenArray, Wall } from '../job'
 import { impossibilities, planWall } from '../plan'
 import { textToString } from '../units'
 import { pilotOf } from '../fix/pilot'
-import { holeHeightFromBottomEdge, plateAcross } from './index'
+import { holeHeightFromBottomEdge, marginFigure, plateAcross } from './index'
 
 function planned(change: (job: Job) => void = () => {}) {
   const job = exampleJob()
@@ -87,6 +87,18 @@ describe('holes on studs', () => {
   it('are not looked for while no member is known: that is one stop, not one for each hole', () => {
     expect(one([]).findings.map(({ code }) => code)).toEqual(['framing-unknown'])
   })
+})
+
+it('opens what a hole has to spare to its sum, which comes out the same', () => {
+  const job = exampleJob()
+  job.walls[0]!.structure.members = [{ centre: 2890, width: 38 }, { centre: 3300, width: 45 }]
+  Object.assign(array(job), { rows: 1, columns: 1, plates: [{ row: 1, column: 1, lateralShift: 40 }] })
+  const { members, arrays } = planWall(job.walls[0]!, job)
+  for (const hole of arrays[0]!.positions[0]!.holes!) {
+    const { value, working } = marginFigure(hole, members, job.catalogue.fasteners[0])!
+    expect(value).toBe(hole.margin)
+    expect(working[0]!.value - Math.abs(hole.x - members[hole.member!]!.centre)).toBeCloseTo(value, 9)
+  }
 })
 
 describe('mount, display and wall together', () => {

@@ -9,6 +9,7 @@ import type { Run } from './runs'
 import { reliefOf, type Relief } from './relief'
 import { transferFindings } from './transfer'
 
+export { carryingWall } from './carrying'
 export * from './coursing'
 export * from './nextProbe'
 export * from './relief'

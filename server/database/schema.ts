@@ -27,6 +27,7 @@ export const sites = sqliteTable('sites', {
   'rules.proofOfFraming': text('proof_of_framing'),
   'rules.coveringCountsAsGap': integer('covering_counts_as_gap', { mode: 'boolean' }),
   'rules.blockJoints': text('block_joints'),
+  'rules.furring': text('furring'),
   'rules.markingSigma': real('marking_sigma'),
 })
 

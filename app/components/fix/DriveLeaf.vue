@@ -12,20 +12,16 @@ const covering = computed(() => wall.value.covering.reduce((sum, { thickness }) 
     <h2 class="text-sm font-semibold">
       {{ count }} × {{ fastener.name ?? fastener.id }}
     </h2>
-    <dl class="grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 text-sm" data-testid="drive">
+    <div data-testid="drive">
       <template v-if="drive.hole">
-        <dt>Bit</dt><dd class="figures text-right text-lg font-semibold">
-          {{ showFine(drive.hole.bit) }} {{ suffix }}
-        </dd>
-        <dt>Mark on the bit, from the wall’s face</dt><dd class="figures text-right text-lg font-semibold">
-          {{ show(drive.hole.depth) }} {{ suffix }}
-        </dd>
+        <FigureLine label="Bit" fine :figure="drive.hole.bit" />
+        <FigureLine label="Mark on the bit, from the wall’s face" :figure="drive.hole.depth" />
       </template>
-      <template v-else>
-        <dt>Hole</dt><dd class="text-right">
-          as its maker says
-        </dd>
-      </template>
+      <p v-else class="text-sm">
+        Hole: as its maker says; the catalogue does not tell.
+      </p>
+    </div>
+    <dl class="grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 text-sm">
       <template v-if="drive.clearance">
         <dt>Clearance for the shank</dt><dd class="figures text-right">
           {{ showFine(drive.clearance.bit) }} {{ suffix }}, {{ show(drive.clearance.depth) }} deep

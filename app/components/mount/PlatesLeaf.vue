@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { Hand, Undo2 } from 'lucide-vue-next'
-import { holeHeightFromBottomEdge, plateAcross } from '~~/core/mount'
+import { holeHeightFromBottomEdge, marginFigure, plateAcross } from '~~/core/mount'
 import type { Model } from '~~/core/catalogue'
 import type { Fastener, HoleChoice } from '~~/core/job'
+import { carryingWall } from '~~/core/survey'
 
 /** One plate: where it was worked out to be, what a person decides instead, the sum behind its holes, and each hole. */
 const store = useWallStore()
 const { array, arrayPlan, position, mount, step } = usePlates()
 const { selected } = useSelection()
 const { show, showFine, suffix } = useUnits()
-const onBlock = computed(() => store.wall!.structure.kind === 'block')
+const carrying = computed(() => carryingWall(store.wall!, store.rules))
+const onBlock = computed(() => carrying.value.structure.kind === 'block')
 const travel = computed(() => ({ lateral: mount.value?.adjust?.lateral ?? 0, height: mount.value?.adjust?.height ?? 0 }))
 const own = computed(() => array.value?.plates?.find(({ row, column }) => row === position.value?.row && column === position.value.column))
 const name = computed(() => `R${position.value!.row} C${position.value!.column}`)
@@ -41,6 +43,8 @@ const rows = computed(() => {
   })
 })
 const chosenHole = computed(() => position.value?.holes?.find(({ id }) => id === selected.value))
+const { plan } = useWallPlan()
+const spare = computed(() => chosenHole.value && marginFigure(chosenHole.value, plan.value?.members ?? [], store.catalogue.fasteners.find(({ id }) => id === array.value?.fastener)))
 const placeOf = (id: string) => /-([^-]+)-(\d+)$/.exec(id)
 const ownHole = computed(() => {
   const [, of, rank] = (chosenHole.value && placeOf(chosenHole.value.id)) ?? []
@@ -52,12 +56,12 @@ function putHole(change: Partial<HoleChoice> | undefined) {
 }
 
 const { optionsOf, take } = useModelChoice()
-const fasteners = computed(() => optionsOf('fastener', array.value?.fastener, (model: Model) => (model as Fastener).base === store.wall?.structure.kind))
+const fasteners = computed(() => optionsOf('fastener', array.value?.fastener, (model: Model) => (model as Fastener).base === carrying.value.structure.kind))
 function chooseFastener(id: string) {
   take('fastener', id)
   return store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
 }
-const told = (margin: number | undefined) => margin === undefined ? (store.wall!.structure.kind === 'concrete' ? 'solid' : 'no member') : margin < -1e-9 ? `misses by ${showFine(-margin)}` : `${showFine(margin)} to spare`
+const told = (margin: number | undefined) => margin === undefined ? (carrying.value.structure.kind === 'concrete' ? 'solid' : 'no member') : margin < -1e-9 ? `misses by ${showFine(-margin)}` : `${showFine(margin)} to spare`
 </script>
 
 <template>
@@ -104,6 +108,7 @@ const told = (margin: number | undefined) => margin === undefined ? (store.wall!
           It stands on rails whose holes are counted with its neighbours.
         </li>
       </ul>
+      <FigureLine v-if="spare" :key="`${chosenHole!.id} spare`" label="To spare beside this hole" fine :figure="spare" />
       <template v-if="chosenHole && !array.carrier">
         <LengthField :key="chosenHole.id" label="Put this hole at" :value="chosenHole.x" :actions="{ commit: mm => putHole({ x: mm }) }" />
         <template v-if="ownHole">

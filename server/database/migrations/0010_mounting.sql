@@ -13,5 +13,6 @@ ALTER TABLE `fasteners` ADD `stock` integer;--> statement-breakpoint
 ALTER TABLE `mounts` ADD `other_needs` text;--> statement-breakpoint
 ALTER TABLE `mounts` ADD `side_clearance` real;--> statement-breakpoint
 ALTER TABLE `sites` ADD `block_joints` text;--> statement-breakpoint
+ALTER TABLE `sites` ADD `furring` text;--> statement-breakpoint
 ALTER TABLE `walls` ADD `wet` integer;--> statement-breakpoint
 ALTER TABLE `walls` ADD `overrides` text;

@@ -1,0 +1,22 @@
+import type { Fastener } from '../job'
+import type { Member } from '../survey'
+import { figure, words, type Figure } from '../units'
+import { edgeDistanceOf, jointDistanceOf, ONE_SIDED_95 } from './landing'
+import type { Hole } from './position'
+
+/** What a hole has to spare, with its working; undefined where nothing is known to be beside it. */
+export function marginFigure(hole: Hole, members: Member[], fastener: Fastener | undefined): Figure | undefined {
+  if (hole.margin === undefined) return undefined
+  const member = hole.member === undefined ? undefined : members[hole.member]
+  if (!member) {
+    const least = jointDistanceOf(fastener)
+    return figure([{ label: 'To the nearest joint', expression: words`its face is ${hole.margin + least} away, and ${least} is the least; the coursing’s own uncertainty is taken off`, value: hole.margin, unit: 'mm', source: fastener?.minJointDistance === undefined ? 'usual distance from mortar' : 'maker’s sheet' }])
+  }
+  const edge = edgeDistanceOf(fastener)
+  const usable = member.width / 2 - edge - ONE_SIDED_95 * member.sd
+  const off = Math.abs(hole.x - member.centre)
+  return figure([
+    { label: 'Usable either side of the middle', expression: words`half of ${member.width} − edge distance ${edge} − ${String(ONE_SIDED_95)} × σ ${member.sd}`, value: usable, unit: 'mm', source: fastener?.edgeDistance === undefined ? 'NDS table 12.5.1C, 1.5 diameters' : 'maker’s sheet' },
+    { label: 'To spare', expression: words`${usable} − ${off} off the middle at ${member.centre}`, value: hole.margin, unit: 'mm' },
+  ])
+}

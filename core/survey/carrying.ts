@@ -1,0 +1,21 @@
+import type { Rules, Wall } from '../job'
+
+/**
+ * The wall as it carries: where the firm fixes into furring alone, the furring strips are its
+ * members, and what lies over them its covering; the block or concrete behind counts no more.
+ */
+export function carryingWall(wall: Wall, { furring }: Rules): Wall {
+  const at = wall.covering.findIndex(({ material }) => material === 'furring')
+  const masonry = wall.structure.kind === 'block' || wall.structure.kind === 'concrete'
+  if (furring !== 'into-furring' || at < 0 || !masonry) return wall
+  const { width, thickness, spacing } = wall.covering[at]!
+  const { specificGravity, members } = wall.structure
+  return {
+    ...wall,
+    structure: {
+      kind: 'wood-stud', memberDepth: thickness,
+      ...width !== undefined && { memberWidth: width }, ...spacing !== undefined && { spacing }, ...specificGravity !== undefined && { specificGravity }, ...members && { members },
+    },
+    covering: wall.covering.slice(at + 1),
+  }
+}
