@@ -13,20 +13,30 @@ export interface Sheet { pages: string[], scale: number, paper: Paper }
 
 const LINE = 4.4
 const TEXT = 2.7
-const HEAD = 24
 const FOOT = 9
 const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
   ['label', 0, 'start'], ['running', 0.41, 'end'], ['height', 0.55, 'end'], ['fromLevel', 0.69, 'end'], ['drill', 0.82, 'end'], ['into', 0.96, 'end'],
 ]
 
-/** What the firm chose where good installers disagree, in two lines. */
-function houseRules({ rules }: Job): string[] {
-  const told = HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${schoolOf(rule, rules).name}`)
-  const half = Math.ceil(told.length / 2)
-  return [`House rules: ${told.slice(0, half).join('; ')};`, `${told.slice(half).join('; ')}; standard deviation of one tape measurement ${rules.markingSigma ?? DEFAULT_MARKING_SIGMA} mm.`]
+/** A text in lines that a sheet's width holds, at a size of type. */
+function inLines(text: string, { width, margin }: Paper, size: number): string[] {
+  // A letter is a little over half its size wide, in any type that may stand in for the sheet's own.
+  const letters = Math.floor((width - 2 * margin) / (0.56 * size))
+  return (text.match(new RegExp(`.{1,${letters}}(\\s|$)`, 'g')) ?? []).map(line => line.trim())
 }
 
-function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, margin, title }: Paper, { units, precision }: SheetOptions): string {
+const RULES = 2.5
+/** What the firm chose where good installers disagree. */
+function houseRules({ rules }: Job, paper: Paper): string[] {
+  const told = HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${schoolOf(rule, rules).name}`)
+  return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${rules.markingSigma ?? DEFAULT_MARKING_SIGMA} mm.`, paper, RULES)
+}
+/** How deep the block at the top of every page is. */
+const headOf = (job: Job, paper: Paper) => 17.4 + 3.3 * houseRules(job, paper).length
+
+function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, paper: Paper, { units, precision }: SheetOptions): string {
+  const { width, margin, title } = paper
+  const head = headOf(job, paper)
   const show = (mm: number) => formatLength(mm, units, precision)
   const { datum, levelLine, marks } = plan.marking
   const accuracy = accuracyOf(marks, units, precision, job.rules.markingSigma)
@@ -39,8 +49,8 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, { width, m
     label(`Datum: ${datum.label}. Every figure runs from there; never add from mark to mark.`
       + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.` : ''), margin, margin + 9.5, 2.9),
     label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tenth(accuracy.rounding)} off. Any mark is true to ± ${tenth(accuracy.running)} (standard deviation); measured mark to mark, the last of ${accuracy.inRow} would be ± ${tenth(accuracy.markToMark)}.`, margin, margin + 13.5, 2.9),
-    ...houseRules(job).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, 2.6)),
-    line(margin, margin + HEAD - 2, width - margin, margin + HEAD - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
+    ...houseRules(job, paper).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, RULES)),
+    line(margin, margin + head - 2, width - margin, margin + head - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
 }
 
 /** Rails and boards to cut, and where each goes. */
@@ -59,14 +69,14 @@ function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
   })
 }
 
-/** Decisions as lines, as many to a page as it holds. */
-function decisionPages(decisions: string[], { width, height, margin }: Paper): string[] {
-  const letters = Math.floor((width - 2 * margin) / 1.35)
-  const lines = decisions.flatMap(decision => decision.match(new RegExp(`.{1,${letters}}(\\s|$)`, 'g')) ?? [])
-  const each = Math.floor((height - 2 * margin - HEAD - FOOT - 8) / LINE)
+/** Decisions as lines, as many to a page as it holds below its head. */
+function decisionPages(decisions: string[], head: number, paper: Paper): string[] {
+  const { height, margin } = paper
+  const lines = decisions.flatMap(decision => inLines(decision, paper, TEXT))
+  const each = Math.floor((height - 2 * margin - head - FOOT - 8) / LINE)
   return Array.from({ length: Math.ceil(lines.length / each) }, (_, page) => group({},
-    label('Rails and boards, and what was decided by hand', margin, margin + HEAD + 4, 3.6, { 'font-weight': 600 }),
-    ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line.trim(), margin, margin + HEAD + 10 + n * LINE, TEXT))))
+    label('Rails and boards, and what was decided by hand', margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
+    ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT))))
 }
 
 function footLine({ width, height, margin }: Paper, page: number, pages: number): string {
@@ -119,9 +129,10 @@ function fillTable(rows: TableRow[], top: number, paper: Paper): { drawn: string
 export function drawSheet(job: Job, wall: Wall, plan: Shown, options: SheetOptions): Sheet {
   const paper = PAPERS[options.paper]
   const { margin } = paper
-  const space = { width: paper.width - 2 * margin - 12, height: (paper.height - 2 * margin - HEAD - FOOT) * 0.55 }
+  const deep = headOf(job, paper)
+  const space = { width: paper.width - 2 * margin - 12, height: (paper.height - 2 * margin - deep - FOOT) * 0.55 }
   const scale = scaleFor(wall, space, options.units)
-  const view: View = { left: margin + 6, foot: margin + HEAD + wall.height / scale + 1, scale }
+  const view: View = { left: margin + 6, foot: margin + deep + wall.height / scale + 1, scale }
   const show = (mm: number) => formatLength(mm, options.units, options.precision)
 
   const bodies: string[] = []
@@ -129,11 +140,11 @@ export function drawSheet(job: Job, wall: Wall, plan: Shown, options: SheetOptio
   bodies.push(drawWall(wall, plan, view) + drawTape(plan, view, show) + scaleBar(margin, view.foot + 11, options.units) + first.drawn)
   let { rest } = first
   while (rest.length > 0) {
-    const next = fillTable(rest, margin + HEAD + 2, paper)
+    const next = fillTable(rest, margin + deep + 2, paper)
     bodies.push(next.drawn)
     rest = next.rest
   }
-  bodies.push(...decisionPages([...stripsOf(plan, options), ...decisionsOf(plan, options.units)], paper))
+  bodies.push(...decisionPages([...stripsOf(plan, options), ...decisionsOf(plan, options.units)], deep, paper))
   const head = titleBlock(job, wall, plan, scale, paper, options)
   return { pages: bodies.map((body, n) => head + body + footLine(paper, n + 1, bodies.length)), scale, paper }
 }
