@@ -106,6 +106,21 @@ describe('rails and boards', () => {
   })
 })
 
+describe('choices that a file may bring', () => {
+  it('are stopped where the maker or the wall does not go with them', () => {
+    const codes = (change: (job: Job, array: ScreenArray) => void) => {
+      const { job, wall } = unheld(change)
+      return planWall(wall, job).findings.map(({ code }) => code)
+    }
+    expect(codes((_, array) => { array.needs = { members: 1, rows: ['top'] } })).toContain('slot-use-not-allowed')
+    expect(codes((_, array) => { array.needs = { members: 1, rows: ['top', 'bottom'] } })).not.toContain('slot-use-not-allowed')
+    expect(codes((job, array) => {
+      job.walls[0]!.structure = { kind: 'concrete' }
+      array.carrier = { kind: 'board', thickness: 18 }
+    })).toContain('carrier-without-members')
+  })
+})
+
 describe('a stop that a person takes upon themselves', () => {
   it('is a caution with name and reason from then on, and only that one', () => {
     const { job, wall } = unheld((job) => { delete job.catalogue.fasteners[0]!.yield })

@@ -48,7 +48,9 @@ export function duplicateArray(wall: Wall, id: string, displays: Display[]): str
   const from = arrayOf(wall, id)
   const { x, width } = outlineOf(wall, from, displays)
   const between = wall.clearance ?? BESIDE
-  const added = addArray(wall, copyOf(from))
+  // Holes that were put by hand are places on the wall, and stay with the array that they were put for.
+  const { holes: _, ...copied } = copyOf(from)
+  const added = addArray(wall, copied)
   const right = x + width + between
   putAt(wall, arrayOf(wall, added), displays, { x: right + width <= wall.width ? right : x - width - between })
   return added
@@ -66,6 +68,7 @@ export function mirrorArray(wall: Wall, id: string, displays: Display[]): void {
   // In a row of unlike displays each keeps its model: where there was no choice the array's own stays.
   if (array.cells) array.cells = array.cells.map(turned)
   if (array.plates) array.plates = array.plates.map(plate => ({ ...plate, column: column(plate.column), ...plate.lateralShift !== undefined && { lateralShift: -plate.lateralShift } }))
+  delete array.holes
   if (array.align === 'case-left' || array.align === 'case-right') array.align = array.align === 'case-left' ? 'case-right' : 'case-left'
   else if (array.align === 'picture-left' || array.align === 'picture-right') array.align = array.align === 'picture-left' ? 'picture-right' : 'picture-left'
   putAt(wall, array, displays, { x: wall.width - x - width })

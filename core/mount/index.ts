@@ -15,7 +15,7 @@ import { collisionFindings, countFindings, missFindings, remediesOn, suitFinding
 import { groundOf, type Ground } from './ground'
 import type { HolePlace } from './holes'
 import { edgeDistanceOf, landingsOf } from './landing'
-import { mountModels } from './models'
+import { mountModels, sameUse } from './models'
 import { barredFor, choiceFor, placePlates, type Placing } from './placing'
 import type { Hole, MountedCell, Position } from './position'
 import { boxFindings, coverPlateFindings } from './reach'
@@ -116,12 +116,18 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mou
   return { mounted, strips }
 }
 
-function choiceFindings(array: ScreenArray): Finding[] {
-  if (array.fastener !== undefined) return []
-  return [{
-    severity: 'stop', code: 'fastener-not-chosen', stage: 'mount', subject: array.id,
-    message: words`No fastener is chosen for ${array.name}, so its edge distance is not known.`,
-  }]
+/** What is to be said of an array's own choices, before anything is placed by them. */
+function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts }: Catalogue): Finding[] {
+  const stop = (code: string, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: array.id, message, ...remedy && { remedy } })
+  const used = mounts.filter(({ id }) => cells.some(({ mount = array.mount }) => mount === id))
+  return [
+    ...array.fastener === undefined ? [stop('fastener-not-chosen', words`No fastener is chosen for ${array.name}, so its edge distance is not known.`)] : [],
+    ...array.needs === undefined
+      ? []
+      : used.filter(({ needs, otherNeeds = [] }) => ![needs, ...otherNeeds].some(use => sameUse(use, array.needs!)))
+          .map(({ name }) => stop('slot-use-not-allowed', words`The maker of ${name} does not allow ${String(array.needs!.members)} in ${array.needs!.rows.join(', ')} alone, as far as its sheet says.`, words`Use the slots as the mount has it, or enter that use in the catalogue from its maker’s sheet.`)),
+    ...array.carrier && !isFramed(wall) ? [stop('carrier-without-members', words`${array.name} is to stand on a ${array.carrier.kind}, and this wall has no members that it could go across.`, words`Fix the plates to the wall itself.`)] : [],
+  ]
 }
 
 /** Puts every plate and hole of an array where it was placed. */
@@ -143,7 +149,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
   return {
     positions: mounted, strips,
     findings: [
-      ...choiceFindings(array),
+      ...choiceFindings(array, cells, wall, catalogue),
       ...suitFindings(array, cells, mountOf, catalogue, wall),
       ...known && !ground.allOver && !carrier ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyAt(cell, mountOf(cell)))) : [],
       ...carrier ? carrierFindings(array, carrier, strips) : mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
