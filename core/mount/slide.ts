@@ -121,19 +121,25 @@ function layPart(part: Slider[], shift: number, spare: number, holds: Holds): La
   }
 }
 
+/** How many of a part can be held; one plate by itself is wherever it has a place at all. */
+function heldOf(part: Slider[], shift: number, spare: number, holds: Holds): number {
+  if (part.length > 1) return layPart(part, shift, spare, holds).held
+  return roomOf(part[0]!, shift, spare, holds).holding.length > 0 ? 1 : 0
+}
+
 /** Halvings by which the greatest margin is found: to a millionth of a millimetre. */
 const HALVINGS = 30
 
 /** The most that every held slider of a part can have to spare with as many held as can be. */
 function spareOf(part: Slider[], shift: number, holds: Holds): number {
-  const { held } = layPart(part, shift, 0, holds)
+  const held = heldOf(part, shift, 0, holds)
   const most = Math.max(...part.map(({ demands }) => mostSpare(demands)))
   if (held === 0 || part.every(({ demands }) => demands.length === 0)) return Infinity
-  if (layPart(part, shift, most, holds).held === held) return most
+  if (heldOf(part, shift, most, holds) === held) return most
   let [low, high] = [0, most]
   for (let n = 0; n < HALVINGS; n++) {
     const middle = (low + high) / 2
-    if (layPart(part, shift, middle, holds).held === held) low = middle
+    if (heldOf(part, shift, middle, holds) === held) low = middle
     else high = middle
   }
   return low
@@ -172,7 +178,7 @@ export function slide(chains: Slider[][], tolerance: number): Slid {
   const holds = holdsWithin(tolerance)
   const groups = alike(chains.flatMap(linked))
   const total = chains.reduce((sum, chain) => sum + chain.length, 0)
-  const heldAt = (shift: number) => groups.reduce((sum, { part, count }) => sum + count * layPart(part, shift, 0, holds).held, 0)
+  const heldAt = (shift: number) => groups.reduce((sum, { part, count }) => sum + count * heldOf(part, shift, 0, holds), 0)
   let [most, shifts] = [-1, [0]]
   for (const either of shiftsWithin(tolerance)) {
     const counts = either.map(shift => ({ shift, held: heldAt(shift) }))
