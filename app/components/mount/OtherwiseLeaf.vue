@@ -14,12 +14,16 @@ const drawn = ref('')
 const failed = ref('')
 const key = ({ kind, change }: Remedy) => `${kind} ${JSON.stringify(change)}`
 
+/** So many plates are planned through again and again in a moment; more only when it is asked for. */
+const MANY = 300
+const asked = ref(false)
+const waits = computed(() => positions.value.length > MANY && !asked.value)
 /** Worked out anew for what is kept; a way that is only drawn changes nothing of the others. */
-watch([() => store.wall, () => array.value?.id], async () => {
+watch([() => store.wall, () => array.value?.id, waits], async () => {
   const [wall, id] = [store.wall, array.value?.id]
   const kept = wall?.arrays.find(each => each.id === id)
   drawn.value = failed.value = ''
-  if (!wall || !kept) return
+  if (!wall || !kept || waits.value) return
   try {
     const ways = await remedies(toRaw(kept), toRaw(wall), offeredOf('mount', kept.mount) as Mount[])
     if (store.wall === wall) found.value = ways
@@ -80,6 +84,9 @@ const readMoment = (text: string): Read<number | undefined> => text.trim() === '
     <p v-if="failed" class="field-fault" role="alert">
       This could not be worked out: {{ failed }}
     </p>
+    <button v-else-if="waits" type="button" class="press w-full" @click="asked = true">
+      Work out what else would hold them
+    </button>
     <p v-else-if="!found" class="text-sm text-ink-soft" role="status">
       Working it out…
     </p>
