@@ -1,3 +1,5 @@
+import { until } from '@vueuse/core'
+
 /** Parts that are fetched only when they are first shown. */
 const PARTS = [
   () => import('~/components/bench/SurveyBench.vue'), () => import('~/components/bench/MountBench.vue'), () => import('~/components/bench/FixBench.vue'),
@@ -19,7 +21,12 @@ export const useAtHand = () => useState('every-bench-at-hand', () => false)
 export function useEveryBench(): void {
   const atHand = useAtHand()
   const { house, load } = useHouseCatalogue()
+  const { plan, failed } = useWallPlan()
   onNuxtReady(async () => {
+    await until(() => plan.value !== undefined || failed.value !== undefined).toBe(true)
+    // What was planned is drawn first.
+    await new Promise(requestAnimationFrame)
+    await new Promise(done => setTimeout(done))
     const fetched = await Promise.allSettled([load(), ...PARTS.map(part => part())])
     atHand.value = house.value !== undefined && fetched.every(({ status }) => status === 'fulfilled')
   })
