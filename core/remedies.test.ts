@@ -130,5 +130,12 @@ describe('a stop that a person takes upon themselves', () => {
     const after = planWall(wall, job).findings
     expect(after.filter(({ severity }) => severity === 'stop').map(({ code }) => code)).toEqual(before.filter(({ severity, code }) => severity === 'stop' && code !== override.code).map(({ code }) => code))
     expect(after.find(({ code }) => code === override.code)).toMatchObject({ severity: 'caution', overridden: { by: 'Isla Brand' } })
+    // Once it says something else than it did then, it stands again.
+    const severity = (told: string) => {
+      wall.overrides = [{ ...override, told }]
+      return planWall(wall, job).findings.find(({ code }) => code === override.code)!.severity
+    }
+    expect(severity(textToString(before.find(({ code }) => code === override.code)!.message, 'metric'))).toBe('caution')
+    expect(severity('What lag bears is not known: another reason.')).toBe('stop')
   })
 })

@@ -1,5 +1,5 @@
 import { placeOf } from '~~/core/arrange'
-import type { Framing, HoleChoice, Override, PlateChoice, ScreenArray, Wall } from '~~/core/job'
+import type { Behind, Framing, HoleChoice, Override, PlateChoice, ScreenArray, Wall } from '~~/core/job'
 
 /** The array of a wall by its id; an edit of one that is gone is an error in the program. */
 export function arrayOf(wall: Wall, id: string): ScreenArray {
@@ -41,6 +41,12 @@ export function restoreStop(wall: Wall, code: string, subject: string): void {
   const rest = (wall.overrides ?? []).filter(override => override.code !== code || override.subject !== subject)
   if (rest.length > 0) wall.overrides = rest
   else delete wall.overrides
+}
+
+/** Says no more of one thing that is behind the displays of an array; it is then not known. */
+export function clearWhatIsBehind(array: ScreenArray, key: keyof Behind): void {
+  Reflect.deleteProperty(array.behind ?? {}, key)
+  if (Object.keys(array.behind ?? {}).length === 0) delete array.behind
 }
 
 /** Takes another way to hold an array; what is undefined in it goes. */

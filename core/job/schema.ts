@@ -184,7 +184,7 @@ export const wallSchema = group({
   fireRating: extent().max(480, 'must be at most 480 minutes'),
   linedIn: figure().integer('must be a year').min(1700, 'must be a year from 1700 on').max(2100, 'must be a year up to 2100'),
   walkway: flag(), wet: flag(),
-  overrides: list(group({ code: name(), subject: words(), by: name(), reason: name().max(2_000, 'must be at most 2000 characters'), at: must(moment()) }), 500),
+  overrides: list(group({ code: name(), subject: words(), by: name(), reason: name().max(2_000, 'must be at most 2000 characters'), at: must(moment()), told: words(2_000) }), 500),
   windSpeed: figure().moreThan(0, 'must be more than 0').max(100, 'must be at most 100 m/s'),
   arrays: must(list(screenArray, LIMITS.arrays)),
   clearance: extent(),

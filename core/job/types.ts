@@ -319,7 +319,15 @@ export interface ScreenArray {
 export interface Alternative { id: string, name: string, note?: string, arrays?: ScreenArray[] }
 
 /** A stop that a named person takes upon themselves, and why; ISO 8601 with zone. */
-export interface Override { code: string, subject: string, by: string, reason: string, at: string }
+export interface Override {
+  code: string
+  subject: string
+  by: string
+  reason: string
+  at: string
+  /** What was told when it was taken on, lengths in mm; the stop stands again once that is another. */
+  told?: string
+}
 
 export interface Wall {
   id: string

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { OctagonX, TriangleAlert, Info } from 'lucide-vue-next'
 import type { Finding } from '~~/core/finding'
+import { textToString } from '~~/core/units'
 
 /** Findings, the worst first; those that one cure settles stand together. */
 const { findings } = defineProps<{ findings: Finding[] }>()
@@ -40,10 +41,10 @@ const { name } = usePreferences()
 const taking = ref('')
 const reason = ref('')
 const fault = ref('')
-function takeOn({ code, subject }: Finding) {
+function takeOn({ code, subject, message }: Finding) {
   const [by, because] = [name.value.trim(), reason.value.trim()]
   if (!by || !because) return void (fault.value = by ? 'Say why: it is kept and printed.' : 'Say who you are: the name is kept and printed.')
-  fault.value = store.edit('Take a stop on', wall => overrideStop(wall, { code, subject, by, reason: because, at: new Date().toISOString() })).map(({ message }) => message).join(' ')
+  fault.value = store.edit('Take a stop on', wall => overrideStop(wall, { code, subject, by, reason: because, at: new Date().toISOString(), told: textToString(message, 'metric') })).map(({ message }) => message).join(' ')
   if (!fault.value) taking.value = reason.value = ''
 }
 const takeBack = ({ code, subject }: Finding) => store.edit('Let a stop stand', wall => restoreStop(wall, code, subject))

@@ -27,8 +27,8 @@ const setLength = (key: 'screw' | 'spacer', label: string) => (mm: number | unde
     <FigureLine v-if="screw?.range" label="Shortest that holds" fine :figure="screw.range.shortest" />
     <FigureLine v-if="screw?.range" label="Longest that is safe" fine :figure="screw.range.longest" />
     <div class="grid grid-cols-2 gap-3">
-      <LengthField label="Another length" :value="array.screw" :actions="{ commit: setLength('screw', 'Screw into the display') }" />
-      <LengthField label="Spacer, if any" :value="array.spacer" :actions="{ commit: setLength('spacer', 'Spacer') }" />
+      <LengthField label="Another length" :value="array.screw" :actions="{ commit: setLength('screw', 'Screw into the display') }" :clear="() => setLength('screw', 'Screw from the kit')(undefined)" />
+      <LengthField label="Spacer, if any" :value="array.spacer" :actions="{ commit: setLength('spacer', 'Spacer') }" :clear="() => setLength('spacer', 'No spacer')(undefined)" />
     </div>
     <button v-if="array.screw !== undefined" type="button" class="press w-full" @click="setLength('screw', 'Screw from the kit')(undefined)">
       Take the one from the kit

@@ -10,6 +10,7 @@ const display = computed(() => store.catalogue.displays.find(({ id }) => id === 
 const depths = computed(() => array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value) : undefined)
 const travels = computed(() => (depths.value?.service ?? 0) - (depths.value?.stowed ?? 0))
 const out = computed(() => (depths.value?.stowed ?? 0) + pulled.value * travels.value)
+const clearBehind = (key: 'plug' | 'cable' | 'player') => () => store.edit('Behind the display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), key))
 const setBehind = (key: 'plug' | 'cable' | 'player') => ({ commit: (mm: number) => store.edit('Behind the display', (wall) => {
   const edited = arrayOf(wall, array.value!.id)
   edited.behind = { ...edited.behind, [key]: mm }
@@ -38,9 +39,9 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
       {{ fits === undefined ? 'Say what is plugged in, to see whether it fits behind.' : fits ? `Plug, cable and player need ${showFine(depths.need!.value)}; it fits.` : `Plug, cable and player need ${showFine(depths.need!.value)}: ${showFine(depths.need!.value - out)} too little${pulled > 0 ? ' here' : ''}.` }}
     </p>
     <div class="grid grid-cols-3 gap-2">
-      <LengthField label="Plug, long" :value="array.behind?.plug" :actions="setBehind('plug')" />
-      <LengthField label="Cable, thick" :value="array.behind?.cable" :actions="setBehind('cable')" />
-      <LengthField label="Player, thick" :value="array.behind?.player" :actions="setBehind('player')" />
+      <LengthField label="Plug, long" :value="array.behind?.plug" :actions="setBehind('plug')" :clear="clearBehind('plug')" />
+      <LengthField label="Cable, thick" :value="array.behind?.cable" :actions="setBehind('cable')" :clear="clearBehind('cable')" />
+      <LengthField label="Player, thick" :value="array.behind?.player" :actions="setBehind('player')" :clear="clearBehind('player')" />
     </div>
     <div>
       <FigureLine label="Room behind it, stowed" :figure="depths.room" />
