@@ -13,6 +13,13 @@ it('keeps what is as it was, and gives what is new', () => {
   expect(share([1], { 0: 1 })).toEqual({ 0: 1 })
 })
 
+it('takes a key for what it is, whatever its name', () => {
+  const odd = () => JSON.parse('[{"__proto__":"a"}]') as unknown
+  const old = odd()
+  expect(Object.keys((share([], odd()) as object[])[0]!)).toEqual(['__proto__'])
+  expect(share(old, odd())).toBe(old)
+})
+
 it('always gives a value equal to the newer one', () => {
   fc.assert(fc.property(fc.jsonValue(), fc.jsonValue(), (a, b) => {
     expect(share(a, b)).toEqual(b)

@@ -15,11 +15,10 @@ export function share<T>(older: unknown, newer: T): T {
   if (!Array.isArray(newer) && Object.getPrototypeOf(newer) !== Object.prototype) return newer
   const [was, is] = [older as Tree, newer as Tree]
   const keys = Object.keys(is)
-  let alike = keys.length === Object.keys(was).length
-  const shared: Tree = Array.isArray(newer) ? [] as unknown as Tree : {}
-  for (const key of keys) {
-    shared[key] = share(was[key], is[key])
-    if (!Object.is(shared[key], was[key])) alike = false
-  }
-  return (alike ? older : shared) as T
+  // Own keys only, set as such: a key may have the name of something that every object has.
+  const before = (key: string) => Object.hasOwn(was, key) ? was[key] : undefined
+  const values = keys.map(key => share(before(key), is[key]))
+  const alike = keys.length === Object.keys(was).length && keys.every((key, n) => Object.hasOwn(was, key) && Object.is(values[n], before(key)))
+  if (alike) return older as T
+  return (Array.isArray(newer) ? values : Object.fromEntries(keys.map((key, n) => [key, values[n]]))) as T
 }

@@ -1,4 +1,4 @@
-import type { Fastener, Rules, Wall } from '../job'
+import { coveringOf, type Fastener, type Rules, type Wall } from '../job'
 import { figure, words, type Figure, type Step, type Text } from '../units'
 import { crowdingOf } from './crowding'
 import { DURATION, lagShear, lagUse, lagWithdrawal, threadInWood } from './lag'
@@ -18,7 +18,6 @@ export interface Capacity {
 export type Known = { known: true, capacity: Capacity } | { known: false, why: Text }
 
 const unknown = (why: Text): Known => ({ known: false, why })
-const coveringOf = (wall: Wall) => wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
 
 function lagCapacity(lag: Fastener, wall: Wall, { bearer }: Setting, rules: Rules, duration: number): Known {
   const gravity = wall.structure.specificGravity

@@ -1,4 +1,4 @@
-import type { Display, Fastener, Rules, Wall } from '../job'
+import { coveringOf, type Display, type Fastener, type Rules, type Wall } from '../job'
 import { breakout, capacityOf } from './capacity'
 import { threadInWood } from './lag'
 import { fastenerLoad, HAND, plateLoads } from './loads'
@@ -36,12 +36,13 @@ export interface DepthCurve { points: DepthPoint[], now: number, source: string 
 export function depthCurve(fastener: Fastener, wall: Wall, setting: Setting, rules: Rules): DepthCurve | undefined {
   const along = (most: number) => Array.from({ length: STEPS }, (_, n) => most * (n + 1) / STEPS)
   if (fastener.kind === 'lag-screw' && fastener.thread !== undefined && setting.bearer) {
-    const over = setting.bearer.thickness + wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
+    const covering = coveringOf(wall)
+    const over = setting.bearer.thickness + covering
     const points = along(fastener.thread).flatMap((embedment): DepthPoint[] => {
       const known = capacityOf({ ...fastener, length: over + embedment, thread: embedment }, wall, setting, rules, 'stowed')
       return known.known ? [{ embedment, tension: known.capacity.tension.value, shear: known.capacity.shear.value }] : []
     })
-    return points.length > 0 ? { points, now: threadInWood(fastener, setting.bearer.thickness, over - setting.bearer.thickness), source: 'NDS 12.2, AWC TR12' } : undefined
+    return points.length > 0 ? { points, now: threadInWood(fastener, setting.bearer.thickness, covering, wall.structure.memberDepth), source: 'NDS 12.2, AWC TR12' } : undefined
   }
   const { strength } = wall.structure
   if (wall.structure.kind !== 'concrete' || strength === undefined || fastener.embedment === undefined) return undefined

@@ -1,4 +1,4 @@
-import type { Fastener, Wall } from '../job'
+import { coveringOf, type Fastener, type Wall } from '../job'
 import { words, type Figure, type Text } from '../units'
 import { drillingFigures, type Drilling } from './pilot'
 import type { Bearer } from './setting'
@@ -20,9 +20,8 @@ const ORDER = words`Top row first, by hand. Level the plate, then the row below.
  * How a fastener is set in a wall. Depths are from the wall's finished face: what is marked on the bit.
  */
 export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined): Drive {
-  const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
   const screw = fastener.kind === 'lag-screw'
-  const shank = screw && fastener.thread !== undefined ? Math.max(fastener.length - fastener.thread - (bearer?.thickness ?? 0), covering) : 0
+  const shank = screw && fastener.thread !== undefined ? Math.max(fastener.length - fastener.thread - (bearer?.thickness ?? 0), coveringOf(wall)) : 0
   const hole = drillingFigures(fastener, wall, bearer?.thickness ?? 0)
   return {
     ...hole && { hole },

@@ -1,4 +1,4 @@
-import type { Display, Mount, Wall } from '../job'
+import { heightOfRow, type Display, type Mount, type Wall } from '../job'
 import type { PlateUse } from '../mount'
 import { figure, words, type Figure } from '../units'
 
@@ -46,7 +46,7 @@ export interface Row { count: number, above: number, across?: number[] }
 export function rowsOf({ plate, needs }: Mount): Row[] {
   return needs.rows.map((row) => {
     const slots = plate.slots.filter(slot => slot.row === row)
-    return { count: needs.members, above: (slots[0]?.y ?? 0) + plate.height / 2, across: slots.map(({ x1, x2 }) => (x1 + x2) / 2) }
+    return { count: needs.members, above: heightOfRow({ plate }, row) + plate.height / 2, across: slots.map(({ x1, x2 }) => (x1 + x2) / 2) }
   })
 }
 

@@ -1,4 +1,4 @@
-import type { Fastener, Wall } from '../job'
+import { coveringOf, type Fastener, type Wall } from '../job'
 import { figure, words, type Figure } from '../units'
 
 /** A hole to drill, mm: the bit, and how deep from the wall's finished face. */
@@ -12,47 +12,44 @@ const LEAD_HOLES = [
 ]
 
 /**
- * What is drilled for a fastener. For a lag screw in a wood member the largest whole-millimetre bit
- * that the rule allows, as deep as the screw goes in, rounded up to a millimetre; for an anchor in
- * concrete or block its own diameter, deeper than it is set by as much, so that dust has somewhere to go.
+ * What is drilled for a fastener, with the workings of bit and depth. For a lag screw in a wood member
+ * the largest whole-millimetre bit that the rule allows, as deep as the screw goes in, rounded up to a
+ * millimetre; for an anchor in concrete or block its own diameter, deeper than it is set by as much, so
+ * that dust has somewhere to go.
  *
- * @param above thickness of the plate under the screw's head, mm
+ * @param above thickness of what bears under the screw's head, mm
  * @returns undefined where the maker alone knows it, or the wood is not known
+ */
+export function drillingFigures(fastener: Fastener | undefined, wall: Pick<Wall, 'structure' | 'covering'>, above: number): { bit: Figure, depth: Figure } | undefined {
+  if (!fastener || fastener.base !== wall.structure.kind) return undefined
+  const { diameter, length, embedment, base } = fastener
+  if (base === 'concrete' || base === 'block') {
+    if (embedment === undefined) return undefined
+    const covering = coveringOf(wall)
+    return {
+      bit: figure([{ label: 'Bit', expression: words`the anchor’s own diameter`, value: diameter, unit: 'mm', source: 'maker’s sheet comes first' }]),
+      depth: figure([{ label: 'Depth', expression: words`covering ${covering} + embedment ${embedment} + one diameter ${diameter} for dust, rounded up`, value: Math.ceil(covering + embedment + diameter), unit: 'mm', source: 'maker’s sheet comes first' }]),
+    }
+  }
+  const gravity = wall.structure.specificGravity
+  if (fastener.kind !== 'lag-screw' || gravity === undefined) return undefined
+  const { from, to } = LEAD_HOLES.find(({ upTo }) => gravity <= upTo)!
+  const bit = Math.floor(to * diameter)
+  if (bit < from * diameter) return undefined
+  return {
+    bit: figure([{ label: 'Bit', expression: words`at most ${String(Math.round(100 * to))} % of ${diameter} and at least ${String(Math.round(100 * from))} %, in whole millimetres, for wood of G ${String(gravity)}`, value: bit, unit: 'mm', source: 'NDS 12.1.4' }]),
+    depth: figure([{ label: 'Depth', expression: words`screw ${length} − what its head bears on ${above}, rounded up`, value: Math.ceil(length - above), unit: 'mm' }]),
+  }
+}
+
+/**
+ * The same as the hole alone.
+ *
  * @example
  * // 3/8 in × 76 mm lag through a 2.5 mm plate into G 0.42
  * pilotOf(lag, { structure: { kind: 'wood-stud', specificGravity: 0.42 }, covering: [] }, 2.5) // { bit: 6, depth: 74 }
  */
-export function pilotOf(fastener: Fastener | undefined, { structure, covering }: Pick<Wall, 'structure' | 'covering'>, above: number): Drilling | undefined {
-  if (!fastener) return undefined
-  const gravity = structure.specificGravity
-  if (structure.kind === 'concrete' || structure.kind === 'block') {
-    const { diameter, embedment, base } = fastener
-    if (embedment === undefined || base !== structure.kind) return undefined
-    return { bit: diameter, depth: Math.ceil(covering.reduce((sum, { thickness }) => sum + thickness, 0) + embedment + diameter) }
-  }
-  if (fastener.kind !== 'lag-screw' || structure.kind !== 'wood-stud' || gravity === undefined) return undefined
-  const share = LEAD_HOLES.find(({ upTo }) => gravity <= upTo)!
-  const bit = Math.floor(share.to * fastener.diameter)
-  if (bit < share.from * fastener.diameter) return undefined
-  return { bit, depth: Math.ceil(fastener.length - above) }
-}
-
-/** A hole to drill with the workings of its bit and its depth, from the wall's finished face. */
-export function drillingFigures(fastener: Fastener, wall: Pick<Wall, 'structure' | 'covering'>, above: number): { bit: Figure, depth: Figure } | undefined {
-  const drilling = pilotOf(fastener, wall, above)
-  if (!drilling) return undefined
-  const { diameter, length, embedment = 0 } = fastener
-  const { specificGravity: gravity } = wall.structure
-  if (fastener.kind === 'lag-screw' && gravity !== undefined) {
-    const { from, to } = LEAD_HOLES.find(({ upTo }) => gravity <= upTo)!
-    return {
-      bit: figure([{ label: 'Bit', expression: words`at most ${String(Math.round(100 * to))} % of ${diameter} and at least ${String(Math.round(100 * from))} %, in whole millimetres, for wood of G ${String(gravity)}`, value: drilling.bit, unit: 'mm', source: 'NDS 12.1.4' }]),
-      depth: figure([{ label: 'Depth', expression: words`screw ${length} − what its head bears on ${above}, rounded up`, value: drilling.depth, unit: 'mm' }]),
-    }
-  }
-  const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
-  return {
-    bit: figure([{ label: 'Bit', expression: words`the anchor’s own diameter`, value: drilling.bit, unit: 'mm', source: 'maker’s sheet comes first' }]),
-    depth: figure([{ label: 'Depth', expression: words`covering ${covering} + embedment ${embedment} + one diameter ${diameter} for dust, rounded up`, value: drilling.depth, unit: 'mm', source: 'maker’s sheet comes first' }]),
-  }
+export function pilotOf(fastener: Fastener | undefined, wall: Pick<Wall, 'structure' | 'covering'>, above: number): Drilling | undefined {
+  const figures = drillingFigures(fastener, wall, above)
+  return figures && { bit: figures.bit.value, depth: figures.depth.value }
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '../finding'
-import type { Fastener, ScreenArray, Wall } from '../job'
+import { coveringOf, type Fastener, type ScreenArray, type Wall } from '../job'
 import { words } from '../units'
 import { breakout } from './capacity'
 import { threadInWood } from './lag'
@@ -13,8 +13,6 @@ const BASE = 1.5
 const ALLOWED_OF_STRENGTH = 0.65 / 1.6
 /** Finishes that last outdoors or in the wet. */
 const LASTING = ['stainless', 'galvanised', 'coated']
-
-const coveringOf = ({ covering }: Pick<Wall, 'covering'>) => covering.reduce((sum, { thickness }) => sum + thickness, 0)
 
 /** Everything in front of the base that an anchor must reach through, mm: covering, plate, washer and nut. */
 export function overOf({ head = 0 }: Fastener, wall: Pick<Wall, 'covering'>, { bearer }: Pick<Setting, 'bearer'>): number {

@@ -14,7 +14,7 @@ export function handFindings(array: ScreenArray, cells: MountedCell[]): Finding[
     return [
       ...plate.byHand ? [{ ...about, code: 'plate-by-hand', subject: id, message: words`The plate of ${name} was put ${plate.lateralShift} along and ${plate.heightShift} up from nominal by hand${because(choice?.reason)}.` }] : [],
       ...holes.filter(({ byHand }) => byHand).flatMap((hole): Finding[] => {
-        const moved = array.holes?.find(each => each.row === row && each.column === column && hole.id.endsWith(`-${each.of}-${each.rank}`))
+        const moved = array.holes?.find(each => each.row === row && each.column === column && each.of === hole.row && each.rank === hole.rank)
         return [
           { ...about, code: 'hole-by-hand', subject: hole.id, message: words`${name}, ${hole.row} row: a hole was put at ${hole.x} by hand${because(moved?.reason)}.` },
           ...hole.slot === undefined ? [{ ...about, severity: 'stop' as const, code: 'hole-off-slot', subject: hole.id, message: words`${name}, ${hole.row} row: at ${hole.x} the plate has no slot.`, remedy: words`Put the hole within a slot, or move the plate.` }] : [],

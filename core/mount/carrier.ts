@@ -1,5 +1,5 @@
 import type { Rect } from '../geometry'
-import type { Carrier, Mount } from '../job'
+import { heightOfRow, type Carrier, type Mount } from '../job'
 import { standsAt, type Member } from '../survey'
 import type { HolePlace } from './holes'
 import { sharesOf } from './holes'
@@ -109,7 +109,7 @@ export function stripsFor(carrier: Carrier, plates: Carried[], landings: Landing
     }
     const half = (carrier.height ?? USUAL_CARRIERS.rail.height!) / 2
     return mount.needs.rows.map((of) => {
-      const at = y + (mount.plate.slots.find(({ row }) => row === of)?.y ?? 0)
+      const at = y + heightOfRow(mount, of)
       return stripOf(plates, of, [of], { from: at - half, to: at + half, heights: [at] }, landings, members)
     })
   })

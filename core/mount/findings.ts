@@ -1,7 +1,7 @@
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
 import type { Cell } from '../arrange'
-import type { Catalogue, Display, Fault, Mount, Orientation, PlateChoice, ScreenArray, Wall } from '../job'
+import { coveringOf, type Catalogue, type Display, type Fault, type Mount, type Orientation, type PlateChoice, type ScreenArray, type Wall } from '../job'
 import type { Member, Survey } from '../survey'
 import { words, type Text } from '../units'
 import { onceForEach } from '../memo'
@@ -122,7 +122,7 @@ function pairsOf(cells: Cell[], mountOf: (cell: Cell) => Mount | undefined, { di
 
 /** Whether mounts, displays and covering suit each other by the maker's figures. */
 export function suitFindings(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, catalogue: Catalogue, wall: Wall): Finding[] {
-  const covering = wall.covering.reduce((sum, { thickness }) => sum + thickness, 0)
+  const covering = coveringOf(wall)
   const stop = (code: string, message: Text): Finding =>
     ({ severity: 'stop', code, stage: 'mount', subject: array.id, message })
   const found = pairsOf(cells, mountOf, catalogue).flatMap(({ display, mount, orientation }) => [

@@ -1,7 +1,7 @@
 import type { Point } from '../geometry'
-import type { Carrier, Fastener, Mount, Rules, Wall } from '../job'
+import { heightOfRow, type Carrier, type Fastener, type Mount, type Rules, type Wall } from '../job'
 import { onceForEach } from '../memo'
-import { isFramed, standsAt, type Coursing, type Survey } from '../survey'
+import { courseAt, isFramed, standsAt, type Coursing, type Survey } from '../survey'
 import type { Demand } from './demand'
 import { holesOnBlock, holesOnFraming, holesOnSolid, sharesOf, type HolePlace } from './holes'
 import { blocksOf, coursesOf, edgeDistanceOf, jointDistanceOf, landingsOf, type Landing } from './landing'
@@ -22,7 +22,6 @@ export interface Ground {
 /** Coverings that share a load among anchors. */
 const TIMBER = ['furring', 'plywood']
 const NOTHING: Demand[] = []
-const heightOf = ({ plate }: Mount, row: string) => plate.slots.find(slot => slot.row === row)?.y ?? 0
 const spansOf = ({ plate }: Mount, row: string) => plate.slots.filter(slot => slot.row === row).map(({ x1, x2 }) => ({ from: x1, to: x2 }))
 
 /** Those rows whose slots differ along the wall: rows above each other reach alike. */
@@ -34,12 +33,12 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
   const all = members.every(({ stretches }) => !stretches)
   const standing = (y: number) => all ? landings : landings.filter(({ index }) => standsAt(members[index]!, y))
   const demands = onceForEach((mount: Mount) => onceForEach((plateY: number) =>
-    (all ? unlike(mount) : mount.needs.rows).map((row): Demand => ({ spans: spansOf(mount, row), landings: standing(plateY + heightOf(mount, row)), wanted: mount.needs.members }))))
+    (all ? unlike(mount) : mount.needs.rows).map((row): Demand => ({ spans: spansOf(mount, row), landings: standing(plateY + heightOfRow(mount, row)), wanted: mount.needs.members }))))
   return {
     allOver: false,
     along: (mount, plateY) => demands(mount)(all ? 0 : plateY),
     up: () => NOTHING,
-    holes: (mount, { x, y }) => holesOnFraming(mount, x, landings, row => standing(y + heightOf(mount, row))),
+    holes: (mount, { x, y }) => holesOnFraming(mount, x, landings, row => standing(y + heightOfRow(mount, row))),
     at: (x, y) => {
       const [near] = standing(y).map(({ index, centre, usable }) => ({ member: index, margin: usable - Math.abs(x - centre) })).sort((a, b) => b.margin - a.margin)
       return near ?? {}
@@ -52,18 +51,17 @@ function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined): 
   const distance = jointDistanceOf(fastener)
   const courses = coursesOf(coursing, distance, wall.height)
   const blocks = onceForEach((course: number): Landing[] => blocksOf(coursing, coursing.origin.y + (course + 0.5) * coursing.height, distance, wall.width))
-  const courseOf = (y: number) => Math.floor((y - coursing.origin.y) / coursing.height)
   const up = onceForEach((mount: Mount) => [...new Set(mount.plate.slots.filter(({ row }) => mount.needs.rows.includes(row)).map(({ y }) => y))]
     .map((y): Demand => ({ spans: [{ from: y, to: y }], landings: courses, wanted: 1 })))
   const along = onceForEach((mount: Mount) => onceForEach((plateY: number) =>
-    sharesOf(mount).map(({ row, from, to }): Demand => ({ spans: [{ from, to }], landings: blocks(courseOf(plateY + heightOf(mount, row))), wanted: 1 }))))
+    sharesOf(mount).map(({ row, from, to }): Demand => ({ spans: [{ from, to }], landings: blocks(courseAt(coursing, plateY + heightOfRow(mount, row))), wanted: 1 }))))
   const spareUp = (y: number) => Math.max(...courses.map(({ centre, usable }) => usable - Math.abs(y - centre)))
   return {
     allOver: false,
     along: (mount, plateY) => along(mount)(plateY),
     up,
-    holes: (mount, { x, y }) => holesOnBlock(mount, x, row => blocks(courseOf(y + heightOf(mount, row))), row => spareUp(y + heightOf(mount, row))),
-    at: (x, y) => ({ margin: Math.min(spareUp(y), Math.max(...blocks(courseOf(y)).map(({ centre, usable }) => usable - Math.abs(x - centre)))) }),
+    holes: (mount, { x, y }) => holesOnBlock(mount, x, row => blocks(courseAt(coursing, y + heightOfRow(mount, row))), row => spareUp(y + heightOfRow(mount, row))),
+    at: (x, y) => ({ margin: Math.min(spareUp(y), Math.max(...blocks(courseAt(coursing, y)).map(({ centre, usable }) => usable - Math.abs(x - centre)))) }),
   }
 }
 

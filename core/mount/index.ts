@@ -62,7 +62,7 @@ function numbered(places: (HolePlace & { y: number })[], id: string, { array, wa
   return places.map((place) => {
     const rank = (inRow.get(place.row) ?? 0) + 1
     inRow.set(place.row, rank)
-    return { ...place, ...drilling, id: `${id}-${place.row}-${rank}`, ...fastener && { fastener: fastener.id } }
+    return { ...place, ...drilling, id: `${id}-${place.row}-${rank}`, rank, ...fastener && { fastener: fastener.id } }
   })
 }
 
@@ -72,7 +72,7 @@ function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }
   const mount = context.mountOf(cell)
   const places = ground.holes(mount, centre).map(place => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y }))
   return numbered(places, idOf(array, cell), context, mount.plate.thickness).map((hole) => {
-    const moved = array.holes?.find(({ row, column, of, rank }) => row === cell.row && column === cell.column && hole.id === `${idOf(array, cell)}-${of}-${rank}`)
+    const moved = array.holes?.find(({ row, column, of, rank }) => row === cell.row && column === cell.column && of === hole.row && rank === hole.rank)
     if (!moved) return hole
     const { slot: _slot, member: _member, margin: _margin, ...rest } = hole
     const slot = mount.plate.slots.findIndex(({ row, x1, x2 }) => row === hole.row && moved.x >= centre.x + x1 - 1e-9 && moved.x <= centre.x + x2 + 1e-9)

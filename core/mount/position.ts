@@ -6,6 +6,8 @@ import type { HolePlace } from './holes'
 /** A hole to make for a plate, mm on the wall. */
 export interface Hole extends HolePlace {
   id: string
+  /** Which of its row it is, from the left, from 1. */
+  rank: number
   y: number
   fastener?: string
   /** Whether a person put it there. */

@@ -18,12 +18,13 @@ const LOOKS = {
 const OVERRIDABLE = new Set(['survey', 'arrange', 'mount', 'fix'])
 const RANK = { stop: 0, caution: 1, note: 2 }
 
-interface Card { key: string, finding: Finding, messages: string[] }
+interface Card { key: string, finding: Finding, all: Finding[], messages: string[] }
 const cards = computed(() => {
   const byCure = new Map<string, Card>()
   for (const finding of [...findings].sort((a, b) => RANK[a.severity] - RANK[b.severity])) {
     const key = finding.cure ? JSON.stringify(finding.cure) : `${finding.code} ${finding.subject} ${tell(finding.message)}`
-    const card = byCure.get(key) ?? { key, finding, messages: [] }
+    const card = byCure.get(key) ?? { key, finding, all: [], messages: [] }
+    card.all.push(finding)
     card.messages.push(tell(finding.message))
     byCure.set(key, card)
   }
@@ -41,19 +42,24 @@ const { name } = usePreferences()
 const taking = ref('')
 const reason = ref('')
 const fault = ref('')
-function takeOn({ code, subject, message }: Finding) {
+function takeOn(stops: Finding[]) {
   const [by, because] = [name.value.trim(), reason.value.trim()]
   if (!by || !because) return void (fault.value = by ? 'Say why: it is kept and printed.' : 'Say who you are: the name is kept and printed.')
-  fault.value = store.edit('Take a stop on', wall => overrideStop(wall, { code, subject, by, reason: because, at: new Date().toISOString(), told: textToString(message, 'metric') })).map(({ message }) => message).join(' ')
+  const at = new Date().toISOString()
+  fault.value = store.edit('Take a stop on', (wall) => {
+    for (const { code, subject, message } of stops) overrideStop(wall, { code, subject, by, reason: because, at, told: textToString(message, 'metric') })
+  }).map(({ message }) => message).join(' ')
   if (!fault.value) taking.value = reason.value = ''
 }
-const takeBack = ({ code, subject }: Finding) => store.edit('Let a stop stand', wall => restoreStop(wall, code, subject))
+const takeBack = (stops: Finding[]) => store.edit('Let a stop stand', (wall) => {
+  for (const { code, subject } of stops) restoreStop(wall, code, subject)
+})
 </script>
 
 <template>
   <ul class="space-y-2" aria-label="Findings">
     <li
-      v-for="{ key, finding, messages } in cards"
+      v-for="{ key, finding, all, messages } in cards"
       :key="key"
       class="border-l-4 px-3 py-2 text-sm"
       :class="LOOKS[finding.severity].box"
@@ -71,7 +77,7 @@ const takeBack = ({ code, subject }: Finding) => store.edit('Let a stop stand', 
       <p v-if="finding.overridden" class="mt-1 pl-6" data-testid="taken-on">
         A stop taken on by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
       </p>
-      <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(finding)">
+      <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(all)">
         <label class="block">Your name<input v-model="name" class="field-input" autocomplete="name" maxlength="100"></label>
         <label class="block">Why it may be built all the same<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
         <p v-if="fault" class="field-fault" role="alert">
@@ -96,7 +102,7 @@ const takeBack = ({ code, subject }: Finding) => store.edit('Let a stop stand', 
         <button v-if="finding.severity === 'stop' && OVERRIDABLE.has(finding.stage)" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
           Take it on…
         </button>
-        <button v-if="finding.overridden" type="button" class="press !px-2 whitespace-nowrap" @click="takeBack(finding)">
+        <button v-if="finding.overridden" type="button" class="press !px-2 whitespace-nowrap" @click="takeBack(all)">
           Let it stand
         </button>
       </div>

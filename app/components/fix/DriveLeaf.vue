@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { coveringOf } from '~~/core/job'
+
 /** How the chosen fastener is set: what is drilled and how deep, what to mark on the bit, how tight, in which order. */
 const { fixing, fastener, positions, wall } = useFixing()
 const { show, showFine, suffix, tell } = useUnits()
 const drive = computed(() => fixing.value?.drive)
 const count = computed(() => positions.value.reduce((sum, { holes = [] }) => sum + holes.length, 0))
-const covering = computed(() => wall.value.covering.reduce((sum, { thickness }) => sum + thickness, 0))
+const covering = computed(() => coveringOf(wall.value))
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
+import { heightOfRow } from '~~/core/job'
 import { mountModels, type Position } from '~~/core/mount'
 
 /**
@@ -30,7 +31,7 @@ const column = computed(() => {
     if (!display || !mount || !each.plate) return []
     const share = each.row === position.value!.row ? pulled.value : 0
     const out = off.value + mount.depth.stowed + share * (mount.depth.service - mount.depth.stowed)
-    const slots = mount.needs.rows.map(row => (each.plate!.centre.y) + (mount.plate.slots.find(slot => slot.row === row)?.y ?? 0))
+    const slots = mount.needs.rows.map(row => each.plate!.centre.y + heightOfRow(mount, row))
     return [{ ...each, display: { ...each.display, depth: display.depth }, mount, plate: each.plate, out, slots, drilled: heights(each), chosen: each.id === position.value!.id, moves: mount.depth.service > mount.depth.stowed }]
   })
 })

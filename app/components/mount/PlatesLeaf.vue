@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Hand, Undo2 } from 'lucide-vue-next'
+import { Hand } from 'lucide-vue-next'
 import { holeHeightFromBottomEdge, marginFigure, plateAcross } from '~~/core/mount'
 import type { Model } from '~~/core/catalogue'
 import type { Fastener, HoleChoice } from '~~/core/job'
@@ -45,14 +45,13 @@ const rows = computed(() => {
 const chosenHole = computed(() => position.value?.holes?.find(({ id }) => id === selected.value))
 const { plan } = useWallPlan()
 const spare = computed(() => chosenHole.value && marginFigure(chosenHole.value, plan.value?.members ?? [], store.catalogue.fasteners.find(({ id }) => id === array.value?.fastener)))
-const placeOf = (id: string) => /-([^-]+)-(\d+)$/.exec(id)
 const ownHole = computed(() => {
-  const [, of, rank] = (chosenHole.value && placeOf(chosenHole.value.id)) ?? []
-  return array.value?.holes?.find(hole => hole.row === position.value?.row && hole.column === position.value.column && hole.of === of && hole.rank === Number(rank))
+  const { row: of, rank } = chosenHole.value ?? {}
+  return array.value?.holes?.find(hole => hole.row === position.value?.row && hole.column === position.value.column && hole.of === of && hole.rank === rank)
 })
 function putHole(change: Partial<HoleChoice> | undefined) {
-  const [, of = '', rank] = placeOf(chosenHole.value!.id) ?? []
-  return store.edit('Put a hole', wall => setHole(wall, array.value!.id, { row: position.value!.row, column: position.value!.column, of, rank: Number(rank), x: chosenHole.value!.x }, change))
+  const { row: of, rank, x } = chosenHole.value!
+  return store.edit('Put a hole', wall => setHole(wall, array.value!.id, { row: position.value!.row, column: position.value!.column, of, rank, x }, change))
 }
 
 const { optionsOf, take } = useModelChoice()
@@ -87,12 +86,7 @@ const told = (margin: number | undefined) => margin === undefined ? (carrying.va
         <LengthField :key="position.id" label="Plate slid, + right" :value="position.plate.lateralShift" :hint="`${showFine(travel.lateral)} ${suffix} either way`" :actions="slid('lateralShift')" />
         <LengthField :key="`${position.id} up`" label="Plate raised, + up" :value="position.plate.heightShift" :hint="`${showFine(travel.height)} ${suffix} either way`" :actions="slid('heightShift')" />
       </div>
-      <template v-if="own">
-        <NoteField :key="`${position.id} why`" label="Why it was put there" :value="own.reason ?? ''" :commit="because" />
-        <button type="button" class="press w-full" @click="release">
-          <Undo2 class="size-4" aria-hidden="true" /> Let it be worked out
-        </button>
-      </template>
+      <ByHand v-if="own" :key="`${position.id} why`" label="Why it was put there" :reason="own.reason" :because="because" @release="release" />
       <div>
         <FigureLine label="Plate centre along the wall" :figure="plateAcross(position, mount, position.plate.lateralShift)" />
         <FigureLine v-for="{ row, figure } in rows" :key="row" :label="`${row} holes above the floor`" :figure="figure" />
@@ -111,12 +105,7 @@ const told = (margin: number | undefined) => margin === undefined ? (carrying.va
       <FigureLine v-if="spare" :key="`${chosenHole!.id} spare`" label="To spare beside this hole" fine :figure="spare" />
       <template v-if="chosenHole && !array.carrier">
         <LengthField :key="chosenHole.id" label="Put this hole at" :value="chosenHole.x" :actions="{ commit: mm => putHole({ x: mm }) }" />
-        <template v-if="ownHole">
-          <NoteField :key="`${chosenHole.id} why`" label="Why" :value="ownHole.reason ?? ''" :commit="reason => putHole({ reason: reason || undefined })" />
-          <button type="button" class="press w-full" @click="putHole(undefined)">
-            <Undo2 class="size-4" aria-hidden="true" /> Let it be worked out
-          </button>
-        </template>
+        <ByHand v-if="ownHole" :key="`${chosenHole.id} why`" label="Why" :reason="ownHole.reason" :because="reason => putHole({ reason: reason || undefined })" @release="putHole(undefined)" />
       </template>
     </template>
   </div>
