@@ -25,8 +25,8 @@ export const useFixing = createSharedComposable(() => {
   const pairOptions = computed(() => pairs.value.map(each => ({ value: keyOf(each), label: `${each.count} × ${store.catalogue.displays.find(({ id }) => id === each.display)?.name} on ${store.catalogue.mounts.find(({ id }) => id === each.mount)?.name}` })))
   const display = computed(() => store.catalogue.displays.find(({ id }) => id === fixing.value?.display))
   const fastener = computed(() => store.catalogue.fasteners.find(({ id }) => id === array.value?.fastener))
-  /** Fasteners that other arrays of the site's walls use. */
-  const onSite = computed(() => (store.kept?.job.walls ?? []).flatMap(({ arrays }) => arrays.filter(({ id }) => id !== array.value?.id).flatMap(({ fastener }) => fastener ?? [])))
+  /** Fasteners that the site has: a site's job holds the models that its walls use. */
+  const onSite = computed(() => (store.kept?.job.catalogue.fasteners ?? []).map(({ id }) => id))
   const ranked = computed(() => array.value
     ? rankFasteners((offeredOf('fastener', array.value.fastener) as Fastener[]).filter(({ base }) => base === wall.value.structure.kind), array.value, positions.value, wall.value, job.value, system.value, { strips: strips.value, onSite: onSite.value })
     : [])

@@ -176,6 +176,20 @@ describe('the plan of a wall', () => {
     expect(heavy(190)).toEqual([['stop', 'fastener-overloaded']])
   })
 
+  it('is used no less by more weight, in any case, through any covering, in any wind', () => {
+    const mass = fc.integer({ min: 1, max: 90 })
+    fc.assert(fc.property(mass, mass, fc.integer({ min: 0, max: 40 }), fc.integer({ min: 1, max: 45 }), (a, b, thickness, windSpeed) => {
+      const uses = (kilograms: number) => new Map(fixed((job) => {
+        job.catalogue.displays[0]!.mass = kilograms
+        job.catalogue.mounts[0]!.capacity = 500
+        Object.assign(job.walls[0]!, { windSpeed, covering: thickness > 0 ? [{ material: 'gypsum-board', thickness }] : [] })
+      }).loads.map(load => [load.case, load.utilisation!]))
+      const [light, heavy] = [uses(Math.min(a, b)), uses(Math.max(a, b))]
+      expect(light.size).toBe(4)
+      for (const [name, use] of light) expect(heavy.get(name)!, name).toBeGreaterThanOrEqual(use - 1e-12)
+    }), { numRuns: 40 })
+  })
+
   it('never shows a use that rests on a figure not given, and stops', () => {
     const { loads, findings } = fixed((job) => { delete fastener(job).yield })
     expect(loads.every(({ utilisation }) => utilisation === undefined)).toBe(true)

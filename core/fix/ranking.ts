@@ -19,7 +19,7 @@ const worse = (a: Ranked, b: Ranked, is: (ranked: Ranked) => boolean) => Number(
  * used; then those in stock; then those the site uses already, so that few kinds are carried; then
  * the least used.
  *
- * @param onSite ids of fasteners that other arrays of the site use
+ * @param onSite ids of fasteners that the site has already
  */
 export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positions: Position[], wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>, units: UnitSystem, { strips = [], onSite = [] }: { strips?: Strip[], onSite?: string[] } = {}): Ranked[] {
   return fasteners.map((fastener): Ranked => {

@@ -114,6 +114,8 @@ describe('the mirror image of a wall', () => {
       expect(heldIn(other)).toBe(heldIn(one))
       expect(Math.abs(other.shift.x)).toBe(Math.abs(one.shift.x))
       if (heldIn(one) > 0) expect(leastIn(other)).toBeCloseTo(leastIn(one), 6)
+      const slidesIn = ({ positions }: typeof one) => positions.reduce((sum, { plate }) => sum + Math.abs(plate!.lateralShift), 0)
+      expect(slidesIn(other)).toBeCloseTo(slidesIn(one), 4)
     }), { numRuns: 60 })
   })
 })

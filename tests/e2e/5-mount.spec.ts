@@ -150,6 +150,9 @@ test('the section shows what lies behind a screen, and the slider pulls its row 
   await expect(section).toContainText('380')
   await fill(page, 'Plug, long', '20')
   await expect(page.locator('[data-finding=plug-does-not-fit]')).toHaveCount(0)
+  // What is not known any more is said to be not known.
+  await fill(page, 'Plug, long', '')
+  await expect(page.getByTestId('plug-fit')).toContainText('Say what is plugged in')
 })
 
 test('a stop is taken on by a named person with a reason, and can stand again', async ({ page, house }) => {

@@ -10,7 +10,7 @@ function choose(id: string) {
   take('fastener', id)
   store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
 }
-const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock === undefined ? 'stock not known' : inStock ? 'enough in stock' : 'not enough in stock', ...onSite ? ['used on this site already'] : []].join(', ')
+const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock === undefined ? 'stock not known' : inStock ? 'enough in stock' : 'not enough in stock', ...onSite ? ['at this site already'] : []].join(', ')
 </script>
 
 <template>
