@@ -5,9 +5,9 @@ import type { Interval } from './geometry'
  * Stretches of one set must not overlap. One of any set is their union, all of them what they share.
  *
  * @example
- * inAtLeast(2, [[{ from: 0, to: 5 }], [{ from: 3, to: 9 }]]) // [{ from: 3, to: 5 }]
+ * coveredAtLeast(2, [[{ from: 0, to: 5 }], [{ from: 3, to: 9 }]]) // [{ from: 3, to: 5 }]
  */
-export function inAtLeast(times: number, sets: Interval[][]): Interval[] {
+export function coveredAtLeast(times: number, sets: Interval[][]): Interval[] {
   const ends = sets.flatMap(set => set.flatMap(({ from, to }) => to < from ? [] : [{ x: from, step: 1 }, { x: to, step: -1 }]))
     .sort((a, b) => a.x - b.x || b.step - a.step)
   const found: Interval[] = []
@@ -21,17 +21,17 @@ export function inAtLeast(times: number, sets: Interval[][]): Interval[] {
 }
 
 /** All of some stretches as stretches that do not overlap. */
-export function united(stretches: Interval[]): Interval[] {
-  return inAtLeast(1, stretches.map(stretch => [stretch]))
+export function union(stretches: Interval[]): Interval[] {
+  return coveredAtLeast(1, stretches.map(stretch => [stretch]))
 }
 
 /** The parts of some stretches that lie within another. */
-export function within({ from, to }: Interval, stretches: Interval[]): Interval[] {
+export function clip({ from, to }: Interval, stretches: Interval[]): Interval[] {
   return stretches.map(stretch => ({ from: Math.max(stretch.from, from), to: Math.min(stretch.to, to) })).filter(part => part.to >= part.from)
 }
 
 /** What is left of some stretches without others; the ends of what is taken away stay. */
-export function without(stretches: Interval[], taken: Interval[]): Interval[] {
+export function subtract(stretches: Interval[], taken: Interval[]): Interval[] {
   return taken.reduce((left, { from, to }) => left.flatMap(stretch => stretch.to <= from || stretch.from >= to
     ? [stretch]
     : [{ from: stretch.from, to: from }, { from: to, to: stretch.to }].filter(part => part.to >= part.from)), stretches)

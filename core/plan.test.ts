@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { demoJob, demoWall } from '../tests/fixtures/demo'
 import { exampleJob } from '../tests/fixtures/job'
-import { hasStop, impossibilities, plan, planWall, type WallPlan } from './plan'
+import { hasStop, infeasibleInputs, plan, planWall, type WallPlan } from './plan'
 import { planFile } from './planFile'
 
 const demo = (...[site, id]: Parameters<typeof demoWall>): WallPlan => {
@@ -51,7 +51,7 @@ describe('the demo', () => {
   it('asks for nothing that cannot be', () => {
     for (const site of ['holm-point', 'ravel-sands', 'stennick'] as const) {
       const job = demoJob(site)
-      for (const wall of job.walls) expect(impossibilities(wall, job.catalogue), wall.id).toEqual([])
+      for (const wall of job.walls) expect(infeasibleInputs(wall, job.catalogue), wall.id).toEqual([])
     }
   })
 })

@@ -117,7 +117,7 @@ export function plan(job: Job): Plan {
  * that its mount cannot carry, a plate slid beyond its travel. An edit that brings one in is
  * refused at the field; a file that has one is planned, with a stop.
  */
-export function impossibilities(wall: Wall, catalogue: Catalogue, root = '$'): Fault[] {
+export function infeasibleInputs(wall: Wall, catalogue: Catalogue, root = '$'): Fault[] {
   return wall.arrays.flatMap((array, index) => {
     const path = `${root}.arrays[${index}]`
     const arrangement = arrange(array, catalogue.displays, wall)

@@ -4,10 +4,10 @@ import { until } from '@vueuse/core'
 const PARTS = [
   () => import('~/components/bench/SurveyBench.vue'), () => import('~/components/bench/MountBench.vue'), () => import('~/components/bench/FixBench.vue'),
   () => import('~/components/bench/MarkBench.vue'), () => import('~/components/bench/HangBench.vue'),
-  () => import('~/components/survey/WallLeaf.vue'), () => import('~/components/survey/LayerList.vue'), () => import('~/components/survey/AroundLeaf.vue'), () => import('~/components/survey/FaceLeaf.vue'),
-  () => import('~/components/survey/EvidenceImport.vue'), () => import('~/components/arrange/PictureLeaf.vue'), () => import('~/components/arrange/ViewersLeaf.vue'),
-  () => import('~/components/arrange/ScreenLeaf.vue'), () => import('~/components/arrange/ArraysLeaf.vue'), () => import('~/components/arrange/AlternativesView.vue'),
-  () => import('~/components/mount/OtherwiseLeaf.vue'), () => import('~/components/mount/DepthLeaf.vue'), () => import('~/components/mount/DepthSection.vue'), () => import('~/components/fix/FixCharts.vue'),
+  () => import('~/components/survey/WallPanel.vue'), () => import('~/components/survey/LayerList.vue'), () => import('~/components/survey/FeaturesPanel.vue'), () => import('~/components/survey/FlatnessPanel.vue'),
+  () => import('~/components/survey/EvidenceImport.vue'), () => import('~/components/arrange/PicturePanel.vue'), () => import('~/components/arrange/ViewersPanel.vue'),
+  () => import('~/components/arrange/ScreenPanel.vue'), () => import('~/components/arrange/ArraysPanel.vue'), () => import('~/components/arrange/AlternativesView.vue'),
+  () => import('~/components/mount/RemediesPanel.vue'), () => import('~/components/mount/DepthPanel.vue'), () => import('~/components/mount/DepthSection.vue'), () => import('~/components/fix/FixCharts.vue'),
   () => import('~/components/ledger/SurveyLedger.vue'), () => import('~/components/ledger/MarkLedger.vue'), () => import('~/components/draft/DraftSurvey.vue'),
 ]
 

@@ -7,15 +7,15 @@ export type SurveyTool
     | { enters: 'feature', kind: string }
     | { enters: 'surface' }
 
-/** Parts of the survey, each with a bench leaf of its own. */
-export const SURVEY_LEAVES = [
-  { id: 'readings', title: 'Readings' }, { id: 'wall', title: 'Wall' }, { id: 'layers', title: 'Layers' }, { id: 'around', title: 'Around' }, { id: 'face', title: 'Face' },
+/** Parts of the survey, each with a bench panel of its own. */
+export const SURVEY_PANELS = [
+  { id: 'readings', title: 'Readings' }, { id: 'wall', title: 'Wall' }, { id: 'layers', title: 'Layers' }, { id: 'features', title: 'Features' }, { id: 'flatness', title: 'Flatness' },
 ] as const
-export type SurveyLeaf = typeof SURVEY_LEAVES[number]['id']
+export type SurveyPanel = typeof SURVEY_PANELS[number]['id']
 
 /** Which part of the survey is worked on, and what pointing at the wall enters. */
 export const useSurveyTool = () => ({
-  leaf: useState<SurveyLeaf>('survey-leaf', () => 'readings'),
+  panel: useState<SurveyPanel>('survey-panel', () => 'readings'),
   tool: useState<SurveyTool | undefined>('survey-tool', () => undefined),
   /** Height above the floor that typed readings are given, mm. */
   height: useState<number>('survey-height', () => 1500),

@@ -98,7 +98,7 @@ useHead({ title: 'Catalogue · Wide Trellis' })
           <h1 class="text-2xl font-bold">
             Catalogue
           </h1>
-          <BenchLeaves class="flex-1" :model-value="kind" :leaves="MODEL_KINDS.map(id => ({ id, title: KINDS[id].names }))" label="Kinds of model" @update:model-value="look" />
+          <BenchPanels class="flex-1" :model-value="kind" :panels="MODEL_KINDS.map(id => ({ id, title: KINDS[id].names }))" label="Kinds of model" @update:model-value="look" />
         </div>
         <ModelTable v-model:search="search" v-model:shown="shown" v-model:chosen="chosen" class="flex-1" :kind="kind" :models="models" :used-by="id => usedBy(id).length" :unkept="id => keyOf(id) in drafts" />
         <div class="flex flex-wrap gap-2">

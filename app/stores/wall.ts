@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { merge, same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type ScreenArray, type Wall } from '~~/core/job'
 import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
-import { impossibilities } from '~~/core/plan'
+import { infeasibleInputs } from '~~/core/plan'
 import type { Draft } from '../utils/draft'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
 
@@ -95,8 +95,8 @@ export const useWallStore = defineStore('wall', () => {
   function faultsOf(next: Wall): Fault[] {
     const faults = wallFaults(next, catalogue.value, '$', wall.value)
     if (faults.length > 0) return faults
-    const before = new Set(impossibilities(wall.value!, catalogue.value).map(({ path, message }) => path + message))
-    return impossibilities(next, catalogue.value).filter(({ path, message }) => !before.has(path + message))
+    const before = new Set(infeasibleInputs(wall.value!, catalogue.value).map(({ path, message }) => path + message))
+    return infeasibleInputs(next, catalogue.value).filter(({ path, message }) => !before.has(path + message))
   }
 
   /** Makes an edit. Returns what is wrong with it, and changes nothing, if anything is. */

@@ -7,7 +7,7 @@ import { arrange, orientDisplay } from './index'
 import { fitSource, hiddenPixels, pixelMap, pixelPitch } from './pixels'
 import { testPicture } from './testPicture'
 import { lostToSeams, massOf, powerOf, seamTolerance } from './totals'
-import { angleUp, farthestViewer, nearestViewer, pictureOf, pixelsMelt } from './viewing'
+import { angleUp, farthestViewer, nearestViewer, pictureOf, pixelsNotVisible } from './viewing'
 
 const job = exampleJob()
 const wall = job.walls[0]!
@@ -94,7 +94,7 @@ describe('viewing', () => {
     expect(farthestViewer(picture, 0.05).value).toBeCloseTo(10 * picture.height, 9)
   })
 
-  it('shows no pixels from 0.53222 × 3437.75 on', () => expect(pixelsMelt(display).value).toBeCloseTo(574.8 / 1080 * 3437.75, 6))
+  it('shows no pixels from 0.53222 × 3437.75 on', () => expect(pixelsNotVisible(display).value).toBeCloseTo(574.8 / 1080 * 3437.75, 6))
 
   it('stands within 30° to the top and 15° to the centre from the nearest viewer on, and not nearer', () => {
     const top = picture.foot + picture.height

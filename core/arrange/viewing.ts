@@ -40,10 +40,10 @@ export function farthestViewer(picture: Picture, element = ELEMENT): Figure {
 }
 
 /** The distance from which single pixels are no longer seen. */
-export function pixelsMelt(display: OrientedDisplay): Figure {
+export function pixelsNotVisible(display: OrientedDisplay): Figure {
   const { x, y } = pixelPitch(display)
   const pitch = Math.max(x, y)
-  return figure([{ label: 'Pixels melt from', expression: words`pixel ${pitch.toFixed(4)} mm × ${String(ARC_MINUTE)}`, value: pitch * ARC_MINUTE, unit: 'mm', source: 'one arc minute, the resolution of the eye' }])
+  return figure([{ label: 'Pixels not visible beyond', expression: words`pixel ${pitch.toFixed(4)} mm × ${String(ARC_MINUTE)}`, value: pitch * ARC_MINUTE, unit: 'mm', source: 'one arc minute, the resolution of the eye' }])
 }
 
 const degrees = (radians: number) => radians * 180 / Math.PI
@@ -72,7 +72,7 @@ export function offAxis({ left, width }: Picture, along: number, distance: numbe
   const aside = Math.abs(along - left - width / 2)
   return figure([{
     label: 'Off the axis', expression: words`arctan(${aside} to the side ÷ ${distance})`, value: degrees(Math.atan2(aside, distance)), unit: '°',
-    source: 'foreshortening: cos 45° leaves 71 % of the width',
+    source: 'foreshortening: cos 45° panels 71 % of the width',
   }])
 }
 

@@ -12,7 +12,7 @@ export function shareLeft(distance: number, least: number, critical: number, atL
 }
 
 /**
- * What nearness to an edge and to another anchor leaves of what the maker allows, reduced linearly
+ * What nearness to an edge and to another anchor panels of what the maker allows, reduced linearly
  * between the least and the critical distance; the two shares are multiplied.
  */
 export function crowdingOf({ edgeDistance = 0, criticalEdge, edgeFactor, minSpacing = 0, criticalSpacing, spacingFactor }: Fastener, { edge, spacing }: Pick<Setting, 'edge' | 'spacing'>): Crowding {

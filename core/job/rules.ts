@@ -56,7 +56,7 @@ export const HOUSE_RULES: HouseRule[] = [
 ]
 
 /** What the firm chose, or what holds until it has. */
-export function schoolOf({ key, schools, otherwise }: HouseRule, rules: Rules): School {
+export function chosenOption({ key, schools, otherwise }: HouseRule, rules: Rules): School {
   const chosen = String(rules[key] ?? otherwise)
   return schools.find(({ value }) => value === chosen)!
 }

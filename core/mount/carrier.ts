@@ -2,8 +2,8 @@ import type { Rect } from '../geometry'
 import { heightOfRow, type Carrier, type Mount } from '../job'
 import { standsAt, type Member } from '../survey'
 import type { HolePlace } from './holes'
-import { sharesOf } from './holes'
-import type { Landing } from './landing'
+import { slotSegments } from './holes'
+import type { FixingZone } from './zones'
 
 /** A rail of the usual size and a board of plywood, until others are chosen; mm and N·m. */
 export const USUAL_CARRIERS: Record<Carrier['kind'], Carrier> = {
@@ -41,9 +41,9 @@ export interface Strip {
 interface Bolt { x: number, share: number }
 
 /** The members that a strip is fixed to: all from the last one left of its bolts to the first one right of them. */
-function supportsFor(bolts: Bolt[], landings: Landing[]): { landings: Landing[], held: boolean } {
+function supportsFor(bolts: Bolt[], zones: FixingZone[]): { zones: FixingZone[], held: boolean } {
   const [left, right] = [Math.min(...bolts.map(({ x }) => x)), Math.max(...bolts.map(({ x }) => x))]
-  const good = landings.filter(({ usable }) => usable >= 0)
+  const good = zones.filter(({ usable }) => usable >= 0)
   let first = good.findLastIndex(({ centre }) => centre <= left)
   let last = good.findIndex(({ centre }) => centre >= right)
   const held = first >= 0 && last >= 0 && good.length > 1
@@ -51,7 +51,7 @@ function supportsFor(bolts: Bolt[], landings: Landing[]): { landings: Landing[],
   if (last < 0) last = good.length - 1
   if (first === last && last + 1 < good.length) last++
   else if (first === last && first > 0) first--
-  return { landings: good.slice(first, last + 1), held }
+  return { zones: good.slice(first, last + 1), held }
 }
 
 /** What comes to each member as every bolt leans on its two neighbours in inverse proportion to their distance. */
@@ -70,24 +70,24 @@ function sharesAt(bolts: Bolt[], centres: number[]): { shares: number[], bending
 }
 
 function boltsOf(plates: Carried[], rows: string[]): Bolt[] {
-  return plates.flatMap(({ mount, x }) => sharesOf(mount)
+  return plates.flatMap(({ mount, x }) => slotSegments(mount)
     .filter(({ row }) => rows.includes(row))
     .map(({ from, to }) => ({ x: x + (from + to) / 2, share: 1 / (mount.needs.members * rows.length) })))
 }
 
 /** A strip through some rows of slots of the plates in one row of the array. */
-function stripOf(plates: Carried[], of: string, rows: string[], { from, to, heights }: { from: number, to: number, heights: number[] }, landings: Landing[], members: Member[]): Strip {
-  const standing = landings.filter(({ index }) => heights.every(y => standsAt(members[index]!, y)))
+function stripOf(plates: Carried[], of: string, rows: string[], { from, to, heights }: { from: number, to: number, heights: number[] }, zones: FixingZone[], members: Member[]): Strip {
+  const standing = zones.filter(({ index }) => heights.every(y => standsAt(members[index]!, y)))
   const bolts = boltsOf(plates, rows)
   const found = supportsFor(bolts, standing)
-  const centres = found.landings.map(({ centre }) => centre)
+  const centres = found.zones.map(({ centre }) => centre)
   const { shares, bending } = sharesAt(bolts, centres)
   const ends = [...centres, ...bolts.map(({ x }) => x)]
   const [left, right] = [Math.min(...ends) - END, Math.max(...ends) + END]
   return {
     row: plates[0]!.row, of, held: found.held, bending, heights,
     rect: { x: left, y: from, width: right - left, height: to - from },
-    supports: found.landings.map(({ index, centre, usable }, n) => ({ member: index, x: centre, share: shares[n]!, margin: usable })),
+    supports: found.zones.map(({ index, centre, usable }, n) => ({ member: index, x: centre, share: shares[n]!, margin: usable })),
   }
 }
 
@@ -98,19 +98,19 @@ function spread(from: number, to: number): number[] {
 }
 
 /** The rails or boards behind the plates of an array, from its top row down. */
-export function stripsFor(carrier: Carrier, plates: Carried[], landings: Landing[], members: Member[]): Strip[] {
+export function stripsFor(carrier: Carrier, plates: Carried[], zones: FixingZone[], members: Member[]): Strip[] {
   const rows = new Map<number, Carried[]>()
   for (const plate of plates) rows.set(plate.row, [...rows.get(plate.row) ?? [], plate])
   return [...rows.values()].flatMap((plates) => {
     const [{ mount, y }] = plates as [Carried]
     if (carrier.kind === 'board') {
       const [from, to] = [y - mount.plate.height / 2 - BOARD.past, y + mount.plate.height / 2 + BOARD.past]
-      return [stripOf(plates, 'board', mount.needs.rows, { from, to, heights: spread(from + BOARD.inset, to - BOARD.inset) }, landings, members)]
+      return [stripOf(plates, 'board', mount.needs.rows, { from, to, heights: spread(from + BOARD.inset, to - BOARD.inset) }, zones, members)]
     }
     const half = (carrier.height ?? USUAL_CARRIERS.rail.height!) / 2
     return mount.needs.rows.map((of) => {
       const at = y + heightOfRow(mount, of)
-      return stripOf(plates, of, [of], { from: at - half, to: at + half, heights: [at] }, landings, members)
+      return stripOf(plates, of, [of], { from: at - half, to: at + half, heights: [at] }, zones, members)
     })
   })
 }

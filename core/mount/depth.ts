@@ -121,7 +121,7 @@ function recessFindings({ array, cells, mountOf, wall }: Context): Finding[] {
   return (wall.features ?? []).filter(({ kind, x, y, width, height }) => kind === 'recess' && x < right && x + width > left && y < top && y + height > bottom).flatMap(({ x, y, width, height }): Finding[] => {
     const least = Math.min(left - x, x + width - right, bottom - y, y + height - top)
     if (clearance === undefined) return [{ ...about, severity: 'stop', code: 'side-clearance-not-known', message: words`${array.name} hangs in a recess with ${least} at the narrowest side; how much its mount needs there is not known.`, remedy: words`Give it in the catalogue, from the mount maker’s sheet.` }]
-    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow', message: words`The recess leaves ${least} beside ${array.name}; its mount needs ${clearance}.`, remedy: words`Move it, or widen the recess by ${clearance - least}.` }]
+    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow', message: words`The recess panels ${least} beside ${array.name}; its mount needs ${clearance}.`, remedy: words`Move it, or widen the recess by ${clearance - least}.` }]
   })
 }
 

@@ -4,10 +4,10 @@ import type { Cell } from '../arrange'
 import { coveringOf, type Catalogue, type Display, type Fault, type Mount, type Orientation, type PlateChoice, type ScreenArray, type Wall } from '../job'
 import type { Member, Survey } from '../survey'
 import { words, type Text } from '../units'
-import { onceForEach } from '../memo'
-import type { Demand } from './demand'
-import type { Ground } from './ground'
-import { ONE_SIDED_95 } from './landing'
+import { memoize } from '../memo'
+import type { Requirement } from './requirement'
+import type { Substrate } from './substrate'
+import { ONE_SIDED_95 } from './zones'
 import { mountModels } from './models'
 import { barredFor } from './placing'
 import type { Hole, MountedCell } from './position'
@@ -21,12 +21,12 @@ const tellShift = (by: number) => words`${Math.abs(by)} to the ${side(by)}`
 export interface Remedy { remedy: Text, best?: number }
 
 /** What plates can do about a miss, worked out once for all that stand and ask alike: slide within their travel, or how far they would have to. */
-export function remediesOn(ground: Ground, wall: Wall): (cell: MountedCell, mount: Mount) => Remedy {
-  const known = onceForEach((demands: Demand[]) => onceForEach((nominal: number) => onceForEach((mount: Mount) => remedyOf({ nominal, half: mount.plate.width / 2, demands, barred: [] }, mount))))
+export function remediesOn(substrate: Substrate, wall: Wall): (cell: MountedCell, mount: Mount) => Remedy {
+  const known = memoize((requirements: Requirement[]) => memoize((nominal: number) => memoize((mount: Mount) => remedyOf({ nominal, half: mount.plate.width / 2, requirements, barred: [] }, mount))))
   return ({ plate }, mount) => {
-    const [nominal, demands] = [plate.centre.x - plate.lateralShift, ground.along(mount, plate.centre.y)]
+    const [nominal, requirements] = [plate.centre.x - plate.lateralShift, substrate.along(mount, plate.centre.y)]
     const barred = barredFor(wall, mount, plate.centre.y)
-    return barred.length === 0 ? known(demands)(nominal)(mount) : remedyOf({ nominal, half: mount.plate.width / 2, demands, barred }, mount)
+    return barred.length === 0 ? known(requirements)(nominal)(mount) : remedyOf({ nominal, half: mount.plate.width / 2, requirements, barred }, mount)
   }
 }
 

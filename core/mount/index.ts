@@ -12,9 +12,9 @@ import { handFindings } from './byHand'
 import { heightFindings, proofFindings } from './proof'
 import { depthFindings } from './depth'
 import { collisionFindings, countFindings, missFindings, remediesOn, suitFindings } from './findings'
-import { groundOf, type Ground } from './ground'
+import { substrateOf, type Substrate } from './substrate'
 import type { HolePlace } from './holes'
-import { edgeDistanceOf, landingsOf } from './landing'
+import { edgeDistanceOf, zonesOf } from './zones'
 import { mountModels, sameUse } from './models'
 import { barredFor, choiceFor, placePlates, type Placing } from './placing'
 import type { Hole, MountedCell, Position } from './position'
@@ -34,7 +34,7 @@ export { placedOf, type Placed } from './placed'
 /** What the mount stage decides for one array: its plates and holes, and what stands between them and the members. */
 export interface Mounting { positions: Position[], strips: Strip[], findings: Finding[] }
 
-type Context = { array: ScreenArray, wall: Wall, survey: Survey, catalogue: Catalogue, mountOf: (cell: Cell) => Mount, ground: Ground }
+type Context = { array: ScreenArray, wall: Wall, survey: Survey, catalogue: Catalogue, mountOf: (cell: Cell) => Mount, substrate: Substrate }
 
 const idOf = (array: ScreenArray, { row, column }: Cell) => `${array.id}-r${row}c${column}`
 const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.find(({ id }) => id === array.fastener)
@@ -45,13 +45,13 @@ const carrierOf = (array: ScreenArray, wall: Wall) => isFramed(wall) ? array.car
 function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Context | undefined {
   const modelOf = mountModels(array, catalogue)
   if (cells.some(cell => !modelOf(cell))) return undefined
-  return { array, wall, survey, catalogue, mountOf: cell => modelOf(cell)!, ground: groundOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall)) }
+  return { array, wall, survey, catalogue, mountOf: cell => modelOf(cell)!, substrate: substrateOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall)) }
 }
 
 /** Places the plates of an array on what the survey found; where a cell has no mount, nothing is shifted. */
 export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: Pick<Job, 'catalogue' | 'rules'>): Placing {
   const context = contextOf(array, cells, wall, survey, job)
-  return context ? placePlates(array, cells, context.mountOf, wall, context.ground) : { shift: { x: 0, y: 0 }, plates: [] }
+  return context ? placePlates(array, cells, context.mountOf, wall, context.substrate) : { shift: { x: 0, y: 0 }, plates: [] }
 }
 
 /** Numbers the holes of each row, and says what is drilled and driven there. */
@@ -68,21 +68,21 @@ function numbered(places: (HolePlace & { y: number })[], id: string, { array, wa
 
 /** The holes of a plate that is fixed to the wall itself, those moved by hand where they were put. */
 function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }): Hole[] {
-  const { array, ground } = context
+  const { array, substrate } = context
   const mount = context.mountOf(cell)
-  const places = ground.holes(mount, centre).map(place => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y }))
+  const places = substrate.holes(mount, centre).map(place => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y }))
   return numbered(places, idOf(array, cell), context, mount.plate.thickness).map((hole) => {
     const moved = array.holes?.find(({ row, column, of, rank }) => row === cell.row && column === cell.column && of === hole.row && rank === hole.rank)
     if (!moved) return hole
     const { slot: _slot, member: _member, margin: _margin, ...rest } = hole
     const slot = mount.plate.slots.findIndex(({ row, x1, x2 }) => row === hole.row && moved.x >= centre.x + x1 - 1e-9 && moved.x <= centre.x + x2 + 1e-9)
-    return { ...rest, x: moved.x, byHand: true, ...slot >= 0 && { slot }, ...ground.at(moved.x, hole.y) }
+    return { ...rest, x: moved.x, byHand: true, ...slot >= 0 && { slot }, ...substrate.at(moved.x, hole.y) }
   })
 }
 
 /** Whether every hole of a plate holds, and there are as many as it needs. */
-function holds({ ground, survey: { members } }: Context, mount: Mount, holes: Hole[]): boolean {
-  const landed = ground.allOver || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
+function holds({ substrate, survey: { members } }: Context, mount: Mount, holes: Hole[]): boolean {
+  const landed = substrate.allOver || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
   const slotted = holes.every(({ slot }) => slot !== undefined)
   const stand = holes.every(({ member, y }) => member === undefined || standsAt(members[member]!, y))
   return landed && slotted && stand && holes.length === mount.needs.members * mount.needs.rows.length
@@ -93,7 +93,7 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mou
   const carrier = carrierOf(array, wall)
   const centres = cells.map((cell, n) => plateCentre(cell.pattern, mountOf(cell), plates[n]!))
   const strips = carrier
-    ? stripsFor(carrier, cells.map((cell, n) => ({ mount: mountOf(cell), row: cell.row, ...centres[n]! })), landingsOf(survey.members, edgeDistanceOf(fastenerOf(array, catalogue))), survey.members)
+    ? stripsFor(carrier, cells.map((cell, n) => ({ mount: mountOf(cell), row: cell.row, ...centres[n]! })), zonesOf(survey.members, edgeDistanceOf(fastenerOf(array, catalogue))), survey.members)
     : []
   // Each hole of a rail or board is counted with the plate nearest to it.
   const carried = new Map<number, (HolePlace & { y: number })[]>()
@@ -141,17 +141,17 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
     }] }
   }
   const { members, coursing } = survey
-  const { ground, mountOf } = context
+  const { substrate, mountOf } = context
   const { mounted, strips } = mountCells(context, cells, placing)
   const known = members.length > 0 || coursing !== undefined
   const carrier = carrierOf(array, wall)
-  const remedyAt = remediesOn(ground, wall)
+  const remedyAt = remediesOn(substrate, wall)
   return {
     positions: mounted, strips,
     findings: [
       ...choiceFindings(array, cells, wall, catalogue),
       ...suitFindings(array, cells, mountOf, catalogue, wall),
-      ...known && !ground.allOver && !carrier ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyAt(cell, mountOf(cell)))) : [],
+      ...known && !substrate.allOver && !carrier ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyAt(cell, mountOf(cell)))) : [],
       ...carrier ? carrierFindings(array, carrier, strips) : mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
       ...handFindings(array, mounted),
       ...proofFindings(array, mounted, wall, members, rules),

@@ -1,7 +1,7 @@
 import type { Fastener } from '../job'
 import type { Member } from '../survey'
 import { figure, words, type Figure } from '../units'
-import { edgeDistanceOf, jointDistanceOf, ONE_SIDED_95 } from './landing'
+import { edgeDistanceOf, jointDistanceOf, ONE_SIDED_95 } from './zones'
 import type { Hole } from './position'
 
 /** What a hole has to spare, with its working; undefined where nothing is known to be beside it. */

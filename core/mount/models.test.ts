@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { d46, exampleJob, m1 } from '../../tests/fixtures/job'
 import type { Job, ScreenArray } from '../job'
-import { impossibilities, planWall } from '../plan'
+import { infeasibleInputs, planWall } from '../plan'
 import { textToString } from '../units'
 
 /** The example with a light mount, a heavy display and a single-member mount beside its own. */
@@ -25,7 +25,7 @@ describe('screens on mounts of their own', () => {
   it('may carry a display only where their mount does', () => {
     const faults = (cells: ScreenArray['cells']) => {
       const job = mixed({ cells })
-      return impossibilities(job.walls[0]!, job.catalogue).map(({ path, message }) => `${path} ${message}`)
+      return infeasibleInputs(job.walls[0]!, job.catalogue).map(({ path, message }) => `${path} ${message}`)
     }
     expect(faults([{ row: 1, column: 1, display: 'heavy' }])).toEqual([])
     expect(faults([{ row: 1, column: 1, display: 'heavy', mount: 'one' }])).toEqual(['$.arrays[0].mount One carries 30 kg; Heavy weighs 40 kg'])
@@ -34,7 +34,7 @@ describe('screens on mounts of their own', () => {
 
   it('slide no farther than their own mount lets them', () => {
     const job = mixed({ cells: [{ row: 1, column: 1, mount: 'one' }], plates: [{ row: 1, column: 1, lateralShift: 5 }, { row: 1, column: 2, lateralShift: 44 }] })
-    expect(impossibilities(job.walls[0]!, job.catalogue)).toEqual([{ path: '$.arrays[0].plates[0].lateralShift', message: 'The plate can slide 0 mm either way; 5 mm is asked for' }])
+    expect(infeasibleInputs(job.walls[0]!, job.catalogue)).toEqual([{ path: '$.arrays[0].plates[0].lateralShift', message: 'The plate can slide 0 mm either way; 5 mm is asked for' }])
   })
 
   it('say once what each pair of mount and display cannot do, in the way it hangs', () => {

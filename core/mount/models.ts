@@ -1,10 +1,10 @@
 import type { Cell } from '../arrange'
 import type { Catalogue, Mount, ScreenArray } from '../job'
-import { onceForEach } from '../memo'
+import { memoize } from '../memo'
 
 /** The mount of a cell as the array uses it: with another use of its slots, where one was chosen. */
 export function mountModels(array: ScreenArray, { mounts }: Catalogue): (cell: Pick<Cell, 'mount'>) => Mount | undefined {
-  const modelOf = onceForEach((id: string | undefined): Mount | undefined => {
+  const modelOf = memoize((id: string | undefined): Mount | undefined => {
     const model = mounts.find(mount => mount.id === id)
     if (!model || !array.needs) return model
     const other = model.otherNeeds?.find(use => sameUse(use, array.needs!))

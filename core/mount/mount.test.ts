@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob, m1, studs } from '../../tests/fixtures/job'
 import type { Job, ScreenArray, Wall } from '../job'
-import { impossibilities, planWall } from '../plan'
+import { infeasibleInputs, planWall } from '../plan'
 import { textToString } from '../units'
 import { pilotOf } from '../fix/pilot'
 import { holeHeightFromBottomEdge, marginFigure, plateAcross } from './index'
@@ -132,7 +132,7 @@ describe('mount, display and wall together', () => {
     const job = exampleJob()
     Object.assign(array(job), { columns: 7, rows: 6, plates: [{ row: 1, column: 1, lateralShift: 46 }] })
     job.catalogue.mounts[0]!.capacity = 20
-    expect(impossibilities(job.walls[0]!, job.catalogue)).toEqual([
+    expect(infeasibleInputs(job.walls[0]!, job.catalogue)).toEqual([
       { path: '$.arrays[0].columns', message: '7 columns are 7153.4 mm wide; the wall is 6200 mm' },
       { path: '$.arrays[0].rows', message: '6 rows are 3460.2 mm high; the wall is 3300 mm' },
       { path: '$.arrays[0].mount', message: 'Slipway P2 carries 20 kg; Kelda 46N weighs 21.5 kg' },

@@ -1,7 +1,7 @@
 import type { Cell } from '../arrange'
 import type { Interval, Point } from '../geometry'
 import type { Mount, PlateChoice, ScreenArray, Wall } from '../job'
-import type { Ground } from './ground'
+import type { Substrate } from './substrate'
 import { slide, type Slider } from './slide'
 
 /** Where the plates of an array go: the shift of the whole array, and each plate's own slide, in the order of its cells. */
@@ -47,18 +47,18 @@ function slideCells(cells: Cell[], sliders: Slider[], line: (cell: Cell) => numb
  *
  * @param cells as they lie before any shift
  */
-export function placePlates(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, wall: Wall, ground: Ground): Placing {
+export function placePlates(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, wall: Wall, substrate: Substrate): Placing {
   const own = cells.map(cell => choiceFor(array, cell))
   const up = slideCells(cells, cells.map((cell, n) => {
     const mount = mountOf(cell)
-    const demands = ground.up(mount)
-    return sliderOf(cell.pattern.y - mount.interface.y, own[n]?.heightShift, demands.length > 0 ? mount.adjust?.height ?? 0 : 0, { half: mount.plate.height / 2, demands, barred: [] })
+    const requirements = substrate.up(mount)
+    return sliderOf(cell.pattern.y - mount.interface.y, own[n]?.heightShift, requirements.length > 0 ? mount.adjust?.height ?? 0 : 0, { half: mount.plate.height / 2, requirements, barred: [] })
   }), ({ column }) => column, array.shiftTolerance?.y ?? 0)
   const heights = cells.map((_, n) => own[n]?.heightShift ?? up.by[n]!)
   const along = slideCells(cells, cells.map((cell, n) => {
     const mount = mountOf(cell)
     const y = cell.pattern.y - mount.interface.y + up.shift + heights[n]!
-    return sliderOf(cell.pattern.x - mount.interface.x, own[n]?.lateralShift, mount.adjust?.lateral ?? 0, { half: mount.plate.width / 2, demands: ground.along(mount, y), barred: barredFor(wall, mount, y) })
+    return sliderOf(cell.pattern.x - mount.interface.x, own[n]?.lateralShift, mount.adjust?.lateral ?? 0, { half: mount.plate.width / 2, requirements: substrate.along(mount, y), barred: barredFor(wall, mount, y) })
   }), ({ row }) => row, array.shiftTolerance?.x ?? 0)
   return {
     shift: { x: along.shift, y: up.shift },

@@ -1,19 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Demand } from './demand'
-import { smallestMargin } from './demand'
-import type { Landing } from './landing'
+import type { Requirement } from './requirement'
+import { smallestMargin } from './requirement'
+import type { FixingZone } from './zones'
 import { bestSlide, leastSlide, slide, type Slider } from './slide'
 
-const at = (centre: number, usable: number, index = 0): Landing => ({ index, centre, usable, from: centre - usable, to: centre + usable })
+const at = (centre: number, usable: number, index = 0): FixingZone => ({ index, centre, usable, from: centre - usable, to: centre + usable })
 /** Two slots either side of the centre, reaching so many members. */
-const reach = (wanted: number, landings: Landing[], slots = [[-9, -2], [2, 9]]): Demand[] => [{ spans: slots.map(([from, to]) => ({ from: from!, to: to! })), landings, wanted }]
+const reach = (wanted: number, zones: FixingZone[], slots = [[-9, -2], [2, 9]]): Requirement[] => [{ spans: slots.map(([from, to]) => ({ from: from!, to: to! })), zones, wanted }]
 const free = { half: 8, barred: [] }
 
 /** What a plate has to spare, straight from the rule: the fasteners its row needs, each in a member of its own. */
-function margin(demands: Demand[], x: number): number {
-  const { spans, landings, wanted } = demands[0]!
-  const each = landings.map(({ centre, usable }) => {
+function margin(requirements: Requirement[], x: number): number {
+  const { spans, zones, wanted } = requirements[0]!
+  const each = zones.map(({ centre, usable }) => {
     const offs = spans.map(({ from, to }) => centre < x + from ? x + from - centre : centre > x + to ? centre - x - to : 0)
     return usable - Math.min(...offs)
   }).filter(spare => spare >= 0).sort((a, b) => b - a)
@@ -33,10 +33,10 @@ function beats(a: Answer, b: Answer | undefined): boolean {
 function bruteForce(chain: Slider[], tolerance: number): Answer {
   let best: Answer | undefined
   for (let shift = -tolerance; shift <= tolerance; shift++) {
-    const options = chain.map(({ nominal, travel, demands, barred }) => Array.from({ length: 4 * travel + 1 }, (_, n) => n / 2 - travel)
+    const options = chain.map(({ nominal, travel, requirements, barred }) => Array.from({ length: 4 * travel + 1 }, (_, n) => n / 2 - travel)
       .map(by => ({ by, x: nominal + shift + by }))
       .filter(({ x }) => barred.every(({ from, to }) => x <= from || x >= to))
-      .map(option => ({ ...option, spare: margin(demands, option.x) })))
+      .map(option => ({ ...option, spare: margin(requirements, option.x) })))
     const tryFrom = (n: number, before: number, answer: Answer) => {
       if (n === chain.length) {
         if (beats(answer, best)) best = answer
@@ -52,16 +52,16 @@ function bruteForce(chain: Slider[], tolerance: number): Answer {
   return best!
 }
 
-const landings = fc.array(fc.record({ gap: fc.integer({ min: 4, max: 24 }), usable: fc.integer({ min: 0, max: 3 }) }), { minLength: 2, maxLength: 7 })
+const zones = fc.array(fc.record({ gap: fc.integer({ min: 4, max: 24 }), usable: fc.integer({ min: 0, max: 3 }) }), { minLength: 2, maxLength: 7 })
   .map((found) => {
     let x = -12
     return found.map(({ gap, usable }, index) => at(x += gap, usable, index))
   })
 const chainOf = fc.record({
-  landings, wanted: fc.constantFrom(1, 2), half: fc.integer({ min: 7, max: 10 }), pitch: fc.integer({ min: 20, max: 24 }),
+  zones, wanted: fc.constantFrom(1, 2), half: fc.integer({ min: 7, max: 10 }), pitch: fc.integer({ min: 20, max: 24 }),
   travels: fc.array(fc.integer({ min: 0, max: 5 }), { minLength: 1, maxLength: 3 }), barred: fc.option(fc.integer({ min: 0, max: 40 })),
-}).map(({ landings, wanted, half, pitch, travels, barred }) => travels.map((travel, n): Slider =>
-  ({ nominal: n * pitch, travel, half, demands: reach(wanted, landings), barred: barred === null ? [] : [{ from: barred - half, to: barred + 3 + half }] })))
+}).map(({ zones, wanted, half, pitch, travels, barred }) => travels.map((travel, n): Slider =>
+  ({ nominal: n * pitch, travel, half, requirements: reach(wanted, zones), barred: barred === null ? [] : [{ from: barred - half, to: barred + 3 + half }] })))
 
 describe('placing plates', () => {
   it('gives what trying every place gives: held, shift, margin and slides', () => {
@@ -78,9 +78,9 @@ describe('placing plates', () => {
       expect(slides).toBeCloseTo(best.slides, 5)
       // The places themselves are what they are said to be.
       const places = chain.map(({ nominal }, n) => nominal + shift + by[0]![n]!)
-      chain.forEach(({ demands, travel, half }, n) => {
+      chain.forEach(({ requirements, travel, half }, n) => {
         expect(Math.abs(by[0]![n]!)).toBeLessThanOrEqual(travel + 1e-6)
-        if (held[0]![n]) expect(smallestMargin(demands, places[n]!)).toBeGreaterThanOrEqual(spare - 1e-6)
+        if (held[0]![n]) expect(smallestMargin(requirements, places[n]!)).toBeGreaterThanOrEqual(spare - 1e-6)
         if (n > 0) expect(places[n]! - places[n - 1]!).toBeGreaterThanOrEqual(half + chain[n - 1]!.half - 1e-6)
       })
     }), { numRuns: 300 })
@@ -88,9 +88,9 @@ describe('placing plates', () => {
 
   it('gives the mirror image for the mirror image of a wall', () => {
     fc.assert(fc.property(chainOf, fc.integer({ min: 0, max: 3 }), (chain, tolerance) => {
-      const mirrored = [...chain].reverse().map(({ nominal, demands, barred, ...rest }): Slider => ({
+      const mirrored = [...chain].reverse().map(({ nominal, requirements, barred, ...rest }): Slider => ({
         ...rest, nominal: -nominal, barred: barred.map(({ from, to }) => ({ from: -to, to: -from })),
-        demands: reach(demands[0]!.wanted, demands[0]!.landings.map(({ centre, usable, index }) => at(-centre, usable, index)).reverse()),
+        requirements: reach(requirements[0]!.wanted, requirements[0]!.zones.map(({ centre, usable, index }) => at(-centre, usable, index)).reverse()),
       }))
       const [one, other] = [slide([chain], tolerance), slide([mirrored], tolerance)]
       expect(other.held[0]!.filter(Boolean).length).toBe(one.held[0]!.filter(Boolean).length)
@@ -102,14 +102,14 @@ describe('placing plates', () => {
   it('shifts the whole array by the least that holds most, and only then slides', () => {
     // Both plates reach their member once all goes 3 to the right; their own travel is none.
     const members = [at(12, 0), at(32, 0)]
-    const chain = [0, 20].map(nominal => ({ ...free, nominal, travel: 0, demands: reach(1, members) }))
+    const chain = [0, 20].map(nominal => ({ ...free, nominal, travel: 0, requirements: reach(1, members) }))
     expect(slide([chain], 5)).toMatchObject({ shift: 3, by: [[0, 0]], held: [[true, true]] })
     expect(slide([chain], 2)).toMatchObject({ shift: 0, held: [[false, true]] })
     expect(slide([chain.map(slider => ({ ...slider, travel: 4 }))], 5)).toMatchObject({ shift: 0, held: [[true, true]] })
   })
 
   it('slides one plate alone by the least that holds it, or to where most is to spare', () => {
-    const slider: Slider = { ...free, nominal: 0, travel: 6, demands: reach(1, [at(13, 2)]) }
+    const slider: Slider = { ...free, nominal: 0, travel: 6, requirements: reach(1, [at(13, 2)]) }
     expect(leastSlide(slider)).toBeCloseTo(2, 6)
     expect(bestSlide(slider)!.by).toBeCloseTo(4, 6)
     expect(bestSlide(slider)!.spare).toBeCloseTo(2, 6)
@@ -118,7 +118,7 @@ describe('placing plates', () => {
   })
 
   it('keeps plates off what must stay reachable, or says that it is not held', () => {
-    const slider: Slider = { ...free, nominal: 0, travel: 6, demands: reach(1, [at(0, 20)]), barred: [{ from: -2, to: 5 }] }
+    const slider: Slider = { ...free, nominal: 0, travel: 6, requirements: reach(1, [at(0, 20)]), barred: [{ from: -2, to: 5 }] }
     expect(slide([[slider]], 0)).toMatchObject({ by: [[-2]], held: [[true]] })
     expect(slide([[{ ...slider, travel: 1 }]], 0)).toMatchObject({ by: [[0]], held: [[false]] })
   })

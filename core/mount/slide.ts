@@ -1,7 +1,7 @@
 import type { Interval } from '../geometry'
-import { liesIn, within, without } from '../intervals'
-import { onceForEach } from '../memo'
-import { demandsNear, holdingPlaces, mostSpare, type Demand } from './demand'
+import { clip, liesIn, subtract } from '../intervals'
+import { memoize } from '../memo'
+import { requirementsNear, holdingPlaces, mostSpare, type Requirement } from './requirement'
 
 /** A plate that can slide along one axis; mm. */
 export interface Slider {
@@ -10,16 +10,16 @@ export interface Slider {
   travel: number
   /** Half its own extent. */
   half: number
-  demands: Demand[]
+  requirements: Requirement[]
   /** Where its centre must not be: there it would cover what must stay reachable. */
   barred: Interval[]
 }
 
 /** Where sliders go: one shift for all, each one's own slide, and the least that a held one has to spare. */
-export interface Slid { shift: number, by: number[][], held: boolean[][], spare: number }
+export interface SlideSolution { shift: number, by: number[][], held: boolean[][], spare: number }
 
 /** A chain's best places for one shift: how many are held, Σ of the slides, and the slides themselves. */
-interface Laid { held: number, slides: number, by: number[], holds: boolean[] }
+interface ChainSolution { held: number, slides: number, by: number[], holds: boolean[] }
 
 const EPSILON = 1e-10
 
@@ -28,11 +28,11 @@ type Holds = (slider: Slider, spare: number) => Interval[]
 
 /** Those places, each worked out once for all shifts. */
 function holdsWithin(tolerance: number): Holds {
-  const known = onceForEach((slider: Slider) => {
+  const known = memoize((slider: Slider) => {
     const reach = slider.travel + tolerance
     const range = { from: slider.nominal - reach, to: slider.nominal + reach }
-    const demands = demandsNear(slider.demands, range)
-    return onceForEach((spare: number) => without(holdingPlaces(demands, range, spare), slider.barred))
+    const requirements = requirementsNear(slider.requirements, range)
+    return memoize((spare: number) => subtract(holdingPlaces(requirements, range, spare), slider.barred))
   })
   return (slider, spare) => known(slider)(spare)
 }
@@ -43,10 +43,10 @@ interface Room { at: number, free: Interval[], holding: Interval[] }
 function roomOf(slider: Slider, shift: number, spare: number, holds: Holds): Room {
   const at = slider.nominal + shift
   const range = { from: at - slider.travel, to: at + slider.travel }
-  const free = without([range], slider.barred)
+  const free = subtract([range], slider.barred)
   // Where there is no free place at all it stays within its travel, and is not held.
   if (free.length === 0) return { at, free: [range], holding: [] }
-  return { at, free, holding: within(range, holds(slider, spare)) }
+  return { at, free, holding: clip(range, holds(slider, spare)) }
 }
 
 /**
@@ -69,7 +69,7 @@ interface State { x: number, held: number, slides: number, holds: boolean, befor
 const better = (a: State, b: State | undefined) => !b || a.held > b.held || (a.held === b.held && a.slides < b.slides - EPSILON)
 
 /** The best places of a chain for one shift, by going along it; undefined where they cannot keep clear of one another. */
-function layChain(chain: Slider[], clear: number[], shift: number, spare: number, holds: Holds): Laid | undefined {
+function solveChain(chain: Slider[], clear: number[], shift: number, spare: number, holds: Holds): ChainSolution | undefined {
   const rooms = chain.map(slider => roomOf(slider, shift, spare, holds))
   const places = candidates(rooms, clear)
   let states: State[] = []
@@ -111,10 +111,10 @@ function linked(chain: Slider[]): Slider[][] {
 }
 
 /** The best places of part of a chain; those that cannot keep clear of one another are each placed alone. */
-function layPart(part: Slider[], shift: number, spare: number, holds: Holds): Laid {
-  const laid = layChain(part, clearances(part), shift, spare, holds)
-  if (laid) return laid
-  const alone = part.map(slider => layChain([slider], [], shift, spare, holds)!)
+function solvePart(part: Slider[], shift: number, spare: number, holds: Holds): ChainSolution {
+  const solved = solveChain(part, clearances(part), shift, spare, holds)
+  if (solved) return solved
+  const alone = part.map(slider => solveChain([slider], [], shift, spare, holds)!)
   return {
     held: alone.reduce((sum, { held }) => sum + held, 0), slides: alone.reduce((sum, { slides }) => sum + slides, 0),
     by: alone.flatMap(({ by }) => by), holds: alone.flatMap(({ holds }) => holds),
@@ -123,7 +123,7 @@ function layPart(part: Slider[], shift: number, spare: number, holds: Holds): La
 
 /** How many of a part can be held; one plate by itself is wherever it has a place at all. */
 function heldOf(part: Slider[], shift: number, spare: number, holds: Holds): number {
-  if (part.length > 1) return layPart(part, shift, spare, holds).held
+  if (part.length > 1) return solvePart(part, shift, spare, holds).held
   return roomOf(part[0]!, shift, spare, holds).holding.length > 0 ? 1 : 0
 }
 
@@ -133,8 +133,8 @@ const HALVINGS = 30
 /** The most that every held slider of a part can have to spare with as many held as can be. */
 function spareOf(part: Slider[], shift: number, holds: Holds): number {
   const held = heldOf(part, shift, 0, holds)
-  const most = Math.max(...part.map(({ demands }) => mostSpare(demands)))
-  if (held === 0 || part.every(({ demands }) => demands.length === 0)) return Infinity
+  const most = Math.max(...part.map(({ requirements }) => mostSpare(requirements)))
+  if (held === 0 || part.every(({ requirements }) => requirements.length === 0)) return Infinity
   if (heldOf(part, shift, most, holds) === held) return most
   let [low, high] = [0, most]
   for (let n = 0; n < HALVINGS; n++) {
@@ -155,11 +155,11 @@ function shiftsWithin(tolerance: number): number[][] {
 
 /** Sliders that stand and ask alike are worked out once. */
 function alike(parts: Slider[][]): { part: Slider[], count: number }[] {
-  const demandIds = new Map<Demand[], number>()
-  const idOf = (demands: Demand[]) => demandIds.get(demands) ?? demandIds.set(demands, demandIds.size).get(demands)!
+  const requirementIds = new Map<Requirement[], number>()
+  const idOf = (requirements: Requirement[]) => requirementIds.get(requirements) ?? requirementIds.set(requirements, requirementIds.size).get(requirements)!
   const groups = new Map<string, { part: Slider[], count: number }>()
   for (const part of parts) {
-    const key = part.map(({ nominal, travel, half, demands, barred }) => [nominal, travel, half, idOf(demands), ...barred.flatMap(({ from, to }) => [from, to])].join(' ')).join('|')
+    const key = part.map(({ nominal, travel, half, requirements, barred }) => [nominal, travel, half, idOf(requirements), ...barred.flatMap(({ from, to }) => [from, to])].join(' ')).join('|')
     const group = groups.get(key)
     if (group) group.count++
     else groups.set(key, { part, count: 1 })
@@ -174,7 +174,7 @@ function alike(parts: Slider[][]): { part: Slider[], count: number }[] {
  *
  * @param tolerance how far all together may be shifted either way, mm
  */
-export function slide(chains: Slider[][], tolerance: number): Slid {
+export function slide(chains: Slider[][], tolerance: number): SlideSolution {
   const holds = holdsWithin(tolerance)
   const groups = alike(chains.flatMap(linked))
   const total = chains.reduce((sum, chain) => sum + chain.length, 0)
@@ -188,14 +188,14 @@ export function slide(chains: Slider[][], tolerance: number): Slid {
   }
   const tried = shifts.map((shift) => {
     const spare = Math.min(...groups.map(({ part }) => spareOf(part, shift, holds)))
-    return { shift, spare, slides: groups.reduce((sum, { part, count }) => sum + count * layPart(part, shift, kept(spare), holds).slides, 0) }
+    return { shift, spare, slides: groups.reduce((sum, { part, count }) => sum + count * solvePart(part, shift, kept(spare), holds).slides, 0) }
   })
   const { shift, spare } = tried.reduce((best, one) => one.spare > best.spare + 1e-6 || (one.spare > best.spare - 1e-6 && one.slides < best.slides - 1e-6) ? one : best)
-  const laid = chains.map(chain => linked(chain).map(part => layPart(part, shift, kept(spare), holds)))
-  return { shift, spare, by: laid.map(parts => parts.flatMap(({ by }) => by)), held: laid.map(parts => parts.flatMap(({ holds }) => holds)) }
+  const solved = chains.map(chain => linked(chain).map(part => solvePart(part, shift, kept(spare), holds)))
+  return { shift, spare, by: solved.map(parts => parts.flatMap(({ by }) => by)), held: solved.map(parts => parts.flatMap(({ holds }) => holds)) }
 }
 
-/** The slide of one plate alone that leaves most to spare. */
+/** The slide of one plate alone that panels most to spare. */
 export function bestSlide(slider: Slider): { by: number, spare: number } | undefined {
   const { by, held, spare } = slide([[slider]], 0)
   return held[0]![0] ? { by: by[0]![0]!, spare } : undefined
@@ -203,6 +203,6 @@ export function bestSlide(slider: Slider): { by: number, spare: number } | undef
 
 /** The least slide of one plate alone that holds it. */
 export function leastSlide(slider: Slider): number | undefined {
-  const { by: [by], holds: [holds] } = layPart([slider], 0, 0, holdsWithin(0))
+  const { by: [by], holds: [holds] } = solvePart([slider], 0, 0, holdsWithin(0))
   return holds ? by : undefined
 }

@@ -38,7 +38,7 @@ describe('coursing', () => {
     expect(fitCoursing(blockWall([head(100, 300), head(500, 700), bed(200)]))).toMatchObject({ bond: 'running', bondTold: false })
   })
 
-  it('leaves out a joint that was set aside, and says when joints do not fit one coursing', () => {
+  it('panels out a joint that was set aside, and says when joints do not fit one coursing', () => {
     const crossing = [head(100, 300), bed(200)]
     expect(codes([...crossing, bed(450)])).toContain('joints-disagree')
     expect(codes([...crossing, { ...bed(450), setAside: 'a crack' }])).toEqual([])

@@ -1,6 +1,6 @@
 import { and, eq, sql } from 'drizzle-orm'
 import { wallFaults, type Job, type Wall } from '../../core/job'
-import { impossibilities } from '../../core/plan'
+import { infeasibleInputs } from '../../core/plan'
 import { perDatabase } from '../database/perDatabase'
 import { rowToPart, type Part } from '../database/records'
 import { log, walls } from '../database/schema'
@@ -66,8 +66,8 @@ export function readWall(db: Database, siteId: string, id: string): WallState {
 function faultsOfEdit(wall: unknown, before: Wall | undefined, { catalogue }: Pick<Job, 'catalogue'>) {
   const faults = wallFaults(wall, catalogue, '$', before)
   if (faults.length > 0) return faults
-  const known = new Set((before ? impossibilities(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`))
-  return impossibilities(wall as Wall, catalogue).filter(({ path, message }) => !known.has(`${path} ${message}`))
+  const known = new Set((before ? infeasibleInputs(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`))
+  return infeasibleInputs(wall as Wall, catalogue).filter(({ path, message }) => !known.has(`${path} ${message}`))
 }
 
 /**

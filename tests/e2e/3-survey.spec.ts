@@ -5,7 +5,7 @@ const CAFE = '/sites/holm-point/walls/cafe'
 type KeptWall = { job: { walls: { structure: { members?: { centre: number }[] }, evidence?: Record<string, unknown>[], features?: Record<string, unknown>[] }[] } }
 const centres = (wall: KeptWall) => wall.job.walls[0]!.structure.members!.map(({ centre }) => centre)
 const summary = (page: Page, text: string) => expect(page.getByRole('region', { name: 'Survey' })).toContainText(text)
-const leaf = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click()
+const panel = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click()
 
 /** The place on the screen of a point of the wall, mm. */
 async function onScreen(page: Page, x: number, y: number, wall: { width: number, height: number }) {
@@ -52,9 +52,9 @@ test('a wall is surveyed from nothing by the quick line', async ({ page, house }
 
 test('what the wall is: presets, layers in order, blocking, age', async ({ page, house }) => {
   await beginWall(page, 'Store', '4 m', '2.4 m')
-  await leaf(page, 'Wall')
+  await panel(page, 'Wall')
   await fill(page, 'Wall width', '4200')
-  await leaf(page, 'Layers')
+  await panel(page, 'Layers')
   await page.getByLabel('Begin with').selectOption('Board on furring on block')
   await expect(page.getByTestId('layers').locator('li')).toHaveCount(2)
   await page.getByRole('button', { name: 'Layer 2 towards the structure' }).click()
@@ -65,7 +65,7 @@ test('what the wall is: presets, layers in order, blocking, age', async ({ page,
   await page.locator('[data-grip]').nth(2).dragTo(page.locator('[data-grip]').nth(0))
   await expect(page.getByLabel('Material of layer 1')).toHaveValue('gypsum-board')
   await expect(page.getByLabel('Material of layer 3')).toHaveValue('plywood')
-  await leaf(page, 'Wall')
+  await panel(page, 'Wall')
   await fill(page, 'Lined in the year', '1850s')
   await expect(page.getByRole('alert')).toContainText('“1850s” is not a number of years')
   await fill(page, 'Lined in the year', '1974')
@@ -78,12 +78,12 @@ test('what the wall is: presets, layers in order, blocking, age', async ({ page,
 
 test('the framing is read from the far side by a reference', async ({ page, house }) => {
   await beginWall(page, 'Outside', '4000', '2400')
-  await leaf(page, 'Around')
+  await panel(page, 'Features')
   await page.getByRole('button', { name: 'Add a reference' }).click()
   await fill(page, 'Name', 'jamb')
   await fill(page, 'Front', '1000')
   await fill(page, 'Behind', '3000')
-  await leaf(page, 'Readings')
+  await panel(page, 'Readings')
   await page.getByLabel('From the').selectOption('jamb')
   const line = page.getByLabel('Readings in one line')
   // Behind, 3581 and 3619 lie about 400 on the front: 1000 + (3000 − 3600).
@@ -99,7 +99,7 @@ test('the framing is read from the far side by a reference', async ({ page, hous
   await expect(page.getByTestId('reading-card')).toContainText('far side')
   await page.getByRole('button', { name: /^On the front/ }).click()
   await expect(page.getByTestId('reading-card')).toContainText('1000 + (3000 − 3581) = 419')
-  await leaf(page, 'Around')
+  await panel(page, 'Features')
   await page.getByRole('button', { name: 'Add a reference' }).click()
   const second = page.locator('[data-reference=r1]')
   await second.getByLabel('Front').fill('3000')
@@ -113,9 +113,9 @@ test('the framing is read from the far side by a reference', async ({ page, hous
 
 test('a block wall is fitted to the joints that were read', async ({ page }) => {
   await beginWall(page, 'Back', '4000', '2400')
-  await leaf(page, 'Layers')
+  await panel(page, 'Layers')
   await page.getByLabel('Begin with').selectOption('Plaster on block')
-  await leaf(page, 'Readings')
+  await panel(page, 'Readings')
   await expect(page.locator('[data-finding=coursing-not-surveyed]')).toBeVisible()
   const line = page.getByLabel('Readings in one line')
   await line.fill('@600, j 500 bed, @700, j 540 head, @900, j 740 head')
@@ -194,7 +194,7 @@ test('a picture is kept with a reading, and what is none is refused by its conte
 
 test('features are drawn on the elevation and typed exactly; a cable near a hole is a stop', async ({ page, house }) => {
   await page.goto(`${HALL}/survey`)
-  await leaf(page, 'Around')
+  await panel(page, 'Features')
   await page.getByLabel('Keep clear of, or within reach').selectOption('live-cable')
   await page.getByRole('button', { name: 'Draw it' }).click()
   const wall = { width: 6200, height: 3300 }
@@ -237,7 +237,7 @@ test('instruments feed the same entry, and pointing does', async ({ page, house 
 
 test('the face is read and shown as a relief with what the adjusters must take up', async ({ page }) => {
   await page.goto('/sites/ravel-sands/walls/arrivals/survey')
-  await leaf(page, 'Face')
+  await panel(page, 'Flatness')
   await expect(page.getByTestId('relief')).toContainText('Arrivals: adjusters must take up')
   await expect(page.locator('[data-relief] circle').first()).toBeAttached()
   const points = page.getByRole('list', { name: 'Points of the face' }).locator('li')

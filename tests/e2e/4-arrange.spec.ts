@@ -79,7 +79,7 @@ test('an array keeps to what it follows until a hand moves it', async ({ page, h
   await expect(page.getByLabel('Up, hold its')).toHaveValue('above counter')
   await expect(page.getByLabel('clear above it')).toHaveValue('100')
   await page.getByRole('link', { name: 'Survey' }).click()
-  await page.getByRole('tab', { name: 'Around' }).click()
+  await page.getByRole('tab', { name: 'Features' }).click()
   await page.getByRole('list', { name: 'Features' }).getByRole('button').first().click()
   await fill(page, 'Height', '950')
   await saved(page)

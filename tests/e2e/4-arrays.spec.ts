@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { beginWall, expect, fill, HALL, saved, test, type House } from './house'
 
-const leaf = (page: Page, name: string) => page.getByRole('tablist', { name: 'Parts of the arrangement' }).getByRole('tab', { name, exact: true }).click()
+const panel = (page: Page, name: string) => page.getByRole('tablist', { name: 'Parts of the arrangement' }).getByRole('tab', { name, exact: true }).click()
 async function beginArray(page: Page, name: string, width: string, height: string) {
   await beginWall(page, name, width, height)
   await page.getByRole('link', { name: 'Arrange' }).click()
@@ -45,8 +45,8 @@ test('unlike displays hang in one row, in line by their pictures', async ({ page
   await page.getByLabel('Display', { exact: true }).selectOption('firth-43s')
   await fill(page, 'Columns', '2')
   await fill(page, 'Gap across', '30')
-  await page.getByLabel('They are').selectOption('picture-bottom')
-  await leaf(page, 'Screen')
+  await page.getByLabel('Layout').selectOption('picture-bottom')
+  await panel(page, 'Screen')
   await page.getByRole('button', { name: 'Add at end' }).click()
   await page.getByLabel('Display', { exact: true }).selectOption('marram-86q')
   await page.getByRole('button', { name: 'R1 C1' }).click()
@@ -65,7 +65,7 @@ test('unlike displays hang in one row, in line by their pictures', async ({ page
 
 test('a screen is chosen, turned and left out by keys', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
-  await leaf(page, 'Screen')
+  await panel(page, 'Screen')
   await page.locator('h1').click()
   for (const press of ['Control+ArrowRight', 'Control+ArrowRight', 'Control+ArrowDown', 'r']) await page.keyboard.press(press)
   await expect(page.getByLabel('Hung')).toHaveValue('inverted')
@@ -100,7 +100,7 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
   const { outline } = (await planned(house, 'ticket-hall', 'holm-point')).arrays[0]
   expect(outline.x).toBeCloseTo(1500, 6)
   expect(3300 - outline.y - outline.height).toBeCloseTo(25 * 25.4, 6)
-  // Left without Enter, what was typed is taken as in any field; Escape leaves the array where it is.
+  // Left without Enter, what was typed is taken as in any field; Escape panels the array where it is.
   await page.locator('[data-dimension=left]').click()
   await input.fill('1510')
   await page.locator('h1').click()
@@ -115,7 +115,7 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
 
 test('several arrays are kept apart, copied, mirrored and brought in line', async ({ page, house }) => {
   await page.goto('/sites/holm-point/walls/cafe/arrange')
-  await leaf(page, 'All')
+  await panel(page, 'All')
   await page.getByRole('button', { name: 'Duplicate the array' }).click()
   await fill(page, 'Its name', 'Specials')
   await fill(page, 'Kept clear between arrays', '300')
@@ -133,11 +133,11 @@ test('several arrays are kept apart, copied, mirrored and brought in line', asyn
 
 test('alternatives are kept side by side, compared, and one is chosen', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
-  await leaf(page, 'All')
+  await panel(page, 'All')
   await page.getByRole('button', { name: 'Try another' }).click()
-  await leaf(page, 'Array')
+  await panel(page, 'Array')
   await fill(page, 'Columns', '2')
-  await leaf(page, 'All')
+  await panel(page, 'All')
   await page.getByLabel('Name of alternative B').fill('Narrow')
   await page.getByLabel('Name of alternative B').press('Enter')
   await expect(page.locator('[data-finding=alternative-open]')).toContainText('none is chosen yet')

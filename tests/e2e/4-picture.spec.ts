@@ -2,11 +2,11 @@ import { readFileSync } from 'node:fs'
 import sharp from 'sharp'
 import { expect, fill, HALL, saved, test } from './house'
 
-const leaf = 'Parts of the arrangement'
+const panel = 'Parts of the arrangement'
 
 test('the picture that drives the wall: canvas, seams, sources, exports', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
-  await page.getByRole('tablist', { name: leaf }).getByRole('tab', { name: 'Picture' }).click()
+  await page.getByRole('tablist', { name: panel }).getByRole('tab', { name: 'Picture' }).click()
   // Three pictures of 1920 and two seams of 3.76 px; three of 1080 and two seams of 3.76 px.
   await expect(page.getByTestId('canvas')).toContainText('5768 × 3248 px')
   await page.getByRole('button', { name: /^Hidden by an upright seam/ }).click()
@@ -29,7 +29,7 @@ test('the picture that drives the wall: canvas, seams, sources, exports', async 
 
 test('who looks at it, from where, and what stands in their way', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
-  await page.getByRole('tablist', { name: leaf }).getByRole('tab', { name: 'Viewers' }).click()
+  await page.getByRole('tablist', { name: panel }).getByRole('tab', { name: 'Viewers' }).click()
   await expect(page.getByTestId('side-view')).toBeVisible()
   await page.getByRole('button', { name: /^Farthest who can read/ }).click()
   await expect(page.getByText('Source: AVIXA V202.01')).toBeVisible()
@@ -51,7 +51,7 @@ test('who looks at it, from where, and what stands in their way', async ({ page,
 
 test('a picture of one’s own lies across the wall, with and without what seams hide; what is none is refused', async ({ page }) => {
   await page.goto(`${HALL}/arrange`)
-  await page.getByRole('tablist', { name: leaf }).getByRole('tab', { name: 'Picture' }).click()
+  await page.getByRole('tablist', { name: panel }).getByRole('tab', { name: 'Picture' }).click()
   const input = page.getByTestId('own-picture')
   await input.setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture at all') })
   await expect(page.getByRole('alert')).toHaveText('notes.png is not a picture that can be read.')

@@ -2,7 +2,7 @@ import { expect, fill, HALL, saved, test } from './house'
 
 test('the fastener that does best is offered first, those not in stock after it, and its sums open', async ({ page, house }) => {
   await page.goto(`${HALL}/fix`)
-  await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Most used to 31 %')
+  await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Utilisation 31 %')
   const best = page.getByRole('list', { name: 'Fasteners, the best first' }).getByRole('button').first()
   await expect(best).toContainText('Lag screw 3/8 × 3 in')
   await expect(best).toContainText('enough in stock')
@@ -10,7 +10,7 @@ test('the fastener that does best is offered first, those not in stock after it,
   await expect(page.locator('[data-fastener="lag-3/8x4"]')).toContainText('not enough in stock')
   await expect(page.locator('[data-fastener="torve-h8x60"]')).toContainText('is a supplement that carries nothing in the sums')
   await expect(page.getByTestId('governing')).toContainText('pulled out, with a hand on it')
-  await page.getByRole('button', { name: /^It bears in shear/ }).click()
+  await page.getByRole('button', { name: /^Allowable shear/ }).click()
   await expect(page.getByTestId('governing')).toContainText('the screw bends in the wood')
   await expect(page.getByTestId('governing')).toContainText('Source: AWC TR12')
   // One that is not at the site yet is taken from the firm's catalogue.
@@ -43,7 +43,7 @@ test('a screw that would break the display is a stop, and so is one that strips'
 
 test('it is told how the fastener is set, and charts show what decides', async ({ page }) => {
   await page.goto(`${HALL}/fix`)
-  await page.getByRole('tab', { name: 'Set it' }).click()
+  await page.getByRole('tab', { name: 'Drilling' }).click()
   const drive = page.getByTestId('drive')
   // 76 long through a plate of 2.5, rounded up; 70 % of 9.525, in whole millimetres.
   await expect(drive).toContainText('6 mm')
@@ -68,7 +68,7 @@ test('what a fastener bears is never told from a figure that is not given', asyn
   const put = await house.api('/sites/stennick/walls/departures-row', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ wall, version, models }) })
   expect(put.status).toBe(200)
   await page.goto('/sites/stennick/walls/departures-row/fix')
-  await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Most used to not known')
+  await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Utilisation not known')
   await expect(page.locator('[data-finding=capacity-not-known]')).toContainText('the steel’s thickness is not given')
   await page.getByRole('link', { name: 'Survey' }).click()
   await page.getByRole('tab', { name: 'Wall', exact: true }).click()

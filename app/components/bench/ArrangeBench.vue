@@ -83,9 +83,9 @@ async function addGrid() {
   })
 }
 
-const LEAVES = [{ id: 'grid', title: 'Array' }, { id: 'screens', title: 'Screen' }, { id: 'all', title: 'All' }, { id: 'picture', title: 'Picture' }, { id: 'viewers', title: 'Viewers' }] as const
-const leaf = useState<typeof LEAVES[number]['id']>('arrange-leaf', () => 'grid')
-useCommands(LEAVES.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrange: ${title}`, group: 'Arrange' as const, when: has, run: () => { leaf.value = id } })))
+const PANELS = [{ id: 'grid', title: 'Array' }, { id: 'screens', title: 'Screen' }, { id: 'all', title: 'All' }, { id: 'picture', title: 'Picture' }, { id: 'viewers', title: 'Viewers' }] as const
+const panel = useState<typeof PANELS[number]['id']>('arrange-panel', () => 'grid')
+useCommands(PANELS.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrange: ${title}`, group: 'Arrange' as const, when: has, run: () => { panel.value = id } })))
 </script>
 
 <template>
@@ -96,14 +96,14 @@ useCommands(LEAVES.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrang
     <p v-if="missed" class="field-fault" role="alert">
       {{ missed }}
     </p>
-    <BenchLeaves v-if="array || leaf === 'all'" v-model="leaf" :leaves="LEAVES" label="Parts of the arrangement" />
-    <ChoiceField v-if="array && store.shown!.arrays.length > 1 && leaf !== 'all'" inline label="Of" :value="array.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; selected = ''; return [] }" />
-    <LazyArraysLeaf v-if="leaf === 'all'" @add="addGrid" />
+    <BenchPanels v-if="array || panel === 'all'" v-model="panel" :panels="PANELS" label="Parts of the arrangement" />
+    <ChoiceField v-if="array && store.shown!.arrays.length > 1 && panel !== 'all'" inline label="Of" :value="array.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; selected = ''; return [] }" />
+    <LazyArraysPanel v-if="panel === 'all'" @add="addGrid" />
     <template v-else-if="array">
-      <GridLeaf v-if="leaf === 'grid'" />
-      <LazyScreenLeaf v-else-if="leaf === 'screens'" />
-      <LazyPictureLeaf v-else-if="leaf === 'picture'" />
-      <LazyViewersLeaf v-else />
+      <GridPanel v-if="panel === 'grid'" />
+      <LazyScreenPanel v-else-if="panel === 'screens'" />
+      <LazyPicturePanel v-else-if="panel === 'picture'" />
+      <LazyViewersPanel v-else />
     </template>
   </BenchFrame>
 </template>

@@ -46,7 +46,7 @@ function takeOn(stops: Finding[]) {
   const [by, because] = [name.value.trim(), reason.value.trim()]
   if (!by || !because) return void (fault.value = by ? 'Say why: it is kept and printed.' : 'Say who you are: the name is kept and printed.')
   const at = new Date().toISOString()
-  fault.value = store.edit('Take a stop on', (wall) => {
+  fault.value = store.edit('Override a stop', (wall) => {
     for (const { code, subject, message } of stops) overrideStop(wall, { code, subject, by, reason: because, at, told: textToString(message, 'metric') })
   }).map(({ message }) => message).join(' ')
   if (!fault.value) taking.value = reason.value = ''
@@ -75,7 +75,7 @@ const takeBack = (stops: Finding[]) => store.edit('Let a stop stand', (wall) => 
         {{ tell(finding.remedy) }}
       </p>
       <p v-if="finding.overridden" class="mt-1 pl-6" data-testid="taken-on">
-        A stop taken on by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
+        A stop overridden by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
       </p>
       <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(all)">
         <label class="block">Your name<input v-model="name" class="field-input" autocomplete="name" maxlength="100"></label>
@@ -85,7 +85,7 @@ const takeBack = (stops: Finding[]) => store.edit('Let a stop stand', (wall) => 
         </p>
         <div class="flex gap-2">
           <button type="submit" class="press press-first">
-            I take it on
+            Override the stop
           </button>
           <button type="button" class="press" @click="taking = ''">
             Leave it
@@ -100,7 +100,7 @@ const takeBack = (stops: Finding[]) => store.edit('Let a stop stand', (wall) => 
           Show the plate
         </button>
         <button v-if="finding.severity === 'stop' && OVERRIDABLE.has(finding.stage)" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
-          Take it on…
+          Override…
         </button>
         <button v-if="finding.overridden" type="button" class="press !px-2 whitespace-nowrap" @click="takeBack(all)">
           Let it stand

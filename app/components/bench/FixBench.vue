@@ -4,11 +4,11 @@ const store = useWallStore()
 const { array, fixing, pairs, pair, keyOf, pairOptions } = useFixing()
 const summary = computed(() => {
   const use = fixing.value?.cases[0]?.utilisation
-  return fixing.value ? `Most used to ${use === undefined ? 'not known' : `${Math.round(100 * use)} %`}` : 'Nothing to fix yet'
+  return fixing.value ? `Utilisation ${use === undefined ? 'not known' : `${Math.round(100 * use)} %`}` : 'Nothing to fix yet'
 })
-const LEAVES = [{ id: 'wall', title: 'Into the wall' }, { id: 'set', title: 'Set it' }, { id: 'charts', title: 'Charts' }, { id: 'display', title: 'Display' }] as const
-const leaf = useState<typeof LEAVES[number]['id']>('fix-leaf', () => 'wall')
-useCommands(LEAVES.map(({ id, title }) => ({ id: `fix-${id}`, title: `Fix: ${title.toLowerCase()}`, group: 'Fix' as const, run: () => { leaf.value = id } })))
+const PANELS = [{ id: 'wall', title: 'Into the wall' }, { id: 'set', title: 'Drilling' }, { id: 'charts', title: 'Charts' }, { id: 'display', title: 'Display' }] as const
+const panel = useState<typeof PANELS[number]['id']>('fix-panel', () => 'wall')
+useCommands(PANELS.map(({ id, title }) => ({ id: `fix-${id}`, title: `Fix: ${title.toLowerCase()}`, group: 'Fix' as const, run: () => { panel.value = id } })))
 </script>
 
 <template>
@@ -17,13 +17,13 @@ useCommands(LEAVES.map(({ id, title }) => ({ id: `fix-${id}`, title: `Fix: ${tit
       Arrange the displays and choose a mount first.
     </p>
     <template v-else-if="array">
-      <BenchLeaves v-model="leaf" :leaves="LEAVES" label="Parts of the fixing" />
+      <BenchPanels v-model="panel" :panels="PANELS" label="Parts of the fixing" />
       <ChoiceField v-if="store.shown!.arrays.length > 1" inline label="Of" :value="array.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; return [] }" />
       <ChoiceField v-if="pairs.length > 1" label="For" :value="keyOf(fixing)" :options="pairOptions" :commit="(value) => { pair = value; return [] }" />
-      <FastenerLeaf v-if="leaf === 'wall'" />
-      <DriveLeaf v-else-if="leaf === 'set'" />
-      <LazyFixCharts v-else-if="leaf === 'charts'" />
-      <ScrewLeaf v-else />
+      <FastenerPanel v-if="panel === 'wall'" />
+      <DrivePanel v-else-if="panel === 'set'" />
+      <LazyFixCharts v-else-if="panel === 'charts'" />
+      <ScrewPanel v-else />
       <p class="text-xs text-ink-soft">
         Planning aid: the makers’ instructions, local code and a licensed engineer come first. Detect live cables before drilling.
       </p>

@@ -22,9 +22,9 @@ const summary = computed(() => {
   const on = array.value?.carrier ? `, on ${array.value.carrier.kind === 'rail' ? 'rails' : 'a board'}` : ''
   return `${held.value} of ${positions.value.length} plates held${on}${x !== 0 || y !== 0 ? '; the array is shifted' : ''}`
 })
-const LEAVES = computed(() => [{ id: 'plates', title: 'Plates' }, { id: 'otherwise', title: held.value < positions.value.length ? 'Otherwise !' : 'Otherwise' }, { id: 'depth', title: 'Depth' }] as const)
-const leaf = useMountLeaf()
-useCommands((['plates', 'otherwise', 'depth'] as const).map(id => ({ id: `mount-${id}`, title: `Mount: ${id}`, group: 'Mount' as const, when: has, run: () => { leaf.value = id } })))
+const PANELS = computed(() => [{ id: 'plates', title: 'Plates' }, { id: 'remedies', title: held.value < positions.value.length ? 'Remedies !' : 'Remedies' }, { id: 'depth', title: 'Depth' }] as const)
+const panel = useMountPanel()
+useCommands((['plates', 'remedies', 'depth'] as const).map(id => ({ id: `mount-${id}`, title: `Mount: ${id}`, group: 'Mount' as const, when: has, run: () => { panel.value = id } })))
 </script>
 
 <template>
@@ -33,11 +33,11 @@ useCommands((['plates', 'otherwise', 'depth'] as const).map(id => ({ id: `mount-
       Arrange the displays first.
     </p>
     <template v-else>
-      <BenchLeaves v-model="leaf" :leaves="LEAVES" label="Parts of the mounting" />
+      <BenchPanels v-model="panel" :panels="PANELS" label="Parts of the mounting" />
       <ChoiceField v-if="store.shown!.arrays.length > 1" inline label="Of" :value="array!.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; selected = ''; return [] }" />
-      <PlatesLeaf v-if="leaf === 'plates'" />
-      <LazyOtherwiseLeaf v-else-if="leaf === 'otherwise'" />
-      <LazyDepthLeaf v-else />
+      <PlatesPanel v-if="panel === 'plates'" />
+      <LazyRemediesPanel v-else-if="panel === 'remedies'" />
+      <LazyDepthPanel v-else />
     </template>
   </BenchFrame>
 </template>

@@ -6,15 +6,15 @@ import { isFramed } from '~~/core/survey'
 const store = useWallStore()
 const { plan } = useWallPlan()
 const { selected } = useSelection()
-const { leaf, tool, height, behind } = useSurveyTool()
+const { panel, tool, height, behind } = useSurveyTool()
 const { name } = usePreferences()
 const { connected } = useInstruments()
 const readings = useTemplateRef<{ addAt: (centres: number[]) => void }>('readings')
 const face = useTemplateRef<{ pointAt: (x: number, y: number) => void }>('face')
-watch(leaf, () => { tool.value = undefined })
+watch(panel, () => { tool.value = undefined })
 watch(selected, (id) => {
-  if (/^(member-\d+|e\d+)$/.test(id)) leaf.value = 'readings'
-  else if (store.wall?.features?.some(feature => feature.id === id)) leaf.value = 'around'
+  if (/^(member-\d+|e\d+)$/.test(id)) panel.value = 'readings'
+  else if (store.wall?.features?.some(feature => feature.id === id)) panel.value = 'features'
 })
 
 const summary = computed(() => {
@@ -45,16 +45,16 @@ function drawn(rect: Rect) {
   tool.value = undefined
 }
 defineExpose({ pointed, drawn })
-useCommands(SURVEY_LEAVES.map(({ id, title }) => ({ id: `leaf-${id}`, title: `Survey: ${title}`, group: 'Survey' as const, run: () => { leaf.value = id } })))
+useCommands(SURVEY_PANELS.map(({ id, title }) => ({ id: `panel-${id}`, title: `Survey: ${title}`, group: 'Survey' as const, run: () => { panel.value = id } })))
 </script>
 
 <template>
   <BenchFrame stage="survey" title="Survey" :summary="summary">
-    <BenchLeaves v-model="leaf" :leaves="SURVEY_LEAVES" label="Parts of the survey" />
-    <ReadingsLeaf v-if="leaf === 'readings'" ref="readings" />
-    <LazyWallLeaf v-else-if="leaf === 'wall'" />
-    <LazyLayerList v-else-if="leaf === 'layers'" />
-    <LazyAroundLeaf v-else-if="leaf === 'around'" />
-    <LazyFaceLeaf v-else ref="face" />
+    <BenchPanels v-model="panel" :panels="SURVEY_PANELS" label="Parts of the survey" />
+    <ReadingsPanel v-if="panel === 'readings'" ref="readings" />
+    <LazyWallPanel v-else-if="panel === 'wall'" />
+    <LazyLayerList v-else-if="panel === 'layers'" />
+    <LazyFeaturesPanel v-else-if="panel === 'features'" />
+    <LazyFlatnessPanel v-else ref="face" />
   </BenchFrame>
 </template>

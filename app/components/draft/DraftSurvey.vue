@@ -5,7 +5,7 @@ import type { Wall } from '~~/core/job'
 const { wall } = defineProps<{ wall: Wall }>()
 const { plan } = useWallPlan()
 const { selected } = useSelection()
-const { leaf } = useSurveyTool()
+const { panel } = useSurveyTool()
 const view = useDraftView()
 const unexplained = computed(() => new Set(plan.value?.unexplained))
 const probe = computed(() => plan.value?.nextProbe)
@@ -13,7 +13,7 @@ const probe = computed(() => plan.value?.nextProbe)
 
 <template>
   <g>
-    <DraftRelief v-if="leaf === 'face' && plan?.relief" :relief="plan.relief" :width="wall.width" :height="wall.height" />
+    <DraftRelief v-if="panel === 'flatness' && plan?.relief" :relief="plan.relief" :width="wall.width" :height="wall.height" />
     <g v-for="row in wall.blocking" :key="row.id" pointer-events="none" class="text-ink-soft">
       <path :d="`M0 ${row.y} H${wall.width}`" stroke="var(--color-wood-edge)" stroke-width="6" :stroke-dasharray="row.found ? undefined : '10 8'" opacity="0.5" vector-effect="non-scaling-stroke" />
       <DraftLettering :x="wall.width" :y="row.y" anchor="end" :size="11" :dx="-4" :dy="-6" halo>
@@ -26,7 +26,7 @@ const probe = computed(() => plan.value?.nextProbe)
         {{ reference.id }}
       </DraftLettering>
     </g>
-    <template v-if="leaf !== 'face'">
+    <template v-if="panel !== 'flatness'">
       <DraftReading v-for="reading in wall.evidence" :key="reading.id" :reading="reading" :references="wall.references" :unexplained="unexplained.has(reading.id)" />
       <g v-if="probe" class="text-flag" :transform="`translate(${probe.x} ${probe.y}) scale(${1 / view.scale} ${-1 / view.scale})`" data-testid="probe-mark" pointer-events="none">
         <circle :r="selected === 'next-probe' ? 20 : 13" fill="none" stroke="currentColor" stroke-width="2.5" stroke-dasharray="5 3" />

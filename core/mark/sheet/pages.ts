@@ -1,4 +1,4 @@
-import { HOUSE_RULES, schoolOf, type Job, type Wall } from '../../job'
+import { HOUSE_RULES, chosenOption, type Job, type Wall } from '../../job'
 import { formatLength, stepOf, textToString, type Precision, type UnitSystem } from '../../units'
 import { accuracyOf, DEFAULT_MARKING_SIGMA } from '../accuracy'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
@@ -28,7 +28,7 @@ function inLines(text: string, { width, margin }: Paper, size: number): string[]
 const RULES = 2.5
 /** What the firm chose where good installers disagree. */
 function houseRules({ rules }: Job, paper: Paper): string[] {
-  const told = HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${schoolOf(rule, rules).name}`)
+  const told = HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${chosenOption(rule, rules).name}`)
   return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${rules.markingSigma ?? DEFAULT_MARKING_SIGMA} mm.`, paper, RULES)
 }
 /** How deep the block at the top of every page is. */
@@ -64,7 +64,7 @@ function stripsOf({ arrays, marking: { datum } }: Shown, { units, precision }: S
 function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
   return findings.flatMap(({ code, message, overridden }) => {
     const told = textToString(message, units)
-    if (overridden) return [`Stop taken on by ${overridden.by}, ${overridden.at.slice(0, 10)}: “${overridden.reason}”. ${told}`]
+    if (overridden) return [`Stop overridden by ${overridden.by}, ${overridden.at.slice(0, 10)}: “${overridden.reason}”. ${told}`]
     return code === 'plate-by-hand' || code === 'hole-by-hand' ? [told] : []
   })
 }

@@ -87,7 +87,7 @@ describe('what is to be known beside the marks', () => {
     })
     expect(sheet).toContain('R1 C1 plate centre, by hand')
     expect(sheet).toContain('was put 4 along and 0 up from nominal by hand because: a conduit.')
-    expect(sheet).toContain('Stop taken on by Isla Brand, 2026-06-03: “Cut to length”.')
+    expect(sheet).toContain('Stop overridden by Isla Brand, 2026-06-03: “Cut to length”.')
     expect(sheetOf(() => {})).not.toContain('decided by hand')
   })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { HOUSE_RULES, schoolOf, type Rules } from '~~/core/job'
+import { HOUSE_RULES, chosenOption, type Rules } from '~~/core/job'
 import { DEFAULT_MARKING_SIGMA } from '~~/core/mark'
 import { formatLength, parseLength } from '~~/core/units'
 import type { SiteState } from '~~/server/repositories/sites'
@@ -66,7 +66,7 @@ useHead({ title: 'House rules · Wide Trellis' })
           {{ failed }}
         </p>
         <template v-if="kept">
-          <RuleChoice v-for="rule in HOUSE_RULES" :key="rule.key" :rule="rule" :value="schoolOf(rule, kept.rules).value" @choose="value => choose({ [rule.key]: rule.key === 'coveringCountsAsGap' ? value === 'true' : value || undefined })" />
+          <RuleChoice v-for="rule in HOUSE_RULES" :key="rule.key" :rule="rule" :value="chosenOption(rule, kept.rules).value" @choose="value => choose({ [rule.key]: rule.key === 'coveringCountsAsGap' ? value === 'true' : value || undefined })" />
           <div class="max-w-sm border-t border-hair pt-4">
             <FieldFrame id="sigma" v-slot="{ describedby }" :label="`One σ of a single tape measurement${units === 'metric' ? ', mm' : ''}`" :fault="fault" hint="Two marks in three lie within it of their true place. Sheets state how true a mark is by it.">
               <input id="sigma" class="field-input text-right" :value="typed ?? sigma" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" @input="typed = ($event.target as HTMLInputElement).value" @change="chooseSigma">

@@ -32,7 +32,7 @@ const { selected } = useSelection()
 const unsavedNow = computed(() => state.value !== 'saved')
 
 const { comparing } = useComparison()
-const mountLeaf = useMountLeaf()
+const mountLeaf = useMountPanel()
 const { tool, importing } = useSurveyTool()
 const { connected } = useInstruments()
 watch(stage, () => {

@@ -66,7 +66,7 @@ const readMoment = (text: string): Read<number | undefined> => text.trim() === '
         <LengthField label="It holds them off by" :value="carrier.thickness" :actions="{ commit: mm => edit('Thickness', carrier => { carrier.thickness = mm }) }" />
         <LengthField v-if="carrier.kind === 'rail'" label="Rail, top to bottom" :value="carrier.height" :actions="{ commit: mm => edit('Rail', carrier => { carrier.height = mm }) }" />
         <LengthField v-if="carrier.kind === 'rail'" label="Its steel is thick" :value="carrier.web" :actions="{ commit: mm => edit('Rail', carrier => { carrier.web = mm }) }" />
-        <TypedField v-if="carrier.kind === 'rail'" label="It bears in bending, N·m" :shown="carrier.moment === undefined ? '' : String(carrier.moment)" :read="readMoment" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
+        <TypedField v-if="carrier.kind === 'rail'" label="Allowable bending, N·m" :shown="carrier.moment === undefined ? '' : String(carrier.moment)" :read="readMoment" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
       </div>
       <p class="text-xs text-ink-soft">
         Bolt the plates to it as its maker says; slip and pull-out of channel nuts are the maker’s figures.

@@ -138,7 +138,7 @@ const seam = (axis: 'x' | 'y') => {
       <CountField label="Rows" :value="array.rows" :actions="actions('Rows', (array, n) => setGrid(array, n, array.columns))" />
       <CountField label="Columns" :value="array.columns" :actions="actions('Columns', (array, n) => setGrid(array, array.rows, n))" />
     </div>
-    <ChoiceField v-if="alignments.length > 1 || array.align" inline label="They are" :value="array.align ?? ''" :options="alignments" :commit="setAlign" />
+    <ChoiceField v-if="alignments.length > 1 || array.align" inline label="Layout" :value="array.align ?? ''" :options="alignments" :commit="setAlign" />
     <ChoiceField inline label="Orientation" :value="array.orientation" :options="ORIENTATIONS.map(value => ({ value, label: ORIENTATION_NAMES[value] }))" :commit="turn" />
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <LengthField label="Gap across" :value="array.gap.x" :actions="actions('Gap across', (array, mm) => { array.gap.x = mm })" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { angleUp, EYE, farthestViewer, nearestViewer, OFF_AXIS_LIMIT, offAxis, pictureOf, pixelsMelt, WALKWAY } from '~~/core/arrange'
+import { angleUp, EYE, farthestViewer, nearestViewer, OFF_AXIS_LIMIT, offAxis, pictureOf, pixelsNotVisible, WALKWAY } from '~~/core/arrange'
 import { figure, words } from '~~/core/units'
 
 /** Who looks at the picture, from where, and what stands in the way. */
@@ -74,7 +74,7 @@ const scene = computed(() => {
     <div class="border-t border-hair">
       <FigureLine label="Nearest in comfort" :figure="nearestViewer(picture, eye)" />
       <FigureLine label="Farthest who can read 3 %" :figure="farthestViewer(picture)" />
-      <FigureLine label="Pixels melt from" :figure="pixelsMelt(arrangement.display)" />
+      <FigureLine label="Pixels not visible beyond" :figure="pixelsNotVisible(arrangement.display)" />
       <FigureLine label="Up to the top edge" :figure="top" />
       <FigureLine label="Up to the centre" :figure="centre" />
       <FigureLine v-if="aside" label="Off the picture’s axis" :figure="aside" />

@@ -60,7 +60,7 @@ function chooseFastener(id: string) {
   take('fastener', id)
   return store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
 }
-const told = (margin: number | undefined) => margin === undefined ? (carrying.value.structure.kind === 'concrete' ? 'solid' : 'no member') : margin < -1e-9 ? `misses by ${showFine(-margin)}` : `${showFine(margin)} to spare`
+const told = (margin: number | undefined) => margin === undefined ? (carrying.value.structure.kind === 'concrete' ? 'solid' : 'no member') : margin < -1e-9 ? `misses by ${showFine(-margin)}` : `margin ${showFine(margin)}`
 </script>
 
 <template>

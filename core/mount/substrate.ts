@@ -1,19 +1,19 @@
 import type { Point } from '../geometry'
 import { heightOfRow, type Carrier, type Fastener, type Mount, type Rules, type Wall } from '../job'
-import { onceForEach } from '../memo'
+import { memoize } from '../memo'
 import { courseAt, isFramed, standsAt, type Coursing, type Survey } from '../survey'
-import type { Demand } from './demand'
-import { holesOnBlock, holesOnFraming, holesOnSolid, sharesOf, type HolePlace } from './holes'
-import { blocksOf, coursesOf, edgeDistanceOf, jointDistanceOf, landingsOf, type Landing } from './landing'
+import type { Requirement } from './requirement'
+import { holesOnBlock, holesOnFraming, holesOnSolid, slotSegments, type HolePlace } from './holes'
+import { blocksOf, coursesOf, edgeDistanceOf, jointDistanceOf, zonesOf, type FixingZone } from './zones'
 
 /** What plates are fixed to: what they ask of it along the wall and up it, and where their holes then are. */
-export interface Ground {
+export interface Substrate {
   /** Whether a fastener holds wherever it is put. */
   allOver: boolean
   /** Demands along the wall of a plate whose centre is at a height. */
-  along: (mount: Mount, plateY: number) => Demand[]
+  along: (mount: Mount, plateY: number) => Requirement[]
   /** Demands up the wall. */
-  up: (mount: Mount) => Demand[]
+  up: (mount: Mount) => Requirement[]
   holes: (mount: Mount, centre: Point) => HolePlace[]
   /** What a fastener at a place would meet, and with how much to spare. */
   at: (x: number, y: number) => Pick<HolePlace, 'member' | 'margin'>
@@ -21,24 +21,24 @@ export interface Ground {
 
 /** Coverings that share a load among anchors. */
 const TIMBER = ['furring', 'plywood']
-const NOTHING: Demand[] = []
+const NOTHING: Requirement[] = []
 const spansOf = ({ plate }: Mount, row: string) => plate.slots.filter(slot => slot.row === row).map(({ x1, x2 }) => ({ from: x1, to: x2 }))
 
 /** Those rows whose slots differ along the wall: rows above each other reach alike. */
 const unlike = (mount: Mount) => [...new Map(mount.needs.rows.map(row => [spansOf(mount, row).map(({ from, to }) => `${from} ${to}`).sort().join(), row])).values()]
 
 /** Studs and their like: every row reaches so many different members that stand at its height. */
-function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | undefined): Ground {
-  const landings = landingsOf(members, edgeDistanceOf(fastener))
+function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | undefined): Substrate {
+  const zones = zonesOf(members, edgeDistanceOf(fastener))
   const all = members.every(({ stretches }) => !stretches)
-  const standing = (y: number) => all ? landings : landings.filter(({ index }) => standsAt(members[index]!, y))
-  const demands = onceForEach((mount: Mount) => onceForEach((plateY: number) =>
-    (all ? unlike(mount) : mount.needs.rows).map((row): Demand => ({ spans: spansOf(mount, row), landings: standing(plateY + heightOfRow(mount, row)), wanted: mount.needs.members }))))
+  const standing = (y: number) => all ? zones : zones.filter(({ index }) => standsAt(members[index]!, y))
+  const requirements = memoize((mount: Mount) => memoize((plateY: number) =>
+    (all ? unlike(mount) : mount.needs.rows).map((row): Requirement => ({ spans: spansOf(mount, row), zones: standing(plateY + heightOfRow(mount, row)), wanted: mount.needs.members }))))
   return {
     allOver: false,
-    along: (mount, plateY) => demands(mount)(all ? 0 : plateY),
+    along: (mount, plateY) => requirements(mount)(all ? 0 : plateY),
     up: () => NOTHING,
-    holes: (mount, { x, y }) => holesOnFraming(mount, x, landings, row => standing(y + heightOfRow(mount, row))),
+    holes: (mount, { x, y }) => holesOnFraming(mount, x, zones, row => standing(y + heightOfRow(mount, row))),
     at: (x, y) => {
       const [near] = standing(y).map(({ index, centre, usable }) => ({ member: index, margin: usable - Math.abs(x - centre) })).sort((a, b) => b.margin - a.margin)
       return near ?? {}
@@ -47,14 +47,14 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
 }
 
 /** Block: every fastener keeps clear of bed and head joints. */
-function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined): Ground {
+function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined): Substrate {
   const distance = jointDistanceOf(fastener)
   const courses = coursesOf(coursing, distance, wall.height)
-  const blocks = onceForEach((course: number): Landing[] => blocksOf(coursing, coursing.origin.y + (course + 0.5) * coursing.height, distance, wall.width))
-  const up = onceForEach((mount: Mount) => [...new Set(mount.plate.slots.filter(({ row }) => mount.needs.rows.includes(row)).map(({ y }) => y))]
-    .map((y): Demand => ({ spans: [{ from: y, to: y }], landings: courses, wanted: 1 })))
-  const along = onceForEach((mount: Mount) => onceForEach((plateY: number) =>
-    sharesOf(mount).map(({ row, from, to }): Demand => ({ spans: [{ from, to }], landings: blocks(courseAt(coursing, plateY + heightOfRow(mount, row))), wanted: 1 }))))
+  const blocks = memoize((course: number): FixingZone[] => blocksOf(coursing, coursing.origin.y + (course + 0.5) * coursing.height, distance, wall.width))
+  const up = memoize((mount: Mount) => [...new Set(mount.plate.slots.filter(({ row }) => mount.needs.rows.includes(row)).map(({ y }) => y))]
+    .map((y): Requirement => ({ spans: [{ from: y, to: y }], zones: courses, wanted: 1 })))
+  const along = memoize((mount: Mount) => memoize((plateY: number) =>
+    slotSegments(mount).map(({ row, from, to }): Requirement => ({ spans: [{ from, to }], zones: blocks(courseAt(coursing, plateY + heightOfRow(mount, row))), wanted: 1 }))))
   const spareUp = (y: number) => Math.max(...courses.map(({ centre, usable }) => usable - Math.abs(y - centre)))
   return {
     allOver: false,
@@ -66,7 +66,7 @@ function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined): 
 }
 
 /** A wall that carries all over; also one whose blocks are not known, where nothing is held yet. */
-const solid = (allOver: boolean): Ground => ({
+const solid = (allOver: boolean): Substrate => ({
   allOver,
   along: () => NOTHING,
   up: () => NOTHING,
@@ -75,7 +75,7 @@ const solid = (allOver: boolean): Ground => ({
 })
 
 /** What the plates of a wall are fixed to with a fastener: on a rail or a board they may be anywhere. */
-export function groundOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, rules: Rules, carrier?: Carrier): Ground {
+export function substrateOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, rules: Rules, carrier?: Carrier): Substrate {
   if (carrier) return solid(false)
   if (isFramed(wall)) return framing(survey, fastener)
   const joints = rules.blockJoints !== 'anywhere-under-timber' || !wall.covering.some(({ material }) => TIMBER.includes(material))

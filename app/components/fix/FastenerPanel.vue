@@ -31,8 +31,8 @@ const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock ===
       <FigureLine label="Tension on the top row’s fastener" :figure="fixing.cases[0].tension" />
       <FigureLine label="Shear on each" :figure="fixing.cases[0].shear" />
       <template v-if="fixing.cases[0].capacity">
-        <FigureLine label="It bears in tension" :figure="fixing.cases[0].capacity.tension" />
-        <FigureLine label="It bears in shear" :figure="fixing.cases[0].capacity.shear" />
+        <FigureLine label="Allowable tension" :figure="fixing.cases[0].capacity.tension" />
+        <FigureLine label="Allowable shear" :figure="fixing.cases[0].capacity.shear" />
         <p class="py-1 text-xs text-ink-soft">
           Together by {{ fixing.cases[0].capacity.together }}: {{ percent(fixing.cases[0].utilisation!) }}.
         </p>

@@ -1,0 +1,13 @@
+<script setup lang="ts" generic="Panel extends string">
+/** The parts of a stage's bench, one shown at a time. */
+const { panels, label } = defineProps<{ panels: readonly { id: Panel, title: string }[], label: string }>()
+const panel = defineModel<Panel>({ required: true })
+</script>
+
+<template>
+  <div class="flex overflow-hidden rounded border border-edge text-[0.8rem]" role="tablist" :aria-label="label">
+    <button v-for="{ id, title } in panels" :key="id" type="button" role="tab" class="min-h-[var(--target)] flex-auto border-r px-1 border-edge last:border-r-0" :class="panel === id ? 'bg-pine font-semibold text-on-pine' : 'bg-paper'" :aria-selected="panel === id" @click="panel = id">
+      {{ title }}
+    </button>
+  </div>
+</template>
