@@ -23,6 +23,7 @@ module.exports = {
       from: { path: '^core/(survey|arrange|mount|fix|mark)/', pathNot: '\\.test\\.ts$' },
       to: { path: '^core/(hang|true|close|plan)(/|\\.ts)' },
     },
+    { name: 'fastening-lies-below-the-stages', severity: 'error', from: { path: '^core/fastening/', pathNot: '\\.test\\.ts$' }, to: { path: '^core/(survey|arrange|mount|fix|mark|hang|plan)(/|\\.ts)' } },
     { name: 'survey-stands-alone', severity: 'error', from: { path: '^core/survey/', pathNot: '\\.test\\.ts$' }, to: { path: '^core/(arrange|mount|fix|mark)/' } },
     { name: 'app-asks-the-server-by-its-api', severity: 'error', from: { path: '^app/' }, to: { path: '^server/', dependencyTypesNot: ['type-only'] } },
     { name: 'server-knows-no-app', severity: 'error', from: { path: '^server/' }, to: { path: '^app/' } },

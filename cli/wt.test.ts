@@ -26,7 +26,7 @@ describe('wt plan', { timeout: 90_000 }, () => {
     expect(array).toMatchObject({ id: 'a1', imageGap: { x: 2, y: 2 }, shift: { x: 0, y: 0 } })
     expect(array.positions[0]).toMatchObject({ row: 1, column: 1, mount: { lateralShift: 0, held: true } })
     expect(array.positions[0].mount.x).toBeCloseTo(2078, 9)
-    expect(array.positions[0].holes[1]).toMatchObject({ id: 'a1-r1c1-top-2', row: 'top', slot: 1, x: 2300, member: 1, fastener: 'lag', bit: 6, depth: 74 })
+    expect(array.positions[0].holes[1]).toMatchObject({ id: 'a1-r1c1-top-2', row: 'top', slot: 1, x: 2300, member: 1, fastener: 'lag', bit: 6.5, depth: 74 })
   })
 
   it('prints a plan that has stops, with the sentences in the site’s unit', () => {

@@ -1,10 +1,11 @@
 import { apartFindings, arrange, displayFaults, pixelMap, sizeFaults, viewingFindings } from './arrange'
 import type { Finding } from './finding'
-import type { Catalogue, Fault, Job, Mount, ScreenArray, Wall } from './job'
+import type { Rect } from './geometry'
+import type { Catalogue, Fault, Job, PlanContext, ScreenArray, Wall } from './job'
 import { fix } from './fix'
 import { mark, type Marking } from './mark'
 import { withOverrides } from './overrides'
-import { mount, mountFaults, place, type ArrayPlan } from './mount'
+import { mount, mountFaults, place, type ArrayPlan, type Mounting } from './mount'
 import { carryingWall, isFramed, nextProbe, survey, type NextProbe, type Survey } from './survey'
 import { words } from './units'
 
@@ -21,13 +22,16 @@ export interface WallPlan extends Omit<Survey, 'findings'> {
 /** Everything that follows from a job; derived afresh whenever the job changes, kept only when issued. */
 export interface Plan { walls: WallPlan[] }
 
-function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<Job, 'catalogue' | 'rules'>): { plan?: ArrayPlan, findings: Finding[] } {
+/** An array with its plates and holes where they are placed, and what its displays' pictures make. */
+interface MountedArray { array: ScreenArray, mounting: Mounting, plan: Omit<ArrayPlan, 'positions'>, crops: Rect[], findings: Finding[] }
+
+function mountArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: PlanContext): MountedArray | Finding {
   const nominal = arrange(array, job.catalogue.displays, wall)
   if (!nominal) {
-    return { findings: [{
+    return {
       severity: 'stop', code: 'display-unknown', stage: 'arrange', subject: array.id,
       message: words`The display of ${array.name} is not in the catalogue.`,
-    }] }
+    }
   }
   const placing = place(array, nominal.cells, wall, surveyed, job)
   const { x, y } = placing.shift
@@ -36,30 +40,28 @@ function planArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: Pick<J
   const mounting = mount(array, cells, placing, wall, surveyed, job)
   const model = job.catalogue.displays.find(({ id }) => id === array.display)!
   const mountModel = job.catalogue.mounts.find(({ id }) => id === array.mount)
-  const fixed = fix(array, mounting.positions, wall, job, mounting.strips)
-  const loadsOf = (position: ArrayPlan['positions'][number]) =>
-    fixed.fixings.find(({ display, mount }) => display === position.model && mount === (position.mount ?? array.mount))?.loads
   const map = cells.length > 0 ? pixelMap(cells, imageGap) : undefined
   return {
-    plan: {
-      id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: placing.shift, strips: mounting.strips,
-      positions: mounting.positions.map((position, n) => {
-        const loads = loadsOf(position)
-        return { ...position, crop: map!.crops[n]!.rounded, ...loads && { loads } }
-      }),
-    },
-    findings: [
-      ...modelFindings(array, cells, job.catalogue), ...arrangement.findings,
-      ...viewingFindings(array, outline, cells, model, standingOff(mountModel, array), wall.walkway), ...mounting.findings, ...fixed.findings,
-    ],
+    array, mounting,
+    plan: { id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: placing.shift, strips: mounting.strips },
+    crops: map?.crops.map(({ rounded }) => rounded) ?? [],
+    findings: [...modelFindings(array, cells, job.catalogue), ...arrangement.findings, ...viewingFindings(array, outline, cells, model, mountModel, wall.walkway), ...mounting.findings],
   }
 }
 
-/** A mount as it stands on a rail or a board. */
-function standingOff(mount: Mount | undefined, { carrier }: ScreenArray): Mount | undefined {
-  if (!mount || !carrier) return mount
-  const { stowed, service } = mount.depth
-  return { ...mount, depth: { stowed: stowed + carrier.thickness, service: service + carrier.thickness } }
+/** What holds each array, once the holes of all are known: anchors of one weaken those of another beside it. */
+function fixArrays(mounted: MountedArray[], wall: Wall, { members }: Survey, job: PlanContext): { plan: ArrayPlan, findings: Finding[] }[] {
+  const everyHole = mounted.flatMap(({ mounting }) => mounting.positions.flatMap(({ holes = [] }) => holes))
+  return mounted.map(({ array, mounting: { positions, strips }, plan, crops, findings }) => {
+    const fixed = fix(array, positions, wall, job, { strips, members, everyHole })
+    return {
+      plan: { ...plan, positions: positions.map((position, n) => {
+        const loads = fixed.loads.get(position.id)
+        return { ...position, crop: crops[n]!, ...loads && { loads } }
+      }) },
+      findings: [...findings, ...fixed.findings],
+    }
+  })
 }
 
 /** A stop for each display of an array whose own figures cannot be, as a file may bring one. */
@@ -87,20 +89,26 @@ function alternativeFindings({ id, alternatives = [], alternative, chosen }: Wal
 const laidOf = (arrays: ArrayPlan[]) => arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
 
 /** Plans one wall: survey, then each array, then the marks. */
-export function planWall(asBuilt: Wall, job: Pick<Job, 'catalogue' | 'rules'>): WallPlan {
+export function planWall(asBuilt: Wall, job: PlanContext): WallPlan {
   const wall = carryingWall(asBuilt, job.rules)
   const { findings, ...surveyed } = survey(wall, job.rules)
-  const planned = wall.arrays.map(array => planArray(array, wall, { ...surveyed, findings }, job))
-  const arrays = planned.flatMap(({ plan }) => plan ?? [])
-  const holes = arrays.flatMap(({ positions }) => positions.flatMap(({ holes }) => holes ?? []))
-  const probe = isFramed(wall) ? nextProbe(wall, surveyed.members, holes) : undefined
+  const whole = { ...surveyed, findings }
+  const mounted = wall.arrays.map(array => mountArray(array, wall, whole, job))
+  const unknown = mounted.filter((each): each is Finding => 'code' in each)
+  const planned = fixArrays(mounted.filter((each): each is MountedArray => 'mounting' in each), wall, whole, job)
+  const arrays = planned.map(({ plan }) => plan)
+  const probe = isFramed(wall)
+    ? nextProbe(wall, surveyed.members, arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)), {
+        unsurveyed: mounted.flatMap(each => 'mounting' in each ? each.mounting.unsurveyed : []), runs: surveyed.runs, units: job.site?.units ?? 'metric',
+      })
+    : undefined
   return {
     id: wall.id,
     ...surveyed,
     ...probe && { nextProbe: probe },
     arrays,
     marking: mark(wall, arrays, job.rules),
-    findings: withOverrides([...findings, ...alternativeFindings(wall), ...planned.flatMap(({ findings }) => findings), ...apartFindings(laidOf(arrays), wall.clearance)], wall.overrides),
+    findings: withOverrides([...findings, ...alternativeFindings(wall), ...unknown, ...planned.flatMap(({ findings }) => findings), ...apartFindings(laidOf(arrays), wall.clearance)], wall.overrides),
   }
 }
 

@@ -91,8 +91,9 @@ describe('rails and boards', () => {
     const rail = plan('rail')
     const plain = planWall(unheld((job) => { job.walls[0]!.structure.members = studs(2900, 3300) }).wall, unheld((job) => { job.walls[0]!.structure.members = studs(2900, 3300) }).job)
     const tension = (walls: typeof rail, name: string) => walls.arrays[0]!.positions[0]!.loads!.find(load => load.case === name)!.tension
-    // Two members with one fastener in each row, as the plate has two: only the arm grows, by 21.
-    expect(tension(rail, 'stowed') / tension(plain, 'stowed')).toBeCloseTo((58 + 21 + 34) / (58 + 34), 9)
+    // Two members with one fastener in each row, as the plate has two. The arm grows by 21, and the plate turns about the lower rail's edge, not about its own foot.
+    const about = (arm: number, upper: number, lower: number) => arm * upper / (2 * upper ** 2 + 2 * lower ** 2)
+    expect(tension(rail, 'stowed') / tension(plain, 'stowed')).toBeCloseTo(about(58 + 21 + 34, 360 + 20.5, 20.5) / about(58 + 34, 450, 90), 9)
     expect(rail.findings.map(({ code }) => code)).not.toContain('rail-not-known')
     expect(plan('rail', (_, array) => { delete array.carrier!.moment }).findings.map(({ code }) => code)).toContain('rail-not-known')
     expect(plan('rail', (_, array) => { array.carrier!.moment = 20 }).findings.map(({ code }) => code)).toContain('rail-overbent')

@@ -1,5 +1,5 @@
 import { arrange } from './arrange'
-import type { Catalogue, Job, Mount, ScreenArray, Wall } from './job'
+import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from './job'
 import { sameUse, USUAL_CARRIERS, type ArrayPlan } from './mount'
 import { planWall } from './plan'
 import { carryingWall, isFramed } from './survey'
@@ -24,7 +24,7 @@ const MOUNTS = 3
 interface Tried { plan: ArrayPlan, held: number, use: number | undefined, notKnown: boolean }
 
 /** An array as it would be planned with a change. */
-function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Tried | undefined {
+function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, job: PlanContext): Tried | undefined {
   const [plan] = planWall({ ...wall, arrays: [{ ...array, ...change }] }, job).arrays
   if (!plan) return undefined
   const uses = plan.positions.flatMap(({ loads = [] }) => loads.map(({ utilisation }) => utilisation))
@@ -37,7 +37,7 @@ const useText = ({ use, notKnown }: Tried): Text => use === undefined || notKnow
 const widest = ({ strips }: ArrayPlan) => strips.map(({ rect }) => rect).reduce((a, b) => b.width > a.width ? b : a)
 const piecesOf = (plan: ArrayPlan) => words`${String(plan.strips.length)} in all, ${widest(plan).width} long and ${widest(plan).height} high`
 
-function shiftRemedy(array: ScreenArray, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Remedy[] {
+function shiftRemedy(array: ScreenArray, wall: Wall, job: PlanContext): Remedy[] {
   const tolerance = array.shiftTolerance ?? { x: 0, y: 0 }
   // Up the wall only joints ask for anything.
   const farther = { x: FARTHEST, y: wall.structure.kind === 'block' ? Math.max(FARTHEST / 4, tolerance.y) : tolerance.y }
@@ -63,7 +63,7 @@ function shiftRemedy(array: ScreenArray, wall: Wall, job: Pick<Job, 'catalogue' 
   }]
 }
 
-function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Remedy[] {
+function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanContext): Remedy[] {
   return (mount.otherNeeds ?? []).filter(use => !sameUse(use, array.needs ?? mount.needs)).flatMap(({ capacity, members, rows }): Remedy[] => {
     const tried = tryOut(array, { needs: { members, rows } }, wall, job)
     const heaviest = Math.max(...(tried?.plan.positions ?? []).map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
@@ -76,7 +76,7 @@ function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick<Jo
   })
 }
 
-function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>): Remedy[] {
+function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanContext): Remedy[] {
   if (!isFramed(wall)) return []
   return (['rail', 'board'] as const).filter(kind => array.carrier?.kind !== kind).flatMap((kind): Remedy[] => {
     const carrier = USUAL_CARRIERS[kind]
@@ -98,7 +98,7 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick
   })
 }
 
-function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>, offered: Mount[]): Remedy[] {
+function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanContext, offered: Mount[]): Remedy[] {
   const heaviest = (plan: ArrayPlan) => Math.max(...plan.positions.map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
   return offered.filter(({ id, retired, orientations }) => id !== array.mount && !retired && orientations.includes(array.orientation))
     .sort((a, b) => Number(a.kind !== mount.kind) - Number(b.kind !== mount.kind))
@@ -127,7 +127,7 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Pick<J
  *
  * @param offered mounts that could be taken in place of its own
  */
-export function remediesFor(array: ScreenArray, asBuilt: Wall, job: Pick<Job, 'catalogue' | 'rules'>, offered: Mount[] = job.catalogue.mounts): Remedy[] {
+export function remediesFor(array: ScreenArray, asBuilt: Wall, job: PlanContext, offered: Mount[] = job.catalogue.mounts): Remedy[] {
   const wall = carryingWall(asBuilt, job.rules)
   const mount = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const now = tryOut(array, {}, wall, job)

@@ -1,4 +1,4 @@
-import { formatLength, textToString, type Precision, type Text } from '~~/core/units'
+import { bitName, formatLength, inSystem, quantityToString, textToString, type Precision, type Text } from '~~/core/units'
 
 /** Lengths and sentences in the unit that is read now. */
 export function useUnits() {
@@ -13,6 +13,10 @@ export function useUnits() {
     show: (mm: number) => formatLength(mm, system.value, precision.value),
     /** A length to the tenth or thirty-second, for fields and workings. */
     showFine: (mm: number) => formatLength(mm, system.value, { decimals: 1, denominator: 32 }).replace(/\.0$/, ''),
+    /** A bit as it is written on it, and a force or another quantity with its unit. */
+    bit: (mm: number) => bitName(mm, system.value),
+    quantity: (value: number, unit: string) => quantityToString({ value, unit }, system.value),
+    inUnits: (value: number, unit: string) => inSystem({ value, unit }, system.value),
     tell: (text: Text) => textToString(text, system.value),
     /** What stands behind a metric figure. */
     suffix: computed(() => system.value === 'metric' ? 'mm' : ''),

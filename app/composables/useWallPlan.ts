@@ -27,15 +27,16 @@ export const useWallPlan = createSharedComposable(() => {
   const planner: Remote<Planner> = wrap<Planner>(worker)
   let busy = false
 
+  const planContext = () => ({ catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } })
+
   async function replan() {
     const wall = store.shown
     if (busy || !wall) return
     busy = true
     try {
-      const job = [toRaw(store.catalogue), toRaw(store.rules)] as const
-      if (follows.value && store.preview !== undefined && behind.value) placed.value = await planner.placed(wall, ...job)
+      if (follows.value && store.preview !== undefined && behind.value) placed.value = await planner.placed(wall, planContext())
       else {
-        plan.value = share(plan.value, await planner.plan(wall, ...job))
+        plan.value = share(plan.value, await planner.plan(wall, planContext()))
         planned.value = wall
         placed.value = undefined
       }
@@ -67,6 +68,6 @@ export const useWallPlan = createSharedComposable(() => {
   const findings = computed(() => plan.value ? [...plan.value.findings, ...hangFindings(plan.value.arrays, drilled.value)] : [])
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
   /** What else would hold an array, worked out beside the plan. */
-  const remedies = (array: ScreenArray, wall: Wall, offered: Mount[]) => planner.remedies(array, wall, toRaw(store.catalogue), toRaw(store.rules), offered)
+  const remedies = (array: ScreenArray, wall: Wall, offered: Mount[]) => planner.remedies(array, wall, planContext(), offered)
   return { plan, planned, placed, remedies, follows, behind, failed, drilled, findings, steps }
 })

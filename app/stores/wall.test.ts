@@ -50,7 +50,7 @@ describe('an edit', () => {
     expect(store.edit('Wall width', widen(1900)).map(({ path }) => path)).toEqual(['$.arrays[0].columns'])
   })
 
-  it('that changes nothing panels no trace', () => {
+  it('that changes nothing leaves no trace', () => {
     const store = opened()
     store.edit('Wall width', widen(6200))
     expect(store.history.past).toEqual([])

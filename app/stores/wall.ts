@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { merge, same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type ScreenArray, type Wall } from '~~/core/job'
+import { merge, same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type PlanContext, type ScreenArray, type Wall } from '~~/core/job'
 import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import { infeasibleInputs } from '~~/core/plan'
 import type { Draft } from '../utils/draft'
@@ -45,6 +45,8 @@ export const useWallStore = defineStore('wall', () => {
   const taken = shallowRef<Partial<Catalogue>>({})
   const catalogue = computed(() => withModels(kept.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] }, taken.value))
   const rules = computed(() => kept.value?.job.rules ?? {})
+  /** What the wall is planned with beside itself. */
+  const context = computed<PlanContext>(() => ({ catalogue: catalogue.value, rules: rules.value, site: { units: siteUnits.value } }))
   const keptWall = computed(() => kept.value?.job.walls[0])
   const unsaved = computed(() => wall.value !== undefined && !same(wall.value, keptWall.value))
   /** The wall that is drawn: the other's in a conflict, else the preview, else the edited one. */
@@ -147,7 +149,7 @@ export const useWallStore = defineStore('wall', () => {
 
   return {
     site, id, kept, wall, preview, history, log, unsentLog, conflict, looking,
-    siteUnits, taken, catalogue, rules, keptWall, unsaved, shown, allLog, array, arrayId,
+    siteUnits, taken, catalogue, rules, context, keptWall, unsaved, shown, allLog, array, arrayId,
     open, take, saved, meet, edit, tryOut, settle,
     cancelPreview: () => { preview.value = undefined },
     undo: () => step(undone),

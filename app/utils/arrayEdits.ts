@@ -108,7 +108,7 @@ export function distributeArrays(wall: Wall, axis: 'x' | 'y', by: 'gaps' | 'midd
   })
 }
 
-/** Sets what one cell chooses for itself; a choice of nothing panels no entry behind. */
+/** Sets what one cell chooses for itself; a choice of nothing leaves no entry behind. */
 export function setCell(array: ScreenArray, row: number, column: number, change: Partial<CellChoice>): void {
   const others = (array.cells ?? []).filter(cell => cell.row !== row || cell.column !== column)
   const before = array.cells?.find(cell => cell.row === row && cell.column === column)

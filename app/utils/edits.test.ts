@@ -3,7 +3,7 @@ import { exampleWall } from '~~/tests/fixtures/job'
 import { arrayOf, holdPlace, setGrid, setPlate, sortedMembers } from './edits'
 
 describe('what is decided for a plate', () => {
-  it('is kept once for each plate, in order, and none panels no entry', () => {
+  it('is kept once for each plate, in order, and none leaves no entry', () => {
     const wall = exampleWall()
     setPlate(wall, 'a1', 2, 1, { lateralShift: 5, reason: 'a pipe' })
     setPlate(wall, 'a1', 1, 3, { lateralShift: 0 })
@@ -33,7 +33,7 @@ describe('a grid’s size', () => {
   })
 })
 
-it('lets go of what an array follows, one axis at a time, and panels it where it lies', () => {
+it('lets go of what an array follows, one axis at a time, and leaves it where it lies', () => {
   const wall = exampleWall()
   const array = wall.arrays[0]!
   array.follows = { x: { rule: 'wall-centre' }, y: { rule: 'eye', value: 1600 } }

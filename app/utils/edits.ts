@@ -20,7 +20,7 @@ export function setPlate(wall: Wall, arrayId: string, row: number, column: numbe
   else delete array.plates
 }
 
-/** Puts one hole elsewhere than it would be worked out, or, without a change, panels it to that again. */
+/** Puts one hole elsewhere than it would be worked out, or, without a change, leaves it to that again. */
 export function setHole(wall: Wall, arrayId: string, hole: HoleChoice, change: Partial<HoleChoice> | undefined): void {
   const array = arrayOf(wall, arrayId)
   const isSame = (other: HoleChoice) => other.row === hole.row && other.column === hole.column && other.of === hole.of && other.rank === hole.rank

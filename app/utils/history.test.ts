@@ -38,7 +38,7 @@ it('gives back every wall on the way, and the last one again', () => {
   }))
 })
 
-it('panels what somebody else changed since', () => {
+it('leaves what somebody else changed since', () => {
   const [before, after] = [exampleWall(), changed(exampleWall(), { key: 'width', value: 7000 })]
   const history = recorded(emptyHistory(), { label: 'Wall width', before, after })
   const theirs = changed(after, { key: 'height', value: 3500 })

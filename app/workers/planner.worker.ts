@@ -1,13 +1,13 @@
 import { expose } from 'comlink'
-import type { Catalogue, Mount, Rules, ScreenArray, Wall } from '~~/core/job'
+import type { Mount, PlanContext, ScreenArray, Wall } from '~~/core/job'
 import { placedOf, type Placed } from '~~/core/mount'
 import { planWall, type WallPlan } from '~~/core/plan'
 import { remediesFor, type Remedy } from '~~/core/remedies'
 
 const planner = {
-  plan: (wall: Wall, catalogue: Catalogue, rules: Rules): WallPlan => planWall(wall, { catalogue, rules }),
-  placed: (wall: Wall, catalogue: Catalogue, rules: Rules): Placed[] => placedOf(planWall(wall, { catalogue, rules }).arrays),
-  remedies: (array: ScreenArray, wall: Wall, catalogue: Catalogue, rules: Rules, offered: Mount[]): Remedy[] => remediesFor(array, wall, { catalogue, rules }, offered),
+  plan: (wall: Wall, context: PlanContext): WallPlan => planWall(wall, context),
+  placed: (wall: Wall, context: PlanContext): Placed[] => placedOf(planWall(wall, context).arrays),
+  remedies: (array: ScreenArray, wall: Wall, context: PlanContext, offered: Mount[]): Remedy[] => remediesFor(array, wall, context, offered),
 }
 
 export type Planner = typeof planner

@@ -91,7 +91,7 @@ describe('placing', () => {
   })
 })
 
-describe('a grid that panels the wall', () => {
+describe('a grid that leaves the wall', () => {
   it('is a stop that says by how much', () => {
     const off = laid({ at: { x: { edge: 'left', value: -120 }, y: { edge: 'centre', value: 1650 } } })
     expect(off.findings.map(({ code, message }) => [code, textToString(message, 'metric')]))

@@ -1,5 +1,5 @@
 import type { Rect } from '../geometry'
-import type { Catalogue, Wall } from '../job'
+import { faceDepth, type Catalogue, type Wall } from '../job'
 import type { Text } from '../units'
 import { words } from '../units'
 import { arrange, type Arrangement } from './arrangement'
@@ -26,7 +26,7 @@ export function compareWall(wall: Wall, catalogue: Catalogue, holes: number, sto
   const faces = laid.flatMap(({ array, cells }) => cells.flatMap((cell) => {
     const mount = catalogue.mounts.find(({ id }) => id === (cell.mount ?? array.mount))
     const display = catalogue.displays.find(({ id }) => id === cell.model)
-    return mount && display ? [mount.depth.stowed + display.depth] : []
+    return mount && display ? [faceDepth(array, mount, display)] : []
   }))
   const screens = laid.reduce((sum, { cells }) => sum + cells.length, 0)
   const mass = laid.reduce((sum, { array, cells }) => sum + massOf(cells, array, catalogue).value, 0)

@@ -17,7 +17,7 @@ export function sizeFaults(array: ScreenArray, outline: Rect, wall: Wall, path: 
   return faults
 }
 
-/** Findings of an array that panels the wall: which edge, and by how much. */
+/** Findings of an array that leaves the wall: which edge, and by how much. */
 export function fitFindings(array: ScreenArray, outline: Rect, wall: Wall): Finding[] {
   const past = [
     ['left edge', -outline.x],

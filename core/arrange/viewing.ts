@@ -1,6 +1,6 @@
 import type { Finding } from '../finding'
 import type { Rect } from '../geometry'
-import type { Display, Mount, ScreenArray } from '../job'
+import { faceDepth, type Display, type Mount, type ScreenArray } from '../job'
 import { figure, words, type Figure } from '../units'
 import type { Cell } from './cell'
 import type { OrientedDisplay } from './orientation'
@@ -72,7 +72,7 @@ export function offAxis({ left, width }: Picture, along: number, distance: numbe
   const aside = Math.abs(along - left - width / 2)
   return figure([{
     label: 'Off the axis', expression: words`arctan(${aside} to the side ÷ ${distance})`, value: degrees(Math.atan2(aside, distance)), unit: '°',
-    source: 'foreshortening: cos 45° panels 71 % of the width',
+    source: 'foreshortening: cos 45° leaves 71 % of the width',
   }])
 }
 
@@ -81,7 +81,7 @@ export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[]
   if (cells.length === 0) return []
   const picture = pictureOf(cells)
   const [nearest, farthest] = [nearestViewer(picture, EYE.standing).value, farthestViewer(picture).value]
-  const face = mount ? mount.depth.stowed + model.depth : undefined
+  const face = mount ? faceDepth(array, mount, model) : undefined
   const inReach = outline.y < WALKWAY.to && outline.y > WALKWAY.from
   const about = { stage: 'arrange', subject: array.id } as const
   return [

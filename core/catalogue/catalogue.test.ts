@@ -72,7 +72,7 @@ describe('a figure of a model', () => {
     }))
   })
 
-  it('is put in its place, and taken out with what it panels empty', () => {
+  it('is put in its place, and taken out with what it leaves empty', () => {
     const model: Record<string, unknown> = { id: 'a' }
     setAt(model, 'vesa.offset.x', 3)
     expect(valueAt(model, 'vesa.offset.x')).toBe(3)

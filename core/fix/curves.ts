@@ -1,26 +1,33 @@
-import { coveringOf, type Display, type Fastener, type Rules, type Wall } from '../job'
-import { breakout, capacityOf } from './capacity'
-import { threadInWood } from './lag'
-import { fastenerLoad, HAND, plateLoads } from './loads'
-import type { Setting } from './setting'
+import { breakout, penetration } from '../fastening'
+import { coveringOf, type Fastener, type Mount, type Rules, type Wall } from '../job'
+import type { Position, Strip } from '../mount'
+import { plateLoads, type Hung } from './cases'
+import { groupLoads } from './group'
+import { heldBy } from './judge'
+import { strengthOf, type Bearer } from './strength'
 
 /** What a curve is drawn with, from one end to the other. */
 const STEPS = 24
 
-/** Tension of the fastener that has most of it, N, with the mount drawn out so that `out` mm are behind the display: by its own weight, and with a hand on it. */
+/** Greatest tension on any fastener of a plate, N, with the mount drawn out so that `out` mm are behind the display: by its own weight, and with a hand on it. */
 export interface PullPoint { out: number, own: number, hand: number }
 
-/** How tension grows as a mount is pulled out; one point only for a mount that stays. */
-export function pullCurve(display: Display, wall: Wall, { mount, rows, share, standOff }: Setting): PullPoint[] {
-  const [stowed] = plateLoads(display, mount, wall, standOff)
-  const from = mount.depth.stowed + standOff
-  const travel = mount.depth.service - mount.depth.stowed
-  const at = (out: number): PullPoint => {
-    const arm = out + display.depth / 2
-    const tension = (down: number) => fastenerLoad({ ...stowed!, down, arm }, rows, share).tension
-    return { out, own: tension(stowed!.down), hand: tension(stowed!.down + HAND) }
+/** How tension grows as a mount is pulled out; one point only for a mount that stays, none for a plate that is not held. */
+export function pullCurve(hung: Hung, position: Position, strips: Strip[] = []): PullPoint[] {
+  const { mount, standOff = 0 } = hung
+  const places = (standOff > 0 ? position.bolts : position.holes) ?? []
+  if (!position.plate?.held || places.length === 0) return []
+  const held = heldBy(position, strips.filter(({ row }) => row === position.row))
+  const { stowed, service } = mount.depth
+  const at = (depth: number): PullPoint => {
+    const drawn: Mount = { ...mount, depth: { stowed: depth, service: depth } }
+    const tension = (name: string) => {
+      const loads = groupLoads(plateLoads({ ...hung, mount: drawn, wall: {} }).find(one => one.case === name)!, places, held)
+      return typeof loads === 'string' ? Number.NaN : Math.max(...loads.map(({ tension }) => tension))
+    }
+    return { out: depth + standOff, own: tension('stowed'), hand: tension('stowed-hand') }
   }
-  return travel > 0 ? Array.from({ length: STEPS + 1 }, (_, n) => at(from + travel * n / STEPS)) : [at(from)]
+  return service > stowed ? Array.from({ length: STEPS + 1 }, (_, n) => at(stowed + (service - stowed) * n / STEPS)) : [at(stowed)]
 }
 
 /** What a fastener bears set so deep, N; mm. */
@@ -30,19 +37,21 @@ export interface DepthPoint { embedment: number, tension: number, shear?: number
 export interface DepthCurve { points: DepthPoint[], now: number, source: string }
 
 /**
- * What a fastener bears against its embedment: a lag screw by NDS; an anchor in concrete by the
- * breakout of the concrete, as a cross-check of its maker's one figure. Undefined where no rule tells.
+ * What a fastener bears against its embedment: a lag screw by NDS; an anchor in concrete by the breakout of the
+ * concrete, as a cross-check of its maker's one figure. Undefined where no rule tells.
  */
-export function depthCurve(fastener: Fastener, wall: Wall, setting: Setting, rules: Rules): DepthCurve | undefined {
+export function depthCurve(fastener: Fastener, wall: Wall, bearer: Bearer | undefined, rules: Rules): DepthCurve | undefined {
   const along = (most: number) => Array.from({ length: STEPS }, (_, n) => most * (n + 1) / STEPS)
-  if (fastener.kind === 'lag-screw' && fastener.thread !== undefined && setting.bearer) {
+  if (fastener.kind === 'lag-screw' && fastener.thread !== undefined && bearer) {
     const covering = coveringOf(wall)
-    const over = setting.bearer.thickness + covering
-    const points = along(fastener.thread).flatMap((embedment): DepthPoint[] => {
-      const known = capacityOf({ ...fastener, length: over + embedment, thread: embedment }, wall, setting, rules, 'stowed')
-      return known.known ? [{ embedment, tension: known.capacity.tension.value, shear: known.capacity.shear.value }] : []
+    const over = bearer.thickness + covering
+    const { memberDepth } = wall.structure
+    const now = penetration(fastener, { plate: bearer.thickness, covering, ...memberDepth !== undefined && { depth: memberDepth } })
+    const points = along(Math.max(now, fastener.thread)).flatMap((embedment): DepthPoint[] => {
+      const known = strengthOf({ ...fastener, tip: 0, length: over + embedment, thread: Math.min(fastener.thread!, embedment) }, wall, bearer, rules)
+      return known.known ? [{ embedment, tension: known.strength.tension, shear: known.strength.shear(0) }] : []
     })
-    return points.length > 0 ? { points, now: threadInWood(fastener, setting.bearer.thickness, covering, wall.structure.memberDepth), source: 'NDS 12.2, AWC TR12' } : undefined
+    return points.length > 0 ? { points, now, source: 'NDS 12.2, AWC TR12; the tip left out' } : undefined
   }
   const { strength } = wall.structure
   if (wall.structure.kind !== 'concrete' || strength === undefined || fastener.embedment === undefined) return undefined

@@ -1,13 +1,13 @@
-import { coveringOf, type Fastener, type Wall } from '../job'
-import { words, type Figure, type Text } from '../units'
-import { drillingFigures, type Drilling } from './pilot'
-import type { Bearer } from './setting'
+import { clearanceOf, drillingFigures, isWoodScrew, type Drilling } from '../fastening'
+import type { Fastener, Wall } from '../job'
+import { quantity, words, type Figure, type Text, type UnitSystem } from '../units'
+import type { Bearer } from './strength'
 
 /** How a fastener is set: what is drilled, what to mark on the bit, how it is drawn tight, and in which order; mm. */
 export interface Drive {
   /** Hole for the thread or the anchor; absent where its maker alone knows it. */
   hole?: { bit: Figure, depth: Figure }
-  /** Hole through the covering for a screw's shank, and how deep. */
+  /** Hole for a screw's shank, through the covering and no deeper than the shank goes. */
   clearance?: Drilling
   /** How tight, and in what order. */
   tighten: Text
@@ -16,19 +16,17 @@ export interface Drive {
 
 const ORDER = words`Top row first, by hand. Level the plate, then the row below. Then draw all tight crosswise, and check the level again.`
 
-/**
- * How a fastener is set in a wall. Depths are from the wall's finished face: what is marked on the bit.
- */
-export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined): Drive {
-  const screw = fastener.kind === 'lag-screw'
-  const shank = screw && fastener.thread !== undefined ? Math.max(fastener.length - fastener.thread - (bearer?.thickness ?? 0), coveringOf(wall)) : 0
-  const hole = drillingFigures(fastener, wall, bearer?.thickness ?? 0)
+/** How a fastener is set in a wall. Depths are from the wall's finished face: what is marked on the bit. */
+export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined, units: UnitSystem = 'metric'): Drive {
+  const above = bearer?.thickness ?? 0
+  const hole = drillingFigures(fastener, wall, above, units)
+  const clearance = clearanceOf(fastener, wall, above, units)
   return {
     ...hole && { hole },
-    ...screw && shank > 0 && { clearance: { bit: Math.ceil(fastener.diameter), depth: Math.ceil(shank) } },
+    ...clearance && { clearance },
     tighten: fastener.torque !== undefined
-      ? words`To ${String(fastener.torque)} N·m with a torque driver.`
-      : screw ? words`Snug, then a quarter turn; never so far that the washer sinks into the board.` : words`As its maker’s instructions say; no torque is given in the catalogue.`,
+      ? words`To ${quantity(fastener.torque, 'N·m')} with a torque driver.`
+      : isWoodScrew(fastener) ? words`Snug, then a quarter turn; never so far that the washer sinks into the board.` : words`As its maker’s instructions say; no torque is given in the catalogue.`,
     order: ORDER,
   }
 }

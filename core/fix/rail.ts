@@ -1,23 +1,41 @@
-import type { Carrier, Mount } from '../job'
+import type { Carrier } from '../job'
 import type { Strip } from '../mount'
-import { figure, words, type Figure } from '../units'
-import { fastenerLoad, rowsOf, type PlateLoad } from './loads'
+import { figure, quantity, words, type Figure } from '../units'
+import type { BoltLoad } from './carried'
+import { shearOf, type FastenerLoad } from './group'
 
 /**
- * How far a rail is bent between the members that it is fixed to: each plate's bolt leans on it with
- * its shear and tension together, as on a beam from member to member; in N·m, and as a share of what
- * the rail's maker allows, where that is given.
+ * How far a rail is bent between the members that it is fixed to: the worst loaded bolt leans on it with its
+ * shear and tension together, as on a beam from member to member; in N·m, and as a share of what the rail's
+ * maker allows, where that is given.
  */
-export function railUse({ moment }: Carrier, strips: Strip[], loads: PlateLoad[], mount: Mount): { figure: Figure, utilisation?: number } {
-  const bolts = loads.map(load => fastenerLoad(load, rowsOf(mount)))
-  const force = Math.max(...bolts.map(({ shear, tension }) => Math.hypot(shear, tension)))
+export function railUse({ moment }: Carrier, strips: Strip[], bolts: BoltLoad[]): { figure: Figure, utilisation?: number } {
+  const force = Math.max(0, ...bolts.map(bolt => Math.hypot(bolt.tension, shearOf(bolt).shear)))
   const lever = Math.max(0, ...strips.map(({ bending }) => bending))
   const bent = force * lever / 1000
   return {
     figure: figure([
       { label: 'From one bolt', expression: words`shear and tension together in the worst case`, value: force, unit: 'N' },
-      { label: 'Bending of the rail', expression: words`${force.toFixed(0)} N × ${lever} (a × b ÷ span, for the bolts of one span)`, value: bent, unit: 'N·m', source: 'a beam from member to member' },
+      { label: 'Bending of the rail', expression: words`${quantity(force, 'N')} × ${quantity(lever, 'mm')} (a × b ÷ span, for the bolts of one span)`, value: bent, unit: 'N·m', source: 'a beam from member to member' },
     ]),
     ...moment !== undefined && { utilisation: bent / moment },
   }
+}
+
+/** What comes to one fastener of a rail or a board, as it is told. */
+export function carriedFigures(load: FastenerLoad): { tension: Figure, shear: Figure } {
+  const { shear } = shearOf(load)
+  return {
+    tension: figure([{ label: 'Tension', expression: words`from the bolts beside it, each leaning on the two members next to it; inner members take 1.25 of a simple span’s share`, value: load.tension, unit: 'N' }]),
+    shear: figure([{ label: 'Shear', expression: words`√((${quantity(load.down, 'N')})² + (${quantity(load.across, 'N')})²), from the same bolts`, value: shear, unit: 'N' }]),
+  }
+}
+
+/** How far the worst bolt between plate and rail or board is used: tension and shear, each over what its maker allows, added. Undefined where that is not given. */
+export function boltUse({ bolt }: Carrier, bolts: BoltLoad[]): { utilisation: number, tension: number, shear: number } | undefined {
+  if (!bolt || bolts.length === 0) return undefined
+  return bolts.map((load) => {
+    const { shear } = shearOf(load)
+    return { utilisation: load.tension / bolt.tension + shear / bolt.shear, tension: load.tension, shear }
+  }).reduce((a, b) => b.utilisation > a.utilisation ? b : a)
 }

@@ -1,16 +1,15 @@
-import type { Fastener, Job, ScreenArray, Wall } from '../job'
+import type { Fastener, PlanContext, ScreenArray, Wall } from '../job'
 import type { Position, Strip } from '../mount'
+import type { Member } from '../survey'
 import { textToString, type UnitSystem } from '../units'
 import { fix, type LoadCase } from './index'
+import { MUCH } from './findings'
 
 /**
  * How a fastener would do in an array: how far it is used at most, what stops it, whether there are
  * enough in stock, where that is known, and whether the site uses it already.
  */
 export interface Ranked { fastener: Fastener, utilisation?: number, stop?: string, inStock?: boolean, onSite: boolean, cases: { case: LoadCase, utilisation: number }[] }
-
-/** Over this a fastener is used more than is wise, and one used less is taken first. */
-const MUCH = 0.8
 
 const worse = (a: Ranked, b: Ranked, is: (ranked: Ranked) => boolean) => Number(is(a)) - Number(is(b))
 
@@ -21,12 +20,12 @@ const worse = (a: Ranked, b: Ranked, is: (ranked: Ranked) => boolean) => Number(
  *
  * @param onSite ids of fasteners that the site has already
  */
-export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positions: Position[], wall: Wall, job: Pick<Job, 'catalogue' | 'rules'>, units: UnitSystem, { strips = [], onSite = [] }: { strips?: Strip[], onSite?: string[] } = {}): Ranked[] {
+export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positions: Position[], wall: Wall, job: PlanContext, units: UnitSystem, { strips = [], onSite = [], members = [], everyHole }: { strips?: Strip[], onSite?: string[], members?: Member[], everyHole?: { x: number, y: number }[] } = {}): Ranked[] {
   return fasteners.map((fastener): Ranked => {
     const catalogue = { ...job.catalogue, fasteners: [fastener] }
-    const { fixings, findings } = fix({ ...array, fastener: fastener.id }, positions, wall, { ...job, catalogue }, strips)
+    const { fixings, findings } = fix({ ...array, fastener: fastener.id }, positions, wall, { ...job, catalogue }, { strips, members, ...everyHole && { everyHole } })
     // Of unlike pairs the one that is used most is told.
-    const used = fixings.map(({ loads }) => loads.flatMap(load => load.utilisation === undefined ? [] : [{ case: load.case, utilisation: load.utilisation }]))
+    const used = fixings.map(({ cases }) => cases.flatMap(load => load.utilisation === undefined ? [] : [{ case: load.case, utilisation: load.utilisation }]))
     const most = (loads: Ranked['cases']) => Math.max(0, ...loads.map(({ utilisation }) => utilisation))
     const cases = used.reduce<Ranked['cases']>((a, b) => most(b) > most(a) ? b : a, [])
     const wanted = positions.reduce((sum, { holes = [] }) => sum + holes.length, 0)

@@ -1,32 +1,25 @@
+import { baseThickness, breakout, isWoodScrew, penetration, reachThroughSteel, thinnestBase, threadInWood, WOOD_DIAMETERS, WOOD_SCREW_PENETRATION } from '../fastening'
 import type { Finding } from '../finding'
-import { coveringOf, type Fastener, type ScreenArray, type Wall } from '../job'
-import { words } from '../units'
-import { breakout } from './capacity'
-import { threadInWood } from './lag'
-import type { Setting } from './setting'
+import { coveringOf, type Fastener, type Mount, type Wall } from '../job'
+import type { Position } from '../mount'
+import { quantity, words } from '../units'
+import type { Judging } from './judge'
+import type { Bearer } from './strength'
 
-/** Least thread in the wood, in diameters (NDS 12.1.4). */
-const PENETRATION = 4
-/** Thinnest base where its maker gives none, in embedments. */
-const BASE = 1.5
 /** From strength to allowable: strength reduction of anchors that concrete governs, over a mean load factor (ACI 318 17.5.3; IBC 1605). */
 const ALLOWED_OF_STRENGTH = 0.65 / 1.6
 /** Finishes that last outdoors or in the wet. */
 const LASTING = ['stainless', 'galvanised', 'coated']
 
+type About = Pick<Finding, 'stage' | 'subject'>
+
 /** Everything in front of the base that an anchor must reach through, mm: covering, plate, washer and nut. */
-export function overOf({ head = 0 }: Fastener, wall: Pick<Wall, 'covering'>, { bearer }: Pick<Setting, 'bearer'>): number {
+export function overOf({ head = 0 }: Fastener, wall: Pick<Wall, 'covering'>, bearer: Bearer | undefined): number {
   return coveringOf(wall) + (bearer?.thickness ?? 0) + head
 }
 
-/** How deep the base is, mm: of hollow block its shell, which is not known; of wood and steel it does not count. */
-function baseOf({ structure }: Wall): number | undefined {
-  if (structure.kind === 'block' && structure.block?.unit === 'hollow') return undefined
-  return structure.thickness
-}
-
 /** Whether a fastener lasts where the wall is outside or wet. */
-function finishFindings(about: Pick<Finding, 'stage' | 'subject'>, name: string, { finish }: Fastener, wall: Wall): Finding[] {
+function finishFindings(about: About, name: string, { finish }: Fastener, wall: Wall): Finding[] {
   if (!wall.windSpeed && !wall.wet) return []
   if (finish && LASTING.includes(finish)) return []
   return [finish === undefined
@@ -34,56 +27,117 @@ function finishFindings(about: Pick<Finding, 'stage' | 'subject'>, name: string,
     : { ...about, severity: 'stop', code: 'fastener-corrodes', message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}; ${name} is ${finish}.`, remedy: words`Take one that is stainless, galvanised or coated.` }]
 }
 
-/** Whether anchors keep the least distance from edges and from one another. */
-function distanceFindings(about: Pick<Finding, 'stage' | 'subject'>, name: string, { edgeDistance, minSpacing }: Fastener, { edge, spacing }: Setting): Finding[] {
+/** Whether a screw reaches far enough into the wood, and not through it. */
+function woodFindings(about: About, name: string, screw: Fastener, wall: Wall, bearer: Bearer | undefined): Finding[] {
+  if (screw.thread === undefined) return []
+  const stop = { ...about, severity: 'stop' as const }
+  const { memberDepth } = wall.structure
+  const joint = { plate: bearer?.thickness ?? 0, covering: coveringOf(wall), ...memberDepth !== undefined && { depth: memberDepth } }
+  const over = joint.plate + joint.covering
+  const through = memberDepth === undefined ? 0 : screw.length - over - memberDepth
+  if (through > 1e-9) return [{ ...stop, code: 'fastener-through-member', message: words`${name} comes out ${through} behind the member, which is ${memberDepth!} deep.`, remedy: words`Take a shorter screw.` }]
+  const [inWood, least, told] = screw.kind === 'wood-screw'
+    ? [penetration(screw, joint), WOOD_SCREW_PENETRATION * screw.diameter, 'six diameters (NDS 12.1.5.6)']
+    : [threadInWood(screw, joint), WOOD_DIAMETERS.penetration * screw.diameter, 'four diameters (NDS 12.1.4)']
+  return inWood < least - 1e-9
+    ? [{ ...stop, code: 'penetration-too-small', message: words`${name} has ${inWood} ${screw.kind === 'wood-screw' ? '' : 'of thread '}in the wood, its tip left out; ${least} is the least, ${told}.`, remedy: words`Take a longer screw.` }]
+    : []
+}
+
+/** Whether a screw reaches the steel and comes through it. */
+function steelFindings(about: About, name: string, screw: Fastener, wall: Wall, bearer: Bearer | undefined): Finding[] {
+  const { gauge } = wall.structure
+  if (screw.kind !== 'self-drilling' || gauge === undefined) return []
+  const behind = screw.length - coveringOf(wall) - (bearer?.thickness ?? 0)
+  const least = reachThroughSteel(screw, gauge)
+  return behind >= least - 1e-9
+    ? []
+    : [{ ...about, severity: 'stop', code: behind <= 0 ? 'screw-does-not-reach-steel' : 'screw-not-through-steel', message: behind <= 0 ? words`${name} ends ${-behind} before the steel.` : words`${name} goes ${behind} past the steel’s face; ${least} are the steel, three threads beyond it and the drill point.`, remedy: words`Take a screw that is ${least - behind} longer.` }]
+}
+
+/** Whether an anchor is long enough, and its base thick enough and known. */
+function anchorFindings(about: About, name: string, anchor: Fastener, { structure, covering }: Wall, bearer: Bearer | undefined): Finding[] {
+  if (structure.kind !== 'concrete' && structure.kind !== 'block') return []
+  const stop = { ...about, severity: 'stop' as const }
+  const notKnown = (what: string, where: string): Finding => ({ ...stop, code: `${what.replaceAll(' ', '-')}-not-known`, message: words`The ${what} of ${where} is not known, so what ${name} bears is not.`, remedy: words`Give it: ${where === name ? 'in the catalogue, from its maker’s sheet' : 'in Survey'}.` })
+  const { embedment } = anchor
+  const [over, base, least] = [overOf(anchor, { covering }, bearer), baseThickness(structure), thinnestBase(anchor)]
+  const short = over + (embedment ?? 0) - anchor.length
+  const hollow = structure.kind === 'block' && structure.block?.unit === 'hollow'
+  const check = structure.kind === 'concrete' && structure.strength !== undefined && anchor.allowable && embedment !== undefined ? breakout(structure.strength, embedment).value * ALLOWED_OF_STRENGTH : undefined
   return [
-    ...edge !== undefined && edgeDistance !== undefined && edge < edgeDistance - 1e-9
-      ? [{ ...about, severity: 'stop' as const, code: 'edge-too-near', message: words`A hole is ${edge} from an edge of the wall; ${name} needs ${edgeDistance}.`, remedy: words`Move the array, or take an anchor that may be set nearer.` }]
-      : [],
-    ...spacing !== undefined && minSpacing !== undefined && spacing < minSpacing - 1e-9
-      ? [{ ...about, severity: 'stop' as const, code: 'spacing-too-near', message: words`Two holes are ${spacing} apart; ${name} needs ${minSpacing}.`, remedy: words`Move one within its slot, or take an anchor that may be set nearer.` }]
+    ...embedment === undefined ? [notKnown('embedment', name)] : [],
+    ...anchor.edgeDistance === undefined ? [notKnown('least edge distance', name)] : [],
+    ...structure.kind === 'block' && structure.block && structure.block.unit === undefined ? [notKnown('kind of unit', 'the block')] : base === undefined ? [notKnown(hollow ? 'face shell’s thickness' : 'thickness', hollow ? 'the hollow block' : 'the wall')] : [],
+    ...embedment !== undefined && short > 1e-9 ? [{ ...stop, code: 'anchor-too-short', message: words`${name} is ${short} too short: ${over} of covering, plate and nut, and ${embedment} of embedment make ${over + embedment}.`, remedy: words`Take a longer anchor.` }] : [],
+    ...base !== undefined && embedment !== undefined && base < least - 1e-9 ? [{ ...stop, code: 'base-too-thin', message: words`${hollow ? 'The face shell of the hollow block' : 'The base'} is ${base} thick; ${name} needs ${least}.`, remedy: words`Take an anchor that is set less deep${hollow ? ', or one that is made for hollow block' : ''}.` }] : [],
+    ...check !== undefined && anchor.allowable!.tension > check
+      ? [{ ...about, severity: 'caution' as const, code: 'allowable-over-breakout', message: words`The sheet of ${name} allows ${quantity(Math.round(anchor.allowable!.tension), 'N')}; concrete of ${quantity(structure.strength!, 'MPa')} breaks out so as to allow ${quantity(Math.round(check), 'N')} (ACI 318 17.6.2).`, remedy: words`Check the sheet’s figure for this concrete and embedment.` }]
       : [],
   ]
 }
 
+/** Some holes by name: the first few, and how many more. */
+function namesOf(names: string[]): string {
+  return names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ').replace(/, ([^,]*)$/, ' and $1')
+}
+
+interface Placed { name: string, x: number, y: number, piece: number, ply: number }
+
+/** Whether anchors keep the least distance from edges and from one another. */
+function anchorDistanceFindings(about: About, name: string, { edgeDistance, minSpacing }: Fastener, holes: Placed[], { around }: Judging): Finding[] {
+  const near = holes.map(hole => ({ hole, ...around(hole) }))
+  const atEdge = near.flatMap(({ hole, edges }) => edges.filter(({ distance }) => edgeDistance !== undefined && distance < edgeDistance - 1e-9).map(edge => ({ hole, edge })))
+  const together = near.flatMap(({ hole, neighbours }) => neighbours.filter(({ distance }) => minSpacing !== undefined && distance < minSpacing - 1e-9).map(({ distance }) => ({ hole, distance })))
+  return [
+    ...atEdge.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'edge-too-near', message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}: ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} needs ${edgeDistance!}.`, remedy: words`Move the array, or take an anchor that may be set nearer.` }] : [],
+    ...together.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'spacing-too-near', message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}: ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} needs ${minSpacing!}.`, remedy: words`Move one within its slot, or take an anchor that may be set nearer.` }] : [],
+  ]
+}
+
+/** Whether screws in one piece of wood keep four diameters from one another, and seven from the piece's end. */
+function woodDistanceFindings(about: About, name: string, { diameter }: Fastener, holes: Placed[], wall: Wall, endsOf: (hole: Placed) => number): Finding[] {
+  const [spacing, end] = [WOOD_DIAMETERS.spacing * diameter, WOOD_DIAMETERS.end * diameter]
+  const sorted = [...holes].sort((a, b) => a.x - b.x)
+  const near = sorted.flatMap((hole, n) => {
+    const found: { names: string[], apart: number }[] = []
+    for (let next = n + 1; next < sorted.length && sorted[next]!.x - hole.x < spacing; next++) {
+      const other = sorted[next]!
+      const apart = Math.hypot(other.x - hole.x, other.y - hole.y)
+      if (other.piece === hole.piece && other.ply === hole.ply && apart < spacing - 1e-6) found.push({ names: [hole.name, other.name], apart })
+    }
+    return found
+  })
+  const atEnd = holes.map(hole => ({ hole, away: endsOf(hole) })).filter(({ away }) => away < end - 1e-9)
+  return [
+    ...near.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'fasteners-too-near', message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} needs ${spacing}, four diameters (NDS table 12.5.1B).`, remedy: words`Slide one of the plates, or move a hole within its slot.` }] : [],
+    ...atEnd.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'end-too-near', message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}: ${Math.min(...atEnd.map(({ away }) => away))} from the end of the member; ${name} needs ${end}, seven diameters (NDS table 12.5.1B).`, remedy: words`Move the plate up or down the member.` }] : [],
+  ]
+}
+
 /** Whether a fastener goes with its base, reaches far enough into it, keeps its distances and lasts. */
-export function seatFindings(array: ScreenArray, fastener: Fastener, wall: Wall, setting: Setting): Finding[] {
+export function seatFindings(judging: Judging, fastener: Fastener, positions: Position[], mounts: Mount[]): Finding[] {
+  const { array, wall, carrier, bearer, members } = judging
   const about = { stage: 'fix', subject: array.id } as const
   const name = fastener.name ?? fastener.id
   const { kind } = wall.structure
   if (fastener.base !== kind) {
     return [{ ...about, severity: 'stop', code: 'fastener-of-another-base', message: words`${name} is for ${fastener.base.replace('-', ' ')}; this wall is ${kind.replace('-', ' ')}.`, remedy: words`Choose one that is made for this wall.` }]
   }
-  return [
-    ...reachFindings(about, name, fastener, wall, setting),
-    ...distanceFindings(about, name, fastener, setting),
-    ...finishFindings(about, name, fastener, wall),
-  ]
-}
-
-function reachFindings(about: Pick<Finding, 'stage' | 'subject'>, name: string, fastener: Fastener, wall: Wall, setting: Setting): Finding[] {
-  const stop = { ...about, severity: 'stop' as const }
-  if (wall.structure.kind === 'wood-stud' && fastener.thread !== undefined) {
-    const over = (setting.bearer?.thickness ?? 0) + coveringOf(wall)
-    const { memberDepth } = wall.structure
-    const [inWood, least] = [threadInWood(fastener, over, 0, memberDepth), PENETRATION * fastener.diameter]
-    const through = memberDepth === undefined ? 0 : fastener.length - over - memberDepth
-    if (through > 1e-9) return [{ ...stop, code: 'fastener-through-member', message: words`${name} comes out ${through} behind the member, which is ${memberDepth!} deep.`, remedy: words`Take a shorter screw.` }]
-    return inWood < least - 1e-9
-      ? [{ ...stop, code: 'penetration-too-small', message: words`${name} has ${inWood} of thread in the wood; ${least} is the least, four diameters (NDS 12.1.4).`, remedy: words`Take a longer screw.` }]
-      : []
+  const holes = positions.flatMap(({ row, column, holes = [] }) => holes.map((hole): Placed => ({ name: `R${row} C${column} ${hole.row} ${hole.rank}`, x: hole.x, y: hole.y, piece: hole.member ?? -1, ply: hole.ply ?? 0 })))
+  // Plates of one thickness are asked about once.
+  const bearers = [...new Map((carrier ? mounts.slice(0, 1) : mounts).map(mount => [JSON.stringify(bearer(mount) ?? null), bearer(mount)])).values()]
+  const endsOf = ({ y, piece }: Placed) => {
+    const stretches = members[piece]?.stretches ?? [{ from: 0, to: wall.height }]
+    return Math.max(...stretches.map(({ from, to }) => Math.min(y - from, to - y)))
   }
-  if (fastener.embedment === undefined) return []
-  const [over, base] = [overOf(fastener, wall, setting), baseOf(wall)]
-  const short = over + fastener.embedment - fastener.length
-  const least = fastener.minThickness ?? BASE * fastener.embedment
-  const { strength } = wall.structure
-  const check = wall.structure.kind === 'concrete' && strength !== undefined && fastener.allowable ? breakout(strength, fastener.embedment).value * ALLOWED_OF_STRENGTH : undefined
+  const hollow = fastener.kind === 'hollow-wall-anchor'
+    ? holes.filter(({ x }) => members.some(({ centre, width }) => Math.abs(x - centre) < width / 2 + fastener.diameter))
+    : []
   return [
-    ...short > 1e-9 ? [{ ...stop, code: 'anchor-too-short', message: words`${name} is ${short} too short: ${over} of covering, plate and nut, and ${fastener.embedment} of embedment make ${over + fastener.embedment}.`, remedy: words`Take a longer anchor.` }] : [],
-    ...base !== undefined && base < least ? [{ ...stop, code: 'base-too-thin', message: words`The base is ${base} thick; ${name} needs ${least}.`, remedy: words`Take an anchor that is set less deep.` }] : [],
-    ...check !== undefined && fastener.allowable!.tension > check
-      ? [{ ...about, severity: 'caution' as const, code: 'allowable-over-breakout', message: words`The sheet of ${name} allows ${fastener.allowable!.tension.toFixed(0)} N; concrete of ${String(strength)} MPa breaks out so as to allow ${check.toFixed(0)} N (ACI 318 17.6.2).`, remedy: words`Check the sheet’s figure for this concrete and embedment.` }]
-      : [],
+    ...bearers.flatMap(each => isWoodScrew(fastener) ? woodFindings(about, name, fastener, wall, each) : kind === 'steel-stud' ? steelFindings(about, name, fastener, wall, each) : anchorFindings(about, name, fastener, wall, each)),
+    ...isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : kind === 'concrete' || kind === 'block' ? anchorDistanceFindings(about, name, fastener, holes, judging) : [],
+    ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member', message: words`${namesOf(hollow.map(({ name }) => name))}: a member stands there, and ${name} opens behind the covering only.`, remedy: words`Move the hole clear of the member, or use a screw there.` }] : [],
+    ...finishFindings(about, name, fastener, wall),
   ]
 }

@@ -1,4 +1,4 @@
-import type { Mount, Wall } from './types'
+import type { Display, Mount, ScreenArray, Wall } from './types'
 
 /** How thick all that lies before the structure is, mm. */
 export function coveringOf({ covering }: Pick<Wall, 'covering'>): number {
@@ -8,4 +8,14 @@ export function coveringOf({ covering }: Pick<Wall, 'covering'>): number {
 /** How far a row of slots is above the plate's centre, mm. */
 export function heightOfRow({ plate }: Pick<Mount, 'plate'>, row: string): number {
   return plate.slots.find(slot => slot.row === row)?.y ?? 0
+}
+
+/** How far a display's back stands off the wall's face, mm, with its mount pushed home or pulled out, and whatever rail or board that stands on. */
+export function backDepth({ carrier }: Pick<ScreenArray, 'carrier'>, { depth }: Pick<Mount, 'depth'>, at: 'stowed' | 'service' = 'stowed'): number {
+  return depth[at] + (carrier?.thickness ?? 0)
+}
+
+/** How far a display's face stands out of the wall's, mm: the one sum by which all that stands out is judged. */
+export function faceDepth(array: Pick<ScreenArray, 'carrier'>, mount: Pick<Mount, 'depth'>, display: Pick<Display, 'depth'>, at: 'stowed' | 'service' = 'stowed'): number {
+  return backDepth(array, mount, at) + display.depth
 }

@@ -59,19 +59,20 @@ export const displaySchema = group({
   sizeTolerance: extent(),
   use: oneOf('video-wall', 'signage'),
   back: maybe({ profile: must(oneOf('flat', 'stepped', 'recessed')), rim: size() }),
+  centreOfGravity: maybe({ ...point(length), z: must(extent()) }),
   ports: sides(), vents: sides(), ...notes,
 })
 
 const slot = group({ row: name(), y: must(length()), x1: must(length()), x2: must(length()), diameter: must(size()) })
   .test('ends', 'must not have x2 left of x1', s => s?.x1 === undefined || s?.x2 === undefined || s.x2 >= s.x1)
 
-const slotUse = () => ({ members: must(count(20)), rows: must(list(name(), 20)).min(1, 'must name at least one row of slots') })
+const slotUse = () => ({ minSpacing: size(), members: must(count(20)), rows: must(list(name(), 20)).min(1, 'must name at least one row of slots') })
 
 export const mountSchema = group({
   id: name(), name: name(), kind: must(oneOf('pull-out', 'fixed', 'tilt', 'arm')),
   mass: must(extent()), capacity: must(size()),
   plate: group({
-    width: must(size()), height: must(size()), thickness: must(extent()),
+    width: must(size()), height: must(size()), thickness: must(extent()), bearingStrength: figure().moreThan(0, 'must be more than 0').max(2_000, 'must be at most 2000 MPa'),
     slots: must(list(slot, 100)).min(1, 'must have at least one slot'),
   }),
   interface: group(point(length)),
@@ -89,10 +90,10 @@ export const FINISHES = ['plain', 'zinc', 'coated', 'galvanised', 'stainless']
 
 export const fastenerSchema = group({
   id: name(), name: words(), kind: name(), base: must(oneOf(...BASES)),
-  diameter: must(size()), length: must(size()), root: size(), thread: size(), yield: size(),
+  diameter: must(size()), length: must(size()), root: size(), thread: size(), yield: size(), tip: extent(), pitch: size(),
   edgeDistance: extent(), minJointDistance: extent(),
   allowable: maybe({ tension: must(newtons()), shear: must(newtons()) }), embedment: size(), head: extent(), minThickness: size(),
-  criticalEdge: size(), criticalSpacing: size(), minSpacing: size(), edgeFactor: share(), spacingFactor: share(),
+  criticalEdge: size(), criticalSpacing: size(), minSpacing: size(), edgeFactor: share(), spacingFactor: share(), shearEdgeFactor: share(), shearSpacingFactor: share(),
   torque: figure().moreThan(0, 'must be more than 0 N·m').max(1_000, 'must be at most 1000 N·m'),
   finish: oneOf(...FINISHES), stock: figure().integer('must be a whole number').min(0, 'must not be negative').max(1e6, 'is more than any van holds'), ...notes,
 })
@@ -113,7 +114,7 @@ const structure = group({
   strength: figure().moreThan(0, 'must be more than 0').max(200, 'must be at most 200 MPa'),
   block: maybe({
     length: must(size()), height: must(size()), joint: must(extent()),
-    bond: must(oneOf('running', 'stack')), origin: group(point(length)), unit: oneOf('hollow', 'solid', 'grouted'),
+    bond: must(oneOf('running', 'stack')), origin: group(point(length)), unit: oneOf('hollow', 'solid', 'grouted'), shell: size(),
   }),
   members: list(group({ centre: must(length()), width: must(size()) }), LIMITS.members),
 })
@@ -154,9 +155,9 @@ const screenArray = group({
   shiftTolerance: maybe(point(extent)),
   plates: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), lateralShift: length(), heightShift: length(), reason: words(2_000) }), LIMITS.screens),
   holes: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), of: name(), rank: must(count(20)), x: must(length()), reason: words(2_000) }), LIMITS.screens),
-  carrier: maybe({ kind: must(oneOf('rail', 'board')), thickness: must(size()), height: size(), web: size(), moment: figure().moreThan(0, 'must be more than 0 N·m') }),
+  carrier: maybe({ kind: must(oneOf('rail', 'board')), thickness: must(size()), height: size(), web: size(), moment: figure().moreThan(0, 'must be more than 0 N·m'), bolt: maybe({ tension: must(newtons()), shear: must(newtons()) }) }),
   needs: maybe(slotUse()),
-  behind: maybe({ plug: size(), cable: size(), player: size() }),
+  behind: maybe({ plug: size(), cable: size(), player: size(), mass: extent() }),
   align: oneOf(...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS),
   cells: list(group({
     row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)),

@@ -32,6 +32,9 @@ export interface Rules {
   markingSigma?: number
 }
 
+/** What a wall is planned with beside itself: the models it uses, the firm's rules, and the site's units, in which bits and round figures are chosen. */
+export interface PlanContext { catalogue: Catalogue, rules: Rules, site?: { units: UnitSystem } }
+
 /** The models that a site's walls use. A model that replaces an older one is an entry of its own. */
 export interface Catalogue { displays: Display[], mounts: Mount[], fasteners: Fastener[], screwKits?: ScrewKit[] }
 
@@ -82,6 +85,8 @@ export interface Display extends ModelNotes {
   use?: 'video-wall' | 'signage'
   /** Shape of its back: all of one depth, thinner at the rim by so much, or with the pattern in a recess. */
   back?: { profile: 'flat' | 'stepped' | 'recessed', rim?: number }
+  /** Where its centre of gravity is from the case's centre, x right and y up in landscape, and how far in front of its back, mm; else the middle of the case. */
+  centreOfGravity?: { x: number, y: number, z: number }
   /** Sides from which its sockets and vents are reached, in landscape. */
   ports?: Side[]
   vents?: Side[]
@@ -89,8 +94,11 @@ export interface Display extends ModelNotes {
 
 export type Orientation = 'landscape' | 'portrait-cw' | 'portrait-ccw' | 'inverted'
 
-/** How the slots of a plate are used: so many distinct members in every named row. */
-export interface SlotUse { members: number, rows: string[] }
+/**
+ * How the slots of a plate are used: so many distinct members in every named row. Two plies of one doubled
+ * member count as two only where the maker says how near two fasteners of a row may be: `minSpacing`, mm.
+ */
+export interface SlotUse { members: number, rows: string[], minSpacing?: number }
 
 /** A slot of a wall plate: y and x1…x2 from the plate's centre, mm. A round hole has equal ends. */
 export interface Slot { row: string, y: number, x1: number, x2: number, diameter: number }
@@ -103,7 +111,8 @@ export interface Mount extends ModelNotes {
   mass: number
   /** Largest display mass, kg. */
   capacity: number
-  plate: { width: number, height: number, thickness: number, slots: Slot[] }
+  /** `bearingStrength` is what its steel bears under a fastener, MPa; where it is not given, that of the weakest usual steel. */
+  plate: { width: number, height: number, thickness: number, bearingStrength?: number, slots: Slot[] }
   interface: Point
   /** Travel to either side of nominal: mm, and degrees of roll. */
   adjust?: { lateral?: number, height?: number, depth?: number, roll?: number }
@@ -135,6 +144,9 @@ export interface Fastener extends ModelNotes {
   root?: number
   thread?: number
   yield?: number
+  /** Length of the point, which holds nothing, and pitch of the thread, mm; else by the usual sizes. */
+  tip?: number
+  pitch?: number
   /** Least distance from the fastener's centre to the member's edge, mm; else by the fastener's rule. */
   edgeDistance?: number
   /** Least distance to a mortar joint, mm. */
@@ -146,6 +158,9 @@ export interface Fastener extends ModelNotes {
   /** Share of what is allowed that is left at the least edge distance and spacing; else least ÷ critical. */
   edgeFactor?: number
   spacingFactor?: number
+  /** The same for shear, where the sheet tells them apart. */
+  shearEdgeFactor?: number
+  shearSpacingFactor?: number
   /** Turning moment that its maker asks for, N·m. */
   torque?: number
   finish?: 'plain' | 'zinc' | 'coated' | 'galvanised' | 'stainless'
@@ -183,10 +198,10 @@ export interface Structure {
   /** Steel studs: thickness of the steel, mm, and its tensile strength, MPa. */
   gauge?: number
   steelStrength?: number
-  /** Concrete: the wall's thickness, mm, and its strength f′c, MPa. */
+  /** Concrete, solid and grouted block: the wall's thickness, mm; concrete: its strength f′c, MPa. */
   thickness?: number
   strength?: number
-  block?: { length: number, height: number, joint: number, bond: 'running' | 'stack', origin: Point, unit?: 'hollow' | 'solid' | 'grouted' }
+  block?: { length: number, height: number, joint: number, bond: 'running' | 'stack', origin: Point, unit?: 'hollow' | 'solid' | 'grouted', shell?: number }
   /** Where listed, the framing is taken as known. */
   members?: Framing[]
 }
@@ -275,10 +290,18 @@ export interface HoleChoice { row: number, column: number, of: string, rank: num
  * What an array's plates stand on where they do not reach members themselves: steel rails, one behind
  * each row of slots, or a board; mm. `web` is the steel's thickness, `moment` what a rail bears, N·m.
  */
-export interface Carrier { kind: 'rail' | 'board', thickness: number, height?: number, web?: number, moment?: number }
+export interface Carrier {
+  kind: 'rail' | 'board'
+  thickness: number
+  height?: number
+  web?: number
+  moment?: number
+  /** What its maker allows of one bolt between plate and rail or board, N. */
+  bolt?: { tension: number, shear: number }
+}
 
-/** What goes behind each display of an array: length of the plug, thickness of the cable and of a media player, mm. */
-export interface Behind { plug?: number, cable?: number, player?: number }
+/** What goes behind each display of an array: length of the plug, thickness of the cable and of a media player, mm; mass of the player and what else hangs on the mount, kg. */
+export interface Behind { plug?: number, cable?: number, player?: number, mass?: number }
 
 /** By what unlike displays in one row, or in one column, are in line. */
 export type Alignment = 'case-top' | 'case-bottom' | 'case-left' | 'case-right' | 'picture-top' | 'picture-bottom' | 'picture-left' | 'picture-right' | 'picture-centre'

@@ -22,7 +22,7 @@ describe('marks', () => {
     expect(hole.running).toBeCloseTo(1900 - 500, 9)
     expect(hole.height).toBeCloseTo(2090.4, 9)
     expect(hole.fromLevel).toBeCloseTo(2090.4 - 1938.4, 9)
-    expect([hole.bit, hole.depth, hole.member]).toEqual([6, 74, 0])
+    expect([hole.bit, hole.depth, hole.member]).toEqual([6.5, 74, 0])
     expect(by(marking, 'a1-r2c3-plate').running).toBeCloseTo(2078 + 2 * 1022 - 500, 9)
     expect(by(marking, 'a1-corner-tr')).toMatchObject({ running: expect.closeTo(4632.7 - 500, 9), height: expect.closeTo(2226.5, 9) })
     expect(by(marking, 'a1-centre-x')).not.toHaveProperty('height')

@@ -8,8 +8,9 @@ import type { FixingZone } from './zones'
 /** A rail of the usual size and a board of plywood, until others are chosen; mm and N·m. */
 export const USUAL_CARRIERS: Record<Carrier['kind'], Carrier> = {
   // A channel of 41 × 21 × 2.5: 0.91 cm³ of section at 165 MPa.
-  rail: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 },
-  board: { kind: 'board', thickness: 18 },
+  rail: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150, bolt: { tension: 2500, shear: 1500 } },
+  // Tee nuts of M6 let into the back of the board.
+  board: { kind: 'board', thickness: 18, bolt: { tension: 900, shear: 800 } },
 }
 
 /** So far a rail or a board goes past the last member that it is fixed to, mm. */
@@ -21,7 +22,7 @@ const BOARD = { past: 60, inset: 30, apart: 400 }
 export interface Carried { mount: Mount, row: number, x: number, y: number }
 
 /** A place where a carrier is fixed to a member, and how many screens' weight comes to that member. */
-export interface Support { member: number, x: number, share: number, margin: number }
+export interface Support { member: number, ply?: number, x: number, share: number, margin: number }
 
 /** One rail, or one board, with what it is fixed to. */
 export interface Strip {
@@ -34,6 +35,8 @@ export interface Strip {
   heights: number[]
   /** Whether every plate on it lies between members that it is fixed to. */
   held: boolean
+  /** Where the plates are bolted to it, mm along the wall. */
+  bolts: number[]
   /** For a load of 1 on each bolt: the bending that it makes where it is greatest, mm. */
   bending: number
 }
@@ -43,7 +46,8 @@ interface Bolt { x: number, share: number }
 /** The members that a strip is fixed to: all from the last one left of its bolts to the first one right of them. */
 function supportsFor(bolts: Bolt[], zones: FixingZone[]): { zones: FixingZone[], held: boolean } {
   const [left, right] = [Math.min(...bolts.map(({ x }) => x)), Math.max(...bolts.map(({ x }) => x))]
-  const good = zones.filter(({ usable }) => usable >= 0)
+  // Of a doubled member one ply is fixed to.
+  const good = [...new Map(zones.filter(({ usable }) => usable >= 0).reverse().map(zone => [zone.index, zone])).values()].reverse()
   let first = good.findLastIndex(({ centre }) => centre <= left)
   let last = good.findIndex(({ centre }) => centre >= right)
   const held = first >= 0 && last >= 0 && good.length > 1
@@ -54,17 +58,25 @@ function supportsFor(bolts: Bolt[], zones: FixingZone[]): { zones: FixingZone[],
   return { zones: good.slice(first, last + 1), held }
 }
 
-/** What comes to each member as every bolt leans on its two neighbours in inverse proportion to their distance. */
+/** The member to the right of a place, or the last but one from either end beyond them. */
+const rightOf = (x: number, centres: number[]) => Math.min(Math.max(centres.findIndex(centre => centre >= x), 1), centres.length - 1)
+
+/** What of a load at a place comes to each member that a strip is fixed to: to its two neighbours in inverse proportion to their distance. */
+export function leansOn(x: number, centres: number[]): number[] {
+  const right = rightOf(x, centres)
+  const span = (centres[right] ?? 0) - (centres[right - 1] ?? 0)
+  return centres.map((centre, n) => !(span > 0) ? 1 / centres.length : n === right - 1 ? (centres[right]! - x) / span : n === right ? (x - centres[right - 1]!) / span : 0)
+}
+
+/** What comes to each member, and how far the strip is bent between two of them by a load of 1 on each bolt. */
 function sharesAt(bolts: Bolt[], centres: number[]): { shares: number[], bending: number } {
   const shares = centres.map(() => 0)
   const bendings = centres.map(() => 0)
   for (const { x, share } of bolts) {
-    const right = Math.min(Math.max(centres.findIndex(centre => centre >= x), 1), centres.length - 1)
+    leansOn(x, centres).forEach((part, n) => { shares[n]! += share * part })
+    const right = rightOf(x, centres)
     const [a, b] = [x - centres[right - 1]!, centres[right]! - x]
-    if (!(a + b > 0)) continue
-    shares[right - 1]! += share * b / (a + b)
-    shares[right]! += share * a / (a + b)
-    bendings[right]! += Math.max(a * b / (a + b), 0)
+    if (a + b > 0) bendings[right]! += Math.max(a * b / (a + b), 0)
   }
   return { shares, bending: Math.max(0, ...bendings) }
 }
@@ -76,18 +88,18 @@ function boltsOf(plates: Carried[], rows: string[]): Bolt[] {
 }
 
 /** A strip through some rows of slots of the plates in one row of the array. */
-function stripOf(plates: Carried[], of: string, rows: string[], { from, to, heights }: { from: number, to: number, heights: number[] }, zones: FixingZone[], members: Member[]): Strip {
+function stripOf(plates: Carried[], of: string, rows: string[], { from, to, heights }: { from: number, to: number, heights: number[] }, zones: FixingZone[], members: Member[], wallWidth: number): Strip {
   const standing = zones.filter(({ index }) => heights.every(y => standsAt(members[index]!, y)))
   const bolts = boltsOf(plates, rows)
   const found = supportsFor(bolts, standing)
   const centres = found.zones.map(({ centre }) => centre)
   const { shares, bending } = sharesAt(bolts, centres)
   const ends = [...centres, ...bolts.map(({ x }) => x)]
-  const [left, right] = [Math.min(...ends) - END, Math.max(...ends) + END]
+  const [left, right] = [Math.max(Math.min(...ends) - END, 0), Math.min(Math.max(...ends) + END, wallWidth)]
   return {
-    row: plates[0]!.row, of, held: found.held, bending, heights,
+    row: plates[0]!.row, of, held: found.held, bending, heights, bolts: bolts.map(({ x }) => x),
     rect: { x: left, y: from, width: right - left, height: to - from },
-    supports: found.zones.map(({ index, centre, usable }, n) => ({ member: index, x: centre, share: shares[n]!, margin: usable })),
+    supports: found.zones.map(({ index, ply, centre, usable }, n) => ({ member: index, ...members[index]!.plies > 1 && { ply }, x: centre, share: shares[n]!, margin: usable })),
   }
 }
 
@@ -98,24 +110,24 @@ function spread(from: number, to: number): number[] {
 }
 
 /** The rails or boards behind the plates of an array, from its top row down. */
-export function stripsFor(carrier: Carrier, plates: Carried[], zones: FixingZone[], members: Member[]): Strip[] {
+export function stripsFor(carrier: Carrier, plates: Carried[], zones: FixingZone[], members: Member[], wallWidth: number): Strip[] {
   const rows = new Map<number, Carried[]>()
   for (const plate of plates) rows.set(plate.row, [...rows.get(plate.row) ?? [], plate])
   return [...rows.values()].flatMap((plates) => {
     const [{ mount, y }] = plates as [Carried]
     if (carrier.kind === 'board') {
       const [from, to] = [y - mount.plate.height / 2 - BOARD.past, y + mount.plate.height / 2 + BOARD.past]
-      return [stripOf(plates, 'board', mount.needs.rows, { from, to, heights: spread(from + BOARD.inset, to - BOARD.inset) }, zones, members)]
+      return [stripOf(plates, 'board', mount.needs.rows, { from, to, heights: spread(from + BOARD.inset, to - BOARD.inset) }, zones, members, wallWidth)]
     }
     const half = (carrier.height ?? USUAL_CARRIERS.rail.height!) / 2
     return mount.needs.rows.map((of) => {
       const at = y + heightOfRow(mount, of)
-      return stripOf(plates, of, [of], { from: at - half, to: at + half, heights: [at] }, zones, members)
+      return stripOf(plates, of, [of], { from: at - half, to: at + half, heights: [at] }, zones, members, wallWidth)
     })
   })
 }
 
 /** Where a strip is fixed, and how far up each hole is; nearest first to the plate whose holes they are counted with. */
 export function holesOfStrip({ of, supports, heights }: Strip): (HolePlace & { y: number })[] {
-  return supports.flatMap(({ member, x, margin }) => heights.map(y => ({ row: of, x, y, member, margin })))
+  return supports.flatMap(({ member, ply, x, margin }) => heights.map(y => ({ row: of, x, y, member, ...ply !== undefined && { ply }, margin })))
 }

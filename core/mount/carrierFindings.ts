@@ -1,17 +1,39 @@
 import type { Finding } from '../finding'
-import type { Carrier, ScreenArray } from '../job'
+import { overlaps } from '../geometry'
+import type { Carrier, ScreenArray, Wall } from '../job'
 import { words } from '../units'
 import type { Strip } from './carrier'
 
 /** The longest board that comes in one piece, mm. */
 const SHEET = 2440
 
+/** What stands before a wall and not in it, so that a rail may pass behind. */
+const BEFORE = ['furniture', 'counter', 'ceiling-line', 'recess']
+
+/** What a rail or a board would cross, and how far it would leave the wall, mm. */
+function conflictsOf({ rect, bolts }: Strip, { features = [], width, height }: Pick<Wall, 'features' | 'width' | 'height'>) {
+  return {
+    crossed: features.filter(feature => !BEFORE.includes(feature.kind) && overlaps(rect, feature)),
+    past: Math.max(-rect.x, rect.x + rect.width - width, -rect.y, rect.y + rect.height - height, ...bolts.map(x => Math.max(rect.x - x, x - rect.x - rect.width))),
+  }
+}
+
+/** Whether a rail or a board stays on the wall and clear of features. */
+export function stripClear(strip: Strip, wall: Wall): boolean {
+  const { crossed, past } = conflictsOf(strip, wall)
+  return crossed.length === 0 && past <= 1e-9
+}
+
 /** What is to be said of the rails or boards that an array stands on. */
-export function carrierFindings(array: ScreenArray, carrier: Carrier, strips: Strip[]): Finding[] {
+export function carrierFindings(array: ScreenArray, carrier: Carrier, strips: Strip[], wall: Wall): Finding[] {
   const about = { stage: 'mount', subject: array.id } as const
-  return strips.flatMap(({ row, of, held, rect }): Finding[] => {
+  return strips.flatMap((strip): Finding[] => {
+    const { row, of, held, rect } = strip
     const which = carrier.kind === 'rail' ? `The rail behind the ${of} slots of row ${row}` : `The board behind row ${row}`
+    const { crossed, past } = conflictsOf(strip, wall)
     return [
+      ...past > 1e-9 ? [{ ...about, severity: 'stop' as const, code: 'carrier-off-wall', message: words`${which} would leave the wall, by ${past}.`, remedy: words`Move the array, or take another way to hold it.` }] : [],
+      ...crossed.map(({ kind, x, y }) => ({ ...about, severity: 'stop' as const, code: 'carrier-crosses-feature', message: words`${which} would cross the ${kind.replaceAll('-', ' ')} at ${x}, ${y} up.`, remedy: words`Move the array or the ${kind.replaceAll('-', ' ')}, or take another way to hold it.` })),
       ...held ? [] : [{ ...about, severity: 'stop' as const, code: 'carrier-not-held', message: words`${which} has no member beyond its plates on one side that can take a fastener.`, remedy: words`Find a member there, or move the array.` }],
       ...carrier.kind === 'board' && rect.width > SHEET
         ? [{ ...about, severity: 'note' as const, code: 'board-jointed', message: words`${which} is ${rect.width} long; boards come up to ${SHEET}.`, remedy: words`Joint it on the middle of a member, each end with fasteners of its own.` }]

@@ -35,7 +35,7 @@ describe('what is told of the depth', () => {
     expect(codes((_, array) => { array.behind = { plug: 26, cable: 8 } })).not.toContain('plug-does-not-fit')
   })
 
-  it('a pull-out that panels no room for a hand', () => {
+  it('a pull-out that leaves no room for a hand', () => {
     const reach = (service: number) => codes((job) => { job.catalogue.mounts[0]!.depth.service = service })
     expect(reach(199)).toContain('reach-too-small')
     expect(reach(200)).not.toContain('reach-too-small')
@@ -58,7 +58,7 @@ describe('what is told of the depth', () => {
     expect(under(2251)).toEqual([])
   })
 
-  it('a recess that panels too little beside, or whose need is not known', () => {
+  it('a recess that leaves too little beside, or whose need is not known', () => {
     const recess = (sideClearance?: number) => codes((job) => {
       job.walls[0]!.features = [{ id: 'r', kind: 'recess', x: 1547.3, y: 1000, width: 3105.4, height: 1300 }]
       if (sideClearance !== undefined) job.catalogue.mounts[0]!.sideClearance = sideClearance

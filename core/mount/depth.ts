@@ -1,6 +1,6 @@
 import type { Finding } from '../finding'
 import type { Rect } from '../geometry'
-import type { Behind, Carrier, Display, Mount, ScreenArray, Wall } from '../job'
+import { backDepth, faceDepth, type Behind, type Carrier, type Display, type Mount, type ScreenArray, type Wall } from '../job'
 import { takeUp, type Relief } from '../survey'
 import { figure, words, type Figure } from '../units'
 import type { MountedCell } from './position'
@@ -41,13 +41,13 @@ function needOf({ plug, cable, player }: Behind, mount: Mount): Figure | undefin
 /** How a display on its mount stands before the wall, with the workings. */
 export function depthsOf({ carrier, behind = {} }: Pick<ScreenArray, 'carrier' | 'behind'>, mount: Mount, display: Display): Depths {
   const off = standOff(carrier)
-  const [stowed, service] = [mount.depth.stowed + off, mount.depth.service + off]
+  const [stowed, service] = [backDepth({ carrier }, mount), backDepth({ carrier }, mount, 'service')]
   const on = off === 0 ? [] : words` + ${carrier!.kind} ${off}`
   const need = needOf(behind, mount)
   return {
     stowed, service,
-    face: figure([{ label: 'Face from the wall', expression: words`mount ${mount.depth.stowed}${on} + display ${display.depth}`, value: stowed + display.depth, unit: 'mm', source: 'makers’ sheets' }]),
-    faceOut: figure([{ label: 'Face pulled out', expression: words`mount ${mount.depth.service}${on} + display ${display.depth}`, value: service + display.depth, unit: 'mm', source: 'makers’ sheets' }]),
+    face: figure([{ label: 'Face from the wall', expression: words`mount ${mount.depth.stowed}${on} + display ${display.depth}`, value: faceDepth({ carrier }, mount, display), unit: 'mm', source: 'makers’ sheets' }]),
+    faceOut: figure([{ label: 'Face pulled out', expression: words`mount ${mount.depth.service}${on} + display ${display.depth}`, value: faceDepth({ carrier }, mount, display, 'service'), unit: 'mm', source: 'makers’ sheets' }]),
     room: figure([{ label: 'Room behind', expression: words`mount ${mount.depth.stowed}${on}`, value: stowed, unit: 'mm', source: 'mount maker’s sheet' }]),
     ...need && { need },
   }
@@ -99,8 +99,8 @@ function liftFindings({ array, cells, mountOf, displayOf, wall }: Context): Find
       return [{ ...about, severity: 'stop', code: 'no-room-to-lift', message: words`Above R${String(cell.row)} C${String(cell.column)} are ${Math.max(free, 0)} free; it must be lifted ${mount.lift} to hook on.`, remedy: words`Hang it lower by ${mount.lift - free}.` }]
     }
     const [other, display] = [mountOf(upper), displayOf(upper)]
-    const needed = other.depth.stowed + standOff(array.carrier) + (display?.depth ?? 0) + PASS
-    if (mount.depth.service + standOff(array.carrier) >= needed) return []
+    const needed = faceDepth(array, other, { depth: display?.depth ?? 0 }) + PASS
+    if (backDepth(array, mount, 'service') >= needed) return []
     return [{
       ...about, severity: 'caution', code: 'hang-before-upper',
       message: words`Row ${String(cell.row)} is lifted ${mount.lift} to hook on under row ${String(upper.row)}, ${free} above it; its mount comes out ${mount.depth.service}, and ${needed} would clear the faces there.`,
@@ -121,7 +121,7 @@ function recessFindings({ array, cells, mountOf, wall }: Context): Finding[] {
   return (wall.features ?? []).filter(({ kind, x, y, width, height }) => kind === 'recess' && x < right && x + width > left && y < top && y + height > bottom).flatMap(({ x, y, width, height }): Finding[] => {
     const least = Math.min(left - x, x + width - right, bottom - y, y + height - top)
     if (clearance === undefined) return [{ ...about, severity: 'stop', code: 'side-clearance-not-known', message: words`${array.name} hangs in a recess with ${least} at the narrowest side; how much its mount needs there is not known.`, remedy: words`Give it in the catalogue, from the mount maker’s sheet.` }]
-    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow', message: words`The recess panels ${least} beside ${array.name}; its mount needs ${clearance}.`, remedy: words`Move it, or widen the recess by ${clearance - least}.` }]
+    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow', message: words`The recess leaves ${least} beside ${array.name}; its mount needs ${clearance}.`, remedy: words`Move it, or widen the recess by ${clearance - least}.` }]
   })
 }
 

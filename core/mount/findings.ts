@@ -2,7 +2,7 @@ import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
 import type { Cell } from '../arrange'
 import { coveringOf, type Catalogue, type Display, type Fault, type Mount, type Orientation, type PlateChoice, type ScreenArray, type Wall } from '../job'
-import type { Member, Survey } from '../survey'
+import { unsurveyedIn, type Member, type Survey, type Unsurveyed } from '../survey'
 import { words, type Text } from '../units'
 import { memoize } from '../memo'
 import type { Requirement } from './requirement'
@@ -36,7 +36,7 @@ function remedyOf(slider: Omit<Slider, 'travel'>, mount: Mount): Remedy {
   const least = leastSlide({ ...slider, travel: best ? travel : 2 * mount.plate.width })
   if (best && least !== undefined) {
     const justEnough = Math.abs(least - best.by) > 0.05 ? words` (${tellShift(least)} would just do)` : []
-    return { best: best.by, remedy: words`Shift the plate ${tellShift(best.by)} of its nominal place${justEnough}: ${best.spare} to spare. It can slide ${travel} either way.` }
+    return { best: best.by, remedy: words`Shift the plate ${tellShift(best.by)} of its nominal place${justEnough}: margin ${best.spare}. It can slide ${travel} either way.` }
   }
   if (least === undefined) return { remedy: words`No place near it reaches enough. A rail across members, a backing board or another mount is needed.` }
   return { remedy: words`It would have to slide ${tellShift(least)}, ${Math.abs(least) - travel} more than its ${travel} of travel. Move the whole array, or use a rail, a backing board or another mount.` }
@@ -62,9 +62,34 @@ function missText(cell: MountedCell, hole: Hole): Text {
   return words`${which} at ${hole.x} misses member ${String(hole.member + 1)} by ${-hole.margin}.`
 }
 
+/** The holes of a plate that miss, and stand where nothing at all is known of the wall. */
+export function unsurveyedOf(wall: Wall, cells: MountedCell[], mountOf: (cell: MountedCell) => Mount): (Unsurveyed & { cell: MountedCell, ids: Set<string> })[] {
+  const unknown = unsurveyedIn(wall)
+  return cells.flatMap((cell) => {
+    const { slots } = mountOf(cell).plate
+    const spanOf = ({ slot }: Hole) => ({ from: cell.plate.centre.x + slots[slot!]!.x1, to: cell.plate.centre.x + slots[slot!]!.x2 })
+    const holes = cell.holes.filter(hole => hole.slot !== undefined && (hole.margin === undefined || hole.margin < -1e-9) && unknown(spanOf(hole)))
+    if (holes.length === 0) return []
+    const spans = holes.map(spanOf)
+    return [{
+      cell, ids: new Set(holes.map(({ id }) => id)), of: name(cell), holes: holes.length, y: holes.reduce((sum, { y }) => sum + y, 0) / holes.length,
+      from: Math.min(...spans.map(({ from }) => from)), to: Math.max(...spans.map(({ to }) => to)),
+    }]
+  })
+}
+
+/** A stop for every plate that wants fasteners where nothing is known of the wall. */
+export function unsurveyedFindings(unsurveyed: ReturnType<typeof unsurveyedOf>): Finding[] {
+  return unsurveyed.map(({ cell, from, to, holes }): Finding => ({
+    severity: 'stop', code: 'wall-not-surveyed', stage: 'mount', subject: cell.id,
+    message: words`${name(cell)}: nothing is known of the wall from ${from} to ${to}, where ${holes === 1 ? 'a hole is' : `${holes} holes are`} wanted.`,
+    remedy: words`Read the wall there with detector, magnet or nail, before anything is moved.`,
+  }))
+}
+
 /** A stop for every hole that misses, with the shift of its plate that would cure it. */
-export function missFindings(array: ScreenArray, cell: MountedCell, { members, coursing }: Pick<Survey, 'members' | 'coursing'>, remedyAt: () => Remedy): Finding[] {
-  const short = cell.holes.filter(hole => hole.margin === undefined || hole.margin < -1e-9)
+export function missFindings(array: ScreenArray, cell: MountedCell, { members, coursing }: Pick<Survey, 'members' | 'coursing'>, remedyAt: () => Remedy, but?: Set<string>): Finding[] {
+  const short = cell.holes.filter(hole => (hole.margin === undefined || hole.margin < -1e-9) && !but?.has(hole.id))
   const misses = short.filter(hole => !unsure(hole, members))
   const doubts = short.filter(hole => unsure(hole, members)).map(hole => unsureFinding(cell, hole, members))
   if (misses.length === 0) return doubts

@@ -1,4 +1,4 @@
-import { meets, nearestIn, type Interval } from '../geometry'
+import { nearestIn, type Interval } from '../geometry'
 import type { Mount, Slot } from '../job'
 import { slotOnWall, type FixingZone } from './zones'
 
@@ -10,53 +10,69 @@ export interface HolePlace {
   x: number
   /** Index into the wall's members; absent where there is none to meet, or none is wanted. */
   member?: number
-  /** To spare beside the fastener, mm: wood, or distance to the nearest joint; negative by as much as it misses. Absent where unknown. */
+  /** Which piece of a doubled member, from the left, from 0; absent in a single one. */
+  ply?: number
+  /** Margin beside the fastener, mm: wood, or distance to the nearest joint; negative by as much as it misses. Absent where unknown. */
   margin?: number
 }
 
-/** A fastener's place: which slot, which zone, how far along the wall, and what is to spare, mm. */
-export interface Landed { slot: number, member: number, x: number, margin: number }
+/** A fastener's place with its slot, member and margin known. */
+interface Reached { row: string, slot: number, x: number, member: number, ply: number, margin: number }
 
-/**
- * Every zone that a row of slots reaches from a plate position, each by its best slot, the
- * largest margin first; among equals the one farther from the plate's centre, which spreads the load.
- */
-export function reached(slots: Slot[], row: string, plateX: number, zones: FixingZone[]): Landed[] {
-  const landed: Landed[] = []
-  for (const zone of zones) {
-    let best: Landed | undefined
-    slots.forEach((slot, index) => {
-      const span = slotOnWall(slot, plateX)
-      if (slot.row !== row || !meets(span, zone)) return
-      const x = nearestIn(span, zone.centre)
-      const margin = zone.usable - Math.abs(x - zone.centre)
-      if (!best || margin > best.margin) best = { slot: index, member: zone.index, x, margin }
-    })
-    if (best) landed.push(best)
-  }
-  return landed.sort((a, b) => b.margin - a.margin || Math.abs(b.x - plateX) - Math.abs(a.x - plateX))
+/** The best hole of a row of slots in one zone from a plate position: with the largest margin, which may be negative. */
+function bestIn(slots: Slot[], row: string, plateX: number, { index, ply, centre, usable }: FixingZone, free: (slot: number) => boolean = () => true): Reached | undefined {
+  let best: Reached | undefined
+  slots.forEach((slot, n) => {
+    if (slot.row !== row || !free(n)) return
+    const x = nearestIn(slotOnWall(slot, plateX), centre)
+    const margin = usable - Math.abs(x - centre)
+    if (!best || margin > best.margin) best = { row, slot: n, x, member: index, ply, margin }
+  })
+  return best
 }
 
-/** Holes that a row cannot land: each at the point of a free slot that comes nearest to a member still free. */
-function missing(slots: Slot[], row: string, plateX: number, zones: FixingZone[], landed: HolePlace[], wanted: number): HolePlace[] {
-  const free = slots.flatMap((slot, index) =>
-    slot.row === row && !landed.some(hole => hole.slot === index) ? [{ index, span: slotOnWall(slot, plateX) }] : [])
-  const misses = free
-    .flatMap(({ index, span }) => zones
-      .filter(zone => !landed.some(hole => hole.member === zone.index))
-      .map((zone): HolePlace & { margin: number } => {
-        const x = nearestIn(span, zone.centre)
-        return { row, slot: index, x, member: zone.index, margin: zone.usable - Math.abs(x - zone.centre) }
-      }))
-    .sort((a, b) => b.margin - a.margin)
+const inZone = ({ margin }: Reached) => margin >= -1e-9
+/** The larger margin first; among equals the one farther from the plate's centre, which spreads the load. */
+const byMargin = (plateX: number) => (a: Reached, b: Reached) => b.margin - a.margin || Math.abs(b.x - plateX) - Math.abs(a.x - plateX)
 
+/**
+ * The holes that a row of slots can make: one in each of the members reached best, and where these are too few
+ * in both plies of doubled ones that may count as two.
+ *
+ * @param spacing how near fasteners in two plies may be, where plies count
+ */
+export function reached(slots: Slot[], row: string, plateX: number, zones: FixingZone[], wanted: number, spacing?: number): Reached[] {
+  const found = zones.flatMap(zone => bestIn(slots, row, plateX, zone) ?? []).filter(inZone).sort(byMargin(plateX))
+  const best = [...new Map([...found].reverse().map(hole => [hole.member, hole])).values()].sort(byMargin(plateX))
+  if (best.length >= wanted || spacing === undefined) return best.slice(0, wanted)
+  const holes = [...best]
+  for (const { member } of best) {
+    const plies = zones.filter(({ index }) => index === member)
+    const pitch = plies.length > 1 ? plies[1]!.centre - plies[0]!.centre : 0
+    if (holes.length >= wanted || pitch < spacing - 1e-9) continue
+    const apart = plies.flatMap(({ usable, ...ply }) => {
+      const hole = bestIn(slots, row, plateX, { ...ply, usable: Math.min(usable, (pitch - spacing) / 2) })
+      return hole && inZone(hole) ? [{ ...hole, margin: hole.margin + usable - Math.min(usable, (pitch - spacing) / 2) }] : []
+    })
+    if (apart.length > 1) holes.splice(holes.findIndex(hole => hole.member === member), 1, ...apart.slice(0, wanted - holes.length + 1))
+  }
+  return holes.slice(0, wanted)
+}
+
+/** Holes that a row cannot put into members: each at the point of a free slot that comes nearest to a member still free. */
+function missing(slots: Slot[], row: string, plateX: number, zones: FixingZone[], made: HolePlace[], wanted: number): HolePlace[] {
+  if (wanted <= 0) return []
+  const free = (slot: number) => !made.some(hole => hole.slot === slot)
+  const misses = zones.filter(({ index }) => !made.some(hole => hole.member === index))
+    .flatMap(zone => slots.flatMap((slot, n) => slot.row === row && free(n) ? bestIn(slots, row, plateX, zone, each => each === n) ?? [] : []))
+    .sort((a, b) => b.margin - a.margin)
   const chosen: HolePlace[] = []
   for (const miss of misses) {
     if (chosen.length === wanted) break
     if (chosen.some(({ slot, member }) => slot === miss.slot || member === miss.member)) continue
     chosen.push(miss)
   }
-  const unmet = free.filter(({ index }) => !chosen.some(({ slot }) => slot === index))
+  const unmet = slots.flatMap((slot, index) => slot.row === row && free(index) && !chosen.some(hole => hole.slot === index) ? [{ index, span: slotOnWall(slot, plateX) }] : [])
   for (const { index, span } of unmet.slice(0, wanted - chosen.length)) chosen.push({ row, slot: index, x: (span.from + span.to) / 2 })
   return chosen
 }
@@ -64,22 +80,22 @@ function missing(slots: Slot[], row: string, plateX: number, zones: FixingZone[]
 /**
  * The holes of one plate on framing, row by row, left to right.
  *
- * @param standing the members that stand at a row's height, of all `zones`
+ * @param standing the pieces that stand at a row's height, of all `zones`
+ * @param plied which members are doubled, by index: of these the ply is told
  */
-export function holesOnFraming({ plate, needs }: Mount, plateX: number, zones: FixingZone[], standing: (row: string) => FixingZone[]): HolePlace[] {
+export function holesOnFraming({ plate, needs }: Mount, plateX: number, zones: FixingZone[], standing: (row: string) => FixingZone[], plied: (member: number) => boolean, spacing?: number): HolePlace[] {
   return needs.rows.flatMap((row) => {
-    const landed: HolePlace[] = reached(plate.slots, row, plateX, standing(row))
-      .slice(0, needs.members)
-      .map(hole => ({ row, ...hole }))
-    const missed = missing(plate.slots, row, plateX, zones, landed, needs.members - landed.length)
-    return [...landed, ...missed].sort((a, b) => a.x - b.x)
+    const made: HolePlace[] = reached(plate.slots, row, plateX, standing(row), needs.members, spacing)
+    const missed = missing(plate.slots, row, plateX, zones, made, needs.members - made.length)
+    return [...made, ...missed].sort((a, b) => a.x - b.x)
+      .map(({ ply, ...hole }) => ply !== undefined && hole.member !== undefined && plied(hole.member) ? { ...hole, ply } : hole)
   })
 }
 
-/** One fastener's own share of a slot, from the plate's centre, mm. */
-export interface SlotSegment extends Interval { row: string, slot: number }
+/** One fastener's own segment of a slot, from the plate's centre, mm. */
+export interface SlotSegment extends Interval { row: string, slot: number, y: number }
 
-/** How far apart the shares of one slot are kept, mm: fasteners in it come no nearer to each other. */
+/** How far apart the segments of one slot are kept, mm: fasteners in it come no nearer to each other. */
 const APART = 40
 
 /** The slots of a plate shared out among the fasteners that each row needs, where the wall carries all over. */
@@ -90,25 +106,25 @@ export function slotSegments({ plate, needs }: Mount): SlotSegment[] {
       const count = Math.floor(needs.members / slots.length) + (rank < needs.members % slots.length ? 1 : 0)
       const apart = Math.min(APART, (slot.x2 - slot.x1) / Math.max(count, 1))
       const each = (slot.x2 - slot.x1 - apart * (count - 1)) / count
-      return Array.from({ length: count }, (_, n): SlotSegment => ({ row, slot: index, from: slot.x1 + n * (each + apart), to: slot.x1 + n * (each + apart) + each }))
+      return Array.from({ length: count }, (_, n): SlotSegment => ({ row, slot: index, y: slot.y, from: slot.x1 + n * (each + apart), to: slot.x1 + n * (each + apart) + each }))
     }).sort((a, b) => a.from - b.from)
   })
 }
 
-/** The holes of one plate on a wall that carries all over: each in the middle of its share of a slot. */
+/** The holes of one plate on a wall that carries all over: each in the middle of its segment of a slot. */
 export function holesOnSolid(mount: Mount, plateX: number): HolePlace[] {
   return slotSegments(mount).map(({ row, slot, from, to }) => ({ row, slot, x: plateX + (from + to) / 2 }))
 }
 
-/** The holes of one plate on block: each as near to the middle of a block as its share of a slot lets it. */
-export function holesOnBlock(mount: Mount, plateX: number, blocksAt: (row: string) => FixingZone[], spareUp: (row: string) => number): HolePlace[] {
-  return slotSegments(mount).map(({ row, slot, from, to }) => {
+/** The holes of one plate on block: each as near to the middle of a block as its segment of a slot lets it. */
+export function holesOnBlock(mount: Mount, plateX: number, blocksAt: (y: number) => FixingZone[], marginUp: (y: number) => number): HolePlace[] {
+  return slotSegments(mount).map(({ row, slot, y, from, to }) => {
     const span = { from: plateX + from, to: plateX + to }
-    const places = blocksAt(row).map(({ centre, usable }) => {
+    const places = blocksAt(y).map(({ centre, usable }) => {
       const x = nearestIn(span, centre)
-      return { x, spare: usable - Math.abs(x - centre) }
+      return { x, margin: usable - Math.abs(x - centre) }
     })
-    const best = places.reduce((a, b) => b.spare > a.spare ? b : a)
-    return { row, slot, x: best.x, margin: Math.min(best.spare, spareUp(row)) }
+    const best = places.reduce((a, b) => b.margin > a.margin ? b : a)
+    return { row, slot, x: best.x, margin: Math.min(best.margin, marginUp(y)) }
   })
 }

@@ -1,20 +1,20 @@
 import type { Cell } from '../arrange'
 import type { Finding } from '../finding'
-import { pilotOf } from '../fix/pilot'
-import type { Catalogue, Job, Mount, ScreenArray, Wall } from '../job'
-import { isFramed, standsAt, type Survey } from '../survey'
-import { words } from '../units'
+import { edgeDistanceOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
+import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from '../job'
+import { isFramed, standsAt, type Survey, type Unsurveyed } from '../survey'
+import { words, type UnitSystem } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
 import { holesOfStrip, stripsFor, type Strip } from './carrier'
-import { carrierFindings } from './carrierFindings'
+import { carrierFindings, stripClear } from './carrierFindings'
 import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
 import { heightFindings, proofFindings } from './proof'
 import { depthFindings } from './depth'
-import { collisionFindings, countFindings, missFindings, remediesOn, suitFindings } from './findings'
+import { collisionFindings, countFindings, missFindings, remediesOn, suitFindings, unsurveyedFindings, unsurveyedOf } from './findings'
 import { substrateOf, type Substrate } from './substrate'
-import type { HolePlace } from './holes'
-import { edgeDistanceOf, zonesOf } from './zones'
+import { holesOnSolid, type HolePlace } from './holes'
+import { zonesOf } from './zones'
 import { mountModels, sameUse } from './models'
 import { barredFor, choiceFor, placePlates, type Placing } from './placing'
 import type { Hole, MountedCell, Position } from './position'
@@ -25,16 +25,16 @@ export type { ArrayPlan, Hole, MountedCell, Plate, PlateUse, Position } from './
 export { mountFaults } from './findings'
 export { HAZARDS } from './hazards'
 export { depthsOf, type Depths } from './depth'
-export { USUAL_CARRIERS, type Strip } from './carrier'
+export { leansOn, USUAL_CARRIERS, type Strip } from './carrier'
 export { marginFigure } from './margin'
 export { mountModels, sameUse } from './models'
 export type { Placing } from './placing'
 export { placedOf, type Placed } from './placed'
 
 /** What the mount stage decides for one array: its plates and holes, and what stands between them and the members. */
-export interface Mounting { positions: Position[], strips: Strip[], findings: Finding[] }
+export interface Mounting { positions: Position[], strips: Strip[], unsurveyed: Unsurveyed[], findings: Finding[] }
 
-type Context = { array: ScreenArray, wall: Wall, survey: Survey, catalogue: Catalogue, mountOf: (cell: Cell) => Mount, substrate: Substrate }
+type Context = { array: ScreenArray, wall: Wall, survey: Survey, catalogue: Catalogue, units: UnitSystem, mountOf: (cell: Cell) => Mount, substrate: Substrate }
 
 const idOf = (array: ScreenArray, { row, column }: Cell) => `${array.id}-r${row}c${column}`
 const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.find(({ id }) => id === array.fastener)
@@ -42,22 +42,22 @@ const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.f
 const carrierOf = (array: ScreenArray, wall: Wall) => isFramed(wall) ? array.carrier : undefined
 
 /** What the plates of an array stand on, or undefined where a cell has no mount. */
-function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, { catalogue, rules }: Pick<Job, 'catalogue' | 'rules'>): Context | undefined {
+function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, { catalogue, rules, site }: PlanContext): Context | undefined {
   const modelOf = mountModels(array, catalogue)
   if (cells.some(cell => !modelOf(cell))) return undefined
-  return { array, wall, survey, catalogue, mountOf: cell => modelOf(cell)!, substrate: substrateOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall)) }
+  return { array, wall, survey, catalogue, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate: substrateOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall)) }
 }
 
 /** Places the plates of an array on what the survey found; where a cell has no mount, nothing is shifted. */
-export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: Pick<Job, 'catalogue' | 'rules'>): Placing {
+export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: PlanContext): Placing {
   const context = contextOf(array, cells, wall, survey, job)
   return context ? placePlates(array, cells, context.mountOf, wall, context.substrate) : { shift: { x: 0, y: 0 }, plates: [] }
 }
 
 /** Numbers the holes of each row, and says what is drilled and driven there. */
-function numbered(places: (HolePlace & { y: number })[], id: string, { array, wall, catalogue }: Context, over: number): Hole[] {
+function numbered(places: (HolePlace & { y: number })[], id: string, { array, wall, catalogue, units }: Context, over: number): Hole[] {
   const fastener = fastenerOf(array, catalogue)
-  const drilling = pilotOf(fastener, wall, over)
+  const drilling = pilotOf(fastener, wall, over, units)
   const inRow = new Map<string, number>()
   return places.map((place) => {
     const rank = (inRow.get(place.row) ?? 0) + 1
@@ -74,18 +74,29 @@ function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }
   return numbered(places, idOf(array, cell), context, mount.plate.thickness).map((hole) => {
     const moved = array.holes?.find(({ row, column, of, rank }) => row === cell.row && column === cell.column && of === hole.row && rank === hole.rank)
     if (!moved) return hole
-    const { slot: _slot, member: _member, margin: _margin, ...rest } = hole
+    const { slot: _slot, member: _member, ply: _ply, margin: _margin, ...rest } = hole
     const slot = mount.plate.slots.findIndex(({ row, x1, x2 }) => row === hole.row && moved.x >= centre.x + x1 - 1e-9 && moved.x <= centre.x + x2 + 1e-9)
     return { ...rest, x: moved.x, byHand: true, ...slot >= 0 && { slot }, ...substrate.at(moved.x, hole.y) }
   })
 }
 
-/** Whether every hole of a plate holds, and there are as many as it needs. */
-function holds({ substrate, survey: { members } }: Context, mount: Mount, holes: Hole[]): boolean {
+/** Whether the holes of a row are in as many different pieces as it asks for, and keep their spacing. */
+function rowHolds({ substrate, array, catalogue }: Context, mount: Mount, row: Hole[]): boolean {
+  if (row.length !== mount.needs.members) return false
+  const [plies, spacing] = [substrate.plySpacing(mount), WOOD_DIAMETERS.spacing * (fastenerOf(array, catalogue)?.diameter ?? 0)]
+  return row.every((hole, n) => row.slice(0, n).every((other) => {
+    if (hole.member === undefined || hole.member !== other.member) return true
+    return plies !== undefined && hole.ply !== other.ply && Math.abs(hole.x - other.x) >= Math.max(plies, spacing) - 1e-6
+  }))
+}
+
+/** Whether every hole of a plate holds, there are as many as it needs, and those of a row are in pieces of their own. */
+function holds(context: Context, mount: Mount, holes: Hole[]): boolean {
+  const { substrate, survey: { members } } = context
   const landed = substrate.allOver || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
   const slotted = holes.every(({ slot }) => slot !== undefined)
   const stand = holes.every(({ member, y }) => member === undefined || standsAt(members[member]!, y))
-  return landed && slotted && stand && holes.length === mount.needs.members * mount.needs.rows.length
+  return landed && slotted && stand && mount.needs.rows.every(row => rowHolds(context, mount, holes.filter(hole => hole.row === row)))
 }
 
 function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mounted: MountedCell[], strips: Strip[] } {
@@ -93,7 +104,7 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mou
   const carrier = carrierOf(array, wall)
   const centres = cells.map((cell, n) => plateCentre(cell.pattern, mountOf(cell), plates[n]!))
   const strips = carrier
-    ? stripsFor(carrier, cells.map((cell, n) => ({ mount: mountOf(cell), row: cell.row, ...centres[n]! })), zonesOf(survey.members, edgeDistanceOf(fastenerOf(array, catalogue))), survey.members)
+    ? stripsFor(carrier, cells.map((cell, n) => ({ mount: mountOf(cell), row: cell.row, ...centres[n]! })), zonesOf(survey.members, edgeDistanceOf(fastenerOf(array, catalogue))), survey.members, wall.width)
     : []
   // Each hole of a rail or board is counted with the plate nearest to it.
   const carried = new Map<number, (HolePlace & { y: number })[]>()
@@ -109,9 +120,10 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mou
       ? numbered(carried.get(n) ?? [], idOf(array, cell), context, carrier.kind === 'rail' ? carrier.web ?? 0 : carrier.thickness)
       : ownHoles(context, cell, centre)
     const clear = barredFor(wall, mount, centre.y).every(({ from, to }) => centre.x <= from + 1e-9 || centre.x >= to - 1e-9)
-    const held = clear && (carrier ? strips.filter(({ row }) => row === cell.row).every(({ held }) => held) : holds(context, mount, holes))
+    const held = clear && (carrier ? strips.filter(({ row }) => row === cell.row).every(strip => strip.held && stripClear(strip, wall)) : holds(context, mount, holes))
+    const bolts = carrier && holesOnSolid(mount, centre.x).map((place, n): Hole => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y, id: `${idOf(array, cell)}-bolt-${n + 1}`, rank: n + 1 }))
     const byHand = own?.lateralShift !== undefined || own?.heightShift !== undefined
-    return { ...cell, id: idOf(array, cell), plate: { centre, rect: plateRect(centre, mount), ...plates[n]!, byHand, held }, holes }
+    return { ...cell, id: idOf(array, cell), plate: { centre, rect: plateRect(centre, mount), ...plates[n]!, byHand, held }, holes, ...bolts && { bolts } }
   })
   return { mounted, strips }
 }
@@ -131,11 +143,11 @@ function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts 
 }
 
 /** Puts every plate and hole of an array where it was placed. */
-export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: Pick<Job, 'catalogue' | 'rules'>): Mounting {
+export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: PlanContext): Mounting {
   const { catalogue, rules } = job
   const context = contextOf(array, cells, wall, survey, job)
   if (!context) {
-    return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], findings: [{
+    return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], unsurveyed: [], findings: [{
       severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: array.id,
       message: words`No mount is chosen for ${array.name}.`,
     }] }
@@ -146,13 +158,16 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
   const known = members.length > 0 || coursing !== undefined
   const carrier = carrierOf(array, wall)
   const remedyAt = remediesOn(substrate, wall)
+  const checked = known && !substrate.allOver && !carrier
+  const unsurveyed = checked && isFramed(wall) ? unsurveyedOf(wall, mounted, mountOf) : []
   return {
-    positions: mounted, strips,
+    positions: mounted, strips, unsurveyed: unsurveyed.map(({ from, to, y, holes, of }) => ({ from, to, y, holes, of })),
     findings: [
       ...choiceFindings(array, cells, wall, catalogue),
       ...suitFindings(array, cells, mountOf, catalogue, wall),
-      ...known && !substrate.allOver && !carrier ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyAt(cell, mountOf(cell)))) : [],
-      ...carrier ? carrierFindings(array, carrier, strips) : mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
+      ...unsurveyedFindings(unsurveyed),
+      ...checked ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyAt(cell, mountOf(cell)), unsurveyed.find(each => each.cell === cell)?.ids)) : [],
+      ...carrier ? carrierFindings(array, carrier, strips, wall) : mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
       ...handFindings(array, mounted),
       ...proofFindings(array, mounted, wall, members, rules),
       ...heightFindings(mounted, members),

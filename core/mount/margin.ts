@@ -1,7 +1,8 @@
 import type { Fastener } from '../job'
-import type { Member } from '../survey'
+import { edgeDistanceOf, jointDistanceOf } from '../fastening'
+import { piecesOf, type Member } from '../survey'
 import { figure, words, type Figure } from '../units'
-import { edgeDistanceOf, jointDistanceOf, ONE_SIDED_95 } from './zones'
+import { ONE_SIDED_95 } from './zones'
 import type { Hole } from './position'
 
 /** What a hole has to spare, with its working; undefined where nothing is known to be beside it. */
@@ -13,10 +14,11 @@ export function marginFigure(hole: Hole, members: Member[], fastener: Fastener |
     return figure([{ label: 'To the nearest joint', expression: words`its face is ${hole.margin + least} away, and ${least} is the least; the coursing’s own uncertainty is taken off`, value: hole.margin, unit: 'mm', source: fastener?.minJointDistance === undefined ? 'usual distance from mortar' : 'maker’s sheet' }])
   }
   const edge = edgeDistanceOf(fastener)
-  const usable = member.width / 2 - edge - ONE_SIDED_95 * member.sd
-  const off = Math.abs(hole.x - member.centre)
+  const piece = piecesOf(member)[hole.ply ?? 0]!
+  const usable = piece.width / 2 - edge - ONE_SIDED_95 * member.sd
+  const off = Math.abs(hole.x - piece.centre)
   return figure([
-    { label: 'Usable either side of the middle', expression: words`half of ${member.width} − edge distance ${edge} − ${String(ONE_SIDED_95)} × σ ${member.sd}`, value: usable, unit: 'mm', source: fastener?.edgeDistance === undefined ? 'NDS table 12.5.1C, 1.5 diameters' : 'maker’s sheet' },
-    { label: 'To spare', expression: words`${usable} − ${off} off the middle at ${member.centre}`, value: hole.margin, unit: 'mm' },
+    { label: 'Usable either side of the middle', expression: words`half of ${piece.width}${member.plies > 1 ? `, one of ${member.plies} plies,` : ''} − edge distance ${edge} − ${String(ONE_SIDED_95)} × σ ${member.sd}`, value: usable, unit: 'mm', source: fastener?.edgeDistance === undefined ? 'NDS table 12.5.1C, 1.5 diameters' : 'maker’s sheet' },
+    { label: 'Margin', expression: words`${usable} − ${off} off the middle at ${piece.centre}`, value: hole.margin, unit: 'mm' },
   ])
 }

@@ -4,7 +4,7 @@ import { exampleJob, m1, studs } from '../../tests/fixtures/job'
 import type { Job, ScreenArray, Wall } from '../job'
 import { infeasibleInputs, planWall } from '../plan'
 import { textToString } from '../units'
-import { pilotOf } from '../fix/pilot'
+import { pilotOf } from '../fastening'
 import { holeHeightFromBottomEdge, marginFigure, plateAcross } from './index'
 
 function planned(change: (job: Job) => void = () => {}) {
@@ -144,7 +144,7 @@ describe('mount, display and wall together', () => {
 it('sizes the lead hole by the wood', () => {
   const lag = exampleJob().catalogue.fasteners[0]!
   const bare = (structure: Wall['structure']) => ({ structure, covering: [] })
-  expect(pilotOf(lag, bare({ kind: 'wood-stud', specificGravity: 0.42 }), 2.5)).toEqual({ bit: 6, depth: 74 })
+  expect(pilotOf(lag, bare({ kind: 'wood-stud', specificGravity: 0.42 }), 2.5)).toEqual({ bit: 6.5, depth: 74 })
   expect(pilotOf(lag, bare({ kind: 'wood-stud', specificGravity: 0.55 }), 2.5)).toEqual({ bit: 7, depth: 74 })
   expect(pilotOf(lag, bare({ kind: 'wood-stud', specificGravity: 0.7 }), 2.5)).toEqual({ bit: 8, depth: 74 })
   expect(pilotOf(lag, bare({ kind: 'wood-stud' }), 2.5)).toBeUndefined()

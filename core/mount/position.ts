@@ -34,13 +34,15 @@ export interface MountedCell extends Cell {
   id: string
   plate: Plate
   holes: Hole[]
+  /** Where its plate is bolted to the rail or board that it stands on, where it does. */
+  bolts?: Hole[]
 }
 
-/** One load case on the fastener of a plate that has most of it, N; `utilisation` is 1 at what it bears, absent where that is not known. */
-export interface PlateUse { case: 'stowed' | 'service' | 'service-hand' | 'swung' | 'wind', shear: number, tension: number, utilisation?: number }
+/** One load case on the fastener of a plate that bears it worst, by its hole's id, N; `utilisation` is 1 at what it may bear, absent where that is not known. */
+export interface PlateUse { case: 'stowed' | 'stowed-hand' | 'service' | 'service-hand' | 'swung' | 'swung-hand' | 'wind', fastener: string, shear: number, tension: number, utilisation?: number }
 
 /** One screen of an array; its plate and holes are absent until a mount is chosen. */
-export type Position = Cell & { id: string, crop?: Rect, loads?: PlateUse[] } & Partial<Pick<MountedCell, 'plate' | 'holes'>>
+export type Position = Cell & { id: string, crop?: Rect, loads?: PlateUse[] } & Partial<Pick<MountedCell, 'plate' | 'holes' | 'bolts'>>
 
 /** An array as planned: where its cases, plates and holes are, mm on the wall. */
 export interface ArrayPlan {

@@ -2,18 +2,18 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Requirement } from './requirement'
 import { smallestMargin } from './requirement'
-import type { FixingZone } from './zones'
+import { singly, zone, type FixingZone } from './zones'
 import { bestSlide, leastSlide, slide, type Slider } from './slide'
 
-const at = (centre: number, usable: number, index = 0): FixingZone => ({ index, centre, usable, from: centre - usable, to: centre + usable })
+const at = (centre: number, usable: number, index = 0): FixingZone => zone(index, centre, usable)
 /** Two slots either side of the centre, reaching so many members. */
-const reach = (wanted: number, zones: FixingZone[], slots = [[-9, -2], [2, 9]]): Requirement[] => [{ spans: slots.map(([from, to]) => ({ from: from!, to: to! })), zones, wanted }]
+const reach = (wanted: number, zones: FixingZone[], slots = [[-9, -2], [2, 9]]): Requirement[] => [{ spans: slots.map(([from, to]) => ({ from: from!, to: to! })), targets: singly(zones), wanted }]
 const free = { half: 8, barred: [] }
 
 /** What a plate has to spare, straight from the rule: the fasteners its row needs, each in a member of its own. */
 function margin(requirements: Requirement[], x: number): number {
-  const { spans, zones, wanted } = requirements[0]!
-  const each = zones.map(({ centre, usable }) => {
+  const { spans, targets, wanted } = requirements[0]!
+  const each = targets.flatMap(({ zones }) => zones).map(({ centre, usable }) => {
     const offs = spans.map(({ from, to }) => centre < x + from ? x + from - centre : centre > x + to ? centre - x - to : 0)
     return usable - Math.min(...offs)
   }).filter(spare => spare >= 0).sort((a, b) => b - a)
@@ -90,7 +90,7 @@ describe('placing plates', () => {
     fc.assert(fc.property(chainOf, fc.integer({ min: 0, max: 3 }), (chain, tolerance) => {
       const mirrored = [...chain].reverse().map(({ nominal, requirements, barred, ...rest }): Slider => ({
         ...rest, nominal: -nominal, barred: barred.map(({ from, to }) => ({ from: -to, to: -from })),
-        requirements: reach(requirements[0]!.wanted, requirements[0]!.zones.map(({ centre, usable, index }) => at(-centre, usable, index)).reverse()),
+        requirements: reach(requirements[0]!.wanted, requirements[0]!.targets.flatMap(({ zones }) => zones).map(({ centre, usable, index }) => at(-centre, usable, index)).reverse()),
       }))
       const [one, other] = [slide([chain], tolerance), slide([mirrored], tolerance)]
       expect(other.held[0]!.filter(Boolean).length).toBe(one.held[0]!.filter(Boolean).length)

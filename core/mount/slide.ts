@@ -1,7 +1,7 @@
 import type { Interval } from '../geometry'
 import { clip, liesIn, subtract } from '../intervals'
 import { memoize } from '../memo'
-import { requirementsNear, holdingPlaces, mostSpare, type Requirement } from './requirement'
+import { requirementsNear, holdingPlaces, mostMargin, type Requirement } from './requirement'
 
 /** A plate that can slide along one axis; mm. */
 export interface Slider {
@@ -133,7 +133,7 @@ const HALVINGS = 30
 /** The most that every held slider of a part can have to spare with as many held as can be. */
 function spareOf(part: Slider[], shift: number, holds: Holds): number {
   const held = heldOf(part, shift, 0, holds)
-  const most = Math.max(...part.map(({ requirements }) => mostSpare(requirements)))
+  const most = Math.max(...part.map(({ requirements }) => mostMargin(requirements)))
   if (held === 0 || part.every(({ requirements }) => requirements.length === 0)) return Infinity
   if (heldOf(part, shift, most, holds) === held) return most
   let [low, high] = [0, most]
@@ -195,7 +195,7 @@ export function slide(chains: Slider[][], tolerance: number): SlideSolution {
   return { shift, spare, by: solved.map(parts => parts.flatMap(({ by }) => by)), held: solved.map(parts => parts.flatMap(({ holds }) => holds)) }
 }
 
-/** The slide of one plate alone that panels most to spare. */
+/** The slide of one plate alone that leaves most to spare. */
 export function bestSlide(slider: Slider): { by: number, spare: number } | undefined {
   const { by, held, spare } = slide([[slider]], 0)
   return held[0]![0] ? { by: by[0]![0]!, spare } : undefined

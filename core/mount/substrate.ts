@@ -1,48 +1,58 @@
 import type { Point } from '../geometry'
-import { heightOfRow, type Carrier, type Fastener, type Mount, type Rules, type Wall } from '../job'
+import { edgeDistanceOf, jointDistanceOf } from '../fastening'
+import type { Carrier, Fastener, Mount, Rules, Wall } from '../job'
 import { memoize } from '../memo'
 import { courseAt, isFramed, standsAt, type Coursing, type Survey } from '../survey'
-import type { Requirement } from './requirement'
 import { holesOnBlock, holesOnFraming, holesOnSolid, slotSegments, type HolePlace } from './holes'
-import { blocksOf, coursesOf, edgeDistanceOf, jointDistanceOf, zonesOf, type FixingZone } from './zones'
+import type { Requirement } from './requirement'
+import { blocksOf, coursesOf, plySpacing, singly, targetsOf, zonesOf, type FixingZone } from './zones'
 
 /** What plates are fixed to: what they ask of it along the wall and up it, and where their holes then are. */
 export interface Substrate {
   /** Whether a fastener holds wherever it is put. */
   allOver: boolean
-  /** Demands along the wall of a plate whose centre is at a height. */
+  /** Requirements along the wall of a plate whose centre is at a height. */
   along: (mount: Mount, plateY: number) => Requirement[]
-  /** Demands up the wall. */
+  /** Requirements up the wall. */
   up: (mount: Mount) => Requirement[]
   holes: (mount: Mount, centre: Point) => HolePlace[]
-  /** What a fastener at a place would meet, and with how much to spare. */
-  at: (x: number, y: number) => Pick<HolePlace, 'member' | 'margin'>
+  /** What a fastener at a place would meet, and with how much margin. */
+  at: (x: number, y: number) => Pick<HolePlace, 'member' | 'ply' | 'margin'>
+  /** How near fasteners in two plies of one member may be for the plies to count as two; undefined where they count as one. */
+  plySpacing: (mount: Mount) => number | undefined
 }
 
 /** Coverings that share a load among anchors. */
 const TIMBER = ['furring', 'plywood']
 const NOTHING: Requirement[] = []
-const spansOf = ({ plate }: Mount, row: string) => plate.slots.filter(slot => slot.row === row).map(({ x1, x2 }) => ({ from: x1, to: x2 }))
+const slotsOf = ({ plate }: Mount, row: string) => plate.slots.filter(slot => slot.row === row)
+const spansOf = (mount: Mount, row: string) => slotsOf(mount, row).map(({ x1, x2 }) => ({ from: x1, to: x2 }))
 
 /** Those rows whose slots differ along the wall: rows above each other reach alike. */
 const unlike = (mount: Mount) => [...new Map(mount.needs.rows.map(row => [spansOf(mount, row).map(({ from, to }) => `${from} ${to}`).sort().join(), row])).values()]
 
-/** Studs and their like: every row reaches so many different members that stand at its height. */
+/** Studs and their like: every row reaches so many different members that stand at the height of its slots. */
 function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | undefined): Substrate {
   const zones = zonesOf(members, edgeDistanceOf(fastener))
   const all = members.every(({ stretches }) => !stretches)
-  const standing = (y: number) => all ? zones : zones.filter(({ index }) => standsAt(members[index]!, y))
+  const plied = (index: number) => members[index]!.plies > 1
+  const standing = (heights: number[]) => all ? zones : zones.filter(({ index }) => heights.every(y => standsAt(members[index]!, y)))
+  const heightsOf = (mount: Mount, row: string, plateY: number) => slotsOf(mount, row).map(({ y }) => plateY + y)
+  const spacing = memoize((mount: Mount) => plySpacing(mount, fastener))
   const requirements = memoize((mount: Mount) => memoize((plateY: number) =>
-    (all ? unlike(mount) : mount.needs.rows).map((row): Requirement => ({ spans: spansOf(mount, row), zones: standing(plateY + heightOfRow(mount, row)), wanted: mount.needs.members }))))
+    (all ? unlike(mount) : mount.needs.rows).map((row): Requirement => ({
+      spans: spansOf(mount, row), targets: targetsOf(standing(heightsOf(mount, row, plateY)), spacing(mount)), wanted: mount.needs.members,
+    }))))
   return {
     allOver: false,
     along: (mount, plateY) => requirements(mount)(all ? 0 : plateY),
     up: () => NOTHING,
-    holes: (mount, { x, y }) => holesOnFraming(mount, x, zones, row => standing(y + heightOfRow(mount, row))),
+    holes: (mount, { x, y }) => holesOnFraming(mount, x, zones, row => standing(heightsOf(mount, row, y)), plied, spacing(mount)),
     at: (x, y) => {
-      const [near] = standing(y).map(({ index, centre, usable }) => ({ member: index, margin: usable - Math.abs(x - centre) })).sort((a, b) => b.margin - a.margin)
+      const [near] = standing([y]).map(({ index, ply, centre, usable }) => ({ member: index, ...plied(index) && { ply }, margin: usable - Math.abs(x - centre) })).sort((a, b) => b.margin - a.margin)
       return near ?? {}
     },
+    plySpacing: spacing,
   }
 }
 
@@ -52,16 +62,17 @@ function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined): 
   const courses = coursesOf(coursing, distance, wall.height)
   const blocks = memoize((course: number): FixingZone[] => blocksOf(coursing, coursing.origin.y + (course + 0.5) * coursing.height, distance, wall.width))
   const up = memoize((mount: Mount) => [...new Set(mount.plate.slots.filter(({ row }) => mount.needs.rows.includes(row)).map(({ y }) => y))]
-    .map((y): Requirement => ({ spans: [{ from: y, to: y }], zones: courses, wanted: 1 })))
+    .map((y): Requirement => ({ spans: [{ from: y, to: y }], targets: singly(courses), wanted: 1 })))
   const along = memoize((mount: Mount) => memoize((plateY: number) =>
-    slotSegments(mount).map(({ row, from, to }): Requirement => ({ spans: [{ from, to }], zones: blocks(courseAt(coursing, plateY + heightOfRow(mount, row))), wanted: 1 }))))
-  const spareUp = (y: number) => Math.max(...courses.map(({ centre, usable }) => usable - Math.abs(y - centre)))
+    slotSegments(mount).map(({ y, from, to }): Requirement => ({ spans: [{ from, to }], targets: singly(blocks(courseAt(coursing, plateY + y))), wanted: 1 }))))
+  const marginUp = (y: number) => Math.max(...courses.map(({ centre, usable }) => usable - Math.abs(y - centre)))
   return {
     allOver: false,
     along: (mount, plateY) => along(mount)(plateY),
     up,
-    holes: (mount, { x, y }) => holesOnBlock(mount, x, row => blocks(courseAt(coursing, y + heightOfRow(mount, row))), row => spareUp(y + heightOfRow(mount, row))),
-    at: (x, y) => ({ margin: Math.min(spareUp(y), Math.max(...blocks(courseAt(coursing, y)).map(({ centre, usable }) => usable - Math.abs(x - centre)))) }),
+    holes: (mount, { x, y }) => holesOnBlock(mount, x, at => blocks(courseAt(coursing, y + at)), at => marginUp(y + at)),
+    at: (x, y) => ({ margin: Math.min(marginUp(y), Math.max(...blocks(courseAt(coursing, y)).map(({ centre, usable }) => usable - Math.abs(x - centre)))) }),
+    plySpacing: () => undefined,
   }
 }
 
@@ -72,6 +83,7 @@ const solid = (allOver: boolean): Substrate => ({
   up: () => NOTHING,
   holes: (mount, { x }) => holesOnSolid(mount, x),
   at: () => ({}),
+  plySpacing: () => undefined,
 })
 
 /** What the plates of a wall are fixed to with a fastener: on a rail or a board they may be anywhere. */

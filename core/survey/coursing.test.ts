@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { blockWall, studWall } from '../../tests/fixtures/walls'
 import type { Evidence } from '../job'
-import { bondShift, courseAt, coursingFigure, fitCoursing } from './coursing'
+import { bondShift, courseAt, coursingFigure, fitCoursing, headJointsOf, jointSd } from './coursing'
 import { survey } from './index'
 
 const head = (x: number, y: number): Partial<Evidence> => ({ method: 'joint', direction: 'head', x, y })
@@ -35,13 +35,19 @@ describe('coursing', () => {
     const stack = [head(100, 300), head(500, 500), head(100, 700), bed(200), bed(400)]
     expect(fitCoursing(blockWall(stack))).toMatchObject({ bond: 'stack', bondTold: true })
     expect(codes(stack)).toEqual(['bond-differs'])
+    // Heads in courses of one kind tell neither: it is said, and the courses between keep clear of the joints of both.
+    const one = [head(100, 300), head(500, 700), bed(200)]
+    expect(codes(one)).toEqual(['bond-not-told'])
+    const fitted = fitCoursing(blockWall(one))!
+    const spacing = (y: number) => { const [a, b] = headJointsOf(fitted, courseAt(fitted, y), 2000); return Math.round(b! - a!) }
+    expect([spacing(300), spacing(500)]).toEqual([400, 200])
     expect(fitCoursing(blockWall([head(100, 300), head(500, 700), bed(200)]))).toMatchObject({ bond: 'running', bondTold: false })
   })
 
-  it('panels out a joint that was set aside, and says when joints do not fit one coursing', () => {
+  it('leaves out a joint that was set aside, and says when joints do not fit one coursing', () => {
     const crossing = [head(100, 300), bed(200)]
     expect(codes([...crossing, bed(450)])).toContain('joints-disagree')
-    expect(codes([...crossing, { ...bed(450), setAside: 'a crack' }])).toEqual([])
+    expect(codes([...crossing, head(300, 500), { ...bed(450), setAside: 'a crack' }])).toEqual([])
   })
 
   it('is as entered, with a caution, where no joint was read', () => {
@@ -50,6 +56,28 @@ describe('coursing', () => {
     expect(codes([bed(200)])).toEqual(['coursing-not-surveyed'])
     expect(survey(studWall([], { structure: { kind: 'block' } })).findings.map(({ code }) => code)).toEqual(['coursing-unknown'])
     expect(fitCoursing(studWall([]))).toBeUndefined()
+  })
+
+  it('keeps the heads where they are, wherever a bed is read', () => {
+    // The crossing was entered at 120, 0: which course is the origin's follows from there, and not from the bed read.
+    for (const n of [1, 2, 7, 12]) {
+      const fitted = fitCoursing(blockWall([bed(n * 200 + 3)], { origin: { x: 120, y: 0 } }))!
+      expect(courseAt(fitted, 100)).toBe(0)
+      expect(Math.abs(fitted.origin.y - 3)).toBeLessThan(1e-6)
+      expect(fitted.origin.x).toBe(120)
+    }
+  })
+
+  it('learns a module that is not quite nominal from joints far apart, and is less sure away from them', () => {
+    const beds = Array.from({ length: 8 }, (_, n) => bed(n * 202 + 10))
+    const fitted = fitCoursing(blockWall(beds))!
+    expect(fitted.height).toBeGreaterThan(201.8)
+    expect(fitted.height).toBeLessThan(202)
+    expect(jointSd(fitted, 'y', 4000)).toBeGreaterThan(2 * jointSd(fitted, 'y', 700))
+    // What does not fit widens it.
+    const rough = fitCoursing(blockWall(beds.map(({ y, ...rest }, n) => ({ ...rest, y: y! + (n % 2 === 0 ? 6 : -6) }))))!
+    expect(jointSd(rough, 'y', 700)).toBeGreaterThan(3 * jointSd(fitted, 'y', 700))
+    expect(jointSd(fitCoursing(blockWall([]))!, 'y', 700)).toBe(0)
   })
 
   it('shows its working', () => {

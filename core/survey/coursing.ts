@@ -3,36 +3,69 @@ import type { Point } from '../geometry'
 import type { Evidence, Wall } from '../job'
 import { figure, words, type Figure } from '../units'
 
-/** How well a joint's middle can be read, one σ, mm. */
+/** How well a joint's middle can be read, and how much a module may differ from what is nominal, one σ, mm. */
 const JOINT_SIGMA = 2
+const MODULE_SIGMA = 1
 /** Joints that stand off the coursing by more than this on the whole do not fit it, mm. */
 const MISFIT = 6
+
+/** How well the joints along one axis are known: one σ at the middle of those that were read, what each module away from there adds, and how far a joint by itself stands off its place. */
+export interface JointSpread { at: number, sd: number, each: number, own: number }
 
 /** The coursing behind a wall: modules of `length` × `height`, joints of `joint` between; mm. */
 export interface Coursing {
   /** Lower left corner of one unit's module; the joints lie half on each side. */
   origin: Point
-  /** One σ of the origin; absent where no joint was read that way. */
+  /** One σ of the joints at the middle of those that were read; absent where no joint was read that way. */
   sd: { x?: number, y?: number }
+  spread: { x?: JointSpread, y?: JointSpread }
   length: number
   height: number
   joint: number
   bond: 'running' | 'stack'
   /** Whether the joints themselves tell the bond. */
   bondTold: boolean
+  /** Where heads were read but do not tell the bond: the kind of course they are in, 0 for the origin's and 1 for the others. */
+  headsIn?: 0 | 1
   /** How far the joints read stand off the coursing, root mean square; absent where too few were read. */
   misfit?: number
 }
 
-const wrap = (x: number, module: number) => x - module * Math.round(x / module)
+/** Evenly spaced joints: start + n × module. */
+interface Fitted { start: number, module: number, misfit: number, spread: JointSpread }
 
-/** Where a row of evenly spaced joints begins: the mean of their phases, robust to none being first. */
-function phaseOf(places: number[], module: number): { phase: number, misfit: number } {
-  const angle = (x: number) => 2 * Math.PI * x / module
-  const [sin, cos] = places.reduce(([s, c], x) => [s + Math.sin(angle(x)), c + Math.cos(angle(x))], [0, 0])
-  const phase = Math.atan2(sin, cos) / (2 * Math.PI) * module
-  const misfit = Math.sqrt(places.reduce((sum, x) => sum + wrap(x - phase, module) ** 2, 0) / places.length)
-  return { phase, misfit }
+/**
+ * Fits a row of joints to places that were read: the start is learned from all, the module from as far apart as
+ * they stand, both against what is nominal. What does not fit widens the uncertainty, and so does each module
+ * away from the joints that were read.
+ *
+ * @param start where a joint is near, which settles which joint is which
+ */
+function fitJoints(places: number[], start: number, nominal: number): Fitted {
+  // Which joint is which: counted from the first one read on, so that a module a little off does not lose count.
+  const sorted = [...places].sort((a, b) => a - b)
+  const first = Math.round((sorted[0]! - start) / nominal)
+  const counts = sorted.map(x => first + Math.round((x - sorted[0]!) / nominal))
+  const mean = (values: number[]) => values.reduce((a, b) => a + b, 0) / values.length
+  const [middle, centre] = [mean(counts), mean(sorted)]
+  const spread = counts.reduce((sum, n) => sum + (n - middle) ** 2, 0)
+  // The nominal module counts as a reading of its own.
+  const prior = (JOINT_SIGMA / MODULE_SIGMA) ** 2
+  const module = (prior * nominal + counts.reduce((sum, n, i) => sum + (n - middle) * (sorted[i]! - centre), 0)) / (prior + spread)
+  const residuals = sorted.map((x, i) => x - centre - (counts[i]! - middle) * module)
+  const squares = residuals.reduce((sum, off) => sum + off * off, 0)
+  const misfit = Math.sqrt(squares / places.length)
+  const sigma = Math.max(JOINT_SIGMA, places.length > 2 ? Math.sqrt(squares / (places.length - 2)) : misfit)
+  return {
+    start: centre - middle * module, module, misfit,
+    spread: { at: centre, sd: sigma / Math.sqrt(places.length), each: sigma / Math.sqrt((sigma / MODULE_SIGMA) ** 2 + spread), own: Math.sqrt(sigma ** 2 - JOINT_SIGMA ** 2) },
+  }
+}
+
+/** One σ of where a joint near a place lies, mm; 0 where the coursing is as entered. */
+export function jointSd({ spread, length, height }: Coursing, axis: 'x' | 'y', place: number): number {
+  const known = spread[axis]
+  return known ? Math.hypot(known.sd, known.own, known.each * (place - known.at) / (axis === 'x' ? length : height)) : 0
 }
 
 const joints = ({ evidence = [] }: Wall, direction: Evidence['direction']) =>
@@ -43,46 +76,62 @@ export function courseAt({ origin, height }: Pick<Coursing, 'origin' | 'height'>
   return Math.floor((y - origin.y) / height)
 }
 
+const kindOf = (course: number) => Math.abs(course % 2) as 0 | 1
+
 /** How far the head joints of a course are shifted from those of the origin's: half a unit in every other one. */
 export function bondShift({ bond, length }: Pick<Coursing, 'bond' | 'length'>, course: number): number {
-  return bond === 'running' && Math.abs(course % 2) === 1 ? length / 2 : 0
+  return bond === 'running' && kindOf(course) === 1 ? length / 2 : 0
+}
+
+/** Head joints of a course from left to right, past both ends of a wall so wide, mm: those of both bonds where the bond is not known. */
+export function headJointsOf(coursing: Coursing, course: number, width: number): number[] {
+  const { origin, length, headsIn } = coursing
+  const both = headsIn !== undefined && kindOf(course) !== headsIn
+  const [from, step] = [origin.x + bondShift(coursing, course), both ? length / 2 : length]
+  const first = Math.floor(-from / step) - 1
+  return Array.from({ length: Math.ceil(width / step) + 4 }, (_, n) => from + (first + n) * step)
 }
 
 /**
- * Fits a wall's coursing to the joints that were read: beds give the courses, heads the units along
- * them. Where heads were read in courses of both kinds, they tell running bond from stack bond.
+ * Fits a wall's coursing to the joints that were read: beds give the courses, heads the units along them. Which
+ * course is which follows from the crossing that was entered. Where heads were read in courses of both kinds,
+ * they tell running bond from stack bond.
  *
  * @returns undefined for a wall that is not of block
  */
 export function fitCoursing(wall: Wall): Coursing | undefined {
   const { block } = wall.structure
   if (wall.structure.kind !== 'block' || !block) return undefined
-  const [length, height] = [block.length + block.joint, block.height + block.joint]
+  const nominal = { x: block.length + block.joint, y: block.height + block.joint }
   const beds = joints(wall, 'bed').map(({ y }) => y)
   const heads = joints(wall, 'head')
-  const bed = beds.length > 0 ? phaseOf(beds, height) : undefined
-  const y = bed ? bed.phase : block.origin.y
-  const fitHeads = (bond: Coursing['bond']) => phaseOf(heads.map(head => head.x - bondShift({ bond, length }, courseAt({ origin: { x: 0, y }, height }, head.y))), length)
-  const parities = new Set(heads.map(head => Math.abs(courseAt({ origin: { x: 0, y }, height }, head.y) % 2)))
-  const told = bed !== undefined && heads.length >= 2 && parities.size === 2
+  const bed = beds.length > 0 ? fitJoints(beds, block.origin.y, nominal.y) : undefined
+  const courses = { origin: { x: 0, y: bed?.start ?? block.origin.y }, height: bed?.module ?? nominal.y }
+  const fitHeads = (bond: Coursing['bond']) => fitJoints(heads.map(head => head.x - bondShift({ bond, length: nominal.x }, courseAt(courses, head.y))), block.origin.x, nominal.x)
+  const kinds = new Set(heads.map(head => kindOf(courseAt(courses, head.y))))
+  const told = kinds.size === 2
   const other = block.bond === 'running' ? 'stack' : 'running'
   const bond = told && fitHeads(other).misfit < fitHeads(block.bond).misfit ? other : block.bond
   const head = heads.length > 0 ? fitHeads(bond) : undefined
   const misfit = Math.max(bed && beds.length > 1 ? bed.misfit : 0, head && heads.length > 1 ? head.misfit : 0)
   return {
-    origin: { x: head ? head.phase : block.origin.x, y },
-    sd: { ...head && { x: JOINT_SIGMA / Math.sqrt(heads.length) }, ...bed && { y: JOINT_SIGMA / Math.sqrt(beds.length) } },
-    length, height, joint: block.joint, bond, bondTold: told,
+    origin: { x: head ? head.start : block.origin.x, y: courses.origin.y },
+    sd: { ...head && { x: head.spread.sd }, ...bed && { y: bed.spread.sd } },
+    spread: { ...head && { x: head.spread }, ...bed && { y: bed.spread } },
+    length: head?.module ?? nominal.x, height: courses.height, joint: block.joint, bond, bondTold: told,
+    ...head && !told && { headsIn: [...kinds][0] },
     ...(beds.length > 1 || heads.length > 1) && { misfit },
   }
 }
 
 /** The coursing's origin with its working. */
-export function coursingFigure({ origin, length, height, sd }: Coursing, axis: 'x' | 'y'): Figure {
+export function coursingFigure(coursing: Coursing, axis: 'x' | 'y'): Figure {
+  const { origin, length, height, spread } = coursing
   const [module, what] = axis === 'x' ? [length, 'unit'] : [height, 'course']
+  const known = spread[axis]
   return figure([{
     label: `Where a ${what} begins`,
-    expression: sd[axis] === undefined ? words`as entered; no joint was read` : words`mean place of the joints read within a ${what} of ${module}, ± ${1.96 * sd[axis]}`,
+    expression: known === undefined ? words`as entered; no joint was read` : words`by the joints read, ${what}s of ${module}: ± ${1.96 * known.sd} at ${known.at}, and ± ${1.96 * known.each} more for each ${what} away from there`,
     value: origin[axis], unit: 'mm',
   }])
 }
@@ -98,6 +147,11 @@ export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Fi
     ...about, severity: 'caution', code: 'coursing-not-surveyed',
     message: words`No ${coursing.sd.y === undefined ? coursing.sd.x === undefined ? 'joint' : 'bed joint' : 'head joint'} of this wall was read; the coursing is as entered.`,
     remedy: words`Read at least one crossing of a bed and a head joint, better several.`,
+  })
+  if (coursing.headsIn !== undefined) findings.push({
+    ...about, severity: 'caution', code: 'bond-not-told',
+    message: words`The head joints read are all in courses of one kind: they do not tell running bond from stack bond, and holes in the courses between keep clear of the joints of both.`,
+    remedy: words`Read a head joint one course above or below.`,
   })
   if (coursing.bondTold && coursing.bond !== wall.structure.block!.bond) findings.push({
     ...about, severity: 'caution', code: 'bond-differs', message: words`The joints read are those of ${coursing.bond} bond; ${wall.structure.block!.bond} bond was entered.`,

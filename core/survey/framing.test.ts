@@ -102,7 +102,7 @@ describe('a wall of members', () => {
     expect(centres([...readings, ...pair(1220)])).toEqual([300, 700, 1100, 1220, 1500, 1900, 2300, 2700, 3100])
   })
 
-  it('panels out what was set aside', () => {
+  it('leaves out what was set aside', () => {
     const aside = pair(920).map(reading => ({ ...reading, setAside: 'a pipe' }))
     expect(centres([...row(300, 8).flatMap(x => pair(x)), ...aside])).not.toContain(920)
   })

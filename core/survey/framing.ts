@@ -14,6 +14,8 @@ export interface Member {
   /** centre ± 1.96·sd holds the true centre 95 times in 100. */
   sd: number
   kind: 'single' | 'double'
+  /** How many pieces stand side by side in it: a fastener goes into one of them, never into a seam. */
+  plies: number
   /** Seen by signs of its own, or only expected from its neighbours. */
   source: 'observed' | 'inferred'
   /** How likely it is that there is a member here at all, 0 to 1. */
@@ -45,6 +47,17 @@ const BRIDGED = 2
 
 const flat: Expectation = (_from, _step, size) => new Float64Array(size).fill(UNRULED_PER_MM)
 const bell = (off: number, sd: number) => Math.exp(-0.5 * (off / sd) ** 2) / (sd * 2.5066282746310002)
+
+/** How many plies of a nominal width a member is made of: one that is more than 1.6 of it wide is more than one. */
+export function pliesIn(width: number, nominal: number): number {
+  return width > DOUBLE_WIDTH * nominal ? Math.max(Math.round(width / nominal), 2) : 1
+}
+
+/** The pieces of a member, from the left: of a single one itself, of a doubled one its plies, each as wide as the others. */
+export function piecesOf({ centre, width, plies }: Pick<Member, 'centre' | 'width' | 'plies'>): { centre: number, width: number }[] {
+  if (plies < 2) return [{ centre, width }]
+  return Array.from({ length: plies }, (_, n) => ({ centre: centre + (n + 0.5 - plies / 2) * width / plies, width: width / plies }))
+}
 
 /** The common member's face width: as the surveyor gave it, or what is usual, mm. */
 export function nominalWidth({ structure }: Pick<Wall, 'structure'>): number {
@@ -139,7 +152,7 @@ function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: 
     const prior = place < 0 || place > run.last ? RUN_FILLED - 0.2 : RUN_FILLED
     const confidence = prior * some / (prior * some + (1 - prior) * all)
     if (confidence < LIKELY) return []
-    return [{ centre: at.centre, width, sd: at.sd, kind: 'single' as const, source: 'inferred' as const, confidence, evidence: [], run: index }]
+    return [{ centre: at.centre, width, sd: at.sd, kind: 'single' as const, plies: 1, source: 'inferred' as const, confidence, evidence: [], run: index }]
   }))
 }
 
@@ -192,7 +205,7 @@ export function mapFraming(wall: Wall): FramingMap {
     const met = own.filter(({ reading, kind }) => evidence.includes(reading.id) && kind !== 'knock' && kind !== 'box')
     const stretches = stretchesOf(met, missesIn({ centre: belief.centre, width: wide }, signs), wall.height)
     return {
-      centre: belief.centre, sd: belief.sd, width: wide, kind: wide > DOUBLE_WIDTH * width ? 'double' : 'single',
+      centre: belief.centre, sd: belief.sd, width: wide, kind: wide > DOUBLE_WIDTH * width ? 'double' : 'single', plies: pliesIn(wide, width),
       source: 'observed', confidence: evenOdds(belief.logOdds), evidence, ...run >= 0 && { run }, ...stretches && { stretches },
     }
   })

@@ -2,7 +2,7 @@ import type { Finding } from '../finding'
 import type { Rules, Wall } from '../job'
 import { fitCoursing, coursingFindings, type Coursing } from './coursing'
 import { framingFindings, liningFindings } from './findings'
-import { mapFraming, nominalWidth, type Member } from './framing'
+import { mapFraming, nominalWidth, pliesIn, type Member } from './framing'
 import { DOUBLE_WIDTH } from './errorModel'
 import { proofOf } from './proof'
 import type { Run } from './runs'
@@ -11,14 +11,16 @@ import { transferFindings } from './transfer'
 
 export { carryingWall } from './carrying'
 export * from './coursing'
+export * from './defaults'
 export * from './nextProbe'
+export { unsurveyedIn } from './surveyed'
 export * from './relief'
 export * from './transfer'
 export * from './quickLine'
 export * from './figures'
 export * from './evidenceTable'
 export { proofOf, METHOD_NAMES, type Proof } from './proof'
-export { nominalWidth, type Member } from './framing'
+export { nominalWidth, piecesOf, pliesIn, type Member } from './framing'
 export { expectedAt, USUAL_SPACINGS, type Run } from './runs'
 export { standsAt } from './stretches'
 export { signsOf, pointsTo, belongs, type Sign } from './sign'
@@ -43,7 +45,7 @@ function knownMembers(wall: Wall): Member[] {
   return [...members]
     .sort((a, b) => a.centre - b.centre)
     .map(({ centre, width }) => ({
-      centre, width, sd: 0, kind: width > DOUBLE_WIDTH * memberWidth ? 'double' : 'single',
+      centre, width, sd: 0, kind: width > DOUBLE_WIDTH * memberWidth ? 'double' : 'single', plies: pliesIn(width, memberWidth),
       source: 'observed', confidence: 1, proved: true, evidence: [],
     }))
 }

@@ -1,29 +1,32 @@
+import type { Interval } from '../geometry'
 import type { Wall } from '../job'
-import { words, type Text } from '../units'
+import { words, type Text, type UnitSystem } from '../units'
+import { USUAL_PLACES } from './defaults'
 import type { Member } from './framing'
-import { below } from './sign'
+import { normalCdf } from './normal'
+import type { Run } from './runs'
 
 /** A hole that is planned: where, and into which member, by index. */
 export interface PlannedHole { x: number, y: number, member?: number }
 
+/** Where fasteners are wanted and nothing is known of the wall: from where to where, how high, how many, and for what. */
+export interface Unsurveyed extends Interval { y: number, holes: number, of: string }
+
 /** Where one more reading tells most. `gain` is how many planned holes it is expected to settle. */
 export interface NextProbe { x: number, y: number, why: Text, gain: number }
 
-const USUAL_HEIGHT = 1500
-const FIRST_SPACING = 400
-
 /** How likely a nail at a member's supposed centre meets it. */
 export function hitChance({ width, sd, confidence }: Omit<Member, 'proved'>): number {
-  return confidence * (sd === 0 ? 1 : 2 * below(width / 2 / sd) - 1)
+  return confidence * (sd === 0 ? 1 : 2 * normalCdf(width / 2 / sd) - 1)
 }
 
 /** Never quite certain: a nail may always meet a knot or a pipe. */
 const percent = (share: number) => share > 0.99 ? 'over 99 %' : `${Math.round(100 * share)} %`
 
-function forMember(members: Member[], index: number, holes: PlannedHole[]): NextProbe {
+function forMember(members: Member[], index: number, holes: PlannedHole[], units: UnitSystem): NextProbe {
   const member = members[index]!
   const chance = hitChance(member)
-  const y = holes.length > 0 ? holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length : USUAL_HEIGHT
+  const y = holes.length > 0 ? holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length : USUAL_PLACES[units].height
   const count = `${holes.length} planned ${holes.length === 1 ? 'hole' : 'holes'}`
   const rests = member.source === 'inferred' ? 'is only expected from its neighbours' : 'is not proved yet'
   return {
@@ -34,22 +37,33 @@ function forMember(members: Member[], index: number, holes: PlannedHole[]): Next
   }
 }
 
+/** Where to begin in a stretch that nobody has read: where a run nearby would have its next member, else in its middle. */
+function beginIn({ from, to }: Interval, runs: Run[]): number {
+  const expected = runs.flatMap(({ start, spacing, last }) => {
+    const n = Math.round(((from + to) / 2 - start) / spacing)
+    return n >= -3 && n <= last + 3 ? [start + n * spacing] : []
+  })
+  return expected.find(x => x >= from && x <= to) ?? (from + to) / 2
+}
+
 /**
- * The place whose answer is expected to settle most of the planned holes: among the members that
- * are not proved, the one with most holes on it times the chance that a nail there meets it. With no
- * hole planned it is the member known least; with no member known, the first usual centre.
- * Undefined where nothing is left to settle.
+ * The place whose answer is expected to settle most of the planned holes: first where an array wants fasteners
+ * and nothing is known of the wall; then among the members that are not proved the one with most holes on it
+ * times the chance that a nail there meets it. With no hole planned it is the member known least; with no member
+ * known, the first usual centre. Undefined where nothing is left to settle.
  */
-export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[]): NextProbe | undefined {
-  if (members.length === 0) {
-    return { x: wall.structure.spacing ?? FIRST_SPACING, y: Math.min(USUAL_HEIGHT, wall.height / 2), gain: 0, why: words`Nothing is known yet; a first member usually stands one spacing from the corner or jamb.` }
+export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], { unsurveyed = [], runs = [], units = 'metric' }: { unsurveyed?: Unsurveyed[], runs?: Run[], units?: UnitSystem } = {}): NextProbe | undefined {
+  const [open] = [...unsurveyed].sort((a, b) => b.holes - a.holes)
+  if (open) {
+    return { x: beginIn(open, runs), y: open.y, gain: open.holes, why: words`Nothing is known of the wall from ${open.from} to ${open.to}, where ${open.of} wants ${String(open.holes)} ${open.holes === 1 ? 'fastener' : 'fasteners'}.` }
   }
-  const open = members.flatMap((member, index) => {
+  if (members.length === 0) {
+    return { x: wall.structure.spacing ?? USUAL_PLACES[units].spacing, y: Math.min(USUAL_PLACES[units].height, wall.height / 2), gain: 0, why: words`Nothing is known yet; a first member usually stands one spacing from the corner or jamb.` }
+  }
+  const candidates = members.flatMap((member, index) => {
     if (member.proved) return []
     const own = holes.filter(hole => hole.member === index)
-    return holes.length > 0 && own.length === 0 ? [] : [{ index, own }]
+    return holes.length > 0 && own.length === 0 ? [] : [{ member, probe: forMember(members, index, own, units) }]
   })
-  return open
-    .map(({ index, own }) => forMember(members, index, own))
-    .sort((a, b) => b.gain - a.gain || hitChance(members.find(({ centre }) => centre === a.x)!) - hitChance(members.find(({ centre }) => centre === b.x)!))[0]
+  return candidates.sort((a, b) => b.probe.gain - a.probe.gain || hitChance(a.member) - hitChance(b.member))[0]?.probe
 }

@@ -51,7 +51,7 @@ describe('runs of even spacing', () => {
 })
 
 describe('what a run expects of a member', () => {
-  it('panels that member’s own sighting out of account', () => {
+  it('leaves that member’s own sighting out of account', () => {
     const sightings = row(300, 6, 400)
     sightings[2] = { centre: 1107, sd: 2 }
     const [run] = runsOf(sightings)

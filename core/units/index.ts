@@ -1,3 +1,5 @@
+export * from './bit'
 export * from './length'
 export * from './text'
 export * from './figure'
+export * from './quantity'

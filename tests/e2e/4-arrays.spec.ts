@@ -100,7 +100,7 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
   const { outline } = (await planned(house, 'ticket-hall', 'holm-point')).arrays[0]
   expect(outline.x).toBeCloseTo(1500, 6)
   expect(3300 - outline.y - outline.height).toBeCloseTo(25 * 25.4, 6)
-  // Left without Enter, what was typed is taken as in any field; Escape panels the array where it is.
+  // Left without Enter, what was typed is taken as in any field; Escape leaves the array where it is.
   await page.locator('[data-dimension=left]').click()
   await input.fill('1510')
   await page.locator('h1').click()

@@ -142,7 +142,7 @@ test('the section shows what lies behind a screen, and the slider pulls its row 
   await expect(page.getByTestId('plug-fit')).toContainText('Say what is plugged in')
   await fill(page, 'Plug, long', '48')
   await fill(page, 'Cable, thick', '8')
-  // 48 and a moving bend of 4 × 8; the mount panels 58.
+  // 48 and a moving bend of 4 × 8; the mount leaves 58.
   await expect(page.getByTestId('plug-fit')).toContainText('need 80: 22 too little')
   await expect(page.locator('[data-finding=plug-does-not-fit]')).toContainText('Behind Kelda 46N narrow-bezel are 58')
   await page.getByTestId('pull-out').fill('1')

@@ -66,7 +66,7 @@ export function freePort(): Promise<number> {
 export const HALL = '/sites/holm-point/walls/ticket-hall'
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')
 
-/** Types into a field and panels it with Enter. */
+/** Types into a field and leaves it with Enter. */
 export async function fill(page: Page, label: string, text: string) {
   await page.getByLabel(label, { exact: true }).fill(text)
   await page.getByLabel(label, { exact: true }).press('Enter')

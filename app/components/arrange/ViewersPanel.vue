@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { angleUp, EYE, farthestViewer, nearestViewer, OFF_AXIS_LIMIT, offAxis, pictureOf, pixelsNotVisible, WALKWAY } from '~~/core/arrange'
-import { figure, words } from '~~/core/units'
+import { depthsOf } from '~~/core/mount'
 
 /** Who looks at the picture, from where, and what stands in the way. */
 const store = useWallStore()
 const { show } = useUnits()
-const { display, mount, arrangement } = useArray()
+const { array, display, mount, arrangement } = useArray()
 const who = useState<keyof typeof EYE | 'own'>('arrange-eye', () => 'standing')
 const ownEye = useState('arrange-own-eye', () => 1500)
 const along = useState<number | undefined>('arrange-along', () => undefined)
@@ -14,9 +14,7 @@ const eye = computed(() => who.value === 'own' ? ownEye.value : EYE[who.value])
 const picture = computed(() => arrangement.value?.cells.length ? pictureOf(arrangement.value.cells) : undefined)
 const top = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height, eye.value, distance.value, 'Up to the top edge'))
 const centre = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height / 2, eye.value, distance.value, 'Up to the centre'))
-const out = computed(() => mount.value && display.value
-  ? figure([{ label: 'Face out of the wall', expression: words`mount ${mount.value.depth.stowed} + display ${display.value.depth}`, value: mount.value.depth.stowed + display.value.depth, unit: 'mm', source: 'makers’ sheets' }])
-  : undefined)
+const out = computed(() => array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value).face : undefined)
 /** Where along the wall they stand: before the picture's middle until it is said. */
 const stands = computed(() => along.value ?? (picture.value ? picture.value.left + picture.value.width / 2 : 0))
 const aside = computed(() => picture.value && offAxis(picture.value, stands.value, distance.value))

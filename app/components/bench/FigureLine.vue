@@ -9,23 +9,27 @@ const { figure, fine = false } = defineProps<{
   /** Whether a length is shown to the tenth, where a whole millimetre would mislead. */
   fine?: boolean
 }>()
-const { show, showFine, tell, suffix } = useUnits()
+const { show, showFine, tell, suffix, inUnits, quantity, bit } = useUnits()
 /** A length below this would lose what it has to say in whole millimetres, mm. */
 const SMALL = 10
-/** Lengths as they are marked, small ones finer; all else to two decimals at most. */
-const plain = (value: number, unit: string) => String(Number(value.toFixed(unit === 'N' ? 0 : 2)))
-const value = computed(() => figure.unit === 'mm' ? (fine || Math.abs(figure.value) < SMALL ? showFine : show)(figure.value) : plain(figure.value, figure.unit))
+/** Lengths as they are marked, small ones finer; all else in the reader's unit to two decimals at most. */
+const shown = computed(() => {
+  if (figure.unit === 'mm') return { value: (fine || Math.abs(figure.value) < SMALL ? showFine : show)(figure.value), unit: suffix.value }
+  if (figure.unit === 'bit') return { value: bit(figure.value), unit: '' }
+  const { value, unit } = inUnits(figure.value, figure.unit)
+  return { value: String(Number(value.toFixed(unit === 'N' || unit === 'lbf' ? 0 : 2))), unit }
+})
 </script>
 
 <template>
   <Disclosure v-slot="{ open }" as="div" class="border-b border-hair">
     <DisclosureButton class="flex min-h-[var(--target)] w-full items-baseline justify-between gap-2 py-1 text-left text-sm" :title="open ? 'Hide the working' : 'Show the working'">
       <span>{{ label }}</span>
-      <span class="whitespace-nowrap"><b class="figures text-lg font-semibold">{{ value }}</b> <span class="text-xs text-ink-soft">{{ figure.unit === 'mm' ? suffix : figure.unit }}</span></span>
+      <span class="whitespace-nowrap"><b class="figures text-lg font-semibold">{{ shown.value }}</b> <span class="text-xs text-ink-soft">{{ shown.unit }}</span></span>
     </DisclosureButton>
     <DisclosurePanel class="pb-2 text-sm">
       <p v-for="step in figure.working" :key="step.label">
-        <span class="figures">{{ tell(step.expression) }} = {{ step.unit === 'mm' ? tell([{ mm: step.value }]) : `${plain(step.value, step.unit)} ${step.unit}` }}</span>
+        <span class="figures">{{ tell(step.expression) }} = {{ step.unit === 'mm' ? tell([{ mm: step.value }]) : quantity(step.value, step.unit) }}</span>
         <span v-if="step.source" class="block text-xs text-ink-soft">Source: {{ step.source }}</span>
       </p>
     </DisclosurePanel>

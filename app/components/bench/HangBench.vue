@@ -7,7 +7,7 @@ import type { LogEntry } from '~~/core/job'
 const current = defineModel<string>('current', { required: true })
 const store = useWallStore()
 const { plan, steps, drilled, findings } = useWallPlan()
-const { show, suffix } = useUnits()
+const { show, suffix, bit } = useUnits()
 const { name } = usePreferences()
 const note = ref('')
 const fault = ref('')
@@ -105,7 +105,7 @@ watch(steps, (list) => {
             drill
           </dt>
           <dd class="font-semibold">
-            {{ step.hole.bit === undefined ? 'by the anchor’s instructions' : `${step.hole.bit} mm bit, ${step.hole.depth} mm deep` }}{{ step.hole.member === undefined ? '' : `, member ${step.hole.member + 1}` }}
+            {{ step.hole.bit === undefined ? 'by the anchor’s instructions' : `${bit(step.hole.bit)} bit, ${show(step.hole.depth ?? 0)}${suffix ? ` ${suffix}` : ''} deep` }}{{ step.hole.member === undefined ? '' : `, member ${step.hole.member + 1}` }}
           </dd>
         </div>
       </dl>

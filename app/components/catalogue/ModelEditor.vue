@@ -45,7 +45,7 @@ function retire() {
 }
 
 const picture = reactive({ width: '', height: '', fault: '' })
-/** Splits what the picture panels of the case evenly, where a datasheet gives no bezels. */
+/** Splits what the picture leaves of the case evenly, where a datasheet gives no bezels. */
 function splitBezels() {
   const [width, height] = [parseLength(picture.width, system.value), parseLength(picture.height, system.value)]
   if (!width.ok || !height.ok) return void (picture.fault = !width.ok ? width.message : (height as { message: string }).message)

@@ -2,7 +2,7 @@
 import { parseLength } from '~~/core/units'
 import type { Fault } from '~~/core/job'
 
-/** A dimension of the drawing while it is typed: Enter puts the array there, Escape panels it. */
+/** A dimension of the drawing while it is typed: Enter puts the array there, Escape leaves it. */
 const { label, value, x, y, commit } = defineProps<{ label: string, value: number, x: number, y: number, commit: (mm: number) => Fault[] }>()
 const emit = defineEmits<{ done: [] }>()
 const { system, showFine } = useUnits()

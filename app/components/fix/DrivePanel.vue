@@ -3,7 +3,7 @@ import { coveringOf } from '~~/core/job'
 
 /** How the chosen fastener is set: what is drilled and how deep, what to mark on the bit, how tight, in which order. */
 const { fixing, fastener, positions, wall } = useFixing()
-const { show, showFine, suffix, tell } = useUnits()
+const { show, showFine, suffix, tell, bit } = useUnits()
 const drive = computed(() => fixing.value?.drive)
 const count = computed(() => positions.value.reduce((sum, { holes = [] }) => sum + holes.length, 0))
 const covering = computed(() => coveringOf(wall.value))
@@ -26,7 +26,7 @@ const covering = computed(() => coveringOf(wall.value))
     <dl class="grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 text-sm">
       <template v-if="drive.clearance">
         <dt>Clearance for the shank</dt><dd class="figures text-right">
-          {{ showFine(drive.clearance.bit) }} {{ suffix }}, {{ show(drive.clearance.depth) }} deep
+          {{ bit(drive.clearance.bit) }}, {{ show(drive.clearance.depth) }} {{ suffix }} deep
         </dd>
       </template>
       <dt>Covering in front of the base</dt><dd class="figures text-right">

@@ -26,21 +26,24 @@ const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock ===
     </ul>
     <div v-if="fixing.cases[0]" class="border-t border-hair" data-testid="governing">
       <h2 class="pt-1 text-sm font-semibold">
-        Governs: {{ CASE_NAMES[fixing.cases[0].case] }}
+        Governs: {{ fixing.cases[0].name }}, {{ CASE_NAMES[fixing.cases[0].case] }}
       </h2>
-      <FigureLine label="Tension on the top row’s fastener" :figure="fixing.cases[0].tension" />
-      <FigureLine label="Shear on each" :figure="fixing.cases[0].shear" />
-      <template v-if="fixing.cases[0].capacity">
-        <FigureLine label="Allowable tension" :figure="fixing.cases[0].capacity.tension" />
-        <FigureLine label="Allowable shear" :figure="fixing.cases[0].capacity.shear" />
+      <FigureLine label="Tension" :figure="fixing.cases[0].tension" />
+      <FigureLine label="Shear" :figure="fixing.cases[0].shear" />
+      <template v-if="fixing.cases[0].allowable">
+        <FigureLine label="Allowable tension" :figure="fixing.cases[0].allowable.tension" />
+        <FigureLine label="Allowable shear, in that direction" :figure="fixing.cases[0].allowable.shear" />
         <p class="py-1 text-xs text-ink-soft">
-          Together by {{ fixing.cases[0].capacity.together }}: {{ percent(fixing.cases[0].utilisation!) }}.
+          Utilisation, {{ fixing.cases[0].allowable.together }}: {{ percent(fixing.cases[0].utilisation!) }}.
         </p>
       </template>
     </div>
+    <p v-if="fixing.waiting > 0" class="text-sm font-semibold" data-testid="fix-waits">
+      {{ fixing.waiting === fixing.count ? 'No load is worked out yet' : `${fixing.waiting} of ${fixing.count} screens have no load yet` }}: Mount does not hold {{ fixing.waiting === 1 ? 'the plate' : 'the plates' }}.
+    </p>
     <ul class="text-sm" aria-label="Load cases">
       <li v-for="one in fixing.cases.slice(1)" :key="one.case" class="flex justify-between border-b border-hair py-0.5">
-        <span>{{ CASE_NAMES[one.case] }}</span><b class="figures">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
+        <span>{{ CASE_NAMES[one.case] }}, {{ one.name }}</span><b class="figures">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
       </li>
     </ul>
     <FigureLine v-if="fixing.rail" :label="`Bending of the rail${fixing.rail.utilisation === undefined ? '' : `, ${percent(fixing.rail.utilisation)}`}`" :figure="fixing.rail.figure" />

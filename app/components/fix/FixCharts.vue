@@ -4,9 +4,9 @@ import { CASE_NAMES, depthCurve, pullCurve, type LoadCase } from '~~/core/fix'
 
 /** Where a picture decides: how far each fastener is used, what pulling the row out does, and what setting it deeper gains. */
 const store = useWallStore()
-const { array, wall, fixing, display, fastener, ranked } = useFixing()
+const { array, wall, fixing, display, mount, worstPosition, strips, fastener, ranked } = useFixing()
 const { pulled } = usePulled()
-const { system, showFine, suffix } = useUnits()
+const { system, showFine, suffix, quantity } = useUnits()
 
 /** Colours of the look that is on now, which a chart cannot read by itself. */
 const preferences = usePreferences()
@@ -24,7 +24,7 @@ const base = computed(() => ({
   tooltip: { theme: (preferences.theme.value === 'site' ? 'dark' : 'light') as 'dark' | 'light' },
 }))
 const length = (mm: number) => showFine(Math.round(mm))
-const newtons = (value: number) => `${Math.round(value)} N`
+const newtons = (value: number) => quantity(Math.round(value), 'N')
 
 /** The best few fasteners, and the chosen one. */
 const FEW = 4
@@ -36,7 +36,7 @@ const shownFasteners = computed(() => {
 const caseIds = computed(() => [...new Set(shownFasteners.value.flatMap(({ cases }) => cases.map(one => one.case)))])
 /** A long name in lines of a few words. */
 const inLines = (name: string) => name.match(/.{1,17}(\s|$)/g)?.map(part => part.trim()) ?? [name]
-const SHORT: Record<LoadCase, string> = { 'stowed': 'stowed', 'service': 'pulled out', 'service-hand': 'with a hand', 'swung': 'swung', 'wind': 'wind' }
+const SHORT: Record<LoadCase, string> = { 'stowed': 'stowed', 'stowed-hand': 'stowed, a hand', 'service': 'pulled out', 'service-hand': 'with a hand', 'swung': 'swung', 'swung-hand': 'swung, a hand', 'wind': 'wind' }
 const useChart = computed(() => ({
   series: caseIds.value.map(id => ({ name: SHORT[id], data: shownFasteners.value.map(({ cases }) => Math.round(100 * (cases.find(one => one.case === id)?.utilisation ?? 0))) })),
   options: {
@@ -45,11 +45,13 @@ const useChart = computed(() => ({
     plotOptions: { bar: { horizontal: true, barHeight: '82%' } },
     xaxis: { categories: shownFasteners.value.map(({ fastener }) => inLines(fastener.name ?? fastener.id)), labels: { formatter: (value: string) => `${value} %` }, tickAmount: 4 },
     yaxis: { labels: { maxWidth: 120, style: { fontSize: '10px' } } },
-    annotations: { xaxis: [{ x: 100, borderColor: colours.value.stop, strokeDashArray: 0, label: { text: 'all it bears', style: { color: '#fff', background: colours.value.stop } } }] },
+    annotations: { xaxis: [{ x: 100, borderColor: colours.value.stop, strokeDashArray: 0, label: { text: 'allowable', style: { color: '#fff', background: colours.value.stop } } }] },
   },
 }))
 
-const pull = computed(() => display.value && fixing.value ? pullCurve(display.value, wall.value, fixing.value.setting) : [])
+const pull = computed(() => display.value && mount.value && fixing.value && worstPosition.value && array.value
+  ? pullCurve({ display: display.value, mount: mount.value, orientation: worstPosition.value.orientation, wall: wall.value, standOff: fixing.value.standOff, ...array.value.behind && { behind: array.value.behind } }, worstPosition.value, strips.value)
+  : [])
 const outNow = computed(() => {
   const [first, last] = [pull.value[0]?.out ?? 0, pull.value.at(-1)?.out ?? 0]
   return first + pulled.value * (last - first)
@@ -65,7 +67,7 @@ const pullChart = computed(() => ({
   series: [{ name: 'its own weight', data: pull.value.map(({ out, own }) => ({ x: out, y: own })) }, { name: 'with a hand on it', data: pull.value.map(({ out, hand }) => ({ x: out, y: hand })) }],
   options: { ...base.value, ...lines(`behind the display, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.flag], annotations: mark(outNow.value, `now ${length(outNow.value)}`, pull.value[0]!.out + pull.value.at(-1)!.out) },
 }))
-const depth = computed(() => fastener.value && fixing.value ? depthCurve(fastener.value, wall.value, fixing.value.setting, store.rules) : undefined)
+const depth = computed(() => fastener.value && fixing.value ? depthCurve(fastener.value, wall.value, fixing.value.bearer, store.rules) : undefined)
 const depthChart = computed(() => depth.value && ({
   series: [
     { name: 'tension', data: depth.value.points.map(({ embedment, tension }) => ({ x: embedment, y: tension })) },
@@ -73,7 +75,7 @@ const depthChart = computed(() => depth.value && ({
   ],
   options: { ...base.value, ...lines(`embedment, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.chalk], annotations: mark(depth.value.now, `now ${length(depth.value.now)}`, depth.value.points.at(-1)!.embedment) },
 }))
-const charts = [{ id: 'use', title: 'Use by fastener and case' }, { id: 'pull', title: 'Tension as it is pulled out' }, { id: 'depth', title: 'What it bears against depth' }] as const
+const charts = [{ id: 'use', title: 'Utilisation by fastener and case' }, { id: 'pull', title: 'Tension as it is pulled out' }, { id: 'depth', title: 'Allowable load against depth' }] as const
 const chart = ref<typeof charts[number]['id']>('use')
 const key = computed(() => `${chart.value} ${system.value} ${preferences.theme.value} ${array.value?.fastener}`)
 </script>
@@ -85,7 +87,7 @@ const key = computed(() => `${chart.value} ${system.value} ${preferences.theme.v
       <VueApexCharts v-if="chart === 'use'" type="bar" height="290" :options="useChart.options" :series="useChart.series" />
       <VueApexCharts v-else-if="chart === 'pull' && pull.length > 1" type="line" height="260" :options="pullChart.options" :series="pullChart.series" />
       <p v-else-if="chart === 'pull'" class="p-3 text-sm">
-        This mount stays where it is: {{ Math.round(pull[0]?.own ?? 0) }} N of tension by its own weight.
+        This mount stays where it is: {{ pull[0] ? `${newtons(pull[0].own)} of tension by its own weight` : 'nothing is worked out until Mount holds its plate' }}.
       </p>
       <VueApexCharts v-else-if="depthChart" type="line" height="260" :options="depthChart.options" :series="depthChart.series" />
       <p v-else class="p-3 text-sm">

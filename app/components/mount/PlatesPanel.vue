@@ -102,7 +102,7 @@ const told = (margin: number | undefined) => margin === undefined ? (carrying.va
           It stands on rails whose holes are counted with its neighbours.
         </li>
       </ul>
-      <FigureLine v-if="spare" :key="`${chosenHole!.id} spare`" label="To spare beside this hole" fine :figure="spare" />
+      <FigureLine v-if="spare" :key="`${chosenHole!.id} spare`" label="Margin of this hole" fine :figure="spare" />
       <template v-if="chosenHole && !array.carrier">
         <LengthField :key="chosenHole.id" label="Put this hole at" :value="chosenHole.x" :actions="{ commit: mm => putHole({ x: mm }) }" />
         <ByHand v-if="ownHole" :key="`${chosenHole.id} why`" label="Why" :reason="ownHole.reason" :because="reason => putHole({ reason: reason || undefined })" @release="putHole(undefined)" />

@@ -1,4 +1,4 @@
-import { formatLength, type Precision, type UnitSystem } from '../../units'
+import { bitName, formatLength, type Precision, type UnitSystem } from '../../units'
 import type { Mark } from '../marks'
 
 /** One printed line of the mark-out table: every figure already rounded, once, for its unit. */
@@ -29,7 +29,7 @@ export function tableOf(marks: Mark[], units: UnitSystem, precision: Precision):
     running: show(mark.running),
     height: show(mark.height),
     fromLevel: mark.kind === 'level-line' ? '' : signed(mark.fromLevel),
-    drill: mark.kind !== 'hole' ? '' : mark.bit === undefined ? 'not known' : `${mark.bit} × ${mark.depth} mm`,
+    drill: mark.kind !== 'hole' ? '' : mark.bit === undefined ? 'not known' : `${bitName(mark.bit, units)} × ${show(mark.depth)}${units === 'metric' ? ' mm' : ''}`,
     into: mark.member === undefined ? '' : `${misses(mark) ? 'misses' : 'member'} ${mark.member + 1}`,
     misses: misses(mark),
   }))

@@ -15,7 +15,7 @@ export interface Dowel {
 
 export type YieldMode = 'Im' | 'Is' | 'II' | 'IIIm' | 'IIIs' | 'IV'
 
-/** Reduction terms of NDS table 12.3.1B for loads along the grain. */
+/** Reduction terms of NDS table 12.3.1B for a load along the grain; K_θ multiplies them for one at an angle. */
 const REDUCTION: Record<YieldMode, number> = { Im: 4, Is: 4, II: 3.6, IIIm: 3.2, IIIs: 3.2, IV: 3.2 }
 
 /** The positive root of A·P² + B·P + C = 0, as the equations of AWC TR12 have it. */
@@ -44,12 +44,23 @@ function smallRoot(diameter: number): number | undefined {
   return diameter <= 0.17 ? 2.2 : 10 * diameter + 0.5
 }
 
-/** The mode that governs, its reduction term, and the reference capacity, lb. */
-export function governingMode(dowel: Dowel, diameter: number): { mode: YieldMode, reduction: number, capacity: number } {
+const MODES = Object.keys(REDUCTION) as YieldMode[]
+
+/**
+ * The mode that governs, its reduction term R_d, and the reference capacity, lb.
+ *
+ * @param diameter root diameter, in
+ * @param angleFactor K_θ = 1 + θ ÷ 360 for a load at θ degrees to the grain (NDS table 12.3.1B)
+ */
+export function governingMode(dowel: Dowel, diameter: number, angleFactor = 1): { mode: YieldMode, reduction: number, capacity: number } {
   const small = smallRoot(diameter)
-  return (Object.entries(yieldModes(dowel)) as [YieldMode, number][])
-    .map(([mode, capacity]) => ({ mode, reduction: small ?? REDUCTION[mode], capacity: capacity / (small ?? REDUCTION[mode]) }))
-    .reduce((least, one) => one.capacity < least.capacity ? one : least)
+  const modes = yieldModes(dowel)
+  let [mode, reduction, capacity]: [YieldMode, number, number] = ['Im', 1, Infinity]
+  for (const each of MODES) {
+    const divisor = (small ?? REDUCTION[each]) * angleFactor
+    if (modes[each] / divisor < capacity) [mode, reduction, capacity] = [each, divisor, modes[each] / divisor]
+  }
+  return { mode, reduction, capacity }
 }
 
 /** What a mode is, for someone who has never read the standard. */

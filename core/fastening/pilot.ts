@@ -1,0 +1,80 @@
+import { coveringOf, type Fastener, type Wall } from '../job'
+import { figure, quantity, words, type Figure, type UnitSystem } from '../units'
+import { bitFrom, bitUpTo, depthFrom, depthUpTo } from './bits'
+import { isWoodScrew, tipOf } from './wood'
+
+/** A hole to drill, mm: the bit, and how deep from the wall's finished face. */
+export interface Drilling { bit: number, depth: number }
+
+/** Lead hole for a lag's thread as a share of its diameter, by the wood's specific gravity (NDS 12.1.4.2). */
+const LEAD_HOLES = [
+  { upTo: 0.5, from: 0.40, to: 0.70 },
+  { upTo: 0.6, from: 0.60, to: 0.75 },
+  { upTo: Infinity, from: 0.65, to: 0.85 },
+]
+/** Lead hole for a wood screw as a share of its root: up to this gravity, and above it (NDS 12.1.5.2). */
+const WOOD_SCREW_LEAD = { upTo: 0.6, share: 0.7, hard: 0.9 }
+
+/** Bit of a lead hole, and its working; undefined where no bit that is sold keeps the rule. */
+function leadBit(screw: Fastener, gravity: number, units: UnitSystem): Figure | undefined {
+  if (screw.kind === 'wood-screw') {
+    if (screw.root === undefined) return undefined
+    const share = gravity <= WOOD_SCREW_LEAD.upTo ? WOOD_SCREW_LEAD.share : WOOD_SCREW_LEAD.hard
+    return figure([{ label: 'Bit', expression: words`${String(100 * share)} % of the root ${quantity(screw.root, 'mm')}, the next smaller one sold, for wood of G ${String(gravity)}`, value: bitUpTo(share * screw.root, units), unit: 'bit', source: 'NDS 12.1.5.2' }])
+  }
+  const { from, to } = LEAD_HOLES.find(({ upTo }) => gravity <= upTo)!
+  const bit = bitUpTo(to * screw.diameter, units)
+  if (bit < from * screw.diameter - 1e-9) return undefined
+  return figure([{ label: 'Bit', expression: words`at most ${String(Math.round(100 * to))} % and at least ${String(Math.round(100 * from))} % of ${quantity(screw.diameter, 'mm')}, the largest one sold, for wood of G ${String(gravity)}`, value: bit, unit: 'bit', source: 'NDS 12.1.4.2' }])
+}
+
+/**
+ * What is drilled for a fastener, with the workings of bit and depth. For a screw in a wood member the
+ * largest bit sold that the rule allows, as deep as the screw goes in; for an anchor in concrete or block
+ * its own diameter, deeper than it is set by as much, so that dust has somewhere to go. Depths are rounded up.
+ *
+ * @param above thickness of what bears under the screw's head, mm
+ * @param units the wall's: bits are sold by half millimetres, or by 64ths of an inch
+ * @returns undefined where the maker alone knows it, or the wood is not known
+ */
+export function drillingFigures(fastener: Fastener | undefined, wall: Pick<Wall, 'structure' | 'covering'>, above: number, units: UnitSystem = 'metric'): { bit: Figure, depth: Figure } | undefined {
+  if (!fastener || fastener.base !== wall.structure.kind) return undefined
+  const { diameter, length, embedment, base } = fastener
+  if (base === 'concrete' || base === 'block') {
+    if (embedment === undefined) return undefined
+    const covering = coveringOf(wall)
+    return {
+      bit: figure([{ label: 'Bit', expression: words`the anchor’s own diameter`, value: diameter, unit: 'bit', source: 'maker’s sheet comes first' }]),
+      depth: figure([{ label: 'Depth', expression: words`covering ${covering} + embedment ${embedment} + one diameter ${diameter} for dust, rounded up`, value: depthFrom(covering + embedment + diameter, units), unit: 'mm', source: 'maker’s sheet comes first' }]),
+    }
+  }
+  const gravity = wall.structure.specificGravity
+  const bit = isWoodScrew(fastener) && gravity !== undefined ? leadBit(fastener, gravity, units) : undefined
+  return bit && {
+    bit,
+    depth: figure([{ label: 'Depth', expression: words`screw ${length} − what its head bears on ${above}, rounded up`, value: depthFrom(length - above, units), unit: 'mm' }]),
+  }
+}
+
+/**
+ * The same as the hole alone.
+ *
+ * @example
+ * // 3/8 in × 76 mm lag through a 2.5 mm plate into G 0.42
+ * pilotOf(lag, { structure: { kind: 'wood-stud', specificGravity: 0.42 }, covering: [] }, 2.5) // { bit: 6.5, depth: 74 }
+ */
+export function pilotOf(fastener: Fastener | undefined, wall: Pick<Wall, 'structure' | 'covering'>, above: number, units: UnitSystem = 'metric'): Drilling | undefined {
+  const figures = drillingFigures(fastener, wall, above, units)
+  return figures && { bit: figures.bit.value, depth: figures.depth.value }
+}
+
+/**
+ * The clearance hole for a screw's smooth shank, from the wall's face: through the covering, and into the wood
+ * no deeper than the shank goes, so that none of the thread turns in it. Undefined where the thread is not known.
+ */
+export function clearanceOf(screw: Fastener, wall: Pick<Wall, 'covering'>, above: number, units: UnitSystem = 'metric'): Drilling | undefined {
+  if (!isWoodScrew(screw) || screw.thread === undefined) return undefined
+  const shank = screw.length - screw.thread - tipOf(screw) - above
+  const depth = Math.max(depthUpTo(shank, units), coveringOf(wall))
+  return depth > 0 ? { bit: bitFrom(screw.diameter, units), depth } : undefined
+}

@@ -1,0 +1,93 @@
+import { anchorRule, anchorUse, DURATION, isWoodScrew, lateralFigure, lateralStrength, makersValue, pullOut, screwUse, sheetShear, withdrawal, withdrawalFigure, crowdingOf, type Surroundings, type WoodJoint } from '../fastening'
+import { coveringOf, type Carrier, type Fastener, type Rules, type Wall } from '../job'
+import { words, type Figure, type Text } from '../units'
+
+/** What a fastener's head bears on: the mount's plate, the web of a steel rail, or a board of wood; mm, and MPa where it is given. */
+export interface Bearer { kind: 'plate' | Carrier['kind'], thickness: number, strength?: number }
+
+/** What a fastener may bear, N, at an angle of its shear to the upright, degrees. */
+export interface Strength {
+  tension: number
+  shear: (angle: number) => number
+  /** Utilisation: 1 where it bears just what it may. */
+  use: (tension: number, shear: number, angle: number) => number
+  /** The same figures with their workings. */
+  figures: (angle: number) => { tension: Figure, shear: Figure }
+  /** The rule by which tension and shear count together. */
+  together: string
+}
+
+/** A strength, or why it is not known. */
+export type Known = { known: true, strength: Strength } | { known: false, why: Text }
+
+const unknown = (why: Text): Known => ({ known: false, why })
+
+/** Whether the wood of a wall may be wet: where that is said, and outside unless the opposite is said. */
+export const isWet = ({ wet, windSpeed }: Pick<Wall, 'wet' | 'windSpeed'>) => wet ?? windSpeed !== undefined
+
+/** How a screw sits in the wood of a wall, for loads of one duration. */
+export function jointOf(wall: Wall, bearer: Bearer, { coveringCountsAsGap }: Rules, duration: number): WoodJoint {
+  const { specificGravity, memberDepth } = wall.structure
+  return {
+    gravity: specificGravity!, plate: bearer.thickness, board: bearer.kind === 'board', covering: coveringOf(wall), coveringIsGap: coveringCountsAsGap !== false, duration, wet: isWet(wall),
+    ...bearer.strength !== undefined && { plateBearing: bearer.strength }, ...memberDepth !== undefined && { depth: memberDepth },
+  }
+}
+
+function screwStrength(screw: Fastener, wall: Wall, bearer: Bearer | undefined, rules: Rules, duration: number): Known {
+  const name = screw.name ?? screw.id
+  if (wall.structure.specificGravity === undefined) return unknown(words`the wood’s specific gravity is not given`)
+  if (screw.thread === undefined) return unknown(words`the sheet of ${name} gives no thread length`)
+  if (screw.root === undefined || screw.yield === undefined) return unknown(words`the sheet of ${name} gives no ${screw.root === undefined ? 'root diameter' : 'bending yield'}`)
+  if (!bearer) return unknown(words`how thick the rail’s steel is is not given`)
+  const joint = jointOf(wall, bearer, rules, duration)
+  const tension = withdrawal(screw, joint)
+  const shear = (angle: number) => lateralStrength(screw, joint, angle)!
+  return { known: true, strength: {
+    tension, shear, use: (t, v, angle) => screwUse(t, v, tension, shear(angle)),
+    figures: angle => ({ tension: withdrawalFigure(screw, joint), shear: lateralFigure(screw, joint, angle)! }),
+    together: 'the greatest of R ÷ Z_α, V ÷ Z′ and T ÷ W′, NDS 12.4.1',
+  } }
+}
+
+function sheetStrength(screw: Fastener, wall: Wall): Known {
+  if (wall.structure.gauge === undefined) return unknown(words`the steel’s thickness is not given`)
+  if (screw.allowable) return makersStrength(screw, wall)
+  const covering = coveringOf(wall)
+  if (covering > 0) return unknown(words`the equations for screws in sheet steel are for sheets in contact, and ${covering} of covering lies between; toggles or blocking are reckoned by their maker’s value`)
+  const [tension, shear] = [pullOut(screw, wall.structure), sheetShear(screw, wall.structure)]
+  return { known: true, strength: {
+    tension: tension.value, shear: () => shear.value, use: (t, v) => t / tension.value + v / shear.value, figures: () => ({ tension, shear }), together: 'T ÷ Ta + V ÷ Va',
+  } }
+}
+
+/** An anchor that its maker has tested: the allowables of its sheet, less what edges and neighbours take. */
+function makersStrength(anchor: Fastener, { structure: { kind } }: Wall, around?: Surroundings): Known {
+  if (!anchor.allowable) return unknown(words`the sheet of ${anchor.name ?? anchor.id} gives no allowable tension and shear`)
+  const crowded = crowdingOf(anchor, around ?? { edges: [], neighbours: [] })
+  if (!crowded.known) return crowded
+  const allowable = { tension: anchor.allowable.tension * crowded.tension.factor, shear: anchor.allowable.shear * crowded.shear.factor }
+  return { known: true, strength: {
+    tension: allowable.tension, shear: () => allowable.shear, use: (t, v) => anchorUse(t, v, allowable, kind),
+    figures: () => ({ tension: makersValue(anchor, 'tension', crowded.tension), shear: makersValue(anchor, 'shear', crowded.shear) }), together: anchorRule(kind),
+  } }
+}
+
+/**
+ * What a fastener may bear in a wall, or why that is not known.
+ *
+ * @param wind whether the load is wind, which lasts for moments only
+ * @param around the edges and neighbours of an anchor
+ */
+export function strengthOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined, rules: Rules, wind = false, around?: Surroundings): Known {
+  if (fastener.kind === 'hollow-wall-anchor') {
+    const rule = rules.hollowWallAnchors ?? 'supplement'
+    return rule === 'counted'
+      ? makersStrength(fastener, wall)
+      : unknown(words`by the house rule a hollow-wall anchor ${rule === 'never' ? 'is never used' : 'is a supplement that carries nothing in the sums'}`)
+  }
+  if (isWoodScrew(fastener)) return screwStrength(fastener, wall, bearer, rules, wind ? DURATION.wind : DURATION.permanent)
+  if (fastener.base === 'wood-stud') return fastener.allowable ? makersStrength(fastener, wall) : unknown(words`no rule is known for a fastener of the kind “${fastener.kind}” in wood`)
+  if (fastener.kind === 'self-drilling') return sheetStrength(fastener, wall)
+  return makersStrength(fastener, wall, around)
+}

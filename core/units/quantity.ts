@@ -1,0 +1,41 @@
+import { bitName } from './bit'
+import type { UnitSystem } from './length'
+
+/** A figure with its unit, kept exact until it is shown in the reader's system; `bit` is the diameter of a drill, mm. */
+export interface Quantity { value: number, unit: string }
+
+/** What each unit is in feet, inches and pounds, and how many of it one metric unit is. */
+const IMPERIAL: Record<string, { unit: string, per: number }> = {
+  'mm': { unit: 'in', per: 1 / 25.4 },
+  'mm²': { unit: 'in²', per: 1 / 25.4 ** 2 },
+  'N': { unit: 'lbf', per: 1 / 4.4482216 },
+  'N/mm': { unit: 'lbf/in', per: 25.4 / 4.4482216 },
+  'N·m': { unit: 'lbf·ft', per: 1 / (4.4482216 * 0.3048) },
+  'MPa': { unit: 'psi', per: 145.0377377 },
+  'kg': { unit: 'lb', per: 1 / 0.45359237 },
+}
+
+/** Decimals with which a unit is told, so that a sum can be followed. */
+const DECIMALS: Record<string, number> = { 'mm': 1, 'mm²': 0, 'N': 1, 'N/mm': 2, 'N·m': 1, 'MPa': 1, 'kg': 1, 'in': 2, 'in²': 2, 'lbf': 1, 'lbf/in': 1, 'lbf·ft': 1, 'psi': 0, 'lb': 1 }
+
+/**
+ * A figure and its unit as a reader of this system has them; unknown units stay as they are.
+ *
+ * @example
+ * inSystem({ value: 145.4, unit: 'N' }, 'imperial') // { value: 32.69, unit: 'lbf' }
+ */
+export function inSystem({ value, unit }: Quantity, system: UnitSystem): Quantity {
+  const other = system === 'imperial' ? IMPERIAL[unit] : undefined
+  return other ? { value: value * other.per, unit: other.unit } : { value, unit }
+}
+
+/** The same in characters, as in a sum: no more decimals than its unit is told with, and none that are 0. */
+export function quantityToString(quantity: Quantity, system: UnitSystem): string {
+  if (quantity.unit === 'bit') return bitName(quantity.value, system)
+  const { value, unit } = inSystem(quantity, system)
+  const figures = String(Number(value.toFixed(DECIMALS[unit] ?? 2)))
+  return unit === '' ? figures : `${figures} ${unit}`
+}
+
+/** A term of a sum: a figure whose unit follows its reader. Lengths in sums are decimal, so that they can be multiplied. */
+export const quantity = (value: number, unit: string): Quantity => ({ value, unit })
