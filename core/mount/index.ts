@@ -9,7 +9,7 @@ import { holesOfStrip, stripsFor, type Strip } from './carrier'
 import { carrierFindings, stripClear } from './carrierFindings'
 import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
-import { heightFindings, proofFindings } from './proof'
+import { heightFindings, proofFindings, referenceFindings } from './proof'
 import { depthFindings } from './depth'
 import { collisionFindings, countFindings, missFindings, remediesOn, suitFindings, unsurveyedFindings, unsurveyedOf } from './findings'
 import { substrateOf, type Substrate } from './substrate'
@@ -170,6 +170,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
       ...carrier ? carrierFindings(array, carrier, strips, wall) : mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
       ...handFindings(array, mounted),
       ...proofFindings(array, mounted, wall, members, rules),
+      ...referenceFindings(array, mounted, wall, members, survey.uncheckedReferences),
       ...heightFindings(mounted, members),
       ...hazardFindings(wall, mounted),
       ...coverPlateFindings(wall, mounted),

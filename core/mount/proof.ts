@@ -1,6 +1,6 @@
 import type { Finding } from '../finding'
 import type { Rules, ScreenArray, Wall } from '../job'
-import { proofOf, standsAt, type Member } from '../survey'
+import { proofOf, referenceOf, standsAt, type Member } from '../survey'
 import { words, type Text } from '../units'
 import type { Hole, MountedCell } from './position'
 
@@ -22,6 +22,21 @@ export function heightFindings(cells: MountedCell[], members: Member[]): Finding
 /** The stretches of a member in words. */
 function heights({ stretches = [] }: Member): Text {
   return stretches.reduce<Text>((text, { from, to }, n) => [...text, ...n > 0 ? words` and ` : [], ...words`from ${from} to ${to}`], [])
+}
+
+/** A caution where holes that carry load rest on members that only one reference carried over, which nothing checks. */
+export function referenceFindings(array: ScreenArray, cells: MountedCell[], { evidence = [], references = [] }: Wall, members: Member[], unchecked: string[]): Finding[] {
+  const holes = cells.flatMap(cell => cell.holes)
+  return unchecked.flatMap((id): Finding[] => {
+    const by = new Set(evidence.filter(reading => reading.side === 'back' && referenceOf(reading, references)?.id === id).map(reading => reading.id))
+    const resting = holes.filter(({ member, margin = -1 }) => member !== undefined && margin >= -1e-9 && members[member]!.evidence.length > 0 && members[member]!.evidence.every(reading => by.has(reading)))
+    if (resting.length === 0) return []
+    return [{
+      severity: 'caution', code: 'reference-unchecked', stage: 'mount', subject: array.id,
+      message: words`${resting.length === 1 ? 'A hole' : `${resting.length} holes`} of ${array.name} ${resting.length === 1 ? 'rests' : 'rest'} on members that ${id} alone carries over from the far side; nothing checks it, and if it is out they all are.`,
+      remedy: words`Read a second reference from both sides, or find both faces of one of these members from the front.`,
+    }]
+  })
 }
 
 /** A stop for every member that holes rest on and that the house rule does not take as proved. */

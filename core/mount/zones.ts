@@ -22,7 +22,7 @@ export const zone = (index: number, centre: number, usable: number, ply = 0): Fi
  * u = half width − edge distance − 1.645·σ. A doubled member is two pieces, and nothing goes across their seam.
  * Pieces too narrow or too uncertain have an empty one, that no slot meets.
  */
-export function zonesOf(members: Pick<Member, 'centre' | 'width' | 'sd' | 'plies'>[], edgeDistance: number): FixingZone[] {
+export function zonesOf(members: Pick<Member, 'centre' | 'width' | 'sd' | 'plies' | 'sureWidth'>[], edgeDistance: number): FixingZone[] {
   return members.flatMap((member, index) => piecesOf(member).map(({ centre, width }, ply) => zone(index, centre, width / 2 - edgeDistance - ONE_SIDED_95 * member.sd, ply)))
 }
 

@@ -11,7 +11,17 @@ export const ERROR_MODEL = {
   hole: 0.5,
   /** A screw's head lies anywhere on the member's face but its outer strip, mm at either edge. */
   screwStrip: 6,
+  /** What all readings of one instrument share on a wall, and what those of one edge swept again share. */
+  instrument: 2,
+  sweep: 2,
+  /** How well the spacing of a run is kept over its length, as a share of it. */
+  spacing: 0.006,
 } as const
+
+/** Now and then an instrument, or a reference, is out by far more than it should be: how often, and by how much, one σ, mm. */
+export const GROSS = { share: 0.1, sigma: 8 } as const
+/** How often a nail misses what is there, or meets what is none; where nails contradict each other, how often one of them is wrong. */
+export const NAIL_ERRS = { usual: 0.001, contradicted: 0.1 } as const
 
 /** Readings that no member made, expected for each millimetre of wall: pipes, blocking, patches of filler. */
 export const FALSE_PER_MM: Record<Evidence['method'], number> = {
@@ -21,8 +31,8 @@ export const FALSE_PER_MM: Record<Evidence['method'], number> = {
   'knock': 1e-3,
   'outlet': 1e-3,
   'seen': 1e-6,
-  'probe': 1e-6,
-  'pilot': 1e-6,
+  'probe': 1e-5,
+  'pilot': 1e-5,
   'joint': 1,
 }
 

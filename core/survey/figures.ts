@@ -4,13 +4,14 @@ import { ERROR_MODEL } from './errorModel'
 import { nominalWidth, type Member } from './framing'
 import { METHOD_NAMES } from './proof'
 import type { Run } from './runs'
+import { shiftBack, type SharedError } from './shared'
 import { pointsTo, signsOf } from './sign'
 
 /** The spacing of a run with its working. */
 export function spacingFigure(run: Run): Figure {
   return figure([{
-    label: 'Spacing', expression: words`${String(run.places.size)} members found stand at ${run.spacing} over ${String(run.last)} bays, each within ± ${1.96 * run.jitter}`,
-    value: run.spacing, unit: 'mm', source: 'usual spacings of framing and furring',
+    label: 'Spacing', expression: words`${String(run.places.size)} members found stand at ${run.spacing} over ${String(run.last)} bays, each within ± ${1.96 * run.jitter} of where its neighbours tell`,
+    value: run.spacing, unit: 'mm', source: run.named ? 'usual spacings of framing and furring' : 'fitted: it is none of the usual spacings',
   }])
 }
 
@@ -26,26 +27,26 @@ const SIGMAS: Record<string, number | undefined> = {
   'detector-edge': ERROR_MODEL.detectorEdge, 'detector-centre': ERROR_MODEL.detectorCentre, 'seen': ERROR_MODEL.seen, 'knock': ERROR_MODEL.knock, 'outlet': ERROR_MODEL.outlet,
 }
 
-/** A member's centre with its working: where each sign puts it, what its run expects, and both together. */
-export function centreFigure(wall: Wall, member: Member, run?: Run): Figure {
+/** A member's centre with its working: where each sign puts it, less what its instrument or reference shares with others, what its neighbours in the run tell, and all together. */
+export function centreFigure(wall: Wall, member: Member, shared: SharedError[] = []): Figure {
   if (member.sd === 0) return figure([{ label: 'Centre', expression: words`as entered`, value: member.centre, unit: 'mm' }])
-  const steps = signsOf(wall).filter(({ reading }) => member.evidence.includes(reading.id)).map((sign): Step => {
+  const steps = signsOf(wall).filter(({ reading }) => member.evidence.includes(reading.id)).map((read): Step => {
+    const sign = shiftBack(read, shared)
+    const less = read.x - sign.x
+    const place = Math.abs(less) < 0.05 ? words`${read.x}` : less > 0 ? words`${read.x} − ${less} shared` : words`${read.x} + ${-less} shared`
     const sigma = SIGMAS[sign.reading.method]
     const centre = pointsTo(sign, member.width)
     return {
       label: METHOD_NAMES[sign.reading.method],
       expression: sigma !== undefined
         ? sign.reading.method === 'detector-edge'
-          ? words`${sign.x} ${sign.reading.edge === 'left' ? '+' : '−'} half of ${member.width}, one σ ${sigma}`
-          : words`${sign.x}, one σ ${sigma}`
-        : words`anywhere within ${member.width / 2 - (sign.kind === 'magnet' ? ERROR_MODEL.screwStrip : 0)} of ${sign.x}`,
+          ? words`${place} ${sign.reading.edge === 'left' ? '+' : '−'} half of ${member.width}, one σ ${sigma}`
+          : words`${place}, one σ ${sigma}`
+        : words`anywhere within ${member.width / 2 - (sign.kind === 'magnet' ? ERROR_MODEL.screwStrip : 0)} of ${place}`,
       value: centre, unit: 'mm',
     }
   })
-  if (run) {
-    const place = Math.round((member.centre - run.start) / run.spacing)
-    steps.push({ label: 'its run', expression: words`${run.start} + ${String(place)} × ${run.spacing}, one σ ${Math.hypot(run.jitter, run.startSd)}`, value: run.start + place * run.spacing, unit: 'mm' })
-  }
+  if (member.expected) steps.push({ label: 'its run', expression: words`as its neighbours tell, one σ ${member.expected.sd}`, value: member.expected.centre, unit: 'mm' })
   return figure([...steps, {
     label: 'Centre', expression: words`all of these by Bayes’ rule; 95 times in 100 within ± ${1.96 * member.sd}`, value: member.centre, unit: 'mm',
   }])
@@ -61,6 +62,6 @@ export function widthFigure(wall: Wall, member: Member): Figure {
   const [left, right] = [mean('left'), mean('right')]
   const measured = left !== undefined && right !== undefined ? words`edges ${right} − ${left} = ${right - left}: ` : words``
   return figure([{
-    label: 'Width', expression: words`${measured}${member.kind === 'double' ? words`two of ${nominalWidth(wall)}` : words`one of ${nominalWidth(wall)}`}`, value: member.width, unit: 'mm',
+    label: 'Width', expression: words`${measured}${member.plies > 1 ? words`${String(member.plies)} of ${member.width / member.plies}` : words`one of ${member.width}`}${member.sureWidth === undefined ? words`` : words`; ${member.sureWidth} of it counts, as said for this wall`}`, value: member.width, unit: 'mm',
   }])
 }

@@ -1,10 +1,12 @@
 import type { Finding } from '../finding'
 import type { Wall } from '../job'
 import { words } from '../units'
-import type { Member } from './framing'
+import type { FramingMap, Member } from './framing'
 import { METHOD_NAMES } from './proof'
+import type { SharedError } from './shared'
 import { signsOf, type Sign } from './sign'
 import { missesIn, standsAt } from './stretches'
+import type { CommonWidth } from './width'
 
 const about = (index: number) => ({ stage: 'survey', subject: `member-${index}` }) as const
 const name = (index: number) => `Member ${index + 1}`
@@ -65,6 +67,32 @@ const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }
   remedy: words`Take a second reading there, or set it aside with the reason.`,
 }))
 
+/** Readings of one kind stand off those of others by more than this along the wall, mm, and by so many σ, before it is worth a word. */
+const KINDS_APART = { mm: 3, sigmas: 2.5, members: 3 }
+
+/** What is to be said of a detector that disagrees with everything else along the wall. */
+function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
+  return shared.flatMap(({ source, shift, raw }): Finding[] => {
+    if (!source.startsWith('detector') || !raw || raw.members < KINDS_APART.members) return []
+    if (Math.abs(raw.off) < KINDS_APART.mm || Math.abs(raw.off) < KINDS_APART.sigmas * raw.sd) return []
+    return [{
+      severity: 'caution', code: 'kinds-disagree', stage: 'survey', subject: wall.id,
+      message: words`The detector’s readings stand ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of what nails, magnets and sight tell, at ${String(raw.members)} members all along the wall. They are taken as ${Math.abs(shift)} too far to the ${shift < 0 ? 'left' : 'right'}.`,
+      remedy: words`Try the detector on a stud whose edges you can see; if it is out, set its readings aside.`,
+    }]
+  })
+}
+
+/** What is to be said where edges measured apart disagree with the width that was said. */
+function widthFindings(wall: Wall, { said, believed, sure, differs }: CommonWidth): Finding[] {
+  if (!differs) return []
+  return [{
+    severity: 'caution', code: 'member-width-differs', stage: 'survey', subject: wall.id,
+    message: words`The edges read stand as those of members ${believed} wide; ${said} was said. Members are taken as ${believed} wide, and holes keep to ${sure} of it.`,
+    remedy: words`Find both faces of one member with a nail, and set its width right.`,
+  }]
+}
+
 /** Linings up to this year may hold asbestos, and paint on them lead. */
 const OLD_LINING = 1990
 
@@ -89,7 +117,7 @@ export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
 }
 
 /** What is wrong or doubtful about the framing. */
-export function framingFindings(wall: Wall, members: Member[], unexplained: Sign[], framed: boolean): Finding[] {
+export function framingFindings(wall: Wall, members: Member[], { unexplained, shared, width }: Pick<FramingMap, 'unexplained' | 'shared' | 'width'>, framed: boolean): Finding[] {
   const unknown: Finding[] = framed && members.length === 0
     ? [{
         severity: 'stop', code: 'framing-unknown', stage: 'survey', subject: wall.id,
@@ -97,5 +125,5 @@ export function framingFindings(wall: Wall, members: Member[], unexplained: Sign
         remedy: words`Read the wall with detector, magnet or nail, and enter what they tell.`,
       }]
     : []
-  return [...unknown, ...againstFindings(wall, members), ...unexplainedFindings(unexplained), ...placeFindings(wall, members), ...inferredFindings(members)]
+  return [...unknown, ...widthFindings(wall, width), ...detectorFindings(wall, shared), ...againstFindings(wall, members), ...unexplainedFindings(unexplained), ...placeFindings(wall, members), ...inferredFindings(members)]
 }

@@ -1,16 +1,21 @@
 import type { Interval } from '../geometry'
 import type { Wall } from '../job'
-import { Bench, sharedSpread, type Belief, type Expectation } from './belief'
-import { ADDED_PER_MM, DOUBLE_WIDTH, RUN_FILLED, UNRULED_PER_MM, USUAL_WIDTH } from './errorModel'
+import { ADDED_PER_MM, DOUBLE_WIDTH, NAIL_ERRS, RUN_FILLED, UNRULED_PER_MM, USUAL_WIDTH } from './errorModel'
 import { clustersOf, groupsOf, NEARBY, sightingOf, signsOfGroup, type Group } from './groups'
+import { logistic, normalPdf } from './normal'
+import { PosteriorGrid, type Belief, type Expectation } from './posterior'
 import { expectedAt, runsOf, type Run, type Sighting } from './runs'
-import { belongs, likelier, signsOf, type Sign } from './sign'
+import { sharedErrors, shiftBack, sourcesOf, type SharedError } from './shared'
+import { belongs, likelihoodRatio, signsOf, type Sign } from './sign'
 import { atAnotherHeight, missesIn, stretchesOf } from './stretches'
+import { commonWidth, type CommonWidth } from './width'
 
 /** A framing member as far as it is known; lengths in mm. */
 export interface Member {
   centre: number
   width: number
+  /** The width that may be counted on, where that is less. */
+  sureWidth?: number
   /** centre ± 1.96·sd holds the true centre 95 times in 100. */
   sd: number
   kind: 'single' | 'double'
@@ -24,8 +29,9 @@ export interface Member {
   proved: boolean
   /** Ids of the readings it rests on. */
   evidence: string[]
-  /** Which run it stands in, by index. */
+  /** Which run it stands in, by index, and where its neighbours there tell that it stands. */
   run?: number
+  expected?: { centre: number, sd: number }
   /** Where it stands, mm above the floor, if not over the wall's whole height. */
   stretches?: Interval[]
 }
@@ -36,52 +42,81 @@ export interface FramingMap {
   runs: Run[]
   /** Signs that no member explains. */
   unexplained: Sign[]
+  /** What readings of one source share, and how wide the common member is. */
+  shared: SharedError[]
+  width: CommonWidth
 }
 
 /** Members beyond a run's two ends for each mm, where that run no longer rules. */
 const OUTSIDE_PER_MM = 8e-5
-/** An inferred member is shown only if it is likelier than not. */
+/** A member is shown only if it is likelier than not; one that a single reading shows, on a wall whose runs are known, only if that is hardly a false one. */
 const LIKELY = 0.5
+const LONE = 0.9
 /** A run is carried on over so many empty places between two members that were found. */
 const BRIDGED = 2
+/** How often one piece of a doubled member stands where its run has its place, to either side, and how often its middle does. */
+const BESIDE = 0.45
 
-const flat: Expectation = (_from, _step, size) => new Float64Array(size).fill(UNRULED_PER_MM)
-const bell = (off: number, sd: number) => Math.exp(-0.5 * (off / sd) ** 2) / (sd * 2.5066282746310002)
-
-/** How many plies of a nominal width a member is made of: one that is more than 1.6 of it wide is more than one. */
-export function pliesIn(width: number, nominal: number): number {
-  return width > DOUBLE_WIDTH * nominal ? Math.max(Math.round(width / nominal), 2) : 1
-}
-
-/** The pieces of a member, from the left: of a single one itself, of a doubled one its plies, each as wide as the others. */
-export function piecesOf({ centre, width, plies }: Pick<Member, 'centre' | 'width' | 'plies'>): { centre: number, width: number }[] {
-  if (plies < 2) return [{ centre, width }]
-  return Array.from({ length: plies }, (_, n) => ({ centre: centre + (n + 0.5 - plies / 2) * width / plies, width: width / plies }))
-}
+const flat: Expectation = (_from, _step, size) => [new Float64Array(size).fill(UNRULED_PER_MM), new Float64Array(size).fill(UNRULED_PER_MM)]
 
 /** The common member's face width: as the surveyor gave it, or what is usual, mm. */
 export function nominalWidth({ structure }: Pick<Wall, 'structure'>): number {
   return structure.memberWidth ?? (structure.kind === 'steel-stud' ? USUAL_WIDTH['steel-stud'] : USUAL_WIDTH['wood-stud'])
 }
 
-/** Members expected at a place from the runs found, leaving one sighting out of account. */
-function expectation(runs: Run[], sightings: Sighting[], but?: number): Expectation {
-  if (runs.length === 0) return flat
-  const places = runs.flatMap(run => Array.from({ length: run.last + 3 }, (_, n) => {
+/** How many plies of a nominal width a member is made of: one that is more than 1.6 of it wide is more than one. */
+export function pliesIn(width: number, nominal: number): number {
+  return width > DOUBLE_WIDTH * nominal ? Math.max(Math.round(width / nominal), 2) : 1
+}
+
+/** The pieces of a member, from the left: of a single one itself, of a doubled one its plies, each as wide as the others; of each the width that may be counted on. */
+export function piecesOf({ centre, width, plies, sureWidth = width }: Pick<Member, 'centre' | 'width' | 'plies' | 'sureWidth'>): { centre: number, width: number }[] {
+  if (plies < 2) return [{ centre, width: sureWidth }]
+  return Array.from({ length: plies }, (_, n) => ({ centre: centre + (n + 0.5 - plies / 2) * width / plies, width: sureWidth / plies }))
+}
+
+/** A place of a run with what all its members tell of it: near there one member's own telling is left out. */
+interface Place { run: Run, place: number, centre: number, sd: number, filled: number }
+
+/** Leaving one member out moves what its run expects by no more than this, mm. */
+const MOVES = 40
+
+function placesOf(runs: Run[], sightings: Sighting[]): Place[] {
+  return runs.flatMap(run => Array.from({ length: run.last + 3 }, (_, n): Place => {
     const place = n - 1
-    const inside = place >= 0 && place <= run.last
-    return { ...expectedAt(run, sightings, place, but), filled: inside ? RUN_FILLED : RUN_FILLED / 2 }
+    return { run, place, ...expectedAt(run, sightings, place), filled: place >= 0 && place <= run.last ? RUN_FILLED : RUN_FILLED / 2 }
   }))
+}
+
+/** Adds to a density what is expected at a place, a normal distribution. */
+function addPlace(density: Float64Array, from: number, step: number, centre: number, sd: number, filled: number): void {
+  const last = Math.min(Math.round((centre + 5 * sd - from) / step), density.length - 1)
+  for (let n = Math.max(Math.round((centre - 5 * sd - from) / step), 0); n <= last; n++) density[n]! += filled * normalPdf(from + n * step - centre, sd)
+}
+
+/**
+ * Members expected at a place from the runs found, leaving one sighting out of account: a single one where its run
+ * has its place, a doubled one with one of its pieces there and the other beside it.
+ */
+function expectation(runs: Run[], sightings: Sighting[], width: number): (but?: number) => Expectation {
+  if (runs.length === 0) return () => flat
+  const places = placesOf(runs, sightings)
   const ruled = runs.map(({ start, last, spacing }) => ({ from: start, to: start + last * spacing }))
-  return (from, step, size) => {
-    const expected = new Float64Array(size).fill(OUTSIDE_PER_MM)
-    const index = (x: number) => Math.round((x - from) / step)
-    for (const run of ruled) expected.fill(ADDED_PER_MM, Math.min(Math.max(index(run.from), 0), size), Math.min(Math.max(index(run.to) + 1, 0), size))
-    for (const { centre, sd, filled } of places) {
-      const last = Math.min(index(centre + 5 * sd), size - 1)
-      for (let n = Math.max(index(centre - 5 * sd), 0); n <= last; n++) expected[n]! += filled * bell(from + n * step - centre, sd)
+  return but => (from, step, size) => {
+    const single = new Float64Array(size).fill(OUTSIDE_PER_MM)
+    const index = (x: number) => Math.min(Math.max(Math.round((x - from) / step), 0), size)
+    for (const run of ruled) single.fill(ADDED_PER_MM, index(run.from), index(run.to + step))
+    const double = new Float64Array(single)
+    const to = from + (size - 1) * step
+    for (const each of places) {
+      const reach = 5 * each.sd + width + (but === undefined ? 0 : MOVES)
+      if (each.centre + reach < from || each.centre - reach > to) continue
+      const { centre, sd } = but === undefined || !each.run.places.has(but) ? each : expectedAt(each.run, sightings, each.place, but)
+      const { filled } = each
+      addPlace(single, from, step, centre, sd, filled)
+      for (const [aside, share] of [[-width / 2, BESIDE], [0, 1 - 2 * BESIDE], [width / 2, BESIDE]] as const) addPlace(double, from, step, centre + aside, sd, filled * share)
     }
-    return expected
+    return [single, double]
   }
 }
 
@@ -96,6 +131,7 @@ function withWeakSigns(groups: Group[], signs: Sign[]): Sign[][] {
     if (!sign.speaksFor || taken.has(sign)) continue
     let best = -1
     groups.forEach(({ outline, width }, n) => {
+      if (Math.abs(outline.centre - sign.x) > 2 * NEARBY) return
       const its = belongs(sign, outline.centre, width)
       if (its > 0.5 && (best < 0 || its > belongs(sign, groups[best]!.outline.centre, groups[best]!.width))) best = n
     })
@@ -104,11 +140,34 @@ function withWeakSigns(groups: Group[], signs: Sign[]): Sign[][] {
   return all
 }
 
-/** What a member's signs and those against it say, where so many members are expected. */
+const bothEdges = (signs: Sign[]) => new Set(signs.filter(({ kind }) => kind === 'detector').map(({ reading }) => reading.edge).filter(edge => edge !== undefined)).size === 2
+
+/** How many nails would be wrong about a member of this place and width: hits beside it, and misses in it at their own height. */
+function contradicted(signs: Sign[], against: Sign[], { centre, doubled }: Belief, width: number): boolean {
+  const half = (doubled > 0.5 ? 2 * width : width) / 2
+  return signs.some(({ kind, x }) => kind === 'hole' && Math.abs(x - centre) > half + 1.5)
+    || against.some(({ kind, x, atAnotherHeight }) => kind === 'hole' && !atAnotherHeight && Math.abs(x - centre) < half - 1.5)
+}
+
+/**
+ * What a member's signs and those against it say, where so many members are expected. Where both its edges were
+ * read, they alone tell whether it is a doubled one. Where nails contradict each other, one of them is wrong, and
+ * nobody knows which: none is taken for certain then.
+ */
 function weigh(signs: Sign[], against: Sign[], width: number, expected: Expectation): Belief {
   const [from, to] = [Math.min(...signs.map(({ x }) => x)) - NEARBY, Math.max(...signs.map(({ x }) => x)) + NEARBY]
   const near = against.filter(({ x }) => x >= from && x <= to)
-  return new Bench(signs, near, width, FINE).expecting(expected).belief(0, signs.length, sharedSpread(signs))
+  const believed = (errs?: number) => {
+    const grid = new PosteriorGrid(signs, near, width, FINE, errs)
+    if (!bothEdges(signs)) {
+      const { doubled } = grid.expecting(expected).outline(0, signs.length)
+      return grid.belief(0, signs.length, doubled > 0.5 ? 1 : 0)
+    }
+    const { doubled } = grid.expecting(flat).outline(0, signs.length)
+    return { ...grid.expecting(expected).belief(0, signs.length, doubled > 0.5 ? 1 : 0), doubled }
+  }
+  const belief = believed()
+  return contradicted(signs, near, belief, width) ? believed(NAIL_ERRS.contradicted) : belief
 }
 
 /**
@@ -145,14 +204,14 @@ function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: 
     if (blocked) return []
     let [some, all] = [0, 0]
     for (let off = -3; off <= 3; off += 0.25) {
-      const weight = bell(off, 1)
+      const weight = normalPdf(off, 1)
       all += weight
-      some += weight * against.reduce((product, sign) => product * likelier(sign, at.centre + off * at.sd, width), 1)
+      some += weight * against.reduce((product, sign) => product * likelihoodRatio(sign, at.centre + off * at.sd, width), 1)
     }
     const prior = place < 0 || place > run.last ? RUN_FILLED - 0.2 : RUN_FILLED
     const confidence = prior * some / (prior * some + (1 - prior) * all)
     if (confidence < LIKELY) return []
-    return [{ centre: at.centre, width, sd: at.sd, kind: 'single' as const, plies: 1, source: 'inferred' as const, confidence, evidence: [], run: index }]
+    return [{ centre: at.centre, width, sd: at.sd, kind: 'single' as const, plies: 1, source: 'inferred' as const, confidence, evidence: [], run: index, expected: at }]
   }))
 }
 
@@ -175,41 +234,86 @@ function signsAgainst(signs: Sign[], width: number): Sign[] {
   })
 }
 
-const evenOdds = (logOdds: number) => 1 / (1 + Math.exp(-logOdds))
+/** A member this near to the wall's end, in its own widths, stands in the corner. */
+const CORNER = 1.2
+/** A shift of readings that does not change which of them belong together, mm. */
+const SLIGHT = 0.75
+
+/** Information of a normal distribution. */
+const informs = (sd: number) => 1 / sd ** 2
+
+/** How much of what is known of each member hangs on a source, 0 to 1: by its own signs, and by its run. */
+function leaning(source: string, own: Sign[][], sightings: Sighting[], runs: Run[], expected: ({ sd: number } | undefined)[], separate: (signs: Sign[]) => number): number[] {
+  const alone = own.map((signs, n) => {
+    const strong = signs.filter(({ kind }) => kind !== 'knock' && kind !== 'box')
+    const its = strong.filter(sign => sourcesOf(sign).includes(source))
+    if (its.length === 0) return 0
+    if (its.length === strong.length) return 1
+    return Math.min(informs(separate(its)) / (informs(sightings[n]!.sd) + 1e-12), 1)
+  })
+  const inRun = runs.map(({ places }) => {
+    const [sum, weights] = [...places.keys()].reduce(([sum, weights], n) => [sum + alone[n]! * informs(Math.hypot(sightings[n]!.sd, 3)), weights + informs(Math.hypot(sightings[n]!.sd, 3))], [0, 0])
+    return sum / weights
+  })
+  return alone.map((share, n) => {
+    const [run, place] = [runs.findIndex(({ places }) => places.has(n)), expected[n]]
+    if (run < 0 || !place) return share
+    const [mine, its] = [informs(sightings[n]!.sd), informs(place.sd)]
+    return (share * mine + inRun[run]! * its) / (mine + its)
+  })
+}
 
 /**
- * Fuses the readings of a wall into members: groups of signs that one member made, runs of even
- * spacing among them, and then the groups again with what the runs lead to expect. Every step is
+ * Fuses the readings of a wall into members: groups of signs that one member made, what readings of one source
+ * share, runs of even spacing, and then the groups again with what the runs lead to expect. Every step is
  * Bayes' rule on the error model; a member's own signs never count twice.
  */
 export function mapFraming(wall: Wall): FramingMap {
-  const signs = signsOf(wall)
-  const width = nominalWidth(wall)
-  const against = signsAgainst(signs, width)
-  const clusters = clustersOf([...signs.filter(({ speaksFor }) => speaksFor), ...against], width)
-  const found = (expected: Expectation) => {
+  const read = signsOf(wall)
+  const width = commonWidth(read, nominalWidth(wall))
+  const face = width.believed
+  // A stud in a corner stands against the wall beside it, and not where the run has its place.
+  const inCorner = ({ centre }: Sighting) => Math.min(centre, wall.width - centre) < CORNER * face
+  const found = (signs: Sign[], expected: Expectation, clusters = clustersOf([...signs.filter(({ speaksFor }) => speaksFor), ...signsAgainst(signs, face)], face)) => {
     const groups = clusters.flatMap(cluster => groupsOf(cluster, expected)).sort((a, b) => a.outline.centre - b.outline.centre)
     const sightings: Sighting[] = groups.map(group => sightingOf(group, flat))
-    return { groups, sightings, runs: runsOf(sightings, wall.structure.spacing) }
+    return { clusters, groups, sightings, runs: runsOf(sightings, wall.structure.spacing, inCorner) }
   }
-  const guess = found(flat)
-  const { groups, sightings, runs } = found(expectation(guess.runs, guess.sightings))
+  const first = found(read, flat)
+  const shared = sharedErrors(first.groups, signsAgainst(read, face), face, flat)
+  // Groups are formed anew only where readings move so far that it may matter which belong together.
+  const moved = shared.some(({ shift }) => Math.abs(shift) > SLIGHT)
+  const back = new Map(read.map(sign => [sign, shiftBack(sign, shared)]))
+  const signs = [...back.values()]
+  const against = signsAgainst(signs, face)
+  const guess = moved ? found(signs, flat) : first
+  const { groups, sightings, runs } = found(signs, expectation(guess.runs, guess.sightings, face)(), guess.clusters)
   const runOf = (index: number) => runs.findIndex(({ places }) => places.has(index))
 
-  const observed = withWeakSigns(groups, signs).map((own, index): Omit<Member, 'proved'> => {
-    const belief = weigh(own, against, width, expectation(runs, sightings, index))
-    const double = belief.doubled > 0.5
-    const wide = double ? 2 * width : width
-    const evidence = own.filter(sign => belongs(sign, belief.centre, wide) > 0.5).map(({ reading }) => reading.id)
-    const run = runOf(index)
-    const met = own.filter(({ reading, kind }) => evidence.includes(reading.id) && kind !== 'knock' && kind !== 'box')
-    const stretches = stretchesOf(met, missesIn({ centre: belief.centre, width: wide }, signs), wall.height)
-    return {
-      centre: belief.centre, sd: belief.sd, width: wide, kind: wide > DOUBLE_WIDTH * width ? 'double' : 'single', plies: pliesIn(wide, width),
-      source: 'observed', confidence: evenOdds(belief.logOdds), evidence, ...run >= 0 && { run }, ...stretches && { stretches },
-    }
+  const own = withWeakSigns(groups, moved ? signs : read).map(group => moved ? group : group.map(sign => back.get(sign)!))
+  const expected = groups.map((_, index) => {
+    const run = runs[runOf(index)]
+    return run && run.places.size > 1 ? expectedAt(run, sightings, run.places.get(index)!, index) : undefined
   })
-  const members = [...observed, ...inferred(runs, sightings, groups, against, wall, width)].sort((a, b) => a.centre - b.centre)
+  const expecting = expectation(runs, sightings, face)
+  const beliefs = own.map((signs, index) => weigh(signs, against, face, expecting(index)))
+  const separate = (signs: Sign[]) => new PosteriorGrid(signs, [], face, 2 * FINE).expecting(flat).belief(0, signs.length).sd
+  const leanings = shared.map(({ source, sd }) => leaning(source, own, sightings, runs, expected, separate).map(share => share * sd))
+  const observed = own.flatMap((signs, index): Omit<Member, 'proved'>[] => {
+    const { centre, sd, doubled, logOdds } = beliefs[index]!
+    if (logistic(logOdds) < (signs.length === 1 && runs.length > 0 ? LONE : LIKELY)) return []
+    const plies = doubled > 0.5 ? 2 : 1
+    const evidence = signs.filter(sign => belongs(sign, centre, plies * face) > 0.5).map(({ reading }) => reading.id)
+    const run = runOf(index)
+    const met = signs.filter(({ reading, kind }) => evidence.includes(reading.id) && kind !== 'knock' && kind !== 'box')
+    const stretches = stretchesOf(met, missesIn({ centre, width: plies * face }, read), wall.height)
+    return [{
+      centre, sd: Math.hypot(sd, ...leanings.map(each => each[index]!)), width: plies * face, kind: plies > 1 ? 'double' : 'single', plies,
+      source: 'observed', confidence: logistic(logOdds), evidence,
+      ...width.sure < face && { sureWidth: plies * width.sure }, ...run >= 0 && { run }, ...expected[index] && { expected: expected[index] }, ...stretches && { stretches },
+    }]
+  })
+  const members = [...observed, ...inferred(runs, sightings, groups, against, wall, face)].sort((a, b) => a.centre - b.centre)
   const explained = new Set(members.flatMap(({ evidence }) => evidence))
-  return { members, runs, unexplained: signs.filter(sign => sign.speaksFor && !explained.has(sign.reading.id)) }
+  return { members, runs, unexplained: signs.filter(sign => sign.speaksFor && !explained.has(sign.reading.id)), shared, width }
 }

@@ -1,8 +1,8 @@
-import { Bench, sharedSpread, type Belief, type Expectation, type Outline } from './belief'
+import { PosteriorGrid, type Belief, type Expectation, type Outline } from './posterior'
 import { pointsTo, type Sign } from './sign'
 
 /** Signs that lie so near each other that one member may have made them, left to right. */
-export interface Cluster { signs: Sign[], points: number[], bench: Bench, width: number }
+export interface Cluster { signs: Sign[], points: number[], grid: PosteriorGrid, width: number }
 
 /** Signs that one member made: those of a cluster from `first` up to `end`, with what they say of it. */
 export interface Group { cluster: Cluster, first: number, end: number, outline: Outline, width: number }
@@ -19,7 +19,7 @@ export const NEARBY = 120
 function clusterOf(signs: Sign[], against: Sign[], width: number): Cluster {
   const [from, to] = [signs[0]!.x - NEARBY, signs.at(-1)!.x + NEARBY]
   const near = against.filter(({ x }) => x >= from && x <= to)
-  return { signs, points: signs.map(sign => pointsTo(sign, width)), bench: new Bench(signs, near, width, COARSE), width }
+  return { signs, points: signs.map(sign => pointsTo(sign, width)), grid: new PosteriorGrid(signs, near, width, COARSE), width }
 }
 
 const isWeak = ({ kind }: Sign) => kind === 'knock' || kind === 'box'
@@ -47,7 +47,7 @@ export function clustersOf(signs: Sign[], width: number): Cluster[] {
 }
 
 /** Two members cannot stand in each other; side by side they are a doubled one. */
-const clash = (a: Group, b: Group) => b.outline.centre - a.outline.centre < (a.width + b.width) / 2 + 8
+const clash = (a: Group, b: Group) => b.outline.centre - a.outline.centre < (a.width + b.width) / 2 + 4
 
 /**
  * Cuts one cluster into groups, each made by one member, and into signs that none made: the cut
@@ -55,13 +55,13 @@ const clash = (a: Group, b: Group) => b.outline.centre - a.outline.centre < (a.w
  */
 export function groupsOf(cluster: Cluster, expected: Expectation): Group[] {
   const { signs, points, width } = cluster
-  const bench = cluster.bench.expecting(expected)
+  const grid = cluster.grid.expecting(expected)
   const best: { value: number, groups: Group[] }[] = [{ value: 0, groups: [] }]
   for (let end = 1; end <= signs.length; end++) {
     let top = best[end - 1]!
     for (let first = end - 1; first >= 0; first--) {
       if (points[end - 1]! - points[first]! > 2 * width + APART) break
-      const outline = bench.outline(first, end)
+      const outline = grid.outline(first, end)
       const made = { cluster, first, end, outline, width: outline.doubled > 0.5 ? 2 * width : width }
       const before = best[first]!
       const last = before.groups.at(-1)
@@ -77,5 +77,5 @@ export const signsOfGroup = ({ cluster, first, end }: Group) => cluster.signs.sl
 
 /** What a group's signs say by themselves, where so many members are expected. */
 export function sightingOf(group: Group, expected: Expectation): Belief {
-  return group.cluster.bench.expecting(expected).belief(group.first, group.end, sharedSpread(signsOfGroup(group)))
+  return group.cluster.grid.expecting(expected).belief(group.first, group.end)
 }

@@ -2,12 +2,13 @@ import type { Finding } from '../finding'
 import type { Rules, Wall } from '../job'
 import { fitCoursing, coursingFindings, type Coursing } from './coursing'
 import { framingFindings, liningFindings } from './findings'
-import { mapFraming, nominalWidth, pliesIn, type Member } from './framing'
+import { mapFraming, nominalWidth, pliesIn, type FramingMap, type Member } from './framing'
 import { DOUBLE_WIDTH } from './errorModel'
 import { proofOf } from './proof'
 import type { Run } from './runs'
 import { reliefOf, type Relief } from './relief'
-import { transferFindings } from './transfer'
+import type { SharedError } from './shared'
+import { transferFindings, uncheckedReferences } from './transfer'
 
 export { carryingWall } from './carrying'
 export * from './coursing'
@@ -23,6 +24,7 @@ export { proofOf, METHOD_NAMES, type Proof } from './proof'
 export { nominalWidth, piecesOf, pliesIn, type Member } from './framing'
 export { expectedAt, USUAL_SPACINGS, type Run } from './runs'
 export { standsAt } from './stretches'
+export { sourcesOf, type SharedError } from './shared'
 export { signsOf, pointsTo, belongs, type Sign } from './sign'
 
 /** What the survey gives to later stages. */
@@ -32,6 +34,10 @@ export interface Survey {
   runs: Run[]
   /** Ids of readings that no member explains. */
   unexplained: string[]
+  /** What all readings of one instrument, or carried over by one reference, are taken to share. */
+  shared: SharedError[]
+  /** References by which readings came over from the far side and that nothing checks. */
+  uncheckedReferences: string[]
   coursing?: Coursing
   relief?: Relief
   findings: Finding[]
@@ -50,13 +56,16 @@ function knownMembers(wall: Wall): Member[] {
     }))
 }
 
+/** A map of a wall whose framing is known, or that has none. */
+const NOTHING_READ = (width: number): FramingMap => ({ members: [], runs: [], unexplained: [], shared: [], width: { said: width, believed: width, sure: width, differs: false } })
+
 /**
  * Reads what was found out about a wall: its framing from all evidence, or as it was entered where
  * it is known; the coursing of block; the relief of its face.
  */
 export function survey(wall: Wall, rules: Rules = {}): Survey {
   const known = knownMembers(wall)
-  const map = known.length > 0 || !isFramed(wall) ? { members: [], runs: [], unexplained: [] } : mapFraming(wall)
+  const map = known.length > 0 || !isFramed(wall) ? NOTHING_READ(nominalWidth(wall)) : mapFraming(wall)
   const members = known.length > 0 ? known : map.members.map(member => ({ ...member, proved: proofOf(member, wall, rules).proved }))
   const coursing = fitCoursing(wall)
   const relief = reliefOf(wall.surface ?? [])
@@ -64,12 +73,14 @@ export function survey(wall: Wall, rules: Rules = {}): Survey {
     members,
     runs: map.runs,
     unexplained: map.unexplained.map(({ reading }) => reading.id),
+    shared: map.shared,
+    uncheckedReferences: uncheckedReferences(wall, map.shared),
     ...coursing && { coursing },
     ...relief && { relief },
     findings: [
-      ...framingFindings(wall, members, map.unexplained, isFramed(wall)),
+      ...framingFindings(wall, members, map, isFramed(wall)),
       ...coursingFindings(wall, coursing),
-      ...transferFindings(wall),
+      ...transferFindings(wall, map.shared),
       ...liningFindings(wall),
     ],
   }

@@ -13,7 +13,9 @@ describe('proof of framing', () => {
     ['both edges of one detector', edges(1200), false],
     ['edges and centre of one detector', [...edges(1200), { method: 'detector-centre', x: 1200 }], false],
     ['edges and a magnet', [...edges(1200), { method: 'magnet', x: 1205 }], true],
-    ['edges and a dull knock', [...edges(1200), { method: 'knock', x: 1205, dull: true }], true],
+    ['edges and a dull knock', [...edges(1200), { method: 'knock', x: 1205, dull: true }], false],
+    ['a dull knock and an outlet box', [{ method: 'knock', x: 1200, dull: true }, { method: 'outlet', x: 1204 }], false],
+    ['a magnet, a knock and an outlet box', [{ method: 'magnet', x: 1200 }, { method: 'knock', x: 1200, dull: true }, { method: 'outlet', x: 1204 }], false],
     ['a nail that met it', [{ method: 'probe', x: 1200, hit: true }], true],
     ['sight of it', [{ method: 'seen', x: 1200 }], true],
     ['two screws', [{ method: 'magnet', x: 1200 }, { method: 'magnet', x: 1203 }], false],
@@ -97,7 +99,7 @@ it('shows the working of spacing, start, centre and width', () => {
   const [run, member] = [runs[0]!, members[1]!]
   expect(spacingFigure(run)).toMatchObject({ value: 400 })
   expect(startFigure(run).value).toBeCloseTo(300, 0)
-  const centre = centreFigure(wall, member, run)
+  const centre = centreFigure(wall, member)
   expect(centre.value).toBe(member.centre)
   expect(centre.working.map(({ label }) => label)).toEqual(['a detector’s edge', 'a detector’s edge', 'its run', 'Centre'])
   expect(centre.working[0]).toMatchObject({ value: 700 })

@@ -11,6 +11,8 @@ export const METHOD_NAMES: Record<Evidence['method'], string> = {
 /** Two readings of one kind share their errors, so they are one sign. */
 const KIND: Partial<Record<Evidence['method'], string>> = { 'detector-edge': 'detector', 'detector-centre': 'detector' }
 const PROVES = new Set<Evidence['method']>(['probe', 'pilot', 'seen'])
+/** Signs so weak that neither of them, nor both together, ever prove a member or count as one of two kinds. */
+const WEAK = new Set<Evidence['method']>(['knock', 'outlet'])
 
 /** Whether a member is proved, and what it rests on in words. */
 export interface Proof { proved: boolean, restsOn: Text }
@@ -19,12 +21,13 @@ const list = (names: string[]) => names.length < 2 ? names.join('') : `${names.s
 
 /**
  * Proof of framing by the house rule: a nail or bit that met the member, or sight of it, proves it;
- * else signs of two different kinds do, or any sign where the firm has chosen that.
+ * else signs of two different kinds do, or any good sign where the firm has chosen that. A knock and an outlet box
+ * are never such a sign.
  */
 export function proofOf(member: Omit<Member, 'proved'>, { structure, evidence = [] }: Wall, { proofOfFraming = 'two-kinds' }: Rules): Proof {
   if (member.sd === 0 && structure.members?.length) return { proved: true, restsOn: words`what was entered as known` }
   const methods = evidence.filter(({ id }) => member.evidence.includes(id)).map(({ method }) => method)
-  const kinds = new Set(methods.map(method => KIND[method] ?? method))
+  const kinds = new Set(methods.filter(method => !WEAK.has(method)).map(method => KIND[method] ?? method))
   const names = [...new Set(methods)].map((method) => {
     const many = methods.filter(other => other === method).length
     return many > 1 ? `${METHOD_NAMES[method]} (${many} times)` : METHOD_NAMES[method]

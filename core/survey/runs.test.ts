@@ -33,8 +33,32 @@ describe('runs of even spacing', () => {
   })
 
   it('take the spacing that the surveyor named', () => {
-    expect(runsOf(row(300, 6, 480), 480)[0]).toMatchObject({ spacing: 480, last: 5 })
-    expect(runsOf(row(300, 6, 480))).toEqual([])
+    expect(runsOf(row(300, 6, 480), 480)[0]).toMatchObject({ spacing: 480, named: true, last: 5 })
+  })
+
+  it.each([417, 487.7, 625])('of %s are fitted where nobody named such a spacing', (spacing) => {
+    fc.assert(fc.property(fc.double({ min: 10, max: 600, noNaN: true }), fc.integer({ min: 1, max: 1e6 }), (from, seed) => {
+      const { off } = chance(seed)
+      const [run, ...others] = runsOf(row(from, 10, spacing).map(({ centre, sd }) => ({ centre: centre + off(2), sd })))
+      expect(others).toEqual([])
+      expect(run).toMatchObject({ named: false, last: 9 })
+      expect(Math.abs(run!.spacing - spacing)).toBeLessThan(1.5)
+    }), { numRuns: 30 })
+  })
+
+  it('are followed where they are laid long or drift, and still tell each member’s place from those beside it', () => {
+    const long = row(300, 14, 404)
+    const [run] = runsOf(long)
+    expect(run!.last).toBe(13)
+    for (const place of [1, 6, 12]) expect(Math.abs(expectedAt(run!, long, place, place).centre - long[place]!.centre)).toBeLessThan(2)
+  })
+
+  it('leave studs in corners aside', () => {
+    // The first bay is short by half a stud.
+    const sightings = [{ centre: 19, sd: 1 }, ...row(400, 8, 400, 1)]
+    const [run] = runsOf(sightings, undefined, ({ centre }) => centre < 40)
+    expect(run).toMatchObject({ spacing: 400, last: 7 })
+    expect(run!.places.has(0)).toBe(false)
   })
 
   it('learn how far members stand off their places', () => {

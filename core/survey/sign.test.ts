@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { studWall } from '../../tests/fixtures/walls'
 import type { Evidence } from '../job'
-import { bearing, below, belongs, likelier, pointsTo, signsOf, type Sign } from './sign'
+import { normalCdf } from './normal'
+import { bearing, belongs, likelihoodRatio, pointsTo, signsOf, type Sign } from './sign'
 
 const sign = (reading: Partial<Evidence>): Sign => signsOf(studWall([{ x: 1200, ...reading }]))[0]!
 const FOR: Partial<Evidence>[] = [
@@ -14,8 +15,8 @@ const AGAINST: Partial<Evidence>[] = [{ method: 'probe', hit: false }, { method:
 describe('the normal distribution', () => {
   it('has its known shares', () => {
     for (const [z, share] of [[0, 0.5], [1, 0.8413447], [1.645, 0.9500151], [1.96, 0.9750021], [3, 0.9986501]] as const) {
-      expect(below(z)).toBeCloseTo(share, 6)
-      expect(below(-z)).toBeCloseTo(1 - share, 6)
+      expect(normalCdf(z)).toBeCloseTo(share, 6)
+      expect(normalCdf(-z)).toBeCloseTo(1 - share, 6)
     }
   })
 })
@@ -23,8 +24,8 @@ describe('the normal distribution', () => {
 describe('a sign that speaks for a member', () => {
   it.each(FOR)('$method makes one likelier where it points, and nowhere unlikelier', (reading) => {
     fc.assert(fc.property(fc.double({ min: 900, max: 1500, noNaN: true }), (centre) => {
-      expect(likelier(sign(reading), centre, 38)).toBeGreaterThanOrEqual(1)
-      expect(likelier(sign(reading), centre, 38)).toBeLessThanOrEqual(likelier(sign(reading), pointsTo(sign(reading), 38), 38) + 1e-9)
+      expect(likelihoodRatio(sign(reading), centre, 38)).toBeGreaterThanOrEqual(1)
+      expect(likelihoodRatio(sign(reading), centre, 38)).toBeLessThanOrEqual(likelihoodRatio(sign(reading), pointsTo(sign(reading), 38), 38) + 1e-9)
     }))
   })
 
@@ -45,9 +46,9 @@ describe('a sign that speaks for a member', () => {
   it('has the density of a distribution: over all places it adds up to one', () => {
     for (const reading of FOR.filter(({ method }) => !['probe', 'pilot'].includes(method!))) {
       const its = sign(reading)
-      const falseRate = (likelier(its, pointsTo(its, 38), 38) - 1) / peak(reading)
+      const falseRate = (likelihoodRatio(its, pointsTo(its, 38), 38) - 1) / peak(reading)
       let sum = 0
-      for (let centre = 900; centre <= 1500; centre += 0.1) sum += 0.1 * (likelier(its, centre, 38) - 1) / falseRate
+      for (let centre = 900; centre <= 1500; centre += 0.1) sum += 0.1 * (likelihoodRatio(its, centre, 38) - 1) / falseRate
       expect(sum, reading.method).toBeCloseTo(1, 2)
     }
   })
@@ -61,8 +62,8 @@ function peak({ method }: Partial<Evidence>): number {
 
 describe('a sign that speaks against one', () => {
   it.each(AGAINST)('$method makes a member there less likely, and none far away', (reading) => {
-    expect(likelier(sign(reading), 1200, 38)).toBeLessThan(reading.method === 'knock' ? 0.4 : 0.01)
-    expect(likelier(sign(reading), 1500, 38)).toBeCloseTo(1, 3)
+    expect(likelihoodRatio(sign(reading), 1200, 38)).toBeLessThan(reading.method === 'knock' ? 0.4 : 0.01)
+    expect(likelihoodRatio(sign(reading), 1500, 38)).toBeCloseTo(1, 3)
     expect(sign(reading).speaksFor).toBe(false)
   })
 })

@@ -1,5 +1,6 @@
 import type { Evidence, Wall } from '../job'
-import { ERROR_MODEL, FALSE_PER_MM } from './errorModel'
+import { ERROR_MODEL, FALSE_PER_MM, NAIL_ERRS } from './errorModel'
+import { normalCdf, normalPdf } from './normal'
 import { carryOver, referenceOf } from './transfer'
 
 /** A reading as it bears on the framing: where it is on the front face, and what it speaks for. */
@@ -14,6 +15,8 @@ export interface Sign {
   atAnotherHeight?: boolean
   /** Carried over from the far side by this reference. */
   carriedBy?: string
+  /** How many times this edge of this member was swept: readings of one sweep share part of their error. */
+  sweeps?: number
 }
 
 const KINDS: Record<Exclude<Evidence['method'], 'joint'>, Sign['kind']> = {
@@ -21,9 +24,26 @@ const KINDS: Record<Exclude<Evidence['method'], 'joint'>, Sign['kind']> = {
   'knock': 'knock', 'seen': 'sight', 'outlet': 'box',
 }
 
+/** Detector readings nearer than this to one another may be sweeps of one edge, mm. */
+const SWEPT_AGAIN = 18
+
+/** Signs with the number of sweeps of each detector reading: those of one edge from one side that stand together. */
+function withSweeps(signs: Sign[]): Sign[] {
+  const swept = signs.filter(({ kind }) => kind === 'detector').sort((a, b) => a.x - b.x)
+  const counts = new Map<Sign, number>()
+  swept.forEach((sign, n) => {
+    const like = (other: Sign) => other.reading.method === sign.reading.method && other.reading.edge === sign.reading.edge && other.carriedBy === sign.carriedBy
+    let count = 1
+    for (let k = n - 1; k >= 0 && sign.x - swept[k]!.x <= SWEPT_AGAIN; k--) if (like(swept[k]!)) count++
+    for (let k = n + 1; k < swept.length && swept[k]!.x - sign.x <= SWEPT_AGAIN; k++) if (like(swept[k]!)) count++
+    if (count > 1) counts.set(sign, count)
+  })
+  return signs.map(sign => counts.has(sign) ? { ...sign, sweeps: counts.get(sign)! } : sign)
+}
+
 /** The readings of a wall that bear on its framing: not set aside, and carried over to the front. */
 export function signsOf({ evidence = [], references }: Wall): Sign[] {
-  return evidence.flatMap((reading): Sign[] => {
+  return withSweeps(evidence.flatMap((reading): Sign[] => {
     if (reading.method === 'joint' || reading.setAside !== undefined) return []
     const speaksFor = reading.method === 'knock' ? reading.dull !== false : reading.hit !== false
     const sign = { reading, x: reading.x, speaksFor, kind: KINDS[reading.method] }
@@ -32,7 +52,7 @@ export function signsOf({ evidence = [], references }: Wall): Sign[] {
     if (!reference) return []
     const mirrored = reading.edge && { ...reading, edge: reading.edge === 'left' ? 'right' as const : 'left' as const }
     return [{ ...sign, reading: mirrored ?? reading, x: carryOver(reference, reading.x), carriedBy: reference.id }]
-  })
+  }))
 }
 
 /** Where a sign puts the centre of a member of this width, mm. */
@@ -46,23 +66,20 @@ const SIGMA: Partial<Record<Evidence['method'], number>> = {
   'seen': ERROR_MODEL.seen, 'knock': ERROR_MODEL.knock, 'outlet': ERROR_MODEL.outlet,
 }
 
-/** Farther than this from where it points, a sign bears on no member of this width, mm. */
-export function bearing({ reading }: Sign, width: number): number {
+/** One σ of where a sign points, mm; undefined for one that is anywhere on a face. An edge swept so many times over is not so many witnesses. */
+function sigmaOf({ reading, kind, sweeps = 1 }: Sign): number | undefined {
   const sigma = SIGMA[reading.method]
+  return sigma !== undefined && kind === 'detector' && sweeps > 1 ? Math.sqrt(sigma ** 2 + (sweeps - 1) * ERROR_MODEL.sweep ** 2) : sigma
+}
+
+/** Farther than this from where it points, a sign bears on no member of this width, mm. */
+export function bearing(sign: Sign, width: number): number {
+  const sigma = sigmaOf(sign)
   return sigma === undefined ? width / 2 + 6 * ERROR_MODEL.hole : 6 * sigma
 }
 
-const normal = (off: number, sigma: number) => Math.exp(-0.5 * (off / sigma) ** 2) / (sigma * 2.5066282746310002)
-
-/** The normal distribution's share below z, by Abramowitz and Stegun 26.2.17, to 1e-7. */
-export function below(z: number): number {
-  const t = 1 / (1 + 0.2316419 * Math.abs(z))
-  const tail = normal(z, 1) * t * (0.319381530 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
-  return z > 0 ? 1 - tail : tail
-}
-
 /** How surely a member of this width centred on `centre` lies behind x. */
-const covers = (x: number, centre: number, width: number) => below((width / 2 - Math.abs(x - centre)) / ERROR_MODEL.hole)
+const covers = (x: number, centre: number, width: number) => normalCdf((width / 2 - Math.abs(x - centre)) / ERROR_MODEL.hole)
 
 /** Density, for each mm, of a sign that speaks for a member, given where the member is. */
 function density(sign: Sign, centre: number, width: number): number {
@@ -70,11 +87,11 @@ function density(sign: Sign, centre: number, width: number): number {
   switch (reading.method) {
     case 'magnet': {
       const strip = Math.max(width / 2 - ERROR_MODEL.screwStrip, 1)
-      return below((strip - Math.abs(x - centre)) / ERROR_MODEL.hole) / (2 * strip)
+      return normalCdf((strip - Math.abs(x - centre)) / ERROR_MODEL.hole) / (2 * strip)
     }
     case 'probe':
     case 'pilot': return covers(x, centre, width) / width
-    default: return normal(pointsTo(sign, width) - centre, SIGMA[reading.method]!)
+    default: return normalPdf(pointsTo(sign, width) - centre, sigmaOf(sign)!)
   }
 }
 
@@ -85,10 +102,12 @@ const ENDS = 0.04
  * How many times likelier a sign is with a member there than with none: for a sign that speaks for
  * one, a member's reading or a false one against a false one alone; for one that speaks against,
  * the chance of missing what is there.
+ *
+ * @param errs how often a nail is wrong
  */
-export function likelier(sign: Sign, centre: number, width: number): number {
-  if (sign.speaksFor) return 1 + density(sign, centre, width) / FALSE_PER_MM[sign.reading.method]
-  if (sign.kind === 'hole') return 1 - (sign.atAnotherHeight ? 1 - ENDS : 0.999) * covers(sign.x, centre, width)
+export function likelihoodRatio(sign: Sign, centre: number, width: number, errs: number = NAIL_ERRS.usual): number {
+  if (sign.speaksFor) return 1 + density(sign, centre, width) / (sign.kind === 'hole' ? FALSE_PER_MM[sign.reading.method] * errs / NAIL_ERRS.usual : FALSE_PER_MM[sign.reading.method])
+  if (sign.kind === 'hole') return 1 - (sign.atAnotherHeight ? 1 - ENDS : 1 - errs) * covers(sign.x, centre, width)
   return 1 - 0.7 * Math.exp(-0.5 * ((sign.x - centre) / ERROR_MODEL.knock) ** 2)
 }
 

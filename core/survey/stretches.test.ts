@@ -46,7 +46,7 @@ it('a hole where its member was not met is a stop, and none where it was', () =>
   delete wall.structure.members
   const centres = [1900, 2300, 2900, 3300, 3950, 4350]
   const stopsMetTo = (top: number) => {
-    wall.evidence = [...centres.flatMap(x => [...edges(x, 700), nail(x, top, true)]), nail(2300, 3000, false)].map((reading, n) => ({ id: `e${n}`, ...reading }) as Evidence)
+    wall.evidence = [...centres.flatMap(x => [...[-20, -18, 18, 20].map(off => nail(x + off, 700, Math.abs(off) < 19)), nail(x, top, true)]), nail(2300, 3000, false)].map((reading, n) => ({ id: `e${n}`, ...reading }) as Evidence)
     return planWall(wall, job).findings.filter(({ code }) => code === 'member-not-at-height')
   }
   expect(stopsMetTo(800).map(({ subject }) => subject)).toEqual(['a1-r1c1-top-2'])

@@ -27,7 +27,7 @@ const against = computed(() => signsOf(wall.value)
     <h2 class="text-sm font-semibold">
       Member {{ index + 1 }}: {{ member.kind }}, {{ member.source }}, <span :class="proof.proved ? 'text-good' : 'text-stop'">{{ proof.proved ? 'proved' : 'not proved' }}</span>
     </h2>
-    <FigureLine label="Centre" :figure="centreFigure(wall, member, run)" />
+    <FigureLine label="Centre" :figure="centreFigure(wall, member, plan!.shared)" />
     <p class="text-xs text-ink-soft">
       Within ± {{ showFine(1.96 * member.sd) }} {{ suffix }}, 95 times in 100. That a member is here at all: {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
     </p>
