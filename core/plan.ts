@@ -88,6 +88,12 @@ function alternativeFindings({ id, alternatives = [], alternative, chosen }: Wal
 
 const laidOf = (arrays: ArrayPlan[]) => arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
 
+/** The stretch of wall whose members the plates of some arrays may be fixed to, by themselves or by rails: a bay past their outlines. */
+function besidePlates(arrays: ArrayPlan[]): { from: number, to: number } {
+  const BAY = 610
+  return { from: Math.min(...arrays.map(({ outline }) => outline.x)) - BAY, to: Math.max(...arrays.map(({ outline }) => outline.x + outline.width)) + BAY }
+}
+
 /** Plans one wall: survey, then each array, then the marks. */
 export function planWall(asBuilt: Wall, job: PlanContext): WallPlan {
   const wall = carryingWall(asBuilt, job.rules)
@@ -99,7 +105,7 @@ export function planWall(asBuilt: Wall, job: PlanContext): WallPlan {
   const arrays = planned.map(({ plan }) => plan)
   const probe = isFramed(wall)
     ? nextProbe(wall, surveyed.members, arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)), {
-        unsurveyed: mounted.flatMap(each => 'mounting' in each ? each.mounting.unsurveyed : []), runs: surveyed.runs, units: job.site?.units ?? 'metric',
+        unsurveyed: mounted.flatMap(each => 'mounting' in each ? each.mounting.unsurveyed : []), runs: surveyed.runs, units: job.site?.units ?? 'metric', ...arrays.length > 0 && { near: besidePlates(arrays) },
       })
     : undefined
   return {

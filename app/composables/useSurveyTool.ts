@@ -1,4 +1,5 @@
 import type { Evidence } from '~~/core/job'
+import { USUAL_PLACES } from '~~/core/survey'
 
 /** What a hand on the elevation enters in Survey. */
 export type SurveyTool
@@ -18,7 +19,7 @@ export const useSurveyTool = () => ({
   panel: useState<SurveyPanel>('survey-panel', () => 'readings'),
   tool: useState<SurveyTool | undefined>('survey-tool', () => undefined),
   /** Height above the floor that typed readings are given, mm. */
-  height: useState<number>('survey-height', () => 1500),
+  height: useState<number>('survey-height', () => USUAL_PLACES[useWallStore().siteUnits].height),
   /** The reference by which readings of the far side come over; empty for the front. */
   behind: useState<string>('survey-behind', () => ''),
   importing: useState<File | undefined>('survey-importing', () => undefined),

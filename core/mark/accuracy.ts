@@ -1,9 +1,9 @@
 import { roundLength, type Precision, type UnitSystem } from '../units'
-import { rowsOf, type Mark } from './marks'
+import { fromPrintedLevel, rowsOf, type Mark } from './marks'
 
 /** What rounding and the way of measuring do to a set of marks, mm. */
 export interface Accuracy {
-  /** Largest difference between a printed figure and the exact one. */
+  /** Largest difference between where a printed figure puts a mark and where it should be; for heights off the level line its own rounding included. */
   rounding: number
   /** One σ of any mark when every figure is run from the datum. */
   running: number
@@ -18,8 +18,16 @@ export const DEFAULT_MARKING_SIGMA = 1
 
 /** States how true the printed figures are, and what measuring from mark to mark would add. */
 export function accuracyOf(marks: Mark[], units: UnitSystem, precision: Precision, sigma = DEFAULT_MARKING_SIGMA): Accuracy {
-  const figures = marks.flatMap(({ running, height, fromLevel }) => [running, height, fromLevel]).filter(mm => mm !== undefined)
-  const rounding = figures.reduce((worst, mm) => Math.max(worst, Math.abs(roundLength(mm, units, precision) - mm)), 0)
+  const printed = (mm: number) => roundLength(mm, units, precision)
+  const errors = marks.flatMap((mark) => {
+    const { running, height, fromLevel } = mark
+    const off = fromPrintedLevel(mark, units, precision)
+    return [
+      ...[running, height].flatMap(mm => mm === undefined ? [] : [printed(mm) - mm]),
+      ...off === undefined || height === undefined || fromLevel === undefined ? [] : [printed(height - fromLevel) + printed(off) - height],
+    ]
+  })
+  const rounding = errors.reduce((worst, error) => Math.max(worst, Math.abs(error)), 0)
   const inRow = rowsOf(marks).reduce((most, row) => Math.max(most, row.marks.length), 0)
   return { rounding, running: sigma, markToMark: sigma * Math.sqrt(inRow), inRow }
 }

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
 import type { Job } from '../job'
 import { planWall } from '../plan'
-import { formatLength } from '../units'
 import { accuracyOf, rowsOf } from './index'
 import { drawSheet, tableOf } from './sheet'
 
@@ -51,12 +50,21 @@ describe('accuracy', () => {
   it('states the rounding that was really made, and what chained measuring would add', () => {
     const { marks } = marked()
     const metric = accuracyOf(marks, 'metric', { decimals: 0 }, 1)
-    expect(metric.rounding).toBeLessThanOrEqual(0.5)
-    const worst = Math.max(...marks.flatMap(({ running, height }) => [running, height]).filter(mm => mm !== undefined)
-      .map(mm => Math.abs(Number(formatLength(mm, 'metric')) - mm)))
-    expect(metric.rounding).toBeGreaterThanOrEqual(worst - 1e-9)
+    // Read back as somebody at the wall reads the sheet: the line where it is printed, and each height off it.
+    const read = (text: string) => Number(text.replace('−', '-'))
+    const rows = tableOf(marks, 'metric', { decimals: 0 })
+    const line = read(rows.find(({ kind }) => kind === 'level-line')!.height)
+    const errors = rows.flatMap(({ running, height, fromLevel }, n) => [
+      running === '' ? 0 : read(running) - marks[n]!.running!, height === '' ? 0 : read(height) - marks[n]!.height!, fromLevel === '' ? 0 : line + read(fromLevel) - marks[n]!.height!,
+    ])
+    expect(metric.rounding).toBeCloseTo(Math.max(...errors.map(Math.abs)), 9)
+    expect(metric.rounding).toBeGreaterThan(0.3)
+    // A height off the line is no farther out than one from the floor can be.
+    expect(Math.max(...errors.map(Math.abs))).toBeLessThanOrEqual(0.5)
     expect(metric).toMatchObject({ running: 1, inRow: 6, markToMark: expect.closeTo(Math.sqrt(6), 9) })
-    expect(accuracyOf(marks, 'imperial', {}, 1).rounding).toBeLessThanOrEqual(25.4 / 32)
+    const imperial = accuracyOf(marks, 'imperial', {}, 1).rounding
+    expect(imperial).toBeLessThanOrEqual(25.4 / 32)
+    expect(imperial).toBeGreaterThan(metric.rounding)
   })
 })
 

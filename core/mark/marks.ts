@@ -1,5 +1,6 @@
 import type { ArrayPlan, Hole, Position } from '../mount'
 import { centreOf } from '../geometry'
+import { roundLength, type Precision, type UnitSystem } from '../units'
 import type { Datum, LevelLine } from './datum'
 
 export type MarkKind = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole'
@@ -23,6 +24,17 @@ export interface Mark {
   depth?: number
   member?: number
   margin?: number
+}
+
+/**
+ * How far a mark is above (+) or below (−) the level line as that is printed, mm, not rounded: whoever draws the line
+ * draws it where the sheet says, so that a height taken from it is worked out from there.
+ *
+ * @example
+ * // A line at 1938.4 is printed 1938: a hole at 2090.4 is 152.4 above it, not 152.0
+ */
+export function fromPrintedLevel({ height, fromLevel }: Pick<Mark, 'height' | 'fromLevel'>, units: UnitSystem, precision: Precision): number | undefined {
+  return height === undefined || fromLevel === undefined ? undefined : height - roundLength(height - fromLevel, units, precision)
 }
 
 type Place = { x?: number, y?: number }

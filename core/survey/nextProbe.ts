@@ -7,7 +7,7 @@ import { normalCdf } from './normal'
 import type { Run } from './runs'
 
 /** A hole that is planned: where, and into which member, by index. */
-export interface PlannedHole { x: number, y: number, member?: number }
+export interface PlannedHole { x: number, y: number, member?: number, margin?: number }
 
 /** Where fasteners are wanted and nothing is known of the wall: from where to where, how high, how many, and for what. */
 export interface Unsurveyed extends Interval { y: number, holes: number, of: string }
@@ -37,6 +37,14 @@ function forMember(members: Member[], index: number, holes: PlannedHole[], units
   }
 }
 
+/** A member that is proved, but whose centre is not known well enough for the holes that want it: a nail at its face tells most. */
+function forFace(member: Member, index: number, holes: PlannedHole[]): NextProbe {
+  return {
+    x: member.centre - member.width / 2, y: holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length, gain: holes.length / 2,
+    why: words`Member ${String(index + 1)} is proved, but its centre is known to ± ${1.96 * member.sd} only, too little for ${String(holes.length)} planned ${holes.length === 1 ? 'hole' : 'holes'}; a nail at its face narrows it.`,
+  }
+}
+
 /** Where to begin in a stretch that nobody has read: where a run nearby would have its next member, else in its middle. */
 function beginIn({ from, to }: Interval, runs: Run[]): number {
   const expected = runs.flatMap(({ start, spacing, last }) => {
@@ -49,10 +57,12 @@ function beginIn({ from, to }: Interval, runs: Run[]): number {
 /**
  * The place whose answer is expected to settle most of the planned holes: first where an array wants fasteners
  * and nothing is known of the wall; then among the members that are not proved the one with most holes on it
- * times the chance that a nail there meets it. With no hole planned it is the member known least; with no member
+ * times the chance that a nail there meets it. With no hole planned it is the member known least, of those near what is arranged; with no member
  * known, the first usual centre. Undefined where nothing is left to settle.
+ *
+ * @param near where along the wall plates are to go, that as yet have no hole
  */
-export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], { unsurveyed = [], runs = [], units = 'metric' }: { unsurveyed?: Unsurveyed[], runs?: Run[], units?: UnitSystem } = {}): NextProbe | undefined {
+export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], { unsurveyed = [], runs = [], units = 'metric', near }: { unsurveyed?: Unsurveyed[], runs?: Run[], units?: UnitSystem, near?: Interval } = {}): NextProbe | undefined {
   const [open] = [...unsurveyed].sort((a, b) => b.holes - a.holes)
   if (open) {
     return { x: beginIn(open, runs), y: open.y, gain: open.holes, why: words`Nothing is known of the wall from ${open.from} to ${open.to}, where ${open.of} wants ${String(open.holes)} ${open.holes === 1 ? 'fastener' : 'fasteners'}.` }
@@ -61,8 +71,12 @@ export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], {
     return { x: wall.structure.spacing ?? USUAL_PLACES[units].spacing, y: Math.min(USUAL_PLACES[units].height, wall.height / 2), gain: 0, why: words`Nothing is known yet; a first member usually stands one spacing from the corner or jamb.` }
   }
   const candidates = members.flatMap((member, index) => {
-    if (member.proved) return []
     const own = holes.filter(hole => hole.member === index)
+    if (member.proved) {
+      const unsure = own.filter(({ margin = 0 }) => margin < -1e-9)
+      return unsure.length > 0 && member.sd > 1 ? [{ member, probe: forFace(member, index, unsure) }] : []
+    }
+    if (holes.length === 0 && near && (member.centre < near.from || member.centre > near.to)) return []
     return holes.length > 0 && own.length === 0 ? [] : [{ member, probe: forMember(members, index, own, units) }]
   })
   return candidates.sort((a, b) => b.probe.gain - a.probe.gain || hitChance(a.member) - hitChance(b.member))[0]?.probe

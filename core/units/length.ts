@@ -26,12 +26,13 @@ const IMPERIAL = /^([+-]?)(?:(\d+\.?\d*|\.\d+)\s*(?:'|ft|feet|foot))?[\s-]*(?:(\
 const AMBIGUOUS_COMMA = /^[+-]?[1-9]\d{0,2},\d{3}(?!\d)\s*(?:mm|cm|in|inch|inches|")?$/
 
 const EXPECTED = {
-  metric: 'write a length such as 1830, 183 cm, 1.83 m or 6\' 1/16"',
+  metric: 'write a length such as 1830, 183 cm, 1.83 m or 6\' 0 1/16"',
   imperial: 'write a length such as 72 1/16, 6\' 0 1/16", 72.0625 in or 1830 mm',
 }
 
 function plain(text: string): string {
   return text
+    .replace(/[⁄∕]/g, '/')
     .replace(/[½¼¾⅛⅜⅝⅞]/g, fraction => ` ${VULGAR[fraction]}`)
     .replace(/[′’‘]/g, '\'')
     .replace(/[″”“]|''/g, '"')
@@ -54,7 +55,7 @@ export function parseLength(text: string, system: UnitSystem): Reading {
   const fail = (why: string): Reading => ({ ok: false, message: `${why}: ${EXPECTED[system]}` })
   const typed = plain(text)
   if (typed === '') return fail('Nothing is written')
-  if (AMBIGUOUS_COMMA.test(typed)) return fail(`“${text.trim()}” could be a decimal or a thousand`)
+  if (AMBIGUOUS_COMMA.test(typed)) return fail(`“${text.trim()}” could be a decimal or a thousand: write it without the comma, or with more or fewer decimals`)
   const decimal = typed.replace(',', '.')
 
   const metric = METRIC.exec(decimal)
@@ -104,7 +105,8 @@ function feetAndInches(steps: number, denominator: number): string {
   let parts = denominator
   while (numerator > 0 && numerator % 2 === 0) [numerator, parts] = [numerator / 2, parts / 2]
   const fraction = numerator > 0 ? `${numerator}/${parts}` : ''
-  const inches = [whole > 0 || fraction === '' ? String(whole) : '', fraction].filter(Boolean).join(' ')
+  // Feet are always followed by whole inches: 9' 11/16" has been read an inch wrong.
+  const inches = [whole > 0 || feet > 0 || fraction === '' ? String(whole) : '', fraction].filter(Boolean).join(' ')
   return feet > 0 ? `${feet}' ${inches}"` : `${inches}"`
 }
 
@@ -113,7 +115,7 @@ function feetAndInches(steps: number, denominator: number): string {
  * (without the unit), or feet and inches to the nearest 1/16 or 1/32 with the fraction reduced.
  *
  * @example
- * formatLength(1830, 'imperial') // `6' 1/16"`
+ * formatLength(1830, 'imperial') // `6' 0 1/16"`
  * formatLength(1099.3, 'metric') // '1099'
  */
 export function formatLength(mm: number, system: UnitSystem, precision: Precision = {}): string {

@@ -39,3 +39,9 @@ export function quantityToString(quantity: Quantity, system: UnitSystem): string
 
 /** A term of a sum: a figure whose unit follows its reader. Lengths in sums are decimal, so that they can be multiplied. */
 export const quantity = (value: number, unit: string): Quantity => ({ value, unit })
+
+/** How true a length is, rounded up so that it is never told too well: to a tenth of a millimetre, or a hundredth of an inch. */
+export function toleranceToString(mm: number, system: UnitSystem): string {
+  const up = (value: number, step: number) => Math.ceil(value / step - 1e-9) * step
+  return system === 'metric' ? `${up(mm, 0.1).toFixed(1)} mm` : `${up(mm / 25.4, 0.01).toFixed(2)} in`
+}

@@ -2,12 +2,13 @@
 import { Check, ChevronLeft, ChevronRight, X } from 'lucide-vue-next'
 import { format } from 'date-fns'
 import type { LogEntry } from '~~/core/job'
+import { fromPrintedLevel } from '~~/core/mark'
 
 /** Hang: one hole at a time, in figures that can be read from the ladder; what the drill met is recorded. */
 const current = defineModel<string>('current', { required: true })
 const store = useWallStore()
 const { plan, steps, drilled, findings } = useWallPlan()
-const { show, suffix, bit } = useUnits()
+const { show, suffix, bit, system, precision } = useUnits()
 const { name } = usePreferences()
 const note = ref('')
 const fault = ref('')
@@ -22,7 +23,7 @@ const mark = computed(() => plan.value?.marking.marks.find(({ id }) => id === st
 const warnings = computed(() => findings.value.filter(({ subject, code }) => subject === step.value?.hole.id && (code !== 'hole-misses-member' || !done.value)))
 const datum = computed(() => plan.value?.marking.datum)
 const fromLevel = computed(() => {
-  const mm = mark.value?.fromLevel ?? 0
+  const mm = (mark.value && fromPrintedLevel(mark.value, system.value, precision.value)) ?? 0
   return `${mm > 0 ? '+' : ''}${show(mm)}`
 })
 

@@ -2,7 +2,7 @@
 import { Download } from 'lucide-vue-next'
 import { accuracyOf } from '~~/core/mark'
 import type { PaperName } from '~~/core/mark/sheet'
-import { parseLength } from '~~/core/units'
+import { parseLength, toleranceToString } from '~~/core/units'
 
 /** Mark: where dimensions run from, the level line, and the sheet as files. */
 const paper = defineModel<PaperName>('paper', { required: true })
@@ -33,7 +33,7 @@ const levelActions: FieldActions<number | undefined> = {
     else wall.levelLine = mm
   }),
 }
-const tenths = (mm: number) => (Math.ceil(mm * 10 - 1e-9) / 10).toFixed(1)
+const tolerance = (mm: number) => toleranceToString(mm, system.value)
 const holes = computed(() => marking.value?.marks.filter(({ kind }) => kind === 'hole').length ?? 0)
 const PAPERS: { value: PaperName, label: string }[] = [{ value: 'a3', label: 'A3' }, { value: 'letter', label: 'Letter' }]
 const choosePaper = (name: string) => {
@@ -63,7 +63,7 @@ useCommands([
       <input v-model="fine" type="checkbox" class="size-5 accent-[var(--color-pine)]"> Finer figures: {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}
     </label>
     <p class="text-sm text-ink-soft" data-testid="accuracy">
-      Each figure is rounded once, at most {{ tenths(accuracy.rounding) }} mm off. Run from the datum, a mark is true to ± {{ tenths(accuracy.running) }} mm; measured mark to mark, the last of {{ accuracy.inRow }} would be ± {{ tenths(accuracy.markToMark) }} mm.
+      Each figure is rounded once, at most {{ tolerance(accuracy.rounding) }} off, the level line’s own rounding included. Run from the datum, a mark is true to ± {{ tolerance(accuracy.running) }}; measured mark to mark, the last of {{ accuracy.inRow }} would be ± {{ tolerance(accuracy.markToMark) }}.
     </p>
     <div class="border-t border-hair pt-3">
       <ChoiceField label="Paper" :value="paper" :options="PAPERS" :commit="choosePaper" />

@@ -1,5 +1,5 @@
 import { HOUSE_RULES, chosenOption, type Job, type Wall } from '../../job'
-import { formatLength, stepOf, textToString, type Precision, type UnitSystem } from '../../units'
+import { formatLength, stepOf, textToString, toleranceToString, type Precision, type UnitSystem } from '../../units'
 import { accuracyOf, DEFAULT_MARKING_SIGMA } from '../accuracy'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
 import { PAPERS, scaleFor, type Paper, type PaperName } from './paper'
@@ -13,7 +13,7 @@ export interface Sheet { pages: string[], scale: number, paper: Paper }
 
 const LINE = 4.4
 const TEXT = 2.7
-const FOOT = 9
+const FOOT = 12
 const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
   ['label', 0, 'start'], ['running', 0.41, 'end'], ['height', 0.55, 'end'], ['fromLevel', 0.69, 'end'], ['drill', 0.82, 'end'], ['into', 0.96, 'end'],
 ]
@@ -27,9 +27,9 @@ function inLines(text: string, { width, margin }: Paper, size: number): string[]
 
 const RULES = 2.5
 /** What the firm chose where good installers disagree. */
-function houseRules({ rules }: Job, paper: Paper): string[] {
+function houseRules({ rules, site }: Job, paper: Paper): string[] {
   const told = HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${chosenOption(rule, rules).name}`)
-  return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${rules.markingSigma ?? DEFAULT_MARKING_SIGMA} mm.`, paper, RULES)
+  return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${toleranceToString(rules.markingSigma ?? DEFAULT_MARKING_SIGMA, site.units)}.`, paper, RULES)
 }
 /** How deep the block at the top of every page is. */
 const headOf = (job: Job, paper: Paper) => 17.4 + 3.3 * houseRules(job, paper).length
@@ -41,14 +41,14 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, paper: Pap
   const { datum, levelLine, marks } = plan.marking
   const accuracy = accuracyOf(marks, units, precision, job.rules.markingSigma)
   const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
-  const tenth = (mm: number) => `${(Math.ceil(mm * 10 - 1e-9) / 10).toFixed(1)} mm`
+  const tolerance = (mm: number) => toleranceToString(mm, units)
   return group({},
     label(`${job.site.name} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }),
     label(`Mark-out · drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`, width - margin, margin + 4.5, 3.4, { 'text-anchor': 'end' }),
     stops > 0 ? label(`Not to be drilled from: ${stops} ${stops === 1 ? 'stop stands' : 'stops stand'} against this plan.`, width - margin, margin + 9.5, 3.4, { 'text-anchor': 'end', 'font-weight': 600, 'fill': STOP }) : '',
     label(`Datum: ${datum.label}. Every figure runs from there; never add from mark to mark.`
       + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.` : ''), margin, margin + 9.5, 2.9),
-    label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tenth(accuracy.rounding)} off. Any mark is true to ± ${tenth(accuracy.running)} (standard deviation); measured mark to mark, the last of ${accuracy.inRow} would be ± ${tenth(accuracy.markToMark)}.`, margin, margin + 13.5, 2.9),
+    label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tolerance(accuracy.rounding)} off, the level line’s own rounding included. A mark is true to ± ${tolerance(accuracy.running)}, one standard deviation; from mark to mark, the last of ${accuracy.inRow} to ± ${tolerance(accuracy.markToMark)}.`, margin, margin + 13.5, 2.9),
     ...houseRules(job, paper).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, RULES)),
     line(margin, margin + head - 2, width - margin, margin + head - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
 }
@@ -81,7 +81,8 @@ function decisionPages(decisions: string[], head: number, paper: Paper): string[
 
 function footLine({ width, height, margin }: Paper, page: number, pages: number): string {
   return group({},
-    label('Planning aid. Makers’ instructions, local code and licensed people come first. Detect live cables before drilling.', margin, height - margin, 2.6),
+    label('Planning aid. Makers’ instructions, local code and licensed people come first. Detect live cables before drilling. Power off and proved dead.', margin, height - margin - 3.4, 2.6),
+    label('Not checked here: the studs, slab or ceiling themselves, and restraint in earthquakes. Ask an engineer where either may govern.', margin, height - margin, 2.6),
     label(`page ${page} of ${pages}`, width - margin, height - margin, 2.6, { 'text-anchor': 'end' }))
 }
 

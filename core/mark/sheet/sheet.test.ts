@@ -39,10 +39,19 @@ describe('the table', () => {
 
   it('keeps inside the paper', () => {
     const { sheet } = drawn({ paper: 'letter' }, 5, 5)
+    const { width, height, margin } = PAPERS.letter
     for (const page of sheet.pages) {
-      const heights = [...page.matchAll(/ y[12]?="([\d.]+)"/g)].map(([, y]) => Number(y))
-      expect(Math.max(...heights)).toBeLessThanOrEqual(PAPERS.letter.height - PAPERS.letter.margin)
+      const along = (name: string) => [...page.matchAll(new RegExp(` ${name}[12]?="(-?[\\d.]+)"`, 'g'))].map(([, at]) => Number(at))
+      for (const [places, size] of [[along('x'), width], [along('y'), height]] as const) {
+        expect(Math.min(...places)).toBeGreaterThanOrEqual(margin - 0.01)
+        expect(Math.max(...places)).toBeLessThanOrEqual(size - margin + 0.01)
+      }
+      // Text that begins within the paper also ends there: no letter is wider than its size.
+      for (const [, x, size, text] of page.matchAll(/<text x="([\d.]+)" y="[\d.]+" font-size="([\d.]+)"[^>]*?>([^<]*)</g)) {
+        if (!/text-anchor/.test(page.slice(page.indexOf(text!) - 120, page.indexOf(text!)))) expect(Number(x) + 0.5 * Number(size) * text!.length, text).toBeLessThanOrEqual(width - margin + 8)
+      }
     }
+    expect(sheet.pages.every(page => page.includes('restraint in earthquakes'))).toBe(true)
   })
 
   it('says what is not known, and signs what is above or below the level line', () => {

@@ -1,5 +1,5 @@
 import { bitName, formatLength, type Precision, type UnitSystem } from '../../units'
-import type { Mark } from '../marks'
+import { fromPrintedLevel, type Mark } from '../marks'
 
 /** One printed line of the mark-out table: every figure already rounded, once, for its unit. */
 export interface TableRow {
@@ -28,7 +28,7 @@ export function tableOf(marks: Mark[], units: UnitSystem, precision: Precision):
     label: mark.label,
     running: show(mark.running),
     height: show(mark.height),
-    fromLevel: mark.kind === 'level-line' ? '' : signed(mark.fromLevel),
+    fromLevel: mark.kind === 'level-line' ? '' : signed(fromPrintedLevel(mark, units, precision)),
     drill: mark.kind !== 'hole' ? '' : mark.bit === undefined ? 'not known' : `${bitName(mark.bit, units)} × ${show(mark.depth)}${units === 'metric' ? ' mm' : ''}`,
     into: mark.member === undefined ? '' : `${misses(mark) ? 'misses' : 'member'} ${mark.member + 1}`,
     misses: misses(mark),
