@@ -1,4 +1,6 @@
 import { apartFindings, arrange, displayFaults, pixelMap, sizeFaults, viewingFindings } from './arrange'
+import { contradictoryFigures } from './catalogue/fastenerFaults'
+import { plateFaults } from './catalogue/plateFaults'
 import type { Finding } from './finding'
 import type { Rect } from './geometry'
 import type { Catalogue, Fault, Job, PlanContext, ScreenArray, Wall } from './job'
@@ -64,13 +66,17 @@ function fixArrays(mounted: MountedArray[], wall: Wall, { members }: Survey, job
   })
 }
 
-/** A stop for each display of an array whose own figures cannot be, as a file may bring one. */
-function modelFindings(array: ScreenArray, cells: { model: string }[], { displays }: Catalogue): Finding[] {
-  const used = new Set(cells.map(({ model }) => model))
-  return displays.filter(({ id }) => used.has(id)).flatMap(model => displayFaults(model).map(({ message }): Finding => ({
-    severity: 'stop', code: 'display-impossible', stage: 'arrange', subject: array.id,
-    message: words`${model.name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Set its figures right in the catalogue.`,
-  })))
+/** A stop for each model of an array whose own figures cannot be, as a file may bring one. */
+function modelFindings(array: ScreenArray, cells: { model: string, mount?: string }[], { displays, mounts, fasteners }: Catalogue): Finding[] {
+  const stops = (stage: 'arrange' | 'mount' | 'fix', code: string, name: string, faults: Fault[]) => faults.map(({ message }): Finding => ({
+    severity: 'stop', code, stage, subject: array.id, message: words`${name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Set its figures right in the catalogue.`,
+  }))
+  const used = new Set(cells.flatMap(({ model, mount = array.mount }) => [`display ${model}`, `mount ${mount}`]))
+  return [
+    ...displays.filter(({ id }) => used.has(`display ${id}`)).flatMap(model => stops('arrange', 'display-impossible', model.name, displayFaults(model))),
+    ...mounts.filter(({ id }) => used.has(`mount ${id}`)).flatMap(model => stops('mount', 'mount-impossible', model.name, plateFaults(model))),
+    ...fasteners.filter(({ id }) => id === array.fastener).flatMap(model => stops('fix', 'fastener-impossible', model.name ?? model.id, contradictoryFigures(model))),
+  ]
 }
 
 /** A caution while the arrays that are planned are not those that the client chose among several. */

@@ -1,7 +1,13 @@
-import type { Fault, Mount } from '../job'
+import type { Fault, Mount, Slot } from '../job'
 import { textToString, words } from '../units'
 
 const mm = (length: number) => textToString(words`${length}`, 'metric')
+
+/** How near two fasteners in one slot may come, mm. */
+const APART = 40
+
+/** How many fasteners the slots of a row take: one in a round hole, more in a long slot. */
+const roomIn = (slots: Slot[], row: string) => slots.filter(slot => slot.row === row).reduce((sum, { x1, x2 }) => sum + 1 + Math.floor((x2 - x1) / APART), 0)
 
 /** What cannot be about a mount's figures: slots off its plate, rows without slots, a pull-out that does not come out. */
 export function plateFaults({ kind, plate, needs, otherNeeds = [], depth }: Mount): Fault[] {
@@ -16,6 +22,8 @@ export function plateFaults({ kind, plate, needs, otherNeeds = [], depth }: Moun
       ]
     }),
     ...needs.rows.flatMap((row, n) => rows.has(row) ? [] : [{ path: `$.needs.rows[${n}]`, message: `The plate has no row “${row}”; it has ${[...rows].join(', ')}` }]),
+    ...needs.rows.flatMap((row, n) => rows.has(row) && roomIn(plate.slots, row) < needs.members ? [{ path: `$.needs.rows[${n}]`, message: `The ${row} row has room for ${roomIn(plate.slots, row)} fasteners, and ${needs.members} are needed` }] : []),
+    ...plate.slots.every(({ y }) => y + plate.height / 2 <= 1e-9) ? [{ path: '$.plate.slots', message: 'Every slot is at the foot of the plate: nothing would keep its top to the wall' }] : [],
     ...otherNeeds.flatMap((use, n) => use.rows.filter(row => !rows.has(row)).map(row => ({ path: `$.otherNeeds[${n}].rows`, message: `The plate has no row “${row}”; it has ${[...rows].join(', ')}` }))),
     ...kind === 'pull-out' && depth.service <= depth.stowed
       ? [{ path: '$.depth.service', message: `A pull-out mount comes out farther than it is stowed, ${mm(depth.stowed)} mm` }]

@@ -143,6 +143,9 @@ export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Fi
     ...about, severity: 'stop', code: 'coursing-unknown', message: words`The size of this wall’s blocks is not known.`, remedy: words`Enter unit, joint and bond.`,
   }]
   const findings: Finding[] = []
+  if (coursing.length > wall.width || coursing.height > wall.height) findings.push({
+    ...about, severity: 'stop', code: 'block-larger-than-wall', message: words`A block with its joint is ${coursing.length} × ${coursing.height}; the wall is ${wall.width} × ${wall.height}.`, remedy: words`Set the block’s size right.`,
+  })
   if (coursing.sd.x === undefined || coursing.sd.y === undefined) findings.push({
     ...about, severity: 'caution', code: 'coursing-not-surveyed',
     message: words`No ${coursing.sd.y === undefined ? coursing.sd.x === undefined ? 'joint' : 'bed joint' : 'head joint'} of this wall was read; the coursing is as entered.`,

@@ -1,7 +1,7 @@
 import type { Wall } from '../job'
 import { figure, words, type Figure, type Step } from '../units'
 import { ERROR_MODEL } from './errorModel'
-import { nominalWidth, type Member } from './framing'
+import type { Member } from './framing'
 import { METHOD_NAMES } from './proof'
 import type { Run } from './runs'
 import { shiftBack, type SharedError } from './shared'

@@ -25,7 +25,7 @@ function placeFindings(wall: Wall, members: Member[]): Finding[] {
         : [],
       ...overlap > 0.01
         ? [{
-            ...about(index), severity: 'caution' as const, code: 'members-overlap',
+            ...about(index), severity: member.sd === 0 ? 'stop' as const : 'caution' as const, code: 'members-overlap',
             message: words`Members ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
             remedy: words`Enter a doubled stud as one member of double width.`,
           }]

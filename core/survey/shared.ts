@@ -63,7 +63,7 @@ function learn(source: string, sigma: number, groups: Sign[][], against: Sign[],
     if (own.length === 0 || others.length === 0 || !tellsPlace(own) || !tellsPlace(others)) return []
     const near = against.filter(({ x }) => Math.abs(x - strong[0]!.x) < 4 * width)
     const [mine, theirs] = [beliefOf(own, [], width, flat), beliefOf(others, near.filter(sign => !sourcesOf(sign).includes(source)), width, flat)]
-    return mine.doubled > 0.5 === theirs.doubled > 0.5 || Math.abs(mine.centre - theirs.centre) < width / 4
+    return (mine.doubled > 0.5) === (theirs.doubled > 0.5) || Math.abs(mine.centre - theirs.centre) < width / 4
       ? [{ off: mine.centre - theirs.centre, variance: mine.sd ** 2 + theirs.sd ** 2 + UNEVEN ** 2 }]
       : []
   })
