@@ -1,6 +1,7 @@
 import type { Stage } from '~~/core/finding'
+import { waitOf } from '~~/core/waits'
 
-export type StageState = 'not started' | 'in hand' | 'stop' | 'caution' | 'settled'
+export type StageState = 'not started' | 'in hand' | 'waits' | 'stop' | 'caution' | 'settled'
 
 /** How each stage of the wall stands, from what was entered and what was found. */
 export function useStageStates() {
@@ -26,6 +27,7 @@ export function useStageStates() {
   return computed(() => (stage: Stage): StageState => {
     const here = findings.value.filter(finding => finding.stage === stage)
     if (here.some(({ severity }) => severity === 'stop')) return 'stop'
+    if (waitOf(stage, findings.value)) return 'waits'
     if (!begun.value[stage]) return 'not started'
     if (here.some(({ severity }) => severity === 'caution')) return 'caution'
     return settled.value[stage] ? 'settled' : 'in hand'

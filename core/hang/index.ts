@@ -18,7 +18,7 @@ export function holeSteps(arrays: ArrayPlan[]): HoleStep[] {
     .flatMap(({ positions }) => positions.flatMap(position => (position.holes ?? []).map(hole => ({
       hole,
       position,
-      label: `R${position.row} C${position.column} ${hole.row} ${hole.id.split('-').at(-1)}`,
+      label: `R${position.row} C${position.column} ${hole.row} ${hole.rank}`,
     }))))
     .sort((a, b) => Math.round((b.hole.y - a.hole.y) * 10) || a.hole.x - b.hole.x)
 }

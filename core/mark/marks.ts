@@ -47,7 +47,7 @@ function markAt(id: string, kind: MarkKind, label: string, { x, y }: Place, datu
 }
 
 function holeMark(hole: Hole, name: string, datum: Datum, level: LevelLine): Mark {
-  const mark = markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.id.split('-').at(-1)}${hole.byHand ? ', by hand' : ''}`, hole, datum, level)
+  const mark = markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.rank}${hole.byHand ? ', by hand' : ''}`, hole, datum, level)
   if (hole.bit !== undefined) [mark.bit, mark.depth] = [hole.bit, hole.depth]
   if (hole.member !== undefined) mark.member = hole.member
   if (hole.margin !== undefined) mark.margin = hole.margin

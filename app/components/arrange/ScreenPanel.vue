@@ -14,10 +14,7 @@ const FEW = 60
 const few = computed(() => array.value!.rows * array.value!.columns <= FEW)
 const hung = computed(() => new Set(arrangement.value?.cells.map(({ row, column }) => `${row} ${column}`)))
 /** The place that is chosen, a screen or one that is left empty. */
-const place = computed(() => {
-  const [, row, column] = new RegExp(`^${array.value!.id}-r(\\d+)c(\\d+)$`).exec(selected.value) ?? []
-  return row === undefined ? undefined : { row: Number(row), column: Number(column) }
-})
+const place = computed(() => places.value.flat().find(({ id }) => id === selected.value))
 const choice = computed(() => array.value!.cells?.find(({ row, column }) => row === place.value?.row && column === place.value.column))
 const set = (label: string, change: Parameters<typeof setCell>[3]) => edit(label, array => setCell(array, place.value!.row, place.value!.column, change))
 function chooseModel(kind: 'display' | 'mount', id: string) {

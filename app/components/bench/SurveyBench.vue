@@ -13,7 +13,7 @@ const readings = useTemplateRef<{ addAt: (centres: number[]) => void }>('reading
 const face = useTemplateRef<{ pointAt: (x: number, y: number) => void }>('face')
 watch(panel, () => { tool.value = undefined })
 watch(selected, (id) => {
-  if (/^(member-\d+|e\d+)$/.test(id)) panel.value = 'readings'
+  if (/^member-\d+$/.test(id) || store.wall?.evidence?.some(reading => reading.id === id)) panel.value = 'readings'
   else if (store.wall?.features?.some(feature => feature.id === id)) panel.value = 'features'
 })
 

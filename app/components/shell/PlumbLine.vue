@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
+import { waitOf } from '~~/core/waits'
 
 /** The nine stages as knots on one line; the one that is worked on hangs from it as the bob. */
 const { current, base } = defineProps<{ current: Stage, base: string }>()
 const stateOf = useStageStates()
 const { findings } = useWallPlan()
-const MARKS = { 'stop': '✕', 'caution': '!', 'settled': '✓', 'in hand': '•', 'not started': '' }
+const MARKS = { 'stop': '✕', 'caution': '!', 'settled': '✓', 'in hand': '•', 'waits': '…', 'not started': '' }
 const KNOTS = {
   'stop': 'bg-stop text-paper border-stop', 'caution': 'bg-caution-wash text-caution border-caution', 'settled': 'bg-good text-paper border-good',
-  'in hand': 'bg-paper text-ink border-ink', 'not started': 'bg-paper text-ink border-edge',
+  'in hand': 'bg-paper text-ink border-ink', 'waits': 'bg-rail text-ink border-ink border-dashed', 'not started': 'bg-paper text-ink border-edge',
 }
 function said(stage: Stage, does: string) {
   const state = stateOf.value(stage)
   const stops = findings.value.filter(finding => finding.stage === stage && finding.severity === 'stop').length
   if (state === 'stop') return `${stops} ${stops === 1 ? 'stop' : 'stops'}`
+  const wait = waitOf(stage, findings.value)
+  if (state === 'waits' && wait) return `waits for ${STAGE_INFO.find(({ id }) => id === wait.stage)!.title}`
   return state === 'not started' ? does : state
 }
 </script>
