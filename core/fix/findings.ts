@@ -1,5 +1,5 @@
 import type { Finding } from '../finding'
-import type { Carrier, Fastener, Mount, ScreenArray } from '../job'
+import type { Carrier, Fastener, Mount, ScreenArray, Structure } from '../job'
 import type { Position } from '../mount'
 import { quantity, words, type Text } from '../units'
 import type { BoltLoad } from './carried'
@@ -34,6 +34,15 @@ export function loadedEdgeFindings(array: ScreenArray, judgements: { position: P
     message: words`${worst.name}${others > 0 ? ` and ${others} more` : ''}: ${CASE_NAMES[worst.case]}, the load is chiefly across the grain, towards an edge ${worst.edge} away; ${fastener?.name ?? fastener?.id ?? ''} needs ${worst.least} then, four diameters (NDS table 12.5.1C).`,
     remedy: words`Fix the plate to two members, to blocking or to a board, so that the load runs along the grain.`,
   }]
+}
+
+/** What is to be said of weights that are not known, and of framing that is not checked here. */
+export function loadFindings(array: ScreenArray, mounts: Mount[], kind: Structure['kind']): Finding[] {
+  const { player, mass } = array.behind ?? {}
+  return [
+    ...player !== undefined && mass === undefined ? [{ ...about(array), severity: 'caution' as const, code: 'player-mass-not-known', message: words`A player hangs behind each display of ${array.name}, and its mass is not known: it is not in these loads.`, remedy: words`Give it in Mount, under Depth.` }] : [],
+    ...kind === 'steel-stud' && mounts.some(({ depth }) => depth.service > depth.stowed) ? [{ ...about(array), severity: 'caution' as const, code: 'steel-framing-unchecked', message: words`Screens are pulled out from light steel framing: the studs themselves are not checked here.`, remedy: words`Ask an engineer, or let blocking into the bays.` }] : [],
+  ]
 }
 
 /** What is to be said of how far fasteners are used. */

@@ -7,7 +7,7 @@ import type { Text } from '../units'
 import type { LoadCase } from './cases'
 import { chooseScrew } from './displayScrew'
 import { driveOf } from './drive'
-import { carriedFindings, loadedEdgeFindings, screwFindings, unheldFindings, useFindings } from './findings'
+import { carriedFindings, loadedEdgeFindings, loadFindings, screwFindings, unheldFindings, useFindings } from './findings'
 import { bearerOf, judgePositions, type Judged, type Judging, type Judgement } from './judge'
 import type { Fixing, FixingCase } from './fixing'
 import { railUse } from './rail'
@@ -105,6 +105,7 @@ export function fix(array: ScreenArray, positions: Position[], wall: Wall, conte
     loads: new Map(judgements.map(({ position, cases }) => [position.id, cases.map(({ case: name, hole, load, shear, utilisation }): PlateUse => ({ case: name, fastener: hole, shear, tension: load.tension, ...utilisation !== undefined && { utilisation } }))])),
     findings: [
       ...unheldFindings(array, unheld),
+      ...loadFindings(array, pairs.map(({ mount }) => mount), wall.structure.kind),
       ...fastener ? seatFindings(judging, fastener, positions, pairs.map(({ mount }) => mount)) : [],
       ...loadedEdgeFindings(array, judgements, fastener),
       ...fixings.flatMap((fixing, n) => [

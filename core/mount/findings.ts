@@ -3,7 +3,7 @@ import { overlaps } from '../geometry'
 import type { Cell } from '../arrange'
 import { coveringOf, type Catalogue, type Display, type Fault, type Mount, type Orientation, type PlateChoice, type ScreenArray, type Wall } from '../job'
 import { unsurveyedIn, type Member, type Survey, type Unsurveyed } from '../survey'
-import { words, type Text } from '../units'
+import { quantity, words, type Text } from '../units'
 import { memoize } from '../memo'
 import type { Requirement } from './requirement'
 import type { Substrate } from './substrate'
@@ -150,9 +150,10 @@ export function suitFindings(array: ScreenArray, cells: Cell[], mountOf: (cell: 
   const covering = coveringOf(wall)
   const stop = (code: string, message: Text): Finding =>
     ({ severity: 'stop', code, stage: 'mount', subject: array.id, message })
+  const hung = array.behind?.mass ?? 0
   const found = pairsOf(cells, mountOf, catalogue).flatMap(({ display, mount, orientation }) => [
-    ...display.mass > mount.capacity
-      ? [stop('mount-over-capacity', words`${mount.name} carries ${String(mount.capacity)} kg; ${display.name} weighs ${String(display.mass)} kg.`)]
+    ...display.mass + hung > mount.capacity
+      ? [stop('mount-over-capacity', words`${mount.name} carries ${quantity(mount.capacity, 'kg')}; ${display.name} weighs ${quantity(display.mass, 'kg')}${hung > 0 ? words` with ${quantity(hung, 'kg')} behind it` : ''}.`)]
       : [],
     ...!mount.orientations.includes(orientation)
       ? [stop('mount-orientation', words`${mount.name} does not take a display hung ${orientation}.`)]

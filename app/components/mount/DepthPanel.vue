@@ -15,6 +15,16 @@ const setBehind = (key: 'plug' | 'cable' | 'player') => ({ commit: (mm: number) 
   const edited = arrayOf(wall, array.value!.id)
   edited.behind = { ...edited.behind, [key]: mm }
 }) })
+function readMass(text: string): Read<number | undefined> {
+  if (text.trim() === '') return { ok: true, value: undefined }
+  return /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: `“${text}” is not a number of kg` }
+}
+const setMass = (mass: number | undefined) => mass === undefined
+  ? store.edit('Behind the display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), 'mass'))
+  : store.edit('Behind the display', (wall) => {
+      const edited = arrayOf(wall, array.value!.id)
+      edited.behind = { ...edited.behind, mass }
+    })
 const fits = computed(() => depths.value?.need === undefined ? undefined : depths.value.need.value <= out.value + 1e-9)
 </script>
 
@@ -38,10 +48,11 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
     <p class="text-sm" :class="fits === false ? 'font-semibold text-stop' : 'text-ink-soft'" data-testid="plug-fit">
       {{ fits === undefined ? 'Say what is plugged in, to see whether it fits behind.' : fits ? `Plug, cable and player need ${showFine(depths.need!.value)}; it fits.` : `Plug, cable and player need ${showFine(depths.need!.value)}: ${showFine(depths.need!.value - out)} too little${pulled > 0 ? ' here' : ''}.` }}
     </p>
-    <div class="grid grid-cols-3 gap-2">
+    <div class="grid grid-cols-2 gap-2">
       <LengthField label="Plug, long" :value="array.behind?.plug" :actions="setBehind('plug')" :clear="clearBehind('plug')" />
       <LengthField label="Cable, thick" :value="array.behind?.cable" :actions="setBehind('cable')" :clear="clearBehind('cable')" />
       <LengthField label="Player, thick" :value="array.behind?.player" :actions="setBehind('player')" :clear="clearBehind('player')" />
+      <TypedField label="All that hangs there, kg" :shown="array.behind?.mass === undefined ? '' : String(array.behind.mass)" :read="readMass" :actions="{ commit: setMass }" />
     </div>
     <div>
       <FigureLine label="Room behind it, stowed" :figure="depths.room" />

@@ -53,6 +53,7 @@ const carrier = computed(() => array.value?.carrier)
 const edit = (label: string, recipe: (carrier: Carrier) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id).carrier!))
 const onWall = () => store.edit('Fix the plates to the wall itself', (wall) => { delete arrayOf(wall, array.value!.id).carrier })
 const ownSlots = () => store.edit('Use the slots as the mount has it', (wall) => { delete arrayOf(wall, array.value!.id).needs })
+const readForce = (text: string): Read<number> => /^\d+([.,]\d+)?$/.test(text.trim()) && Number(text.replace(',', '.')) > 0 ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: 'A force in N is expected.' }
 const readMoment = (text: string): Read<number | undefined> => text.trim() === '' ? { ok: true, value: undefined } : /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: 'A number of N·m is expected.' }
 </script>
 
@@ -66,10 +67,12 @@ const readMoment = (text: string): Read<number | undefined> => text.trim() === '
         <LengthField label="It holds them off by" :value="carrier.thickness" :actions="{ commit: mm => edit('Thickness', carrier => { carrier.thickness = mm }) }" />
         <LengthField v-if="carrier.kind === 'rail'" label="Rail, top to bottom" :value="carrier.height" :actions="{ commit: mm => edit('Rail', carrier => { carrier.height = mm }) }" />
         <LengthField v-if="carrier.kind === 'rail'" label="Its steel is thick" :value="carrier.web" :actions="{ commit: mm => edit('Rail', carrier => { carrier.web = mm }) }" />
+        <TypedField label="One bolt, tension N" :shown="carrier.bolt === undefined ? '' : String(carrier.bolt.tension)" :read="readForce" :actions="{ commit: (tension: number) => edit('Bolt', carrier => { carrier.bolt = { shear: tension, ...carrier.bolt, tension } }) }" />
+        <TypedField label="One bolt, shear N" :shown="carrier.bolt === undefined ? '' : String(carrier.bolt.shear)" :read="readForce" :actions="{ commit: (shear: number) => edit('Bolt', carrier => { carrier.bolt = { tension: shear, ...carrier.bolt, shear } }) }" />
         <TypedField v-if="carrier.kind === 'rail'" label="Allowable bending, N·m" :shown="carrier.moment === undefined ? '' : String(carrier.moment)" :read="readMoment" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
       </div>
       <p class="text-xs text-ink-soft">
-        Bolt the plates to it as its maker says; slip and pull-out of channel nuts are the maker’s figures.
+        What one bolt between plate and {{ carrier.kind }} bears is its maker’s figure: slip and pull-out of channel nuts, tee nuts in a board.
       </p>
       <button type="button" class="press w-full" @click="onWall">
         <Undo2 class="size-4" aria-hidden="true" /> Fix them to the wall itself

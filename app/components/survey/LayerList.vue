@@ -26,6 +26,12 @@ watchEffect((onCleanup) => {
   })
   onCleanup(() => sortable.destroy())
 })
+/** Outside, wood is taken as wet until it is said to be dry. */
+const WET = [{ value: '', label: 'not said' }, { value: 'dry', label: 'dry' }, { value: 'wet', label: 'wet or damp' }]
+const setWet = (value: string) => store.edit('Wet or dry', (wall) => {
+  if (value === '') delete wall.wet
+  else wall.wet = value === 'wet'
+})
 </script>
 
 <template>
@@ -66,6 +72,6 @@ watchEffect((onCleanup) => {
     <button type="button" class="press mt-1 w-full" @click="store.edit('Add a layer', wall => { wall.covering.push({ material: 'gypsum-board', thickness: 12.5 }) })">
       <Plus class="size-4" aria-hidden="true" /> Add a layer
     </button>
-    <label class="flex min-h-7 items-center gap-2 text-sm"><input type="checkbox" class="size-4" :checked="store.wall!.wet === true" @change="store.edit('Wet', wall => { if (wall.wet) delete wall.wet; else wall.wet = true })"> wet or damp: fasteners must last</label>
+    <ChoiceField inline label="Wood and covering are" :value="store.wall!.wet === undefined ? '' : store.wall!.wet ? 'wet' : 'dry'" :options="WET" :commit="setWet" />
   </div>
 </template>
