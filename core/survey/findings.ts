@@ -68,7 +68,7 @@ const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }
 }))
 
 /** Readings of one kind stand off those of others by more than this along the wall, mm, and by so many σ, before it is worth a word. */
-const KINDS_APART = { mm: 3, sigmas: 2.5, members: 3 }
+const KINDS_APART = { mm: 3.5, sigmas: 2.5, members: 3 }
 
 /** What is to be said of a detector that disagrees with everything else along the wall. */
 function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {

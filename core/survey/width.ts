@@ -25,15 +25,20 @@ const median = (values: number[]) => {
   return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
 }
 
-/** How far each left edge is from the right edge beside it, where both were read of a member that is no doubled one. */
+const mean = (values: number[]) => values.reduce((a, b) => a + b, 0) / values.length
+
+/** How far the left edge is from the right one of each member that is no doubled one and both of whose edges were read, each the mean of all its sweeps. */
 function apart(signs: Sign[], said: number): number[] {
   const edges = signs.filter(({ reading, kind }) => kind === 'detector' && reading.edge !== undefined).sort((a, b) => a.x - b.x)
-  return edges.flatMap((left, n) => {
-    const right = edges[n + 1]
-    if (left.reading.edge !== 'left' || right?.reading.edge !== 'right') return []
-    const width = right.x - left.x
-    return width > said / 2 && width < DOUBLE_WIDTH * said ? [width] : []
-  })
+  const widths: number[] = []
+  for (let n = 0; n < edges.length;) {
+    const from = edges[n]!.x
+    const own: Sign[] = []
+    while (n < edges.length && edges[n]!.x - from < DOUBLE_WIDTH * said) own.push(edges[n++]!)
+    const [left, right] = (['left', 'right'] as const).map(edge => own.filter(({ reading }) => reading.edge === edge).map(({ x }) => x)) as [number[], number[]]
+    if (left.length > 0 && right.length > 0 && mean(right) - mean(left) > said / 2) widths.push(mean(right) - mean(left))
+  }
+  return widths
 }
 
 /**
