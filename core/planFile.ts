@@ -12,11 +12,12 @@ const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject,
   ...overridden && { overridden: { by: overridden.by, reason: overridden.reason, at: overridden.at } },
 })
 
-function publishPosition({ id, row, column, model, orientation, outer, picture, pattern, crop, plate, holes, loads }: Position) {
+function publishPosition({ id, row, column, model, orientation, outer, picture, pattern, crop, plate, holes, bolts, loads }: Position) {
   return {
     id, row, column, display: model, orientation, outer, picture, crop, pattern,
     ...plate && { mount: { ...plate.centre, lateralShift: plate.lateralShift, heightShift: plate.heightShift, held: plate.held, ...plate.byHand && { byHand: true } } },
     holes: holes ?? [],
+    ...bolts && { bolts },
     loads: loads ?? [],
   }
 }

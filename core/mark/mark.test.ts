@@ -34,6 +34,18 @@ describe('marks', () => {
     expect(marked((job) => { job.walls[0]!.levelLine = 1200 }).levelLine!.y).toBe(1200)
   })
 
+  it('show where a plate is bolted to its rails, as high as the rail’s own holes', () => {
+    const { marks } = marked((job) => {
+      Object.assign(job.walls[0]!.arrays[0]!, { rows: 1, columns: 1, carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 } })
+    })
+    // A rail is solid all along: one bolt to each of the four slots.
+    const bolts = marks.filter(({ kind }) => kind === 'bolt')
+    expect(bolts.map(({ label }) => label)).toEqual(['R1 C1 bolt 1, top', 'R1 C1 bolt 2, top', 'R1 C1 bolt 3, bottom', 'R1 C1 bolt 4, bottom'])
+    const heights = (kind: string) => [...new Set(marks.filter(mark => mark.kind === kind).map(({ height }) => height!.toFixed(3)))]
+    expect(heights('bolt')).toEqual(heights('hole'))
+    expect(tableOf(bolts, 'metric', {}).map(({ drill, into }) => [drill, into])[0]).toEqual(['its maker’s bolt', ''])
+  })
+
   it('are none while there is no array', () => {
     const marking = marked((job) => { job.walls[0]!.arrays = [] })
     expect(marking).toEqual({ datum: { x: 0, label: 'left edge of the wall' }, levelLine: undefined, marks: [] })

@@ -3,7 +3,7 @@ import { centreOf } from '../geometry'
 import { roundLength, type Precision, type UnitSystem } from '../units'
 import type { Datum, LevelLine } from './datum'
 
-export type MarkKind = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole'
+export type MarkKind = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole' | 'bolt'
 
 /**
  * One thing to mark on the wall. Every figure is reckoned from the datum, the floor or the level
@@ -56,10 +56,11 @@ function holeMark(hole: Hole, name: string, datum: Datum, level: LevelLine): Mar
 
 function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark[] {
   const name = `R${position.row} C${position.column}`
-  const { plate, holes = [] } = position
+  const { plate, holes = [], bolts = [] } = position
   return [
     ...plate ? [markAt(`${position.id}-plate`, 'plate-centre', `${name} plate centre${plate.byHand ? ', by hand' : ''}`, plate.centre, datum, level)] : [],
     ...holes.map(hole => holeMark(hole, name, datum, level)),
+    ...bolts.map(bolt => markAt(bolt.id, 'bolt', `${name} bolt ${bolt.rank}, ${bolt.row}`, bolt, datum, level)),
   ]
 }
 
@@ -76,7 +77,7 @@ function outlineMarks({ id, name, outline }: ArrayPlan, datum: Datum, level: Lev
   ]
 }
 
-/** Every mark of a wall: the level line, each array's centre lines and corners, plates and holes. */
+/** Every mark of a wall: the level line, each array's centre lines and corners, plates, holes, and the bolts of plates on rails or a board. */
 export function marksOf(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[] {
   return [
     markAt('level-line', 'level-line', 'Level line', { y: level.y }, datum, level),

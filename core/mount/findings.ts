@@ -105,15 +105,15 @@ export function missFindings(array: ScreenArray, cell: MountedCell, { members, c
   }))]
 }
 
-/** A stop for every row of slots that has fewer holes than it needs, because the plate has fewer slots. */
-export function countFindings(mount: Mount, cell: MountedCell): Finding[] {
-  return mount.needs.rows.flatMap((row) => {
-    const has = cell.holes.filter(hole => hole.row === row).length
-    if (has >= mount.needs.members) return []
-    return [{
-      severity: 'stop', code: 'too-few-holes', stage: 'mount', subject: cell.id,
-      message: words`${name(cell)} has ${String(has)} of the ${String(mount.needs.members)} fasteners that its ${row} row needs.`,
-    }]
+/** A stop for every row of slots that has fewer holes than it needs, or two of them in one piece of timber. */
+export function rowFindings({ needs }: Mount, cell: MountedCell, inOwnPieces: (row: Hole[]) => boolean): Finding[] {
+  const stop = (code: string, message: Text, remedy?: Text): Finding => ({ severity: 'stop', code, stage: 'mount', subject: cell.id, message, ...remedy && { remedy } })
+  return needs.rows.flatMap((rowName) => {
+    const row = cell.holes.filter(hole => hole.row === rowName)
+    if (row.length < needs.members) return [stop('too-few-holes', words`${name(cell)} has ${String(row.length)} of the ${String(needs.members)} fasteners that its ${rowName} row needs.`)]
+    return inOwnPieces(row)
+      ? []
+      : [stop('holes-share-member', words`${name(cell)}, ${rowName} row: two of its ${String(needs.members)} fasteners are in one piece of timber, or too near each other; its maker wants each in a member of its own.`, words`Move one of them to another member, or let the holes be worked out.`)]
   })
 }
 

@@ -11,7 +11,7 @@ import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
 import { heightFindings, proofFindings, referenceFindings } from './proof'
 import { depthFindings } from './depth'
-import { collisionFindings, countFindings, missFindings, remediesOn, suitFindings, unsurveyedFindings, unsurveyedOf } from './findings'
+import { collisionFindings, missFindings, remediesOn, rowFindings, suitFindings, unsurveyedFindings, unsurveyedOf } from './findings'
 import { substrateOf, type Substrate } from './substrate'
 import { holesOnSolid, type HolePlace } from './holes'
 import { zonesOf } from './zones'
@@ -80,9 +80,8 @@ function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }
   })
 }
 
-/** Whether the holes of a row are in as many different pieces as it asks for, and keep their spacing. */
-function rowHolds({ substrate, array, catalogue }: Context, mount: Mount, row: Hole[]): boolean {
-  if (row.length !== mount.needs.members) return false
+/** Whether the holes of a row are each in a piece of its own; two plies of one member are, where the maker's distance and the fasteners' spacing allow it. */
+function inOwnPieces({ substrate, array, catalogue }: Context, mount: Mount, row: Hole[]): boolean {
   const [plies, spacing] = [substrate.plySpacing(mount), WOOD_DIAMETERS.spacing * (fastenerOf(array, catalogue)?.diameter ?? 0)]
   return row.every((hole, n) => row.slice(0, n).every((other) => {
     if (hole.member === undefined || hole.member !== other.member) return true
@@ -96,7 +95,10 @@ function holds(context: Context, mount: Mount, holes: Hole[]): boolean {
   const landed = substrate.allOver || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
   const slotted = holes.every(({ slot }) => slot !== undefined)
   const stand = holes.every(({ member, y }) => member === undefined || standsAt(members[member]!, y))
-  return landed && slotted && stand && mount.needs.rows.every(row => rowHolds(context, mount, holes.filter(hole => hole.row === row)))
+  return landed && slotted && stand && mount.needs.rows.every((name) => {
+    const row = holes.filter(hole => hole.row === name)
+    return row.length === mount.needs.members && inOwnPieces(context, mount, row)
+  })
 }
 
 function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mounted: MountedCell[], strips: Strip[] } {
@@ -167,7 +169,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
       ...suitFindings(array, cells, mountOf, catalogue, wall),
       ...unsurveyedFindings(unsurveyed),
       ...checked ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyAt(cell, mountOf(cell)), unsurveyed.find(each => each.cell === cell)?.ids)) : [],
-      ...carrier ? carrierFindings(array, carrier, strips, wall) : mounted.flatMap(cell => countFindings(mountOf(cell), cell)),
+      ...carrier ? carrierFindings(array, carrier, strips, wall) : mounted.flatMap(cell => rowFindings(mountOf(cell), cell, row => inOwnPieces(context, mountOf(cell), row))),
       ...handFindings(array, mounted),
       ...proofFindings(array, mounted, wall, members, rules),
       ...referenceFindings(array, mounted, wall, members, survey.uncheckedReferences),

@@ -89,6 +89,36 @@ describe('holes on studs', () => {
   })
 })
 
+describe('over any framing, with plates and holes put by hand', () => {
+  const walls = fc.record({
+    gaps: fc.array(fc.record({ gap: fc.integer({ min: 45, max: 700 }), width: fc.constantFrom(38, 45, 76) }), { minLength: 1, maxLength: 12 }),
+    columns: fc.integer({ min: 1, max: 3 }),
+    slid: fc.option(fc.integer({ min: -45, max: 45 }), { nil: undefined }),
+    moved: fc.option(fc.integer({ min: -200, max: 200 }), { nil: undefined }),
+  })
+
+  it('no plate is refused in silence, none is held with a stop on it, and each hole that misses is named', () => {
+    fc.assert(fc.property(walls, ({ gaps, columns, slid, moved }) => {
+      let x = 1500
+      const { arrays, findings } = planned((job) => {
+        framing(job, gaps.map(({ gap, width }) => ({ centre: x += gap + 38, width })))
+        Object.assign(array(job), {
+          rows: 1, columns,
+          ...slid !== undefined && { plates: [{ row: 1, column: 1, lateralShift: slid }] },
+          ...moved !== undefined && { holes: [{ row: 1, column: 1, of: 'top', rank: 1, x: 3100 + moved }] },
+        })
+      })
+      const stopped = new Set(findings.filter(({ severity, stage }) => severity === 'stop' && stage === 'mount').map(({ subject }) => subject))
+      for (const { id, plate, holes = [] } of arrays[0]!.positions) {
+        const missing = holes.filter(({ margin }) => margin === undefined || margin < 0)
+        for (const hole of missing) expect(stopped).toContain(hole.id)
+        if (plate!.held) expect(missing).toEqual([])
+        expect([id, plate!.held]).toEqual([id, ![id, ...holes.map(hole => hole.id)].some(subject => stopped.has(subject))])
+      }
+    }), { numRuns: 150 })
+  })
+})
+
 it('opens what a hole has to spare to its sum, which comes out the same', () => {
   const job = exampleJob()
   job.walls[0]!.structure.members = [{ centre: 2890, width: 38 }, { centre: 3300, width: 45 }]

@@ -29,25 +29,35 @@ function beats(a: Answer, b: Answer | undefined): boolean {
   return n >= 0 && left[n]! > right[n]!
 }
 
-/** Every shift in whole millimetres with every slide in halves: where all figures are whole, the best is among them. */
-function bruteForce(chain: Slider[], tolerance: number): Answer {
+/** What the slides of one chain, tried in halves, come to at a shift: of each number held and margin the one with least slides. */
+function answersAt(shift: number, chain: Slider[]): Answer[] {
+  const options = chain.map(({ nominal, travel, requirements, barred }) => Array.from({ length: 4 * travel + 1 }, (_, n) => n / 2 - travel)
+    .map(by => ({ by, x: nominal + shift + by }))
+    .filter(({ x }) => barred.every(({ from, to }) => x <= from || x >= to))
+    .map(option => ({ ...option, spare: margin(requirements, option.x) })))
+  const least = new Map<string, Answer>()
+  const tryFrom = (n: number, before: number, answer: Answer) => {
+    if (n === chain.length) {
+      const key = `${answer.held} ${answer.spare}`
+      if (answer.slides < (least.get(key)?.slides ?? Infinity)) least.set(key, answer)
+      return
+    }
+    for (const { by, x, spare } of options[n]!) {
+      if (x - before < (n > 0 ? chain[n - 1]!.half + chain[n]!.half : -Infinity)) continue
+      tryFrom(n + 1, x, { held: answer.held + Number(spare >= 0), shift, spare: spare >= 0 ? Math.min(answer.spare, spare) : answer.spare, slides: answer.slides + Math.abs(by) })
+    }
+  }
+  tryFrom(0, -Infinity, { held: 0, shift, spare: Infinity, slides: 0 })
+  return [...least.values()]
+}
+
+/** Every shift in whole millimetres with every slide of every chain: where all figures are whole, the best is among them. */
+function bruteForce(chains: Slider[][], tolerance: number): Answer {
   let best: Answer | undefined
   for (let shift = -tolerance; shift <= tolerance; shift++) {
-    const options = chain.map(({ nominal, travel, requirements, barred }) => Array.from({ length: 4 * travel + 1 }, (_, n) => n / 2 - travel)
-      .map(by => ({ by, x: nominal + shift + by }))
-      .filter(({ x }) => barred.every(({ from, to }) => x <= from || x >= to))
-      .map(option => ({ ...option, spare: margin(requirements, option.x) })))
-    const tryFrom = (n: number, before: number, answer: Answer) => {
-      if (n === chain.length) {
-        if (beats(answer, best)) best = answer
-        return
-      }
-      for (const { by, x, spare } of options[n]!) {
-        if (x - before < (n > 0 ? chain[n - 1]!.half + chain[n]!.half : -Infinity)) continue
-        tryFrom(n + 1, x, { held: answer.held + Number(spare >= 0), shift, spare: spare >= 0 ? Math.min(answer.spare, spare) : answer.spare, slides: answer.slides + Math.abs(by) })
-      }
-    }
-    tryFrom(0, -Infinity, { held: 0, shift, spare: Infinity, slides: 0 })
+    const together = chains.map(chain => answersAt(shift, chain)).reduce((all, own) => all.flatMap(a => own.map((b): Answer =>
+      ({ held: a.held + b.held, shift, spare: Math.min(a.spare, b.spare), slides: a.slides + b.slides }))))
+    for (const answer of together) if (beats(answer, best)) best = answer
   }
   return best!
 }
@@ -64,24 +74,26 @@ const chainOf = fc.record({
   ({ nominal: n * pitch, travel, half, requirements: reach(wanted, zones), barred: barred === null ? [] : [{ from: barred - half, to: barred + 3 + half }] })))
 
 describe('placing plates', () => {
-  it('gives what trying every place gives: held, shift, margin and slides', () => {
-    fc.assert(fc.property(chainOf, fc.integer({ min: 0, max: 3 }), (chain, tolerance) => {
+  it('gives what trying every place gives, for rows that share one shift: held, shift, margin and slides', () => {
+    fc.assert(fc.property(fc.array(chainOf, { minLength: 1, maxLength: 3 }), fc.integer({ min: 0, max: 3 }), (chains, tolerance) => {
       // Where a plate has no free place at all the search has none either; what is then done is told apart below.
-      fc.pre(chain.every(({ nominal, travel, barred }) => [nominal - travel - tolerance, nominal + travel + tolerance].every(x => barred.every(({ from, to }) => x <= from || x >= to))))
-      const { shift, spare, by, held } = slide([chain], tolerance)
-      const slides = by[0]!.reduce((sum, each) => sum + Math.abs(each), 0)
-      const answer = { held: held[0]!.filter(Boolean).length, shift, spare, slides }
-      const best = bruteForce(chain, tolerance)
+      fc.pre(chains.flat().every(({ nominal, travel, barred }) => [nominal - travel - tolerance, nominal + travel + tolerance].every(x => barred.every(({ from, to }) => x <= from || x >= to))))
+      const { shift, spare, by, held } = slide(chains, tolerance)
+      const slides = by.flat().reduce((sum, each) => sum + Math.abs(each), 0)
+      const answer = { held: held.flat().filter(Boolean).length, shift, spare, slides }
+      const best = bruteForce(chains, tolerance)
       expect(answer.held).toBe(best.held)
       expect(Math.abs(shift)).toBe(Math.abs(best.shift))
       if (best.held > 0) expect(spare).toBeCloseTo(best.spare, 6)
       expect(slides).toBeCloseTo(best.slides, 5)
       // The places themselves are what they are said to be.
-      const places = chain.map(({ nominal }, n) => nominal + shift + by[0]![n]!)
-      chain.forEach(({ requirements, travel, half }, n) => {
-        expect(Math.abs(by[0]![n]!)).toBeLessThanOrEqual(travel + 1e-6)
-        if (held[0]![n]) expect(smallestMargin(requirements, places[n]!)).toBeGreaterThanOrEqual(spare - 1e-6)
-        if (n > 0) expect(places[n]! - places[n - 1]!).toBeGreaterThanOrEqual(half + chain[n - 1]!.half - 1e-6)
+      chains.forEach((chain, row) => {
+        const places = chain.map(({ nominal }, n) => nominal + shift + by[row]![n]!)
+        chain.forEach(({ requirements, travel, half }, n) => {
+          expect(Math.abs(by[row]![n]!)).toBeLessThanOrEqual(travel + 1e-6)
+          if (held[row]![n]) expect(smallestMargin(requirements, places[n]!)).toBeGreaterThanOrEqual(spare - 1e-6)
+          if (n > 0) expect(places[n]! - places[n - 1]!).toBeGreaterThanOrEqual(half + chain[n - 1]!.half - 1e-6)
+        })
       })
     }), { numRuns: 300 })
   })

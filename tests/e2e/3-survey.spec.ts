@@ -129,15 +129,15 @@ test('a block wall is fitted to the joints that were read', async ({ page }) => 
 })
 
 test('a false reading is set aside, and the holes’ proof follows', async ({ page, house }) => {
-  // Before the nail at member 5.
+  // Before the nails beside the middle one of the three studs that carry the sign.
   const { job, version } = await house.wall('ravel-sands', 'pier')
   const [wall] = job.walls
-  wall.evidence = wall.evidence.filter(({ id }: { id: string }) => id !== 'n1')
+  wall.evidence = wall.evidence.filter(({ id }: { id: string }) => !['n5', 'n6', 'n7', 'n8'].includes(id))
   await house.api('/sites/ravel-sands/walls/pier', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ wall, version }) })
   await page.goto('/sites/ravel-sands/walls/pier/survey')
   const probe = page.getByTestId('next-probe')
   await expect(probe).toContainText('2 planned holes rest on it')
-  await expect(page.getByRole('link', { name: 'Mount' })).toContainText('stop')
+  await expect(page.getByRole('link', { name: /^Mount/ })).toContainText('stop')
   await probe.getByRole('button', { name: 'Hit' }).click()
   await expect(probe).toHaveCount(0)
   await expect(page.locator('nav, [data-stage]').getByText('stops', { exact: false })).toHaveCount(0)
@@ -207,7 +207,7 @@ test('features are drawn on the elevation and typed exactly; a cable near a hole
   await expect(card).toContainText('Live cable run')
   await fill(page, 'Left side, from the wall’s left', '1650')
   await fill(page, 'Width', '20')
-  await page.getByRole('link', { name: 'Mount' }).click()
+  await page.getByRole('link', { name: /^Mount/ }).click()
   await expect(page.locator('[data-finding=hole-near-live-cable]').first()).toContainText('from a live cable; 50 is the least')
   await saved(page)
   expect((await house.wall()).job.walls[0].features.at(-1)).toMatchObject({ kind: 'live-cable', x: 1650, width: 20 })
@@ -313,7 +313,7 @@ test('readings taken without a connection are planned at once and kept; slips of
   await summary(page, '11 proved')
   await page.locator('[data-row=member-13]').click()
   await expect(page.getByTestId('member-card')).toContainText('single, observed, proved')
-  await page.getByRole('link', { name: 'Mount' }).click()
+  await page.getByRole('link', { name: /^Mount/ }).click()
   await expect(page.getByRole('region', { name: 'Mount' })).toContainText('9 of 9 plates held')
   await house.start()
   await page.reload()
@@ -344,5 +344,5 @@ test('by a house rule of one good sign, what was not proved is', async ({ page }
   await fill(page, 'One σ of a single tape measurement, mm', '-1')
   await expect(page.getByRole('alert')).toHaveText('It must not be negative.')
   await page.goto(`${HALL}/survey`)
-  await summary(page, '16 members, 15 proved')
+  await summary(page, '16 members, 14 proved')
 })

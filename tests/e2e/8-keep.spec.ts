@@ -39,7 +39,7 @@ test('an edit and a hole made without a connection are kept and sent when it is 
   await expect(state).toHaveAttribute('data-state', 'offline')
   await expect(state).toContainText('Not saved: no connection')
   await page.getByLabel('Your name').first().fill('Isla Brand')
-  await page.getByRole('link', { name: 'Hang' }).click()
+  await page.getByRole('link', { name: /^Hang/ }).click()
   await page.getByRole('button', { name: 'Hit' }).click()
   await expect(page.locator('[data-hole=departures-r1c1-top-1]')).toHaveAttribute('data-state', 'hit')
   await expect(state).toHaveAttribute('data-state', 'offline')

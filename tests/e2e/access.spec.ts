@@ -96,12 +96,19 @@ test('every action is in the palette, found by typing, with its key', async ({ p
 test('the keyboard’s place is always seen', async ({ page }) => {
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByTestId('elevation')).toBeVisible()
+  const reached = new Set<string>()
   for (let n = 0; n < 30; n++) {
     await page.keyboard.press('Tab')
-    const outline = await page.evaluate(() => {
-      const { outlineStyle, outlineWidth } = getComputedStyle(document.activeElement!)
-      return `${document.activeElement!.tagName} ${outlineStyle} ${outlineWidth}`
+    const { place, outline } = await page.evaluate(() => {
+      const element = document.activeElement!
+      const { outlineStyle, outlineWidth } = getComputedStyle(element)
+      const place = [...document.querySelectorAll('*')].indexOf(element)
+      return { place: element === document.body ? 'nowhere' : `${element.tagName} ${place}`, outline: `${outlineStyle} ${outlineWidth}` }
     })
-    expect(outline).toMatch(/^BODY|solid 3px/)
+    expect(place, `after ${n + 1} presses of Tab`).not.toBe('nowhere')
+    expect(outline, place).toBe('solid 3px')
+    reached.add(place)
   }
+  // Each press goes on to something else.
+  expect(reached.size).toBe(30)
 })
