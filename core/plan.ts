@@ -47,7 +47,7 @@ function mountArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: PlanC
     array, mounting,
     plan: { id: array.id, name: array.name, outline, imageGap, canvas: map?.canvas ?? { width: 0, height: 0 }, shift: placing.shift, strips: mounting.strips },
     crops: map?.crops.map(({ rounded }) => rounded) ?? [],
-    findings: [...modelFindings(array, cells, job.catalogue), ...arrangement.findings, ...viewingFindings(array, outline, cells, model, mountModel, wall.walkway), ...mounting.findings],
+    findings: [...modelFindings(array, cells, job.catalogue), ...arrangement.findings, ...viewingFindings(array, outline, cells, model, mountModel, job.site?.units ?? 'metric', wall.walkway), ...mounting.findings],
   }
 }
 

@@ -10,16 +10,17 @@ export interface Command {
   when?: () => boolean
 }
 
-const commands = shallowRef<Command[]>([])
+const offers = shallowRef<MaybeRefOrGetter<Command[]>[]>([])
+const commands = computed(() => offers.value.flatMap(offer => toValue(offer)))
 
 /** Every command that is offered on the screen now. */
 export const useCommandList = () => commands
 
-/** Offers commands for as long as the component lives. */
-export function useCommands(offered: Command[]): void {
-  commands.value = [...commands.value, ...offered]
+/** Offers commands for as long as the component lives; those of a getter follow what it reads. */
+export function useCommands(offered: MaybeRefOrGetter<Command[]>): void {
+  offers.value = [...offers.value, offered]
   onScopeDispose(() => {
-    commands.value = commands.value.filter(command => !offered.includes(command))
+    offers.value = offers.value.filter(offer => offer !== offered)
   })
 }
 

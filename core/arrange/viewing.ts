@@ -1,7 +1,7 @@
 import type { Finding } from '../finding'
 import type { Rect } from '../geometry'
 import { faceDepth, type Display, type Mount, type ScreenArray } from '../job'
-import { figure, words, type Figure } from '../units'
+import { figure, words, type Figure, type UnitSystem } from '../units'
 import type { Cell } from './cell'
 import type { OrientedDisplay } from './orientation'
 import { pixelPitch } from './pixels'
@@ -17,7 +17,17 @@ const ARC_MINUTE = 3437.75
 const TOP_LIMIT = 30
 const CENTRE_LIMIT = 15
 /** Between these heights a thing on a wall may stand out no more than this into a walkway, mm (ADA 307.2). */
-export const WALKWAY = { from: 685, to: 2030, out: 100 }
+export const WALKWAY: Record<UnitSystem, { from: number, to: number, out: number }> = {
+  metric: { from: 685, to: 2030, out: 100 },
+  // 27", 80" and 4", as the standard has them in either unit.
+  imperial: { from: 685.8, to: 2032, out: 101.6 },
+}
+/** A viewer of whom nothing is said: how high the eye is, and how far from the wall; round in the wall's own unit, mm. */
+export const USUAL_VIEWER: Record<UnitSystem, { eye: number, distance: number }> = {
+  metric: { eye: 1500, distance: 4000 },
+  // 5' and 13'.
+  imperial: { eye: 1524, distance: 3962.4 },
+}
 
 /** Where the picture of an array is, from the outermost lit edge to the other, mm. */
 export interface Picture { left: number, foot: number, height: number, width: number }
@@ -77,12 +87,13 @@ export function offAxis({ left, width }: Picture, along: number, distance: numbe
 }
 
 /** Cautions of pictures that nobody can look at in comfort, or that stand out into a walkway, where the wall is along one. */
-export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[], model: Display, mount: Mount | undefined, walkway = false): Finding[] {
+export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[], model: Display, mount: Mount | undefined, units: UnitSystem, walkway = false): Finding[] {
   if (cells.length === 0) return []
   const picture = pictureOf(cells)
   const [nearest, farthest] = [nearestViewer(picture, EYE.standing).value, farthestViewer(picture).value]
   const face = mount ? faceDepth(array, mount, model) : undefined
-  const inReach = outline.y < WALKWAY.to && outline.y > WALKWAY.from
+  const { from, to, out } = WALKWAY[units]
+  const inReach = outline.y < to && outline.y > from
   const about = { stage: 'arrange', subject: array.id } as const
   return [
     ...nearest > farthest
@@ -92,10 +103,10 @@ export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[]
           remedy: words`Hang it lower, or take larger displays.`,
         }]
       : [],
-    ...walkway && face !== undefined && face > WALKWAY.out && inReach
+    ...walkway && face !== undefined && face > out && inReach
       ? [{
           ...about, severity: 'caution' as const, code: 'stands-into-walkway',
-          message: words`The face of ${array.name} stands ${face} out of the wall with its lower edge at ${outline.y}: into a walkway ${WALKWAY.out} is the most between ${WALKWAY.from} and ${WALKWAY.to} (ADA 307.2).`,
+          message: words`The face of ${array.name} stands ${face} out of the wall with its lower edge at ${outline.y}: into a walkway ${out} is the most between ${from} and ${to} (ADA 307.2).`,
           remedy: words`Check local accessibility rules: recess it, guard its foot so that a cane meets it, or hang it higher.`,
         }]
       : [],

@@ -70,6 +70,13 @@ test('the grid is nudged by keys, snaps to the middle under the hand, and one dr
   await page.keyboard.press('Control+z')
   await expect(field(page, 'from the wall’s left')).toHaveValue('2970.9')
   await expect(field(page, 'above the floor')).toHaveValue('894')
+  // In inches a press is a sixteenth.
+  await page.keyboard.press('u')
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(page.getByRole('button', { name: /^Undo/ })).toBeEnabled()
+  await saved(page)
+  expect((await array(house)).at.x.value).toBeCloseTo(2970.9 + 25.4 * 9 / 16, 6)
 })
 
 test('an array keeps to what it follows until a hand moves it', async ({ page, house }) => {

@@ -69,3 +69,30 @@ test('the API answers each kind of wrong with its own status and one shape', asy
   expect([nowhere.status, JSON.parse(nowhere.body).error.code]).toEqual([404, 'not-found'])
   expect((await house.wall()).version).toBe(version)
 })
+
+test('ids of any form break no screen, and a reading of any id is picked on the drawing', async ({ page, house }) => {
+  const { job, version } = await house.wall()
+  const [wall] = job.walls
+  const [array, reading] = ['a(b [c] "d" .e #f', 'a member-1 (left) "quoted"']
+  wall.arrays[0].id = array
+  wall.evidence.find(({ method, x }: { method: string, x: number }) => method === 'magnet' && x === 1492).id = reading
+  const put = await house.api(HALL, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ wall, version }) })
+  expect(put.status).toBe(200)
+  const errors: string[] = []
+  page.on('pageerror', error => errors.push(error.message))
+  for (const stage of ['survey', 'arrange', 'mount', 'fix', 'mark', 'hang']) {
+    await page.goto(`${HALL}/${stage}`)
+    await expect(page.locator('[data-position]')).toHaveCount(9)
+    if (stage === 'hang') await expect(page.getByTestId('hole-name')).toContainText('R1 C1 top 1')
+    else await expect(page.locator(`[data-array=${JSON.stringify(array)}]`)).toHaveCount(1)
+  }
+  await page.goto(`${HALL}/arrange`)
+  await page.getByRole('tab', { name: 'Screen', exact: true }).click()
+  await page.locator('[data-position]').nth(4).click()
+  await expect(page.locator('.bench')).toContainText('R2 C2')
+
+  await page.goto(`${HALL}/survey`)
+  await page.locator(`[data-reading=${JSON.stringify(reading)}]`).click({ force: true })
+  await expect(page.getByTestId('reading-card')).toContainText('a magnet')
+  expect(errors).toEqual([])
+})

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { angleUp, EYE, farthestViewer, nearestViewer, OFF_AXIS_LIMIT, offAxis, pictureOf, pixelsNotVisible, WALKWAY } from '~~/core/arrange'
+import { angleUp, EYE, farthestViewer, nearestViewer, OFF_AXIS_LIMIT, offAxis, pictureOf, pixelsNotVisible, USUAL_VIEWER, WALKWAY } from '~~/core/arrange'
 import { depthsOf } from '~~/core/mount'
 
 /** Who looks at the picture, from where, and what stands in the way. */
 const store = useWallStore()
-const { show } = useUnits()
+const { show, system } = useUnits()
 const { array, display, mount, arrangement } = useArray()
 const who = useState<keyof typeof EYE | 'own'>('arrange-eye', () => 'standing')
-const ownEye = useState('arrange-own-eye', () => 1500)
+const ownEye = useState('arrange-own-eye', () => USUAL_VIEWER[store.siteUnits].eye)
 const along = useState<number | undefined>('arrange-along', () => undefined)
-const distance = useState('arrange-distance', () => 4000)
+const distance = useState('arrange-distance', () => USUAL_VIEWER[store.siteUnits].distance)
 const eye = computed(() => who.value === 'own' ? ownEye.value : EYE[who.value])
 const picture = computed(() => arrangement.value?.cells.length ? pictureOf(arrangement.value.cells) : undefined)
 const top = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height, eye.value, distance.value, 'Up to the top edge'))
@@ -88,7 +88,7 @@ const scene = computed(() => {
       <input type="checkbox" class="size-5" :checked="store.wall?.walkway === true" @change="store.edit('Walkway', (wall) => { if (wall.walkway) delete wall.walkway; else wall.walkway = true })"> people walk along this wall
     </label>
     <p class="text-xs text-ink-soft">
-      Between {{ show(WALKWAY.from) }} and {{ show(WALKWAY.to) }} a thing may stand {{ show(WALKWAY.out) }} into a walkway (ADA 307.2). Check local accessibility rules.
+      Between {{ show(WALKWAY[system].from) }} and {{ show(WALKWAY[system].to) }} a thing may stand {{ show(WALKWAY[system].out) }} into a walkway (ADA 307.2). Check local accessibility rules.
     </p>
   </div>
 </template>

@@ -10,6 +10,7 @@ const { selected } = useSelection()
 const { array, cell, arrangement, edit } = useArray()
 const { optionsOf, take } = useModelChoice()
 const { house, load } = useHouseCatalogue()
+const { system } = useUnits()
 
 function nudge(dx: number, dy: number) {
   if (!array.value) return
@@ -49,12 +50,11 @@ function step(down: number, right: number) {
   }
 }
 const has = () => array.value !== undefined
-const STEPS = [['', 1], ['shift+', 10], ['alt+', 0.1]] as const
 const WAYS = [['left', -1, 0], ['right', 1, 0], ['up', 0, 1], ['down', 0, -1]] as const
+useCommands(() => NUDGES[system.value].flatMap(({ held, by, words }) => WAYS.map(([way, x, y]) => ({
+  id: `nudge-${held}${way}`, title: `Nudge the array ${way} by ${words}`, group: 'Arrange' as const, keys: [`${held}arrow${way}`], when: has, run: () => nudge(x * by, y * by),
+}))))
 useCommands([
-  ...STEPS.flatMap(([modifier, by]) => WAYS.map(([way, x, y]) => ({
-    id: `nudge-${modifier}${way}`, title: `Nudge the array ${way} by ${by} mm`, group: 'Arrange' as const, keys: [`${modifier}arrow${way}`], when: has, run: () => nudge(x * by, y * by),
-  }))),
   ...WAYS.map(([way, x, y]) => ({ id: `step-${way}`, title: `Choose the next screen ${way}`, group: 'Arrange' as const, keys: [`ctrl+arrow${way}`], when: has, run: () => step(-y, x) })),
   { id: 'turn', title: 'Turn all screens a quarter, or the chosen one', group: 'Arrange', keys: ['r'], when: has, run: turnOn },
   { id: 'whole', title: 'Choose no single screen', group: 'Arrange', keys: ['escape'], when: () => cell.value !== undefined, run: () => { selected.value = '' } },

@@ -4,6 +4,7 @@ const store = useWallStore()
 const { array, arrayPlan, positions, position, held, step } = usePlates()
 const { selected } = useSelection()
 const { follows } = useWallPlan()
+const { system } = useUnits()
 onMounted(() => { follows.value = true })
 onBeforeUnmount(() => { follows.value = false })
 
@@ -13,9 +14,13 @@ const has = () => position.value?.plate !== undefined
 useCommands([
   { id: 'plate-next', title: 'Next screen', group: 'Mount', keys: [']'], run: () => step(1) },
   { id: 'plate-back', title: 'Screen before', group: 'Mount', keys: ['['], run: () => step(-1) },
-  { id: 'plate-left', title: 'Slide the plate 1 mm left', group: 'Mount', keys: ['arrowleft'], when: has, run: () => slide(-1) },
-  { id: 'plate-right', title: 'Slide the plate 1 mm right', group: 'Mount', keys: ['arrowright'], when: has, run: () => slide(1) },
 ])
+useCommands(() => {
+  const { by, words } = NUDGES[system.value][0]!
+  return ([['left', -by], ['right', by]] as const).map(([way, move]) => ({
+    id: `plate-${way}`, title: `Slide the plate ${words} ${way}`, group: 'Mount' as const, keys: [`arrow${way}`], when: has, run: () => slide(move),
+  }))
+})
 const summary = computed(() => {
   if (positions.value.length === 0) return 'Nothing to mount yet'
   const { x, y } = arrayPlan.value!.shift

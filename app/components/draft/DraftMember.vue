@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Member } from '~~/core/survey'
+import { piecesOf, type Member } from '~~/core/survey'
 import type { Haul } from '~/composables/useDraftDrag'
 
 /** A framing member over the height of the wall; what is not sure of its edges is drawn soft. */
@@ -16,6 +16,8 @@ const unsure = computed(() => 1.96 * member.sd)
 const sure = computed(() => Math.max(member.width / 2 - unsure.value, 0))
 const perhaps = computed(() => member.width / 2 + unsure.value)
 const observed = computed(() => member.source === 'observed')
+/** Between the plies of a doubled member; a single one has its centre line. */
+const lines = computed(() => member.plies < 2 ? [member.centre] : piecesOf(member).slice(1).map(({ centre }) => centre - member.width / member.plies / 2))
 /** Where it stands, up from the floor; elsewhere only its outline shows that it was looked for. */
 const stands = computed(() => (member.stretches ?? [{ from: 0, to: height }]).map(({ from, to }) => ({ y: from, height: to - from })))
 </script>
@@ -52,10 +54,10 @@ const stands = computed(() => (member.stretches ?? [{ from: 0, to: height }]).ma
       vector-effect="non-scaling-stroke"
     />
     <path
-      :d="`M${member.centre} 0 V${height}`"
+      :d="lines.map(x => `M${x} 0 V${height}`).join(' ')"
       stroke="var(--color-wood-edge)"
-      stroke-width="0.8"
-      :stroke-dasharray="member.kind === 'double' ? undefined : '8 3 1 3'"
+      :stroke-width="member.plies > 1 ? 1.6 : 0.8"
+      :stroke-dasharray="member.plies > 1 ? undefined : '8 3 1 3'"
       vector-effect="non-scaling-stroke"
     />
     <DraftLettering :x="member.centre" :y="height" anchor="middle" :size="11" :dy="-5">

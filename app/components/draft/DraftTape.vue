@@ -26,16 +26,20 @@ const ticks = computed(() => {
     .map(value => ({ x: view.value.x(value * unit + datum.value), text: show(value * unit) }))
     .filter(({ x }) => x > Math.max(view.value.x(0), 0) + 10 && x < Math.min(view.value.x(length.value), width) - 10)
 })
-/** Figures that would run into the one before them are left to the ledger. */
+/** Where figures may stand: on the tape, and on the screen; px. */
+const within = computed(() => ({ from: Math.max(view.value.x(0) - EDGE, 0), to: Math.min(view.value.x(length.value) + EDGE, width) }))
+/** Figures that would run into the one before them are left to the ledger; at an end of the tape they stand a little aside. */
 const read = computed(() => {
   let free = -Infinity
+  const { from, to } = within.value
   return [...points].sort((a, b) => a.x - b.x).map((point) => {
     const x = view.value.x(point.x)
     const text = show(point.x - datum.value) + (point.doubtful ? '?' : '')
     const half = text.length * 3.4 + 2
-    const clear = x - half > free
-    if (clear) free = x + half
-    return { ...point, at: x, text, clear, lit: hovered.value === point.id }
+    const middle = x < from || x > to ? x : Math.min(Math.max(x, from + half), to - half)
+    const clear = middle - half > free
+    if (clear) free = middle + half
+    return { ...point, at: x, middle, text, clear, lit: hovered.value === point.id }
   })
 })
 </script>
@@ -49,7 +53,7 @@ const read = computed(() => {
     </g>
     <g v-for="point in read" :key="point.id" :data-tape="point.id" :class="point.doubtful ? 'text-[#8a1009]' : 'text-on-tape'">
       <path :d="`M${point.at} 44 v-7`" stroke="currentColor" :stroke-width="point.lit ? 4 : 2" />
-      <text v-if="point.clear || point.lit" class="figures" :x="point.at" y="34" text-anchor="middle" font-size="13" font-weight="600" fill="currentColor" paint-order="stroke" stroke="var(--color-tape)" stroke-width="4">{{ point.text }}</text>
+      <text v-if="point.clear || point.lit" class="figures" :x="point.middle" y="34" text-anchor="middle" font-size="13" font-weight="600" fill="currentColor" paint-order="stroke" stroke="var(--color-tape)" stroke-width="4">{{ point.text }}</text>
     </g>
   </svg>
 </template>

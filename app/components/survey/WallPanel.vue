@@ -53,9 +53,11 @@ const setOr = (key: 'fireRating' | 'linedIn' | 'windSpeed', label: string) => (v
           <LengthField label="Unit height" :value="structure.block.height" :actions="field('Unit height', (wall, mm) => { wall.structure.block!.height = mm })" />
           <LengthField label="Joint" :value="structure.block.joint" :actions="field('Joint', (wall, mm) => { wall.structure.block!.joint = mm })" />
         </div>
-        <ChoiceField label="Bond" :value="structure.block.bond" :options="[{ value: 'running', label: 'running' }, { value: 'stack', label: 'stack' }]" :commit="bond => store.edit('Bond', wall => { wall.structure.block!.bond = bond as 'running' })" />
-        <ChoiceField label="Units" :value="structure.block.unit ?? ''" :options="[{ value: 'hollow', label: 'hollow' }, { value: 'solid', label: 'solid' }, { value: 'grouted', label: 'grouted' }]" :commit="unit => store.edit('Units', wall => { wall.structure.block!.unit = unit as 'hollow' })" />
-        <LengthField v-if="structure.block.unit === 'hollow'" label="Face shell, thick" :value="structure.block.shell" hint="25 to 35 mm as a rule" :actions="field('Face shell', (wall, mm) => { wall.structure.block!.shell = mm })" />
+        <div class="col-span-2 grid grid-cols-3 gap-x-3">
+          <ChoiceField label="Bond" :value="structure.block.bond" :options="[{ value: 'running', label: 'running' }, { value: 'stack', label: 'stack' }]" :commit="bond => store.edit('Bond', wall => { wall.structure.block!.bond = bond as 'running' })" />
+          <ChoiceField label="Units" :value="structure.block.unit ?? ''" :options="[{ value: 'hollow', label: 'hollow' }, { value: 'solid', label: 'solid' }, { value: 'grouted', label: 'grouted' }]" :commit="unit => store.edit('Units', wall => { wall.structure.block!.unit = unit as 'hollow' })" />
+          <LengthField v-if="structure.block.unit === 'hollow'" label="Face shell" :value="structure.block.shell" :actions="field('Face shell', (wall, mm) => { wall.structure.block!.shell = mm })" />
+        </div>
       </template>
       <TypedField v-if="structure.kind === 'concrete'" label="Strength f′c, MPa" :shown="structure.strength === undefined ? '' : String(structure.strength)" :read="readCount('MPa')" :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }" />
     </div>

@@ -1,0 +1,64 @@
+import { once } from 'node:events'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { build, install, ROOT, startServer, untilAnswering } from './house.mjs'
+import { CHROMIUM_FLAGS, findChromium } from './chromium.mjs'
+
+/**
+ * Takes the pictures of docs/screenshots anew from the demo: `npm run screenshots`, or with names of some of
+ * them. `--inches` and `--to FOLDER` are for looking at views that are not kept.
+ */
+const [HALL, PIER] = ['/sites/holm-point/walls/ticket-hall', '/sites/ravel-sands/walls/pier']
+const tab = name => page => page.getByRole('tab', { name, exact: true }).click()
+const CSV = ['method,x,y,edge,hit', 'detector-edge,881,1500,left,', 'detector-edge,919,1500,right,', 'magnet,far,1200,,', 'sonar,1300,1200,,', 'probe,1690,1200,,hit'].join('\r\n')
+
+/** Name, address, and what is done there before the picture is taken. */
+const VIEWS = {
+  'sites': ['/'],
+  'site': ['/sites/holm-point'],
+  'rules': ['/sites/holm-point/rules'],
+  'catalogue': ['/catalogue'],
+  'survey': [`${HALL}/survey`],
+  'survey-wall': [`${HALL}/survey`, tab('Layers')],
+  'survey-face': [`${HALL}/survey`, tab('Flatness')],
+  'survey-import': [`${HALL}/survey`, page => page.getByTestId('evidence-csv').setInputFiles({ name: 'readings.csv', mimeType: 'text/csv', buffer: Buffer.from(CSV) })],
+  'pier': [`${PIER}/survey`],
+  'arrange': [`${HALL}/arrange`],
+  'arrange-picture': [`${HALL}/arrange`, tab('Picture')],
+  'arrange-viewers': [`${HALL}/arrange`, tab('Viewers')],
+  'arrange-compare': ['/sites/stennick/walls/departures-row/arrange', tab('All')],
+  'mount': [`${HALL}/mount`],
+  'mount-depth': [`${HALL}/mount`, tab('Depth')],
+  'fix': [`${HALL}/fix`],
+  'mark': [`${HALL}/mark`],
+  'hang': [`${HALL}/hang`, undefined, { width: 390, height: 844 }],
+}
+
+install()
+build()
+const args = process.argv.slice(2)
+const folder = args.includes('--to') ? args.splice(args.indexOf('--to'), 2)[1] : join(ROOT, 'docs', 'screenshots')
+const inches = args.includes('--inches') && args.splice(args.indexOf('--inches'), 1)
+const { chromium } = await import('@playwright/test')
+const data = mkdtempSync(join(tmpdir(), 'wide-trellis-'))
+const port = '4199'
+const server = startServer({ PORT: port, WT_DATA: data, WT_DEMO: '1' }, 'pipe')
+await untilAnswering(server, `http://localhost:${port}`)
+const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_FLAGS })
+for (const [name, [address, prepare, viewport = { width: 1280, height: 800 }]] of Object.entries(VIEWS)) {
+  if (args.length > 0 && !args.includes(name)) continue
+  const page = await browser.newPage({ viewport })
+  await page.goto(`http://localhost:${port}${address}`)
+  await page.locator('h1').first().waitFor()
+  await page.waitForLoadState('networkidle')
+  if (inches) await page.getByTestId('units').first().click({ timeout: 2000 }).catch(() => {})
+  await prepare?.(page)
+  await page.waitForTimeout(800)
+  await page.screenshot({ path: join(folder, `${name}.png`) })
+  await page.close()
+}
+await browser.close()
+server.kill('SIGTERM')
+await once(server, 'exit')
+rmSync(data, { recursive: true, force: true })
