@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { startServer, untilAnswering } from '../scripts/house.mjs'
 import { opening } from './opening'
 import { frames } from './frames'
-import { framingStudy } from './framing'
+import { framingStudy, worldsStudy } from './framing'
 import { fusing, placing, planning } from './planning'
 import { probingStudy } from './probing'
 import type { Row } from './row'
@@ -36,6 +36,10 @@ const rows = [
 console.table(Object.fromEntries(rows.map(({ what, measured, aim, met }) => [what, { measured, aim, met: met === undefined ? '' : met ? 'yes' : 'NO' }])))
 console.log('\nThe framing map over 400 simulated walls for each way of reading')
 console.table(framingStudy(400))
+for (const group of ['two kinds', 'edges'] as const) {
+  console.log(`\nThe framing map over 150 simulated walls of each world, one as modelled and others that break what it assumes; read by ${group}`)
+  console.table(worldsStudy(150, group))
+}
 console.log('\nNails until every planned hole of a 2 × 3 wall is proved, over 150 simulated walls read with a detector')
 console.table(probingStudy(150))
 if (rows.some(({ met }) => met === false)) console.log('Some aims are not met on this machine.')

@@ -22,14 +22,18 @@ describe('an array that is not held', () => {
   it('is offered everything that would hold it, and each does once it is taken', () => {
     const { job, array, remedies } = unheld()
     expect(held(job)).toBe(false)
-    expect(remedies.map(({ kind }) => kind)).toEqual(['slots', 'rail', 'board', 'mount'])
-    for (const { change, held: count, total } of remedies) {
+    expect(remedies.map(({ kind }) => kind)).toEqual(['rail', 'board', 'mount', 'slots'])
+    for (const { change, held: count, total, stops } of remedies) {
       expect(count).toBe(total)
       const taken = structuredClone(job)
       Object.assign(taken.walls[0]!.arrays[0]!, change)
       expect(held(taken), textToString(remedies[0]!.title, 'metric')).toBe(true)
+      expect(planWall(taken.walls[0]!, taken).findings.filter(({ severity }) => severity === 'stop').map(({ message }) => message)).toEqual(stops)
     }
-    expect(array.carrier).toBeUndefined()
+    // One member alone takes twice the shear, and both moments of a screen off its middle: it is told with its stop, and last.
+    const [rail, board, mount, slots] = remedies.map(({ stops }) => stops.map(stop => textToString(stop, 'metric')))
+    expect([rail, board, mount]).toEqual([[], [], []])
+    expect(slots).toEqual([expect.stringContaining('the load is chiefly across the grain'), expect.stringMatching(/utilisation 1\d\d %/)])
   })
 
   it('may be shifted farther than the client allows, by what is told', () => {

@@ -13,6 +13,8 @@ export interface Remedy {
   says: Text[]
   held: number
   total: number
+  /** What is said against it all the same: the stops of Mount and Fix that it would have. */
+  stops: Text[]
   change: Partial<ScreenArray>
 }
 
@@ -21,15 +23,18 @@ const FARTHEST = 620
 /** So many other mounts are told of at most. */
 const MOUNTS = 3
 
-interface Tried { plan: ArrayPlan, held: number, use: number | undefined, notKnown: boolean }
+interface Tried { plan: ArrayPlan, held: number, use: number | undefined, notKnown: boolean, stops: Text[] }
 
 /** An array as it would be planned with a change. */
 function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, job: PlanContext): Tried | undefined {
-  const [plan] = planWall({ ...wall, arrays: [{ ...array, ...change }] }, job).arrays
+  const { arrays: [plan], findings } = planWall({ ...wall, arrays: [{ ...array, ...change }] }, job)
   if (!plan) return undefined
   const uses = plan.positions.flatMap(({ loads = [] }) => loads.map(({ utilisation }) => utilisation))
   const known = uses.filter(use => use !== undefined)
-  return { plan, held: plan.positions.filter(({ plate }) => plate?.held).length, use: known.length > 0 ? Math.max(...known) : undefined, notKnown: known.length < uses.length || uses.length === 0 }
+  return {
+    plan, held: plan.positions.filter(({ plate }) => plate?.held).length, use: known.length > 0 ? Math.max(...known) : undefined, notKnown: known.length < uses.length || uses.length === 0,
+    stops: findings.filter(({ severity, stage }) => severity === 'stop' && (stage === 'mount' || stage === 'fix')).map(({ message }) => message),
+  }
 }
 
 const percent = (share: number) => `${Math.round(100 * share)} %`
@@ -53,7 +58,7 @@ function shiftRemedy(array: ScreenArray, wall: Wall, job: PlanContext): Remedy[]
   if (ways.length === 0) return []
   const told = ways.reduce((a, b) => words`${a} and ${b}`)
   return [{
-    kind: 'shift', title: words`Shift the whole array ${told}`, held: tried.held, total: tried.plan.positions.length,
+    kind: 'shift', title: words`Shift the whole array ${told}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops,
     says: [
       words`${Math.max(Math.abs(x) - tolerance.x, Math.abs(y) - tolerance.y)} more than the ${x !== 0 ? tolerance.x : tolerance.y} that the client allows: ask first.`,
       words`Its middle then stands at ${outline.x + outline.width / 2}, and not at ${nominal.outline.x + nominal.outline.width / 2}.`,
@@ -69,7 +74,7 @@ function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanCon
     const heaviest = Math.max(...(tried?.plan.positions ?? []).map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
     if (!tried || (capacity !== undefined && heaviest > capacity)) return []
     return [{
-      kind: 'slots', title: words`Fix each plate to ${members === 1 ? 'one member' : `${members} members`}, by its ${rows.join(' and ')} slots`, held: tried.held, total: tried.plan.positions.length,
+      kind: 'slots', title: words`Fix each plate to ${members === 1 ? 'one member' : `${members} members`}, by its ${rows.join(' and ')} slots`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops,
       says: [capacity === undefined ? words`Its maker allows this.` : words`Its maker then allows ${String(capacity)} kg; the heaviest display is ${String(heaviest)} kg.`, useText(tried)],
       change: { needs: { members, rows } },
     }]
@@ -87,7 +92,7 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Plan
     const members = [...new Set(plan.strips.flatMap(({ supports }) => supports.map(({ member }) => member + 1)))].sort((a, b) => a - b)
     return [{
       kind, title: kind === 'rail' ? words`Rails across the members, one behind each row of slots` : words`A backing board of ${carrier.thickness} plywood, fixed to every member`,
-      held: tried.held, total: plan.positions.length,
+      held: tried.held, total: plan.positions.length, stops: tried.stops,
       says: [
         words`${piecesOf(plan)}, on members ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
         words`Everything comes out by ${carrier.thickness}: ${mount.depth.stowed + carrier.thickness} stowed in place of ${mount.depth.stowed}, for the whole array, so that its faces stay in one plane.`,
@@ -108,7 +113,7 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanCo
       const tried = tryOut(plain, { mount: other.id }, wall, { ...job, catalogue })
       if (!tried || heaviest(tried.plan) > other.capacity) return []
       return [{
-        kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length,
+        kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops,
         says: [
           words`A ${other.kind.replace('-', ' ')} mount${other.kind === mount.kind ? '' : `, where this one is ${mount.kind.replace('-', ' ')}`}; it carries ${String(other.capacity)} kg.`,
           words`Stowed ${other.depth.stowed} in place of ${mount.depth.stowed}.`,
@@ -117,13 +122,13 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanCo
         change: { mount: other.id, needs: undefined },
       }]
     })
-    .filter(({ held, total }) => held === total).slice(0, MOUNTS)
+    .filter(({ held, total, stops }) => held === total && stops.length === 0).slice(0, MOUNTS)
 }
 
 /**
  * What else would hold an array that is not held as it is: a larger shift, another use of the slots,
  * rails, a board, another mount. Each is planned through before it is told; those that hold every
- * plate come first, and one that holds no more than now is left out.
+ * plate without a stop come first, then those that hold most; one that holds no more than now is left out.
  *
  * @param offered mounts that could be taken in place of its own
  */
@@ -137,5 +142,5 @@ export function remediesFor(array: ScreenArray, asBuilt: Wall, job: PlanContext,
     ...slotRemedies(array, mount, wall, job),
     ...carrierRemedies(array, mount, wall, job),
     ...mountRemedies(array, mount, wall, job, offered),
-  ].filter(({ held }) => held > now.held).sort((a, b) => b.held - a.held)
+  ].filter(({ held }) => held > now.held).sort((a, b) => b.held - a.held || Number(a.stops.length > 0) - Number(b.stops.length > 0))
 }

@@ -33,9 +33,10 @@ export function carriedFigures(load: FastenerLoad): { tension: Figure, shear: Fi
 
 /** How far the worst bolt between plate and rail or board is used: tension and shear, each over what its maker allows, added. Undefined where that is not given. */
 export function boltUse({ bolt }: Carrier, bolts: BoltLoad[]): { utilisation: number, tension: number, shear: number } | undefined {
-  if (!bolt || bolts.length === 0) return undefined
+  const [tensionAllowed, shearAllowed] = [bolt?.tension, bolt?.shear]
+  if (tensionAllowed === undefined || shearAllowed === undefined || bolts.length === 0) return undefined
   return bolts.map((load) => {
     const { shear } = shearOf(load)
-    return { utilisation: load.tension / bolt.tension + shear / bolt.shear, tension: load.tension, shear }
+    return { utilisation: load.tension / tensionAllowed + shear / shearAllowed, tension: load.tension, shear }
   }).reduce((a, b) => b.utilisation > a.utilisation ? b : a)
 }

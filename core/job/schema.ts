@@ -155,7 +155,7 @@ const screenArray = group({
   shiftTolerance: maybe(point(extent)),
   plates: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), lateralShift: length(), heightShift: length(), reason: words(2_000) }), LIMITS.screens),
   holes: list(group({ row: must(count(LIMITS.screens)), column: must(count(LIMITS.screens)), of: name(), rank: must(count(20)), x: must(length()), reason: words(2_000) }), LIMITS.screens),
-  carrier: maybe({ kind: must(oneOf('rail', 'board')), thickness: must(size()), height: size(), web: size(), moment: figure().moreThan(0, 'must be more than 0 N·m'), bolt: maybe({ tension: must(newtons()), shear: must(newtons()) }) }),
+  carrier: maybe({ kind: must(oneOf('rail', 'board')), thickness: must(size()), height: size(), web: size(), moment: figure().moreThan(0, 'must be more than 0 N·m'), bolt: maybe({ tension: newtons(), shear: newtons() }) }),
   needs: maybe(slotUse()),
   behind: maybe({ plug: size(), cable: size(), player: size(), mass: extent() }),
   align: oneOf(...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS),

@@ -297,7 +297,7 @@ export interface Carrier {
   web?: number
   moment?: number
   /** What its maker allows of one bolt between plate and rail or board, N. */
-  bolt?: { tension: number, shear: number }
+  bolt?: { tension?: number, shear?: number }
 }
 
 /** What goes behind each display of an array: length of the plug, thickness of the cable and of a media player, mm; mass of the player and what else hangs on the mount, kg. */

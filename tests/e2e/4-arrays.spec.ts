@@ -66,6 +66,7 @@ test('unlike displays hang in one row, in line by their pictures', async ({ page
 test('a screen is chosen, turned and left out by keys', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
   await panel(page, 'Screen')
+  await expect(page.locator('[data-testid=elevation] [data-position]')).toHaveCount(9)
   await page.locator('h1').click()
   for (const press of ['Control+ArrowRight', 'Control+ArrowRight', 'Control+ArrowDown', 'r']) await page.keyboard.press(press)
   await expect(page.getByLabel('Hung')).toHaveValue('inverted')

@@ -48,6 +48,7 @@ test('a hole is put elsewhere by hand, within its slot or with a stop', async ({
 
 test('a plate is slid by typing and by keys, within its travel, and shows its sum', async ({ page }) => {
   await page.goto(`${HALL}/mount`)
+  await expect(page.getByTestId('chosen-screen')).toContainText('Screen R1 C1')
   await page.locator('h1').click()
   await page.keyboard.press(']')
   await expect(page.getByTestId('chosen-screen')).toContainText('Screen R1 C2')

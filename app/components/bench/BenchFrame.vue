@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
-import { waitOf } from '~~/core/waits'
 
 /** One stage's bench: its decisions, what follows from them, and the findings. */
 const { stage, summary } = defineProps<{ stage: Stage, title: string, summary?: string }>()
 const { findings } = useWallPlan()
-const wait = computed(() => waitOf(stage, findings.value))
 const here = computed(() => findings.value.filter(finding => finding.stage === stage))
 </script>
 
@@ -18,9 +16,7 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
     <p v-if="summary" class="mt-0.5 text-sm text-ink-soft">
       {{ summary }}
     </p>
-    <p v-if="wait" class="mt-1 border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm" data-testid="waits">
-      Waits for {{ STAGE_INFO.find(({ id }) => id === wait!.stage)!.title }}: {{ wait.stops }} {{ wait.stops === 1 ? 'stop stands' : 'stops stand' }} there. Nothing here is settled until then.
-    </p>
+    <WaitsNote :stage="stage" class="mt-1" />
     <div class="mt-2 space-y-2.5">
       <slot />
     </div>

@@ -76,6 +76,7 @@ watch(steps, (list) => {
           hole {{ index + 1 }} of {{ steps.length }}, {{ made }} made
         </p>
       </header>
+      <WaitsNote stage="hang" class="mt-1" />
       <dl class="figures mt-1 divide-y divide-hair border-y border-hair">
         <div class="flex items-baseline justify-between py-1">
           <dt class="text-base">

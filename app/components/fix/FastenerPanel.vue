@@ -15,7 +15,7 @@ const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock ===
 
 <template>
   <div v-if="array && fixing" class="space-y-2.5">
-    <ul class="max-h-52 space-y-1 overflow-y-auto" tabindex="0" aria-label="Fasteners, the best first">
+    <ul class="space-y-1 overflow-y-auto" :class="fixing.rail ? 'max-h-32' : 'max-h-52'" tabindex="0" aria-label="Fasteners, the best first">
       <li v-for="{ fastener, utilisation, stop, inStock, onSite } in ranked" :key="fastener.id">
         <button type="button" class="w-full rounded border px-2 py-1 text-left text-sm" :class="fastener.id === array.fastener ? 'border-pine bg-paper font-semibold' : 'border-hair bg-paper'" :aria-pressed="fastener.id === array.fastener" :data-fastener="fastener.id" @click="choose(fastener.id)">
           <span class="flex justify-between gap-2"><span>{{ fastener.name ?? fastener.id }}</span><b class="figures shrink-0" :class="{ 'text-stop': stop }">{{ utilisation === undefined ? 'not known' : percent(utilisation) }}</b></span>

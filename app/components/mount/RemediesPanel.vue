@@ -12,6 +12,11 @@ const { tell } = useUnits()
 const found = shallowRef<Remedy[]>()
 const drawn = ref('')
 const failed = ref('')
+/** A way that reaches all members and has a stop all the same does not hold. */
+function verdictOf({ held, total, stops }: Remedy): { good: boolean, text: string } {
+  if (held < total) return { good: false, text: `holds ${held} of ${total}` }
+  return stops.length === 0 ? { good: true, text: 'holds all' } : { good: false, text: stops.length === 1 ? '1 stop' : `${stops.length} stops` }
+}
 const key = ({ kind, change }: Remedy) => `${kind} ${JSON.stringify(change)}`
 
 /** So many plates are planned through again and again in a moment; more only when it is asked for. */
@@ -53,8 +58,12 @@ const carrier = computed(() => array.value?.carrier)
 const edit = (label: string, recipe: (carrier: Carrier) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id).carrier!))
 const onWall = () => store.edit('Fix the plates to the wall itself', (wall) => { delete arrayOf(wall, array.value!.id).carrier })
 const ownSlots = () => store.edit('Use the slots as the mount has it', (wall) => { delete arrayOf(wall, array.value!.id).needs })
-const readForce = (text: string): Read<number> => /^\d+([.,]\d+)?$/.test(text.trim()) && Number(text.replace(',', '.')) > 0 ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: 'A force in N is expected.' }
-const readMoment = (text: string): Read<number | undefined> => text.trim() === '' ? { ok: true, value: undefined } : /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: 'A number of N·m is expected.' }
+/** A figure of a maker's table; empty where it is not known. */
+const readFigure = (unit: string) => (text: string): Read<number | undefined> => {
+  if (text.trim() === '') return { ok: true, value: undefined }
+  const value = /^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.replace(',', '.')) : 0
+  return value > 0 ? { ok: true, value } : { ok: false, message: `“${text}” is not a number of ${unit} above 0` }
+}
 </script>
 
 <template>
@@ -67,9 +76,9 @@ const readMoment = (text: string): Read<number | undefined> => text.trim() === '
         <LengthField label="It holds them off by" :value="carrier.thickness" :actions="{ commit: mm => edit('Thickness', carrier => { carrier.thickness = mm }) }" />
         <LengthField v-if="carrier.kind === 'rail'" label="Rail, top to bottom" :value="carrier.height" :actions="{ commit: mm => edit('Rail', carrier => { carrier.height = mm }) }" />
         <LengthField v-if="carrier.kind === 'rail'" label="Its steel is thick" :value="carrier.web" :actions="{ commit: mm => edit('Rail', carrier => { carrier.web = mm }) }" />
-        <TypedField label="One bolt, tension N" :shown="carrier.bolt === undefined ? '' : String(carrier.bolt.tension)" :read="readForce" :actions="{ commit: (tension: number) => edit('Bolt', carrier => { carrier.bolt = { shear: tension, ...carrier.bolt, tension } }) }" />
-        <TypedField label="One bolt, shear N" :shown="carrier.bolt === undefined ? '' : String(carrier.bolt.shear)" :read="readForce" :actions="{ commit: (shear: number) => edit('Bolt', carrier => { carrier.bolt = { tension: shear, ...carrier.bolt, shear } }) }" />
-        <TypedField v-if="carrier.kind === 'rail'" label="Allowable bending, N·m" :shown="carrier.moment === undefined ? '' : String(carrier.moment)" :read="readMoment" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
+        <TypedField label="One bolt, tension N" :shown="carrier.bolt?.tension === undefined ? '' : String(carrier.bolt.tension)" :read="readFigure('N')" :actions="{ commit: (tension: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, tension } }) }" />
+        <TypedField label="One bolt, shear N" :shown="carrier.bolt?.shear === undefined ? '' : String(carrier.bolt.shear)" :read="readFigure('N')" :actions="{ commit: (shear: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, shear } }) }" />
+        <TypedField v-if="carrier.kind === 'rail'" label="Allowable bending, N·m" :shown="carrier.moment === undefined ? '' : String(carrier.moment)" :read="readFigure('N·m')" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
       </div>
       <p class="text-xs text-ink-soft">
         What one bolt between plate and {{ carrier.kind }} bears is its maker’s figure: slip and pull-out of channel nuts, tee nuts in a board.
@@ -99,11 +108,14 @@ const readMoment = (text: string): Read<number | undefined> => text.trim() === '
     <ul v-else class="max-h-[26rem] space-y-2 overflow-y-auto" tabindex="0" aria-label="Other ways to hold it">
       <li v-for="remedy in found" :key="key(remedy)" class="rounded border bg-paper px-2 py-1.5 text-sm" :class="drawn === key(remedy) ? 'border-flag' : 'border-hair'" :data-remedy="remedy.kind">
         <p class="flex justify-between gap-2 font-semibold">
-          <span>{{ tell(remedy.title) }}</span><span class="shrink-0" :class="remedy.held === remedy.total ? 'text-good' : 'text-caution'">{{ remedy.held === remedy.total ? 'holds all' : `holds ${remedy.held} of ${remedy.total}` }}</span>
+          <span>{{ tell(remedy.title) }}</span><span class="shrink-0" :class="verdictOf(remedy).good ? 'text-good' : 'text-caution'">{{ verdictOf(remedy).text }}</span>
         </p>
         <ul class="mt-0.5 text-xs text-ink-soft">
           <li v-for="(says, n) in remedy.says" :key="n">
             {{ tell(says) }}
+          </li>
+          <li v-if="remedy.held === remedy.total && remedy.stops[0]" class="font-semibold text-stop">
+            {{ tell(remedy.stops[0]) }}{{ remedy.stops.length > 1 ? ` And ${remedy.stops.length - 1} more.` : '' }}
           </li>
         </ul>
         <div class="mt-1.5 grid grid-cols-2 gap-2">

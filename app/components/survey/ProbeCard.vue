@@ -18,8 +18,8 @@ useCommands([{ id: 'survey-probe', title: 'Show where to probe next', group: 'Su
 
 <template>
   <section v-if="probe" class="rounded border border-flag bg-paper p-2" data-testid="next-probe" aria-label="Next probe">
-    <h2 class="flex items-center gap-1.5 text-sm font-semibold">
-      <Crosshair class="size-4 text-flag" aria-hidden="true" /> Probe next at <b class="figures text-base">{{ show(probe.x - datum) }}</b>, <b class="figures text-base">{{ show(probe.y) }}</b> up <span v-if="suffix" class="text-xs font-normal text-ink-soft">{{ suffix }}</span>
+    <h2 class="text-sm font-semibold">
+      <Crosshair class="inline size-4 text-flag" aria-hidden="true" /> Probe next at <b class="figures whitespace-nowrap text-base">{{ show(probe.x - datum) }}</b>, <b class="figures whitespace-nowrap text-base">{{ show(probe.y) }}</b> up <span v-if="suffix" class="text-xs font-normal text-ink-soft">{{ suffix }}</span>
     </h2>
     <p class="text-xs text-ink-soft">
       {{ tell(probe.why) }}

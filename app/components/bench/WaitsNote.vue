@@ -1,0 +1,15 @@
+<script setup lang="ts">
+import type { Stage } from '~~/core/finding'
+import { waitOf } from '~~/core/waits'
+
+/** Says for which stage one waits, and how many stops stand there. */
+const { stage } = defineProps<{ stage: Stage }>()
+const { findings } = useWallPlan()
+const wait = computed(() => waitOf(stage, findings.value))
+</script>
+
+<template>
+  <p v-if="wait" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm" data-testid="waits">
+    Waits for {{ STAGE_INFO.find(({ id }) => id === wait!.stage)!.title }}: {{ wait.stops }} {{ wait.stops === 1 ? 'stop stands' : 'stops stand' }} there. Nothing here is settled until then.
+  </p>
+</template>
