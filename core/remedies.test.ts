@@ -20,7 +20,7 @@ const held = (job: Job) => planWall(job.walls[0]!, job).arrays[0]!.positions.eve
 
 describe('an array that is not held', () => {
   it('is offered everything that would hold it, and each does once it is taken', () => {
-    const { job, array, remedies } = unheld()
+    const { job, remedies } = unheld()
     expect(held(job)).toBe(false)
     expect(remedies.map(({ kind }) => kind)).toEqual(['rail', 'board', 'mount', 'slots'])
     for (const { change, held: count, total, stops } of remedies) {
