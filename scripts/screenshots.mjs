@@ -21,18 +21,35 @@ const VIEWS = {
   'catalogue': ['/catalogue'],
   'survey': [`${HALL}/survey`],
   'survey-wall': [`${HALL}/survey`, tab('Layers')],
-  'survey-face': [`${HALL}/survey`, tab('Flatness')],
   'survey-import': [`${HALL}/survey`, page => page.getByTestId('evidence-csv').setInputFiles({ name: 'readings.csv', mimeType: 'text/csv', buffer: Buffer.from(CSV) })],
   'pier': [`${PIER}/survey`],
   'arrange': [`${HALL}/arrange`],
   'arrange-picture': [`${HALL}/arrange`, tab('Picture')],
   'arrange-viewers': [`${HALL}/arrange`, tab('Viewers')],
-  'arrange-compare': ['/sites/stennick/walls/departures-row/arrange', tab('All')],
   'mount': [`${HALL}/mount`],
   'mount-depth': [`${HALL}/mount`, tab('Depth')],
   'fix': [`${HALL}/fix`],
   'mark': [`${HALL}/mark`],
   'hang': [`${HALL}/hang`, undefined, { width: 390, height: 844 }],
+  // These change what the demo has, so they come last.
+  'arrange-compare': ['/sites/stennick/walls/departures-row/arrange', async (page) => {
+    await tab('All')(page)
+    await page.getByRole('button', { name: 'Try another' }).click()
+    await tab('Array')(page)
+    const columns = page.getByLabel('Columns', { exact: true })
+    await columns.fill('3')
+    await columns.press('Enter')
+    await tab('All')(page)
+    await page.getByRole('button', { name: 'Compare' }).click()
+  }],
+  'survey-face': [`${HALL}/survey`, async (page) => {
+    await tab('Flatness')(page)
+    const line = page.getByLabel('Along, up, distance from the plane')
+    for (const [x, y, distance] of [[600, 900, 152], [600, 2700, 149], [3000, 900, 153.5], [3000, 2700, 150.5], [5300, 900, 151], [5300, 2700, 146], [3900, 1800, 155]]) {
+      await line.fill(`${x} ${y} ${distance}`)
+      await line.press('Enter')
+    }
+  }],
 }
 
 install()

@@ -27,6 +27,6 @@ const path = computed(() => {
     <DraftLettering :x="upright ? at : (from + to) / 2" :y="upright ? (from + to) / 2 : at" :anchor="upright && !open ? 'start' : 'middle'" :size="13" :dx="upright && !open ? 8 : 0" :dy="upright || open ? 4 : -6" halo>
       {{ figure }}
     </DraftLettering>
-    <path v-if="name" :d="path" stroke="transparent" stroke-width="22" fill="none" vector-effect="non-scaling-stroke" />
+    <path v-if="name" :d="upright ? `M${at} ${from} V${to}` : `M${from} ${at} H${to}`" stroke="transparent" stroke-width="22" fill="none" vector-effect="non-scaling-stroke" />
   </g>
 </template>
