@@ -49,7 +49,7 @@ export interface FramingMap {
 
 /** Members beyond a run's two ends for each mm, where that run no longer rules. */
 const OUTSIDE_PER_MM = 8e-5
-/** A member is shown only if it is likelier than not; one that a single reading shows, on a wall whose runs are known, only if that is hardly a false one. */
+/** A member is shown only if it is likelier than not; one that a single reading shows, where others are known better, only if that is hardly a false one. */
 const LIKELY = 0.5
 const LONE = 0.9
 /** A run is carried on over so many empty places between two members that were found. */
@@ -299,9 +299,11 @@ export function mapFraming(wall: Wall): FramingMap {
   const beliefs = own.map((signs, index) => weigh(signs, against, face, expecting(index)))
   const separate = (signs: Sign[]) => new PosteriorGrid(signs, [], face, 2 * FINE).expecting(flat).belief(0, signs.length).sd
   const leanings = shared.map(({ source, sd }) => leaning(source, own, sightings, runs, expected, separate).map(share => share * sd))
+  // Where runs are known, or members are read by several signs each, a sign that stands by itself is likelier a stray.
+  const strayLikely = runs.length > 0 || own.filter(signs => signs.length > 1).length > 1
   const observed = own.flatMap((signs, index): Omit<Member, 'proved'>[] => {
     const { centre, sd, doubled, logOdds } = beliefs[index]!
-    if (logistic(logOdds) < (signs.length === 1 && runs.length > 0 ? LONE : LIKELY)) return []
+    if (logistic(logOdds) < (signs.length === 1 && strayLikely ? LONE : LIKELY)) return []
     const plies = doubled > 0.5 ? 2 : 1
     const evidence = signs.filter(sign => belongs(sign, centre, plies * face) > 0.5).map(({ reading }) => reading.id)
     const run = runOf(index)
