@@ -14,6 +14,8 @@ export const ERROR_MODEL = {
   /** What all readings of one instrument share on a wall, and what those of one edge swept again share. */
   instrument: 2,
   sweep: 2,
+  /** How much farther out than their nominal widths put it an edge of two plies may lie: thicker ones, and the gap between them. */
+  ply: 3,
   /** How well the spacing of a run is kept over its length, as a share of it. */
   spacing: 0.006,
 } as const

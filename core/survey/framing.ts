@@ -305,7 +305,7 @@ export function mapFraming(wall: Wall): FramingMap {
     const { centre, sd, doubled, logOdds } = beliefs[index]!
     if (logistic(logOdds) < (signs.length === 1 && strayLikely ? LONE : LIKELY)) return []
     const plies = doubled > 0.5 ? 2 : 1
-    const evidence = signs.filter(sign => belongs(sign, centre, plies * face) > 0.5).map(({ reading }) => reading.id)
+    const evidence = signs.filter(sign => belongs(sign, centre, plies * face, plies) > 0.5).map(({ reading }) => reading.id)
     const run = runOf(index)
     const met = signs.filter(({ reading, kind }) => evidence.includes(reading.id) && kind !== 'knock' && kind !== 'box')
     const stretches = stretchesOf(met, missesIn({ centre, width: plies * face }, read), wall.height)

@@ -60,7 +60,7 @@ export class PosteriorGrid {
     this.expected = this.open
     for (const w of [0, 1] as const) {
       this.open[w].fill(w === 1 ? DOUBLED : 1 - DOUBLED)
-      for (const sign of against) this.multiply(this.open[w], sign, w === 1 ? 2 * width : width)
+      for (const sign of against) this.multiply(this.open[w], sign, width, w + 1)
     }
     for (const sign of signs) this.add(sign, width)
   }
@@ -76,8 +76,8 @@ export class PosteriorGrid {
   /** Running products with one more sign. */
   private add(sign: Sign, width: number): void {
     const next = this.products.map(of => new Float64Array(of.at(-1)!)) as [Float64Array, Float64Array]
-    this.multiply(next[0], sign, width)
-    this.multiply(next[1], sign, 2 * width)
+    this.multiply(next[0], sign, width, 1)
+    this.multiply(next[1], sign, width, 2)
     // No few signs can make a product too large for a double.
     const divisor = this.scales.length % RESCALED === 0 ? Math.max(greatest(next[0]), greatest(next[1])) : 1
     if (divisor > 1) for (const each of next) for (let n = 0; n < this.size; n++) each[n]! /= divisor
@@ -86,11 +86,12 @@ export class PosteriorGrid {
   }
 
   /** A density times what one sign makes of it, which bears on a limited stretch only. */
-  private multiply(density: Float64Array, sign: Sign, width: number): void {
-    const [centre, reach] = [pointsTo(sign, width), bearing(sign, width)]
+  private multiply(density: Float64Array, sign: Sign, face: number, plies: number): void {
+    const width = plies * face
+    const [centre, reach] = [pointsTo(sign, width), bearing(sign, width, plies)]
     const last = Math.min(this.size - 1, Math.ceil((centre + reach - this.from) / this.step))
     for (let n = Math.max(0, Math.floor((centre - reach - this.from) / this.step)); n <= last; n++) {
-      density[n]! *= likelihoodRatio(sign, this.from + n * this.step, width, this.errs)
+      density[n]! *= likelihoodRatio(sign, this.from + n * this.step, width, this.errs, plies)
     }
   }
 

@@ -66,15 +66,19 @@ const SIGMA: Partial<Record<Evidence['method'], number>> = {
   'seen': ERROR_MODEL.seen, 'knock': ERROR_MODEL.knock, 'outlet': ERROR_MODEL.outlet,
 }
 
-/** One σ of where a sign points, mm; undefined for one that is anywhere on a face. An edge swept so many times over is not so many witnesses. */
-function sigmaOf({ reading, kind, sweeps = 1 }: Sign): number | undefined {
+/**
+ * One σ of where a sign points, mm; undefined for one that is anywhere on a face. An edge swept so many times over is
+ * not so many witnesses; an edge of several plies lies farther out by what each of them may be wider, and by their gaps.
+ */
+function sigmaOf({ reading, kind, sweeps = 1 }: Sign, plies: number): number | undefined {
   const sigma = SIGMA[reading.method]
-  return sigma !== undefined && kind === 'detector' && sweeps > 1 ? Math.sqrt(sigma ** 2 + (sweeps - 1) * ERROR_MODEL.sweep ** 2) : sigma
+  if (sigma === undefined || kind !== 'detector') return sigma
+  return Math.sqrt(sigma ** 2 + (sweeps - 1) * ERROR_MODEL.sweep ** 2 + (reading.edge ? (plies - 1) * ERROR_MODEL.ply ** 2 : 0))
 }
 
 /** Farther than this from where it points, a sign bears on no member of this width, mm. */
-export function bearing(sign: Sign, width: number): number {
-  const sigma = sigmaOf(sign)
+export function bearing(sign: Sign, width: number, plies = 1): number {
+  const sigma = sigmaOf(sign, plies)
   return sigma === undefined ? width / 2 + 6 * ERROR_MODEL.hole : 6 * sigma
 }
 
@@ -82,7 +86,7 @@ export function bearing(sign: Sign, width: number): number {
 const covers = (x: number, centre: number, width: number) => normalCdf((width / 2 - Math.abs(x - centre)) / ERROR_MODEL.hole)
 
 /** Density, for each mm, of a sign that speaks for a member, given where the member is. */
-function density(sign: Sign, centre: number, width: number): number {
+function density(sign: Sign, centre: number, width: number, plies: number): number {
   const { reading, x } = sign
   switch (reading.method) {
     case 'magnet': {
@@ -91,7 +95,7 @@ function density(sign: Sign, centre: number, width: number): number {
     }
     case 'probe':
     case 'pilot': return covers(x, centre, width) / width
-    default: return normalPdf(pointsTo(sign, width) - centre, sigmaOf(sign)!)
+    default: return normalPdf(pointsTo(sign, width) - centre, sigmaOf(sign, plies)!)
   }
 }
 
@@ -103,16 +107,17 @@ const ENDS = 0.04
  * one, a member's reading or a false one against a false one alone; for one that speaks against,
  * the chance of missing what is there.
  *
+ * @param width of the whole member, mm
  * @param errs how often a nail is wrong
  */
-export function likelihoodRatio(sign: Sign, centre: number, width: number, errs: number = NAIL_ERRS.usual): number {
-  if (sign.speaksFor) return 1 + density(sign, centre, width) / (sign.kind === 'hole' ? FALSE_PER_MM[sign.reading.method] * errs / NAIL_ERRS.usual : FALSE_PER_MM[sign.reading.method])
+export function likelihoodRatio(sign: Sign, centre: number, width: number, errs: number = NAIL_ERRS.usual, plies = 1): number {
+  if (sign.speaksFor) return 1 + density(sign, centre, width, plies) / (sign.kind === 'hole' ? FALSE_PER_MM[sign.reading.method] * errs / NAIL_ERRS.usual : FALSE_PER_MM[sign.reading.method])
   if (sign.kind === 'hole') return 1 - (sign.atAnotherHeight ? 1 - ENDS : 1 - errs) * covers(sign.x, centre, width)
   return 1 - 0.7 * Math.exp(-0.5 * ((sign.x - centre) / ERROR_MODEL.knock) ** 2)
 }
 
 /** How surely a sign was made by a member that is there, and not by something else. */
-export function belongs(sign: Sign, centre: number, width: number): number {
-  const own = density(sign, centre, width)
+export function belongs(sign: Sign, centre: number, width: number, plies = 1): number {
+  const own = density(sign, centre, width, plies)
   return own / (own + FALSE_PER_MM[sign.reading.method])
 }
