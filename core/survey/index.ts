@@ -8,7 +8,7 @@ import { proofOf } from './proof'
 import type { Run } from './runs'
 import { reliefOf, type Relief } from './relief'
 import type { SharedError } from './shared'
-import { transferFindings, uncheckedReferences } from './transfer'
+import { referenceFindings, uncheckedReferences } from './references'
 
 export { carryingWall } from './carrying'
 export * from './coursing'
@@ -80,7 +80,7 @@ export function survey(wall: Wall, rules: Rules = {}): Survey {
     findings: [
       ...framingFindings(wall, members, map, isFramed(wall)),
       ...coursingFindings(wall, coursing),
-      ...transferFindings(wall, map.shared),
+      ...referenceFindings(wall, map.shared),
       ...liningFindings(wall),
     ],
   }

@@ -1,0 +1,62 @@
+import type { Finding } from '../finding'
+import type { Reference, Wall } from '../job'
+import { words } from '../units'
+import type { SharedError } from './shared'
+import { CARRIED_SIGMA, referenceOf } from './transfer'
+
+/** How far two references may carry one position apart, mm: 3σ of reading both from either side. */
+const AGREE = 3 * Math.SQRT2 * CARRIED_SIGMA
+
+/** Whether two references carry a position over to the same place, as well as they can be read. */
+const agree = (a: Reference, b: Reference) => Math.abs(a.front + a.back - b.front - b.back) <= AGREE
+
+/** A member read from both sides checks a reference where it would show an error of a member's width: known so well, one σ, mm. */
+const CHECKS = 10
+
+/**
+ * References by which readings came over and that nothing checks: no other reference agrees, and no member was
+ * read from both sides well enough to show that it is wrong.
+ */
+export function uncheckedReferences(wall: Wall, shared: SharedError[]): string[] {
+  const references = wall.references ?? []
+  const used = new Set((wall.evidence ?? []).filter(({ side, setAside }) => side === 'back' && setAside === undefined).map(reading => referenceOf(reading, references)?.id))
+  return references.filter(reference => used.has(reference.id) && !references.some(other => other !== reference && agree(reference, other))
+    && !shared.some(({ source, raw }) => source === `reference ${reference.id}` && raw !== undefined && raw.sd < CHECKS)).map(({ id }) => id)
+}
+
+/** A caution for each reference by which the far side contradicts what was read on the front, by more than 3σ. */
+function sideFindings(shared: SharedError[], references: Reference[]): Finding[] {
+  return references.flatMap(({ id }): Finding[] => {
+    const raw = shared.find(({ source }) => source === `reference ${id}`)?.raw
+    if (!raw || Math.abs(raw.off) <= 3 * Math.hypot(raw.sd, CARRIED_SIGMA)) return []
+    return [{
+      severity: 'caution', code: 'sides-disagree', stage: 'survey', subject: id,
+      message: words`What ${id} carries over from the far side stands ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of what was read on the front, at ${raw.members === 1 ? 'one member' : `${raw.members} members`}.`,
+      remedy: words`Read ${id} again from both sides. Until then the members behind it are known no better than this lets them be.`,
+    }]
+  })
+}
+
+/** Cautions of references that contradict each other or the front by more than 3σ, and of readings that none carries over. */
+export function referenceFindings(wall: Wall, shared: SharedError[] = []): Finding[] {
+  const references = wall.references ?? []
+  const disagreeing = references.flatMap((a, index) => references.slice(index + 1).flatMap((b): Finding[] => {
+    const apart = Math.abs(a.front + a.back - b.front - b.back)
+    if (agree(a, b)) return []
+    return [{
+      severity: 'caution', code: 'references-disagree', stage: 'survey', subject: b.id,
+      message: words`The references ${a.id} and ${b.id} carry a position over ${apart} apart; up to ${AGREE} is how well they can be read.`,
+      remedy: words`Read both again from either side.`,
+    }]
+  }))
+  const stranded = (wall.evidence ?? []).filter(reading => reading.side === 'back' && !referenceOf(reading, references))
+  return [
+    ...disagreeing,
+    ...sideFindings(shared, references),
+    ...stranded.map((reading): Finding => ({
+      severity: 'caution', code: 'reading-not-carried', stage: 'survey', subject: reading.id,
+      message: words`The reading at ${reading.x} on the far side names no reference, so it cannot be carried over.`,
+      remedy: words`Choose a jamb, window edge or through hole that was seen from both sides.`,
+    })),
+  ]
+}
