@@ -82,7 +82,7 @@ watch(steps, (list) => {
           <dt class="text-base">
             from {{ datum?.label }}
           </dt>
-          <dd class="text-5xl font-semibold leading-none" data-testid="hole-running">
+          <dd class="whitespace-nowrap text-5xl font-semibold leading-none" data-testid="hole-running">
             {{ show(mark?.running ?? 0) }}<small class="ml-1 text-base font-normal">{{ suffix }}</small>
           </dd>
         </div>
@@ -90,7 +90,7 @@ watch(steps, (list) => {
           <dt class="text-base">
             above floor
           </dt>
-          <dd class="text-5xl font-semibold leading-none" data-testid="hole-height">
+          <dd class="whitespace-nowrap text-5xl font-semibold leading-none" data-testid="hole-height">
             {{ show(mark?.height ?? 0) }}<small class="ml-1 text-base font-normal">{{ suffix }}</small>
           </dd>
         </div>
@@ -98,7 +98,7 @@ watch(steps, (list) => {
           <dt class="text-base">
             from level line
           </dt>
-          <dd class="text-3xl font-semibold leading-none">
+          <dd class="whitespace-nowrap text-3xl font-semibold leading-none">
             {{ fromLevel }}<small class="ml-1 text-base font-normal">{{ suffix }}</small>
           </dd>
         </div>
