@@ -77,6 +77,13 @@ function missing(slots: Slot[], row: string, plateX: number, zones: FixingZone[]
   return chosen
 }
 
+/** The pieces along a stretch of wall, of pieces from left to right, and so many more beyond either end of it. */
+function piecesAlong(zones: FixingZone[], { from, to }: Interval, beyond: number): FixingZone[] {
+  const before = zones.filter(({ centre }) => centre < from).length
+  const within = zones.filter(({ centre }) => centre >= from && centre <= to).length
+  return zones.slice(Math.max(before - beyond, 0), before + within + beyond)
+}
+
 /**
  * The holes of one plate on framing, row by row, left to right.
  *
@@ -84,9 +91,12 @@ function missing(slots: Slot[], row: string, plateX: number, zones: FixingZone[]
  * @param plied which members are doubled, by index: of these the ply is told
  */
 export function holesOnFraming({ plate, needs }: Mount, plateX: number, zones: FixingZone[], standing: (row: string) => FixingZone[], plied: (member: number) => boolean, spacing?: number): HolePlace[] {
+  const span = { from: plateX + Math.min(...plate.slots.map(({ x1 }) => x1)), to: plateX + Math.max(...plate.slots.map(({ x2 }) => x2)) }
+  // Of two plies each, so many members at most are taken already or stand nearer than one that is wanted.
+  const near = (all: FixingZone[]) => piecesAlong(all, span, 4 * needs.members)
   return needs.rows.flatMap((row) => {
-    const made: HolePlace[] = reached(plate.slots, row, plateX, standing(row), needs.members, spacing)
-    const missed = missing(plate.slots, row, plateX, zones, made, needs.members - made.length)
+    const made: HolePlace[] = reached(plate.slots, row, plateX, near(standing(row)), needs.members, spacing)
+    const missed = missing(plate.slots, row, plateX, near(zones), made, needs.members - made.length)
     return [...made, ...missed].sort((a, b) => a.x - b.x)
       .map(({ ply, ...hole }) => ply !== undefined && hole.member !== undefined && plied(hole.member) ? { ...hole, ply } : hole)
   })

@@ -1,7 +1,7 @@
 import type { Interval } from '../geometry'
 import type { Wall } from '../job'
 import { ADDED_PER_MM, DOUBLE_WIDTH, NAIL_ERRS, RUN_FILLED, UNRULED_PER_MM, USUAL_WIDTH } from './errorModel'
-import { clustersOf, groupsOf, NEARBY, sightingOf, signsOfGroup, type Group } from './groups'
+import { clustersOf, groupsOf, NEARBY, sightingOf, signsOfGroup, type Cluster, type Group } from './groups'
 import { logistic, normalPdf } from './normal'
 import { PosteriorGrid, type Belief, type Expectation } from './posterior'
 import { expectedAt, runsOf, type Run, type Sighting } from './runs'
@@ -57,7 +57,13 @@ const BRIDGED = 2
 /** How often one piece of a doubled member stands where its run has its place, to either side, and how often its middle does. */
 const BESIDE = 0.45
 
-const flat: Expectation = (_from, _step, size) => [new Float64Array(size).fill(UNRULED_PER_MM), new Float64Array(size).fill(UNRULED_PER_MM)]
+const unruled = (size: number) => new Float64Array(size).fill(UNRULED_PER_MM)
+/** Long enough for any usual cluster, so that it is not filled anew for each. */
+const UNRULED = unruled(4096)
+const flat: Expectation = (_from, _step, size) => {
+  const density = size > UNRULED.length ? unruled(size) : UNRULED
+  return [density, density]
+}
 
 /** The common member's face width: as the surveyor gave it, or what is usual, mm. */
 export function nominalWidth({ structure }: Pick<Wall, 'structure'>): number {
@@ -202,11 +208,12 @@ function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: 
     const blocked = openings.some(({ x, width }) => at.centre > x && at.centre < x + width)
       || groups.some(({ outline, width: taken }) => Math.abs(outline.centre - at.centre) < (width + taken) / 2 + 30)
     if (blocked) return []
+    const ratios = against.filter(({ x }) => Math.abs(x - at.centre) < NEARBY).map(sign => likelihoodRatio(sign, width))
     let [some, all] = [0, 0]
     for (let off = -3; off <= 3; off += 0.25) {
       const weight = normalPdf(off, 1)
       all += weight
-      some += weight * against.reduce((product, sign) => product * likelihoodRatio(sign, at.centre + off * at.sd, width), 1)
+      some += weight * ratios.reduce((product, ratio) => product * ratio(at.centre + off * at.sd), 1)
     }
     const prior = place < 0 || place > run.last ? RUN_FILLED - 0.2 : RUN_FILLED
     const confidence = prior * some / (prior * some + (1 - prior) * all)
@@ -221,8 +228,9 @@ function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: 
  */
 function signsAgainst(signs: Sign[], width: number): Sign[] {
   const against = signs.filter(({ speaksFor }) => !speaksFor)
+  const strong = signs.filter(({ speaksFor, kind }) => speaksFor && kind !== 'knock' && kind !== 'box')
   const ends = against.flatMap((miss) => {
-    const beside = signs.filter(({ speaksFor, kind, x }) => speaksFor && kind !== 'knock' && kind !== 'box' && Math.abs(x - miss.x) < width)
+    const beside = strong.filter(({ x }) => Math.abs(x - miss.x) < width)
     if (miss.kind !== 'hole' || !atAnotherHeight(miss, beside)) return []
     return [{ miss, off: miss.reading.y - beside.reduce((near, { reading: { y } }) => Math.abs(y - miss.reading.y) < Math.abs(near - miss.reading.y) ? y : near, Infinity) }]
   })
@@ -274,20 +282,24 @@ export function mapFraming(wall: Wall): FramingMap {
   const face = width.believed
   // A stud in a corner stands against the wall beside it, and not where the run has its place.
   const inCorner = ({ centre }: Sighting) => Math.min(centre, wall.width - centre) < CORNER * face
-  const found = (signs: Sign[], expected: Expectation, clusters = clustersOf([...signs.filter(({ speaksFor }) => speaksFor), ...signsAgainst(signs, face)], face)) => {
-    const groups = clusters.flatMap(cluster => groupsOf(cluster, expected)).sort((a, b) => a.outline.centre - b.outline.centre)
+  const clustersIn = (signs: Sign[], against: Sign[]) => clustersOf([...signs.filter(({ speaksFor }) => speaksFor), ...against], face)
+  const grouped = (clusters: Cluster[], expected: Expectation) => clusters.flatMap(cluster => groupsOf(cluster, expected)).sort((a, b) => a.outline.centre - b.outline.centre)
+  const inRuns = (groups: Group[]) => {
     const sightings: Sighting[] = groups.map(group => sightingOf(group, flat))
-    return { clusters, groups, sightings, runs: runsOf(sightings, wall.structure.spacing, inCorner) }
+    return { groups, sightings, runs: runsOf(sightings, wall.structure.spacing, inCorner) }
   }
-  const first = found(read, flat)
-  const shared = sharedErrors(first.groups, signsAgainst(read, face), face, flat)
+  const readAgainst = signsAgainst(read, face)
+  const readClusters = clustersIn(read, readAgainst)
+  const readGroups = grouped(readClusters, flat)
+  const shared = sharedErrors(readGroups, readAgainst, face, flat)
   // Groups are formed anew only where readings move so far that it may matter which belong together.
   const moved = shared.some(({ shift }) => Math.abs(shift) > SLIGHT)
   const back = new Map(read.map(sign => [sign, shiftBack(sign, shared)]))
   const signs = [...back.values()]
   const against = signsAgainst(signs, face)
-  const guess = moved ? found(signs, flat) : first
-  const { groups, sightings, runs } = found(signs, expectation(guess.runs, guess.sightings, face)(), guess.clusters)
+  const clusters = moved ? clustersIn(signs, against) : readClusters
+  const guess = inRuns(moved ? grouped(clusters, flat) : readGroups)
+  const { groups, sightings, runs } = inRuns(grouped(clusters, expectation(guess.runs, guess.sightings, face)()))
   const runOf = (index: number) => runs.findIndex(({ places }) => places.has(index))
 
   const own = withWeakSigns(groups, moved ? signs : read).map(group => moved ? group : group.map(sign => back.get(sign)!))

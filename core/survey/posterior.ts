@@ -24,25 +24,20 @@ const FAR_REACH = 100
 /** After so many signs a product is brought back to 1 at its greatest. */
 const RESCALED = 16
 
-function greatest(values: Float64Array): number {
-  let most = 1
-  for (const value of values) if (value > most) most = value
-  return most
-}
-
 const isWeak = ({ kind }: Sign) => kind === 'knock' || kind === 'box'
 
 /** A stretch of wall in even steps, on which the posterior of one member's centre is worked out, for a single and for a doubled one. */
 export class PosteriorGrid {
   private readonly from: number
   private readonly size: number
-  /** For each width, running products over the signs of how much likelier each makes a place. */
-  private readonly products: [Float64Array[], Float64Array[]]
+  /** For each width, a row of running products for each sign: how much likelier all up to it make a place. The first row is of no sign. */
+  private readonly products: [Float64Array, Float64Array]
   /** log of what the products up to each sign were divided by, so that many signs stay within a double. */
   private readonly scales: number[] = [0]
   /** Share of members that are single and that are doubled, less what the signs against them leave of it. */
   private readonly open: [Float64Array, Float64Array]
-  private expected: [Float64Array, Float64Array]
+  /** The same times how many members are expected. */
+  private readonly expected: [Float64Array, Float64Array]
 
   /**
    * @param signs that speak for a member, in the order in which they will be taken together
@@ -55,60 +50,67 @@ export class PosteriorGrid {
     const reach = signs.every(isWeak) ? FAR_REACH : width + REACH
     this.from = Math.min(...points) - reach
     this.size = Math.ceil((Math.max(...points) + reach - this.from) / step) + 1
-    this.open = [new Float64Array(this.size), new Float64Array(this.size)]
-    this.products = [[new Float64Array(this.size).fill(1)], [new Float64Array(this.size).fill(1)]]
-    this.expected = this.open
+    const rows = (count: number): [Float64Array, Float64Array] => [new Float64Array(count * this.size), new Float64Array(count * this.size)]
+    this.open = rows(1)
+    this.expected = rows(1)
+    this.products = rows(signs.length + 1)
     for (const w of [0, 1] as const) {
       this.open[w].fill(w === 1 ? DOUBLED : 1 - DOUBLED)
-      for (const sign of against) this.multiply(this.open[w], sign, width, w + 1)
+      for (const sign of against) this.multiply(this.open[w], 0, sign, width, w + 1)
+      this.products[w].fill(1, 0, this.size)
     }
-    for (const sign of signs) this.add(sign, width)
+    signs.forEach((sign, n) => this.add(sign, n + 1, width))
   }
 
   /** Looks at the signs again where so many members are expected. */
   expecting(expected: Expectation): this {
     const priors = expected(this.from, this.step, this.size)
-    this.expected = [new Float64Array(this.size), new Float64Array(this.size)]
-    for (const w of [0, 1] as const) for (let n = 0; n < this.size; n++) this.expected[w][n] = this.open[w][n]! * priors[w][n]!
+    for (const w of [0, 1] as const) {
+      const [open, prior, product] = [this.open[w], priors[w], this.expected[w]]
+      for (let n = 0; n < this.size; n++) product[n] = open[n]! * prior[n]!
+    }
     return this
   }
 
   /** Running products with one more sign. */
-  private add(sign: Sign, width: number): void {
-    const next = this.products.map(of => new Float64Array(of.at(-1)!)) as [Float64Array, Float64Array]
-    this.multiply(next[0], sign, width, 1)
-    this.multiply(next[1], sign, width, 2)
-    // No few signs can make a product too large for a double.
-    const divisor = this.scales.length % RESCALED === 0 ? Math.max(greatest(next[0]), greatest(next[1])) : 1
-    if (divisor > 1) for (const each of next) for (let n = 0; n < this.size; n++) each[n]! /= divisor
-    this.scales.push(this.scales.at(-1)! + Math.log(divisor))
-    for (const w of [0, 1] as const) this.products[w].push(next[w])
+  private add(sign: Sign, row: number, width: number): void {
+    const from = row * this.size
+    for (const w of [0, 1] as const) {
+      this.products[w].copyWithin(from, from - this.size, from)
+      this.multiply(this.products[w], from, sign, width, w + 1)
+    }
+    this.scales.push(this.scales[row - 1]! + (row % RESCALED === 0 ? this.rescale(from) : 0))
   }
 
-  /** A density times what one sign makes of it, which bears on a limited stretch only. */
-  private multiply(density: Float64Array, sign: Sign, face: number, plies: number): void {
+  /** Brings a row of products back to 1 at its greatest, since no few signs can make one too large for a double: log of what it was divided by. */
+  private rescale(from: number): number {
+    const rows = this.products.map(of => of.subarray(from, from + this.size))
+    const divisor = rows.reduce((most, row) => row.reduce((a, b) => Math.max(a, b), most), 1)
+    for (const row of rows) row.forEach((value, n) => row[n] = value / divisor)
+    return Math.log(divisor)
+  }
+
+  /** A density, which begins at an index of an array, times what one sign makes of it, which bears on a limited stretch only. */
+  private multiply(density: Float64Array, begin: number, sign: Sign, face: number, plies: number): void {
     const width = plies * face
-    const [centre, reach] = [pointsTo(sign, width), bearing(sign, width, plies)]
+    const [centre, reach, ratio] = [pointsTo(sign, width), bearing(sign, width, plies), likelihoodRatio(sign, width, this.errs, plies)]
     const last = Math.min(this.size - 1, Math.ceil((centre + reach - this.from) / this.step))
-    for (let n = Math.max(0, Math.floor((centre - reach - this.from) / this.step)); n <= last; n++) {
-      density[n]! *= likelihoodRatio(sign, this.from + n * this.step, width, this.errs, plies)
-    }
+    for (let n = Math.max(0, Math.floor((centre - reach - this.from) / this.step)); n <= last; n++) density[begin + n]! *= ratio(this.from + n * this.step)
   }
 
   /** Weight of a place for a member, single or doubled, that made the signs from `first` up to `end`. */
   private weight(n: number, first: number, end: number, w: 0 | 1): number {
     const made = this.products[w]
-    return this.expected[w][n]! * made[end]![n]! / made[first]![n]!
+    return this.expected[w][n]! * made[end * this.size + n]! / made[first * this.size + n]!
   }
 
   /** What the signs from `first` up to `end` say together, without how sure of the place they are. */
   outline(first: number, end: number): Outline {
     let [single, double, moment] = [0, 0, 0]
-    const [[expectedOne, expectedTwo], [madeOne, madeTwo]] = [this.expected, this.products]
-    const [oneEnd, oneFirst, twoEnd, twoFirst] = [madeOne[end]!, madeOne[first]!, madeTwo[end]!, madeTwo[first]!]
+    const [[expectedOne, expectedTwo], [madeOne, madeTwo], to, before] = [this.expected, this.products, end * this.size, first * this.size]
     for (let n = 0; n < this.size; n++) {
-      const one = expectedOne[n]! * oneEnd[n]! / oneFirst[n]!
-      const two = expectedTwo[n]! * twoEnd[n]! / twoFirst[n]!
+      const one = expectedOne[n]! * madeOne[to + n]! / madeOne[before + n]!
+      const two = expectedTwo[n]! * madeTwo[to + n]! / madeTwo[before + n]!
       single += one
       double += two
       moment += (one + two) * n

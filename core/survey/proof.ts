@@ -26,7 +26,8 @@ const list = (names: string[]) => names.length < 2 ? names.join('') : `${names.s
  */
 export function proofOf(member: Omit<Member, 'proved'>, { structure, evidence = [] }: Wall, { proofOfFraming = 'two-kinds' }: Rules): Proof {
   if (member.sd === 0 && structure.members?.length) return { proved: true, restsOn: words`what was entered as known` }
-  const methods = evidence.filter(({ id }) => member.evidence.includes(id)).map(({ method }) => method)
+  const own = new Set(member.evidence)
+  const methods = evidence.filter(({ id }) => own.has(id)).map(({ method }) => method)
   const kinds = new Set(methods.filter(method => !WEAK.has(method)).map(method => KIND[method] ?? method))
   const names = [...new Set(methods)].map((method) => {
     const many = methods.filter(other => other === method).length

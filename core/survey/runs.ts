@@ -56,14 +56,14 @@ interface Fit { gain: number, spacing: number, first: number, end: number, taken
  * run goes on (a Kalman filter): framing may be laid a little long or short, and drift. A run's gain is how much
  * likelier each next sighting is than one that stands anywhere.
  */
-function followFrom(sightings: Sighting[], first: number, spacing: number, aside: (sighting: Sighting) => boolean, seen: (gain: number, end: number, taken: number, places: Fit['places']) => void): void {
+function followFrom(sightings: Sighting[], first: number, spacing: number, aside: boolean[], seen: (gain: number, end: number, taken: number, places: Fit['places']) => void): void {
   const { centre, sd } = sightings[first]!
   let [at, bay] = [centre, spacing]
   let [pAt, pBoth, pBay] = [JITTER ** 2 + sd ** 2, 0, (ERROR_MODEL.spacing * spacing) ** 2]
   let [place, gain] = [0, Math.log(spacing / Math.sqrt(2 * Math.PI * (JITTER ** 2 + sd ** 2)))]
   const places: Fit['places'] = [[first, 0]]
   for (let n = first + 1; n < sightings.length; n++) {
-    if (aside(sightings[n]!)) continue
+    if (aside[n]) continue
     const { centre, sd } = sightings[n]!
     const ahead = Math.round((centre - at) / bay)
     if (ahead < 1) continue
@@ -175,6 +175,8 @@ export function expectedAt(run: Run, sightings: Sighting[], place: number, but?:
   return Number.isFinite(variance) ? { centre, sd: Math.hypot(run.jitter, Math.sqrt(variance)) } : { centre: run.start + place * run.spacing, sd: Math.hypot(run.jitter, run.startSd) }
 }
 
+interface Division { value: number, last?: Fit, before?: Division }
+
 /**
  * Finds the runs of even spacing among sightings, left to right: the division under which they are
  * likeliest. An odd bay begins a new run, and a member that fits none stays outside.
@@ -187,20 +189,23 @@ export function runsOf(sightings: Sighting[], likely?: number, aside: (sighting:
   const unnamed = foundSpacings(sightings, named)
   const spacings = [...named, ...unnamed]
   const cost = (spacing: number, before: Fit | undefined) => RUN_COST + (unnamed.includes(spacing) ? UNNAMED_COST : 0) + ([likely, before?.spacing].includes(spacing) ? 0 : Math.log(spacings.length))
-  const best: { value: number, fits: Fit[] }[] = Array.from({ length: sightings.length + 1 }, () => ({ value: 0, fits: [] }))
+  const outside = sightings.map(aside)
+  /** The best division of the sightings up to each, by its last run and the division before that. */
+  const best: Division[] = Array.from({ length: sightings.length + 1 }, () => ({ value: 0 }))
   for (let first = 0; first < sightings.length; first++) {
     const before = best[first]!
     if (before.value > best[first + 1]!.value) best[first + 1] = before
-    const last = before.fits.at(-1)
-    if (aside(sightings[first]!)) continue
+    if (outside[first]) continue
     for (const spacing of spacings) {
-      const costs = cost(spacing, last)
-      followFrom(sightings, first, spacing, aside, (gain, end, taken, places) => {
-        if (taken < FEWEST && last?.spacing !== spacing) return
+      const costs = cost(spacing, before.last)
+      followFrom(sightings, first, spacing, outside, (gain, end, taken, places) => {
+        if (taken < FEWEST && before.last?.spacing !== spacing) return
         const value = before.value + gain - costs
-        if (value > best[end]!.value) best[end] = { value, fits: [...before.fits, { gain, spacing, first, end, taken, places }] }
+        if (value > best[end]!.value) best[end] = { value, last: { gain, spacing, first, end, taken, places }, before }
       })
     }
   }
-  return best[sightings.length]!.fits.map(found => runOf(sightings, found, named))
+  const runs: Run[] = []
+  for (let { last, before } = best[sightings.length]!; last; { last, before } = before!) runs.unshift(runOf(sightings, last, named))
+  return runs
 }

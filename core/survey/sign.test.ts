@@ -24,8 +24,8 @@ describe('the normal distribution', () => {
 describe('a sign that speaks for a member', () => {
   it.each(FOR)('$method makes one likelier where it points, and nowhere unlikelier', (reading) => {
     fc.assert(fc.property(fc.double({ min: 900, max: 1500, noNaN: true }), (centre) => {
-      expect(likelihoodRatio(sign(reading), centre, 38)).toBeGreaterThanOrEqual(1)
-      expect(likelihoodRatio(sign(reading), centre, 38)).toBeLessThanOrEqual(likelihoodRatio(sign(reading), pointsTo(sign(reading), 38), 38) + 1e-9)
+      expect(likelihoodRatio(sign(reading), 38)(centre)).toBeGreaterThanOrEqual(1)
+      expect(likelihoodRatio(sign(reading), 38)(centre)).toBeLessThanOrEqual(likelihoodRatio(sign(reading), 38)(pointsTo(sign(reading), 38)) + 1e-9)
     }))
   })
 
@@ -46,9 +46,9 @@ describe('a sign that speaks for a member', () => {
   it('has the density of a distribution: over all places it adds up to one', () => {
     for (const reading of FOR.filter(({ method }) => !['probe', 'pilot'].includes(method!))) {
       const its = sign(reading)
-      const falseRate = (likelihoodRatio(its, pointsTo(its, 38), 38) - 1) / peak(reading)
+      const falseRate = (likelihoodRatio(its, 38)(pointsTo(its, 38)) - 1) / peak(reading)
       let sum = 0
-      for (let centre = 900; centre <= 1500; centre += 0.1) sum += 0.1 * (likelihoodRatio(its, centre, 38) - 1) / falseRate
+      for (let centre = 900; centre <= 1500; centre += 0.1) sum += 0.1 * (likelihoodRatio(its, 38)(centre) - 1) / falseRate
       expect(sum, reading.method).toBeCloseTo(1, 2)
     }
   })
@@ -62,8 +62,8 @@ function peak({ method }: Partial<Evidence>): number {
 
 describe('a sign that speaks against one', () => {
   it.each(AGAINST)('$method makes a member there less likely, and none far away', (reading) => {
-    expect(likelihoodRatio(sign(reading), 1200, 38)).toBeLessThan(reading.method === 'knock' ? 0.4 : 0.01)
-    expect(likelihoodRatio(sign(reading), 1500, 38)).toBeCloseTo(1, 3)
+    expect(likelihoodRatio(sign(reading), 38)(1200)).toBeLessThan(reading.method === 'knock' ? 0.4 : 0.01)
+    expect(likelihoodRatio(sign(reading), 38)(1500)).toBeCloseTo(1, 3)
     expect(sign(reading).speaksFor).toBe(false)
   })
 })

@@ -85,39 +85,44 @@ export function bearing(sign: Sign, width: number, plies = 1): number {
 /** How surely a member of this width centred on `centre` lies behind x. */
 const covers = (x: number, centre: number, width: number) => normalCdf((width / 2 - Math.abs(x - centre)) / ERROR_MODEL.hole)
 
-/** Density, for each mm, of a sign that speaks for a member, given where the member is. */
-function density(sign: Sign, centre: number, width: number, plies: number): number {
-  const { reading, x } = sign
-  switch (reading.method) {
-    case 'magnet': {
-      const strip = Math.max(width / 2 - ERROR_MODEL.screwStrip, 1)
-      return normalCdf((strip - Math.abs(x - centre)) / ERROR_MODEL.hole) / (2 * strip)
-    }
-    case 'probe':
-    case 'pilot': return covers(x, centre, width) / width
-    default: return normalPdf(pointsTo(sign, width) - centre, sigmaOf(sign, plies)!)
+/** Density, for each mm, of a sign that speaks for a member of this width, given where the member's centre is. */
+function densityOf(sign: Sign, width: number, plies: number): (centre: number) => number {
+  const { reading: { method }, x } = sign
+  if (method === 'probe' || method === 'pilot') return centre => covers(x, centre, width) / width
+  if (method === 'magnet') {
+    const face = Math.max(width - 2 * ERROR_MODEL.screwStrip, 2)
+    return centre => covers(x, centre, face) / face
   }
+  const [points, sigma] = [pointsTo(sign, width), sigmaOf(sign, plies)!]
+  return centre => normalPdf(points - centre, sigma)
 }
 
 /** How many members do not run the wall's whole height. */
 const ENDS = 0.04
 
 /**
- * How many times likelier a sign is with a member there than with none: for a sign that speaks for
- * one, a member's reading or a false one against a false one alone; for one that speaks against,
- * the chance of missing what is there.
+ * How many times likelier a sign is with a member there than with none, by the member's centre: for a sign that
+ * speaks for one, a member's reading or a false one against a false one alone; for one that speaks against, the
+ * chance of missing what is there.
  *
  * @param width of the whole member, mm
  * @param errs how often a nail is wrong
  */
-export function likelihoodRatio(sign: Sign, centre: number, width: number, errs: number = NAIL_ERRS.usual, plies = 1): number {
-  if (sign.speaksFor) return 1 + density(sign, centre, width, plies) / (sign.kind === 'hole' ? FALSE_PER_MM[sign.reading.method] * errs / NAIL_ERRS.usual : FALSE_PER_MM[sign.reading.method])
-  if (sign.kind === 'hole') return 1 - (sign.atAnotherHeight ? 1 - ENDS : 1 - errs) * covers(sign.x, centre, width)
-  return 1 - 0.7 * Math.exp(-0.5 * ((sign.x - centre) / ERROR_MODEL.knock) ** 2)
+export function likelihoodRatio(sign: Sign, width: number, errs: number = NAIL_ERRS.usual, plies = 1): (centre: number) => number {
+  const { x, kind, speaksFor, atAnotherHeight, reading: { method } } = sign
+  if (speaksFor) {
+    const [density, stray] = [densityOf(sign, width, plies), FALSE_PER_MM[method] * (kind === 'hole' ? errs / NAIL_ERRS.usual : 1)]
+    return centre => 1 + density(centre) / stray
+  }
+  if (kind === 'hole') {
+    const missed = atAnotherHeight ? 1 - ENDS : 1 - errs
+    return centre => 1 - missed * covers(x, centre, width)
+  }
+  return centre => 1 - 0.7 * Math.exp(-0.5 * ((x - centre) / ERROR_MODEL.knock) ** 2)
 }
 
 /** How surely a sign was made by a member that is there, and not by something else. */
 export function belongs(sign: Sign, centre: number, width: number, plies = 1): number {
-  const own = density(sign, centre, width, plies)
+  const own = densityOf(sign, width, plies)(centre)
   return own / (own + FALSE_PER_MM[sign.reading.method])
 }
