@@ -228,6 +228,21 @@ describe('simulated walls', () => {
     expect(wrongly).toBeLessThan(0.06)
   })
 
+  it('of 45 where 38 was said: doubles of which both edges were read are told, and not taken for two single ones', () => {
+    let [doubles, told] = [0, 0]
+    for (let seed = 1; seed <= 150; seed++) {
+      const { wall, read } = readWall(hiddenWall(seed, 'members of 45 where 38 was said'), 'two kinds', 1 + 7919 * seed)
+      const { members } = survey(wall)
+      for (const { centre, width } of read.filter(({ plies = 1 }) => plies > 1)) {
+        const edgeRead = (edge: string, x: number) => wall.evidence!.some(reading => reading.edge === edge && Math.abs(reading.x - x) < 14)
+        if (!edgeRead('left', centre - width / 2) || !edgeRead('right', centre + width / 2)) continue
+        doubles++
+        if (members.some(member => member.kind === 'double' && Math.abs(member.centre - centre) < 15)) told++
+      }
+    }
+    expect(told / doubles).toBeGreaterThanOrEqual(0.98)
+  })
+
   it('are the same for the same seed', () => {
     expect(hiddenWall(7)).toEqual(hiddenWall(7))
     expect(hiddenWall(7)).not.toEqual(hiddenWall(8))

@@ -76,22 +76,26 @@ function sigmaOf({ reading, kind, sweeps = 1 }: Sign, plies: number): number | u
   return Math.sqrt(sigma ** 2 + (sweeps - 1) * ERROR_MODEL.sweep ** 2 + (reading.edge ? (plies - 1) * ERROR_MODEL.ply ** 2 : 0))
 }
 
+/** How well it is known where a member's face ends when a nail or a screw is at it, one σ, mm: of several plies by what they may be wider, too. */
+const faceEnds = (plies: number) => Math.hypot(ERROR_MODEL.hole, (plies - 1) * ERROR_MODEL.ply)
+
 /** Farther than this from where it points, a sign bears on no member of this width, mm. */
 export function bearing(sign: Sign, width: number, plies = 1): number {
   const sigma = sigmaOf(sign, plies)
-  return sigma === undefined ? width / 2 + 6 * ERROR_MODEL.hole : 6 * sigma
+  return sigma === undefined ? width / 2 + 6 * faceEnds(plies) : 6 * sigma
 }
 
 /** How surely a member of this width centred on `centre` lies behind x. */
-const covers = (x: number, centre: number, width: number) => normalCdf((width / 2 - Math.abs(x - centre)) / ERROR_MODEL.hole)
+const covers = (x: number, centre: number, width: number, ends: number) => normalCdf((width / 2 - Math.abs(x - centre)) / ends)
 
 /** Density, for each mm, of a sign that speaks for a member of this width, given where the member's centre is. */
 function densityOf(sign: Sign, width: number, plies: number): (centre: number) => number {
   const { reading: { method }, x } = sign
-  if (method === 'probe' || method === 'pilot') return centre => covers(x, centre, width) / width
+  const ends = faceEnds(plies)
+  if (method === 'probe' || method === 'pilot') return centre => covers(x, centre, width, ends) / width
   if (method === 'magnet') {
     const face = Math.max(width - 2 * ERROR_MODEL.screwStrip, 2)
-    return centre => covers(x, centre, face) / face
+    return centre => covers(x, centre, face, ends) / face
   }
   const [points, sigma] = [pointsTo(sign, width), sigmaOf(sign, plies)!]
   return centre => normalPdf(points - centre, sigma)
@@ -115,8 +119,8 @@ export function likelihoodRatio(sign: Sign, width: number, errs: number = NAIL_E
     return centre => 1 + density(centre) / stray
   }
   if (kind === 'hole') {
-    const missed = atAnotherHeight ? 1 - ENDS : 1 - errs
-    return centre => 1 - missed * covers(x, centre, width)
+    const [missed, ends] = [atAnotherHeight ? 1 - ENDS : 1 - errs, faceEnds(plies)]
+    return centre => 1 - missed * covers(x, centre, width, ends)
   }
   return centre => 1 - 0.7 * Math.exp(-0.5 * ((x - centre) / ERROR_MODEL.knock) ** 2)
 }
