@@ -19,7 +19,7 @@ describe('the demo', () => {
     expect(hall.runs.map(({ spacing }) => spacing)).toEqual(expect.arrayContaining([400]))
     expect(hall.unexplained).toHaveLength(1)
     expect(codes(hall, 'stop')).toEqual([])
-    expect(hall.arrays[0]!.positions.map(({ plate }) => [plate!.held, Math.round(plate!.lateralShift)])).toEqual([1, 2, 3].flatMap(() => [[true, -8], [true, 0], [true, 0]]))
+    expect(hall.arrays[0]!.positions.map(({ plate }) => [plate!.held, Math.round(plate!.lateralShift)])).toEqual([1, 2, 3].flatMap(() => [[true, -6], [true, 0], [true, 0]]))
     expect(hall.nextProbe).toBeUndefined()
   })
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readQuickLine } from './quickLine'
+import { QUICK_METHODS, readQuickLine } from './quickLine'
 
 const read = (text: string, system: 'metric' | 'imperial' = 'metric', references: string[] = []) => readQuickLine(text, { y: 1500 }, system, references)
 const faults = (text: string, references: string[] = []) => read(text, 'metric', references).faults.map(({ from, to, message }) => [text.slice(from, to), message])
@@ -24,6 +24,15 @@ describe('a quick line', () => {
       [100, 1500, undefined, undefined], [200, 1200, undefined, undefined], [300, 1200, 'back', 'jamb'], [400, 1200, undefined, undefined],
     ])
     expect(read('back, m 300', 'metric', ['jamb']).readings[0]).toMatchObject({ side: 'back', reference: 'jamb' })
+  })
+
+  it.each(QUICK_METHODS)('shows by an example in either unit how to type $name', ({ method, example }) => {
+    const [metric, imperial] = [read(example.metric), read(example.imperial, 'imperial')]
+    expect([...metric.faults, ...imperial.faults]).toEqual([])
+    expect(metric.readings.map(({ x, ...rest }) => rest)).toEqual(imperial.readings.map(({ x, ...rest }) => rest))
+    expect(metric.readings[0]).toMatchObject({ method })
+    metric.readings.forEach(({ x }, n) => expect(Math.abs(x - imperial.readings[n]!.x)).toBeLessThan(20))
+    expect(readQuickLine('m', { y: 1500 }, 'imperial').faults[0]!.message).toBe('A place is wanted, as in “m 71"”.')
   })
 
   it('reads feet, inches and fractions that belong together', () => {

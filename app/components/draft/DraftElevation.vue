@@ -140,6 +140,7 @@ const level = computed(() => plan.value?.marking.levelLine)
           level line {{ show(level.y) }}
         </DraftLettering>
       </g>
+      <LazyDraftSurvey v-if="surveying" :wall="wall" />
       <template v-if="outline">
         <path
           :d="`M${outline.x + outline.width / 2} ${outline.y - 150} V${outline.y + outline.height + 150}`"
@@ -153,7 +154,6 @@ const level = computed(() => plan.value?.marking.levelLine)
         <DraftPlacing :outline="outline" :wall="wall" :editable="movable === 'arrays'" @pressed="(side, value, at) => emit('dimension', side, value, at)" />
       </template>
       <path :d="`M${-wall.width} 0 H${2 * wall.width}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" pointer-events="none" />
-      <LazyDraftSurvey v-if="surveying" :wall="wall" />
       <DraftSnap v-if="movable === 'arrays'" :wall="wall" />
       <rect v-if="drawing" v-bind="drawing" fill="var(--color-flag)" fill-opacity="0.2" stroke="var(--color-flag)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
       <slot :cursor="cursor" :wall="wall" :hovered="hovered" />

@@ -17,6 +17,8 @@ const FILL = { hit: 'var(--color-good)', miss: 'var(--color-stop)' }
       <template v-for="array in plan?.arrays" :key="array.id">
         <rect v-for="position in array.positions" :key="position.id" v-bind="position.outer" fill="var(--color-case)" stroke="var(--color-edge)" :stroke-width="r / 2" />
       </template>
+      <!-- A dark ring around each light one, so that it is seen on a case and on the bare wall. -->
+      <circle v-for="hole in holes" :key="`ring ${hole.id}`" :cx="hole.x" :cy="hole.y" :r="r * 1.25" fill="none" stroke="var(--color-case)" :stroke-width="r / 2" />
       <circle v-for="hole in holes" :key="hole.id" :cx="hole.x" :cy="hole.y" :r="r" :fill="FILL[drilled.get(hole.id)?.result as 'hit'] ?? 'none'" stroke="var(--color-on-case)" :stroke-width="r / 3" />
       <template v-for="hole in holes" :key="hole.id">
         <circle v-if="hole.id === current" :cx="hole.x" :cy="hole.y" :r="r * 3.2" fill="none" stroke="var(--color-flag)" :stroke-width="r * 1.2" />

@@ -13,6 +13,7 @@ const help = ref(false)
 const references = computed(() => (store.wall?.references ?? []).map(({ id }) => id))
 const line = computed(() => readQuickLine(text.value, { y: height.value, ...behind.value && { side: 'back' as const, reference: behind.value } }, system.value, references.value, store.wall))
 const refused = ref('')
+const placeholder = computed(() => ['e', 'm', 'p'].map(key => QUICK_METHODS.find(method => method.key === key)!.example[system.value]).join(', '))
 
 /** The line cut up where a fault begins and ends. */
 const parts = computed(() => {
@@ -67,7 +68,7 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
         class="field-input quick relative resize-none !bg-transparent"
         spellcheck="false"
         autocomplete="off"
-        placeholder="e 1181 1219, m 1802, p 2402 hit"
+        :placeholder="placeholder"
         :aria-invalid="line.faults.length > 0"
         :aria-describedby="`${id}-told`"
         @keydown.enter.prevent="enter"
@@ -93,13 +94,13 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
         </dt>
         <dd>{{ method.name }}</dd>
         <dd class="figures text-ink-soft">
-          {{ method.example }}
+          {{ method.example[system] }}
         </dd>
       </template>
       <dt class="keycap">
         @
       </dt><dd class="col-span-2">
-        height from here on, as @1200; “back jamb” and “front” change the side
+        height from here on, as {{ system === 'metric' ? '@1200' : '@48"' }}; “back jamb” and “front” change the side
       </dd>
     </dl>
   </form>
