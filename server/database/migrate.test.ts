@@ -1,0 +1,152 @@
+import { cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import SQLite from 'better-sqlite3'
+import { sql } from 'drizzle-orm'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { writeJob } from '../../core/job'
+import { readCatalogue } from '../repositories/catalogue'
+import { exportJob, importJob, listSites } from '../repositories/sites'
+import { exampleJob } from '../../tests/fixtures/job'
+import { openDatabase } from './connection'
+import type { Database } from './perDatabase'
+
+const FIXTURES = 'tests/fixtures/data'
+const MIGRATIONS = 'server/database/migrations'
+let folder: string
+let file: string
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'wide-trellis-test-'))
+  file = join(folder, 'wide-trellis.db')
+})
+afterEach(() => {
+  vi.unstubAllEnvs()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+/** Opens the database for a moment. */
+function opened<Result>(act: (db: Database) => Result): Result {
+  const { db, close } = openDatabase(file)
+  try {
+    return act(db)
+  }
+  finally {
+    close()
+  }
+}
+const jobs = (db: Database) => Object.fromEntries(listSites(db).map(({ id }) => [`${id}.json`, writeJob(exportJob(db, id))]))
+const copies = () => existsSync(join(folder, 'backups')) ? readdirSync(join(folder, 'backups')).sort() : []
+
+/** The migrations of the house and some more, of a later version. */
+function laterVersion(...more: string[]) {
+  const later = join(folder, 'migrations')
+  if (!existsSync(later)) cpSync(MIGRATIONS, later, { recursive: true })
+  const journal = JSON.parse(readFileSync(join(later, 'meta', '_journal.json'), 'utf8')) as { entries: { tag: string, when: number }[] }
+  more.forEach((sql, n) => {
+    const tag = `later_${journal.entries.length}`
+    writeFileSync(join(later, `${tag}.sql`), sql)
+    journal.entries.push({ tag, when: journal.entries.at(-1)!.when + 1 + n })
+  })
+  writeFileSync(join(later, 'meta', '_journal.json'), JSON.stringify(journal))
+  vi.stubEnv('WT_MIGRATIONS', later)
+}
+
+/** Builds a table anew, as a change of a column asks of SQLite. */
+function rebuilt(table: string): string {
+  const { sql: create } = opened(db => db.get<{ sql: string }>(sql`SELECT sql FROM sqlite_master WHERE name = ${table}`))
+  return [create.replace(table, 'again'), `INSERT INTO again SELECT * FROM ${table}`, `DROP TABLE ${table}`, `ALTER TABLE again RENAME TO ${table}`].join(';--> statement-breakpoint\n')
+}
+
+describe.each(readdirSync(FIXTURES))('a data folder as %s left it', (name) => {
+  const kept = Object.fromEntries(readdirSync(join(FIXTURES, name, 'jobs')).map(job => [job, readFileSync(join(FIXTURES, name, 'jobs', job), 'utf8')]))
+  beforeEach(() => cpSync(join(FIXTURES, name, 'data'), folder, { recursive: true }))
+
+  it('gives out the same job files, byte by byte, the same catalogue and the same pictures', () => {
+    const catalogue = JSON.parse(readFileSync(join(FIXTURES, name, 'catalogue.json'), 'utf8')) as unknown
+    opened((db) => {
+      expect(jobs(db)).toEqual(kept)
+      expect(JSON.parse(JSON.stringify(readCatalogue(db)))).toEqual(catalogue)
+    })
+    for (const photo of Object.values(kept).flatMap(job => [...job.matchAll(/"photo": "([^"]+)"/g)].map(([, photo]) => photo!))) expect(existsSync(join(folder, 'photos', photo))).toBe(true)
+    opened(db => expect(jobs(db)).toEqual(kept))
+  })
+
+  it('loses nothing where a table is built anew that others refer to, and keeps a copy of how it was', () => {
+    opened(() => {})
+    const before = copies().length
+    laterVersion(rebuilt('walls'), rebuilt('sites'))
+    opened(db => expect(jobs(db)).toEqual(kept))
+    expect(copies()).toHaveLength(before + 1)
+    const copy = new SQLite(join(folder, 'backups', copies().at(-1)!), { readonly: true })
+    expect(copy.prepare('SELECT count(*) AS n FROM evidence').get()).toEqual({ n: Object.values(kept).flatMap(job => (JSON.parse(job) as { walls: { evidence?: unknown[] }[] }).walls.flatMap(({ evidence = [] }) => evidence)).length })
+    copy.close()
+  })
+
+  it.each([
+    ['that leaves rows without what they belong to', 'DELETE FROM sites'],
+    ['that fails half way', `CREATE TABLE half (a);--> statement-breakpoint\n${'INSERT INTO nothing VALUES (1)'}`],
+  ])('is as it was after a change %s', (_, change) => {
+    opened(() => {})
+    laterVersion(change)
+    expect(() => openDatabase(file)).toThrow(/could not be brought up to date and is as it was/)
+    vi.unstubAllEnvs()
+    opened((db) => {
+      expect(jobs(db)).toEqual(kept)
+      expect(db.all(sql`SELECT name FROM sqlite_master WHERE name = 'half'`)).toEqual([])
+      expect(db.get(sql`PRAGMA foreign_keys`)).toMatchObject({ foreign_keys: 1 })
+    })
+  })
+
+  it('is left alone by an earlier program', () => {
+    opened(() => {})
+    laterVersion('ALTER TABLE sites ADD later text')
+    opened(() => {})
+    vi.unstubAllEnvs()
+    const bytes = readFileSync(file)
+    expect(() => openDatabase(file)).toThrow(/written by a newer Wide Trellis/)
+    expect(readFileSync(file).equals(bytes)).toBe(true)
+  })
+})
+
+describe('a database', () => {
+  it('has its log guarded again after the log was built anew', () => {
+    opened((db) => {
+      const job = exampleJob()
+      job.log.push({ id: 'l1', at: '2026-11-12T09:00:00.000Z', by: 'Isla', wall: 'w1', kind: 'hole', hole: 'h', x: 1, y: 2, result: 'hit' })
+      importJob(db, job, 'Isla', '2026-11-12T09:00:00.000Z')
+    })
+    laterVersion(rebuilt('log'))
+    opened((db) => {
+      for (const change of [sql`UPDATE log SET "by" = 'Nobody'`, sql`DELETE FROM log`]) {
+        expect(() => db.run(change)).toThrow(expect.objectContaining({ cause: expect.objectContaining({ message: 'the log is only ever added to' }) }))
+      }
+      expect(db.get(sql`SELECT count(*) AS n FROM log`)).toEqual({ n: 1 })
+    })
+  })
+
+  it('is copied before each change, and the last five copies are kept', () => {
+    opened(() => {})
+    expect(copies()).toEqual([])
+    for (let n = 0; n < 7; n++) {
+      laterVersion(`CREATE TABLE later_${n} (a)`)
+      opened(() => {})
+    }
+    expect(copies()).toHaveLength(5)
+    const oldest = new SQLite(join(folder, 'backups', copies()[0]!), { readonly: true })
+    expect(oldest.prepare('SELECT name FROM sqlite_master WHERE name LIKE \'later%\'').all()).toEqual([{ name: 'later_0' }, { name: 'later_1' }])
+    oldest.close()
+  })
+
+  it('of another program, or what is none, is refused in words and not touched', () => {
+    const other = new SQLite(file)
+    other.exec('CREATE TABLE recipes (a); INSERT INTO recipes VALUES (1)')
+    other.close()
+    expect(() => openDatabase(file)).toThrow(/none of Wide Trellis/)
+    const again = new SQLite(file)
+    expect(again.prepare('SELECT a FROM recipes').all()).toEqual([{ a: 1 }])
+    again.close()
+    writeFileSync(file, 'Shopping: screws, plugs, tea. '.repeat(200))
+    expect(() => openDatabase(file)).toThrow(/is no database/)
+    expect(readFileSync(file, 'utf8')).toMatch(/^Shopping/)
+  })
+})

@@ -1,0 +1,131 @@
+import { createHash } from 'node:crypto'
+import { mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { basename, dirname, join } from 'node:path'
+import type SQLite from 'better-sqlite3'
+import { CARRIED_OVER } from './carryOver'
+
+/** One step from an earlier form of the database to the next, as drizzle-kit writes them. */
+interface Migration { tag: string, when: number, statements: string[], hash: string }
+
+/** Why a database is not opened, in words for whoever starts the server. */
+export class DatabaseRefused extends Error {}
+
+/** So many copies are kept; the oldest makes room. */
+const COPIES = 5
+const APPLIED = '__drizzle_migrations'
+
+function readMigrations(folder: string): Migration[] {
+  const { entries } = JSON.parse(readFileSync(join(folder, 'meta', '_journal.json'), 'utf8')) as { entries: { tag: string, when: number }[] }
+  return entries.map(({ tag, when }) => {
+    const sql = readFileSync(join(folder, `${tag}.sql`), 'utf8')
+    return { tag, when, statements: sql.split('--> statement-breakpoint'), hash: createHash('sha256').update(sql).digest('hex') }
+  })
+}
+
+const tablesOf = (sqlite: SQLite.Database) => (sqlite.prepare('SELECT name FROM sqlite_master WHERE type = \'table\'').all() as { name: string }[]).map(({ name }) => name)
+
+/** When the migrations of a database were written that it has been through; none for a new one. */
+function appliedTo(sqlite: SQLite.Database, file: string): number[] {
+  const tables = tablesOf(sqlite)
+  if (tables.length === 0) return []
+  if (!tables.includes(APPLIED) || !tables.includes('sites')) {
+    throw new DatabaseRefused(`${file} is a database, but none of Wide Trellis. Nothing in it was touched. Choose another data folder with WT_DATA.`)
+  }
+  return (sqlite.prepare(`SELECT created_at AS at FROM ${APPLIED}`).all() as { at: number }[]).map(({ at }) => Number(at))
+}
+
+/** The migrations that a database has still to go through. @throws DatabaseRefused where it has been through one that this program does not know */
+function outstanding(migrations: Migration[], applied: number[], file: string): Migration[] {
+  const known = new Set(migrations.map(({ when }) => when))
+  if (applied.some(at => !known.has(at))) {
+    throw new DatabaseRefused(`${file} was written by a newer Wide Trellis than this one. Nothing in it was touched. Start the newer program, or choose another data folder with WT_DATA.`)
+  }
+  return migrations.filter(({ when }) => !applied.includes(when))
+}
+
+/**
+ * Copies a database as it is, what is still in its write-ahead log included, into `backups/` beside it, and
+ * removes all but the last five copies.
+ *
+ * @returns the copy's path
+ */
+function copyFirst(sqlite: SQLite.Database, file: string): string {
+  const folder = join(dirname(file), 'backups')
+  const prefix = basename(file, '.db')
+  mkdirSync(folder, { recursive: true })
+  const copy = join(folder, `${prefix}-${new Date().toISOString().replace(/[:.]/g, '-')}.db`)
+  try {
+    sqlite.prepare('VACUUM INTO ?').run(copy)
+  }
+  catch (error) {
+    rmSync(copy, { force: true })
+    throw new DatabaseRefused(`${file} has to be brought up to date, and cannot be copied first: ${(error as Error).message}. Nothing in it was touched.`)
+  }
+  const copies = readdirSync(folder).filter(name => name.startsWith(`${prefix}-`) && name.endsWith('.db')).sort()
+  for (const old of copies.slice(0, -COPIES)) rmSync(join(folder, old))
+  return copy
+}
+
+/** Rows that refer to none, and whatever else is wrong in a database, in a sentence; empty where all is well. */
+function damage(sqlite: SQLite.Database): string {
+  const orphans = sqlite.pragma('foreign_key_check') as { table: string, parent: string }[]
+  const [integrity] = sqlite.pragma('integrity_check') as { integrity_check: string }[]
+  return [
+    ...new Set(orphans.map(({ table, parent }) => `rows of ${table} without their row of ${parent}`)),
+    ...integrity!.integrity_check === 'ok' ? [] : [integrity!.integrity_check],
+  ].join('; ')
+}
+
+/** What guards the tables: put in place anew after every migration, since a rebuilt table loses its own. */
+const TRIGGERS: Record<string, string> = {
+  log_no_update: 'BEFORE UPDATE ON log BEGIN SELECT RAISE(ABORT, \'the log is only ever added to\'); END',
+  log_no_delete: 'BEFORE DELETE ON log BEGIN SELECT RAISE(ABORT, \'the log is only ever added to\'); END',
+}
+
+const dropTriggers = (sqlite: SQLite.Database) => {
+  for (const name of Object.keys(TRIGGERS)) sqlite.exec(`DROP TRIGGER IF EXISTS ${name}`)
+}
+
+function apply(sqlite: SQLite.Database, migrations: Migration[]): void {
+  const note = sqlite.prepare(`INSERT INTO ${APPLIED} (hash, created_at) VALUES (?, ?)`)
+  dropTriggers(sqlite)
+  for (const { tag, when, hash, statements } of migrations) {
+    for (const statement of statements) sqlite.exec(statement)
+    CARRIED_OVER[tag]?.(sqlite)
+    note.run(hash, when)
+  }
+  dropTriggers(sqlite)
+  for (const [name, does] of Object.entries(TRIGGERS)) sqlite.exec(`CREATE TRIGGER ${name} ${does}`)
+}
+
+/**
+ * Brings a database to the form that this program knows. A copy of the file is made first; foreign keys are off
+ * meanwhile, so that a table which is rebuilt does not take the rows that belong to it along; all is checked
+ * before it is committed. Whatever fails leaves the database as it was.
+ *
+ * @param file where it is kept, for the copy and for messages; `:memory:` is not copied
+ * @throws DatabaseRefused in words, where it is newer than this program, none of ours, or damaged
+ */
+export function bringUpToDate(sqlite: SQLite.Database, file: string, folder: string): void {
+  const migrations = readMigrations(folder)
+  const applied = appliedTo(sqlite, file)
+  if (outstanding(migrations, applied, file).length === 0) return
+  const before = applied.length > 0 && file !== ':memory:' ? copyFirst(sqlite, file) : undefined
+  sqlite.pragma('foreign_keys = OFF')
+  try {
+    sqlite.transaction(() => {
+      // Asked again under the lock: another server may have done it meanwhile.
+      const missing = outstanding(migrations, appliedTo(sqlite, file), file)
+      sqlite.exec(`CREATE TABLE IF NOT EXISTS ${APPLIED} (id INTEGER PRIMARY KEY AUTOINCREMENT, hash TEXT NOT NULL, created_at NUMERIC)`)
+      apply(sqlite, missing)
+      const wrong = damage(sqlite)
+      if (wrong) throw new Error(wrong)
+    }).immediate()
+  }
+  catch (error) {
+    throw new DatabaseRefused(`${file} could not be brought up to date and is as it was${before ? `, and as it is in ${before}` : ''}: ${(error as Error).message}.`)
+  }
+  finally {
+    sqlite.pragma('foreign_keys = ON')
+  }
+}
