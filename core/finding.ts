@@ -1,4 +1,5 @@
 import type { Override } from './job/types'
+import type { Subject } from './subject'
 import type { Text } from './units'
 
 /** The nine stages, in the order of the job. */
@@ -14,8 +15,8 @@ export interface Finding {
   /** Names the kind of finding, for scripts. */
   code: string
   stage: Stage
-  /** The id of the thing it is about: a hole, a position, an array or a wall. */
-  subject: string
+  /** What it is about. */
+  subject: Subject
   message: Text
   remedy?: Text
   cure?: Cure

@@ -9,7 +9,7 @@ import { textToString } from './units'
 export function withOverrides(findings: Finding[], overrides: Override[] = []): Finding[] {
   if (overrides.length === 0) return findings
   return findings.map((finding) => {
-    const taken = finding.severity === 'stop' ? overrides.find(({ code, subject, told }) => code === finding.code && subject === finding.subject && (told === undefined || told === textToString(finding.message, 'metric'))) : undefined
+    const taken = finding.severity === 'stop' ? overrides.find(({ code, subject, told }) => code === finding.code && subject === finding.subject.id && (told === undefined || told === textToString(finding.message, 'metric'))) : undefined
     return taken ? { ...finding, severity: 'caution', overridden: taken } : finding
   })
 }

@@ -31,7 +31,7 @@ function mountArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: PlanC
   const nominal = arrange(array, job.catalogue.displays, wall)
   if (!nominal) {
     return {
-      severity: 'stop', code: 'display-unknown', stage: 'arrange', subject: array.id,
+      severity: 'stop', code: 'display-unknown', stage: 'arrange', subject: { kind: 'array', id: array.id },
       message: words`The display of ${array.name} is not in the catalogue.`,
     }
   }
@@ -69,7 +69,7 @@ function fixArrays(mounted: MountedArray[], wall: Wall, { members }: Survey, job
 /** A stop for each model of an array whose own figures cannot be, as a file may bring one. */
 function modelFindings(array: ScreenArray, cells: { model: string, mount?: string }[], { displays, mounts, fasteners }: Catalogue): Finding[] {
   const stops = (stage: 'arrange' | 'mount' | 'fix', code: string, name: string, faults: Fault[]) => faults.map(({ message }): Finding => ({
-    severity: 'stop', code, stage, subject: array.id, message: words`${name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Set its figures right in the catalogue.`,
+    severity: 'stop', code, stage, subject: { kind: 'array', id: array.id }, message: words`${name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Set its figures right in the catalogue.`,
   }))
   const used = new Set(cells.flatMap(({ model, mount = array.mount }) => [`display ${model}`, `mount ${mount}`]))
   return [
@@ -84,7 +84,7 @@ function alternativeFindings({ id, alternatives = [], alternative, chosen }: Wal
   if (alternatives.length < 2 || (chosen !== undefined && chosen === alternative)) return []
   const name = (wanted: string | undefined) => alternatives.find(({ id }) => id === wanted)?.name ?? 'none'
   return [{
-    severity: 'caution', code: 'alternative-open', stage: 'arrange', subject: id,
+    severity: 'caution', code: 'alternative-open', stage: 'arrange', subject: { kind: 'wall', id },
     message: chosen === undefined
       ? words`${String(alternatives.length)} alternatives are kept and none is chosen yet.`
       : words`“${name(chosen)}” is chosen, and this is “${name(alternative)}”.`,

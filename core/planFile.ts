@@ -6,7 +6,7 @@ import { textToString, type UnitSystem } from './units'
 
 /** A finding as published: its sentences in the site's own unit. */
 const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject, message, remedy, overridden }: Finding) => ({
-  severity, code, stage, subject,
+  severity, code, stage, subject: subject.id,
   message: textToString(message, units),
   ...remedy && { remedy: textToString(remedy, units) },
   ...overridden && { overridden: { by: overridden.by, reason: overridden.reason, at: overridden.at } },

@@ -1,5 +1,5 @@
 import { createSharedComposable } from '@vueuse/core'
-import { arrange } from '~~/core/arrange'
+import { arrange, screenId } from '~~/core/arrange'
 import type { ScreenArray } from '~~/core/job'
 
 /** The array that is worked on, its models, and how it lies on the wall; and editing it. */
@@ -9,9 +9,9 @@ export const useArray = createSharedComposable(() => {
   const display = computed(() => store.catalogue.displays.find(({ id }) => id === array.value?.display))
   const mount = computed(() => store.catalogue.mounts.find(({ id }) => id === array.value?.mount))
   const arrangement = computed(() => array.value && store.shown ? arrange(array.value, store.catalogue.displays, store.shown) : undefined)
-  const { selected } = useSelection()
+  const { selectedOf } = useSelection()
   /** The screen of this array that is chosen. */
-  const cell = computed(() => arrangement.value?.cells.find(({ row, column }) => selected.value === `${array.value!.id}-r${row}c${column}`))
+  const cell = computed(() => arrangement.value?.cells.find(({ row, column }) => selectedOf('screen') === screenId(array.value!, row, column)))
   const edit = (label: string, recipe: (array: ScreenArray) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id)))
   return { array, display, mount, arrangement, cell, edit }
 })

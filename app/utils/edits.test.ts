@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { exampleWall } from '~~/tests/fixtures/job'
-import { arrayOf, holdPlace, setGrid, setPlate, sortedMembers } from './edits'
+import { survey } from '~~/core/survey'
+import { arrayOf, editFraming, editMember, holdPlace, setGrid, setPlate } from './edits'
 
 describe('what is decided for a plate', () => {
   it('is kept once for each plate, in order, and none leaves no entry', () => {
@@ -44,9 +45,13 @@ it('lets go of what an array follows, one axis at a time, and leaves it where it
   expect(array).not.toHaveProperty('follows')
 })
 
-it('numbers members from left to right, whatever the file’s order', () => {
+it('keeps members from left to right, each under the id that it has had from the first', () => {
   const wall = exampleWall()
   wall.structure.members!.reverse()
-  expect(sortedMembers(wall).map(({ centre }) => centre)).toEqual([1900, 2300, 2900, 3300, 3950, 4350])
-  expect(wall.structure.members![0]!.centre).toBe(4350)
+  const [first] = survey(wall).members
+  expect(first).toMatchObject({ centre: 1900, id: 'k6' })
+  editFraming(wall, members => [...members, { id: 'k7', centre: 1500, width: 38 }])
+  editMember(wall, first!.id, { centre: 1910 })
+  expect(wall.structure.members!.map(({ centre }) => centre)).toEqual([1500, 1910, 2300, 2900, 3300, 3950, 4350])
+  expect(survey(wall).members.slice(0, 2).map(({ id }) => id)).toEqual(['k7', 'k6'])
 })

@@ -1,4 +1,5 @@
 import { placeOf } from '~~/core/arrange'
+import { knownFraming } from '~~/core/survey'
 import type { Behind, Framing, HoleChoice, Override, PlateChoice, ScreenArray, Wall } from '~~/core/job'
 
 /** The array of a wall by its id; an edit of one that is gone is an error in the program. */
@@ -81,7 +82,15 @@ export function holdPlace(wall: Wall, array: ScreenArray, axis: 'x' | 'y'): void
   if (Object.keys(array.follows).length === 0) delete array.follows
 }
 
-/** A wall's members from left to right, as the plan numbers them; the file may hold them in any order. */
-export function sortedMembers(wall: Wall): Framing[] {
-  return [...wall.structure.members ?? []].sort((a, b) => a.centre - b.centre)
+/**
+ * Changes the members of a wall whose place is known, and keeps them from left to right as the plan numbers them.
+ * From then on each has its id in the wall, so that it lasts whatever is added before it.
+ */
+export function editFraming(wall: Wall, recipe: (members: Required<Framing>[]) => Required<Framing>[]): void {
+  wall.structure.members = recipe(knownFraming(wall.structure)).sort((a, b) => a.centre - b.centre)
+}
+
+/** Changes one of the members whose place is known; one that is gone is left alone. */
+export function editMember(wall: Wall, id: string, change: Partial<Framing>): void {
+  editFraming(wall, members => members.map(member => member.id === id ? { ...member, ...change } : member))
 }

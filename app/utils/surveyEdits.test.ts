@@ -26,8 +26,8 @@ describe('readings', () => {
 describe('framing', () => {
   it('is taken as known to a tenth of a millimetre, and given back to the readings', () => {
     const wall = exampleWall()
-    setFramingKnown(wall, true, [{ centre: 1200.037, width: 38 }])
-    expect(wall.structure.members).toEqual([{ centre: 1200, width: 38 }])
+    setFramingKnown(wall, true, [{ id: 'm-e1', centre: 1200.037, width: 38 }])
+    expect(wall.structure.members).toEqual([{ id: 'm-e1', centre: 1200, width: 38 }])
     setFramingKnown(wall, false, [])
     expect(wall.structure).not.toHaveProperty('members')
   })

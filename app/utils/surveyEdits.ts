@@ -22,8 +22,8 @@ export function readingOf(wall: Wall, id: string): Evidence {
 }
 
 /** Takes what the readings tell as known from now on, or goes back to the readings. */
-export function setFramingKnown(wall: Wall, known: boolean, members: Pick<Member, 'centre' | 'width'>[]): void {
-  if (known) wall.structure.members = members.map(({ centre, width }) => ({ centre: Math.round(centre * 10) / 10, width }))
+export function setFramingKnown(wall: Wall, known: boolean, members: Pick<Member, 'id' | 'centre' | 'width'>[]): void {
+  if (known) wall.structure.members = members.map(({ id, centre, width }) => ({ id, centre: Math.round(centre * 10) / 10, width }))
   else delete wall.structure.members
 }
 

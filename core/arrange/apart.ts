@@ -19,7 +19,7 @@ export function apartFindings(arrays: Laid[], clearance = 0): Finding[] {
     if (clearBetween(one.outline, other.outline) > clearance) return []
     const pairs = one.cells.flatMap(a => other.cells.map(b => ({ shared: sharedBy(a.outer, b.outer), clear: clearBetween(a.outer, b.outer) })))
     const [worst] = pairs.flatMap(({ shared }) => shared ?? []).sort((a, b) => b.width * b.height - a.width * a.height)
-    const about = { stage: 'arrange', subject: other.id } as const
+    const about = { stage: 'arrange', subject: { kind: 'array', id: other.id } } as const
     if (worst) {
       return [{
         ...about, severity: 'stop', code: 'arrays-overlap',

@@ -4,6 +4,7 @@ import { words } from '../units'
 import type { Cell } from './cell'
 import type { OrientedDisplay } from './orientation'
 import { pixelPitch } from './pixels'
+import { screenId } from './screenId'
 
 /** Cases are compared to a hundredth of a millimetre, finer than they are made. */
 const FIT = 0.01
@@ -14,13 +15,13 @@ const ALIKE = 0.01
 export function cellFindings(array: ScreenArray, display: OrientedDisplay, cells: Cell[]): Finding[] {
   if (cells.length === 0) {
     return [{
-      severity: 'stop', code: 'array-empty', stage: 'arrange', subject: array.id,
+      severity: 'stop', code: 'array-empty', stage: 'arrange', subject: { kind: 'array', id: array.id },
       message: words`Every cell of ${array.name} is left empty.`, remedy: words`Hang a screen in one of them, or take the array away.`,
     }]
   }
   const pitch = pixelPitch(display)
   return cells.flatMap((cell): Finding[] => {
-    const about = { stage: 'arrange', subject: `${array.id}-r${cell.row}c${cell.column}` } as const
+    const about = { stage: 'arrange', subject: { kind: 'screen', id: screenId(array, cell.row, cell.column) } } as const
     const name = `R${cell.row} C${cell.column} of ${array.name}`
     const { width, height } = cell.display
     const unlike = array.align === undefined && (Math.abs(width - display.width) > FIT || Math.abs(height - display.height) > FIT)

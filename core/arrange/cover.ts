@@ -27,7 +27,7 @@ export function coverFindings(array: ScreenArray, cells: Cell[], { features = []
     const shared = cells.flatMap(({ outer }) => sharedBy(outer, feature) ?? []).sort((a, b) => b.width * b.height - a.width * a.height)[0]
     if (!shared) return []
     return [{
-      severity: about.severity, code: about.code, stage: 'arrange' satisfies Stage, subject: array.id,
+      severity: about.severity, code: about.code, stage: 'arrange' satisfies Stage, subject: { kind: 'array', id: array.id },
       message: words`${array.name} lies over ${about.what}, by ${shared.width} across and ${shared.height} up.`,
       remedy: about.remedy,
     }]

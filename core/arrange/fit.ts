@@ -30,7 +30,7 @@ export function fitFindings(array: ScreenArray, outline: Rect, wall: Wall): Find
     severity: 'stop',
     code: tooLarge ? 'array-larger-than-wall' : 'array-off-wall',
     stage: 'arrange',
-    subject: array.id,
+    subject: { kind: 'array', id: array.id },
     message: words`${array.name} passes the wall’s ${edge} by ${by}.`,
     remedy: tooLarge ? words`Take fewer screens, a smaller display or a larger wall.` : words`Move it back by ${by}.`,
   }))

@@ -48,7 +48,7 @@ export function followFindings(array: ScreenArray, wall: Wall): Finding[] {
     ...y && y.rule !== 'eye' && !featureOf(wall, y.feature) ? [y.rule === 'above' ? 'above which it hung' : 'below which it hung'] : [],
   ]
   return lost.map(what => ({
-    severity: 'caution', code: 'placing-lost', stage: 'arrange', subject: array.id,
+    severity: 'caution', code: 'placing-lost', stage: 'arrange', subject: { kind: 'array', id: array.id },
     message: words`What ${array.name} follows is gone from the wall: that ${what}. It stays where it was last put.`,
     remedy: words`Choose anew what it follows, or place it.`,
   }))

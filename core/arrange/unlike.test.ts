@@ -32,7 +32,7 @@ describe('cells of their own', () => {
 
   it('are a stop where they do not fit their place, with both sizes', () => {
     const turned = laid({ cells: [{ row: 1, column: 1, orientation: 'portrait-cw' }] })
-    expect(turned.findings.map(({ code, subject }) => [code, subject])).toEqual([['cell-of-another-size', 'a1-r1c1']])
+    expect(turned.findings.map(({ code, subject }) => [code, subject.id])).toEqual([['cell-of-another-size', 'a1-r1c1']])
     expect(textToString(turned.findings[0]!.message, 'metric')).toBe('R1 C1 of Departures is 576.2 × 1021.4; the grid’s cells are 1021.4 × 576.2.')
     expect(codes({ cells: [{ row: 1, column: 1, display: 'sign' }] })).toEqual(['cell-of-another-size', 'cell-of-another-pitch'])
   })

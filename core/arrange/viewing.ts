@@ -94,7 +94,7 @@ export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[]
   const face = mount ? faceDepth(array, mount, model) : undefined
   const { from, to, out } = WALKWAY[units]
   const inReach = outline.y < to && outline.y > from
-  const about = { stage: 'arrange', subject: array.id } as const
+  const about = { stage: 'arrange', subject: { kind: 'array', id: array.id } } as const
   return [
     ...nearest > farthest
       ? [{

@@ -14,13 +14,13 @@ import { boltUse } from './rail'
 export const MUCH = 0.8
 
 const percent = (share: number) => `${Math.round(100 * share)} %`
-const about = (array: ScreenArray) => ({ stage: 'fix', subject: array.id }) as const
+const about = (array: ScreenArray) => ({ stage: 'fix', subject: { kind: 'array', id: array.id } }) as const
 
 /** A stop for each way in which fasteners cannot hold a plate at all. */
 export function unheldFindings(array: ScreenArray, unheld: { position: Position, why: Unheld }[]): Finding[] {
   return unheld.map(({ position: { id, row, column }, why }): Finding => why === 'none-above-foot'
-    ? { severity: 'stop', code: 'no-fastener-above-foot', stage: 'fix', subject: id, message: words`R${String(row)} C${String(column)}: every fastener of its plate is at the plate’s foot, so nothing keeps its top to the wall.`, remedy: words`Fix a row above the foot, or take another mount for ${array.name}.` }
-    : { severity: 'stop', code: 'plate-free-to-turn', stage: 'fix', subject: id, message: words`R${String(row)} C${String(column)}: its one fastener stands beside the display’s centre, so nothing keeps the plate from turning.`, remedy: words`Fix it with two or more, or bring the fastener under the centre.` })
+    ? { severity: 'stop', code: 'no-fastener-above-foot', stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: every fastener of its plate is at the plate’s foot, so nothing keeps its top to the wall.`, remedy: words`Fix a row above the foot, or take another mount for ${array.name}.` }
+    : { severity: 'stop', code: 'plate-free-to-turn', stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: its one fastener stands beside the display’s centre, so nothing keeps the plate from turning.`, remedy: words`Fix it with two or more, or bring the fastener under the centre.` })
 }
 
 /** A stop where loads across the grain push screws towards an edge that is too near for that. */

@@ -118,7 +118,7 @@ function woodDistanceFindings(about: About, name: string, { diameter }: Fastener
 /** Whether a fastener goes with its base, reaches far enough into it, keeps its distances and lasts. */
 export function seatFindings(judging: Judging, fastener: Fastener, positions: Position[], mounts: Mount[]): Finding[] {
   const { array, wall, carrier, bearer, members } = judging
-  const about = { stage: 'fix', subject: array.id } as const
+  const about = { stage: 'fix', subject: { kind: 'array', id: array.id } } as const
   const name = fastener.name ?? fastener.id
   const { kind } = wall.structure
   if (fastener.base !== kind) {

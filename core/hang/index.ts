@@ -43,14 +43,14 @@ export function hangFindings(arrays: ArrayPlan[], drilled: Map<string, Drilled>)
     return [
       ...done.result === 'miss'
         ? [{
-          severity: 'stop', code: 'hole-missed', stage: 'hang', subject: hole.id,
+          severity: 'stop', code: 'hole-missed', stage: 'hang', subject: { kind: 'hole', id: hole.id },
           message: words`${label} at ${done.x} missed: ${done.note || 'no note'}.`,
           remedy: words`Leave it empty and find the member before drilling beside it.`,
         } satisfies Finding]
         : [],
       ...moved > MOVED
         ? [{
-          severity: 'caution', code: 'hole-left-behind', stage: 'hang', subject: hole.id,
+          severity: 'caution', code: 'hole-left-behind', stage: 'hang', subject: { kind: 'hole', id: hole.id },
           message: words`${label} was drilled ${moved} away from where the plan now puts it.`,
         } satisfies Finding]
         : [],

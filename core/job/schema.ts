@@ -116,7 +116,7 @@ const structure = group({
     length: must(size()), height: must(size()), joint: must(extent()),
     bond: must(oneOf('running', 'stack')), origin: group(point(length)), unit: oneOf('hollow', 'solid', 'grouted'), shell: size(),
   }),
-  members: list(group({ centre: must(length()), width: must(size()) }), LIMITS.members),
+  members: list(group({ id: words(), centre: must(length()), width: must(size()) }), LIMITS.members),
 })
 
 const METHODS = ['detector-edge', 'detector-centre', 'magnet', 'probe', 'pilot', 'knock', 'seen', 'outlet', 'joint']
@@ -131,7 +131,7 @@ const TELLS: Record<string, string> = { 'detector-edge': 'edge', 'probe': 'hit',
 export const evidenceSchema = group({
   id: name(), method: must(oneOf(...METHODS)), edge: oneOf('left', 'right'), hit: flag(), dull: flag(),
   direction: oneOf('head', 'bed'), x: must(length()), y: must(length()), side: oneOf('front', 'back'), reference: words(),
-  by: words(), at: moment(), note: words(2_000), photo: words(), setAside: words(2_000),
+  by: words(), at: moment(), note: words(2_000), photo: words(), setAside: words(2_000), namedAfter: words(),
 }).test('tells', ({ value }: Written) => {
   const { method } = value as { method: string }
   return `must say ${TELLS[method]}, as it is by ${method}`

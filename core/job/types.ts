@@ -186,7 +186,7 @@ export interface ScrewKit extends ModelNotes {
 }
 
 /** A framing member: a stud or its like, upright over the wall's height. */
-export interface Framing { centre: number, width: number }
+export interface Framing { id?: string, centre: number, width: number }
 
 /** What carries the load behind the covering. */
 export interface Structure {
@@ -237,6 +237,8 @@ export interface Evidence {
   photo?: string
   /** Why the reading is left out of account; it is kept. */
   setAside?: string
+  /** Id of a reading that was deleted, or set aside, and after which the member is named that this one shows, too. */
+  namedAfter?: string
 }
 
 /** Something on the wall to keep clear of or to reach: x, y is its lower left corner. */

@@ -1,5 +1,6 @@
 import type { ArrayPlan, Hole, Position } from '../mount'
 import { centreOf } from '../geometry'
+import type { Subject } from '../subject'
 import { roundLength, type Precision, type UnitSystem } from '../units'
 import type { Datum, LevelLine } from './datum'
 
@@ -25,6 +26,9 @@ export interface Mark {
   member?: number
   margin?: number
 }
+
+/** What a mark is of: a hole, or nothing but a mark. */
+export const subjectOf = ({ id, kind }: Pick<Mark, 'id' | 'kind'>): Subject => ({ kind: kind === 'hole' || kind === 'bolt' ? 'hole' : 'mark', id })
 
 /**
  * How far a mark is above (+) or below (−) the level line as that is printed, mm, not rounded: whoever draws the line

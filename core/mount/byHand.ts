@@ -12,12 +12,12 @@ export function handFindings(array: ScreenArray, cells: MountedCell[]): Finding[
     const name = `R${row} C${column}`
     const choice = array.plates?.find(plate => plate.row === row && plate.column === column)
     return [
-      ...plate.byHand ? [{ ...about, code: 'plate-by-hand', subject: id, message: words`The plate of ${name} was put ${plate.lateralShift} along and ${plate.heightShift} up from nominal by hand${because(choice?.reason)}.` }] : [],
+      ...plate.byHand ? [{ ...about, code: 'plate-by-hand', subject: { kind: 'screen' as const, id }, message: words`The plate of ${name} was put ${plate.lateralShift} along and ${plate.heightShift} up from nominal by hand${because(choice?.reason)}.` }] : [],
       ...holes.filter(({ byHand }) => byHand).flatMap((hole): Finding[] => {
         const moved = array.holes?.find(each => each.row === row && each.column === column && each.of === hole.row && each.rank === hole.rank)
         return [
-          { ...about, code: 'hole-by-hand', subject: hole.id, message: words`${name}, ${hole.row} row: a hole was put at ${hole.x} by hand${because(moved?.reason)}.` },
-          ...hole.slot === undefined ? [{ ...about, severity: 'stop' as const, code: 'hole-off-slot', subject: hole.id, message: words`${name}, ${hole.row} row: at ${hole.x} the plate has no slot.`, remedy: words`Put the hole within a slot, or move the plate.` }] : [],
+          { ...about, code: 'hole-by-hand', subject: { kind: 'hole' as const, id: hole.id }, message: words`${name}, ${hole.row} row: a hole was put at ${hole.x} by hand${because(moved?.reason)}.` },
+          ...hole.slot === undefined ? [{ ...about, severity: 'stop' as const, code: 'hole-off-slot', subject: { kind: 'hole' as const, id: hole.id }, message: words`${name}, ${hole.row} row: at ${hole.x} the plate has no slot.`, remedy: words`Put the hole within a slot, or move the plate.` }] : [],
         ]
       }),
     ]

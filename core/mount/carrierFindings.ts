@@ -26,7 +26,7 @@ export function stripClear(strip: Strip, wall: Wall): boolean {
 
 /** What is to be said of the rails or boards that an array stands on. */
 export function carrierFindings(array: ScreenArray, carrier: Carrier, strips: Strip[], wall: Wall): Finding[] {
-  const about = { stage: 'mount', subject: array.id } as const
+  const about = { stage: 'mount', subject: { kind: 'array', id: array.id } } as const
   return strips.flatMap((strip): Finding[] => {
     const { row, of, held, rect } = strip
     const which = carrier.kind === 'rail' ? `The rail behind the ${of} slots of row ${row}` : `The board behind row ${row}`

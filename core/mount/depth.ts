@@ -88,7 +88,7 @@ type Context = { array: ScreenArray, cells: MountedCell[], mountOf: (cell: Mount
 
 /** Room to lift each screen on to its hooks: above it, or in front of the row above. */
 function liftFindings({ array, cells, mountOf, displayOf, wall }: Context): Finding[] {
-  const about = { stage: 'mount', subject: array.id } as const
+  const about = { stage: 'mount', subject: { kind: 'array', id: array.id } } as const
   const rows = byRow(cells)
   const found = cells.flatMap((cell): Finding[] => {
     const mount = mountOf(cell)
@@ -112,7 +112,7 @@ function liftFindings({ array, cells, mountOf, displayOf, wall }: Context): Find
 
 /** A recess must leave each screen room at its sides to come out. */
 function recessFindings({ array, cells, mountOf, wall }: Context): Finding[] {
-  const about = { stage: 'mount', subject: array.id } as const
+  const about = { stage: 'mount', subject: { kind: 'array', id: array.id } } as const
   const outline = cells.map(({ outer }) => outer)
   if (outline.length === 0) return []
   const [left, right] = [Math.min(...outline.map(({ x }) => x)), Math.max(...outline.map(({ x, width }) => x + width))]
@@ -128,7 +128,7 @@ function recessFindings({ array, cells, mountOf, wall }: Context): Finding[] {
 /** What is wrong, doubtful or not known in depth: plugs, reach, lifting, recess, and a face that is not flat. */
 export function depthFindings(context: Context, relief: Relief | undefined): Finding[] {
   const { array, cells, mountOf, displayOf } = context
-  const about = { stage: 'mount', subject: array.id } as const
+  const about = { stage: 'mount', subject: { kind: 'array', id: array.id } } as const
   const pairs = [...new Map(cells.map(cell => [`${cell.model} ${mountOf(cell).id}`, cell])).values()]
   const each = pairs.flatMap((cell): Finding[] => {
     const [mount, display] = [mountOf(cell), displayOf(cell)]

@@ -49,7 +49,7 @@ const unsure = (hole: Hole, members: Member[]) =>
 function unsureFinding(cell: MountedCell, hole: Hole, members: Member[]): Finding {
   const { centre, sd, width } = members[hole.member!]!
   return {
-    severity: 'stop', code: 'member-unsure', stage: 'mount', subject: hole.id,
+    severity: 'stop', code: 'member-unsure', stage: 'mount', subject: { kind: 'hole', id: hole.id },
     message: words`${name(cell)}, ${hole.row} row hole at ${hole.x} points at member ${String(hole.member! + 1)}, whose centre is known to ± ${1.96 * sd} only: ${-hole.margin!} too little.`,
     remedy: words`Find both faces of the member with a nail where the plate will hide it, about ${centre - width / 2} and ${centre + width / 2}.`,
   }
@@ -81,7 +81,7 @@ export function unsurveyedOf(wall: Wall, cells: MountedCell[], mountOf: (cell: M
 /** A stop for every plate that wants fasteners where nothing is known of the wall. */
 export function unsurveyedFindings(unsurveyed: ReturnType<typeof unsurveyedOf>): Finding[] {
   return unsurveyed.map(({ cell, from, to, holes }): Finding => ({
-    severity: 'stop', code: 'wall-not-surveyed', stage: 'mount', subject: cell.id,
+    severity: 'stop', code: 'wall-not-surveyed', stage: 'mount', subject: { kind: 'screen', id: cell.id },
     message: words`${name(cell)}: nothing is known of the wall from ${from} to ${to}, where ${holes === 1 ? 'a hole is' : `${holes} holes are`} wanted.`,
     remedy: words`Read the wall there with detector, magnet or nail, before anything is moved.`,
   }))
@@ -98,7 +98,7 @@ export function missFindings(array: ScreenArray, cell: MountedCell, { members, c
     severity: 'stop',
     code: coursing ? 'joint-too-near' : 'hole-misses-member',
     stage: 'mount',
-    subject: hole.id,
+    subject: { kind: 'hole', id: hole.id },
     message: missText(cell, hole),
     remedy,
     ...best !== undefined && { cure: { kind: 'shift-plate', array: array.id, row: cell.row, column: cell.column, lateralShift: best } },
@@ -107,7 +107,7 @@ export function missFindings(array: ScreenArray, cell: MountedCell, { members, c
 
 /** A stop for every row of slots that has fewer holes than it needs, or two of them in one piece of timber. */
 export function rowFindings({ needs }: Mount, cell: MountedCell, inOwnPieces: (row: Hole[]) => boolean): Finding[] {
-  const stop = (code: string, message: Text, remedy?: Text): Finding => ({ severity: 'stop', code, stage: 'mount', subject: cell.id, message, ...remedy && { remedy } })
+  const stop = (code: string, message: Text, remedy?: Text): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'screen', id: cell.id }, message, ...remedy && { remedy } })
   return needs.rows.flatMap((rowName) => {
     const row = cell.holes.filter(hole => hole.row === rowName)
     if (row.length < needs.members) return [stop('too-few-holes', words`${name(cell)} has ${String(row.length)} of the ${String(needs.members)} fasteners that its ${rowName} row needs.`)]
@@ -127,7 +127,7 @@ export function collisionFindings(cells: MountedCell[]): Finding[] {
       if (other.plate.rect.x >= cell.plate.rect.x + cell.plate.rect.width) break
       if (!overlaps(cell.plate.rect, other.plate.rect)) continue
       findings.push({
-        severity: 'stop', code: 'plates-collide', stage: 'mount', subject: cell.id,
+        severity: 'stop', code: 'plates-collide', stage: 'mount', subject: { kind: 'screen', id: cell.id },
         message: words`The plates of ${name(cell)} and ${name(other)} lie on each other by ${cell.plate.rect.x + cell.plate.rect.width - other.plate.rect.x}.`,
         remedy: words`Shift one of them, or take a narrower mount.`,
       })
@@ -149,7 +149,7 @@ function pairsOf(cells: Cell[], mountOf: (cell: Cell) => Mount | undefined, { di
 export function suitFindings(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, catalogue: Catalogue, wall: Wall): Finding[] {
   const covering = coveringOf(wall)
   const stop = (code: string, message: Text): Finding =>
-    ({ severity: 'stop', code, stage: 'mount', subject: array.id, message })
+    ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message })
   const hung = array.behind?.mass ?? 0
   const found = pairsOf(cells, mountOf, catalogue).flatMap(({ display, mount, orientation }) => [
     ...display.mass + hung > mount.capacity

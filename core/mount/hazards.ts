@@ -19,7 +19,7 @@ export function hazardFindings({ features = [] }: Wall, cells: MountedCell[]): F
     const away = distance(feature, hole)
     if (away >= HAZARD_CLEARANCE) return []
     return [{
-      severity: 'stop', code: `hole-near-${feature.kind}`, stage: 'mount', subject: hole.id,
+      severity: 'stop', code: `hole-near-${feature.kind}`, stage: 'mount', subject: { kind: 'hole', id: hole.id },
       message: words`R${String(cell.row)} C${String(cell.column)}, ${hole.row} row hole at ${hole.x} is ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!}; ${HAZARD_CLEARANCE} is the least.`,
       remedy: feature.kind === 'rated-junction'
         ? words`Move the plate; a rated junction is opened only with its approved seal.`

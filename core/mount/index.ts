@@ -1,4 +1,4 @@
-import type { Cell } from '../arrange'
+import { screenId, type Cell } from '../arrange'
 import type { Finding } from '../finding'
 import { edgeDistanceOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
 import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from '../job'
@@ -36,7 +36,7 @@ export interface Mounting { positions: Position[], strips: Strip[], unsurveyed: 
 
 type Context = { array: ScreenArray, wall: Wall, survey: Survey, catalogue: Catalogue, units: UnitSystem, mountOf: (cell: Cell) => Mount, substrate: Substrate }
 
-const idOf = (array: ScreenArray, { row, column }: Cell) => `${array.id}-r${row}c${column}`
+const idOf = (array: ScreenArray, { row, column }: Cell) => screenId(array, row, column)
 const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.find(({ id }) => id === array.fastener)
 /** Rails and boards go across members; a wall that carries all over needs none. */
 const carrierOf = (array: ScreenArray, wall: Wall) => isFramed(wall) ? array.carrier : undefined
@@ -132,7 +132,7 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mou
 
 /** What is to be said of an array's own choices, before anything is placed by them. */
 function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts }: Catalogue): Finding[] {
-  const stop = (code: string, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: array.id, message, ...remedy && { remedy } })
+  const stop = (code: string, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message, ...remedy && { remedy } })
   const used = mounts.filter(({ id }) => cells.some(({ mount = array.mount }) => mount === id))
   return [
     ...array.fastener === undefined ? [stop('fastener-not-chosen', words`No fastener is chosen for ${array.name}, so its edge distance is not known.`)] : [],
@@ -150,7 +150,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
   const context = contextOf(array, cells, wall, survey, job)
   if (!context) {
     return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], unsurveyed: [], findings: [{
-      severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: array.id,
+      severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: { kind: 'array', id: array.id },
       message: words`No mount is chosen for ${array.name}.`,
     }] }
   }

@@ -60,7 +60,7 @@ describe('holes on studs', () => {
   it('that miss are stops: by how much, and the shift that cures it', () => {
     const { findings, arrays } = one(studs(2850, 3250), [{ row: 1, column: 1, lateralShift: 0 }])
     expect(arrays[0]!.positions[0]!.plate!.held).toBe(false)
-    expect(findings.map(({ code, subject }) => [code, subject])).toEqual([
+    expect(findings.map(({ code, subject }) => [code, subject.id])).toEqual([
       ['hole-misses-member', 'a1-r1c1-top-1'], ['hole-misses-member', 'a1-r1c1-bottom-1'], ['plate-by-hand', 'a1-r1c1'],
     ])
     // The slot ends at 2860; the stud takes a screw up to 2854.7.
@@ -108,7 +108,7 @@ describe('over any framing, with plates and holes put by hand', () => {
           ...moved !== undefined && { holes: [{ row: 1, column: 1, of: 'top', rank: 1, x: 3100 + moved }] },
         })
       })
-      const stopped = new Set(findings.filter(({ severity, stage }) => severity === 'stop' && stage === 'mount').map(({ subject }) => subject))
+      const stopped = new Set(findings.filter(({ severity, stage }) => severity === 'stop' && stage === 'mount').map(({ subject }) => subject.id))
       for (const { id, plate, holes = [] } of arrays[0]!.positions) {
         const missing = holes.filter(({ margin }) => margin === undefined || margin < 0)
         for (const hole of missing) expect(stopped).toContain(hole.id)

@@ -12,7 +12,7 @@ export function heightFindings(cells: MountedCell[], members: Member[]): Finding
     const member = hole.member === undefined ? undefined : members[hole.member]
     if (!member?.stretches || !landsIn(hole, hole.member!) || standsAt(member, hole.y)) return []
     return [{
-      severity: 'stop', code: 'member-not-at-height', stage: 'mount', subject: hole.id,
+      severity: 'stop', code: 'member-not-at-height', stage: 'mount', subject: { kind: 'hole', id: hole.id },
       message: words`R${String(cell.row)} C${String(cell.column)}, ${hole.row} row: member ${String(hole.member! + 1)} was not met ${hole.y} up, where this hole is; it is taken to stand ${heights(member)}.`,
       remedy: words`Probe at ${member.centre}, ${hole.y} up, where the plate will hide the hole; or move the plate.`,
     }]
@@ -32,7 +32,7 @@ export function referenceFindings(array: ScreenArray, cells: MountedCell[], { ev
     const resting = holes.filter(({ member, margin = -1 }) => member !== undefined && margin >= -1e-9 && members[member]!.evidence.length > 0 && members[member]!.evidence.every(reading => by.has(reading)))
     if (resting.length === 0) return []
     return [{
-      severity: 'caution', code: 'reference-unchecked', stage: 'mount', subject: array.id,
+      severity: 'caution', code: 'reference-unchecked', stage: 'mount', subject: { kind: 'array', id: array.id },
       message: words`${resting.length === 1 ? 'A hole' : `${resting.length} holes`} of ${array.name} ${resting.length === 1 ? 'rests' : 'rest'} on members that ${id} alone carries over from the far side; nothing checks it, and if it is out they all are.`,
       remedy: words`Read a second reference from both sides, or find both faces of one of these members from the front.`,
     }]
@@ -48,7 +48,7 @@ export function proofFindings(array: ScreenArray, cells: MountedCell[], wall: Wa
     if (own.length === 0) return []
     const y = own.reduce((sum, hole) => sum + hole.y, 0) / own.length
     return [{
-      severity: 'stop', code: 'framing-unproved', stage: 'mount', subject: `member-${index}`,
+      severity: 'stop', code: 'framing-unproved', stage: 'mount', subject: { kind: 'member', id: member.id },
       message: words`${own.length === 1 ? 'A hole' : `${own.length} holes`} of ${array.name} ${own.length === 1 ? 'rests' : 'rest'} on member ${String(index + 1)}, which is not proved: it is known from ${proofOf(member, wall, rules).restsOn}.`,
       remedy: words`Probe at ${member.centre}, about ${y} up, where a plate will hide the hole${rules.proofOfFraming === 'one-sign' ? words`` : words`, or find a sign of another kind`}.`,
     }]

@@ -12,7 +12,7 @@ export function coverPlateFindings({ features = [] }: Wall, cells: MountedCell[]
   return features.filter(({ keepReachable }) => keepReachable).flatMap(feature => cells
     .filter(({ plate }) => overlaps(plate.rect, feature))
     .map((cell): Finding => ({
-      severity: 'stop', code: 'plate-covers-feature', stage: 'mount', subject: cell.id,
+      severity: 'stop', code: 'plate-covers-feature', stage: 'mount', subject: { kind: 'screen', id: cell.id },
       message: words`The plate of ${name(cell)} covers the ${feature.kind.replace('-', ' ')} at ${feature.x}, which must stay reachable.`,
       remedy: words`Move the array or the ${feature.kind.replace('-', ' ')}, or take a narrower mount.`,
     })))
@@ -26,7 +26,7 @@ export function boxFindings({ features = [] }: Wall, cells: MountedCell[], membe
     const over = Math.min(right, box.x + box.width) - Math.max(left, box.x)
     if (over <= 0) return []
     return [{
-      severity: 'caution', code: 'box-on-member', stage: 'mount', subject: box.id,
+      severity: 'caution', code: 'box-on-member', stage: 'mount', subject: { kind: 'feature', id: box.id },
       message: words`The outlet at ${box.x} lies over member ${String(index + 1)} by ${over}: a box sits between members.`,
       remedy: words`Set it clear of the member: its left edge at ${right} or more, or its right edge at ${left} or less.`,
     }]

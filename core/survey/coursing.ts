@@ -138,7 +138,7 @@ export function coursingFigure(coursing: Coursing, axis: 'x' | 'y'): Figure {
 
 export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Finding[] {
   if (wall.structure.kind !== 'block') return []
-  const about = { stage: 'survey', subject: wall.id } as const
+  const about = { stage: 'survey', subject: { kind: 'wall', id: wall.id } } as const
   if (!coursing) return [{
     ...about, severity: 'stop', code: 'coursing-unknown', message: words`The size of this wall’s blocks is not known.`, remedy: words`Enter unit, joint and bond.`,
   }]

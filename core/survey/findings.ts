@@ -8,7 +8,7 @@ import { signsOf, type Sign } from './sign'
 import { missesIn, standsAt } from './stretches'
 import type { CommonWidth } from './width'
 
-const about = (index: number) => ({ stage: 'survey', subject: `member-${index}` }) as const
+const about = ({ id }: Member) => ({ stage: 'survey', subject: { kind: 'member', id } }) as const
 const name = (index: number) => `Member ${index + 1}`
 
 function placeFindings(wall: Wall, members: Member[]): Finding[] {
@@ -19,13 +19,13 @@ function placeFindings(wall: Wall, members: Member[]): Finding[] {
     return [
       ...left < -2 * member.sd || right > wall.width + 2 * member.sd
         ? [{
-            ...about(index), severity: 'caution' as const, code: 'member-off-wall',
+            ...about(member), severity: 'caution' as const, code: 'member-off-wall',
             message: words`${name(index)} at ${member.centre} passes the wall’s ${left < 0 ? 'left' : 'right'} edge.`,
           }]
         : [],
       ...overlap > 0.01
         ? [{
-            ...about(index), severity: member.sd === 0 ? 'stop' as const : 'caution' as const, code: 'members-overlap',
+            ...about(member), severity: member.sd === 0 ? 'stop' as const : 'caution' as const, code: 'members-overlap',
             message: words`Members ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
             remedy: words`Enter a doubled stud as one member of double width.`,
           }]
@@ -38,7 +38,7 @@ function inferredFindings(members: Member[]): Finding[] {
   return members.flatMap((member, index): Finding[] => member.source === 'observed'
     ? []
     : [{
-        ...about(index), severity: 'caution', code: 'member-inferred',
+        ...about(member), severity: 'caution', code: 'member-inferred',
         message: words`${name(index)} at ${member.centre} is only expected from the spacing of its neighbours.`,
         remedy: words`Find it before anything is hung on it.`,
       }])
@@ -52,7 +52,7 @@ function againstFindings(wall: Wall, members: Member[]): Finding[] {
     : missesIn(member, signs).map((sign): Finding => {
         const ends = !standsAt(member, sign.reading.y)
         return {
-          stage: 'survey', subject: sign.reading.id, severity: 'caution', code: ends ? 'member-ends' : 'reading-conflicts',
+          stage: 'survey', subject: { kind: 'reading', id: sign.reading.id }, severity: 'caution', code: ends ? 'member-ends' : 'reading-conflicts',
           message: ends
             ? words`${name(index)} at ${member.centre} does not run the wall’s whole height: ${METHOD_NAMES[sign.reading.method]} met nothing ${sign.reading.y} up.`
             : words`${METHOD_NAMES[sign.reading.method].replace(/^a/, 'A')} at ${sign.x}, ${sign.reading.y} up, met nothing where member ${String(index + 1)} is believed to be.`,
@@ -62,7 +62,7 @@ function againstFindings(wall: Wall, members: Member[]): Finding[] {
 }
 
 const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }) => kind !== 'knock' && kind !== 'box').map(({ reading, x }) => ({
-  stage: 'survey', subject: reading.id, severity: 'caution', code: 'reading-unexplained',
+  stage: 'survey', subject: { kind: 'reading', id: reading.id }, severity: 'caution', code: 'reading-unexplained',
   message: words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x} fits no member: a pipe, a screw in blocking, or a member that nothing else shows.`,
   remedy: words`Take a second reading there, or set it aside with the reason.`,
 }))
@@ -76,7 +76,7 @@ function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
     if (!source.startsWith('detector') || !raw || raw.members < KINDS_APART.members) return []
     if (Math.abs(raw.off) < KINDS_APART.mm || Math.abs(raw.off) < KINDS_APART.sigmas * raw.sd) return []
     return [{
-      severity: 'caution', code: 'kinds-disagree', stage: 'survey', subject: wall.id,
+      severity: 'caution', code: 'kinds-disagree', stage: 'survey', subject: { kind: 'wall', id: wall.id },
       message: words`The detector’s readings stand ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of what nails, magnets and sight tell, at ${String(raw.members)} members all along the wall. They are taken as ${Math.abs(shift)} too far to the ${shift < 0 ? 'left' : 'right'}.`,
       remedy: words`Try the detector on a stud whose edges you can see; if it is out, set its readings aside.`,
     }]
@@ -87,7 +87,7 @@ function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
 function widthFindings(wall: Wall, { said, believed, sure, differs }: CommonWidth): Finding[] {
   if (!differs) return []
   return [{
-    severity: 'caution', code: 'member-width-differs', stage: 'survey', subject: wall.id,
+    severity: 'caution', code: 'member-width-differs', stage: 'survey', subject: { kind: 'wall', id: wall.id },
     message: words`The edges read stand as those of members ${believed} wide; ${said} was said. Members are taken as ${believed} wide, and holes keep to ${sure} of it.`,
     remedy: words`Find both faces of one member with a nail, and set its width right.`,
   }]
@@ -101,14 +101,14 @@ export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
   return [
     ...linedIn !== undefined && linedIn < OLD_LINING
       ? [{
-          severity: 'caution' as const, code: 'lining-old', stage: 'survey' as const, subject: id,
+          severity: 'caution' as const, code: 'lining-old', stage: 'survey' as const, subject: { kind: 'wall' as const, id },
           message: words`The lining is of ${String(linedIn)}: it may hold asbestos, and its paint lead.`,
           remedy: words`Have it tested before it is cut or drilled.`,
         }]
       : [],
     ...fireRating
       ? [{
-          severity: 'caution' as const, code: 'wall-fire-rated', stage: 'survey' as const, subject: id,
+          severity: 'caution' as const, code: 'wall-fire-rated', stage: 'survey' as const, subject: { kind: 'wall' as const, id },
           message: words`The wall is rated for ${String(fireRating)} minutes of fire.`,
           remedy: words`Open it only with the seal approved for it; local code comes first.`,
         }]
@@ -120,7 +120,7 @@ export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
 export function framingFindings(wall: Wall, members: Member[], { unexplained, shared, width }: Pick<FramingMap, 'unexplained' | 'shared' | 'width'>, framed: boolean): Finding[] {
   const unknown: Finding[] = framed && members.length === 0
     ? [{
-        severity: 'stop', code: 'framing-unknown', stage: 'survey', subject: wall.id,
+        severity: 'stop', code: 'framing-unknown', stage: 'survey', subject: { kind: 'wall', id: wall.id },
         message: words`No framing member of this wall is known.`,
         remedy: words`Read the wall with detector, magnet or nail, and enter what they tell.`,
       }]

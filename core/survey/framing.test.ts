@@ -282,7 +282,7 @@ describe('the survey', () => {
     expect(codes(row(300, 6).filter(x => x !== 1100).flatMap(x => pair(x)))).toContain('member-inferred')
     expect(codes([...row(300, 6).flatMap(x => pair(x)), { method: 'magnet', x: 910 }])).toContain('reading-unexplained')
     const contradicted = survey(studWall([...pair(1200), { method: 'probe', x: 1200, y: 1500, hit: true }, { method: 'probe', x: 1201, y: 400, hit: false }])).findings.find(({ code }) => code === 'member-ends')
-    expect(contradicted?.subject).toBe('e4')
+    expect(contradicted?.subject).toEqual({ kind: 'reading', id: 'e4' })
   })
 
   it('cautions of an old lining and of a fire rating', () => {

@@ -2,6 +2,7 @@ import type { Interval } from '../geometry'
 import type { Wall } from '../job'
 import { ADDED_PER_MM, DOUBLE_WIDTH, NAIL_ERRS, RUN_FILLED, UNRULED_PER_MM, USUAL_WIDTH } from './errorModel'
 import { clustersOf, groupsOf, NEARBY, sightingOf, signsOfGroup, type Cluster, type Group } from './groups'
+import { withIds } from './identity'
 import { logistic, normalPdf } from './normal'
 import { PosteriorGrid, type Belief, type Expectation } from './posterior'
 import { expectedAt, runsOf, type Run, type Sighting } from './runs'
@@ -12,6 +13,8 @@ import { commonWidth, type CommonWidth } from './width'
 
 /** A framing member as far as it is known; lengths in mm. */
 export interface Member {
+  /** Lasts as long as the readings that it rests on are mostly the same. */
+  id: string
   centre: number
   width: number
   /** The width that may be counted on, where that is less. */
@@ -35,6 +38,9 @@ export interface Member {
   /** Where it stands, mm above the floor, if not over the wall's whole height. */
   stretches?: Interval[]
 }
+
+/** A member before it is named. */
+type Found = Omit<Member, 'proved' | 'id'>
 
 /** What the readings of a wall say of its framing. */
 export interface FramingMap {
@@ -201,7 +207,7 @@ function emptyPlaces(run: Run, groups: Group[], wall: Wall, width: number): numb
 const OPENING = /door|window|opening/
 
 /** Members that nobody has a sign of, expected from the run they would stand in. */
-function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: Sign[], wall: Wall, width: number): Omit<Member, 'proved'>[] {
+function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: Sign[], wall: Wall, width: number): Found[] {
   const openings = (wall.features ?? []).filter(({ kind, height }) => OPENING.test(kind) && height > wall.height / 2)
   return runs.flatMap((run, index) => emptyPlaces(run, groups, wall, width).flatMap((place) => {
     const at = expectedAt(run, sightings, place)
@@ -313,7 +319,7 @@ export function mapFraming(wall: Wall): FramingMap {
   const leanings = shared.map(({ source, sd }) => leaning(source, own, sightings, runs, expected, separate).map(share => share * sd))
   // Where runs are known, or members are read by several signs each, a sign that stands by itself is likelier a stray.
   const strayLikely = runs.length > 0 || own.filter(signs => signs.length > 1).length > 1
-  const observed = own.flatMap((signs, index): Omit<Member, 'proved'>[] => {
+  const observed = own.flatMap((signs, index): Found[] => {
     const { centre, sd, doubled, logOdds } = beliefs[index]!
     if (logistic(logOdds) < (signs.length === 1 && strayLikely ? LONE : LIKELY)) return []
     const plies = doubled > 0.5 ? 2 : 1
@@ -327,7 +333,7 @@ export function mapFraming(wall: Wall): FramingMap {
       ...width.sure < face && { sureWidth: plies * width.sure }, ...run >= 0 && { run }, ...expected[index] && { expected: expected[index] }, ...stretches && { stretches },
     }]
   })
-  const members = [...observed, ...inferred(runs, sightings, groups, against, wall, face)].sort((a, b) => a.centre - b.centre)
+  const members = withIds([...observed, ...inferred(runs, sightings, groups, against, wall, face)].sort((a, b) => a.centre - b.centre), wall.evidence ?? [])
   const explained = new Set(members.flatMap(({ evidence }) => evidence))
   return { members, runs, unexplained: signs.filter(sign => sign.speaksFor && !explained.has(sign.reading.id)), shared, width }
 }

@@ -4,6 +4,7 @@ import { fitCoursing, coursingFindings, type Coursing } from './coursing'
 import { framingFindings, liningFindings } from './findings'
 import { mapFraming, nominalWidth, pliesIn, type FramingMap, type Member } from './framing'
 import { DOUBLE_WIDTH } from './errorModel'
+import { knownFraming } from './identity'
 import { proofOf } from './proof'
 import type { Run } from './runs'
 import { reliefOf, type Relief } from './relief'
@@ -13,6 +14,7 @@ import { referenceFindings, uncheckedReferences } from './references'
 export { carryingWall } from './carrying'
 export * from './coursing'
 export * from './defaults'
+export { handNameOn, knownFraming } from './identity'
 export * from './nextProbe'
 export { unsurveyedIn } from './surveyed'
 export * from './relief'
@@ -47,11 +49,11 @@ export interface Survey {
 export const isFramed = (wall: Wall) => wall.structure.kind === 'wood-stud' || wall.structure.kind === 'steel-stud'
 
 function knownMembers(wall: Wall): Member[] {
-  const { members = [], memberWidth = nominalWidth(wall) } = wall.structure
-  return [...members]
+  const { memberWidth = nominalWidth(wall) } = wall.structure
+  return knownFraming(wall.structure)
     .sort((a, b) => a.centre - b.centre)
-    .map(({ centre, width }) => ({
-      centre, width, sd: 0, kind: width > DOUBLE_WIDTH * memberWidth ? 'double' : 'single', plies: pliesIn(width, memberWidth),
+    .map(({ id, centre, width }) => ({
+      id, centre, width, sd: 0, kind: width > DOUBLE_WIDTH * memberWidth ? 'double' : 'single', plies: pliesIn(width, memberWidth),
       source: 'observed', confidence: 1, proved: true, evidence: [],
     }))
 }

@@ -30,7 +30,7 @@ function sideFindings(shared: SharedError[], references: Reference[]): Finding[]
     const raw = shared.find(({ source }) => source === `reference ${id}`)?.raw
     if (!raw || Math.abs(raw.off) <= 3 * Math.hypot(raw.sd, CARRIED_SIGMA)) return []
     return [{
-      severity: 'caution', code: 'sides-disagree', stage: 'survey', subject: id,
+      severity: 'caution', code: 'sides-disagree', stage: 'survey', subject: { kind: 'reference', id },
       message: words`What ${id} carries over from the far side stands ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of what was read on the front, at ${raw.members === 1 ? 'one member' : `${raw.members} members`}.`,
       remedy: words`Read ${id} again from both sides. Until then the members behind it are known no better than this lets them be.`,
     }]
@@ -44,7 +44,7 @@ export function referenceFindings(wall: Wall, shared: SharedError[] = []): Findi
     const apart = Math.abs(a.front + a.back - b.front - b.back)
     if (agree(a, b)) return []
     return [{
-      severity: 'caution', code: 'references-disagree', stage: 'survey', subject: b.id,
+      severity: 'caution', code: 'references-disagree', stage: 'survey', subject: { kind: 'reference', id: b.id },
       message: words`The references ${a.id} and ${b.id} carry a position over ${apart} apart; up to ${AGREE} is how well they can be read.`,
       remedy: words`Read both again from either side.`,
     }]
@@ -54,7 +54,7 @@ export function referenceFindings(wall: Wall, shared: SharedError[] = []): Findi
     ...disagreeing,
     ...sideFindings(shared, references),
     ...stranded.map((reading): Finding => ({
-      severity: 'caution', code: 'reading-not-carried', stage: 'survey', subject: reading.id,
+      severity: 'caution', code: 'reading-not-carried', stage: 'survey', subject: { kind: 'reading', id: reading.id },
       message: words`The reading at ${reading.x} on the far side names no reference, so it cannot be carried over.`,
       remedy: words`Choose a jamb, window edge or through hole that was seen from both sides.`,
     })),

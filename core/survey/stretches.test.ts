@@ -49,7 +49,7 @@ it('a hole where its member was not met is a stop, and none where it was', () =>
     wall.evidence = [...centres.flatMap(x => [...[-20, -18, 18, 20].map(off => nail(x + off, 700, Math.abs(off) < 19)), nail(x, top, true)]), nail(2300, 3000, false)].map((reading, n) => ({ id: `e${n}`, ...reading }) as Evidence)
     return planWall(wall, job).findings.filter(({ code }) => code === 'member-not-at-height')
   }
-  expect(stopsMetTo(800).map(({ subject }) => subject)).toEqual(['a1-r1c1-top-2'])
+  expect(stopsMetTo(800).map(({ subject }) => subject.id)).toEqual(['a1-r1c1-top-2'])
   expect(textToString(stopsMetTo(800)[0]!.message, 'metric')).toContain('member 2 was not met 2090.4 up, where this hole is; it is taken to stand from 0 to 1900')
   expect(stopsMetTo(2000)).toEqual([])
 })

@@ -1,4 +1,4 @@
-import { expect, HALL, test } from './house'
+import { expect, HALL, memberRow, test } from './house'
 
 test('from the list of sites to a wall in the drafting cross, to scale', async ({ page }) => {
   await page.goto('/')
@@ -20,7 +20,7 @@ test('from the list of sites to a wall in the drafting cross, to scale', async (
   expect(Math.abs(inPlan.x - wall.x)).toBeLessThan(2)
 
   // The tape reads each member where it stands: member 5 is at 1690 of 6200.
-  const reading = page.getByTestId('tape').locator('[data-tape=member-4] text')
+  const reading = page.getByTestId('tape').locator('[data-tape] text').nth(4)
   await expect(reading).toHaveText('1690')
   const { x, width } = (await reading.boundingBox())!
   expect(Math.abs(x + width / 2 - (wall.x + wall.width * 1690 / 6200))).toBeLessThan(2)
@@ -28,12 +28,12 @@ test('from the list of sites to a wall in the drafting cross, to scale', async (
 
 test('pointing at a thing lights it in all three drawings and in the ledger', async ({ page }) => {
   await page.goto(`${HALL}/survey`)
-  await page.locator('[data-row=member-4]').hover()
+  await memberRow(page, 5).hover()
   const flagged = (test: string) => page.getByTestId(test).locator('[stroke="var(--color-flag)"]')
   await expect(flagged('elevation')).toHaveCount(1)
   await expect(flagged('plan')).toHaveCount(1)
   await page.goto(`${HALL}/arrange`)
-  await page.locator('[data-position=departures-r2c2]').hover()
+  await page.locator('[data-screen=departures-r2c2]').hover()
   await expect(flagged('elevation').first()).toBeVisible()
   await expect(flagged('section')).toHaveCount(1)
   await expect(flagged('plan')).toHaveCount(1)

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beginWall, expect, fill, HALL, saved, test } from './house'
+import { beginWall, expect, fill, HALL, memberRow, saved, test } from './house'
 
 const CAFE = '/sites/holm-point/walls/cafe'
 type KeptWall = { job: { walls: { structure: { members?: { centre: number }[] }, evidence?: Record<string, unknown>[], features?: Record<string, unknown>[] }[] } }
@@ -37,7 +37,7 @@ test('a wall is surveyed from nothing by the quick line', async ({ page, house }
   await saved(page)
 
   // Told with its working, and why.
-  await page.locator('[data-row=member-1]').click()
+  await memberRow(page, 2).click()
   const card = page.getByTestId('member-card')
   await expect(card).toContainText('single, observed, not proved')
   await card.getByRole('button', { name: /^Spacing of its run/ }).click()
@@ -92,7 +92,7 @@ test('the framing is read from the far side by a reference', async ({ page, hous
   // Three that were read, and one more expected to their right.
   await summary(page, '4 members')
   await expect(page.locator('[data-testid=elevation] [data-transfer]')).toHaveCount(6)
-  const first = page.locator('[data-row=member-0]')
+  const first = memberRow(page, 1)
   await expect(first).toContainText('400')
   await page.getByRole('tab', { name: /readings$/ }).click()
   await page.locator('[data-row=e1]').click()
@@ -258,12 +258,12 @@ test('members that are known are entered, moved and deleted', async ({ page, hou
   await page.mouse.click(at.x, at.y)
   await summary(page, '11 members')
   await page.getByRole('button', { name: 'Pointing' }).click()
-  await page.locator('[data-row=member-1]').click()
+  await memberRow(page, 2).click()
   await fill(page, 'Centre, from the datum', '412.5')
   await page.locator('h1').click()
   await page.keyboard.press('Shift+ArrowRight')
   await expect(page.getByTestId('chosen-member').getByLabel('Centre, from the datum')).toHaveValue('413.5')
-  await page.locator('[data-row=member-2]').click()
+  await memberRow(page, 3).click()
   await page.keyboard.press('Delete')
   await summary(page, '10 members')
   await saved(page)
@@ -272,7 +272,7 @@ test('members that are known are entered, moved and deleted', async ({ page, hou
 
 test('a known member is dragged on the elevation, and refused off the wall', async ({ page, house }) => {
   await page.goto(`${CAFE}/survey`)
-  const member = page.locator('[data-member="3"]')
+  const member = page.getByTestId('elevation').locator('[data-member]').nth(3)
   const { x, y, width, height } = (await member.boundingBox())!
   await page.mouse.move(x + width / 2, y + height * 0.9)
   await page.mouse.down()
@@ -311,7 +311,7 @@ test('readings taken without a connection are planned at once and kept; slips of
   await expect(state).toHaveAttribute('data-state', 'offline')
   // The stud that was only expected is one that was met, and proved, before the server knows of it.
   await summary(page, '11 proved')
-  await page.locator('[data-row=member-13]').click()
+  await memberRow(page, 14).click()
   await expect(page.getByTestId('member-card')).toContainText('single, observed, proved')
   await page.getByRole('link', { name: /^Mount/ }).click()
   await expect(page.getByRole('region', { name: 'Mount' })).toContainText('9 of 9 plates held')
@@ -330,7 +330,7 @@ test('a member that a nail missed at another height carries no hole there', asyn
   await line.press('Enter')
   // The nail at 2360 met it, so it ends above the highest row of holes, which rest where it was met.
   await expect(page.locator('[data-finding=member-ends]')).toContainText('does not run the wall’s whole height')
-  await page.locator('[data-row=member-4]').click()
+  await memberRow(page, 5).click()
   await expect(page.getByTestId('member-card')).toContainText('it is taken to stand from 0 to')
 })
 

@@ -51,7 +51,7 @@ test('a grid is chosen, sized, turned and placed in either unit', async ({ page,
 
 test('the grid is nudged by keys, snaps to the middle under the hand, and one drag is one edit', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
-  await expect(page.locator('[data-testid=elevation] [data-position]')).toHaveCount(9)
+  await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
   await page.locator('h1').click()
   for (const press of ['ArrowRight', 'Shift+ArrowRight', 'Alt+ArrowLeft', 'Shift+ArrowUp', 'ArrowDown']) await page.keyboard.press(press)
   await expect(field(page, 'from the wall’s left')).toHaveValue('2970.9')

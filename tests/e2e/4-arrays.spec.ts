@@ -66,14 +66,14 @@ test('unlike displays hang in one row, in line by their pictures', async ({ page
 test('a screen is chosen, turned and left out by keys', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
   await panel(page, 'Screen')
-  await expect(page.locator('[data-testid=elevation] [data-position]')).toHaveCount(9)
+  await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
   await page.locator('h1').click()
   for (const press of ['Control+ArrowRight', 'Control+ArrowRight', 'Control+ArrowDown', 'r']) await page.keyboard.press(press)
   await expect(page.getByLabel('Hung')).toHaveValue('inverted')
   await page.getByLabel('nothing hangs here').check()
-  await expect(page.locator('[data-testid=elevation] [data-position]')).toHaveCount(8)
+  await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(8)
   await page.getByRole('button', { name: 'As the other screens' }).click()
-  await expect(page.locator('[data-testid=elevation] [data-position]')).toHaveCount(9)
+  await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
   await page.keyboard.press('Control+z')
   await saved(page)
   expect((await house.wall()).job.walls[0].arrays[0].cells).toEqual([{ row: 2, column: 2, empty: true, orientation: 'inverted' }])
@@ -259,10 +259,10 @@ test('a wall of many screens is drawn plain under the hand and while it is typed
   await fill(page, 'Columns', '10')
   await fill(page, 'Rows', '4')
   const [array, plain] = [page.locator('[data-testid=elevation] [data-array]'), page.locator('[data-plain]')]
-  await expect(array.locator('[data-position]')).toHaveCount(40)
+  await expect(array.locator('[data-screen]')).toHaveCount(40)
   await expect(plain).toHaveCount(0)
   await page.getByLabel('Gap across').pressSequentially('20', { delay: 30 })
-  await expect(page.locator('[data-testid=elevation] [data-position]:visible')).toHaveCount(40)
+  await expect(page.locator('[data-testid=elevation] [data-screen]:visible')).toHaveCount(40)
   await expect(plain).toHaveCount(0)
   const box = (await array.boundingBox())!
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
@@ -278,6 +278,6 @@ test('a wall of many screens is drawn plain under the hand and while it is typed
   await expect(plain).toHaveCount(0)
   await saved(page)
   const { outline } = (await planned(house, 'large')).arrays[0]
-  const left = await page.locator('[data-testid=elevation] [data-position] rect').first().getAttribute('x')
+  const left = await page.locator('[data-testid=elevation] [data-screen] rect').first().getAttribute('x')
   expect(Number(left)).toBeCloseTo(outline.x, 6)
 })

@@ -78,9 +78,9 @@ test('the second of two people to save is told, sees the other’s state, and lo
   await expect(told).toContainText('Isla saved this wall')
   await expect(told).toContainText('They changed 1 place, you changed')
   // Drawn first: the other's state, with its three columns at its height.
-  await expect(odd.locator('[data-position=departures-r1c3]')).toBeVisible()
+  await expect(odd.locator('[data-screen=departures-r1c3]')).toBeVisible()
   await told.getByRole('button', { name: 'Show your version' }).click()
-  await expect(odd.locator('[data-position=departures-r1c3]')).toHaveCount(0)
+  await expect(odd.locator('[data-screen=departures-r1c3]')).toHaveCount(0)
   expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ columns: 3, at: { y: { value: 930 } } })
 
   await told.getByRole('button', { name: 'Put my changes on theirs' }).click()

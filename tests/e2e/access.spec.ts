@@ -84,7 +84,7 @@ test('every action is in the palette, found by typing, with its key', async ({ p
   await page.keyboard.type('arra')
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/arrange$/)
-  await expect(page.locator('[data-testid=elevation] [data-position]')).toHaveCount(9)
+  await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
   await page.keyboard.press('/')
   await expect(page.getByRole('combobox')).toBeFocused()
   await page.keyboard.type('quarter')

@@ -82,13 +82,13 @@ test('ids of any form break no screen, and a reading of any id is picked on the 
   page.on('pageerror', error => errors.push(error.message))
   for (const stage of ['survey', 'arrange', 'mount', 'fix', 'mark', 'hang']) {
     await page.goto(`${HALL}/${stage}`)
-    await expect(page.locator('[data-position]')).toHaveCount(9)
+    await expect(page.locator('[data-screen]')).toHaveCount(9)
     if (stage === 'hang') await expect(page.getByTestId('hole-name')).toContainText('R1 C1 top 1')
     else await expect(page.locator(`[data-array=${JSON.stringify(array)}]`)).toHaveCount(1)
   }
   await page.goto(`${HALL}/arrange`)
   await page.getByRole('tab', { name: 'Screen', exact: true }).click()
-  await page.locator('[data-position]').nth(4).click()
+  await page.locator('[data-screen]').nth(4).click()
   await expect(page.locator('.bench')).toContainText('R2 C2')
 
   await page.goto(`${HALL}/survey`)

@@ -105,3 +105,6 @@ export const test = base.extend<{ house: House }>({
   },
 })
 export { expect }
+
+/** The row of a member in the list below the drawing, by its number from the left. */
+export const memberRow = (page: Page, number: number) => page.locator('tr', { has: page.getByRole('cell', { name: `Member ${number}`, exact: true }) })

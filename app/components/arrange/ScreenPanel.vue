@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { Plus, Trash2, Undo2 } from 'lucide-vue-next'
-import { seamsOf } from '~~/core/arrange'
+import { screenId, seamsOf } from '~~/core/arrange'
 import { ORIENTATIONS, type Orientation } from '~~/core/job'
 import { figure, words } from '~~/core/units'
 
 /** One screen of the array: left out, of another model, hung another way, on another mount; and its seams. */
-const { selected } = useSelection()
+const { select, selectedOf } = useSelection()
 const { array, arrangement, cell, edit } = useArray()
 const { optionsOf, take } = useModelChoice()
-const places = computed(() => Array.from({ length: array.value!.rows }, (_, r) => Array.from({ length: array.value!.columns }, (_, c) => ({ row: r + 1, column: c + 1, id: `${array.value!.id}-r${r + 1}c${c + 1}` }))))
+const places = computed(() => Array.from({ length: array.value!.rows }, (_, r) => Array.from({ length: array.value!.columns }, (_, c) => ({ row: r + 1, column: c + 1, id: screenId(array.value!, r + 1, c + 1) }))))
 /** A drawn key for each place is useful for walls that a hand can count. */
 const FEW = 60
 const few = computed(() => array.value!.rows * array.value!.columns <= FEW)
 const hung = computed(() => new Set(arrangement.value?.cells.map(({ row, column }) => `${row} ${column}`)))
 /** The place that is chosen, a screen or one that is left empty. */
-const place = computed(() => places.value.flat().find(({ id }) => id === selected.value))
+const place = computed(() => places.value.flat().find(({ id }) => id === selectedOf('screen')))
 const choice = computed(() => array.value!.cells?.find(({ row, column }) => row === place.value?.row && column === place.value.column))
 const set = (label: string, change: Parameters<typeof setCell>[3]) => edit(label, array => setCell(array, place.value!.row, place.value!.column, change))
 function chooseModel(kind: 'display' | 'mount', id: string) {
@@ -31,7 +31,7 @@ const seamName = (seam: typeof seams.value[number]) => {
 function append() {
   const across = array.value!.rows === 1
   const [rows, columns] = across ? [1, array.value!.columns + 1] : [array.value!.rows + 1, 1]
-  if (edit('Add a screen', array => setGrid(array, rows, columns)).length === 0) selected.value = `${array.value!.id}-r${rows}c${columns}`
+  if (edit('Add a screen', array => setGrid(array, rows, columns)).length === 0) select('screen', screenId(array.value!, rows, columns))
 }
 </script>
 
@@ -39,8 +39,8 @@ function append() {
   <div v-if="array" class="space-y-2.5">
     <div v-if="few" class="grid gap-1" :style="{ gridTemplateColumns: `repeat(${array.columns}, minmax(0, 1fr))` }" role="group" aria-label="Screens">
       <button
-        v-for="one in places.flat()" :key="one.id" type="button" class="min-h-7 truncate rounded border text-xs" :class="[selected === one.id ? 'border-flag bg-pine font-semibold text-on-pine' : hung.has(`${one.row} ${one.column}`) ? 'border-edge bg-paper' : 'border-dashed border-edge text-ink-soft']"
-        :aria-pressed="selected === one.id" :aria-label="`R${one.row} C${one.column}${hung.has(`${one.row} ${one.column}`) ? '' : ', empty'}`" @click="selected = one.id"
+        v-for="one in places.flat()" :key="one.id" type="button" class="min-h-7 truncate rounded border text-xs" :class="[selectedOf('screen') === one.id ? 'border-flag bg-pine font-semibold text-on-pine' : hung.has(`${one.row} ${one.column}`) ? 'border-edge bg-paper' : 'border-dashed border-edge text-ink-soft']"
+        :aria-pressed="selectedOf('screen') === one.id" :aria-label="`R${one.row} C${one.column}${hung.has(`${one.row} ${one.column}`) ? '' : ', empty'}`" @click="select('screen', one.id)"
       >
         {{ array.columns > 8 ? one.column : `R${one.row} C${one.column}` }}
       </button>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
+import { screenId } from '~~/core/arrange'
 import { ORIENTATIONS } from '~~/core/job'
 import type { Display, Fastener, Mount, Orientation } from '~~/core/job'
 import type { Model } from '~~/core/catalogue'
 
 /** Arrange: which displays, how many, which way up, how far apart, and where; each array by itself and all together. */
 const store = useWallStore()
-const { selected } = useSelection()
+const { select, clear } = useSelection()
 const { array, cell, arrangement, edit } = useArray()
 const { optionsOf, take } = useModelChoice()
 const { house, load } = useHouseCatalogue()
@@ -44,7 +45,7 @@ function step(down: number, right: number) {
   if (!array.value || !first) return
   let [row, column] = from ? [from.row + down, from.column + right] : [first.row, first.column]
   while (row >= 1 && row <= array.value.rows && column >= 1 && column <= array.value.columns) {
-    if (cells.some(cell => cell.row === row && cell.column === column)) return void (selected.value = `${array.value.id}-r${row}c${column}`)
+    if (cells.some(cell => cell.row === row && cell.column === column)) return void select('screen', screenId(array.value, row, column))
     row += down
     column += right
   }
@@ -57,7 +58,7 @@ useCommands(() => NUDGES[system.value].flatMap(({ held, by, words }) => WAYS.map
 useCommands([
   ...WAYS.map(([way, x, y]) => ({ id: `step-${way}`, title: `Choose the next screen ${way}`, group: 'Arrange' as const, keys: [`ctrl+arrow${way}`], when: has, run: () => step(-y, x) })),
   { id: 'turn', title: 'Turn all screens a quarter, or the chosen one', group: 'Arrange', keys: ['r'], when: has, run: turnOn },
-  { id: 'whole', title: 'Choose no single screen', group: 'Arrange', keys: ['escape'], when: () => cell.value !== undefined, run: () => { selected.value = '' } },
+  { id: 'whole', title: 'Choose no single screen', group: 'Arrange', keys: ['escape'], when: () => cell.value !== undefined, run: clear },
   { id: 'centre', title: 'Centre the array on the wall', group: 'Arrange', keys: ['c'], when: has, run: centre },
 ])
 
@@ -97,7 +98,7 @@ useCommands(PANELS.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrang
       {{ missed }}
     </p>
     <BenchPanels v-if="array || panel === 'all'" v-model="panel" :panels="PANELS" label="Parts of the arrangement" />
-    <ChoiceField v-if="array && store.shown!.arrays.length > 1 && panel !== 'all'" inline label="Of" :value="array.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; selected = ''; return [] }" />
+    <ChoiceField v-if="array && store.shown!.arrays.length > 1 && panel !== 'all'" inline label="Of" :value="array.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; clear(); return [] }" />
     <LazyArraysPanel v-if="panel === 'all'" @add="addGrid" />
     <template v-else-if="array">
       <GridPanel v-if="panel === 'grid'" />

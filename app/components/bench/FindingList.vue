@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { OctagonX, TriangleAlert, Info } from 'lucide-vue-next'
+import { screenId } from '~~/core/arrange'
 import type { Finding } from '~~/core/finding'
+import { keyOf } from '~~/core/subject'
 import { textToString } from '~~/core/units'
 
 /** Findings, the worst first; those that one cure settles stand together. */
 const { findings } = defineProps<{ findings: Finding[] }>()
 const store = useWallStore()
 const { tell } = useUnits()
-const { hovered, selected } = useSelection()
+const { hovered, select } = useSelection()
 
 const LOOKS = {
   stop: { icon: OctagonX, name: 'Stop', box: 'border-stop bg-stop-wash', ink: 'text-stop' },
@@ -22,7 +24,7 @@ interface Card { key: string, finding: Finding, all: Finding[], messages: string
 const cards = computed(() => {
   const byCure = new Map<string, Card>()
   for (const finding of [...findings].sort((a, b) => RANK[a.severity] - RANK[b.severity])) {
-    const key = finding.cure ? JSON.stringify(finding.cure) : `${finding.code} ${finding.subject} ${tell(finding.message)}`
+    const key = finding.cure ? JSON.stringify(finding.cure) : `${finding.code} ${keyOf(finding.subject)} ${tell(finding.message)}`
     const card = byCure.get(key) ?? { key, finding, all: [], messages: [] }
     card.all.push(finding)
     card.messages.push(tell(finding.message))
@@ -47,12 +49,12 @@ function takeOn(stops: Finding[]) {
   if (!by || !because) return void (fault.value = by ? 'Say why: it is kept and printed.' : 'Say who you are: the name is kept and printed.')
   const at = new Date().toISOString()
   fault.value = store.edit('Override a stop', (wall) => {
-    for (const { code, subject, message } of stops) overrideStop(wall, { code, subject, by, reason: because, at, told: textToString(message, 'metric') })
+    for (const { code, subject, message } of stops) overrideStop(wall, { code, subject: subject.id, by, reason: because, at, told: textToString(message, 'metric') })
   }).map(({ message }) => message).join(' ')
   if (!fault.value) taking.value = reason.value = ''
 }
 const takeBack = (stops: Finding[]) => store.edit('Let a stop stand', (wall) => {
-  for (const { code, subject } of stops) restoreStop(wall, code, subject)
+  for (const { code, subject } of stops) restoreStop(wall, code, subject.id)
 })
 </script>
 
@@ -65,7 +67,7 @@ const takeBack = (stops: Finding[]) => store.edit('Let a stop stand', (wall) => 
       :class="LOOKS[finding.severity].box"
       :data-finding="finding.code"
       @pointerenter="hovered = finding.subject"
-      @pointerleave="hovered = ''"
+      @pointerleave="hovered = undefined"
     >
       <p class="flex items-start gap-2 font-semibold">
         <component :is="LOOKS[finding.severity].icon" class="mt-0.5 size-4 shrink-0" :class="LOOKS[finding.severity].ink" aria-hidden="true" />
@@ -96,7 +98,7 @@ const takeBack = (stops: Finding[]) => store.edit('Let a stop stand', (wall) => 
         <button v-if="finding.cure" type="button" class="press press-first !px-2 whitespace-nowrap" @click="takeCure(finding)">
           Take the shift
         </button>
-        <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="selected = `${finding.cure.array}-r${finding.cure.row}c${finding.cure.column}`">
+        <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))">
           Show the plate
         </button>
         <button v-if="finding.severity === 'stop' && OVERRIDABLE.has(finding.stage)" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">

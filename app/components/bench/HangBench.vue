@@ -3,6 +3,7 @@ import { Check, ChevronLeft, ChevronRight, X } from 'lucide-vue-next'
 import { format } from 'date-fns'
 import type { LogEntry } from '~~/core/job'
 import { fromPrintedLevel } from '~~/core/mark'
+import { isSame } from '~~/core/subject'
 
 /** Hang: one hole at a time, in figures that can be read from the ladder; what the drill met is recorded. */
 const current = defineModel<string>('current', { required: true })
@@ -20,7 +21,7 @@ const step = computed(() => steps.value[index.value])
 const done = computed(() => step.value && drilled.value.get(step.value.hole.id))
 const made = computed(() => steps.value.filter(({ hole }) => drilled.value.has(hole.id)).length)
 const mark = computed(() => plan.value?.marking.marks.find(({ id }) => id === step.value?.hole.id))
-const warnings = computed(() => findings.value.filter(({ subject, code }) => subject === step.value?.hole.id && (code !== 'hole-misses-member' || !done.value)))
+const warnings = computed(() => findings.value.filter(({ subject, code }) => isSame(subject, step.value && { kind: 'hole', id: step.value.hole.id }) && (code !== 'hole-misses-member' || !done.value)))
 const datum = computed(() => plan.value?.marking.datum)
 const fromLevel = computed(() => {
   const mm = (mark.value && fromPrintedLevel(mark.value, system.value, precision.value)) ?? 0

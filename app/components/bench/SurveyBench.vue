@@ -5,16 +5,16 @@ import { isFramed } from '~~/core/survey'
 /** Survey: what the wall is, what is around it, how its face lies, and where its structure is. */
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { selected } = useSelection()
+const { selected, select } = useSelection()
 const { panel, tool, height, behind } = useSurveyTool()
 const { name } = usePreferences()
 const { connected } = useInstruments()
 const readings = useTemplateRef<{ addAt: (centres: number[]) => void }>('readings')
 const face = useTemplateRef<{ pointAt: (x: number, y: number) => void }>('face')
 watch(panel, () => { tool.value = undefined })
-watch(selected, (id) => {
-  if (/^member-\d+$/.test(id) || store.wall?.evidence?.some(reading => reading.id === id)) panel.value = 'readings'
-  else if (store.wall?.features?.some(feature => feature.id === id)) panel.value = 'features'
+watch(selected, (subject) => {
+  if (subject?.kind === 'member' || subject?.kind === 'reading') panel.value = 'readings'
+  else if (subject?.kind === 'feature') panel.value = 'features'
 })
 
 const summary = computed(() => {
@@ -41,7 +41,7 @@ function pointed({ x, y }: { x: number, y: number }) {
 function drawn(rect: Rect) {
   if (tool.value?.enters !== 'feature') return
   const { kind } = tool.value
-  store.edit(`Draw: ${featureName(kind)}`, (wall) => { selected.value = addFeature(wall, kind, rect) })
+  store.edit(`Draw: ${featureName(kind)}`, (wall) => { select('feature', addFeature(wall, kind, rect)) })
   tool.value = undefined
 }
 defineExpose({ pointed, drawn })

@@ -23,7 +23,7 @@ const emit = defineEmits<{
   pointed: [at: { x: number, y: number }]
   drawn: [rect: Rect]
   movingArray: [array: ArrayPlan, haul: Haul]
-  movingMember: [index: number, haul: Haul]
+  movingMember: [id: string, haul: Haul]
   moved: []
   dimension: [side: 'left' | 'right' | 'bottom' | 'top', value: number, at: { x: number, y: number }]
 }>()
@@ -32,7 +32,9 @@ const { plan, planned, behind, drilled } = useWallPlan()
 const view = useDraftView()
 const wall = computed(() => planned.value ?? store.shown)
 const { show } = useUnits()
-const { hovered, selected } = useSelection()
+/** What can be picked on the drawing. */
+const PICKED = ['hole', 'reading', 'feature', 'screen', 'member'] as const
+const { hovered, select: choose } = useSelection()
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const behaviour = zoom<SVGSVGElement, unknown>()
@@ -55,10 +57,11 @@ function at({ offsetX, offsetY }: MouseEvent) {
 function point(event: MouseEvent) {
   if (draws === 'rect') return
   if (draws === 'point') return emit('pointed', at(event))
-  const part = (event.target as Element).closest<SVGElement>('[data-hole], [data-reading], [data-feature], [data-position], [data-member]')
+  const part = (event.target as Element).closest<SVGElement>(PICKED.map(kind => `[data-${kind}]`).join())
   const array = (event.target as Element).closest<SVGElement>('[data-array]')?.dataset.array
   if (array) store.arrayId = array
-  if (part) selected.value = part.dataset.hole ?? part.dataset.reading ?? part.dataset.feature ?? part.dataset.position ?? `member-${part.dataset.member}`
+  const kind = PICKED.find(kind => part?.dataset[kind] !== undefined)
+  if (part && kind) choose(kind, part.dataset[kind]!)
 }
 
 /** The rectangle that is being drawn, from where the hand came down. */
@@ -109,7 +112,7 @@ const level = computed(() => plan.value?.marking.levelLine)
     <g :transform="transform" :pointer-events="draws ? 'none' : undefined">
       <rect :x="0" :y="0" :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
       <DraftCoursing v-if="plan?.coursing" :coursing="plan.coursing" :width="wall.width" :height="wall.height" />
-      <DraftMember v-for="(member, index) in plan?.members" :key="index" :member="member" :index="index" :height="wall.height" :movable="movable === 'members'" @moving="emit('movingMember', index, $event)" @moved="emit('moved')" />
+      <DraftMember v-for="(member, index) in plan?.members" :key="member.id" :member="member" :index="index" :height="wall.height" :movable="movable === 'members'" @moving="emit('movingMember', member.id, $event)" @moved="emit('moved')" />
       <DraftFeature v-for="feature in wall.features" :key="feature.id" :feature="feature" />
       <DraftArray
         v-for="{ array, plan: arrayPlan } in arrays"

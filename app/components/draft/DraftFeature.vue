@@ -4,14 +4,14 @@ import type { Feature } from '~~/core/job'
 
 /** Something on or in front of the wall; what must not be drilled is striped, what stands in front is dashed. */
 const { feature } = defineProps<{ feature: Feature }>()
-const { hovered, selected } = useSelection()
-const lit = computed(() => hovered.value === feature.id || selected.value === feature.id)
+const { isLit, hover, leave } = useSelection()
+const lit = computed(() => isLit({ kind: 'feature', id: feature.id }))
 const hazard = computed(() => HAZARDS[feature.kind] !== undefined)
 const inFront = computed(() => ['counter', 'furniture'].includes(feature.kind))
 </script>
 
 <template>
-  <g :class="lit ? 'text-flag' : hazard ? 'text-stop' : 'text-ink-soft'" :data-feature="feature.id" @pointerenter="hovered = feature.id" @pointerleave="hovered = ''">
+  <g :class="lit ? 'text-flag' : hazard ? 'text-stop' : 'text-ink-soft'" :data-feature="feature.id" @pointerenter="hover('feature', feature.id)" @pointerleave="leave">
     <title>{{ featureName(feature.kind) }}</title>
     <rect
       :x="feature.x"

@@ -5,9 +5,8 @@ import type { Haul } from '~/composables/useDraftDrag'
 /** A framing member over the height of the wall; what is not sure of its edges is drawn soft. */
 const { member, index, height, movable = false } = defineProps<{ member: Member, index: number, height: number, movable?: boolean }>()
 const emit = defineEmits<{ moving: [haul: Haul], moved: [] }>()
-const { hovered, selected } = useSelection()
-const id = computed(() => `member-${index}`)
-const lit = computed(() => hovered.value === id.value || selected.value === id.value)
+const { isLit, hover, leave } = useSelection()
+const lit = computed(() => isLit({ kind: 'member', id: member.id }))
 const { show } = useUnits()
 const group = useTemplateRef<SVGGElement>('group')
 useDraftDrag(group, { enabled: () => movable, moving: haul => emit('moving', haul), moved: () => emit('moved') })
@@ -25,11 +24,11 @@ const stands = computed(() => (member.stretches ?? [{ from: 0, to: height }]).ma
 <template>
   <g
     ref="group"
-    :data-member="index"
+    :data-member="member.id"
     :data-source="member.source"
     :class="[lit ? 'text-flag' : 'text-ink-soft', { 'cursor-ew-resize': movable }]"
-    @pointerenter="hovered = id"
-    @pointerleave="hovered = ''"
+    @pointerenter="hover('member', member.id)"
+    @pointerleave="leave"
   >
     <title>Member {{ index + 1 }}, centre {{ show(member.centre) }} ± {{ show(unsure) }}, {{ member.kind }}, {{ member.source }}, {{ member.proved ? 'proved' : 'not proved' }}</title>
     <template v-for="stretch in stands" :key="stretch.y">

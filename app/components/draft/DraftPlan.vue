@@ -5,7 +5,7 @@ import type { Layer } from '~~/core/job'
 const { width, height } = defineProps<{ width: number, height: number }>()
 const { plan } = useWallPlan()
 const view = useDraftView()
-const { hovered, selected } = useSelection()
+const { isLit } = useSelection()
 const { wall, faces: screens } = useFaces('row')
 const { core, layers, face } = useBuildUp(() => wall.value)
 /** Furring lies in strips; where they are is not surveyed, so they are drawn from the left edge on. */
@@ -34,7 +34,7 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.sc
         :height="core"
         :fill="member.source === 'observed' ? 'var(--color-wood)' : 'none'"
         :stroke-dasharray="member.source === 'observed' ? undefined : '4 3'"
-        :stroke="[hovered, selected].includes(`member-${index}`) ? 'var(--color-flag)' : 'var(--color-wood-edge)'"
+        :stroke="isLit({ kind: 'member', id: member.id }) ? 'var(--color-flag)' : 'var(--color-wood-edge)'"
         stroke-width="1.5"
         vector-effect="non-scaling-stroke"
       />

@@ -4,7 +4,7 @@ import type { Drilled } from '~~/core/hang'
 
 /** A wall plate with its holes: landed, missing its member, or already drilled; what a person put where it is has a full line. */
 const { position, drilled, current = '' } = defineProps<{ position: Position, drilled: Map<string, Drilled>, current?: string }>()
-const { hovered, selected } = useSelection()
+const { isLit, hover, leave } = useSelection()
 const view = useDraftView()
 const r = computed(() => 4 / view.value.scale)
 
@@ -12,7 +12,7 @@ const holes = computed(() => (position.holes ?? []).map((hole) => {
   const done = drilled.get(hole.id)
   const misses = hole.margin === undefined ? !position.plate?.held : hole.margin < -1e-9
   const { x, y } = done ?? hole
-  return { ...hole, x, y, done: done?.result, state: done?.result ?? (misses ? 'off' : 'planned'), lit: [hovered.value, selected.value].includes(hole.id) || current === hole.id }
+  return { ...hole, x, y, done: done?.result, state: done?.result ?? (misses ? 'off' : 'planned'), lit: isLit({ kind: 'hole', id: hole.id }) || current === hole.id }
 }))
 </script>
 
@@ -33,8 +33,8 @@ const holes = computed(() => (position.holes ?? []).map((hole) => {
       :key="hole.id"
       :data-hole="hole.id"
       :data-state="hole.state"
-      @pointerenter="hovered = hole.id"
-      @pointerleave="hovered = ''"
+      @pointerenter="hover('hole', hole.id)"
+      @pointerleave="leave"
     >
       <path v-if="hole.byHand" :d="`M${hole.x - r * 2} ${hole.y - r * 1.6} h${r * 4}`" stroke="var(--color-on-case)" stroke-width="2" vector-effect="non-scaling-stroke" data-by-hand />
       <circle v-if="hole.lit" :cx="hole.x" :cy="hole.y" :r="r * 2.4" fill="none" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />

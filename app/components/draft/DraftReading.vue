@@ -5,8 +5,8 @@ import { carryOver, METHOD_NAMES, referenceOf } from '~~/core/survey'
 /** A reading where it was taken; its shape tells the method, a ghost that it comes from behind. */
 const { reading, references = [], unexplained = false } = defineProps<{ reading: Evidence, references?: { id: string, front: number, back: number }[], unexplained?: boolean }>()
 const view = useDraftView()
-const { hovered, selected } = useSelection()
-const lit = computed(() => hovered.value === reading.id || selected.value === reading.id)
+const { isLit, hover, leave } = useSelection()
+const lit = computed(() => isLit({ kind: 'reading', id: reading.id }))
 const reference = computed(() => reading.side === 'back' ? referenceOf(reading, references) : undefined)
 const x = computed(() => reference.value ? carryOver(reference.value, reading.x) : reading.x)
 const place = computed(() => `translate(${x.value} ${reading.y}) scale(${1 / view.value.scale} ${-1 / view.value.scale})`)
@@ -33,7 +33,7 @@ const against = computed(() => reading.hit === false || reading.dull === false)
 </script>
 
 <template>
-  <g :data-reading="reading.id" :class="lit ? 'text-flag' : unexplained ? 'text-stop' : 'text-ink'" @pointerenter="hovered = reading.id" @pointerleave="hovered = ''">
+  <g :data-reading="reading.id" :class="lit ? 'text-flag' : unexplained ? 'text-stop' : 'text-ink'" @pointerenter="hover('reading', reading.id)" @pointerleave="leave">
     <title>{{ reading.id }}: {{ METHOD_NAMES[reading.method] }}{{ reading.hit === false ? ', miss' : '' }}{{ reading.setAside === undefined ? '' : `, set aside: ${reading.setAside}` }}</title>
     <path v-if="reference" :d="`M${reference.front} ${reading.y} H${x}`" :class="{ 'text-chalk': !lit }" stroke="currentColor" :stroke-width="lit ? 1.6 : 1" :opacity="lit ? 1 : 0.35" stroke-dasharray="2 4" vector-effect="non-scaling-stroke" pointer-events="none" data-transfer />
     <g :transform="place" :opacity="reading.setAside !== undefined ? 0.4 : reference ? 0.65 : 1">

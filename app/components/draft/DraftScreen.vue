@@ -11,8 +11,8 @@ const { position, ghost = false, small = false } = defineProps<{
   /** Whether its name keeps out of the way of the plate. */
   small?: boolean
 }>()
-const { hovered, selected } = useSelection()
-const lit = computed(() => [hovered.value, selected.value].includes(position.id))
+const { isLit, hover, leave } = useSelection()
+const lit = computed(() => isLit({ kind: 'screen', id: position.id }))
 const name = computed(() => `R${position.row} C${position.column}`)
 
 /** The middle third of the edge where the display's own top comes to lie. */
@@ -45,9 +45,9 @@ const vents = computed(() => (model.value?.vents ?? []).map(side => along(turnSi
 
 <template>
   <g
-    :data-position="position.id"
-    @pointerenter="hovered = position.id"
-    @pointerleave="hovered = ''"
+    :data-screen="position.id"
+    @pointerenter="hover('screen', position.id)"
+    @pointerleave="leave"
   >
     <title>{{ name }}, its own top at the short bar{{ ports ? ', sockets at the blue one' : '' }}{{ vents ? ', vents dotted' : '' }}</title>
     <rect

@@ -4,7 +4,7 @@ import type { Wall } from '~~/core/job'
 /** What the survey adds to the elevation: readings, references, blocking, coursing, relief, the next probe. */
 const { wall } = defineProps<{ wall: Wall }>()
 const { plan } = useWallPlan()
-const { selected } = useSelection()
+const { selectedOf } = useSelection()
 const { panel } = useSurveyTool()
 const view = useDraftView()
 const unexplained = computed(() => new Set(plan.value?.unexplained))
@@ -29,7 +29,7 @@ const probe = computed(() => plan.value?.nextProbe)
     <template v-if="panel !== 'flatness'">
       <DraftReading v-for="reading in wall.evidence" :key="reading.id" :reading="reading" :references="wall.references" :unexplained="unexplained.has(reading.id)" />
       <g v-if="probe" class="text-flag" :transform="`translate(${probe.x} ${probe.y}) scale(${1 / view.scale} ${-1 / view.scale})`" data-testid="probe-mark" pointer-events="none">
-        <circle :r="selected === 'next-probe' ? 20 : 13" fill="none" stroke="currentColor" stroke-width="2.5" stroke-dasharray="5 3" />
+        <circle :r="selectedOf('probe') ? 20 : 13" fill="none" stroke="currentColor" stroke-width="2.5" stroke-dasharray="5 3" />
         <path d="M0 -18 V-9 M0 18 V9 M-18 0 H-9 M18 0 H9" stroke="currentColor" stroke-width="2" />
         <text x="16" y="-12" font-size="12" font-weight="600" fill="currentColor" paint-order="stroke" stroke="var(--color-wall)" stroke-width="4">probe next</text>
       </g>

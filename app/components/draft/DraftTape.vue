@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
+import { isSame, keyOf, type Subject } from '~~/core/subject'
 
 /** The tape: running dimensions from the datum along one row, drawn as the tape would be read. */
 const { width, points, label } = defineProps<{
   width: number
   /** What is read off the tape: where on the wall, mm, and its number in the row. */
-  points: { id: string, x: number, doubtful?: boolean }[]
+  points: { subject: Subject, x: number, doubtful?: boolean }[]
   label: string
 }>()
 const store = useWallStore()
@@ -39,7 +40,7 @@ const read = computed(() => {
     const middle = x < from || x > to ? x : Math.min(Math.max(x, from + half), to - half)
     const clear = middle - half > free
     if (clear) free = middle + half
-    return { ...point, at: x, middle, text, clear, lit: hovered.value === point.id }
+    return { ...point, at: x, middle, text, clear, lit: isSame(hovered.value, point.subject) }
   })
 })
 </script>
@@ -51,7 +52,7 @@ const read = computed(() => {
       <path :d="`M${tick.x} 0 v9`" stroke="currentColor" stroke-width="1.2" />
       <text class="figures" :x="tick.x" y="18" text-anchor="middle" font-size="11" fill="currentColor" opacity="0.8">{{ tick.text }}</text>
     </g>
-    <g v-for="point in read" :key="point.id" :data-tape="point.id" :class="point.doubtful ? 'text-[#8a1009]' : 'text-on-tape'">
+    <g v-for="point in read" :key="keyOf(point.subject)" :data-tape="keyOf(point.subject)" :class="point.doubtful ? 'text-[#8a1009]' : 'text-on-tape'">
       <path :d="`M${point.at} 44 v-7`" stroke="currentColor" :stroke-width="point.lit ? 4 : 2" />
       <text v-if="point.clear || point.lit" class="figures" :x="point.middle" y="34" text-anchor="middle" font-size="13" font-weight="600" fill="currentColor" paint-order="stroke" stroke="var(--color-tape)" stroke-width="4">{{ point.text }}</text>
     </g>

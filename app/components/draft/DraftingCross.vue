@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Subject } from '~~/core/subject'
 import { useElementSize } from '@vueuse/core'
 import { zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import type { Rect } from '~~/core/geometry'
@@ -17,14 +18,14 @@ const { tape, tapeLabel = 'members' } = defineProps<{
   draws?: 'point' | 'rect' | ''
   surveying?: boolean
   current?: string
-  tape: { id: string, x: number, doubtful?: boolean }[]
+  tape: { subject: Subject, x: number, doubtful?: boolean }[]
   tapeLabel?: string
 }>()
 const emit = defineEmits<{
   pointed: [at: { x: number, y: number }]
   drawn: [rect: Rect]
   movingArray: [array: ArrayPlan, haul: Haul]
-  movingMember: [index: number, haul: Haul]
+  movingMember: [id: string, haul: Haul]
   moved: []
   dimension: [side: 'left' | 'right' | 'bottom' | 'top', value: number, at: { x: number, y: number }]
 }>()
@@ -91,7 +92,7 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k
           @pointed="emit('pointed', $event)"
           @drawn="emit('drawn', $event)"
           @moving-array="(array, haul) => emit('movingArray', array, haul)"
-          @moving-member="(index, haul) => emit('movingMember', index, haul)"
+          @moving-member="(id, haul) => emit('movingMember', id, haul)"
           @moved="emit('moved')"
           @dimension="(side, value, at) => emit('dimension', side, value, { x: view.x(at.x), y: view.y(at.y) })"
         >

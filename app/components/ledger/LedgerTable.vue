@@ -1,4 +1,6 @@
-<script setup lang="ts" generic="Row extends { id: string }">
+<script setup lang="ts" generic="Row extends { id: string, subject?: Subject }">
+import type { Subject } from '~~/core/subject'
+
 /** A list below the drawing: figures in columns, and a row that lights up with what it stands for. */
 const { rows, columns, caption } = defineProps<{
   caption: string
@@ -6,8 +8,7 @@ const { rows, columns, caption } = defineProps<{
   rows: Row[]
   doubtful?: (row: Row) => boolean
 }>()
-const emit = defineEmits<{ chosen: [id: string] }>()
-const { hovered, selected } = useSelection()
+const { hovered, selected, isLit, isSelected } = useSelection()
 </script>
 
 <template>
@@ -29,13 +30,13 @@ const { hovered, selected } = useSelection()
         class="cursor-pointer border-t border-hair"
         :class="[
           doubtful?.(row) ? 'bg-stop-wash' : '',
-          hovered === row.id || selected === row.id ? 'outline-2 -outline-offset-2 outline-flag' : '',
+          isLit(row.subject) ? 'outline-2 -outline-offset-2 outline-flag' : '',
         ]"
         :data-row="row.id"
-        :aria-selected="selected === row.id"
-        @pointerenter="hovered = row.id"
-        @pointerleave="hovered = ''"
-        @click="emit('chosen', row.id)"
+        :aria-selected="isSelected(row.subject)"
+        @pointerenter="hovered = row.subject"
+        @pointerleave="hovered = undefined"
+        @click="selected = row.subject"
       >
         <td v-for="column in columns" :key="column.key" class="px-3 py-1" :class="{ 'figures text-right text-base font-semibold': column.numeric }">
           {{ column.text(row) }}

@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import { subjectOf } from '~~/core/mark'
+import { keyOf } from '~~/core/subject'
 import { tableOf, TABLE_HEADS, type TableRow } from '~~/core/mark/sheet'
 
 /** The marks as they are printed: every figure from the datum, the floor and the level line. */
 const { holesOnly = false } = defineProps<{ holesOnly?: boolean }>()
 const { plan, drilled, findings } = useWallPlan()
-const { selected } = useSelection()
 const { system, precision } = useUnits()
-const rows = computed(() => tableOf((plan.value?.marking.marks ?? []).filter(({ kind }) => !holesOnly || kind === 'hole'), system.value, precision.value))
-const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => subject)))
+const marks = computed(() => (plan.value?.marking.marks ?? []).filter(({ kind }) => !holesOnly || kind === 'hole'))
+const rows = computed(() => tableOf(marks.value, system.value, precision.value).map((row, n) => ({ ...row, subject: subjectOf(marks.value[n]!) })))
+const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => keyOf(subject))))
 const columns = [
   ...(Object.keys(TABLE_HEADS) as (keyof typeof TABLE_HEADS)[]).map(key => ({
     key, title: TABLE_HEADS[key], text: (row: TableRow) => row[key], numeric: key === 'running' || key === 'height' || key === 'fromLevel',
@@ -17,5 +19,5 @@ const columns = [
 </script>
 
 <template>
-  <LedgerTable caption="Marks" :columns="columns" :rows="rows" :doubtful="row => stopped.has(row.id)" @chosen="selected = $event" />
+  <LedgerTable caption="Marks" :columns="columns" :rows="rows" :doubtful="row => stopped.has(keyOf(row.subject))" />
 </template>

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 /** Every member: running from the datum, its width, and the bay to the next one. */
 const { plan } = useWallPlan()
-const { selected } = useSelection()
 const { show } = useUnits()
 const rows = computed(() => {
   const members = plan.value?.members ?? []
   const datum = plan.value?.marking.datum.x ?? 0
-  return members.map((member, index) => ({ ...member, id: `member-${index}`, name: `Member ${index + 1}`, running: member.centre - datum, bay: members[index + 1] ? members[index + 1]!.centre - member.centre : undefined }))
+  return members.map((member, index) => ({ ...member, subject: { kind: 'member' as const, id: member.id }, name: `Member ${index + 1}`, running: member.centre - datum, bay: members[index + 1] ? members[index + 1]!.centre - member.centre : undefined }))
 })
 type Row = typeof rows.value[number]
 const columns = [
@@ -21,5 +20,5 @@ const columns = [
 </script>
 
 <template>
-  <LedgerTable caption="Members from left to right" :columns="columns" :rows="rows" @chosen="selected = $event" />
+  <LedgerTable caption="Members from left to right" :columns="columns" :rows="rows" />
 </template>

@@ -4,7 +4,6 @@ import { METHOD_NAMES, signsOf } from '~~/core/survey'
 /** Every reading as it was entered, with whose it is and what it is of. */
 const store = useWallStore()
 const { plan, planned } = useWallPlan()
-const { selected } = useSelection()
 const { show } = useUnits()
 const rows = computed(() => {
   const wall = planned.value ?? store.shown
@@ -14,7 +13,7 @@ const rows = computed(() => {
     const member = plan.value?.members.findIndex(({ evidence }) => evidence.includes(reading.id)) ?? -1
     const answer = [reading.edge, reading.hit === undefined ? '' : reading.hit ? 'hit' : 'miss', reading.dull === undefined ? '' : reading.dull ? 'dull' : 'hollow', reading.direction].filter(Boolean).join(' ')
     return {
-      id: reading.id, method: `${METHOD_NAMES[reading.method].replace(/^an? /, '')}${answer ? `, ${answer}` : ''}`,
+      id: reading.id, subject: { kind: 'reading' as const, id: reading.id }, method: `${METHOD_NAMES[reading.method].replace(/^an? /, '')}${answer ? `, ${answer}` : ''}`,
       x: onFront.get(reading.id) ?? reading.x, y: reading.y, side: reading.side === 'back' ? `behind, ${reading.reference ?? '?'}` : 'front', by: reading.by ?? '',
       of: reading.setAside !== undefined ? 'set aside' : plan.value?.unexplained.includes(reading.id) ? 'no member' : member >= 0 ? `member ${member + 1}` : '',
     }
@@ -33,5 +32,5 @@ const columns = [
 </script>
 
 <template>
-  <LedgerTable caption="Readings in the order they were entered" :columns="columns" :rows="rows" :doubtful="row => row.of === 'no member'" @chosen="selected = $event" />
+  <LedgerTable caption="Readings in the order they were entered" :columns="columns" :rows="rows" :doubtful="row => row.of === 'no member'" />
 </template>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 /** Every screen: its case on the wall. */
 const { plan } = useWallPlan()
-const { selected } = useSelection()
 const { show } = useUnits()
-const rows = computed(() => (plan.value?.arrays ?? []).flatMap(({ name, positions }) => positions.map(position => ({ ...position, array: name }))))
+const rows = computed(() => (plan.value?.arrays ?? []).flatMap(({ name, positions }) => positions.map(position => ({ ...position, subject: { kind: 'screen' as const, id: position.id }, array: name }))))
 type Row = typeof rows.value[number]
 const columns = [
   { key: 'name', title: 'Screen', text: (row: Row) => `${row.array} R${row.row} C${row.column}` },
@@ -15,5 +14,5 @@ const columns = [
 </script>
 
 <template>
-  <LedgerTable caption="Screens" :columns="columns" :rows="rows" @chosen="selected = $event" />
+  <LedgerTable caption="Screens" :columns="columns" :rows="rows" />
 </template>

@@ -8,7 +8,7 @@ import { carryingWall } from '~~/core/survey'
 /** One plate: where it was worked out to be, what a person decides instead, the sum behind its holes, and each hole. */
 const store = useWallStore()
 const { array, arrayPlan, position, mount, step } = usePlates()
-const { selected } = useSelection()
+const { select, selectedOf } = useSelection()
 const { show, showFine, suffix } = useUnits()
 const carrying = computed(() => carryingWall(store.wall!, store.rules))
 const onBlock = computed(() => carrying.value.structure.kind === 'block')
@@ -42,7 +42,7 @@ const rows = computed(() => {
     return position.value?.plate && slot ? [{ row, figure: holeHeightFromBottomEdge(position.value, mount.value!, slot, position.value.plate.heightShift) }] : []
   })
 })
-const chosenHole = computed(() => position.value?.holes?.find(({ id }) => id === selected.value))
+const chosenHole = computed(() => position.value?.holes?.find(({ id }) => id === selectedOf('hole')))
 const { plan } = useWallPlan()
 const spare = computed(() => chosenHole.value && marginFigure(chosenHole.value, plan.value?.members ?? [], store.catalogue.fasteners.find(({ id }) => id === array.value?.fastener)))
 const ownHole = computed(() => {
@@ -93,7 +93,7 @@ const told = (margin: number | undefined) => margin === undefined ? (carrying.va
       </div>
       <ul class="text-sm" aria-label="Holes of this plate">
         <li v-for="hole in position.holes" :key="hole.id" class="border-b border-hair">
-          <button type="button" class="flex min-h-7 w-full items-center justify-between gap-2 text-left" :class="{ 'font-semibold': hole.id === selected }" :aria-pressed="hole.id === selected" @click="selected = hole.id === selected ? position.id : hole.id">
+          <button type="button" class="flex min-h-7 w-full items-center justify-between gap-2 text-left" :class="{ 'font-semibold': hole.id === selectedOf('hole') }" :aria-pressed="hole.id === selectedOf('hole')" @click="hole.id === selectedOf('hole') ? select('screen', position.id) : select('hole', hole.id)">
             <span class="flex items-center gap-1">{{ hole.row }} hole at <b class="figures">{{ show(hole.x) }}</b><Hand v-if="hole.byHand" class="size-4 text-chalk" aria-label="put by hand" /></span>
             <span :class="hole.margin !== undefined && hole.margin < -1e-9 ? 'font-semibold text-stop' : 'text-ink-soft'">{{ told(hole.margin) }}</span>
           </button>

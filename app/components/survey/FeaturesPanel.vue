@@ -4,16 +4,16 @@ import type { Feature } from '~~/core/job'
 
 /** What is on and in front of the wall, and the lines seen from both its sides. */
 const store = useWallStore()
-const { selected } = useSelection()
+const { select, selectedOf } = useSelection()
 const { tool } = useSurveyTool()
 const wall = computed(() => store.wall!)
-const feature = computed(() => wall.value.features?.find(({ id }) => id === selected.value))
+const feature = computed(() => wall.value.features?.find(({ id }) => id === selectedOf('feature')))
 const set = (label: string, recipe: (feature: Feature) => void) => store.edit(label, wall => recipe(wall.features!.find(({ id }) => id === feature.value!.id)!))
 const drawing = computed(() => tool.value?.enters === 'feature' ? tool.value.kind : '')
 const fault = ref('')
 function addTyped(kind: string) {
   const usual = FEATURE_KINDS.find(feature => feature.kind === kind)!
-  const faults = store.edit(`Add: ${usual.name}`, (wall) => { selected.value = addFeature(wall, kind, { x: Math.round((wall.width - usual.width) / 2), y: kind === 'ceiling-line' ? wall.height - usual.height : 0, width: usual.width, height: usual.height }) })
+  const faults = store.edit(`Add: ${usual.name}`, (wall) => { select('feature', addFeature(wall, kind, { x: Math.round((wall.width - usual.width) / 2), y: kind === 'ceiling-line' ? wall.height - usual.height : 0, width: usual.width, height: usual.height })) })
   fault.value = faults.map(({ message }) => message).join(' ')
 }
 const kind = ref('outlet')
@@ -39,7 +39,7 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
     </p>
     <ul class="max-h-44 overflow-y-auto text-sm" aria-label="Features" tabindex="0">
       <li v-for="item in wall.features" :key="item.id">
-        <button type="button" class="flex w-full justify-between border-b border-hair py-1 text-left" :class="{ 'font-semibold': item.id === selected }" @click="selected = item.id">
+        <button type="button" class="flex w-full justify-between border-b border-hair py-1 text-left" :class="{ 'font-semibold': item.id === selectedOf('feature') }" @click="select('feature', item.id)">
           <span>{{ featureName(item.kind) }}</span><span class="figures text-ink-soft">{{ item.id }}</span>
         </button>
       </li>
@@ -57,7 +57,7 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
       <label class="mt-1 flex min-h-[var(--target)] items-center gap-2 text-sm">
         <input type="checkbox" class="size-5" :checked="feature.keepReachable === true" @change="set('Within reach', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"> must stay within reach
       </label>
-      <button type="button" class="press w-full" @click="store.edit('Delete a feature', wall => { wall.features = wall.features?.filter(({ id }) => id !== selected) })">
+      <button type="button" class="press w-full" @click="store.edit('Delete a feature', wall => { wall.features = wall.features?.filter(({ id }) => id !== selectedOf('feature')) })">
         <X class="size-4" aria-hidden="true" /> Delete
       </button>
     </section>

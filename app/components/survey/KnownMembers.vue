@@ -2,20 +2,20 @@
 import { Plus, Trash2 } from 'lucide-vue-next'
 import { nominalWidth } from '~~/core/survey'
 import { formatLength, parseLength } from '~~/core/units'
-import type { Fault, Framing } from '~~/core/job'
+import type { Fault } from '~~/core/job'
 
 /** Members whose place is known: from drawings, or seen before the wall was closed. */
 const store = useWallStore()
 const { plan } = useWallPlan()
 const { system, showFine, suffix } = useUnits()
-const { selected } = useSelection()
+const { selectedOf, clear } = useSelection()
 const wall = computed(() => store.wall!)
 const running = ref('')
 const fault = ref('')
 const id = useId()
 const members = computed(() => plan.value?.members ?? [])
 const chosen = computed(() => {
-  const index = Number(/^member-(\d+)$/.exec(selected.value)?.[1] ?? NaN)
+  const index = members.value.findIndex(({ id }) => id === selectedOf('member'))
   return members.value[index] ? { index, ...members.value[index] } : undefined
 })
 const datum = computed(() => plan.value?.marking.datum.x ?? 0)
@@ -36,34 +36,26 @@ function addAt(centres: number[]): Fault[] {
   if (off !== undefined) return [{ path: '$', message: `${formatLength(off, system.value)} is off a wall that is ${formatLength(wall.value.width, system.value)} wide.` }]
   return store.edit(centres.length > 1 ? `Add ${centres.length} members` : 'Add a member', (wall) => {
     const width = nominalWidth(wall)
-    wall.structure.members = [...wall.structure.members ?? [], ...centres.map(centre => ({ centre, width }))]
-    wall.structure.members = sortedMembers(wall)
+    for (const centre of centres) editFraming(wall, members => [...members, { id: nextId('k', members), centre, width }])
   })
 }
 
-/** Changes the members as they are listed, and keeps them in that order. */
-function change(label: string, recipe: (members: Framing[]) => void): Fault[] {
-  return store.edit(label, (wall) => {
-    const sorted = sortedMembers(wall)
-    recipe(sorted)
-    wall.structure.members = sorted.sort((a, b) => a.centre - b.centre)
-  })
-}
-const moveMember = (index: number, centre: number) => {
+type Chosen = NonNullable<typeof chosen.value>
+const moveMember = ({ id, index }: Chosen, centre: number) => {
   if (centre < 0 || centre > wall.value.width) return [{ path: '$', message: 'That is off the wall' }]
-  return change(`Move member ${index + 1}`, (members) => { members[index]!.centre = centre })
+  return store.edit(`Move member ${index + 1}`, wall => editMember(wall, id, { centre }))
 }
-const widenMember = (index: number, width: number) => change(`Width of member ${index + 1}`, (members) => { members[index]!.width = width })
-function deleteMember(index: number) {
-  change(`Delete member ${index + 1}`, members => members.splice(index, 1))
-  selected.value = ''
+const widenMember = ({ id, index }: Chosen, width: number) => store.edit(`Width of member ${index + 1}`, wall => editMember(wall, id, { width }))
+function deleteMember({ id, index }: Chosen) {
+  store.edit(`Delete member ${index + 1}`, wall => editFraming(wall, members => members.filter(member => member.id !== id)))
+  clear()
 }
 defineExpose({ addAt })
 useCommands([
   { id: 'survey-type', title: 'Type where a member is', group: 'Survey', keys: ['n'], run: () => document.getElementById(id)?.focus() },
-  { id: 'survey-left', title: 'Move the member 1 mm left', group: 'Survey', keys: ['shift+arrowleft'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value.index, chosen.value.centre - 1) },
-  { id: 'survey-right', title: 'Move the member 1 mm right', group: 'Survey', keys: ['shift+arrowright'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value.index, chosen.value.centre + 1) },
-  { id: 'survey-delete', title: 'Delete the member', group: 'Survey', keys: ['delete', 'backspace'], when: () => chosen.value !== undefined, run: () => chosen.value && deleteMember(chosen.value.index) },
+  { id: 'survey-left', title: 'Move the member 1 mm left', group: 'Survey', keys: ['shift+arrowleft'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value, chosen.value.centre - 1) },
+  { id: 'survey-right', title: 'Move the member 1 mm right', group: 'Survey', keys: ['shift+arrowright'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value, chosen.value.centre + 1) },
+  { id: 'survey-delete', title: 'Delete the member', group: 'Survey', keys: ['delete', 'backspace'], when: () => chosen.value !== undefined, run: () => chosen.value && deleteMember(chosen.value) },
 ])
 </script>
 
@@ -84,10 +76,10 @@ useCommands([
         Member {{ chosen.index + 1 }}, {{ chosen.kind }}
       </h2>
       <div class="grid grid-cols-2 gap-3">
-        <LengthField :key="`c${chosen.index}`" label="Centre, from the datum" :value="chosen.centre - datum" :actions="{ commit: mm => moveMember(chosen!.index, mm + datum) }" />
-        <LengthField :key="`w${chosen.index}`" label="Width" :value="chosen.width" :actions="{ commit: mm => widenMember(chosen!.index, mm) }" />
+        <LengthField :key="`c${chosen.id}`" label="Centre, from the datum" :value="chosen.centre - datum" :actions="{ commit: mm => moveMember(chosen!, mm + datum) }" />
+        <LengthField :key="`w${chosen.id}`" label="Width" :value="chosen.width" :actions="{ commit: mm => widenMember(chosen!, mm) }" />
       </div>
-      <button type="button" class="press mt-2 w-full" @click="deleteMember(chosen.index)">
+      <button type="button" class="press mt-2 w-full" @click="deleteMember(chosen)">
         <Trash2 class="size-4" aria-hidden="true" /> Delete member {{ chosen.index + 1 }} at {{ showFine(chosen.centre - datum) }} {{ suffix }}
       </button>
     </div>

@@ -6,7 +6,7 @@ const { index } = defineProps<{ index: number }>()
 const { plan, planned } = useWallPlan()
 const store = useWallStore()
 const { show, showFine, tell, suffix } = useUnits()
-const { hovered, selected } = useSelection()
+const { select, hover, leave } = useSelection()
 const member = computed(() => plan.value!.members[index]!)
 const wall = computed(() => planned.value ?? store.shown!)
 const run = computed(() => member.value.run === undefined ? undefined : plan.value!.runs[member.value.run])
@@ -44,12 +44,12 @@ const against = computed(() => signsOf(wall.value)
     </p>
     <ul class="text-xs">
       <li v-for="sign in signs" :key="sign.id">
-        <button type="button" class="flex w-full justify-between py-0.5 text-left hover:underline" @click="selected = sign.id" @pointerenter="hovered = sign.id" @pointerleave="hovered = ''">
+        <button type="button" class="flex w-full justify-between py-0.5 text-left hover:underline" @click="select('reading', sign.id)" @pointerenter="hover('reading', sign.id)" @pointerleave="leave">
           <span>{{ sign.name }} at <b class="figures">{{ show(sign.x) }}</b></span><span class="text-ink-soft">{{ sign.agrees }}</span>
         </button>
       </li>
       <li v-for="sign in against" :key="sign.id">
-        <button type="button" class="flex w-full justify-between py-0.5 text-left text-stop hover:underline" @click="selected = sign.id">
+        <button type="button" class="flex w-full justify-between py-0.5 text-left text-stop hover:underline" @click="select('reading', sign.id)">
           <span>{{ sign.name }} at <b class="figures">{{ show(sign.x) }}</b></span><span>contradicts: met nothing</span>
         </button>
       </li>

@@ -6,14 +6,14 @@ const store = useWallStore()
 const { plan } = useWallPlan()
 const { show, tell, suffix } = useUnits()
 const { name } = usePreferences()
-const { selected } = useSelection()
+const { select } = useSelection()
 const probe = computed(() => plan.value?.nextProbe)
 const datum = computed(() => plan.value?.marking.datum.x ?? 0)
 function record(hit: boolean) {
   const at = probe.value!
   store.edit(hit ? 'Probe: hit' : 'Probe: miss', wall => addReadings(wall, [{ method: 'probe', x: Math.round(at.x * 10) / 10, y: Math.round(at.y), hit }], name.value, new Date().toISOString()))
 }
-useCommands([{ id: 'survey-probe', title: 'Show where to probe next', group: 'Survey', keys: ['b'], when: () => probe.value !== undefined, run: () => { selected.value = 'next-probe' } }])
+useCommands([{ id: 'survey-probe', title: 'Show where to probe next', group: 'Survey', keys: ['b'], when: () => probe.value !== undefined, run: () => select('probe', 'next') }])
 </script>
 
 <template>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { Camera, Trash2, Undo2 } from 'lucide-vue-next'
 import type { Evidence, Wall } from '~~/core/job'
-import { carriedFigure, METHOD_NAMES, referenceOf } from '~~/core/survey'
+import { carriedFigure, handNameOn, METHOD_NAMES, referenceOf } from '~~/core/survey'
 
 /** One reading: where it is, whether it counts, and its picture. */
 const { id } = defineProps<{ id: string }>()
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { selected } = useSelection()
+const { clear } = useSelection()
 const reading = computed(() => store.wall!.evidence!.find(reading => reading.id === id)!)
 const reference = computed(() => referenceOf(reading.value, store.wall!.references))
 const set = (label: string, recipe: (reading: Evidence, wall: Wall) => void) => store.edit(label, wall => recipe(readingOf(wall, id), wall))
@@ -24,12 +24,18 @@ watch(() => id, () => {
 })
 function setAside() {
   if (!reason.value.trim()) return void (fault.value = 'Say why, for whoever reads this later.')
-  set('Set a reading aside', (reading) => { reading.setAside = reason.value.trim() })
+  set('Set a reading aside', (reading, wall) => {
+    handNameOn(wall.evidence!, id, plan.value?.members ?? [])
+    reading.setAside = reason.value.trim()
+  })
   reason.value = fault.value = ''
 }
 function remove() {
-  store.edit('Delete a reading', (wall) => { wall.evidence = wall.evidence?.filter(reading => reading.id !== id) })
-  selected.value = ''
+  store.edit('Delete a reading', (wall) => {
+    handNameOn(wall.evidence!, id, plan.value?.members ?? [])
+    wall.evidence = wall.evidence?.filter(reading => reading.id !== id)
+  })
+  clear()
 }
 const photoFault = ref('')
 async function addPhoto(event: Event) {

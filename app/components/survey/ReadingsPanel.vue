@@ -6,7 +6,7 @@ import { coursingFigure, isFramed } from '~~/core/survey'
 /** What the instruments told: typed, pointed, measured, brought in; and what is chosen on the drawing. */
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { selected } = useSelection()
+const { selected, select: choose, selectedOf, clear } = useSelection()
 const { tool, height, behind, importing } = useSurveyTool()
 const wall = computed(() => store.wall!)
 const framed = computed(() => isFramed(wall.value))
@@ -20,10 +20,10 @@ function setKnown(choice: string) {
   return faults
 }
 const member = computed(() => {
-  const index = Number(/^member-(\d+)$/.exec(selected.value)?.[1] ?? NaN)
-  return plan.value?.members[index] ? index : undefined
+  const index = plan.value?.members.findIndex(({ id }) => id === selectedOf('member')) ?? -1
+  return index >= 0 ? index : undefined
 })
-const reading = computed(() => wall.value.evidence?.find(({ id }) => id === selected.value))
+const reading = computed(() => wall.value.evidence?.find(({ id }) => id === selectedOf('reading')))
 const chosen = computed(() => reading.value !== undefined || (member.value !== undefined && !known.value))
 const references = computed(() => (wall.value.references ?? []).map(({ id }) => ({ value: id, label: `behind, by ${id}` })))
 
@@ -58,12 +58,12 @@ defineExpose({ addAt: (centres: number[]) => knownMembers.value?.addAt(centres) 
 
 const select = (by: number) => {
   const count = plan.value?.members.length ?? 0
-  if (count > 0) selected.value = `member-${((member.value ?? (by > 0 ? -1 : count)) + by + count) % count}`
+  if (count > 0) choose('member', plan.value!.members[((member.value ?? (by > 0 ? -1 : count)) + by + count) % count]!.id)
 }
 useCommands([
   { id: 'survey-quick', title: 'Type readings in one line', group: 'Survey', keys: ['q'], when: () => !known.value, run: () => quick.value?.focus() },
   { id: 'survey-point', title: 'Point at the wall', group: 'Survey', keys: ['p'], run: () => { tool.value = tool.value ? undefined : known.value ? { enters: 'member' } : { enters: 'reading', method: 'magnet' } } },
-  { id: 'survey-entering', title: 'Back to entering', group: 'Survey', keys: ['escape'], when: () => selected.value !== '', run: () => { selected.value = '' } },
+  { id: 'survey-entering', title: 'Back to entering', group: 'Survey', keys: ['escape'], when: () => selected.value !== undefined, run: clear },
   { id: 'survey-next', title: 'Next member', group: 'Survey', keys: ['arrowright'], run: () => select(1) },
   { id: 'survey-back', title: 'Member before', group: 'Survey', keys: ['arrowleft'], run: () => select(-1) },
 ])
@@ -119,7 +119,7 @@ const importFile = (event: Event) => {
       <template v-else>
         <ReadingCard v-if="reading" :id="reading.id" />
         <MemberCard v-else-if="member !== undefined" :index="member" />
-        <button type="button" class="press w-full" @click="selected = ''">
+        <button type="button" class="press w-full" @click="clear">
           Back to entering
         </button>
       </template>

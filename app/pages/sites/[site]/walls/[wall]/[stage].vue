@@ -5,7 +5,9 @@ import { arrange, snap } from '~~/core/arrange'
 import type { Wall } from '~~/core/job'
 import type { ArrayPlan } from '~~/core/mount'
 import { drawSheet, pageAsSvg, type PaperName } from '~~/core/mark/sheet'
-import { rowsOf } from '~~/core/mark'
+import { rowsOf, subjectOf } from '~~/core/mark'
+import { knownFraming } from '~~/core/survey'
+import { keyOf } from '~~/core/subject'
 import type { Haul } from '~/composables/useDraftDrag'
 import type { KeptWall } from '~/stores/wall'
 
@@ -28,7 +30,7 @@ const { state, refused, send } = useWallSaver()
 if (store.unsaved || store.unsentLog.length > 0) void send()
 const { plan, planned, findings } = useWallPlan()
 const { system, precision, toggle } = useUnits()
-const { selected } = useSelection()
+const { selected, selectedOf } = useSelection()
 const unsavedNow = computed(() => state.value !== 'saved')
 
 const { comparing } = useComparison()
@@ -82,10 +84,11 @@ function typed(mm: number) {
     placed.at[axis].value += by
   })
 }
-function movingMember(index: number, { x }: Haul) {
+function movingMember(id: string, { x }: Haul) {
+  const index = plan.value?.members.findIndex(member => member.id === id) ?? -1
   haul(`Move member ${index + 1}`, (wall) => {
-    const member = sortedMembers(wall)[index]
-    if (member) member.centre = Math.round(member.centre + x)
+    const from = knownFraming(wall.structure).find(member => member.id === id)
+    if (from) editMember(wall, id, { centre: Math.round(from.centre + x) })
   })
 }
 function moved() {
@@ -95,15 +98,16 @@ function moved() {
 }
 
 const rows = computed(() => rowsOf(plan.value?.marking.marks ?? []))
-const row = computed(() => rows.value.find(({ marks }) => marks.some(({ id }) => id === selected.value || id === current.value)) ?? rows.value[0])
-const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => subject)))
+const row = computed(() => rows.value.find(({ marks }) => marks.some(({ id }) => id === selectedOf('hole') || id === current.value)) ?? rows.value[0])
+const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => keyOf(subject))))
 const alongMembers = computed(() => (stage.value === 'survey' && (plan.value?.members.length ?? 0) > 0) || !row.value)
 const tape = computed(() => alongMembers.value || !row.value
-  ? (plan.value?.members ?? []).map(({ centre }, index) => ({ id: `member-${index}`, x: centre }))
-  : row.value.marks.map(({ id, running }) => ({ id, x: running + plan.value!.marking.datum.x, doubtful: stopped.value.has(id) })))
+  ? (plan.value?.members ?? []).map(({ id, centre }) => ({ subject: { kind: 'member' as const, id }, x: centre }))
+  : row.value.marks.map(mark => ({ subject: subjectOf(mark), x: mark.running + plan.value!.marking.datum.x, doubtful: stopped.value.has(keyOf(subjectOf(mark))) })))
 const tapeLabel = computed(() => alongMembers.value || !row.value ? 'members' : `${row.value.label} holes`)
 
 const current = ref('')
+watch(selected, () => { if (stage.value === 'hang') current.value = selectedOf('hole') ?? current.value })
 const paper = ref<PaperName>(system.value === 'metric' ? 'a3' : 'letter')
 const preview = ref(false)
 const pages = computed(() => {
@@ -185,7 +189,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
             <template #ledger>
               <LazySurveyLedger v-if="stage === 'survey'" />
               <ScreenLedger v-else-if="stage === 'arrange'" />
-              <LazyMarkLedger v-else :holes-only="stage !== 'mark'" @click.capture="stage === 'hang' && (current = selected)" />
+              <LazyMarkLedger v-else :holes-only="stage !== 'mark'" />
             </template>
           </DraftingCross>
         </div>
