@@ -7,8 +7,8 @@ import type { Catalogue, Fault, Job, PlanContext, ScreenArray, Wall } from './jo
 import { fix } from './fix'
 import { mark, type Marking } from './mark'
 import { withOverrides } from './overrides'
-import { mount, mountFaults, place, type ArrayPlan, type Mounting } from './mount'
-import { carryingWall, isFramed, nextProbe, survey, type NextProbe, type Survey } from './survey'
+import { mount, mountFaults, mountModels, place, type ArrayPlan, type Mounting } from './mount'
+import { carryingWall, isFramed, nextProbe, survey, type NextProbe, type Survey, type Unheld } from './survey'
 import { words } from './units'
 
 /** Everything that follows for one wall. */
@@ -100,6 +100,17 @@ function besidePlates(arrays: ArrayPlan[]): { from: number, to: number } {
   return { from: Math.min(...arrays.map(({ outline }) => outline.x)) - BAY, to: Math.max(...arrays.map(({ outline }) => outline.x + outline.width)) + BAY }
 }
 
+/** The plates of an array that nothing holds, and where along the wall each could reach members, as far as it and the array may be shifted. */
+function unheldIn({ array, mounting }: MountedArray, { catalogue }: PlanContext): Unheld[] {
+  const modelOf = mountModels(array, catalogue)
+  return mounting.positions.flatMap((position) => {
+    const { row, column, plate } = position
+    if (!plate || plate.held) return []
+    const reach = (array.shiftTolerance?.x ?? 0) + (modelOf(position)?.adjust?.lateral ?? 0)
+    return [{ from: plate.rect.x - reach, to: plate.rect.x + plate.rect.width + reach, y: plate.centre.y, of: `${array.name} R${row} C${column}` }]
+  })
+}
+
 /** Plans one wall: survey, then each array, then the marks. */
 export function planWall(asBuilt: Wall, job: PlanContext): WallPlan {
   const wall = carryingWall(asBuilt, job.rules)
@@ -111,7 +122,7 @@ export function planWall(asBuilt: Wall, job: PlanContext): WallPlan {
   const arrays = planned.map(({ plan }) => plan)
   const probe = isFramed(wall)
     ? nextProbe(wall, surveyed.members, arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)), {
-        unsurveyed: mounted.flatMap(each => 'mounting' in each ? each.mounting.unsurveyed : []), runs: surveyed.runs, units: job.site?.units ?? 'metric', ...arrays.length > 0 && { near: besidePlates(arrays) },
+        unsurveyed: mounted.flatMap(each => 'mounting' in each ? each.mounting.unsurveyed : []), unheld: mounted.flatMap(each => 'mounting' in each ? unheldIn(each, job) : []), runs: surveyed.runs, units: job.site?.units ?? 'metric', ...arrays.length > 0 && { near: besidePlates(arrays) },
       })
     : undefined
   return {

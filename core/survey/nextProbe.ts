@@ -12,6 +12,9 @@ export interface PlannedHole { x: number, y: number, member?: number, margin?: n
 /** Where fasteners are wanted and nothing is known of the wall: from where to where, how high, how many, and for what. */
 export interface Unsurveyed extends Interval { y: number, holes: number, of: string }
 
+/** A plate that nothing holds yet: the stretch of wall in which it can reach members, and its height. */
+export interface Unheld extends Interval { y: number, of: string }
+
 /** Where one more reading tells most. `gain` is how many planned holes it is expected to settle. */
 export interface NextProbe { x: number, y: number, why: Text, gain: number }
 
@@ -45,6 +48,14 @@ function forFace(member: Member, index: number, holes: PlannedHole[]): NextProbe
   }
 }
 
+/** A member that a plate could reach which nothing holds yet, if it were proved, or its centre known better. */
+function forUnheld(member: Member, index: number, { y, of }: Unheld): NextProbe {
+  const near = words`${of} is not held yet, and could reach member ${String(index + 1)}, which`
+  return member.proved
+    ? { x: member.centre - member.width / 2, y, gain: 0, why: words`${near} is known to ± ${1.96 * member.sd} only; a nail at its face narrows it.` }
+    : { x: member.centre, y, gain: 0, why: words`${near} is not proved yet.` }
+}
+
 /** Where to begin in a stretch that nobody has read: where a run nearby would have its next member, else in its middle. */
 function beginIn({ from, to }: Interval, runs: Run[]): number {
   const expected = runs.flatMap(({ start, spacing, last }) => {
@@ -57,12 +68,12 @@ function beginIn({ from, to }: Interval, runs: Run[]): number {
 /**
  * The place whose answer is expected to settle most of the planned holes: first where an array wants fasteners
  * and nothing is known of the wall; then among the members that are not proved the one with most holes on it
- * times the chance that a nail there meets it. With no hole planned it is the member known least, of those near what is arranged; with no member
+ * times the chance that a nail there meets it; then among those that a plate could reach which nothing holds. With no hole planned it is the member known least, of those near what is arranged; with no member
  * known, the first usual centre. Undefined where nothing is left to settle.
  *
  * @param near where along the wall plates are to go, that as yet have no hole
  */
-export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], { unsurveyed = [], runs = [], units = 'metric', near }: { unsurveyed?: Unsurveyed[], runs?: Run[], units?: UnitSystem, near?: Interval } = {}): NextProbe | undefined {
+export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], { unsurveyed = [], unheld = [], runs = [], units = 'metric', near }: { unsurveyed?: Unsurveyed[], unheld?: Unheld[], runs?: Run[], units?: UnitSystem, near?: Interval } = {}): NextProbe | undefined {
   const [open] = [...unsurveyed].sort((a, b) => b.holes - a.holes)
   if (open) {
     return { x: beginIn(open, runs), y: open.y, gain: open.holes, why: words`Nothing is known of the wall from ${open.from} to ${open.to}, where ${open.of} wants ${String(open.holes)} ${open.holes === 1 ? 'fastener' : 'fasteners'}.` }
@@ -79,5 +90,11 @@ export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], {
     if (holes.length === 0 && near && (member.centre < near.from || member.centre > near.to)) return []
     return holes.length > 0 && own.length === 0 ? [] : [{ member, probe: forMember(members, index, own, units) }]
   })
+  if (candidates.length === 0) {
+    const reachable = unheld.flatMap(plate => members.flatMap((member, index) =>
+      (!member.proved || member.sd > 1) && member.centre > plate.from && member.centre < plate.to ? [{ member, probe: forUnheld(member, index, plate) }] : []))
+    // What is known least is likeliest to turn out to hold.
+    return reachable.sort((a, b) => b.member.sd - a.member.sd)[0]?.probe
+  }
   return candidates.sort((a, b) => b.probe.gain - a.probe.gain || hitChance(a.member) - hitChance(b.member))[0]?.probe
 }

@@ -48,6 +48,17 @@ describe('the next probe', () => {
     expect(nextProbe(wall, members.map(member => ({ ...member, proved: true })), [])).toBeUndefined()
   })
 
+  it('is at a member that a plate could reach which nothing holds yet, once all that is planned is proved', () => {
+    const plate = { from: 1900, to: 2500, y: 1700, of: 'Grid R1 C2' }
+    const probe = nextProbe(wall, members, [at(1600)], { unheld: [plate] })!
+    expect(members[of(probe.x)]).toMatchObject({ proved: false })
+    expect([probe.x > 1900 && probe.x < 2500, probe.y]).toEqual([true, 1700])
+    expect(textToString(probe.why, 'metric')).toMatch(/^Grid R1 C2 is not held yet, and could reach member [45], which is not proved yet\.$/)
+    const known = members.map(member => ({ ...member, proved: true, sd: member.centre > 2200 ? 2 : 0.5 }))
+    expect(nextProbe(wall, known, [at(1600)], { unheld: [plate] })!.x).toBeCloseTo(2400 - 19, 0)
+    expect(nextProbe(wall, known.map(member => ({ ...member, sd: 0.5 })), [at(1600)], { unheld: [plate] })).toBeUndefined()
+  })
+
   it('is one spacing from the corner where nothing is known', () => {
     expect(nextProbe(studWall([], { structure: { kind: 'wood-stud', spacing: 600 } }), [], [])).toMatchObject({ x: 600 })
   })
