@@ -5,6 +5,8 @@ import type { Finding } from './finding'
 import type { Rect } from './geometry'
 import type { Catalogue, Fault, Job, PlanContext, ScreenArray, Wall } from './job'
 import { fix } from './fix'
+import { hangFindings } from './hang'
+import { asBuilt, NOTHING_BUILT, withDrilled, type AsBuilt } from './log'
 import { mark, type Marking } from './mark'
 import { withOverrides } from './overrides'
 import { mount, mountFaults, mountModels, place, type ArrayPlan, type Mounting } from './mount'
@@ -27,7 +29,7 @@ export interface Plan { walls: WallPlan[] }
 /** An array with its plates and holes where they are placed, and what its displays' pictures make. */
 interface MountedArray { array: ScreenArray, mounting: Mounting, plan: Omit<ArrayPlan, 'positions'>, crops: Rect[], findings: Finding[] }
 
-function mountArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: PlanContext): MountedArray | Finding {
+function mountArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: PlanContext, built: AsBuilt): MountedArray | Finding {
   const nominal = arrange(array, job.catalogue.displays, wall)
   if (!nominal) {
     return {
@@ -35,11 +37,11 @@ function mountArray(array: ScreenArray, wall: Wall, surveyed: Survey, job: PlanC
       message: words`The display of ${array.name} is not in the catalogue.`,
     }
   }
-  const placing = place(array, nominal.cells, wall, surveyed, job)
+  const placing = place(array, nominal.cells, wall, surveyed, job, built)
   const { x, y } = placing.shift
   const arrangement = x === 0 && y === 0 ? nominal : arrange(array, job.catalogue.displays, wall, placing.shift)!
   const { outline, imageGap, cells } = arrangement
-  const mounting = mount(array, cells, placing, wall, surveyed, job)
+  const mounting = mount(array, cells, placing, wall, surveyed, job, built)
   const model = job.catalogue.displays.find(({ id }) => id === array.display)!
   const mountModel = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const map = cells.length > 0 ? pixelMap(cells, imageGap) : undefined
@@ -111,12 +113,16 @@ function unheldIn({ array, mounting }: MountedArray, { catalogue }: PlanContext)
   })
 }
 
-/** Plans one wall: survey, then each array, then the marks. */
-export function planWall(asBuilt: Wall, job: PlanContext): WallPlan {
-  const wall = carryingWall(asBuilt, job.rules)
+/**
+ * Plans one wall: survey, then each array, then the marks.
+ *
+ * @param built what stands there by the log: made holes keep their place, and one that missed is a reading
+ */
+export function planWall(document: Wall, job: PlanContext, built: AsBuilt = NOTHING_BUILT): WallPlan {
+  const wall = carryingWall(withDrilled(document, built), job.rules)
   const { findings, ...surveyed } = survey(wall, job.rules)
   const whole = { ...surveyed, findings }
-  const mounted = wall.arrays.map(array => mountArray(array, wall, whole, job))
+  const mounted = wall.arrays.map(array => mountArray(array, wall, whole, job, built))
   const unknown = mounted.filter((each): each is Finding => 'code' in each)
   const planned = fixArrays(mounted.filter((each): each is MountedArray => 'mounting' in each), wall, whole, job)
   const arrays = planned.map(({ plan }) => plan)
@@ -131,7 +137,7 @@ export function planWall(asBuilt: Wall, job: PlanContext): WallPlan {
     ...probe && { nextProbe: probe },
     arrays,
     marking: mark(wall, arrays, job.rules),
-    findings: withOverrides([...findings, ...alternativeFindings(wall), ...unknown, ...planned.flatMap(({ findings }) => findings), ...apartFindings(laidOf(arrays), wall.clearance)], wall.overrides),
+    findings: withOverrides([...findings, ...hangFindings(arrays, built), ...alternativeFindings(wall), ...unknown, ...planned.flatMap(({ findings }) => findings), ...apartFindings(laidOf(arrays), wall.clearance)], wall.overrides),
   }
 }
 
@@ -140,7 +146,7 @@ export function planWall(asBuilt: Wall, job: PlanContext): WallPlan {
  * `validateJob` has let through.
  */
 export function plan(job: Job): Plan {
-  return { walls: job.walls.map(wall => planWall(wall, job)) }
+  return { walls: job.walls.map(wall => planWall(wall, job, asBuilt(job.log, wall.id))) }
 }
 
 /**

@@ -1,5 +1,6 @@
 import { arrange } from './arrange'
 import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from './job'
+import { NOTHING_BUILT, type AsBuilt } from './log'
 import { sameUse, USUAL_CARRIERS, type ArrayPlan } from './mount'
 import { planWall } from './plan'
 import { carryingWall, isFramed } from './survey'
@@ -23,11 +24,14 @@ const FARTHEST = 620
 /** So many other mounts are told of at most. */
 const MOUNTS = 3
 
+/** What an array is tried out with beside the wall. */
+type Context = PlanContext & { built: AsBuilt }
+
 interface Tried { plan: ArrayPlan, held: number, use: number | undefined, notKnown: boolean, stops: Text[] }
 
 /** An array as it would be planned with a change. */
-function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, job: PlanContext): Tried | undefined {
-  const { arrays: [plan], findings } = planWall({ ...wall, arrays: [{ ...array, ...change }] }, job)
+function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, job: Context): Tried | undefined {
+  const { arrays: [plan], findings } = planWall({ ...wall, arrays: [{ ...array, ...change }] }, job, job.built)
   if (!plan) return undefined
   const uses = plan.positions.flatMap(({ loads = [] }) => loads.map(({ utilisation }) => utilisation))
   const known = uses.filter(use => use !== undefined)
@@ -42,7 +46,7 @@ const useText = ({ use, notKnown }: Tried): Text => use === undefined || notKnow
 const widest = ({ strips }: ArrayPlan) => strips.map(({ rect }) => rect).reduce((a, b) => b.width > a.width ? b : a)
 const piecesOf = (plan: ArrayPlan) => words`${String(plan.strips.length)} in all, ${widest(plan).width} long and ${widest(plan).height} high`
 
-function shiftRemedy(array: ScreenArray, wall: Wall, job: PlanContext): Remedy[] {
+function shiftRemedy(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
   const tolerance = array.shiftTolerance ?? { x: 0, y: 0 }
   // Up the wall only joints ask for anything.
   const farther = { x: FARTHEST, y: wall.structure.kind === 'block' ? Math.max(FARTHEST / 4, tolerance.y) : tolerance.y }
@@ -68,7 +72,7 @@ function shiftRemedy(array: ScreenArray, wall: Wall, job: PlanContext): Remedy[]
   }]
 }
 
-function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanContext): Remedy[] {
+function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context): Remedy[] {
   return (mount.otherNeeds ?? []).filter(use => !sameUse(use, array.needs ?? mount.needs)).flatMap(({ capacity, members, rows }): Remedy[] => {
     const tried = tryOut(array, { needs: { members, rows } }, wall, job)
     const heaviest = Math.max(...(tried?.plan.positions ?? []).map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
@@ -81,7 +85,7 @@ function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanCon
   })
 }
 
-function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanContext): Remedy[] {
+function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context): Remedy[] {
   if (!isFramed(wall)) return []
   return (['rail', 'board'] as const).filter(kind => array.carrier?.kind !== kind).flatMap((kind): Remedy[] => {
     const carrier = USUAL_CARRIERS[kind]
@@ -103,7 +107,7 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Plan
   })
 }
 
-function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanContext, offered: Mount[]): Remedy[] {
+function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context, offered: Mount[]): Remedy[] {
   const heaviest = (plan: ArrayPlan) => Math.max(...plan.positions.map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
   return offered.filter(({ id, retired, orientations }) => id !== array.mount && !retired && orientations.includes(array.orientation))
     .sort((a, b) => Number(a.kind !== mount.kind) - Number(b.kind !== mount.kind))
@@ -130,10 +134,12 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: PlanCo
  * rails, a board, another mount. Each is planned through before it is told; those that hold every
  * plate without a stop come first, then those that hold most; one that holds no more than now is left out.
  *
+ * @param built what stands on the wall by the log: it is kept to by every remedy, too
  * @param offered mounts that could be taken in place of its own
  */
-export function remediesFor(array: ScreenArray, asBuilt: Wall, job: PlanContext, offered: Mount[] = job.catalogue.mounts): Remedy[] {
-  const wall = carryingWall(asBuilt, job.rules)
+export function remediesFor(array: ScreenArray, document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, offered: Mount[] = context.catalogue.mounts): Remedy[] {
+  const wall = carryingWall(document, context.rules)
+  const job: Context = { ...context, built }
   const mount = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const now = tryOut(array, {}, wall, job)
   if (!mount || !now) return []

@@ -1,8 +1,9 @@
 import { wrap, type Remote } from 'comlink'
 import { createSharedComposable, useDebounceFn } from '@vueuse/core'
 import type { WallPlan } from '~~/core/plan'
-import { drilledHoles, hangFindings, holeSteps } from '~~/core/hang'
+import { drilledHoles, holeSteps } from '~~/core/hang'
 import type { Mount, ScreenArray, Wall } from '~~/core/job'
+import { asBuilt, NOTHING_BUILT, type AsBuilt, type MadeHole } from '~~/core/log'
 import type { Placed } from '~~/core/mount'
 import type { Planner } from '~/workers/planner.worker'
 
@@ -27,17 +28,21 @@ export const useWallPlan = createSharedComposable(() => {
   const planner: Remote<Planner> = wrap<Planner>(worker)
   let busy = false
 
+  /** What stands by the log, what was recorded just now included; and what the plan knew of it. */
+  const built = computed(() => asBuilt(store.allLog, store.id))
+  const plannedBuilt = shallowRef<AsBuilt>(NOTHING_BUILT)
   const planContext = () => ({ catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } })
 
   async function replan() {
-    const wall = store.shown
+    const [wall, stands] = [store.shown, built.value]
     if (busy || !wall) return
     busy = true
     try {
-      if (follows.value && store.preview !== undefined && behind.value) placed.value = await planner.placed(wall, planContext())
+      if (follows.value && store.preview !== undefined && behind.value) placed.value = await planner.placed(wall, planContext(), built.value)
       else {
-        plan.value = share(plan.value, await planner.plan(wall, planContext()))
+        plan.value = share(plan.value, await planner.plan(wall, planContext(), stands))
         planned.value = wall
+        plannedBuilt.value = stands
         placed.value = undefined
       }
       failed.value = undefined
@@ -46,7 +51,7 @@ export const useWallPlan = createSharedComposable(() => {
       failed.value = (error as Error).message
     }
     busy = false
-    if (store.shown !== wall && !waits()) await replan()
+    if ((store.shown !== wall || built.value !== stands) && !waits()) await replan()
   }
   /**
    * Whether the arrays that are shown are not yet those that the plan is of, on a wall with many
@@ -61,13 +66,13 @@ export const useWallPlan = createSharedComposable(() => {
   const follows = ref(false)
   const waits = () => store.preview !== undefined && behind.value && !follows.value
   const replanAtRest = useDebounceFn(replan, RESTS)
-  watch(() => store.shown, () => waits() ? replanAtRest() : replan(), { immediate: true })
+  watch([() => store.shown, built], () => waits() ? replanAtRest() : replan(), { immediate: true })
   onScopeDispose(() => worker.terminate())
 
-  const drilled = computed(() => drilledHoles(store.allLog, store.id))
-  const findings = computed(() => plan.value ? [...plan.value.findings, ...hangFindings(plan.value.arrays, drilled.value)] : [])
+  const drilled = computed(() => plan.value ? drilledHoles(plan.value.arrays, plannedBuilt.value) : new Map<string, MadeHole>())
+  const findings = computed(() => plan.value?.findings ?? [])
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
   /** What else would hold an array, worked out beside the plan. */
-  const remedies = (array: ScreenArray, wall: Wall, offered: Mount[]) => planner.remedies(array, wall, planContext(), offered)
+  const remedies = (array: ScreenArray, wall: Wall, offered: Mount[]) => planner.remedies(array, wall, planContext(), built.value, offered)
   return { plan, planned, placed, remedies, follows, behind, failed, drilled, findings, steps }
 })

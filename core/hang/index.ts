@@ -1,16 +1,13 @@
 import type { Finding } from '../finding'
-import type { LogEntry } from '../job'
+import { isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan, Hole, Position } from '../mount'
 import { words } from '../units'
 
 /** One hole to make, in the order of the work. */
 export interface HoleStep { hole: Hole, position: Position, label: string }
 
-/** What became of a hole: the newest entry about it. */
-export type Drilled = Pick<LogEntry, 'result' | 'note' | 'by' | 'at' | 'x' | 'y'>
-
-/** Moving a plan by more than this away from a hole already made is worth a word, mm. */
-const MOVED = 1
+/** A new hole keeps so far from a dead one, mm: three diameters of the thickest screws that are usual. */
+const KEEP_OFF = 30
 
 /** Every hole of a wall in the order of drilling: along each height from the top down, left to right. */
 export function holeSteps(arrays: ArrayPlan[]): HoleStep[] {
@@ -23,37 +20,30 @@ export function holeSteps(arrays: ArrayPlan[]): HoleStep[] {
     .sort((a, b) => Math.round((b.hole.y - a.hole.y) * 10) || a.hole.x - b.hole.x)
 }
 
-/** By hole: the newest of its entries in the log. */
-export function drilledHoles(log: LogEntry[], wall: string): Map<string, Drilled> {
-  const newest = new Map<string, Drilled>()
-  for (const entry of log) {
-    if (entry.wall !== wall) continue
-    const before = newest.get(entry.hole)
-    if (!before || Date.parse(before.at) <= Date.parse(entry.at)) newest.set(entry.hole, entry)
-  }
-  return newest
+/** By id: what the drill met at each planned hole that is made where the plan has it. */
+export function drilledHoles(arrays: ArrayPlan[], { holes }: AsBuilt): Map<string, MadeHole> {
+  const planned = new Map(holeSteps(arrays).map(({ hole }) => [hole.id, hole]))
+  return new Map(holes.flatMap((made) => {
+    const hole = planned.get(made.hole)
+    return hole && isAt(hole, made) ? [[made.hole, made] as const] : []
+  }))
 }
 
-/** What the log says against the plan: holes that missed, and holes that the plan has moved away from. */
-export function hangFindings(arrays: ArrayPlan[], drilled: Map<string, Drilled>): Finding[] {
-  return holeSteps(arrays).flatMap(({ hole, label }): Finding[] => {
-    const done = drilled.get(hole.id)
-    if (!done) return []
-    const moved = Math.hypot(done.x - hole.x, done.y - hole.y)
-    return [
-      ...done.result === 'miss'
-        ? [{
-          severity: 'stop', code: 'hole-missed', stage: 'hang', subject: { kind: 'hole', id: hole.id },
-          message: words`${label} at ${done.x} missed: ${done.note || 'no note'}.`,
-          remedy: words`Leave it empty and find the member before drilling beside it.`,
-        } satisfies Finding]
-        : [],
-      ...moved > MOVED
-        ? [{
-          severity: 'caution', code: 'hole-left-behind', stage: 'hang', subject: { kind: 'hole', id: hole.id },
-          message: words`${label} was drilled ${moved} away from where the plan now puts it.`,
-        } satisfies Finding]
-        : [],
-    ]
+/** What the log says against the plan: holes that missed, while something is still planned beside them, and holes that nothing planned uses any more. */
+export function hangFindings(arrays: ArrayPlan[], { holes }: AsBuilt): Finding[] {
+  if (holes.length === 0) return []
+  const steps = holeSteps(arrays)
+  const named = new Map(steps.map(step => [step.hole.id, step]))
+  return holes.flatMap((made): Finding[] => {
+    const step = named.get(made.hole)
+    const label = step?.label ?? made.hole
+    const about = { stage: 'hang', subject: { kind: 'hole', id: made.hole } } as const
+    if (made.result === 'miss') {
+      const message = words`${label} at ${made.x} missed: ${made.note || 'no note'}.`
+      return steps.some(({ hole }) => Math.hypot(hole.x - made.x, hole.y - made.y) < KEEP_OFF)
+        ? [{ ...about, severity: 'stop', code: 'hole-missed', message, remedy: words`Leave it empty and find the member before drilling beside it.` }]
+        : [{ ...about, severity: 'note', code: 'hole-dead', message, remedy: words`Fill it; nothing is planned within ${KEEP_OFF} of it.` }]
+    }
+    return step ? [] : [{ ...about, severity: 'caution', code: 'hole-unused', message: words`A hole was made at ${made.x}, ${made.y} up, for what is not planned any more.`, remedy: words`Fill it, or plan something that uses it.` }]
   })
 }

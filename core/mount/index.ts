@@ -2,11 +2,13 @@ import { screenId, type Cell } from '../arrange'
 import type { Finding } from '../finding'
 import { edgeDistanceOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
 import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from '../job'
+import { NOTHING_BUILT, type AsBuilt } from '../log'
 import { isFramed, standsAt, type Survey, type Unsurveyed } from '../survey'
 import { words, type UnitSystem } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
 import { holesOfStrip, stripsFor, type Strip } from './carrier'
 import { carrierFindings, stripClear } from './carrierFindings'
+import { holeId, madeFindings, marked, withMade } from './made'
 import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
 import { heightFindings, proofFindings, referenceFindings } from './proof'
@@ -49,9 +51,9 @@ function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey
 }
 
 /** Places the plates of an array on what the survey found; where a cell has no mount, nothing is shifted. */
-export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: PlanContext): Placing {
+export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): Placing {
   const context = contextOf(array, cells, wall, survey, job)
-  return context ? placePlates(array, cells, context.mountOf, wall, context.substrate) : { shift: { x: 0, y: 0 }, plates: [] }
+  return context ? placePlates(array, cells, context.mountOf, wall, context.substrate, built) : { shift: { x: 0, y: 0 }, plates: [] }
 }
 
 /** Numbers the holes of each row, and says what is drilled and driven there. */
@@ -62,22 +64,23 @@ function numbered(places: (HolePlace & { y: number })[], id: string, { array, wa
   return places.map((place) => {
     const rank = (inRow.get(place.row) ?? 0) + 1
     inRow.set(place.row, rank)
-    return { ...place, ...drilling, id: `${id}-${place.row}-${rank}`, rank, ...fastener && { fastener: fastener.id } }
+    return { ...place, ...drilling, id: holeId(id, place.row, rank), rank, ...fastener && { fastener: fastener.id } }
   })
 }
 
 /** The holes of a plate that is fixed to the wall itself, those moved by hand where they were put. */
-function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }): Hole[] {
+function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] {
   const { array, substrate } = context
   const mount = context.mountOf(cell)
   const places = substrate.holes(mount, centre).map(place => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y }))
-  return numbered(places, idOf(array, cell), context, mount.plate.thickness).map((hole) => {
+  const planned = numbered(places, idOf(array, cell), context, mount.plate.thickness).map((hole): Hole => {
     const moved = array.holes?.find(({ row, column, of, rank }) => row === cell.row && column === cell.column && of === hole.row && rank === hole.rank)
     if (!moved) return hole
     const { slot: _slot, member: _member, ply: _ply, margin: _margin, ...rest } = hole
     const slot = mount.plate.slots.findIndex(({ row, x1, x2 }) => row === hole.row && moved.x >= centre.x + x1 - 1e-9 && moved.x <= centre.x + x2 + 1e-9)
     return { ...rest, x: moved.x, byHand: true, ...slot >= 0 && { slot }, ...substrate.at(moved.x, hole.y) }
   })
+  return withMade(planned, idOf(array, cell), mount, centre, built, substrate.at)
 }
 
 /** Whether the holes of a row are each in a piece of its own; two plies of one member are, where the maker's distance and the fasteners' spacing allow it. */
@@ -101,7 +104,7 @@ function holds(context: Context, mount: Mount, holes: Hole[]): boolean {
   })
 }
 
-function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mounted: MountedCell[], strips: Strip[] } {
+function mountCells(context: Context, cells: Cell[], { plates }: Placing, built: AsBuilt): { mounted: MountedCell[], strips: Strip[] } {
   const { array, wall, survey, catalogue, mountOf } = context
   const carrier = carrierOf(array, wall)
   const centres = cells.map((cell, n) => plateCentre(cell.pattern, mountOf(cell), plates[n]!))
@@ -119,8 +122,8 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing): { mou
   const mounted = cells.map((cell, n): MountedCell => {
     const [mount, centre, own] = [mountOf(cell), centres[n]!, choiceFor(array, cell)]
     const holes = carrier
-      ? numbered(carried.get(n) ?? [], idOf(array, cell), context, carrier.kind === 'rail' ? carrier.web ?? 0 : carrier.thickness)
-      : ownHoles(context, cell, centre)
+      ? marked(numbered(carried.get(n) ?? [], idOf(array, cell), context, carrier.kind === 'rail' ? carrier.web ?? 0 : carrier.thickness), built)
+      : ownHoles(context, cell, centre, built)
     const clear = barredFor(wall, mount, centre.y).every(({ from, to }) => centre.x <= from + 1e-9 || centre.x >= to - 1e-9)
     const held = clear && (carrier ? strips.filter(({ row }) => row === cell.row).every(strip => strip.held && stripClear(strip, wall)) : holds(context, mount, holes))
     const bolts = carrier && holesOnSolid(mount, centre.x).map((place, n): Hole => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y, id: `${idOf(array, cell)}-bolt-${n + 1}`, rank: n + 1 }))
@@ -145,7 +148,7 @@ function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts 
 }
 
 /** Puts every plate and hole of an array where it was placed. */
-export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: PlanContext): Mounting {
+export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): Mounting {
   const { catalogue, rules } = job
   const context = contextOf(array, cells, wall, survey, job)
   if (!context) {
@@ -156,7 +159,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
   }
   const { members, coursing } = survey
   const { substrate, mountOf } = context
-  const { mounted, strips } = mountCells(context, cells, placing)
+  const { mounted, strips } = mountCells(context, cells, placing, built)
   const known = members.length > 0 || coursing !== undefined
   const carrier = carrierOf(array, wall)
   const remedyAt = remediesOn(substrate, wall)
@@ -170,6 +173,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
       ...unsurveyedFindings(unsurveyed),
       ...checked ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyAt(cell, mountOf(cell)), unsurveyed.find(each => each.cell === cell)?.ids)) : [],
       ...carrier ? carrierFindings(array, carrier, strips, wall) : mounted.flatMap(cell => rowFindings(mountOf(cell), cell, row => inOwnPieces(context, mountOf(cell), row))),
+      ...carrier ? [] : mounted.flatMap(cell => madeFindings(`R${cell.row} C${cell.column}`, cell.id, mountOf(cell), cell.plate.centre, built)),
       ...handFindings(array, mounted),
       ...proofFindings(array, mounted, wall, members, rules),
       ...referenceFindings(array, mounted, wall, members, survey.uncheckedReferences),

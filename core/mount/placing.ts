@@ -1,6 +1,8 @@
-import type { Cell } from '../arrange'
+import { screenId, type Cell } from '../arrange'
 import type { Interval, Point } from '../geometry'
 import type { Mount, PlateChoice, ScreenArray, Wall } from '../job'
+import { NOTHING_BUILT, type AsBuilt } from '../log'
+import { barredByPin, pinFor } from './made'
 import type { Substrate } from './substrate'
 import { slide, type Slider } from './slide'
 
@@ -43,23 +45,30 @@ function slideCells(cells: Cell[], sliders: Slider[], line: (cell: Cell) => numb
 /**
  * Places the plates of an array, exactly: on block first up the wall, by the array's shift and the
  * height adjusters against the bed joints; then along it, by the array's shift and each plate's
- * slide. What a person decided for a plate stays.
+ * slide. What a person decided for a plate stays, and a plate with holes that are made keeps to them where it can.
  *
  * @param cells as they lie before any shift
  */
-export function placePlates(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, wall: Wall, substrate: Substrate): Placing {
+export function placePlates(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, wall: Wall, substrate: Substrate, built: AsBuilt = NOTHING_BUILT): Placing {
   const own = cells.map(cell => choiceFor(array, cell))
+  const pins = cells.map(cell => pinFor(screenId(array, cell.row, cell.column), mountOf(cell), built))
+  const tolerance = { x: array.shiftTolerance?.x ?? 0, y: array.shiftTolerance?.y ?? 0 }
   const up = slideCells(cells, cells.map((cell, n) => {
     const mount = mountOf(cell)
     const requirements = substrate.up(mount)
-    return sliderOf(cell.pattern.y - mount.interface.y, own[n]?.heightShift, requirements.length > 0 ? mount.adjust?.height ?? 0 : 0, { half: mount.plate.height / 2, requirements, barred: [] })
-  }), ({ column }) => column, array.shiftTolerance?.y ?? 0)
+    const [nominal, travel] = [cell.pattern.y - mount.interface.y, requirements.length > 0 || pins[n] ? mount.adjust?.height ?? 0 : 0]
+    return sliderOf(nominal, own[n]?.heightShift, travel, { half: mount.plate.height / 2, requirements, barred: barredByPin(pins[n]?.y, nominal, travel + tolerance.y), pinned: pins[n] !== undefined })
+  }), ({ column }) => column, tolerance.y)
   const heights = cells.map((_, n) => own[n]?.heightShift ?? up.by[n]!)
   const along = slideCells(cells, cells.map((cell, n) => {
     const mount = mountOf(cell)
     const y = cell.pattern.y - mount.interface.y + up.shift + heights[n]!
-    return sliderOf(cell.pattern.x - mount.interface.x, own[n]?.lateralShift, mount.adjust?.lateral ?? 0, { half: mount.plate.width / 2, requirements: substrate.along(mount, y), barred: barredFor(wall, mount, y) })
-  }), ({ row }) => row, array.shiftTolerance?.x ?? 0)
+    const [nominal, travel] = [cell.pattern.x - mount.interface.x, mount.adjust?.lateral ?? 0]
+    return sliderOf(nominal, own[n]?.lateralShift, travel, {
+      half: mount.plate.width / 2, requirements: substrate.along(mount, y), barred: [...barredFor(wall, mount, y), ...barredByPin(pins[n]?.x, nominal, travel + tolerance.x)],
+      pinned: pins[n] !== undefined,
+    })
+  }), ({ row }) => row, tolerance.x)
   return {
     shift: { x: along.shift, y: up.shift },
     plates: cells.map((_, n) => ({ lateralShift: own[n]?.lateralShift ?? along.by[n]!, heightShift: heights[n]! })),

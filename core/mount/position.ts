@@ -1,5 +1,6 @@
 import type { Cell } from '../arrange'
 import type { Point, Rect } from '../geometry'
+import type { LogEntry } from '../job'
 import type { Strip } from './carrier'
 import type { HolePlace } from './holes'
 
@@ -14,6 +15,8 @@ export interface Hole extends HolePlace {
   byHand?: boolean
   bit?: number
   depth?: number
+  /** What the drill met, where it is made. */
+  made?: LogEntry['result']
 }
 
 /** A wall plate in its place. */

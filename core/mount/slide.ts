@@ -13,6 +13,8 @@ export interface Slider {
   requirements: Requirement[]
   /** Where its centre must not be: there it would cover what must stay reachable. */
   barred: Interval[]
+  /** Whether holes are made that it has to keep to, before all else: it is barred wherever it would not. */
+  pinned?: boolean
 }
 
 /** Where sliders go: one shift for all, each one's own slide, and the least that a held one has to spare. */
@@ -39,10 +41,12 @@ function holdsWithin(tolerance: number): Holds {
 
 interface Room { at: number, free: Interval[], holding: Interval[] }
 
+const rangeOf = ({ nominal, travel }: Slider, shift: number): Interval => ({ from: nominal + shift - travel, to: nominal + shift + travel })
+
 /** Where one slider can be, and where it is held, for one shift. */
 function roomOf(slider: Slider, shift: number, spare: number, holds: Holds): Room {
   const at = slider.nominal + shift
-  const range = { from: at - slider.travel, to: at + slider.travel }
+  const range = rangeOf(slider, shift)
   const free = subtract([range], slider.barred)
   // Where there is no free place at all it stays within its travel, and is not held.
   if (free.length === 0) return { at, free: [range], holding: [] }
@@ -153,6 +157,15 @@ function shiftsWithin(tolerance: number): number[][] {
   return Array.from({ length: Math.floor(tolerance + 1e-9) + 1 }, (_, by) => by === 0 ? [0] : [by, -by])
 }
 
+/** Those shifts under which as many pinned sliders as can be keep to their holes. */
+function keeping(chains: Slider[][], shifts: number[][]): number[][] {
+  const pinned = chains.flat().filter(({ pinned }) => pinned)
+  if (pinned.length === 0) return shifts
+  const keptBy = (shift: number) => pinned.filter(slider => subtract([rangeOf(slider, shift)], slider.barred).length > 0).length
+  const most = Math.max(...shifts.flat().map(keptBy))
+  return shifts.map(either => either.filter(shift => keptBy(shift) === most)).filter(either => either.length > 0)
+}
+
 /** Sliders that stand and ask alike are worked out once. */
 function alike(parts: Slider[][]): { part: Slider[], count: number }[] {
   const requirementIds = new Map<Requirement[], number>()
@@ -168,7 +181,7 @@ function alike(parts: Slider[][]): { part: Slider[], count: number }[] {
 }
 
 /**
- * Places plates that slide along one axis, exactly. Chosen in this order: as many held as can be;
+ * Places plates that slide along one axis, exactly. Chosen in this order: as many that keep to made holes as can be; as many held as can be;
  * the least shift of all together, in whole millimetres; the largest smallest margin; the least Σ
  * of the slides. Sliders of one chain, in their order, do not overlap.
  *
@@ -180,7 +193,7 @@ export function slide(chains: Slider[][], tolerance: number): SlideSolution {
   const total = chains.reduce((sum, chain) => sum + chain.length, 0)
   const heldAt = (shift: number) => groups.reduce((sum, { part, count }) => sum + count * heldOf(part, shift, 0, holds), 0)
   let [most, shifts] = [-1, [0]]
-  for (const either of shiftsWithin(tolerance)) {
+  for (const either of keeping(chains, shiftsWithin(tolerance))) {
     const counts = either.map(shift => ({ shift, held: heldAt(shift) }))
     const best = Math.max(...counts.map(({ held }) => held))
     if (best > most) [most, shifts] = [best, counts.filter(({ held }) => held === best).map(({ shift }) => shift)]

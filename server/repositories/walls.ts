@@ -1,4 +1,4 @@
-import { and, eq, sql } from 'drizzle-orm'
+import { and, asc, eq, sql } from 'drizzle-orm'
 import { wallFaults, type Job, type Wall } from '../../core/job'
 import { infeasibleInputs } from '../../core/plan'
 import { perDatabase } from '../database/perDatabase'
@@ -20,7 +20,7 @@ export interface WallState {
 const wallOfSite = perDatabase(db =>
   db.select().from(walls).where(and(eq(walls.parent, sql.placeholder('site')), eq(walls.id, sql.placeholder('id')))).prepare())
 const logOfWall = perDatabase(db =>
-  db.select().from(log).where(and(eq(log.parent, sql.placeholder('site')), eq(log.wall, sql.placeholder('id')))).prepare())
+  db.select().from(log).where(and(eq(log.parent, sql.placeholder('site')), eq(log.wall, sql.placeholder('id')))).orderBy(asc(log.key)).prepare())
 
 function wallRow(db: Database, site: number, id: string) {
   const row = wallOfSite(db).get({ site, id })

@@ -2,6 +2,7 @@
 import { compareWall } from '~~/core/arrange'
 import { wrap } from 'comlink'
 import type { WallPlan } from '~~/core/plan'
+import { asBuilt } from '~~/core/log'
 import type { Planner } from '~/workers/planner.worker'
 
 /** The alternatives of a wall beside each other: as drawings, and by the figures that a client weighs. */
@@ -16,7 +17,7 @@ watch([() => store.wall, system], async ([wall]) => {
   const planned = []
   for (const alternative of wall.alternatives ?? []) {
     const other = wallWith(wall, alternative)
-    const plan = await planner.plan(toRaw(other), { catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } })
+    const plan = await planner.plan(toRaw(other), { catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } }, asBuilt(store.allLog, store.id))
     const holes = plan.arrays.reduce((sum, { positions }) => sum + positions.reduce((n, position) => n + (position.holes?.length ?? 0), 0), 0)
     const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
     planned.push({ id: alternative.id, name: alternative.name, plan, lines: compareWall(other, store.catalogue, holes, stops).map(({ what, text }) => ({ what, text: tell(text) })) })

@@ -2,7 +2,7 @@
 import { arrange } from '~~/core/arrange'
 import type { ScreenArray } from '~~/core/job'
 import type { ArrayPlan } from '~~/core/mount'
-import type { Drilled } from '~~/core/hang'
+import type { MadeHole } from '~~/core/log'
 import type { Haul } from '~/composables/useDraftDrag'
 
 /**
@@ -13,7 +13,7 @@ const { array, plan, drilled, movable = false, showPlates = false, ghost = false
   array: ScreenArray
   /** The array as it was when the plan was made. */
   plan: ArrayPlan
-  drilled: Map<string, Drilled>
+  drilled: Map<string, MadeHole>
   movable?: boolean
   showPlates?: boolean
   ghost?: boolean

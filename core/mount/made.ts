@@ -1,0 +1,98 @@
+import type { Finding } from '../finding'
+import type { Interval, Point } from '../geometry'
+import { clip, liesIn, subtract, union } from '../intervals'
+import type { Mount } from '../job'
+import { isAt, type AsBuilt, type MadeHole } from '../log'
+import { words } from '../units'
+import type { Hole } from './position'
+
+/** Holes of a plate that are made and that it keeps to: the row of slots of each, and where they let the plate's centre be, mm. */
+export interface Pin { made: (MadeHole & { row: string })[], x: Interval[], y: Interval[] }
+
+/** The id of a hole of a plate: its screen's, its row of slots, and its number there. */
+export const holeId = (screen: string, row: string, number: number): string => `${screen}-${row}-${number}`
+
+const EVERYWHERE: Interval = { from: -1e7, to: 1e7 }
+/** How far a screw may stand off the middle of its slot's height, mm. */
+const PLAY = 1
+
+/** The holes of a screen's plate in the log, each with its row. */
+function madeFor(screen: string, mount: Mount, { holes }: AsBuilt): Pin['made'] {
+  if (holes.length === 0) return []
+  const rows = new Map(mount.needs.rows.flatMap(row => Array.from({ length: mount.needs.members }, (_, n) => [holeId(screen, row, n + 1), row] as const)))
+  return holes.flatMap(made => rows.has(made.hole) ? [{ ...made, row: rows.get(made.hole)! }] : [])
+}
+
+/** What the holes that were made for a screen ask of its plate: its slots lie over every one that took its fastener. */
+export function pinFor(screen: string, mount: Mount, built: AsBuilt): Pin | undefined {
+  const made = madeFor(screen, mount, built).filter(({ result }) => result === 'hit')
+  if (made.length === 0) return undefined
+  const slotsOf = (row: string) => mount.plate.slots.filter(slot => slot.row === row)
+  const within = (stretches: Interval[], others: Interval[]) => others.flatMap(other => clip(other, stretches))
+  return {
+    made,
+    x: made.reduce((left, { x, row }) => within(left, union(slotsOf(row).map(({ x1, x2 }) => ({ from: x - x2, to: x - x1 })))), [EVERYWHERE]),
+    y: made.reduce((left, { y, row }) => within(left, union(slotsOf(row).map(slot => ({ from: y - slot.y - PLAY, to: y - slot.y + PLAY })))), [EVERYWHERE]),
+  }
+}
+
+/** Where a plate may not be so that it keeps to made holes; nowhere where it cannot reach them anyhow. */
+export function barredByPin(allowed: Interval[] | undefined, nominal: number, reach: number): Interval[] {
+  if (!allowed || clip({ from: nominal - reach, to: nominal + reach }, allowed).length === 0) return []
+  return subtract([EVERYWHERE], allowed)
+}
+
+/** Whether a plate keeps to the holes that were made for it. */
+export const keepsTo = ({ x, y }: Pin, centre: Point): boolean => x.some(stretch => liesIn(stretch, centre.x)) && y.some(stretch => liesIn(stretch, centre.y))
+
+/** Holes with what the drill met, where it was drilled where they are. */
+export function marked(holes: Hole[], built: AsBuilt): Hole[] {
+  if (built.holes.length === 0) return holes
+  return holes.map((hole) => {
+    const made = built.holes.find(made => made.hole === hole.id && isAt(made, hole))
+    return made ? { ...hole, made: made.result } : hole
+  })
+}
+
+/**
+ * The holes of a plate with those that are made in the place of planned ones, each of the planned one nearest to it
+ * in its row, under the id under which it was made.
+ *
+ * @param at what a fastener at a place would meet
+ */
+export function withMade(holes: Hole[], screen: string, mount: Mount, centre: Point, built: AsBuilt, at: (x: number, y: number) => Partial<Hole>): Hole[] {
+  const pin = pinFor(screen, mount, built)
+  if (!pin || !keepsTo(pin, centre)) return marked(holes, built)
+  return mount.needs.rows.flatMap((row) => {
+    const planned = marked(holes, built).filter(hole => hole.row === row)
+    const kept: Hole[] = []
+    for (const { hole: id, x, y, result } of pin.made.filter(made => made.row === row)) {
+      const nearest = planned.sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x)).shift()
+      if (!nearest) continue
+      const { member: _member, ply: _ply, margin: _margin, byHand: _byHand, ...rest } = nearest
+      const slot = mount.plate.slots.findIndex(slot => slot.row === row && liesIn({ from: centre.x + slot.x1 - 1e-6, to: centre.x + slot.x2 + 1e-6 }, x))
+      kept.push({ ...rest, ...slot >= 0 && { slot }, x, y, ...at(x, y), id, made: result })
+    }
+    const taken = new Set(kept.map(({ id }) => id))
+    const free = Array.from({ length: mount.needs.members }, (_, n) => holeId(screen, row, n + 1)).filter(id => !taken.has(id))
+    const others = planned.sort((a, b) => a.x - b.x).map((hole, n) => ({ ...hole, id: free[n] ?? hole.id }))
+    return [...kept, ...others].sort((a, b) => a.x - b.x).map((hole, n) => ({ ...hole, rank: n + 1 }))
+  })
+}
+
+const off = (stretches: Interval[], at: number) => Math.min(...stretches.map(({ from, to }) => Math.max(from - at, at - to, 0)))
+
+/** A stop where a plate cannot keep to the holes that were made for it, by how much. */
+export function madeFindings(name: string, screen: string, mount: Mount, centre: Point, built: AsBuilt): Finding[] {
+  const pin = pinFor(screen, mount, built)
+  if (!pin || keepsTo(pin, centre)) return []
+  const count = pin.made.length === 1 ? 'a hole that is' : `${pin.made.length} holes that are`
+  const [along, up] = [off(pin.x, centre.x), off(pin.y, centre.y)]
+  return [{
+    severity: 'stop', code: 'hole-left-behind', stage: 'mount', subject: { kind: 'screen', id: screen },
+    message: Number.isFinite(along) && Number.isFinite(up)
+      ? words`${name} cannot keep to ${count} made for it: its plate would have to stand ${along} aside and ${up} up or down from where it is.`
+      : words`${name} cannot keep to ${count} made for it: no place of its plate has its slots over all of them.`,
+    remedy: words`Put the array back, or fill what is left behind and drill anew.`,
+  }]
+}
