@@ -1,4 +1,4 @@
-import { expect, HALL, saved, test } from './house'
+import { expect, fill, HALL, saved, test } from './house'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
@@ -47,4 +47,30 @@ test('one hole at a time at the wall, with what the drill met, kept for good', a
   await expect(page.locator('[data-hole=departures-r1c1-top-1]')).toHaveAttribute('data-state', 'hit')
   await expect(page.locator('[data-hole=departures-r1c1-top-2]')).toHaveAttribute('data-state', 'miss')
   await expect(page.locator('[data-row=departures-r1c1-top-2]')).toContainText('miss')
+})
+
+test('a hole that is made stays where it is when its array is moved; what cannot be kept is told and is not taken for made', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  const wall = '/api/sites/holm-point/walls/ticket-hall'
+  const { walls: [plan] } = await (await page.request.get(`${wall}/plan`)).json()
+  const { holes } = plan.arrays[0].positions[0]
+  for (const { id, x, y } of holes) {
+    const entry = { id: `drilled ${id}`, at: '2026-11-20T09:00:00Z', by: 'Odd Varga', wall: 'ticket-hall', kind: 'hole', hole: id, x, y, result: 'hit' }
+    expect((await page.request.post(`${wall}/log`, { data: entry })).status()).toBe(201)
+  }
+  const first = page.locator('[data-row=departures-r1c1-top-1]')
+  const moveTo = async (x: string) => {
+    await page.goto(`${HALL}/arrange`)
+    await fill(page, 'from the wall’s left', x)
+    await saved(page)
+    await page.goto(`${HALL}/mark`)
+  }
+  await moveTo('1440')
+  await expect(first).toContainText('1692')
+  await expect(first).toContainText('hit')
+  await expect(page.locator('[data-finding=hole-left-behind]')).toHaveCount(0)
+  await moveTo('1900')
+  await expect(first).not.toContainText('hit')
+  await page.goto(`${HALL}/mount`)
+  await expect(page.locator('[data-finding=hole-left-behind]')).toContainText('R1 C1 cannot keep to 4 holes that are made for it: its plate would have to stand')
 })
