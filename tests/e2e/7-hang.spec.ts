@@ -59,17 +59,18 @@ test('a hole that is made stays where it is when its array is moved; what cannot
     expect((await page.request.post(`${wall}/log`, { data: entry })).status()).toBe(201)
   }
   const first = page.locator('[data-row=departures-r1c1-top-1]')
+  /** Puts the array's centre elsewhere: it is at 2960. */
   const moveTo = async (x: string) => {
     await page.goto(`${HALL}/arrange`)
     await fill(page, 'from the wall’s left', x)
     await saved(page)
     await page.goto(`${HALL}/mark`)
   }
-  await moveTo('1440')
+  await moveTo('2973')
   await expect(first).toContainText('1692')
   await expect(first).toContainText('hit')
   await expect(page.locator('[data-finding=hole-left-behind]')).toHaveCount(0)
-  await moveTo('1900')
+  await moveTo('3420')
   await expect(first).not.toContainText('hit')
   await page.goto(`${HALL}/mount`)
   await expect(page.locator('[data-finding=hole-left-behind]')).toContainText('R1 C1 cannot keep to 4 holes that are made for it: its plate would have to stand')
