@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink'
 import { createSharedComposable, useDebounceFn } from '@vueuse/core'
 import type { WallPlan } from '~~/core/plan'
-import { drilledHoles, holeSteps } from '~~/core/hang'
+import { drilledHoles, holeSteps, leftBehind } from '~~/core/hang'
 import type { Mount, ScreenArray, Wall } from '~~/core/job'
 import { asBuilt, NOTHING_BUILT, type AsBuilt, type MadeHole } from '~~/core/log'
 import type { Placed } from '~~/core/mount'
@@ -70,9 +70,11 @@ export const useWallPlan = createSharedComposable(() => {
   onScopeDispose(() => worker.terminate())
 
   const drilled = computed(() => plan.value ? drilledHoles(plan.value.arrays, plannedBuilt.value) : new Map<string, MadeHole>())
+  /** Holes in the wall that nothing planned uses. */
+  const unused = computed(() => plan.value ? leftBehind(plan.value.arrays, plannedBuilt.value) : [])
   const findings = computed(() => plan.value?.findings ?? [])
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
   /** What else would hold an array, worked out beside the plan. */
   const remedies = (array: ScreenArray, wall: Wall, offered: Mount[]) => planner.remedies(array, wall, planContext(), built.value, offered)
-  return { plan, planned, placed, remedies, follows, behind, failed, drilled, findings, steps }
+  return { plan, planned, placed, remedies, follows, behind, failed, drilled, unused, findings, steps }
 })

@@ -4,7 +4,7 @@ import type { LogEntry } from '../job'
 import { asBuilt } from '../log'
 import { planWall } from '../plan'
 import { textToString } from '../units'
-import { drilledHoles, hangFindings, holeSteps } from './index'
+import { drilledHoles, hangFindings, holeSteps, leftBehind } from './index'
 
 const job = exampleJob()
 const { arrays } = planWall(job.walls[0]!, job)
@@ -21,6 +21,11 @@ it('drills along each height from the top down, left to right', () => {
 it('knows a hole as made where the plan has it, and nowhere else', () => {
   const drilled = drilledHoles(arrays, asBuilt([entry({}), entry({ id: 'l2', hole: 'a1-r1c1-top-2', x: 1000 })], 'w1'))
   expect([...drilled].map(([id, { result }]) => [id, result])).toEqual([['a1-r1c1-top-1', 'hit']])
+})
+
+it('tells the holes that nothing planned is made of', () => {
+  const built = asBuilt([entry({}), entry({ id: 'l2', hole: 'a1-r1c1-top-2', x: 1000 }), entry({ id: 'l3', x: 1950, result: 'miss' })], 'w1')
+  expect(leftBehind(arrays, built).map(({ entry }) => entry)).toEqual(['l3', 'l2'])
 })
 
 it('stops at a miss while anything is planned beside it, and tells of holes that nothing uses', () => {

@@ -29,6 +29,12 @@ export function drilledHoles(arrays: ArrayPlan[], { holes }: AsBuilt): Map<strin
   }))
 }
 
+/** Holes in the wall that nothing planned is made of: those that missed, and those that the plan has moved away from. */
+export function leftBehind(arrays: ArrayPlan[], built: AsBuilt): MadeHole[] {
+  const used = new Set(drilledHoles(arrays, built).values())
+  return built.holes.filter(hole => !used.has(hole))
+}
+
 /** What the log says against the plan: holes that missed, while something is still planned beside them, and holes that nothing planned uses any more. */
 export function hangFindings(arrays: ArrayPlan[], { holes }: AsBuilt): Finding[] {
   if (holes.length === 0) return []

@@ -74,4 +74,5 @@ test('a hole that is made stays where it is when its array is moved; what cannot
   await expect(first).not.toContainText('hit')
   await page.goto(`${HALL}/mount`)
   await expect(page.locator('[data-finding=hole-left-behind]')).toContainText('R1 C1 cannot keep to 4 holes that are made for it: its plate would have to stand')
+  await expect(page.locator('[data-testid=elevation] [data-left-behind]')).toHaveCount(4)
 })

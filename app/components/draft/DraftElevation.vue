@@ -28,7 +28,7 @@ const emit = defineEmits<{
   dimension: [side: 'left' | 'right' | 'bottom' | 'top', value: number, at: { x: number, y: number }]
 }>()
 const store = useWallStore()
-const { plan, planned, behind, drilled } = useWallPlan()
+const { plan, planned, behind, drilled, unused } = useWallPlan()
 const view = useDraftView()
 const wall = computed(() => planned.value ?? store.shown)
 const { show } = useUnits()
@@ -137,6 +137,9 @@ const level = computed(() => plan.value?.marking.levelLine)
         vector-effect="non-scaling-stroke"
         pointer-events="none"
       />
+      <template v-if="showPlates">
+        <DraftLeftBehind v-for="hole in unused" :key="`${hole.hole} ${hole.entry}`" :hole="hole" />
+      </template>
       <g v-if="level" class="text-chalk" pointer-events="none">
         <path :d="`M${-wall.width} ${level.y} H${2 * wall.width}`" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />
         <DraftLettering :x="0" :y="level.y" :dx="4" :dy="-5" :size="12" halo>
