@@ -32,6 +32,14 @@ describe('holes that are made', () => {
     expect(after.arrays[0]!.positions.flatMap(({ id, holes }) => holes!.filter(({ made }) => made).map(hole => [id, hole.id, hole.made]))).toEqual(made.map(({ hole }) => [screen, hole, 'hit']))
   })
 
+  it('that were left behind and made again elsewhere ask nothing more', () => {
+    const { job, screen, made } = drilled(1)
+    const elsewhere = made.map((entry, n) => ({ ...entry, id: `old${n}`, x: entry.x - 430 }))
+    const plan = planOf({ ...job, log: [...elsewhere, ...made] })
+    expect(plan.findings.filter(({ code }) => code === 'hole-left-behind')).toEqual([])
+    expect(plan.arrays[0]!.positions.find(({ id }) => id === screen)!.holes!.map(({ x, made }) => [x, made])).toEqual(made.map(({ x }) => [x, 'hit']))
+  })
+
   it('never move, wherever the array goes and whatever is read: the plate keeps them, or a stop says by how much it cannot', () => {
     fc.assert(fc.property(fc.nat(20), fc.integer({ min: -200, max: 200 }), fc.integer({ min: -30, max: 30 }), fc.nat(14), fc.boolean(), (pick, dx, dy, member, shifted) => {
       const { job, screen, made, keeps, nominal } = drilled(pick)

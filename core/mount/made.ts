@@ -23,9 +23,10 @@ function madeFor(screen: string, mount: Mount, { holes }: AsBuilt): Pin['made'] 
   return holes.flatMap(made => rows.has(made.hole) ? [{ ...made, row: rows.get(made.hole)! }] : [])
 }
 
-/** What the holes that were made for a screen ask of its plate: its slots lie over every one that took its fastener. */
+/** What the holes that were made for a screen ask of its plate: its slots lie over every one that took its fastener. Of one that was made again elsewhere the last counts. */
 export function pinFor(screen: string, mount: Mount, built: AsBuilt): Pin | undefined {
-  const made = madeFor(screen, mount, built).filter(({ result }) => result === 'hit')
+  const hits = madeFor(screen, mount, built).filter(({ result }) => result === 'hit')
+  const made = [...new Map(hits.map(hit => [hit.hole, hit])).values()]
   if (made.length === 0) return undefined
   const slotsOf = (row: string) => mount.plate.slots.filter(slot => slot.row === row)
   const within = (stretches: Interval[], others: Interval[]) => others.flatMap(other => clip(other, stretches))
