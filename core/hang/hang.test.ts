@@ -34,5 +34,7 @@ it('stops at a miss while anything is planned beside it, and tells of holes that
   expect(told({ result: 'miss', note: 'board only' })).toEqual([['stop', 'hole-missed', 'R1 C1 top 1 at 1900 missed: board only.']])
   expect(told({ result: 'miss', x: 1925 })).toEqual([['stop', 'hole-missed', 'R1 C1 top 1 at 1925 missed: no note.']])
   expect(told({ result: 'miss', x: 1935 })).toEqual([['note', 'hole-dead', 'R1 C1 top 1 at 1935 missed: no note.']])
-  expect(told({ hole: 'a9-r1c1-top-1' })).toEqual([['caution', 'hole-unused', 'A hole was made at 1900, 2090.4 up, for what is not planned any more.']])
+  expect(told({ hole: 'a9-r1c1-top-1' })).toEqual([['stop', 'hole-unused', 'A hole was made at 1900, 2090.4 up, for what is not planned any more.']])
+  expect(told({ x: 1888 })).toEqual([['stop', 'hole-unused', 'R1 C1 top 1 was made at 1888, 2090.4 up, 12 away from where the plan has it now.']])
+  expect(told({ x: 1860 })).toEqual([['caution', 'hole-unused', 'R1 C1 top 1 was made at 1860, 2090.4 up, 40 away from where the plan has it now.']])
 })

@@ -35,21 +35,30 @@ export function leftBehind(arrays: ArrayPlan[], built: AsBuilt): MadeHole[] {
   return built.holes.filter(hole => !used.has(hole))
 }
 
-/** What the log says against the plan: holes that missed, while something is still planned beside them, and holes that nothing planned uses any more. */
+/** What the log says against the plan: holes that missed, and holes that nothing planned uses any more; a stop while something is planned right beside one. */
 export function hangFindings(arrays: ArrayPlan[], { holes }: AsBuilt): Finding[] {
   if (holes.length === 0) return []
   const steps = holeSteps(arrays)
   const named = new Map(steps.map(step => [step.hole.id, step]))
+  const unused = new Set(leftBehind(arrays, { holes }))
   return holes.flatMap((made): Finding[] => {
     const step = named.get(made.hole)
     const label = step?.label ?? made.hole
+    const beside = steps.some(({ hole }) => Math.hypot(hole.x - made.x, hole.y - made.y) < KEEP_OFF)
     const about = { stage: 'hang', subject: { kind: 'hole', id: made.hole } } as const
     if (made.result === 'miss') {
       const message = words`${label} at ${made.x} missed: ${made.note || 'no note'}.`
-      return steps.some(({ hole }) => Math.hypot(hole.x - made.x, hole.y - made.y) < KEEP_OFF)
+      return beside
         ? [{ ...about, severity: 'stop', code: 'hole-missed', message, remedy: words`Leave it empty and find the member before drilling beside it.` }]
         : [{ ...about, severity: 'note', code: 'hole-dead', message, remedy: words`Fill it; nothing is planned within ${KEEP_OFF} of it.` }]
     }
-    return step ? [] : [{ ...about, severity: 'caution', code: 'hole-unused', message: words`A hole was made at ${made.x}, ${made.y} up, for what is not planned any more.`, remedy: words`Fill it, or plan something that uses it.` }]
+    if (!unused.has(made)) return []
+    return [{
+      ...about, severity: beside ? 'stop' : 'caution', code: 'hole-unused',
+      message: step
+        ? words`${label} was made at ${made.x}, ${made.y} up, ${Math.hypot(made.x - step.hole.x, made.y - step.hole.y)} away from where the plan has it now.`
+        : words`A hole was made at ${made.x}, ${made.y} up, for what is not planned any more.`,
+      remedy: beside ? words`Plan nothing within ${KEEP_OFF} of it, or plan what uses it.` : words`Fill it, or plan something that uses it.`,
+    }]
   })
 }
