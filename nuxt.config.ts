@@ -5,6 +5,7 @@ export default defineNuxtConfig({
   // Everything shown is worked out in the browser from one wall's data; there is nothing to render ahead.
   ssr: false,
   components: [{ path: '~/components', pathPrefix: false }],
+  imports: { dirs: ['~~/core/edits'] },
   devtools: { enabled: false },
   app: {
     head: {

@@ -3,6 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
+import { chained, EMPTY_CHAIN } from '../core/log'
 import { exampleJob } from '../tests/fixtures/job'
 
 const folder = mkdtempSync(join(tmpdir(), 'wt-'))
@@ -15,6 +16,21 @@ function jobFile(name: string, content: unknown) {
   writeFileSync(file, typeof content === 'string' ? content : JSON.stringify(content))
   return file
 }
+
+describe('wt log verify', { timeout: 90_000 }, () => {
+  const remark = { id: 'l1', at: '2026-11-12T09:00:00Z', by: 'Isla', wall: 'w1', kind: 'remark', note: 'dusty' } as const
+  const logFile = (name: string, ...log: object[]) => jobFile(name, { ...exampleJob(), log })
+  const first = chained(remark, EMPTY_CHAIN)
+
+  it('says that every entry holds, and how many are in no chain yet', () => {
+    expect(wt('log', 'verify', logFile('holds.json', first, { ...remark, id: 'l2' }))).toMatchObject({ status: 0, stdout: '1 entry holds; 1 more are in no chain, as no server has had them yet.\n' })
+  })
+
+  it('names the first that does not, and ends with 1', () => {
+    const second = chained({ ...remark, id: 'l2' }, { seq: 1, hash: first.hash! })
+    expect(wt('log', 'verify', logFile('changed.json', first, { ...second, note: 'clean' }))).toMatchObject({ status: 1, stdout: 'Entry 2, l2, is not what it was when it was recorded.\n' })
+  })
+})
 
 describe('wt plan', { timeout: 90_000 }, () => {
   it('prints the plan and nothing else', () => {

@@ -1,12 +1,14 @@
 import { readFileSync } from 'node:fs'
-import { InvalidJob, jobJsonSchema, readJob } from '../core/job'
+import { InvalidJob, jobJsonSchema, readJob, type Job } from '../core/job'
+import { brokenLink } from '../core/log'
 import { planFile } from '../core/planFile'
 
 const HELP = `wt: Wide Trellis on the command line
 
-  wt plan JOB.json    print the plan of a job file as JSON
-  wt schema           print the JSON Schema of the job file
-  wt --help           print this
+  wt plan JOB.json          print the plan of a job file as JSON
+  wt log verify JOB.json    check that nothing in its log was changed: exit 0, or 1 and the first entry that does not hold
+  wt schema                 print the JSON Schema of the job file
+  wt --help                 print this
 
 Exit 0 when the job could be read, whatever the plan finds; 2 when it could not: every fault is
 then on standard error, a line each, by its JSON path.
@@ -29,10 +31,10 @@ function readFile(file: string): string {
 
 const print = (value: unknown) => process.stdout.write(`${JSON.stringify(value, null, 2)}\n`)
 
-function plan(file: string | undefined): void {
-  if (!file) refuse('wt plan needs the name of a job file; see wt --help')
+function jobOf(verb: string, file: string | undefined): Job {
+  if (!file) refuse(`wt ${verb} needs the name of a job file; see wt --help`)
   try {
-    print(planFile(readJob(readFile(file))))
+    return readJob(readFile(file))
   }
   catch (error) {
     if (error instanceof InvalidJob) refuse(error.message)
@@ -40,8 +42,20 @@ function plan(file: string | undefined): void {
   }
 }
 
+function verifyLog(file: string | undefined): void {
+  const { log } = jobOf('log verify', file)
+  const broken = brokenLink(log)
+  const unchained = log.filter(({ hash }) => hash === undefined).length
+  if (broken) {
+    process.stdout.write(`Entry ${broken.index + 1}, ${broken.id}, ${broken.why}.\n`)
+    process.exitCode = 1
+  }
+  else process.stdout.write(`${log.length - unchained === 1 ? '1 entry holds' : `${log.length - unchained} entries hold`}${unchained > 0 ? `; ${unchained} more are in no chain, as no server has had them yet` : ''}.\n`)
+}
+
 const [verb, ...rest] = process.argv.slice(2)
-if (verb === 'plan') plan(rest[0])
+if (verb === 'plan') print(planFile(jobOf('plan', rest[0])))
+else if (verb === 'log' && rest[0] === 'verify') verifyLog(rest[1])
 else if (verb === 'schema') print(jobJsonSchema())
 else if (verb === '--help' || verb === '-h' || verb === 'help') process.stdout.write(HELP)
 else refuse(verb ? `wt does not know “${verb}”; see wt --help` : HELP.trimEnd())

@@ -1,4 +1,3 @@
-import type { Override } from './job/types'
 import type { Subject } from './subject'
 import type { Text } from './units'
 
@@ -21,5 +20,5 @@ export interface Finding {
   remedy?: Text
   cure?: Cure
   /** Who took this stop upon themselves, and why; it is then told as a caution. */
-  overridden?: Override
+  overridden?: { by: string, reason: string, at: string }
 }

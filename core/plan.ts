@@ -3,12 +3,11 @@ import { contradictoryFigures } from './catalogue/fastenerFaults'
 import { plateFaults } from './catalogue/plateFaults'
 import type { Finding } from './finding'
 import type { Rect } from './geometry'
-import type { Catalogue, Fault, Job, PlanContext, ScreenArray, Wall } from './job'
+import { arraysOf, type Catalogue, type Fault, type Job, type PlanContext, type ScreenArray, type Wall } from './job'
 import { fix } from './fix'
 import { hangFindings } from './hang'
-import { asBuilt, NOTHING_BUILT, withDrilled, type AsBuilt } from './log'
+import { asBuilt, NOTHING_BUILT, withDrilled, withOverrides, type AsBuilt } from './log'
 import { mark, type Marking } from './mark'
-import { withOverrides } from './overrides'
 import { mount, mountFaults, mountModels, place, type ArrayPlan, type Mounting } from './mount'
 import { carryingWall, isFramed, nextProbe, survey, type NextProbe, type Survey, type Unheld } from './survey'
 import { words } from './units'
@@ -119,7 +118,7 @@ function unheldIn({ array, mounting }: MountedArray, { catalogue }: PlanContext)
  * @param built what stands there by the log: made holes keep their place, and one that missed is a reading
  */
 export function planWall(document: Wall, job: PlanContext, built: AsBuilt = NOTHING_BUILT): WallPlan {
-  const wall = carryingWall(withDrilled(document, built), job.rules)
+  const wall = carryingWall(withDrilled({ ...document, arrays: arraysOf(document) }, built), job.rules)
   const { findings, ...surveyed } = survey(wall, job.rules)
   const whole = { ...surveyed, findings }
   const mounted = wall.arrays.map(array => mountArray(array, wall, whole, job, built))
@@ -137,7 +136,7 @@ export function planWall(document: Wall, job: PlanContext, built: AsBuilt = NOTH
     ...probe && { nextProbe: probe },
     arrays,
     marking: mark(wall, arrays, job.rules),
-    findings: withOverrides([...findings, ...hangFindings(arrays, built), ...alternativeFindings(wall), ...unknown, ...planned.flatMap(({ findings }) => findings), ...apartFindings(laidOf(arrays), wall.clearance)], wall.overrides),
+    findings: withOverrides([...findings, ...hangFindings(arrays, built), ...alternativeFindings(wall), ...unknown, ...planned.flatMap(({ findings }) => findings), ...apartFindings(laidOf(arrays), wall.clearance)], built.overrides),
   }
 }
 
@@ -156,6 +155,7 @@ export function plan(job: Job): Plan {
  */
 export function infeasibleInputs(wall: Wall, catalogue: Catalogue, root = '$'): Fault[] {
   return wall.arrays.flatMap((array, index) => {
+    if (array.alternative !== undefined && array.alternative !== wall.alternative) return []
     const path = `${root}.arrays[${index}]`
     const arrangement = arrange(array, catalogue.displays, wall)
     if (!arrangement) return []

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { exampleJob, m1, studs } from '../tests/fixtures/job'
 import type { Job, ScreenArray } from './job'
+import { figuresOf, NOTHING_BUILT } from './log'
 import { planWall } from './plan'
 import { remediesFor } from './remedies'
 import { textToString } from './units'
@@ -131,16 +132,20 @@ describe('a stop that a person takes upon themselves', () => {
     const { job, wall } = unheld((job) => { delete job.catalogue.fasteners[0]!.yield })
     const override = { code: 'capacity-not-known', subject: 'a1', by: 'Isla Brand', reason: 'Engineer’s letter of 3 June', at: '2026-06-03T10:00:00Z' }
     const before = planWall(wall, job).findings
-    wall.overrides = [override]
-    const after = planWall(wall, job).findings
+    const after = planWall(wall, job, { ...NOTHING_BUILT, overrides: [override] }).findings
     expect(after.filter(({ severity }) => severity === 'stop').map(({ code }) => code)).toEqual(before.filter(({ severity, code }) => severity === 'stop' && code !== override.code).map(({ code }) => code))
     expect(after.find(({ code }) => code === override.code)).toMatchObject({ severity: 'caution', overridden: { by: 'Isla Brand' } })
-    // Once it says something else than it did then, it stands again.
-    const severity = (told: string) => {
-      wall.overrides = [{ ...override, told }]
-      return planWall(wall, job).findings.find(({ code }) => code === override.code)!.severity
+  })
+
+  it('stands again once it tells other figures than it did then, and whatever it is worded like', () => {
+    const { job, wall, array } = unheld()
+    const loaded = (mass: number, figures?: number[]) => {
+      job.catalogue.displays[0]!.mass = mass
+      return planWall(wall, job, { ...NOTHING_BUILT, overrides: [{ code: 'mount-over-capacity', subject: array.id, by: 'Isla Brand', reason: 'Tested', at: '2026-06-03T10:00:00Z', ...figures && { figures } }] }).findings.find(({ code }) => code === 'mount-over-capacity')!
     }
-    expect(severity(textToString(before.find(({ code }) => code === override.code)!.message, 'metric'))).toBe('caution')
-    expect(severity('What lag bears is not known: another reason.')).toBe('stop')
+    const then = figuresOf(loaded(60).message)
+    expect(loaded(60, then).severity).toBe('caution')
+    expect(loaded(60.5, then).severity).toBe('stop')
+    expect(loaded(60, [...then, 1]).severity).toBe('stop')
   })
 })

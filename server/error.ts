@@ -1,14 +1,14 @@
 import { send, setResponseHeader, setResponseStatus, type H3Error, type H3Event } from 'h3'
-import type { RefusalBody } from './utils/refusal'
+import type { ApiErrorBody } from './utils/apiError'
 
 /** Answers every error in the API's one shape; what was not foreseen goes to the server's own log. */
 export default function answerError(error: H3Error, event: H3Event) {
-  const given = error.data as RefusalBody | undefined
+  const given = error.data as ApiErrorBody | undefined
   const status = error.statusCode || 500
   const foreseen = given?.error ? given : undefined
   if (!foreseen && status >= 500) console.error(error)
   const message = status === 404 ? 'There is nothing at this address.' : status >= 500 ? 'Something went wrong on the server. What you entered is kept in this browser.' : error.message
   setResponseStatus(event, status)
   setResponseHeader(event, 'content-type', 'application/json; charset=utf-8')
-  return send(event, JSON.stringify(foreseen ?? { error: { code: status === 404 ? 'not-found' : 'error', message } } satisfies RefusalBody))
+  return send(event, JSON.stringify(foreseen ?? { error: { code: status === 404 ? 'not-found' : 'error', message } } satisfies ApiErrorBody))
 }

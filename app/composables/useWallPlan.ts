@@ -59,8 +59,8 @@ export const useWallPlan = createSharedComposable(() => {
    */
   const behind = computed(() => {
     const wall = store.shown
-    return wall !== undefined && planned.value !== undefined && wall.arrays !== planned.value.arrays
-      && wall.arrays.reduce((sum, { rows, columns }) => sum + rows * columns, 0) > DRAWN_AT_ONCE
+    return wall !== undefined && planned.value !== undefined && (wall.arrays !== planned.value.arrays || wall.alternative !== planned.value.alternative)
+      && store.arrays.reduce((sum, { rows, columns }) => sum + rows * columns, 0) > DRAWN_AT_ONCE
   })
   /** Whether the plan follows a hand on the wall all the while, and does not wait until it rests: where plates are what is looked at. */
   const follows = ref(false)

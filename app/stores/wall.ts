@@ -1,17 +1,22 @@
 import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { merge, same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type PlanContext, type ScreenArray, type Wall } from '~~/core/job'
+import { arraysOf, merge, same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type PlanContext, type ScreenArray, type Wall } from '~~/core/job'
 import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
+import type { EntryKind, EntryOf } from '~~/core/log'
 import { infeasibleInputs } from '~~/core/plan'
 import type { Draft } from '../utils/draft'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
+import { newId } from '../utils/newId'
 
 /** A wall as the server keeps it. */
 export interface KeptWall { job: Job, version: number, savedAt: string, savedBy: string }
 
 /** Somebody else's state of a wall that was saved while this browser had changes of its own. */
 export interface Conflict { theirs: KeptWall, base: Wall }
+
+/** What is said of something that happened; who, when and where are added. */
+type NewEntry = { [Kind in EntryKind]: Omit<EntryOf<Kind>, 'id' | 'at' | 'by' | 'wall'> }[EntryKind]
 
 /** A catalogue with those models that it does not have yet. */
 function withModels(catalogue: Catalogue, models: Partial<Catalogue>): Catalogue {
@@ -54,7 +59,8 @@ export const useWallStore = defineStore('wall', () => {
   const allLog = computed(() => [...log.value, ...unsentLog.value])
   /** The array that is worked on. */
   const arrayId = ref('')
-  const array = computed<ScreenArray | undefined>(() => shown.value?.arrays.find(({ id }) => id === arrayId.value) ?? shown.value?.arrays[0])
+  const arrays = computed(() => shown.value ? arraysOf(shown.value) : [])
+  const array = computed<ScreenArray | undefined>(() => arrays.value.find(({ id }) => id === arrayId.value) ?? arrays.value[0])
 
   /** Takes a wall from the server, and on top of it what this browser still held of it. */
   function open(siteId: string, state: KeptWall, draft?: Draft) {
@@ -124,6 +130,11 @@ export const useWallStore = defineStore('wall', () => {
     return faults
   }
 
+  /** Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. */
+  function record(by: string, entry: NewEntry) {
+    unsentLog.value = [...unsentLog.value, { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...entry } as LogEntry]
+  }
+
   function step(take: typeof undone) {
     if (!wall.value || conflict.value) return
     const taken = take(history.value, wall.value)
@@ -149,8 +160,8 @@ export const useWallStore = defineStore('wall', () => {
 
   return {
     site, id, kept, wall, preview, history, log, unsentLog, conflict, looking,
-    siteUnits, taken, catalogue, rules, context, keptWall, unsaved, shown, allLog, array, arrayId,
-    open, take, saved, meet, edit, tryOut, settle,
+    siteUnits, taken, catalogue, rules, context, keptWall, unsaved, shown, allLog, arrays, array, arrayId,
+    open, take, saved, meet, edit, tryOut, record, settle,
     cancelPreview: () => { preview.value = undefined },
     undo: () => step(undone),
     redo: () => step(redone),

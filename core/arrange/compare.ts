@@ -1,5 +1,5 @@
 import type { Rect } from '../geometry'
-import { faceDepth, type Catalogue, type Wall } from '../job'
+import { arraysOf, faceDepth, type Catalogue, type Wall } from '../job'
 import type { Text } from '../units'
 import { words } from '../units'
 import { arrange, type Arrangement } from './arrangement'
@@ -17,7 +17,7 @@ const span = (values: number[]): Text => {
 
 /** What a client weighs one arrangement of a wall against another by; holes are told by who planned them. */
 export function compareWall(wall: Wall, catalogue: Catalogue, holes: number, stops: number): Comparison[] {
-  const laid = wall.arrays.flatMap((array) => {
+  const laid = arraysOf(wall).flatMap((array) => {
     const arrangement = arrange(array, catalogue.displays, wall)
     return arrangement ? [{ array, ...arrangement }] : []
   })

@@ -1,7 +1,6 @@
 import type { Schema } from 'yup'
 import { displayFaults } from '../arrange'
-import { schemaFaults, type Catalogue, type Display, type Fastener, type Fault, type Mount, type ScrewKit } from '../job'
-import { displaySchema, fastenerSchema, mountSchema, screwKitSchema } from '../job/schema'
+import { displaySchema, fastenerSchema, mountSchema, schemaFaults, screwKitSchema, type Catalogue, type Display, type Fastener, type Fault, type Mount, type ScrewKit } from '../job'
 import { fastenerFigureFaults } from './fastenerFaults'
 import { plateFaults } from './plateFaults'
 

@@ -1,5 +1,5 @@
-import type { ScreenArray } from '../job'
-import type { ModelKind } from './kinds'
+import type { ScreenArray, Wall } from '../job'
+import { MODEL_KINDS, type ModelKind } from './kinds'
 
 /** Ids of the models of one kind that an array uses, its screens' own ones too; each once. */
 export function modelsUsed({ display, mount, fastener, cells = [] }: ScreenArray, kind: ModelKind): string[] {
@@ -10,4 +10,9 @@ export function modelsUsed({ display, mount, fastener, cells = [] }: ScreenArray
     screwKit: [],
   }[kind]
   return [...new Set(ids)].filter(id => id !== undefined)
+}
+
+/** The models that a wall uses, those of all its alternatives, as they may be chosen; each once. */
+export function modelsUsedBy({ arrays }: Pick<Wall, 'arrays'>): { kind: ModelKind, id: string }[] {
+  return MODEL_KINDS.flatMap(kind => [...new Set(arrays.flatMap(array => modelsUsed(array, kind)))].map(id => ({ kind, id })))
 }

@@ -1,14 +1,13 @@
 import { expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
-import type { LogEntry } from '../job'
-import { asBuilt } from '../log'
+import { asBuilt, type EntryOf } from '../log'
 import { planWall } from '../plan'
 import { textToString } from '../units'
 import { drilledHoles, hangFindings, holeSteps, leftBehind } from './index'
 
 const job = exampleJob()
 const { arrays } = planWall(job.walls[0]!, job)
-const entry = (change: Partial<LogEntry>): LogEntry => ({
+const entry = (change: Partial<EntryOf<'hole'>>): EntryOf<'hole'> => ({
   id: 'l1', at: '2026-11-12T09:00:00Z', by: 'Isla Brandt', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit', ...change,
 })
 
@@ -29,7 +28,7 @@ it('tells the holes that nothing planned is made of', () => {
 })
 
 it('stops at a miss while anything is planned beside it, and tells of holes that nothing uses', () => {
-  const told = (change: Partial<LogEntry>) => hangFindings(arrays, asBuilt([entry(change)], 'w1')).map(({ severity, code, message }) => [severity, code, textToString(message, 'metric')])
+  const told = (change: Partial<EntryOf<'hole'>>) => hangFindings(arrays, asBuilt([entry(change)], 'w1')).map(({ severity, code, message }) => [severity, code, textToString(message, 'metric')])
   expect(told({})).toEqual([])
   expect(told({ result: 'miss', note: 'board only' })).toEqual([['stop', 'hole-missed', 'R1 C1 top 1 at 1900 missed: board only.']])
   expect(told({ result: 'miss', x: 1925 })).toEqual([['stop', 'hole-missed', 'R1 C1 top 1 at 1925 missed: no note.']])

@@ -6,6 +6,11 @@ import { words } from '../units'
 /** One hole to make, in the order of the work. */
 export interface HoleStep { hole: Hole, position: Position, label: string }
 
+/** What is said of a hole by what the drill met. */
+const SAYS: Record<MadeHole['result'], string> = {
+  hit: 'was made', miss: 'missed', void: 'met a void', steel: 'met steel', mortar: 'came into a mortar joint', blown: 'blew the face out', stripped: 'is stripped', other: 'cannot be used',
+}
+
 /** A new hole keeps so far from a dead one, mm: three diameters of the thickest screws that are usual. */
 const KEEP_OFF = 30
 
@@ -36,18 +41,19 @@ export function leftBehind(arrays: ArrayPlan[], built: AsBuilt): MadeHole[] {
 }
 
 /** What the log says against the plan: holes that missed, and holes that nothing planned uses any more; a stop while something is planned right beside one. */
-export function hangFindings(arrays: ArrayPlan[], { holes }: AsBuilt): Finding[] {
+export function hangFindings(arrays: ArrayPlan[], built: AsBuilt): Finding[] {
+  const { holes } = built
   if (holes.length === 0) return []
   const steps = holeSteps(arrays)
   const named = new Map(steps.map(step => [step.hole.id, step]))
-  const unused = new Set(leftBehind(arrays, { holes }))
+  const unused = new Set(leftBehind(arrays, built))
   return holes.flatMap((made): Finding[] => {
     const step = named.get(made.hole)
     const label = step?.label ?? made.hole
     const beside = steps.some(({ hole }) => Math.hypot(hole.x - made.x, hole.y - made.y) < KEEP_OFF)
     const about = { stage: 'hang', subject: { kind: 'hole', id: made.hole } } as const
-    if (made.result === 'miss') {
-      const message = words`${label} at ${made.x} missed: ${made.note || 'no note'}.`
+    if (made.result !== 'hit') {
+      const message = words`${label} at ${made.x} ${SAYS[made.result]}: ${made.note || 'no note'}.`
       return beside
         ? [{ ...about, severity: 'stop', code: 'hole-missed', message, remedy: words`Leave it empty and find the member before drilling beside it.` }]
         : [{ ...about, severity: 'note', code: 'hole-dead', message, remedy: words`Fill it; nothing is planned within ${KEEP_OFF} of it.` }]

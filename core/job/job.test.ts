@@ -3,7 +3,7 @@ import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
-import { differences, InvalidJob, jobJsonSchema, merge, readJob, validateJob, wallFaults, writeJob, type Job } from './index'
+import { differences, InvalidJob, jobJsonSchema, merge, readJob, validateJob, wallFaults, writeJob, type Fault, type Job } from './index'
 
 function faultsOf(change: (job: Job) => void) {
   const job = exampleJob()
@@ -108,6 +108,33 @@ describe('laying one change on another', () => {
   })
 })
 
+describe('a file of an earlier version', () => {
+  const sign = exampleJob().walls[0]!.arrays[0]!
+  const override = { code: 'capacity-not-known', subject: 'a1', by: 'Isla', reason: 'a letter', at: '2026-06-03T10:00:00Z', told: 'What lag bears is not known.' }
+  const earlier = (change: object = {}) => {
+    const job = exampleJob()
+    const wall = { ...job.walls[0]!, arrays: [sign], alternative: 'a', alternatives: [{ id: 'a', name: 'A' }, { id: 'b', name: 'B', arrays: [{ ...sign, rows: 1 }, { ...sign, id: 'a1-2' }] }], overrides: [override, { ...override, subject: 'a2' }], ...change }
+    return { ...job, walls: [wall], log: [{ id: 'override-w1-capacity-not-known', at: '2026-06-01T10:00:00Z', by: 'Odd', wall: 'w1', kind: 'hole', hole: 'h', x: 1, y: 2, result: 'hit' }] }
+  }
+
+  it('has the arrays of its alternatives in one place under ids of their own, and its overrides in the log', () => {
+    const { walls: [wall], log } = validateJob(earlier())
+    expect(wall!.arrays.map(({ id, rows, alternative }) => [id, rows, alternative])).toEqual([['a1', 2, 'a'], ['a1-2', 1, 'b'], ['a1-2-2', 2, 'b']])
+    expect(wall!.alternatives).toEqual([{ id: 'a', name: 'A' }, { id: 'b', name: 'B' }])
+    expect(wall).not.toHaveProperty('overrides')
+    expect(log.slice(1)).toEqual(['a1', 'a2'].map((subject, n) => ({ id: `override-w1-capacity-not-known-${n + 2}`, kind: 'override', wall: 'w1', code: override.code, subject, by: 'Isla', reason: 'a letter', at: override.at })))
+    expect(validateJob(validateJob(earlier()))).toEqual(validateJob(earlier()))
+  })
+
+  it('has its faults told where it has them', () => {
+    const wrong = earlier({ alternatives: [{ id: 'a', name: 'A' }, { id: 'b', name: 'B', arrays: [{ ...sign, rows: 0 }] }], overrides: [{ ...override, at: 'then' }] })
+    expect(() => validateJob(wrong)).toThrow(expect.objectContaining({ faults: [
+      { path: '$.walls[0].alternatives[1].arrays[0].rows', message: 'must be at least 1, and is 0' },
+      { path: '$.walls[0].overrides[0].at', message: 'must be a date and time with its zone (ISO 8601)' },
+    ] }))
+  })
+})
+
 describe('an edit of a good wall', () => {
   const reading = (id: string, x: unknown = 5) => ({ id, method: 'magnet', x, y: 1500 })
   const wallOf = (...evidence: unknown[]) => ({ ...exampleJob().walls[0]!, evidence }) as unknown as Job['walls'][number]
@@ -115,13 +142,14 @@ describe('an edit of a good wall', () => {
   it('has the same faults at the same places as one that is checked afresh', () => {
     const { catalogue } = exampleJob()
     const good = wallOf(reading('e1'), reading('e2'), reading('e3'))
+    const byPath = (a: Fault, b: Fault) => a.path.localeCompare(b.path)
     for (const edited of [
       wallOf(reading('e1'), reading('e2'), reading('e3'), reading('e4', 'far')),
       wallOf(reading('e1'), reading('e2', null), reading('e3'), {}),
       wallOf(reading('e2'), reading('e3'), reading('e3')),
       wallOf(),
       { ...good, evidence: 'none', width: 0 } as unknown as Job['walls'][number],
-    ]) expect(wallFaults(edited, catalogue, '$', good)).toEqual(wallFaults(edited, catalogue))
+    ]) expect(wallFaults(edited, catalogue, '$', good).sort(byPath)).toEqual(wallFaults(edited, catalogue).sort(byPath))
     expect(wallFaults(null, catalogue, '$', good)).toEqual(wallFaults(null, catalogue))
   })
 })

@@ -1,5 +1,6 @@
 import type { SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription, SchemaObjectDescription } from 'yup'
-import { jobSchema } from './schema'
+import { ENTRY_KINDS } from '../log/entry'
+import { jobSchema } from './job'
 
 /** A JSON Schema, draft 2020-12. */
 export type JsonSchema = { [keyword: string]: unknown }
@@ -32,8 +33,10 @@ function inside(description: SchemaFieldDescription): JsonSchema {
 }
 
 function schemaOf(description: SchemaFieldDescription): JsonSchema {
-  const { type, tests, oneOf } = description as SchemaDescription
-  return Object.assign({ type }, ...tests.map(rule => keywordsOf(rule, type)), oneOf.length > 0 ? { enum: oneOf } : {}, inside(description))
+  // What is checked by its kind: the entries of the log.
+  if (description.type === 'lazy') return { oneOf: Object.values(ENTRY_KINDS).map(schema => schemaOf(schema.describe())) }
+  const { type, tests, oneOf, meta } = description as SchemaDescription
+  return Object.assign({ type }, meta?.label && { description: [meta.label, meta.unit].filter(Boolean).join(', ') }, ...tests.map(rule => keywordsOf(rule, type)), oneOf.length > 0 ? { enum: oneOf } : {}, inside(description))
 }
 
 /**

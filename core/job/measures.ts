@@ -1,4 +1,7 @@
-import type { Display, Mount, ScreenArray, Wall } from './types'
+import type { Display } from './display'
+import type { Mount } from './mount'
+import type { ScreenArray } from './screenArray'
+import type { Wall } from './wall'
 
 /** How thick all that lies before the structure is, mm. */
 export function coveringOf({ covering }: Pick<Wall, 'covering'>): number {

@@ -1,5 +1,5 @@
 import { InvalidJob } from './fault'
-import type { Job } from './types'
+import type { Job } from './job'
 import { validateJob } from './validate'
 
 /**

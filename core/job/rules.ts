@@ -1,5 +1,5 @@
 import type { Stage } from '../finding'
-import type { Rules } from './types'
+import type { Rules } from './site'
 
 /** One way of doing it, and the reason that its people give. */
 export interface School { value: string, name: string, why: string }

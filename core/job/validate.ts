@@ -1,11 +1,17 @@
 import { ValidationError, type Schema } from 'yup'
 import { InvalidJob, type Fault } from './fault'
+import { logEntrySchema, type LogEntry } from '../log/entry'
+import { broughtUpToDate } from './earlier'
+import { evidenceSchema } from './evidence'
+import { LIMITS } from './fields'
+import { jobSchema, type Catalogue, type Job } from './job'
 import { same } from './merge'
-import { COLUMN_ALIGNMENTS, evidenceSchema, jobSchema, LIMITS, logEntrySchema, ROW_ALIGNMENTS, rulesSchema, wallSchema } from './schema'
-import type { Catalogue, Job, LogEntry, ScreenArray, Wall } from './types'
+import { COLUMN_ALIGNMENTS, ROW_ALIGNMENTS, type Alignment } from './screenArray'
+import { rulesSchema } from './site'
+import { wallSchema, type Wall } from './wall'
 
 /** Every fault of a value by a schema, each at its JSON path under `root`. Nothing is coerced. */
-export function schemaFaults(schema: Schema, value: unknown, root: string): Fault[] {
+export function schemaFaults(schema: Pick<Schema, 'validateSync'>, value: unknown, root: string): Fault[] {
   try {
     schema.validateSync(value, { strict: true, abortEarly: false })
     return []
@@ -28,23 +34,18 @@ function repeated(ids: { id: string }[], path: string): Fault[] {
   })
 }
 
-/** All arrays that a wall holds, those of its alternatives too, with their paths. */
-function everyArray(wall: Wall, path: string): { array: ScreenArray, at: string }[] {
-  return [
-    ...wall.arrays.map((array, index) => ({ array, at: `${path}.arrays[${index}]` })),
-    ...(wall.alternatives ?? []).flatMap(({ arrays = [] }, n) => arrays.map((array, index) => ({ array, at: `${path}.alternatives[${n}].arrays[${index}]` }))),
-  ]
-}
-
 function unknownModels(wall: Wall, catalogue: Catalogue, path: string): Fault[] {
   const shelves = { display: catalogue.displays, mount: catalogue.mounts, fastener: catalogue.fasteners } as const
   const unknown = (kind: keyof typeof shelves, id: string | undefined, at: string) => id === undefined || shelves[kind].some(model => model.id === id)
     ? []
     : [{ path: `${at}.${kind}`, message: `“${id}” is not in the catalogue` }]
-  return everyArray(wall, path).flatMap(({ array, at }) => [
-    ...(Object.keys(shelves) as (keyof typeof shelves)[]).flatMap(kind => unknown(kind, array[kind], at)),
-    ...(array.cells ?? []).flatMap(({ display, mount }, n) => [...unknown('display', display, `${at}.cells[${n}]`), ...unknown('mount', mount, `${at}.cells[${n}]`)]),
-  ])
+  return wall.arrays.flatMap((array, index) => {
+    const at = `${path}.arrays[${index}]`
+    return [
+      ...(Object.keys(shelves) as (keyof typeof shelves)[]).flatMap(kind => unknown(kind, array[kind], at)),
+      ...(array.cells ?? []).flatMap(({ display, mount }, n) => [...unknown('display', display, `${at}.cells[${n}]`), ...unknown('mount', mount, `${at}.cells[${n}]`)]),
+    ]
+  })
 }
 
 function unknownReferences(wall: Wall, path: string): Fault[] {
@@ -56,33 +57,47 @@ function unknownReferences(wall: Wall, path: string): Fault[] {
 }
 
 function placesOutsideGrid(wall: Wall, path: string): Fault[] {
-  return everyArray(wall, path).flatMap(({ array, at }) => (['plates', 'cells'] as const).flatMap((list) => {
+  return wall.arrays.flatMap((array, index) => (['plates', 'cells'] as const).flatMap((list) => {
+    const at = `${path}.arrays[${index}].${list}`
     const seen = new Set<string>()
-    return (array[list] ?? []).flatMap(({ row, column }, index) => {
+    return (array[list] ?? []).flatMap(({ row, column }, n) => {
       const place = `R${row} C${column}`
-      if (row > array.rows || column > array.columns) return [{ path: `${at}.${list}[${index}]`, message: `is ${place}, outside a grid of ${array.rows} × ${array.columns}` }]
+      if (row > array.rows || column > array.columns) return [{ path: `${at}[${n}]`, message: `is ${place}, outside a grid of ${array.rows} × ${array.columns}` }]
       if (!seen.has(place)) return seen.add(place) && []
-      return [{ path: `${at}.${list}[${index}]`, message: `${place} is there twice` }]
+      return [{ path: `${at}[${n}]`, message: `${place} is there twice` }]
     })
   }))
 }
 
 /** A line of unlike displays is one row or one column, in line by what such a one can be. */
 function alignmentFaults(wall: Wall, path: string): Fault[] {
-  return everyArray(wall, path).flatMap(({ array: { rows, columns, align }, at }) => {
+  return wall.arrays.flatMap(({ rows, columns, align }, index) => {
+    const at = `${path}.arrays[${index}].align`
     if (align === undefined) return []
-    if (rows > 1 && columns > 1) return [{ path: `${at}.align`, message: `unlike displays are hung in one row or one column, not in ${rows} × ${columns}` }]
-    const can = columns > 1 ? ROW_ALIGNMENTS : rows > 1 ? COLUMN_ALIGNMENTS : [...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS]
-    return can.includes(align) ? [] : [{ path: `${at}.align`, message: `a ${columns > 1 ? 'row' : 'column'} is in line by ${can.join(', ')}; “${align}” is none of them` }]
+    if (rows > 1 && columns > 1) return [{ path: at, message: `unlike displays are hung in one row or one column, not in ${rows} × ${columns}` }]
+    const can: readonly Alignment[] = columns > 1 ? ROW_ALIGNMENTS : rows > 1 ? COLUMN_ALIGNMENTS : [...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS]
+    return can.includes(align) ? [] : [{ path: at, message: `a ${columns > 1 ? 'row' : 'column'} is in line by ${can.join(', ')}; “${align}” is none of them` }]
   })
 }
 
-function alternativeFaults({ alternatives = [], alternative, chosen }: Wall, path: string): Fault[] {
+function alternativeFaults({ alternatives = [], alternative, chosen, arrays }: Wall, path: string): Fault[] {
   const known = new Set(alternatives.map(({ id }) => id))
+  const unknown = (id: string | undefined, at: string) => id === undefined || known.has(id) ? [] : [{ path: at, message: `“${id}” is not an alternative of this wall` }]
   return [
     ...repeated(alternatives, `${path}.alternatives`),
-    ...Object.entries({ alternative, chosen }).flatMap(([key, id]) => id === undefined || known.has(id) ? [] : [{ path: `${path}.${key}`, message: `“${id}” is not an alternative of this wall` }]),
+    ...unknown(alternative, `${path}.alternative`), ...unknown(chosen, `${path}.chosen`),
+    ...arrays.flatMap((array, index) => unknown(array.alternative, `${path}.arrays[${index}].alternative`)),
   ]
+}
+
+/** A correction names an earlier entry of the same wall. */
+function correctionFaults(log: LogEntry[]): Fault[] {
+  const walls = new Map<string, string>()
+  return log.flatMap((entry, index) => {
+    const unknown = entry.kind === 'correction' && walls.get(entry.corrects) !== entry.wall
+    walls.set(entry.id, entry.wall)
+    return unknown ? [{ path: `$.log[${index}].corrects`, message: `“${entry.corrects}” is no earlier entry of this wall` }] : []
+  })
 }
 
 function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[] {
@@ -99,20 +114,31 @@ function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[]
   ]
 }
 
-/** Lists of a wall that grow long; an edit changes few of their entries. */
-const LONG_LISTS = ['evidence', 'features', 'surface'] as const
-
-/** A wall with only those entries of its long lists that a good one does not have at the same place, and where they were. */
-function beyond(wall: Record<string, unknown>, good: Wall): { part: Record<string, unknown>, places: Record<string, number[]> } {
-  const part = { ...wall }
+/** What an edit of a good wall changed: the keys that differ, with only those entries of their lists that a good one does not have at the same place, and where those were. */
+function changedIn(wall: Record<string, unknown>, good: Record<string, unknown>): { part: Record<string, unknown>, places: Record<string, number[]> } {
+  const part: Record<string, unknown> = {}
   const places: Record<string, number[]> = {}
-  for (const key of LONG_LISTS) {
-    const [list, known = []] = [wall[key], good[key]]
-    if (!Array.isArray(list) || list.length > LIMITS.readings) continue
-    places[key] = list.flatMap((entry, index) => same(entry, known[index]) ? [] : [index])
-    part[key] = places[key].map(index => list[index] as unknown)
+  for (const key of Object.keys(wallSchema.fields)) {
+    const [value, known] = [wall[key], good[key]]
+    if (same(value, known)) continue
+    part[key] = value
+    if (!Array.isArray(value) || !Array.isArray(known) || value.length > LIMITS.readings) continue
+    places[key] = value.flatMap((entry, index) => same(entry, known[index]) ? [] : [index])
+    part[key] = places[key].map(index => value[index] as unknown)
   }
   return { part, places }
+}
+
+/** Faults of what an edit of a good wall changed, at the paths of the whole wall. */
+function faultsOfChange(wall: Record<string, unknown>, good: Wall, root: string): Fault[] {
+  const { part, places } = changedIn(wall, good as Record<string, unknown>)
+  const keys = Object.keys(part) as (keyof Wall)[]
+  return keys.length === 0
+    ? []
+    : schemaFaults(wallSchema.pick(keys), part, root).map(({ path, message }) => ({
+        path: path.slice(root.length).replace(/^\.(\w+)\[(\d+)\]/, (text, key: string, index: string) => places[key] ? `.${key}[${places[key][Number(index)]}]` : text).replace(/^/, root),
+        message,
+      }))
 }
 
 /**
@@ -121,12 +147,8 @@ function beyond(wall: Record<string, unknown>, good: Wall): { part: Record<strin
  * @param good a wall known to have none, from which this one was edited: what it has too is not checked again
  */
 export function wallFaults(wall: unknown, catalogue: Catalogue, root = '$', good?: Wall): Fault[] {
-  const isEdit = good !== undefined && typeof wall === 'object' && wall !== null
-  const { part, places } = isEdit ? beyond(wall as Record<string, unknown>, good) : { part: wall, places: {} as Record<string, number[]> }
-  const faults = schemaFaults(wallSchema, part, root).map(({ path, message }) => ({
-    path: path.replace(/\.(evidence|features|surface)\[(\d+)\]/, (text, key: string, index: string) => places[key] ? `.${key}[${places[key][Number(index)]}]` : text),
-    message,
-  }))
+  const isEdit = good !== undefined && typeof wall === 'object' && wall !== null && !Array.isArray(wall)
+  const faults = isEdit ? faultsOfChange(wall as Record<string, unknown>, good, root) : schemaFaults(wallSchema, wall, root)
   return faults.length > 0 ? faults : wallLinkFaults(wall as Wall, catalogue, root)
 }
 
@@ -146,28 +168,26 @@ export function logEntryFaults(entry: unknown): Fault[] {
 }
 
 /**
- * Takes a value read from JSON as a job.
+ * Takes a value read from JSON as a job; one that an earlier version wrote is brought up to date.
  *
- * @throws InvalidJob with every fault by JSON path
+ * @throws InvalidJob with every fault by JSON path, as the file has it
  */
 export function validateJob(value: unknown): Job {
-  const faults = schemaFaults(jobSchema, value, '$')
-  if (faults.length > 0) throw new InvalidJob(faults)
-  const job = value as Job
-  const links = [
-    ...repeated(job.walls, '$.walls'),
-    ...repeated(job.log, '$.log'),
-    ...repeated(job.catalogue.displays, '$.catalogue.displays'),
-    ...repeated(job.catalogue.mounts, '$.catalogue.mounts'),
-    ...repeated(job.catalogue.fasteners, '$.catalogue.fasteners'),
-    ...repeated(job.catalogue.screwKits ?? [], '$.catalogue.screwKits'),
-    ...job.walls.flatMap((wall, index) => wallLinkFaults(wall, job.catalogue, `$.walls[${index}]`)),
-  ]
-  if (links.length > 0) throw new InvalidJob(links)
-  return job
-}
-
-/** Narrow check used where a value's type is known but its figures are not: a log entry off the wire. */
-export function isLogEntry(value: unknown): value is LogEntry {
-  return logEntryFaults(value).length === 0
+  const { job, pathBefore } = broughtUpToDate(value)
+  const refuseFor = (faults: Fault[]) => {
+    if (faults.length > 0) throw new InvalidJob(faults.map(({ path, message }) => ({ path: pathBefore(path), message })))
+  }
+  refuseFor(schemaFaults(jobSchema, job, '$'))
+  const { walls, log, catalogue } = job as Job
+  refuseFor([
+    ...repeated(walls, '$.walls'),
+    ...repeated(log, '$.log'),
+    ...correctionFaults(log),
+    ...repeated(catalogue.displays, '$.catalogue.displays'),
+    ...repeated(catalogue.mounts, '$.catalogue.mounts'),
+    ...repeated(catalogue.fasteners, '$.catalogue.fasteners'),
+    ...repeated(catalogue.screwKits ?? [], '$.catalogue.screwKits'),
+    ...walls.flatMap((wall, index) => wallLinkFaults(wall, catalogue, `$.walls[${index}]`)),
+  ])
+  return job as Job
 }

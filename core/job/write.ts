@@ -1,9 +1,9 @@
-import type { ArraySchema, ObjectSchema, Schema } from 'yup'
-import { jobSchema } from './schema'
-import type { Job } from './types'
+import type { ArraySchema, Lazy, ObjectSchema, Schema } from 'yup'
+import { jobSchema, type Job } from './job'
 
 /** A copy with each object's keys in the schema's order; keys the schema does not know come last, as they came. */
-function inOrder(value: unknown, schema: Schema | undefined): unknown {
+function inOrder(value: unknown, rules: Schema | Lazy<unknown> | undefined): unknown {
+  const schema = rules?.type === 'lazy' ? (rules as Lazy<unknown>).resolve({ value }) : rules
   if (Array.isArray(value)) {
     const item = (schema as ArraySchema<unknown[], object> | undefined)?.innerType as Schema | undefined
     return value.map(entry => inOrder(entry, item))

@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { LogEntry } from '../job'
-import { asBuilt, withDrilled } from './asBuilt'
+import { asBuilt, standing, withDrilled } from './asBuilt'
+import type { EntryOf, LogEntry } from './entry'
 import { exampleWall } from '../../tests/fixtures/job'
 
-const entry = (change: Partial<LogEntry>): LogEntry => ({
+const entry = (change: Partial<EntryOf<'hole'>>): EntryOf<'hole'> => ({
   id: 'l1', at: '2026-11-12T09:00:00Z', by: 'Isla Brand', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit', ...change,
 })
 const entries = fc.array(fc.record({
@@ -39,5 +39,49 @@ describe('what stands by the log', () => {
     expect(wall.evidence).toEqual([...exampleWall().evidence ?? [], { id: 'drilled-l2', method: 'pilot', hit: false, x: 1935, y: 2090.4, by: 'Isla Brand', at: '2026-11-12T09:00:00Z' }])
     const untouched = exampleWall()
     expect(withDrilled(untouched, asBuilt([entry({})], 'w1'))).toBe(untouched)
+  })
+
+  it('tells dead holes from those that hold, screens that hang, and the last reading of each array’s seams', () => {
+    const about = { at: '2026-11-12T09:00:00Z', by: 'Isla Brand', wall: 'w1' }
+    const log: LogEntry[] = [
+      entry({}), ...(['miss', 'void', 'steel', 'mortar', 'blown', 'stripped', 'other'] as const).map((result, n) => entry({ id: `d${n}`, hole: `h${n}`, result })),
+      { ...about, id: 's1', kind: 'hung', screen: 'a1-r1c1' }, { ...about, id: 's2', kind: 'hung', screen: 'a1-r1c1' }, { ...about, id: 's3', kind: 'hung', screen: 'a1-r1c2' },
+      { ...about, id: 'g1', kind: 'seams', array: 'a1', round: 1, gaps: [] }, { ...about, id: 'g2', kind: 'seams', array: 'a1', round: 2, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 1.8 }] },
+    ]
+    const built = asBuilt(log, 'w1')
+    expect([built.holes.length, built.dead.map(({ hole }) => hole)]).toEqual([8, ['h0', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6']])
+    expect([built.hung, built.seams.map(({ id }) => id)]).toEqual([['a1-r1c1', 'a1-r1c2'], ['g2']])
+    // What met nothing tells of the framing; a hole that only went wrong does not.
+    expect(withDrilled(exampleWall(), built).evidence!.map(({ id }) => id)).toEqual(['drilled-d0', 'drilled-d1'])
+  })
+})
+
+describe('a correction', () => {
+  const correction = (id: string, corrects: string): LogEntry => ({ id, at: '2026-11-12T09:00:00Z', by: 'Odd', wall: 'w1', kind: 'correction', corrects, note: 'the wrong hole' })
+  const holding = (...log: LogEntry[]) => standing(log, 'w1').map(({ id }) => id)
+
+  it('takes an earlier entry out of account, and one that is itself corrected does not', () => {
+    expect(holding(entry({}), correction('c1', 'l1'))).toEqual(['c1'])
+    expect(asBuilt([entry({}), correction('c1', 'l1')], 'w1').holes).toEqual([])
+    expect(holding(entry({}), correction('c1', 'l1'), correction('c2', 'c1'))).toEqual(['l1', 'c2'])
+    expect(holding(entry({}), correction('c1', 'l1'), correction('c2', 'c1'), correction('c3', 'c2'))).toEqual(['c1', 'c3'])
+  })
+
+  it('says nothing of what comes after it, nor of another wall', () => {
+    expect(holding(correction('c1', 'l1'), entry({}))).toEqual(['c1', 'l1'])
+    expect(holding(entry({}), { ...correction('c1', 'l1'), wall: 'w2' })).toEqual(['l1'])
+  })
+})
+
+describe('overrides', () => {
+  const take = (id: string, subject: string, more: object = {}): LogEntry => ({ id, at: '2026-11-12T09:00:00Z', by: 'Isla Brand', wall: 'w1', kind: 'override', code: 'capacity-not-known', subject, reason: 'Engineer’s letter', ...more })
+  const end = (id: string, subject: string): LogEntry => ({ id, at: '2026-11-12T09:00:00Z', by: 'Odd', wall: 'w1', kind: 'override-ended', code: 'capacity-not-known', subject })
+  const subjects = (...log: LogEntry[]) => asBuilt(log, 'w1').overrides.map(({ subject, reason }) => `${subject}: ${reason}`)
+
+  it('stand until they are ended, the last of each stop, and again when taken on anew', () => {
+    expect(subjects(take('o1', 'a1'), take('o2', 'a2'), take('o3', 'a1', { reason: 'Tested' }))).toEqual(['a2: Engineer’s letter', 'a1: Tested'])
+    expect(subjects(take('o1', 'a1'), take('o2', 'a2'), end('e1', 'a1'))).toEqual(['a2: Engineer’s letter'])
+    expect(subjects(take('o1', 'a1'), end('e1', 'a1'), take('o2', 'a1'))).toEqual(['a1: Engineer’s letter'])
+    expect(subjects(end('e1', 'a1'), take('o1', 'a1', { wall: 'w2' }))).toEqual([])
   })
 })

@@ -1,18 +1,68 @@
-import type { LogEntry, Wall } from '../job'
+import type { Wall } from '../job'
+import type { EntryOf, LogEntry } from './entry'
 
 /** A hole as it was made: which of the plan's it was, where it is, and what the drill met there. */
-export type MadeHole = Pick<LogEntry, 'hole' | 'x' | 'y' | 'result' | 'by' | 'at' | 'note'> & { entry: string }
+export type MadeHole = Pick<EntryOf<'hole'>, 'hole' | 'x' | 'y' | 'result' | 'by' | 'at' | 'note'> & { entry: string }
+
+/** A stop that a named person takes upon themselves, and why; it stands again once it tells other figures than it did then. */
+export type Override = Pick<EntryOf<'override'>, 'code' | 'subject' | 'by' | 'reason' | 'at' | 'figures'>
 
 /** What stands on a wall by its log. */
-export interface AsBuilt { holes: MadeHole[] }
+export interface AsBuilt {
+  /** Every hole in the wall. */
+  holes: MadeHole[]
+  /** Those of them that can take no fastener. */
+  dead: MadeHole[]
+  /** Ids of the screens that hang. */
+  hung: string[]
+  /** What was read last of the seams of each array. */
+  seams: EntryOf<'seams'>[]
+  overrides: Override[]
+}
 
-export const NOTHING_BUILT: AsBuilt = { holes: [] }
+export const NOTHING_BUILT: AsBuilt = { holes: [], dead: [], hung: [], seams: [], overrides: [] }
 
 /** Entries about a hole at places nearer to each other than this are about one hole in the wall, mm. */
 const ONE_PLACE = 1
 
 /** Whether two places are one hole in the wall. */
 export const isAt = (a: { x: number, y: number }, b: { x: number, y: number }): boolean => Math.hypot(a.x - b.x, a.y - b.y) <= ONE_PLACE
+
+/** The entries of a wall that hold, in the order of arrival: each once, and none that a later one corrects. */
+export function standing(log: LogEntry[], wall: string): LogEntry[] {
+  const seen = new Set<string>()
+  const once = log.filter(entry => entry.wall === wall && !seen.has(entry.id) && seen.add(entry.id))
+  const corrected = new Set<string>()
+  // From the last to the first: a correction that was itself corrected corrects nothing.
+  return once.reverse().filter((entry) => {
+    if (corrected.has(entry.id)) return false
+    if (entry.kind === 'correction') corrected.add(entry.corrects)
+    return true
+  }).reverse()
+}
+
+const ofKind = <Kind extends LogEntry['kind']>(entries: LogEntry[], kind: Kind) => entries.filter((entry): entry is EntryOf<Kind> => entry.kind === kind)
+const lastOf = <Item>(items: Item[], key: (item: Item) => string): Item[] => [...new Map(items.map(item => [key(item), item])).values()]
+
+function holesOf(entries: EntryOf<'hole'>[]): MadeHole[] {
+  const byHole = new Map<string, MadeHole[]>()
+  for (const { id, hole, x, y, result, by, at, note } of entries) {
+    const made: MadeHole = { hole, x, y, result, by, at, ...note !== undefined && { note }, entry: id }
+    byHole.set(hole, [...(byHole.get(hole) ?? []).filter(other => !isAt(other, made)), made])
+  }
+  return [...byHole.values()].flat()
+}
+
+function overridesOf(entries: LogEntry[]): Override[] {
+  const taken = new Map<string, Override>()
+  for (const entry of entries) {
+    if (entry.kind !== 'override' && entry.kind !== 'override-ended') continue
+    const key = `${entry.code} ${entry.subject}`
+    taken.delete(key)
+    if (entry.kind === 'override') taken.set(key, { code: entry.code, subject: entry.subject, by: entry.by, reason: entry.reason, at: entry.at, ...entry.figures && { figures: entry.figures } })
+  }
+  return [...taken.values()]
+}
 
 /**
  * What follows from the log of a wall. Entries hold in the order in which they arrived, whatever the clocks of those
@@ -22,21 +72,23 @@ export const isAt = (a: { x: number, y: number }, b: { x: number, y: number }): 
  * @param log in the order of arrival
  */
 export function asBuilt(log: LogEntry[], wall: string): AsBuilt {
-  const seen = new Set<string>()
-  const byHole = new Map<string, MadeHole[]>()
-  for (const { id, hole, x, y, result, by, at, note, wall: of } of log) {
-    if (of !== wall || seen.has(id)) continue
-    seen.add(id)
-    const made: MadeHole = { hole, x, y, result, by, at, ...note !== undefined && { note }, entry: id }
-    const known = byHole.get(hole) ?? []
-    byHole.set(hole, [...known.filter(other => !isAt(other, made)), made])
+  const entries = standing(log, wall)
+  const holes = holesOf(ofKind(entries, 'hole'))
+  return {
+    holes,
+    dead: holes.filter(({ result }) => result !== 'hit'),
+    hung: [...new Set(ofKind(entries, 'hung').map(({ screen }) => screen))],
+    seams: lastOf(ofKind(entries, 'seams'), ({ array }) => array),
+    overrides: overridesOf(entries),
   }
-  return { holes: [...byHole.values()].flat() }
 }
 
+/** What the drill met that shows that no member is there. */
+const MET_NOTHING = new Set<MadeHole['result']>(['miss', 'void'])
+
 /** A wall with what drilling told of its framing: a hole that met nothing is a pilot hole that missed. */
-export function withDrilled(wall: Wall, { holes }: AsBuilt): Wall {
-  const missed = holes.filter(({ result }) => result === 'miss')
+export function withDrilled(wall: Wall, { dead }: AsBuilt): Wall {
+  const missed = dead.filter(({ result }) => MET_NOTHING.has(result))
   if (missed.length === 0) return wall
   return { ...wall, evidence: [...wall.evidence ?? [], ...missed.map(({ entry, x, y, by, at }) => ({ id: `drilled-${entry}`, method: 'pilot' as const, hit: false, x, y, by, at }))] }
 }

@@ -1,1 +1,4 @@
 export * from './asBuilt'
+export * from './chain'
+export * from './entry'
+export * from './overrides'

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
-import type { Job, LogEntry } from '../job'
-import { asBuilt } from '../log'
+import type { Job } from '../job'
+import { asBuilt, type EntryOf } from '../log'
 import { planWall, type WallPlan } from '../plan'
 
 const AT = '2026-11-12T09:00:00Z'
@@ -16,7 +16,7 @@ function drilled(pick: number) {
   job.walls[0]!.structure.members = Array.from({ length: 15 }, (_, n) => ({ centre: 200 + 400 * n, width: 38 }))
   const plates = held(planOf(job))
   const { id, holes, plate } = plates[pick % plates.length]!
-  const made = holes!.map((hole, n): LogEntry => ({ id: `l${n}`, at: AT, by: 'Odd', wall: 'w1', kind: 'hole', hole: hole.id, x: hole.x, y: hole.y, result: 'hit' }))
+  const made = holes!.map((hole, n): EntryOf<'hole'> => ({ id: `l${n}`, at: AT, by: 'Odd', wall: 'w1', kind: 'hole', hole: hole.id, x: hole.x, y: hole.y, result: 'hit' }))
   // Where the plate's centre may be, with its slots over all its holes, and where it is with nothing shifted.
   const spans = holes!.map(({ x, slot }) => ({ from: x - job.catalogue.mounts[0]!.plate.slots[slot!]!.x2, to: x - job.catalogue.mounts[0]!.plate.slots[slot!]!.x1 }))
   const keeps = { from: Math.max(...spans.map(({ from }) => from)), to: Math.min(...spans.map(({ to }) => to)) }
@@ -51,7 +51,7 @@ describe('holes that are made', () => {
       const position = plan.arrays[0]!.positions.find(({ id }) => id === screen)!
       const slots = job.catalogue.mounts[0]!.plate.slots
       const { x, y } = position.plate!.centre
-      const covers = ({ x: at, y: up }: LogEntry) => slots.some(slot => at >= x + slot.x1 - 1e-6 && at <= x + slot.x2 + 1e-6 && Math.abs(up - y - slot.y) <= 1 + 1e-6)
+      const covers = ({ x: at, y: up }: EntryOf<'hole'>) => slots.some(slot => at >= x + slot.x1 - 1e-6 && at <= x + slot.x2 + 1e-6 && Math.abs(up - y - slot.y) <= 1 + 1e-6)
       const stop = plan.findings.some(({ code, severity, subject }) => code === 'hole-left-behind' && severity === 'stop' && subject.id === screen)
       const kept = made.every(entry => position.holes!.some(hole => hole.id === entry.hole && hole.made === 'hit' && hole.x === entry.x && hole.y === entry.y))
       expect(kept).toBe(!stop)

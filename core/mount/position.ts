@@ -1,6 +1,6 @@
 import type { Cell } from '../arrange'
 import type { Point, Rect } from '../geometry'
-import type { LogEntry } from '../job'
+import type { MadeHole } from '../log'
 import type { Strip } from './carrier'
 import type { HolePlace } from './holes'
 
@@ -16,7 +16,7 @@ export interface Hole extends HolePlace {
   bit?: number
   depth?: number
   /** What the drill met, where it is made. */
-  made?: LogEntry['result']
+  made?: MadeHole['result']
 }
 
 /** A wall plate in its place. */

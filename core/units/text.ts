@@ -35,3 +35,8 @@ export function textToString(text: Text, system: UnitSystem): string {
     .map(part => typeof part === 'string' ? part : 'unit' in part ? quantityToString(part, system) : formatLength(part.mm, system, SENTENCE_PRECISION).replace(/\.0$/, ''))
     .join('')
 }
+
+/** The figures of a sentence, in order: lengths in mm, other quantities in their own unit; those that it has in words, as 3 of 7 %, too. */
+export function figuresIn(text: Text): number[] {
+  return text.flatMap(part => typeof part === 'string' ? [...part.matchAll(/\d+(?:\.\d+)?/g)].map(([figure]) => Number(figure)) : 'unit' in part ? [part.value] : [part.mm])
+}

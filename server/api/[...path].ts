@@ -1,6 +1,6 @@
-import { refusal } from '../utils/refusal'
+import { apiError } from '../utils/apiError'
 
 /** Whatever no route of the API answers. */
 export default defineEventHandler(() => {
-  throw refusal(404, 'not-found', 'There is nothing at this address.')
+  throw apiError(404, 'not-found', 'There is nothing at this address.')
 })

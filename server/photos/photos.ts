@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import { dataFolder } from '../database/connection'
-import { notFound, refusal } from '../utils/refusal'
+import { notFound, apiError } from '../utils/apiError'
 
 /** The largest picture that is taken, bytes. */
 export const LARGEST_PHOTO = 15 * 1024 * 1024
@@ -13,7 +13,7 @@ const FORMATS: Record<string, string> = { jpeg: 'jpg', png: 'png', webp: 'webp' 
 const NAME = /^[0-9a-f]{32}\.(jpg|png|webp)$/
 
 const folder = () => join(dataFolder(), 'photos')
-const refused = () => refusal(422, 'not-a-picture', 'This is no JPEG, PNG or WebP picture, whatever its name says.')
+const refused = () => apiError(422, 'not-a-picture', 'This is no JPEG, PNG or WebP picture, whatever its name says.')
 
 /**
  * Keeps a picture in the data folder with a small one beside it, under a name made from its content,
@@ -22,7 +22,7 @@ const refused = () => refusal(422, 'not-a-picture', 'This is no JPEG, PNG or Web
  * @throws 413 over 15 MB; 422 for what is no picture by its content
  */
 export async function keepPhoto(bytes: Buffer): Promise<string> {
-  if (bytes.length > LARGEST_PHOTO) throw refusal(413, 'too-large', 'A picture can have 15 MB; this one has more.')
+  if (bytes.length > LARGEST_PHOTO) throw apiError(413, 'too-large', 'A picture can have 15 MB; this one has more.')
   if (bytes.length === 0) throw refused()
   const image = sharp(bytes, { limitInputPixels: 100_000_000 })
   const { format } = await image.metadata().catch(() => ({ format: undefined }))

@@ -1,11 +1,10 @@
 import { and, asc, eq } from 'drizzle-orm'
-import { KINDS, MODEL_KINDS, modelFaults, modelsOf, modelsUsed, nextRevision, sameFigures, type Model, type ModelKind } from '../../core/catalogue'
+import { KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, type Model, type ModelKind } from '../../core/catalogue'
 import { same, type Catalogue } from '../../core/job'
-import { models, sites, walls } from '../database/schema'
+import { models, sites, wallModels, walls } from '../database/schema'
 import { perDatabase, type Database } from '../database/perDatabase'
-import { refusal, unfit } from '../utils/refusal'
-import { loadJobHead } from './sites'
-import { loadWall } from './walls'
+import { apiError, validationError } from '../utils/apiError'
+import { headOf } from './siteRows'
 
 /** Who kept a model last, which version of it that is, which walls use it, and whether any site holds it, so that new figures become a revision. */
 export interface Keeping { version: number, savedAt: string, savedBy: string, usedBy: { site: string, wall: string, name: string }[], held: boolean }
@@ -16,17 +15,9 @@ export interface HouseCatalogue extends Required<Catalogue> { kept: Record<strin
 /** Which walls use which models, by kind and id; alternatives count, as they may be chosen. */
 function usesOf(db: Database): Map<string, Keeping['usedBy']> {
   const uses = new Map<string, Keeping['usedBy']>()
-  const siteRows = db.select().from(sites).all()
-  for (const row of db.select().from(walls).all()) {
-    const wall = loadWall(db, row)
-    const site = siteRows.find(({ key }) => key === row.parent)!
-    const arrays = [...wall.arrays, ...(wall.alternatives ?? []).flatMap(({ arrays = [] }) => arrays)]
-    for (const kind of MODEL_KINDS) {
-      for (const id of new Set(arrays.flatMap(array => modelsUsed(array, kind)))) {
-        uses.set(`${kind}/${id}`, [...uses.get(`${kind}/${id}`) ?? [], { site: site['site.id'], wall: wall.id, name: `${site['site.name']}, ${wall.name}` }])
-      }
-    }
-  }
+  const rows = db.select({ kind: wallModels.kind, model: wallModels.model, wall: walls.id, wallName: walls.name, site: sites.id, siteName: sites.name })
+    .from(wallModels).innerJoin(walls, eq(walls.key, wallModels.wall)).innerJoin(sites, eq(sites.key, walls.site)).orderBy(asc(walls.key)).all()
+  for (const { kind, model, site, wall, siteName, wallName } of rows) uses.set(`${kind}/${model}`, [...uses.get(`${kind}/${model}`) ?? [], { site, wall, name: `${siteName}, ${wallName}` }])
   return uses
 }
 
@@ -44,7 +35,7 @@ export function readCatalogue(db: Database): HouseCatalogue {
 
 /** The models, by kind and id, of which some site holds a copy for its walls. */
 function heldBySites(db: Database): Set<string> {
-  const catalogues = db.select().from(sites).all().map(row => loadJobHead(db, row).catalogue)
+  const catalogues = db.select().from(sites).all().map(row => headOf(db, row).catalogue)
   return new Set(catalogues.flatMap(catalogue => MODEL_KINDS.flatMap(kind => modelsOf(catalogue, kind).map(({ id }) => `${kind}/${id}`))))
 }
 
@@ -58,12 +49,12 @@ function heldBySites(db: Database): Set<string> {
  */
 export function saveModel(db: Database, kind: ModelKind, model: unknown, version: unknown, by: string, at: string): { id: string, version: number } {
   const faults = modelFaults(kind, model)
-  if (faults.length > 0) throw unfit(faults)
+  if (faults.length > 0) throw validationError(faults)
   const given = model as Model
   return db.transaction(() => {
     const row = db.select().from(models).where(and(eq(models.kind, kind), eq(models.id, given.id))).get()
-    if (row && version === undefined) throw refusal(409, 'model-exists', `The catalogue has a ${KINDS[kind].name} “${given.id}” already.`)
-    if (row && version !== row.version) throw refusal(409, 'stale', `${row.savedBy || 'Somebody'} saved this ${KINDS[kind].name} after you opened it.`, { current: row.model })
+    if (row && version === undefined) throw apiError(409, 'model-exists', `The catalogue has a ${KINDS[kind].name} “${given.id}” already.`)
+    if (row && version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Somebody'} saved this ${KINDS[kind].name} after you opened it.`, { current: row.model })
     if (!row) {
       db.insert(models).values({ kind, id: given.id, model: given, savedAt: at, savedBy: by }).run()
       return { id: given.id, version: 1 }
@@ -81,7 +72,7 @@ export function saveModel(db: Database, kind: ModelKind, model: unknown, version
 /** Keeps many models of one kind, all or none: new ones are added, known ones get the new figures. @throws 422 with every fault */
 export function importModels(db: Database, kind: ModelKind, given: unknown[], by: string, at: string): { id: string }[] {
   const faults = given.flatMap((model, n) => modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models[${n}]`), message })))
-  if (faults.length > 0) throw unfit(faults)
+  if (faults.length > 0) throw validationError(faults)
   return db.transaction(() => (given as Model[]).map((model) => {
     const row = db.select().from(models).where(and(eq(models.kind, kind), eq(models.id, model.id))).get()
     return same(row?.model, model) ? { id: model.id } : saveModel(db, kind, model, row?.version, by, at)

@@ -1,10 +1,22 @@
-import { and, eq } from 'drizzle-orm'
-import { logEntryFaults, same, type LogEntry } from '../../core/job'
-import { partToRow, rowToPart, type Part } from '../database/records'
-import { log, walls } from '../database/schema'
+import { logEntryFaults, same, type Fault, type LogEntry } from '../../core/job'
 import type { Database } from '../database/perDatabase'
-import { notFound, refusal, unfit } from '../utils/refusal'
-import { siteRow } from './sites'
+import { apiError, validationError, type ApiErrorBody } from '../utils/apiError'
+import { appendEntries, entryOfId } from './logRows'
+import { siteRow } from './siteRows'
+import { wallKey } from './walls'
+
+/** What an entry says, without its place in the chain. */
+const told = ({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }: LogEntry) => entry
+
+/** What is wrong with an entry for a wall's log. */
+function faultsOf(db: Database, site: number, wall: string, entry: unknown): Fault[] {
+  const faults = logEntryFaults(entry)
+  if (faults.length > 0) return faults
+  const given = entry as LogEntry
+  if (given.wall !== wall) return [{ path: '$.wall', message: `must be “${wall}”, as in the address` }]
+  if (given.kind !== 'correction' || entryOfId(db).get({ site, id: given.corrects })?.wall === wall) return []
+  return [{ path: '$.corrects', message: `“${given.corrects}” is no earlier entry of this wall` }]
+}
 
 /**
  * Adds an entry to a wall's log. Sending the same entry again is answered as if it were new, so
@@ -12,22 +24,44 @@ import { siteRow } from './sites'
  *
  * @throws 422 with every fault, 409 where another entry has this id
  */
-export function addLogEntry(db: Database, siteId: string, wallId: string, entry: unknown): LogEntry {
+function addEntry(db: Database, site: number, wall: string, entry: unknown, receivedAt: string): LogEntry {
+  const faults = faultsOf(db, site, wall, entry)
+  if (faults.length > 0) throw validationError(faults)
+  const given = told(entry as LogEntry)
+  const known = entryOfId(db).get({ site, id: given.id })
+  if (!known) return appendEntries(db, site, [given as LogEntry], receivedAt)[0]!
+  const kept = JSON.parse(known.entry) as LogEntry
+  if (same(told(kept), given)) return kept
+  throw apiError(409, 'entry-exists', 'The log has another entry of this id; nothing in it is ever changed.')
+}
+
+/** What became of one entry of many: as it is kept, or why it was not taken. */
+export type EntryResult = { id: unknown, entry: LogEntry } | { id: unknown, error: ApiErrorBody['error'] }
+
+/** Adds many entries to a wall's log, in their order; one that is refused keeps none of the others out. */
+export function addEntries(db: Database, siteId: string, wall: string, entries: unknown[], receivedAt: string): EntryResult[] {
   return db.transaction(() => {
-    const site = siteRow(db, siteId)
-    if (!db.select({ key: walls.key }).from(walls).where(and(eq(walls.parent, site.key), eq(walls.id, wallId))).get()) {
-      throw notFound('wall of this name on this site')
-    }
-    const faults = logEntryFaults(entry)
-    if (faults.length > 0) throw unfit(faults)
-    const given = entry as LogEntry
-    if (given.wall !== wallId) throw unfit([{ path: '$.wall', message: `must be “${wallId}”, as in the address` }])
-    const kept = db.select().from(log).where(and(eq(log.parent, site.key), eq(log.id, given.id))).get()
-    if (kept) {
-      if (same(rowToPart(log, kept), given)) return given
-      throw refusal(409, 'entry-exists', 'The log has another entry of this id; nothing in it is ever changed.')
-    }
-    db.insert(log).values({ ...partToRow(log, structuredClone(given) as unknown as Part), parent: site.key } as typeof log.$inferInsert).run()
-    return given
-  })
+    const { key } = siteRow(db, siteId)
+    wallKey(db, key, wall)
+    return entries.map((entry): EntryResult => {
+      const id = (entry as { id?: unknown } | null)?.id
+      try {
+        return { id, entry: addEntry(db, key, wall, entry, receivedAt) }
+      }
+      catch (error) {
+        const { data } = error as { data?: ApiErrorBody }
+        if (!data?.error) throw error
+        return { id, error: data.error }
+      }
+    })
+  }, { behavior: 'immediate' })
+}
+
+/** Adds one entry to a wall's log. @throws as `addEntry` */
+export function addLogEntry(db: Database, siteId: string, wall: string, entry: unknown, receivedAt: string): LogEntry {
+  return db.transaction(() => {
+    const { key } = siteRow(db, siteId)
+    wallKey(db, key, wall)
+    return addEntry(db, key, wall, entry, receivedAt)
+  }, { behavior: 'immediate' })
 }

@@ -1,16 +1,15 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import fc from 'fast-check'
 import { sql } from 'drizzle-orm'
 import { d46, exampleJob, exampleWall, m1 } from '../../tests/fixtures/job'
 import { readJob, writeJob, type Job, type LogEntry, type Wall } from '../../core/job'
+import type { EntryOf } from '../../core/log'
 import { openDatabase } from '../database/connection'
-import { partToRow, rowToPart } from '../database/records'
-import { displays } from '../database/schema'
 import type { Database } from '../database/perDatabase'
-import { addLogEntry } from './log'
+import { brokenLink } from '../../core/log'
+import { addEntries, addLogEntry } from './log'
 import { importModels, readCatalogue, saveModel } from './catalogue'
 import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, saveRules } from './sites'
-import { createWall, readWall, saveWall, type WallState } from './walls'
+import { createWall, readWall, readWallText, saveWall, type WallState } from './walls'
 
 let opened: ReturnType<typeof openDatabase>
 let db: Database
@@ -21,6 +20,7 @@ beforeEach(() => {
 })
 afterEach(() => opened.close())
 
+const hole: EntryOf<'hole'> = { id: 'l1', at: AT, by: 'Isla', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit' }
 const refused = (act: () => unknown) => {
   try {
     act()
@@ -46,14 +46,21 @@ describe('a job in the database', () => {
     job.log.push({ id: 'l1', at: AT, by: 'Isla', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'miss', note: 'void' })
     const text = writeJob(readJob(JSON.stringify(job)))
     importJob(db, readJob(text), 'Isla', AT)
-    expect(writeJob(exportJob(db, 'holm-point'))).toBe(text)
+    const { log: [entry], ...out } = exportJob(db, 'holm-point')
+    expect(writeJob({ ...out, log: job.log })).toBe(text)
+    expect(entry).toEqual({ ...job.log[0], seq: 1, receivedAt: AT, prev: '', hash: entry!.hash })
+    expect(JSON.parse(readWallText(db, 'holm-point', 'w1'))).toEqual(JSON.parse(JSON.stringify(readWall(db, 'holm-point', 'w1'))))
   })
 
-  it('keeps any row and part alike', () => {
-    const anything = fc.dictionary(fc.constantFrom('id', 'power', 'vesa', 'extra', 'key', 'note', 'bezel.top'), fc.oneof(fc.string(), fc.double({ noNaN: true, noDefaultInfinity: true }).map(n => n || 0), fc.dictionary(fc.constantFrom('typical', 'max', 'odd'), fc.integer()), fc.constant({}), fc.array(fc.integer())))
-    fc.assert(fc.property(anything, (part) => {
-      expect(rowToPart(displays, partToRow(displays, structuredClone(part)))).toEqual(part)
-    }))
+  it('keeps the chain of its log, is added to after it, and is refused where the log was changed', () => {
+    importJob(db, { ...exampleJob(), log: [hole, { ...hole, id: 'l2' }] }, 'Isla', AT)
+    const out = exportJob(db, 'holm-point')
+    const copy = (change: (log: LogEntry[]) => LogEntry[]) => importJob(db, { ...structuredClone(out), site: { ...out.site, id: 'copy' }, log: change(structuredClone(out.log)) }, 'Isla', AT)
+    expect(refused(() => copy(([first, second]) => [{ ...first!, by: 'Nobody' }, second!]))).toMatchObject({ status: 422, faults: [{ path: '$.log[0]' }] })
+    expect(refused(() => copy(([, second]) => [second!])).faults).toMatchObject([{ path: '$.log[0]', message: expect.stringContaining('should be number 1, and is 2') }])
+    copy(log => [...log, { ...hole, id: 'l3' }])
+    const { log } = exportJob(db, 'copy')
+    expect([log.slice(0, 2), log[2]!.prev, brokenLink(log)]).toEqual([out.log, out.log[1]!.hash, undefined])
   })
 
   it('is refused a second time under its own id, and gets a free one', () => {
@@ -174,27 +181,45 @@ describe('a survey in the database', () => {
 
 describe('the log', () => {
   beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
-  const entry: LogEntry = { id: 'l1', at: AT, by: 'Isla', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit' }
-  const add = (change: Partial<LogEntry> = {}, wall = 'w1') => addLogEntry(db, 'holm-point', wall, { ...entry, ...change })
+  const add = (change: Partial<EntryOf<'hole'>> = {}, wall = 'w1') => addLogEntry(db, 'holm-point', wall, { ...hole, ...change }, AT)
+  const entries = () => exportJob(db, 'holm-point').log
 
-  it('is added to, once for each entry however often it is sent', () => {
-    add()
-    add()
-    add({ id: 'l2', result: 'miss' })
-    expect(exportJob(db, 'holm-point').log.map(({ id }) => id)).toEqual(['l1', 'l2'])
+  it('is added to, once for each entry however often it is sent, and each follows the one before', () => {
+    const first = add()
+    expect(add()).toEqual(first)
+    expect(addLogEntry(db, 'holm-point', 'w1', first, 'later')).toEqual(first)
+    add({ id: 'l2', result: 'void' })
+    expect(entries().map(({ id, seq, prev }) => [id, seq, prev])).toEqual([['l1', 1, ''], ['l2', 2, first.hash]])
+    expect(brokenLink(entries())).toBeUndefined()
+  })
+
+  it('gives an entry its place itself, whatever the entry says of that', () => {
+    expect(add({ seq: 7, prev: 'x', hash: 'y', receivedAt: '1999-01-01T00:00:00Z' })).toMatchObject({ seq: 1, prev: '', receivedAt: AT })
+    expect(brokenLink(entries())).toBeUndefined()
   })
 
   it('changes nothing and loses nothing, even by hand', () => {
-    add()
+    const first = add()
     expect(refused(() => add({ result: 'miss' })).code).toBe('entry-exists')
-    for (const tamper of [sql`UPDATE log SET result = 'miss'`, sql`DELETE FROM log`]) expect(() => db.run(tamper)).toThrow()
-    expect(exportJob(db, 'holm-point').log).toEqual([entry])
+    for (const tamper of [sql`UPDATE log SET entry = '{}'`, sql`DELETE FROM log`]) expect(() => db.run(tamper)).toThrow()
+    expect(entries()).toEqual([first])
+  })
+
+  it('takes many at once, and one that is refused keeps none of the others out', () => {
+    const results = addEntries(db, 'holm-point', 'w1', [hole, null, { ...hole, id: 'l2', x: 'far' }, { ...hole, result: 'miss' }, { ...hole, id: 'l3', kind: 'dance' }, { ...hole, id: 'l4' }], AT)
+    expect(results.map(result => [result.id, 'entry' in result ? 'kept' : result.error.code])).toEqual([['l1', 'kept'], [undefined, 'invalid'], ['l2', 'invalid'], ['l1', 'entry-exists'], ['l3', 'invalid'], ['l4', 'kept']])
+    expect(entries().map(({ id, seq }) => [id, seq])).toEqual([['l1', 1], ['l4', 2]])
+    expect(refused(() => addEntries(db, 'holm-point', 'w7', [], AT)).status).toBe(404)
   })
 
   it('refuses what is wrong', () => {
     expect(refused(() => add({ at: 'yesterday', by: '' })).faults!.map(({ path }) => path).sort()).toEqual(['$.at', '$.by'])
     expect(refused(() => add({}, 'w7')).status).toBe(404)
     expect(refused(() => add({ wall: 'w2' })).faults).toEqual([{ path: '$.wall', message: 'must be “w1”, as in the address' }])
+    const correction = { id: 'c1', at: AT, by: 'Isla', wall: 'w1', kind: 'correction', corrects: 'l1', note: 'typed wrong' }
+    expect(refused(() => addLogEntry(db, 'holm-point', 'w1', correction, AT)).faults).toEqual([{ path: '$.corrects', message: '“l1” is no earlier entry of this wall' }])
+    add()
+    expect(addLogEntry(db, 'holm-point', 'w1', correction, AT)).toMatchObject({ seq: 2, corrects: 'l1' })
   })
 })
 

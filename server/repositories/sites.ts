@@ -1,52 +1,25 @@
-import { asc, count, eq, sql } from 'drizzle-orm'
-import { KINDS, MODEL_KINDS, modelFaults, modelsOf } from '../../core/catalogue'
+import { asc, eq } from 'drizzle-orm'
 import { rulesFaults, validateJob, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
-import { partToRow, rowToPart, type Part } from '../database/records'
-import { perDatabase } from '../database/perDatabase'
-import { sites, walls } from '../database/schema'
-import { catalogueLists, insertPart, loadLists, siteBranch } from '../database/tree'
+import { brokenLink } from '../../core/log'
 import type { Database } from '../database/perDatabase'
-import { fieldsOf } from '../utils/fields'
-import { notFound, refusal, unfit } from '../utils/refusal'
+import { sites, walls } from '../database/schema'
+import { apiError, validationError } from '../utils/apiError'
+import { appendEntries, logOfSite } from './logRows'
+import { headOf, siteOfId, siteRow } from './siteRows'
+import { insertWall, wallsOfSite } from './walls'
 
 /** A site in the list of sites. */
 export interface SiteSummary extends Site {
   walls: { id: string, name: string, width: number, height: number, structure: string, savedAt: string, savedBy: string }[]
 }
 
-const siteOfId = perDatabase(db => db.select().from(sites).where(eq(sites['site.id'], sql.placeholder('id'))).prepare())
-
-/** A site's row, or 404. */
-export function siteRow(db: Database, id: string) {
-  const row = siteOfId(db).get({ id })
-  if (!row) throw notFound('site of this name')
-  return row
-}
-
 export function listSites(db: Database): SiteSummary[] {
   const wallRows = db.select({
-    parent: walls.parent, id: walls.id, name: walls.name, width: walls.width, height: walls.height,
-    structure: walls['structure.kind'], savedAt: walls.savedAt, savedBy: walls.savedBy,
+    site: walls.site, id: walls.id, name: walls.name, width: walls.width, height: walls.height,
+    structure: walls.structure, savedAt: walls.savedAt, savedBy: walls.savedBy,
   }).from(walls).orderBy(asc(walls.key)).all()
-  return db.select().from(sites).orderBy(asc(sites['site.name'])).all().map(site => ({
-    id: site['site.id'],
-    name: site['site.name'],
-    units: site['site.units'] as Site['units'],
-    walls: wallRows.filter(({ parent }) => parent === site.key).map(({ parent: _, ...wall }) => wall),
-  }))
-}
-
-/** Sites as read, by key: a site's catalogue and rules are read with each of its walls, and seldom change. */
-const heads = perDatabase(() => new Map<number, Job>())
-
-/** A job without its walls and log; not to be changed, as others read the same one. */
-export function loadJobHead(db: Database, row: ReturnType<typeof siteRow>): Job {
-  const known = heads(db).get(row.key)
-  if (known) return known
-  const part = loadLists(db, catalogueLists, rowToPart(sites, row), row.key)
-  const head = { rules: {}, ...part, format: 'wide-trellis-job', version: 1, walls: [], log: [] } as unknown as Job
-  heads(db).set(row.key, head)
-  return head
+  return db.select({ key: sites.key, id: sites.id, name: sites.name, units: sites.units }).from(sites).orderBy(asc(sites.name)).all()
+    .map(({ key, ...site }) => ({ ...site, walls: wallRows.filter(wall => wall.site === key).map(({ site: _, ...wall }) => wall) }))
 }
 
 /** What a site decides for all its walls, and which version of that it is. */
@@ -54,7 +27,7 @@ export interface SiteState { site: Site, rules: Rules, version: number }
 
 export function readSite(db: Database, id: string): SiteState {
   const row = siteRow(db, id)
-  const { site, rules } = loadJobHead(db, row)
+  const { site, rules } = headOf(db, row)
   return { site, rules, version: row.version }
 }
 
@@ -62,78 +35,48 @@ export function readSite(db: Database, id: string): SiteState {
  * Puts a site's house rules in the place of the version they were made from; every wall is planned
  * by them from then on.
  *
- * @throws 409 with what is kept now, where somebody changed it in between; 422 with every fault
+ * @throws 409 with the state that the server has now, where somebody changed it in between; 422 with every fault
  */
 export function saveRules(db: Database, id: string, rules: unknown, version: unknown): SiteState {
   db.transaction(() => {
     const row = siteRow(db, id)
-    if (version !== row.version) throw refusal(409, 'stale', 'Somebody changed this site’s rules after you opened them.', { current: readSite(db, id) })
+    if (version !== row.version) throw apiError(409, 'stale', 'Somebody changed this site’s rules after you opened them.', { current: readSite(db, id) })
     const faults = rulesFaults(rules)
-    if (faults.length > 0) throw unfit(faults)
-    const { rules: _, ...rest } = rowToPart(sites, structuredClone(row))
-    db.update(sites).set({ ...partToRow(sites, structuredClone({ ...rest, rules }) as Part), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
-    forgetHead(db, row)
-  })
+    if (faults.length > 0) throw validationError(faults)
+    db.update(sites).set({ head: JSON.stringify({ ...headOf(db, row), rules }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
+  }, { behavior: 'immediate' })
   return readSite(db, id)
-}
-
-/** Reads a site anew next time: what was read while something was under way that was then refused is not so. */
-export function forgetHead(db: Database, row: ReturnType<typeof siteRow>): void {
-  heads(db).delete(row.key)
-}
-
-/**
- * Adds models to a site's catalogue that it does not have. A model that it has stays as its walls
- * were planned with it, whatever the firm's catalogue says by now.
- *
- * @throws 422 with every fault
- */
-export function addModels(db: Database, row: ReturnType<typeof siteRow>, models: unknown): void {
-  const given = fieldsOf(models)
-  const { catalogue } = loadJobHead(db, row)
-  let added = false
-  for (const kind of MODEL_KINDS) {
-    const { list } = KINDS[kind]
-    const branch = catalogueLists[`catalogue.${list}`]
-    if (given[list] === undefined || !branch) continue
-    if (!Array.isArray(given[list])) throw unfit([{ path: `$.models.${list}`, message: 'must be a list' }])
-    const known = new Set(modelsOf(catalogue, kind).map(({ id }) => id))
-    for (const model of given[list] as unknown[]) {
-      const faults = modelFaults(kind, model)
-      if (faults.length > 0) throw unfit(faults.map(({ path, message }) => ({ path: path.replace('$', `$.models.${list}`), message })))
-      if (known.has((model as Part).id as string)) continue
-      insertPart(db, branch, structuredClone(model) as Part, { parent: row.key })
-      added = true
-    }
-  }
-  if (added) forgetHead(db, row)
 }
 
 /** A whole site as its job file. */
 export function exportJob(db: Database, id: string): Job {
   const row = siteRow(db, id)
-  const job = { ...loadJobHead(db, row) } as unknown as Part
-  const { walls: wallList, log } = siteBranch.lists
-  return loadLists(db, { walls: wallList!, log: log! }, job, row.key) as unknown as Job
+  return { format: 'wide-trellis-job', version: 1, ...headOf(db, row), walls: wallsOfSite(db, row.key), log: logOfSite(db, row.key) }
 }
 
-/** Keeps a job as a new site. @throws 409 where a site of this id is kept already */
-export function importJob(db: Database, job: Job, by: string, at: string): string {
-  const { format: _f, version: _v, ...part } = structuredClone(validateJob(job)) as unknown as Part
-  const { id } = job.site
+/**
+ * Keeps a job as a new site. A log that has its chain keeps it; what no server has had yet is added to it.
+ *
+ * @throws 409 where the server has a site of this id; 422 with every fault, where the log's chain is broken, too
+ */
+export function importJob(db: Database, given: Job, by: string, at: string): string {
+  const { format: _f, version: _v, walls: wallList, log, ...head } = validateJob(given)
+  const { site } = head
+  const broken = brokenLink(log)
+  if (broken) throw validationError([{ path: `$.log[${broken.index}]`, message: `${broken.why}: the log of this file was changed after it was recorded` }])
   return db.transaction(() => {
-    if (db.select({ n: count() }).from(sites).where(eq(sites['site.id'], id)).get()!.n > 0) {
-      throw refusal(409, 'site-exists', `A site “${id}” is kept here already. Bring it in as a copy, or leave it.`)
-    }
-    const key = insertPart(db, siteBranch, part, {})
-    db.update(walls).set({ savedAt: at, savedBy: by }).where(eq(walls.parent, key)).run()
-    return id
-  })
+    if (siteOfId(db).get({ id: site.id })) throw apiError(409, 'site-exists', `There is a site “${site.id}” here already. Bring it in as a copy, or leave it.`)
+    const { lastInsertRowid } = db.insert(sites).values({ id: site.id, name: site.name, units: site.units, head: JSON.stringify(head) }).run()
+    const key = Number(lastInsertRowid)
+    for (const wall of wallList) insertWall(db, key, wall, by, at)
+    appendEntries(db, key, log, at)
+    return site.id
+  }, { behavior: 'immediate' })
 }
 
 /** An id that no site has: the wanted one, or with the next free number behind it. */
 export function freeSiteId(db: Database, wanted: string): string {
-  const taken = new Set(db.select({ id: sites['site.id'] }).from(sites).all().map(({ id }) => id))
+  const taken = new Set(db.select({ id: sites.id }).from(sites).all().map(({ id }) => id))
   let id = wanted
   for (let n = 2; taken.has(id); n++) id = `${wanted}-${n}`
   return id

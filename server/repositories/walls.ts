@@ -1,119 +1,135 @@
 import { and, asc, eq, sql } from 'drizzle-orm'
-import { wallFaults, type Job, type Wall } from '../../core/job'
+import { modelsUsedBy } from '../../core/catalogue'
+import { same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type Wall } from '../../core/job'
 import { infeasibleInputs } from '../../core/plan'
-import { perDatabase } from '../database/perDatabase'
-import { rowToPart, type Part } from '../database/records'
-import { log, walls } from '../database/schema'
-import { insertPart, loadLists, replacePart, wallBranch } from '../database/tree'
-import type { Database } from '../database/perDatabase'
-import { notFound, refusal, unfit } from '../utils/refusal'
-import { addModels, forgetHead, loadJobHead, siteRow } from './sites'
+import { perDatabase, type Database } from '../database/perDatabase'
+import { wallModels, walls } from '../database/schema'
+import { apiError, notFound, validationError } from '../utils/apiError'
+import { parsedOnce } from './documents'
+import { entryTexts } from './logRows'
+import { headOf, saveCatalogue, siteRow, withModels } from './siteRows'
 
-/** A wall as kept: the job with only this wall and its log, and which version of the wall it is. */
-export interface WallState {
-  job: Job
-  version: number
-  savedAt: string
-  savedBy: string
+/** Which version of a wall it is, when it was saved and by whom. */
+export interface WallVersion { version: number, savedAt: string, savedBy: string }
+
+/** A wall as the server has it: the job with only this wall and its log. */
+export interface WallState extends WallVersion { job: Job }
+
+type WallRow = typeof walls.$inferSelect
+
+const ONE_WALL = and(eq(walls.site, sql.placeholder('site')), eq(walls.id, sql.placeholder('id')))
+const wallOfSite = perDatabase(db => db.select().from(walls).where(ONE_WALL).prepare())
+const keyOfWall = perDatabase(db => db.select({ key: walls.key }).from(walls).where(ONE_WALL).prepare())
+const everyWall = perDatabase(db => db.select().from(walls).where(eq(walls.site, sql.placeholder('site'))).orderBy(asc(walls.key)).prepare())
+const updateWall = perDatabase(db => db.update(walls).set({
+  name: sql`${sql.placeholder('name')}`, width: sql`${sql.placeholder('width')}`, height: sql`${sql.placeholder('height')}`, structure: sql`${sql.placeholder('structure')}`,
+  version: sql`${sql.placeholder('version')}`, savedAt: sql`${sql.placeholder('savedAt')}`, savedBy: sql`${sql.placeholder('savedBy')}`, document: sql`${sql.placeholder('document')}`,
+}).where(eq(walls.key, sql.placeholder('key'))).prepare())
+
+/** The number of a wall's row, or 404. */
+export function wallKey(db: Database, site: number, id: string): number {
+  const row = keyOfWall(db).get({ site, id })
+  if (!row) throw notFound('wall of this name on this site')
+  return row.key
 }
 
-const wallOfSite = perDatabase(db =>
-  db.select().from(walls).where(and(eq(walls.parent, sql.placeholder('site')), eq(walls.id, sql.placeholder('id')))).prepare())
-const logOfWall = perDatabase(db =>
-  db.select().from(log).where(and(eq(log.parent, sql.placeholder('site')), eq(log.wall, sql.placeholder('id')))).orderBy(asc(log.key)).prepare())
-
-function wallRow(db: Database, site: number, id: string) {
+function wallRow(db: Database, site: number, id: string): WallRow {
   const row = wallOfSite(db).get({ site, id })
   if (!row) throw notFound('wall of this name on this site')
   return row
 }
 
-/** Walls as read, by key: one version of a wall is read by many and never changes. */
-const readWalls = perDatabase(() => new Map<number, { version: number, wall: Wall }>())
-/** So many are kept at hand; the one longest there makes room. */
-const AT_HAND = 100
+/** A wall as the job file has it. Not to be changed, as others read the same one. */
+const wallOf = (db: Database, { key, document }: WallRow): Wall => parsedOnce<Wall>(db, `wall ${key}`, document)
 
-/** A wall row as the job file has it; lists that the format wants are there even when empty. Not to be changed. */
-export function loadWall(db: Database, row: ReturnType<typeof wallRow>): Wall {
-  const known = readWalls(db).get(row.key)
-  if (known?.version === row.version) return known.wall
-  const part = loadLists(db, wallBranch.lists, rowToPart(walls, row), row.key)
-  return keepAtHand(db, row.key, row.version, { covering: [], arrays: [], ...part } as unknown as Wall)
-}
-
-function keepAtHand(db: Database, key: number, version: number, wall: Wall): Wall {
-  const atHand = readWalls(db)
-  atHand.delete(key)
-  if (atHand.size >= AT_HAND) atHand.delete(atHand.keys().next().value!)
-  atHand.set(key, { version, wall })
-  return wall
-}
+/** All walls of a site, in the order in which they were begun. */
+export const wallsOfSite = (db: Database, site: number): Wall[] => everyWall(db).all({ site }).map(row => wallOf(db, row))
 
 export function readWall(db: Database, siteId: string, id: string): WallState {
   const site = siteRow(db, siteId)
   const row = wallRow(db, site.key, id)
-  const entries = logOfWall(db).all({ site: site.key, id })
-  const job = loadJobHead(db, site)
-  return {
-    job: { ...job, walls: [loadWall(db, row)], log: entries.map(entry => rowToPart(log, entry)) as unknown as Job['log'] },
-    version: row.version,
-    savedAt: row.savedAt,
-    savedBy: row.savedBy,
-  }
+  const { version, savedAt, savedBy } = row
+  const log = entryTexts(db, site.key, id).map(entry => JSON.parse(entry) as LogEntry)
+  return { job: { format: 'wide-trellis-job', version: 1, ...headOf(db, site), walls: [wallOf(db, row)], log }, version, savedAt, savedBy }
+}
+
+/** The same as JSON, put together from what the database has as JSON. */
+export function readWallText(db: Database, siteId: string, id: string): string {
+  const site = siteRow(db, siteId)
+  const { document, version, savedAt, savedBy } = wallRow(db, site.key, id)
+  const job = `{"format":"wide-trellis-job","version":1,${site.head.slice(1, -1)},"walls":[${document}],"log":[${entryTexts(db, site.key, id).join(',')}]}`
+  return `{"job":${job},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
+}
+
+/** What cannot be in a wall, whatever the place; worked out once for each wall and catalogue, as the next save asks it again. */
+const infeasible = new WeakMap<Wall, { catalogue: Catalogue, faults: Fault[] }>()
+function infeasibleIn(wall: Wall, catalogue: Catalogue): Fault[] {
+  const known = infeasible.get(wall)
+  if (known?.catalogue === catalogue) return known.faults
+  const faults = infeasibleInputs(wall, catalogue)
+  infeasible.set(wall, { catalogue, faults })
+  return faults
 }
 
 /** Faults of a wall that is to take the place of `before`: an edit may leave what cannot be, not bring it in. */
-function faultsOfEdit(wall: unknown, before: Wall | undefined, { catalogue }: Pick<Job, 'catalogue'>) {
+function faultsOfEdit(wall: unknown, before: Wall | undefined, catalogue: Catalogue): Fault[] {
   const faults = wallFaults(wall, catalogue, '$', before)
   if (faults.length > 0) return faults
-  const known = new Set((before ? infeasibleInputs(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`))
-  return infeasibleInputs(wall as Wall, catalogue).filter(({ path, message }) => !known.has(`${path} ${message}`))
+  const known = new Set((before ? infeasibleIn(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`))
+  return infeasibleIn(wall as Wall, catalogue).filter(({ path, message }) => !known.has(`${path} ${message}`))
 }
+
+function saveModelsUsed(db: Database, key: number, wall: Wall): void {
+  db.delete(wallModels).where(eq(wallModels.wall, key)).run()
+  const used = modelsUsedBy(wall).map(({ kind, id }) => ({ wall: key, kind, model: id }))
+  if (used.length > 0) db.insert(wallModels).values(used).run()
+}
+
+const columnsOf = ({ name, width, height, structure }: Wall) => ({ name, width, height, structure: structure.kind })
 
 /**
  * Puts a wall in the place of the version it was made from.
  *
  * @param models what the wall takes from the firm's catalogue that its site does not have yet, in lists as a job file's
- * @throws 409 with the state kept now, where somebody saved in between; 422 with every fault
+ * @throws 409 with the state that the server has now, where somebody saved in between; 422 with every fault
  */
-export function saveWall(db: Database, siteId: string, id: string, wall: unknown, version: unknown, by: string, at: string, models: unknown = {}): Pick<WallState, 'version' | 'savedAt' | 'savedBy'> {
-  const site = siteRow(db, siteId)
-  const save = () => db.transaction(() => {
+export function saveWall(db: Database, siteId: string, id: string, wall: unknown, version: unknown, by: string, at: string, models: unknown = {}): WallVersion {
+  return db.transaction(() => {
+    const site = siteRow(db, siteId)
     const row = wallRow(db, site.key, id)
-    if (version !== row.version) {
-      throw refusal(409, 'stale', `${row.savedBy || 'Somebody'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })
-    }
-    addModels(db, site, models)
-    const before = loadWall(db, row)
-    const faults = faultsOfEdit(wall, before, loadJobHead(db, site))
-    if (faults.length > 0) throw unfit(faults)
-    if ((wall as Wall).id !== id) throw unfit([{ path: '$.id', message: `must be “${id}”, as in the address` }])
-    const next = { version: row.version + 1, savedAt: at, savedBy: by }
-    replacePart(db, wallBranch, structuredClone(wall) as Part, structuredClone(before) as unknown as Part, row.key, next)
-    return { key: row.key, next }
-  })
-  let saved: ReturnType<typeof save>
-  try {
-    saved = save()
-  }
-  catch (error) {
-    forgetHead(db, site)
-    throw error
-  }
-  keepAtHand(db, saved.key, saved.next.version, wall as Wall)
-  return saved.next
+    if (version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Somebody'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })
+    const { catalogue } = headOf(db, site)
+    const withTheirs = withModels(catalogue, models)
+    const before = wallOf(db, row)
+    const faults = faultsOfEdit(wall, before, withTheirs)
+    if (faults.length > 0) throw validationError(faults)
+    const after = wall as Wall
+    if (after.id !== id) throw validationError([{ path: '$.id', message: `must be “${id}”, as in the address` }])
+    if (withTheirs !== catalogue) saveCatalogue(db, site, withTheirs)
+    const saved: WallVersion = { version: row.version + 1, savedAt: at, savedBy: by }
+    const document = JSON.stringify(after)
+    updateWall(db).run({ key: row.key, ...columnsOf(after), ...saved, document })
+    if (!same(modelsUsedBy(before), modelsUsedBy(after))) saveModelsUsed(db, row.key, after)
+    parsedOnce(db, `wall ${row.key}`, document, after)
+    return saved
+  }, { behavior: 'immediate' })
+}
+
+/** Keeps a wall of a site that has none of its id. */
+export function insertWall(db: Database, site: number, wall: Wall, by: string, at: string): void {
+  const { lastInsertRowid } = db.insert(walls).values({ site, id: wall.id, ...columnsOf(wall), savedAt: at, savedBy: by, document: JSON.stringify(wall) }).run()
+  saveModelsUsed(db, Number(lastInsertRowid), wall)
 }
 
 /** Keeps a new wall. @throws 409 where the site has one of this id, 422 with every fault */
 export function createWall(db: Database, siteId: string, wall: unknown, by: string, at: string): string {
   return db.transaction(() => {
     const site = siteRow(db, siteId)
-    const faults = faultsOfEdit(wall, undefined, loadJobHead(db, site))
-    if (faults.length > 0) throw unfit(faults)
+    const faults = faultsOfEdit(wall, undefined, headOf(db, site).catalogue)
+    if (faults.length > 0) throw validationError(faults)
     const { id } = wall as Wall
-    const taken = db.select({ key: walls.key }).from(walls).where(and(eq(walls.parent, site.key), eq(walls.id, id))).get()
-    if (taken) throw refusal(409, 'wall-exists', `This site has a wall “${id}” already.`)
-    insertPart(db, wallBranch, structuredClone(wall) as Part, { parent: site.key, savedAt: at, savedBy: by })
+    if (keyOfWall(db).get({ site: site.key, id })) throw apiError(409, 'wall-exists', `This site has a wall “${id}” already.`)
+    insertWall(db, site.key, wall as Wall, by, at)
     return id
-  })
+  }, { behavior: 'immediate' })
 }

@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3'
-import { refusal } from './refusal'
+import { apiError } from './apiError'
 
 /** The largest body the API takes, bytes. */
 export const LARGEST_BODY = 5 * 1024 * 1024
@@ -8,7 +8,7 @@ const TOO_LARGE = 'What was sent is over 5 MB. A job file of that size holds mor
 
 /** A request's body as it came. @throws 413 with these words where it is larger than `most` bytes */
 export async function bodyBytes({ node: { req } }: H3Event, most: number, words: string): Promise<Buffer> {
-  const tooLarge = () => refusal(413, 'too-large', words)
+  const tooLarge = () => apiError(413, 'too-large', words)
   if (Number(req.headers['content-length'] ?? 0) > most) throw tooLarge()
   const chunks: Buffer[] = []
   let size = 0
@@ -31,6 +31,6 @@ export async function jsonBody(event: H3Event): Promise<unknown> {
     return JSON.parse(text) as unknown
   }
   catch (error) {
-    throw refusal(400, 'not-json', `What was sent is not JSON: ${(error as Error).message}`)
+    throw apiError(400, 'not-json', `What was sent is not JSON: ${(error as Error).message}`)
   }
 }

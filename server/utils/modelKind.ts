@@ -1,5 +1,5 @@
 import { MODEL_KINDS, type ModelKind } from '../../core/catalogue'
-import { notFound } from './refusal'
+import { notFound } from './apiError'
 
 /** The kind of model that an address names. @throws 404 for any other */
 export function modelKind(given: string | undefined): ModelKind {

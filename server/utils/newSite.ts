@@ -1,7 +1,7 @@
 import type { Site } from '../../core/job'
 import type { Database } from '../database/perDatabase'
 import { freeSiteId } from '../repositories/sites'
-import { unfit } from './refusal'
+import { validationError } from './apiError'
 
 /** An id made of a name: small letters, figures and hyphens. */
 export function idFrom(name: string, otherwise: string): string {
@@ -15,7 +15,7 @@ export function newSite(db: Database, { name, units }: Record<string, unknown>):
     ...typeof name === 'string' && name.trim() ? [] : [{ path: '$.name', message: 'must not be empty' }],
     ...units === 'metric' || units === 'imperial' ? [] : [{ path: '$.units', message: 'must be metric or imperial' }],
   ]
-  if (faults.length > 0) throw unfit(faults)
+  if (faults.length > 0) throw validationError(faults)
   const written = (name as string).trim().slice(0, 200)
   return { id: freeSiteId(db, idFrom(written, 'site')), name: written, units: units as Site['units'] }
 }

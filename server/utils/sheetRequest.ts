@@ -1,14 +1,14 @@
 import type { SheetOptions, PaperName } from '../../core/mark/sheet'
 import { PAPERS } from '../../core/mark/sheet'
 import type { UnitSystem } from '../../core/units'
-import { refusal } from './refusal'
+import { apiError } from './apiError'
 
 export type SheetFormat = 'pdf' | 'svg' | 'csv'
 
 export function choice<T extends string>(name: string, given: unknown, choices: T[], otherwise: T): T {
   if (given === undefined) return otherwise
   const found = choices.find(option => option === given)
-  if (!found) throw refusal(400, 'unknown-choice', `“${name}” must be one of ${choices.join(', ')}.`, { faults: [{ path: `?${name}`, message: `must be one of ${choices.join(', ')}` }] })
+  if (!found) throw apiError(400, 'unknown-choice', `“${name}” must be one of ${choices.join(', ')}.`, { faults: [{ path: `?${name}`, message: `must be one of ${choices.join(', ')}` }] })
   return found
 }
 

@@ -153,7 +153,7 @@ test('alternatives are kept side by side, compared, and one is chosen', async ({
   await page.locator('[data-alternative=a]').getByRole('button', { name: 'show' }).click()
   await expect(page.locator('[data-finding=alternative-open]')).toHaveCount(0)
   await saved(page)
-  expect((await house.wall()).job.walls[0]).toMatchObject({ alternative: 'a', chosen: 'a', arrays: [{ columns: 3 }], alternatives: [{ id: 'a' }, { id: 'b', name: 'Narrow', arrays: [{ columns: 2 }] }] })
+  expect((await house.wall()).job.walls[0]).toMatchObject({ alternative: 'a', chosen: 'a', arrays: [{ columns: 3, alternative: 'a' }, { columns: 2, alternative: 'b' }], alternatives: [{ id: 'a' }, { id: 'b', name: 'Narrow' }] })
 })
 
 test('what must stay clear stops an array that lies over it', async ({ page }) => {

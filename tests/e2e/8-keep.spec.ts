@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { expect, fill, HALL, otherPerson, saved, test } from './house'
 
 test('every edit is undone and redone, and outlives a reload and a restart', async ({ page, house }) => {
@@ -63,6 +64,26 @@ test('what was not sent when the browser closed is there when it opens again', a
   await expect(again.getByLabel('above the floor')).toHaveValue('920')
   await saved(again)
   expect((await house.wall()).job.walls[0].arrays[0].at.y.value).toBe(920)
+})
+
+test('two people who work on different alternatives of a wall do not mix them', async ({ browser, house }) => {
+  const [isla, odd] = [await otherPerson(browser, house, 'Isla'), await otherPerson(browser, house, 'Odd')]
+  const all = async (page: Page) => page.getByRole('tab', { name: 'All', exact: true }).click()
+  await isla.goto(`${HALL}/arrange`)
+  await all(isla)
+  await isla.getByRole('button', { name: 'Try another' }).click()
+  await saved(isla)
+  await odd.goto(`${HALL}/arrange`)
+  await expect(odd.getByLabel('Columns')).toHaveValue('3')
+  await fill(odd, 'Columns', '2')
+  await saved(odd)
+  // Isla goes back to the first while Odd’s change to the second is there already.
+  await isla.locator('[data-alternative=a]').getByRole('button', { name: 'show' }).click()
+  await isla.getByTestId('conflict').getByRole('button', { name: 'Put my changes on theirs' }).click()
+  await saved(isla)
+  const [wall] = (await house.wall()).job.walls
+  expect([wall.alternative, wall.arrays.map(({ alternative, columns }: { alternative: string, columns: number }) => [alternative, columns])]).toEqual(['a', [['a', 3], ['b', 2]]])
+  await expect(isla.locator('[data-screen=departures-r1c3]')).toBeVisible()
 })
 
 test('the second of two people to save is told, sees the other’s state, and loses nothing', async ({ browser, house }) => {

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { AlignCenterHorizontal, AlignCenterVertical, AlignEndHorizontal, AlignEndVertical, AlignHorizontalDistributeCenter, AlignHorizontalSpaceBetween, AlignStartHorizontal, AlignStartVertical, AlignVerticalDistributeCenter, AlignVerticalSpaceBetween, Copy, FlipHorizontal2, GitCompareArrows, Plus, Trash2 } from 'lucide-vue-next'
-import type { Wall } from '~~/core/job'
+import { arraysOf, type Wall } from '~~/core/job'
 
 /** Everything that hangs on the wall: arrays apart and in line, and the alternatives that the client can choose from. */
 const emit = defineEmits<{ add: [] }>()
 const store = useWallStore()
 const { comparing } = useComparison()
 const wall = computed(() => store.wall!)
-const current = computed(() => wall.value.arrays.find(({ id }) => id === store.array?.id))
+const arrays = computed(() => arraysOf(wall.value))
+const current = computed(() => arrays.value.find(({ id }) => id === store.array?.id))
 const displays = computed(() => store.catalogue.displays)
 const fault = ref('')
 function act(label: string, recipe: (wall: Wall) => void) {
@@ -41,7 +42,7 @@ const chooseIt = (id: string) => act('The client’s choice', (wall) => {
 <template>
   <div class="space-y-2.5">
     <ul class="max-h-40 space-y-1 overflow-y-auto" aria-label="Arrays of this wall" tabindex="0">
-      <li v-for="array in wall.arrays" :key="array.id">
+      <li v-for="array in arrays" :key="array.id">
         <button type="button" class="flex min-h-[var(--target)] w-full items-center justify-between gap-2 rounded border px-2 text-left text-sm" :class="current?.id === array.id ? 'border-pine bg-paper font-semibold' : 'border-hair bg-paper'" :aria-pressed="current?.id === array.id" @click="store.arrayId = array.id">
           <span class="truncate">{{ array.name }}</span><span class="figures shrink-0">{{ array.rows }} × {{ array.columns }}</span>
         </button>
@@ -57,18 +58,18 @@ const chooseIt = (id: string) => act('The client’s choice', (wall) => {
       <button type="button" class="press !px-1" :disabled="!current" title="Mirror it about the wall’s middle" aria-label="Mirror the array" @click="act('Mirror an array', wall => mirrorArray(wall, current!.id, displays))">
         <FlipHorizontal2 class="size-4" aria-hidden="true" />
       </button>
-      <button type="button" class="press !px-1" :disabled="!current" title="Take it away" aria-label="Take the array away" @click="act('Take an array away', (wall) => { wall.arrays = wall.arrays.filter(({ id }) => id !== current!.id) })">
+      <button type="button" class="press !px-1" :disabled="!current" title="Take it away" aria-label="Take the array away" @click="act('Take an array away', wall => removeArray(wall, current!.id))">
         <Trash2 class="size-4" aria-hidden="true" />
       </button>
     </div>
     <TextField v-if="current" label="Its name" :value="current.name" :actions="{ commit: name => store.edit('Name an array', wall => { arrayOf(wall, current!.id).name = name }) }" />
-    <template v-if="wall.arrays.length > 1">
+    <template v-if="arrays.length > 1">
       <LengthField label="Kept clear between arrays" :value="wall.clearance" :actions="{ commit: mm => store.edit('Clearance', wall => { wall.clearance = mm }) }" />
       <div class="grid grid-cols-5 gap-1" role="group" aria-label="The other arrays">
         <button v-for="{ edge, icon, label } in ALIGN" :key="edge" type="button" class="press !px-0" :title="label" :aria-label="label" @click="act(label, wall => alignArrays(wall, current!.id, edge, displays))">
           <component :is="icon" class="size-4" aria-hidden="true" />
         </button>
-        <button v-for="{ axis, by, icon, label } in SPREAD" :key="label" type="button" class="press !px-0" :disabled="wall.arrays.length < 3" :title="label" :aria-label="label" @click="act(label, wall => distributeArrays(wall, axis, by, displays))">
+        <button v-for="{ axis, by, icon, label } in SPREAD" :key="label" type="button" class="press !px-0" :disabled="arrays.length < 3" :title="label" :aria-label="label" @click="act(label, wall => distributeArrays(wall, axis, by, displays))">
           <component :is="icon" class="size-4" aria-hidden="true" />
         </button>
       </div>
@@ -95,7 +96,7 @@ const chooseIt = (id: string) => act('The client’s choice', (wall) => {
         </li>
       </ul>
       <div class="mt-1 grid grid-cols-2 gap-2">
-        <button type="button" class="press" :disabled="wall.arrays.length === 0" @click="act('Keep an alternative', addAlternative)">
+        <button type="button" class="press" :disabled="arrays.length === 0" @click="act('Keep an alternative', addAlternative)">
           <Plus class="size-4" aria-hidden="true" /> Try another
         </button>
         <button type="button" class="press" :disabled="alternatives.length < 2" :aria-pressed="comparing" @click="comparing = !comparing">

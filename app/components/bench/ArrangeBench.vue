@@ -98,7 +98,7 @@ useCommands(PANELS.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrang
       {{ missed }}
     </p>
     <BenchPanels v-if="array || panel === 'all'" v-model="panel" :panels="PANELS" label="Parts of the arrangement" />
-    <ChoiceField v-if="array && store.shown!.arrays.length > 1 && panel !== 'all'" inline label="Of" :value="array.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; clear(); return [] }" />
+    <ChoiceField v-if="array && store.arrays.length > 1 && panel !== 'all'" inline label="Of" :value="array.id" :options="store.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; clear(); return [] }" />
     <LazyArraysPanel v-if="panel === 'all'" @add="addGrid" />
     <template v-else-if="array">
       <GridPanel v-if="panel === 'grid'" />

@@ -2,8 +2,8 @@
 import { OctagonX, TriangleAlert, Info } from 'lucide-vue-next'
 import { screenId } from '~~/core/arrange'
 import type { Finding } from '~~/core/finding'
+import { figuresOf } from '~~/core/log'
 import { keyOf } from '~~/core/subject'
-import { textToString } from '~~/core/units'
 
 /** Findings, the worst first; those that one cure settles stand together. */
 const { findings } = defineProps<{ findings: Finding[] }>()
@@ -47,15 +47,12 @@ const fault = ref('')
 function takeOn(stops: Finding[]) {
   const [by, because] = [name.value.trim(), reason.value.trim()]
   if (!by || !because) return void (fault.value = by ? 'Say why: it is kept and printed.' : 'Say who you are: the name is kept and printed.')
-  const at = new Date().toISOString()
-  fault.value = store.edit('Override a stop', (wall) => {
-    for (const { code, subject, message } of stops) overrideStop(wall, { code, subject: subject.id, by, reason: because, at, told: textToString(message, 'metric') })
-  }).map(({ message }) => message).join(' ')
-  if (!fault.value) taking.value = reason.value = ''
+  for (const { code, subject, message } of stops) store.record(by, { kind: 'override', code, subject: subject.id, reason: because, figures: figuresOf(message) })
+  taking.value = reason.value = fault.value = ''
 }
-const takeBack = (stops: Finding[]) => store.edit('Let a stop stand', (wall) => {
-  for (const { code, subject } of stops) restoreStop(wall, code, subject.id)
-})
+function endOverride(findings: Finding[]) {
+  for (const { code, subject } of findings) store.record(name.value.trim() || 'Somebody', { kind: 'override-ended', code, subject: subject.id })
+}
 </script>
 
 <template>
@@ -104,8 +101,8 @@ const takeBack = (stops: Finding[]) => store.edit('Let a stop stand', (wall) => 
         <button v-if="finding.severity === 'stop' && OVERRIDABLE.has(finding.stage)" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
           Override…
         </button>
-        <button v-if="finding.overridden" type="button" class="press !px-2 whitespace-nowrap" @click="takeBack(all)">
-          Let it stand
+        <button v-if="finding.overridden" type="button" class="press !px-2 whitespace-nowrap" @click="endOverride(all)">
+          End the override
         </button>
       </div>
     </li>

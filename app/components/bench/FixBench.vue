@@ -18,7 +18,7 @@ useCommands(PANELS.map(({ id, title }) => ({ id: `fix-${id}`, title: `Fix: ${tit
     </p>
     <template v-else-if="array">
       <BenchPanels v-model="panel" :panels="PANELS" label="Parts of the fixing" />
-      <ChoiceField v-if="store.shown!.arrays.length > 1" inline label="Of" :value="array.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; return [] }" />
+      <ChoiceField v-if="store.arrays.length > 1" inline label="Of" :value="array.id" :options="store.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; return [] }" />
       <ChoiceField v-if="pairs.length > 1" label="For" :value="keyOf(fixing)" :options="pairOptions" :commit="(value) => { pair = value; return [] }" />
       <FastenerPanel v-if="panel === 'wall'" />
       <DrivePanel v-else-if="panel === 'set'" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Check, ChevronLeft, ChevronRight, X } from 'lucide-vue-next'
 import { format } from 'date-fns'
-import type { LogEntry } from '~~/core/job'
+import type { MadeHole } from '~~/core/log'
 import { fromPrintedLevel } from '~~/core/mark'
 import { isSame } from '~~/core/subject'
 
@@ -35,7 +35,7 @@ function go(by: number) {
   note.value = ''
   fault.value = ''
 }
-function record(result: LogEntry['result']) {
+function record(result: MadeHole['result']) {
   if (!step.value) return
   if (!name.value.trim()) {
     fault.value = 'Write your name first: the log keeps who made each hole.'
@@ -43,11 +43,7 @@ function record(result: LogEntry['result']) {
     return
   }
   const { id, x, y } = step.value.hole
-  store.unsentLog = [...store.unsentLog, {
-    id: crypto.randomUUID?.() ?? `${Date.now()}-${Math.random().toString(36).slice(2)}`,
-    at: new Date().toISOString(), by: name.value.trim(), wall: store.id, kind: 'hole', hole: id, x, y, result,
-    ...note.value.trim() && { note: note.value.trim() },
-  }]
+  store.record(name.value.trim(), { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() } })
   if (result === 'hit') go(1)
   else note.value = ''
 }

@@ -39,7 +39,7 @@ useCommands((['plates', 'remedies', 'depth'] as const).map(id => ({ id: `mount-$
     </p>
     <template v-else>
       <BenchPanels v-model="panel" :panels="PANELS" label="Parts of the mounting" />
-      <ChoiceField v-if="store.shown!.arrays.length > 1" inline label="Of" :value="array!.id" :options="store.shown!.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; clear(); return [] }" />
+      <ChoiceField v-if="store.arrays.length > 1" inline label="Of" :value="array!.id" :options="store.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; clear(); return [] }" />
       <PlatesPanel v-if="panel === 'plates'" />
       <LazyRemediesPanel v-else-if="panel === 'remedies'" />
       <LazyDepthPanel v-else />

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../../tests/fixtures/job'
+import type { ScreenArray } from '../../job'
+import { NOTHING_BUILT, type Override } from '../../log'
 import { planWall } from '../../plan'
 import { drawSheet, pageAsSvg, PAPERS, tableOf, type SheetOptions } from './index'
 import { scaleFor } from './paper'
@@ -82,18 +84,17 @@ describe('a page by itself', () => {
 })
 
 describe('what is to be known beside the marks', () => {
-  const sheetOf = (change: (array: NonNullable<ReturnType<typeof exampleJob>['walls'][0]['arrays'][0]>, wall: ReturnType<typeof exampleJob>['walls'][0]) => void) => {
+  const sheetOf = (change: (array: ScreenArray) => void, overrides: Override[] = []) => {
     const job = exampleJob()
     const [wall] = job.walls
-    change(wall!.arrays[0]!, wall!)
-    return drawSheet(job, wall!, planWall(wall!, job), { paper: 'a3', units: 'metric', precision: {} }).pages.join('')
+    change(wall!.arrays[0]!)
+    return drawSheet(job, wall!, planWall(wall!, job, { ...NOTHING_BUILT, overrides }), { paper: 'a3', units: 'metric', precision: {} }).pages.join('')
   }
   it('is what was put by hand, and the stops that somebody took on, with the reasons', () => {
-    const sheet = sheetOf((array, wall) => {
+    const sheet = sheetOf((array) => {
       array.plates = [{ row: 1, column: 1, lateralShift: 4, reason: 'a conduit' }]
       array.screw = 40
-      wall.overrides = [{ code: 'display-screw-too-long', subject: 'a1', by: 'Isla Brand', reason: 'Cut to length', at: '2026-06-03T10:00:00Z' }]
-    })
+    }, [{ code: 'display-screw-too-long', subject: 'a1', by: 'Isla Brand', reason: 'Cut to length', at: '2026-06-03T10:00:00Z' }])
     expect(sheet).toContain('R1 C1 plate centre, by hand')
     expect(sheet).toContain('was put 4 along and 0 up from nominal by hand because: a conduit.')
     expect(sheet).toContain('Stop overridden by Isla Brand, 2026-06-03: “Cut to length”.')

@@ -3,7 +3,7 @@ import { database } from '../../database/connection'
 import { freeSiteId, importJob } from '../../repositories/sites'
 import { author, now } from '../../utils/author'
 import { jsonBody } from '../../utils/jsonBody'
-import { unfit } from '../../utils/refusal'
+import { validationError } from '../../utils/apiError'
 
 /** Takes a job file as a new site; `?copy=1` gives it a free id where its own is taken. */
 export default defineEventHandler(async (event) => {
@@ -19,7 +19,7 @@ export default defineEventHandler(async (event) => {
     return { id }
   }
   catch (error) {
-    if (error instanceof InvalidJob) throw unfit(error.faults)
+    if (error instanceof InvalidJob) throw validationError(error.faults)
     throw error
   }
 })

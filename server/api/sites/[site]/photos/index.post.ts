@@ -1,6 +1,6 @@
 import { database } from '../../../../database/connection'
 import { keepPhoto, LARGEST_PHOTO } from '../../../../photos/photos'
-import { siteRow } from '../../../../repositories/sites'
+import { siteRow } from '../../../../repositories/siteRows'
 import { bodyBytes } from '../../../../utils/jsonBody'
 
 /** Keeps a picture, sent as it is; answers with the name it is kept under. */

@@ -1,4 +1,8 @@
 import { database } from '../../../../../database/connection'
-import { readWall } from '../../../../../repositories/walls'
+import { readWallText } from '../../../../../repositories/walls'
 
-export default defineEventHandler(event => readWall(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!))
+/** A wall as the server has it: its job with only this wall and its log, and which version it is. */
+export default defineEventHandler((event) => {
+  setHeader(event, 'content-type', 'application/json; charset=utf-8')
+  return readWallText(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!)
+})

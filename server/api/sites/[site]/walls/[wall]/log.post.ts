@@ -1,10 +1,26 @@
 import { database } from '../../../../../database/connection'
-import { addLogEntry } from '../../../../../repositories/log'
+import { addEntries, addLogEntry } from '../../../../../repositories/log'
+import { now } from '../../../../../utils/author'
+import { validationError } from '../../../../../utils/apiError'
+import { fieldsOf } from '../../../../../utils/fields'
 import { jsonBody } from '../../../../../utils/jsonBody'
 
-/** Adds one entry to the log. There is no route that changes or removes one. */
+/** So many entries are taken at once. */
+const AT_ONCE = 500
+
+/**
+ * Adds one entry to the log, or, as `{ "entries": […] }`, many in their order: each is answered by itself, and one
+ * that is refused keeps none of the others out. There is no route that changes or removes one.
+ */
 export default defineEventHandler(async (event) => {
-  const entry = addLogEntry(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!, await jsonBody(event))
-  setResponseStatus(event, 201)
-  return entry
+  const body = await jsonBody(event)
+  const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
+  const { entries } = fieldsOf(body)
+  if (entries === undefined) {
+    const entry = addLogEntry(database(), site, wall, body, now())
+    setResponseStatus(event, 201)
+    return entry
+  }
+  if (!Array.isArray(entries) || entries.length > AT_ONCE) throw validationError([{ path: '$.entries', message: `must be a list of at most ${AT_ONCE}` }])
+  return { results: addEntries(database(), site, wall, entries, now()) }
 })

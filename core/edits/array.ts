@@ -1,6 +1,5 @@
-import { placeOf } from '~~/core/arrange'
-import { knownFraming } from '~~/core/survey'
-import type { Behind, Framing, HoleChoice, Override, PlateChoice, ScreenArray, Wall } from '~~/core/job'
+import { placeOf } from '../arrange'
+import type { Behind, CellChoice, HoleChoice, PlateChoice, ScreenArray, Wall } from '../job'
 
 /** The array of a wall by its id; an edit of one that is gone is an error in the program. */
 export function arrayOf(wall: Wall, id: string): ScreenArray {
@@ -30,18 +29,6 @@ export function setHole(wall: Wall, arrayId: string, hole: HoleChoice, change: P
   const holes = change ? [...others, { ...rest, ...reason !== undefined && { reason } }] : others
   if (holes.length > 0) array.holes = holes.sort((a, b) => a.row - b.row || a.column - b.column || a.of.localeCompare(b.of) || a.rank - b.rank)
   else delete array.holes
-}
-
-/** Notes that a person takes a stop upon themselves. */
-export function overrideStop(wall: Wall, override: Override): void {
-  wall.overrides = [...(wall.overrides ?? []).filter(({ code, subject }) => code !== override.code || subject !== override.subject), override]
-}
-
-/** Lets a stop stand again. */
-export function restoreStop(wall: Wall, code: string, subject: string): void {
-  const rest = (wall.overrides ?? []).filter(override => override.code !== code || override.subject !== subject)
-  if (rest.length > 0) wall.overrides = rest
-  else delete wall.overrides
 }
 
 /** Says no more of one thing that is behind the displays of an array; it is then not known. */
@@ -82,15 +69,13 @@ export function holdPlace(wall: Wall, array: ScreenArray, axis: 'x' | 'y'): void
   if (Object.keys(array.follows).length === 0) delete array.follows
 }
 
-/**
- * Changes the members of a wall whose place is known, and keeps them from left to right as the plan numbers them.
- * From then on each has its id in the wall, so that it lasts whatever is added before it.
- */
-export function editFraming(wall: Wall, recipe: (members: Required<Framing>[]) => Required<Framing>[]): void {
-  wall.structure.members = recipe(knownFraming(wall.structure)).sort((a, b) => a.centre - b.centre)
-}
-
-/** Changes one of the members whose place is known; one that is gone is left alone. */
-export function editMember(wall: Wall, id: string, change: Partial<Framing>): void {
-  editFraming(wall, members => members.map(member => member.id === id ? { ...member, ...change } : member))
+/** Sets what one cell chooses for itself; a choice of nothing leaves no entry behind. */
+export function setCell(array: ScreenArray, row: number, column: number, change: Partial<CellChoice>): void {
+  const others = (array.cells ?? []).filter(cell => cell.row !== row || cell.column !== column)
+  const before = array.cells?.find(cell => cell.row === row && cell.column === column)
+  const { row: _r, column: _c, ...choice } = { ...before, ...change } as CellChoice
+  const given = Object.fromEntries(Object.entries(choice).filter(([, value]) => value !== undefined && value !== false))
+  const cells = Object.keys(given).length > 0 ? [...others, { row, column, ...given }] : others
+  if (cells.length > 0) array.cells = cells.sort((a, b) => a.row - b.row || a.column - b.column)
+  else delete array.cells
 }

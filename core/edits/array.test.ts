@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { exampleWall } from '~~/tests/fixtures/job'
-import { survey } from '~~/core/survey'
-import { arrayOf, editFraming, editMember, holdPlace, setGrid, setPlate } from './edits'
+import { exampleWall } from '../../tests/fixtures/job'
+import { survey } from '../survey'
+import { arrayOf, editFraming, editMember, holdPlace, setGrid, setPlate } from './index'
 
 describe('what is decided for a plate', () => {
   it('is kept once for each plate, in order, and none leaves no entry', () => {

@@ -1,5 +1,5 @@
-import type { Evidence, Feature, Layer, Structure, Wall } from '~~/core/job'
-import type { Member, TypedReading } from '~~/core/survey'
+import type { Evidence, Feature, Layer, Structure, Wall } from '../job'
+import type { TypedReading } from '../survey'
 
 /** The next id in a list: its letter and one more than the highest number there. */
 export function nextId(letter: string, items: { id: string }[] = []): string {
@@ -19,12 +19,6 @@ export function readingOf(wall: Wall, id: string): Evidence {
   const reading = wall.evidence?.find(reading => reading.id === id)
   if (!reading) throw new Error(`no reading ${id}`)
   return reading
-}
-
-/** Takes what the readings tell as known from now on, or goes back to the readings. */
-export function setFramingKnown(wall: Wall, known: boolean, members: Pick<Member, 'id' | 'centre' | 'width'>[]): void {
-  if (known) wall.structure.members = members.map(({ id, centre, width }) => ({ id, centre: Math.round(centre * 10) / 10, width }))
-  else delete wall.structure.members
 }
 
 export const FEATURE_KINDS: { kind: string, name: string, width: number, height: number, keepReachable?: boolean }[] = [

@@ -1,15 +1,15 @@
-import { arrange } from '~~/core/arrange'
-import type { Rect } from '~~/core/geometry'
-import type { Alternative, CellChoice, Display, Orientation, ScreenArray, Wall } from '~~/core/job'
-import { arrayOf, holdPlace } from './edits'
+import { arrange } from '../arrange'
+import type { Rect } from '../geometry'
+import { arraysOf, type CellChoice, type Display, type Orientation, type ScreenArray, type Wall } from '../job'
+import { arrayOf, holdPlace } from './array'
 
 /** A copy of what may be under edit just now, which `structuredClone` cannot take. */
-const copyOf = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+export const copyOf = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 const outlineOf = (wall: Wall, array: ScreenArray, displays: Display[]): Rect => arrange(array, displays, wall)?.outline ?? { x: 0, y: 0, width: 0, height: 0 }
 
-/** An id and a name that no array of the wall has yet. */
-function fresh(wall: Wall, name: string): { id: string, name: string } {
+/** An id that no array of the wall has, in whatever alternative, and a name that none of those that it is seen with has. */
+export function fresh(wall: Wall, name: string): { id: string, name: string } {
   const root = name.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'array'
   const free = (taken: string[], first: string, then: (n: number) => string) => {
     let [candidate, n] = [first, 2]
@@ -18,7 +18,7 @@ function fresh(wall: Wall, name: string): { id: string, name: string } {
   }
   return {
     id: free(wall.arrays.map(({ id }) => id), root, n => `${root}-${n}`),
-    name: free(wall.arrays.map(({ name }) => name), name, n => `${name} ${n}`),
+    name: free(arraysOf(wall).map(({ name }) => name), name, n => `${name} ${n}`),
   }
 }
 
@@ -36,11 +36,16 @@ function putAt(wall: Wall, array: ScreenArray, displays: Display[], to: { x?: nu
 /** How far from the array it came from a copy is put where the wall keeps no clearance, mm. */
 const BESIDE = 100
 
-/** Adds an array; returns its id. */
+/** Adds an array to the alternative that is shown; returns its id. */
 export function addArray(wall: Wall, array: Omit<ScreenArray, 'id'>): string {
   const named = fresh(wall, array.name)
-  wall.arrays.push({ ...array, ...named })
+  wall.arrays.push({ ...array, ...named, ...wall.alternative !== undefined && { alternative: wall.alternative } })
   return named.id
+}
+
+/** Takes an array away. */
+export function removeArray(wall: Wall, id: string): void {
+  wall.arrays = wall.arrays.filter(array => array.id !== id)
 }
 
 /** Adds a copy of an array to its right, or to its left where there is no room; returns its id. */
@@ -79,7 +84,7 @@ export type AlignEdge = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom
 /** Brings every other array into line with one, by an edge or the middle. */
 export function alignArrays(wall: Wall, id: string, edge: AlignEdge, displays: Display[]): void {
   const to = outlineOf(wall, arrayOf(wall, id), displays)
-  for (const array of wall.arrays) {
+  for (const array of arraysOf(wall)) {
     if (array.id === id) continue
     const { width, height } = outlineOf(wall, array, displays)
     const places: Record<AlignEdge, { x?: number, y?: number }> = {
@@ -93,7 +98,7 @@ export function alignArrays(wall: Wall, id: string, edge: AlignEdge, displays: D
 /** Spreads the arrays evenly between the first and the last: the same clear distance between neighbours, or the same from middle to middle. */
 export function distributeArrays(wall: Wall, axis: 'x' | 'y', by: 'gaps' | 'middles', displays: Display[]): void {
   const size = axis === 'x' ? 'width' : 'height'
-  const placed = wall.arrays.map(array => ({ array, outline: outlineOf(wall, array, displays) })).sort((a, b) => a.outline[axis] - b.outline[axis])
+  const placed = arraysOf(wall).map(array => ({ array, outline: outlineOf(wall, array, displays) })).sort((a, b) => a.outline[axis] - b.outline[axis])
   const [first, last] = [placed[0], placed.at(-1)]
   if (!first || !last || placed.length < 3) return
   const middle = ({ outline }: typeof first) => outline[axis] + outline[size] / 2
@@ -106,61 +111,4 @@ export function distributeArrays(wall: Wall, axis: 'x' | 'y', by: 'gaps' | 'midd
     putAt(wall, array, displays, { [axis]: to })
     end = to + outline[size]
   })
-}
-
-/** Sets what one cell chooses for itself; a choice of nothing leaves no entry behind. */
-export function setCell(array: ScreenArray, row: number, column: number, change: Partial<CellChoice>): void {
-  const others = (array.cells ?? []).filter(cell => cell.row !== row || cell.column !== column)
-  const before = array.cells?.find(cell => cell.row === row && cell.column === column)
-  const { row: _r, column: _c, ...choice } = { ...before, ...change } as CellChoice
-  const given = Object.fromEntries(Object.entries(choice).filter(([, value]) => value !== undefined && value !== false))
-  const cells = Object.keys(given).length > 0 ? [...others, { row, column, ...given }] : others
-  if (cells.length > 0) array.cells = cells.sort((a, b) => a.row - b.row || a.column - b.column)
-  else delete array.cells
-}
-
-/** Keeps the wall's arrays as they are beside a copy that is worked on from now on; the first time, both get a name. */
-export function addAlternative(wall: Wall): void {
-  const copy = copyOf(wall.arrays)
-  const kept = wall.alternatives ?? []
-  const letter = (n: number) => String.fromCharCode(65 + n)
-  if (kept.length === 0) {
-    wall.alternatives = [{ id: 'a', name: 'A', arrays: copy }, { id: 'b', name: 'B' }]
-    wall.alternative = 'b'
-    return
-  }
-  let n = kept.length
-  while (kept.some(({ id }) => id === letter(n).toLowerCase())) n++
-  const current = kept.find(({ id }) => id === wall.alternative)
-  if (current) current.arrays = copy
-  wall.alternatives = [...kept, { id: letter(n).toLowerCase(), name: letter(n) }]
-  wall.alternative = letter(n).toLowerCase()
-}
-
-/** Works on another alternative: the wall's arrays go back to their own entry, and the other's come out. */
-export function showAlternative(wall: Wall, id: string): void {
-  const [from, to] = [wall.alternatives?.find(({ id }) => id === wall.alternative), wall.alternatives?.find(each => each.id === id)]
-  if (!to || from === to) return
-  if (from) from.arrays = wall.arrays
-  wall.arrays = to.arrays ?? []
-  delete to.arrays
-  wall.alternative = id
-}
-
-/** Takes an alternative away; the one that is worked on stays, as the wall's only arrangement when it is the last. */
-export function removeAlternative(wall: Wall, id: string): void {
-  if (id === wall.alternative) return
-  const rest: Alternative[] = (wall.alternatives ?? []).filter(each => each.id !== id)
-  if (wall.chosen === id) delete wall.chosen
-  if (rest.length > 1) wall.alternatives = rest
-  else {
-    delete wall.alternatives
-    delete wall.alternative
-    delete wall.chosen
-  }
-}
-
-/** The wall as it would be with one of its alternatives. */
-export function wallWith(wall: Wall, { id, arrays }: Alternative): Wall {
-  return id === wall.alternative ? wall : { ...wall, arrays: arrays ?? [] }
 }

@@ -1,10 +1,9 @@
 import { produce } from 'immer'
 import { describe, expect, it } from 'vitest'
-import { arrange } from '~~/core/arrange'
-import type { Wall } from '~~/core/job'
-import { d46, exampleWall } from '~~/tests/fixtures/job'
-import { addAlternative, alignArrays, distributeArrays, duplicateArray, mirrorArray, removeAlternative, setCell, showAlternative, wallWith } from './arrayEdits'
-import { arrayOf, setGrid } from './edits'
+import { arrange } from '../arrange'
+import { d46, exampleJob, exampleWall } from '../../tests/fixtures/job'
+import { arraysOf, merge, wallFaults, type Wall } from '../job'
+import { addAlternative, addArray, alignArrays, arrayOf, distributeArrays, duplicateArray, mirrorArray, removeAlternative, removeArray, setCell, setGrid, showAlternative, wallWith } from './index'
 
 const displays = [d46]
 /** A wall of 12 m with arrays of one screen whose left edges are here. */
@@ -86,28 +85,54 @@ describe('a cell of its own', () => {
 
 describe('alternatives', () => {
   const begun = edited(row(1000), addAlternative)
-  it('begin with what there is and a copy of it, which is worked on', () => {
-    expect(begun).toMatchObject({ alternative: 'b', alternatives: [{ id: 'a', arrays: row(1000).arrays }, { id: 'b' }], arrays: row(1000).arrays })
-    expect(edited(begun, addAlternative).alternatives!.map(({ id, arrays }) => [id, arrays?.length])).toEqual([['a', 1], ['b', 1], ['c', undefined]])
+  const arrays = (wall: Wall) => arraysOf(wall).map(({ id, rows, columns }) => `${id} ${rows}×${columns}`)
+  const shown = (wall: Wall, id: string) => arrays(wallWith(wall, { id, name: id }))
+
+  it('begin with what there is and a copy of it under ids of its own, which is worked on', () => {
+    expect([begun.alternatives, begun.alternative]).toEqual([[{ id: 'a', name: 'A' }, { id: 'b', name: 'B' }], 'b'])
+    expect([shown(begun, 'a'), shown(begun, 'b')]).toEqual([['a1 1×1'], ['a1-2 1×1']])
+    expect(wallFaults(edited(begun, addAlternative), exampleJob().catalogue)).toEqual([])
   })
 
-  it('change places, each keeping what was done to it', () => {
+  it('are shown one at a time, each keeping what was done to it', () => {
     const wall = edited(begun, (wall) => {
-      wall.arrays[0]!.rows = 2
+      arrayOf(wall, 'a1-2').rows = 2
+      addArray(wall, { ...row(0).arrays[0]!, name: 'Menu' })
       showAlternative(wall, 'a')
-      wall.arrays[0]!.columns = 3
-      showAlternative(wall, 'b')
+      removeArray(wall, 'a1')
+      showAlternative(wall, 'none')
     })
-    expect([wall.alternative, wall.arrays[0]!.rows, wall.arrays[0]!.columns]).toEqual(['b', 2, 1])
-    expect(wallWith(wall, wall.alternatives![0]!).arrays[0]).toMatchObject({ rows: 1, columns: 3 })
-    expect(wallWith(wall, wall.alternatives![1]!)).toBe(wall)
+    expect([arrays(wall), shown(wall, 'b')]).toEqual([[], ['a1-2 2×1', 'menu 1×1']])
+    expect(wallWith(wall, { id: 'a', name: 'A' })).toBe(wall)
   })
 
   it('are taken away but for the one that is worked on; the last one is just the wall', () => {
     expect(edited(begun, wall => removeAlternative(wall, 'b'))).toBe(begun)
     const alone = edited({ ...begun, chosen: 'a' }, wall => removeAlternative(wall, 'a'))
-    expect(alone).not.toHaveProperty('alternatives')
-    expect(alone).not.toHaveProperty('chosen')
-    expect(alone.arrays).toEqual(row(1000).arrays)
+    expect([alone.alternatives, alone.alternative, alone.chosen]).toEqual([undefined, undefined, undefined])
+    expect(alone.arrays).toEqual([{ ...row(1000).arrays[0], id: 'a1-2' }])
+  })
+
+  it('of two people who work on different ones do not mix, whoever saves first', () => {
+    const base = edited(begun, addAlternative)
+    const onA = edited(base, (wall) => {
+      showAlternative(wall, 'a')
+      arrayOf(wall, 'a1').columns = 3
+    })
+    const onB = edited(base, (wall) => {
+      showAlternative(wall, 'b')
+      arrayOf(wall, 'a1-2').rows = 2
+      addArray(wall, { ...row(0).arrays[0]!, name: 'Menu' })
+    })
+    for (const merged of [merge(base, onA, onB), merge(base, onB, onA)]) {
+      expect([shown(merged, 'a'), shown(merged, 'b'), shown(merged, 'c')]).toEqual([['a1 1×3'], ['a1-2 2×1', 'menu 1×1'], ['a1-2-2 1×1']])
+      expect(wallFaults(merged, exampleJob().catalogue)).toEqual([])
+    }
+  })
+
+  it('begun by one while another works on the wall keep what that one does', () => {
+    const base = row(1000)
+    const other = edited(base, (wall) => { arrayOf(wall, 'a1').columns = 4 })
+    for (const merged of [merge(base, edited(base, addAlternative), other), merge(base, other, edited(base, addAlternative))]) expect([shown(merged, 'a'), shown(merged, 'b')]).toEqual([['a1 1×4'], ['a1-2 1×1']])
   })
 })

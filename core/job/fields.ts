@@ -1,0 +1,82 @@
+import { array, boolean, number, object, string, type ISchema, type ObjectShape, type Schema } from 'yup'
+
+/*
+ * What the fields of the job file are made of. Each maker takes what the field is called and, in a model of the
+ * catalogue, under which heading it stands: editor, tables, JSON Schema and documentation are drawn from both.
+ */
+
+/** How a field is typed and shown. */
+export type FieldKind = 'length' | 'figure' | 'count' | 'text' | 'choice' | 'choices' | 'names' | 'lengths' | 'slots' | 'uses'
+
+declare module 'yup' {
+  /** What is known of a field beside its rules. */
+  interface CustomSchemaMetadata { kind?: FieldKind, label?: string, section?: string, unit?: string, choices?: readonly string[] }
+}
+
+/** Limits that keep a file within what can be built and computed. */
+export const LIMITS = { wall: 100_000, screens: 2_500, walls: 200, arrays: 50, members: 1_000, readings: 5_000, log: 100_000 }
+
+type Written = { value: unknown }
+/** A value as a message shows it. */
+export const shown = (value: unknown) => {
+  const text = JSON.stringify(value) ?? 'nothing'
+  return text.length > 60 ? `${text.slice(0, 57)}…` : text
+}
+const notA = (kind: string) => ({ originalValue }: { originalValue?: unknown }) => `must be ${kind}, and is ${shown(originalValue)}`
+const positive = ({ value }: Written) => `must be more than 0, and is ${shown(value)}`
+const notNegative = ({ value }: Written) => `must not be negative, and is ${shown(value)}`
+const tooFar = ({ value }: Written) => `is too far off to be on a wall: ${shown(value)}`
+
+/** A number in a unit; a share or a pure number without one. */
+export const figure = (unit = '', label?: string, section?: string) => number().typeError(notA('a number'))
+  .test('finite', 'must be a finite number', v => v === undefined || Number.isFinite(v)).meta({ kind: 'figure', label, section, unit })
+/** A figure above 0, up to a limit. */
+export const amount = (unit: string, most: number, label?: string, section?: string) => figure(unit, label, section)
+  .moreThan(0, unit ? `must be more than 0 ${unit}` : 'must be more than 0').max(most, `must be at most ${most} ${unit}`.trimEnd())
+/** A figure of 0 or more. */
+export const notLess = (unit: string, label?: string, section?: string) => figure(unit, label, section).min(0, notNegative).max(1e6, 'is more than can be')
+/** A length or a place, mm. */
+export const length = (label?: string, section?: string) => figure('mm', label, section).meta({ kind: 'length' })
+  .min(-10 * LIMITS.wall, tooFar).max(10 * LIMITS.wall, tooFar)
+/** A length above 0, mm. */
+export const size = (label?: string, section?: string) => length(label, section).moreThan(0, positive)
+/** A length of 0 or more, mm. */
+export const extent = (label?: string, section?: string) => length(label, section).min(0, notNegative)
+/** A whole number from 1 up to a limit. */
+export const count = (most: number, label?: string, section?: string) => figure('', label, section).meta({ kind: 'count' })
+  .integer(({ value }: Written) => `must be a whole number, and is ${shown(value)}`)
+  .min(1, ({ value }: Written) => `must be at least 1, and is ${shown(value)}`)
+  .max(most, ({ value }: Written) => `must be at most ${most}, and is ${shown(value)}`)
+
+/** Any text, up to so many characters. */
+export const text = (label?: string, section?: string, most = 200) => string().typeError(notA('text')).max(most, `must be at most ${most} characters`).meta({ kind: 'text', label, section })
+/** Text of which a person may write much. */
+export const note = (label?: string, section?: string) => text(label, section, 2_000)
+/** Text of which a person may write much, and must write something. */
+export const reason = (label?: string) => note(label).required('must not be empty')
+/** Text that has to be there. */
+export const name = (label?: string, section?: string) => text(label, section).trim('must not begin or end with a space').required('must not be empty')
+/** One of some texts. */
+export const oneOf = <const Value extends string>(values: readonly Value[], label?: string, section?: string) => string().typeError(notA('text'))
+  .oneOf(values, ({ value }: Written) => `must be one of ${values.join(', ')}, and is ${shown(value)}`).meta({ kind: 'choice', label, section })
+export const flag = (label?: string) => boolean().typeError(notA('true or false')).meta({ label })
+/** A date and time with its zone. */
+export const moment = (label?: string) => text(label).matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/, { message: 'must be a date and time with its zone (ISO 8601)', excludeEmptyString: false })
+
+/** A field that has to be there. */
+export const must = <Field extends { required: (message: string) => unknown }>(field: Field) => field.required('is missing') as ReturnType<Field['required']>
+
+const whole = <Shape extends ObjectShape>(fields: Shape) => object(fields).typeError(notA('an object'))
+/** Fields that belong together, and have to be there. */
+export const group = <Shape extends ObjectShape>(fields: Shape, label?: string) => whole(fields).meta({ label }).required('is missing')
+/** Fields that belong together, and may be absent together. */
+export const maybe = <Shape extends ObjectShape>(fields: Shape, label?: string) => whole(fields).meta({ label }).default(undefined).optional()
+/** Texts by any keys. */
+export const texts = (label?: string) => object().typeError(notA('an object')).meta({ label }).default(undefined).optional() as unknown as Schema<Record<string, string> | undefined>
+/** So many of a kind at most. */
+export const list = <Item>(of: ISchema<Item>, most: number, label?: string, section?: string, kind?: FieldKind) => array().of(of).typeError(notA('a list')).meta({ label, section, kind })
+  .max(most, ({ value }: Written) => `must have at most ${most} entries, and has ${(value as unknown[]).length}`)
+
+/** x and y, each of them needed. */
+export const point = <Field extends { required: (message: string) => unknown }>(of: (label?: string, section?: string) => Field, [x, y]: [x?: string, y?: string] = [], section?: string) =>
+  ({ x: must(of(x, section)), y: must(of(y, section)) })

@@ -1,0 +1,30 @@
+import type { InferType } from 'yup'
+import { logEntrySchema, type LogEntry } from '../log/entry'
+import { displaySchema } from './display'
+import { fastenerSchema, screwKitSchema } from './fastener'
+import { figure, group, LIMITS, list, must, oneOf, shown } from './fields'
+import { mountSchema } from './mount'
+import { rulesSchema, siteSchema, type Rules, type Site } from './site'
+import { wallSchema } from './wall'
+
+/** The models that a site's walls use. A model that replaces an older one is an entry of its own. */
+const catalogueSchema = group({ displays: must(list(displaySchema, 2_000)), mounts: must(list(mountSchema, 2_000)), fasteners: must(list(fastenerSchema, 2_000)), screwKits: list(screwKitSchema, 2_000) }, 'The models that the walls use')
+export type Catalogue = InferType<typeof catalogueSchema>
+
+/**
+ * A whole job file, version 1: one site with its walls and everything that was measured, decided and done there.
+ * Lengths in mm, masses in kg, y up from finished floor. Keys not named here are kept as they came.
+ */
+export const jobSchema = group({
+  format: must(oneOf(['wide-trellis-job'])),
+  version: must(figure()).oneOf([1 as const], ({ value }: { value: unknown }) => `must be 1, and is ${shown(value)}`),
+  site: siteSchema,
+  rules: rulesSchema,
+  catalogue: catalogueSchema,
+  walls: must(list(wallSchema, LIMITS.walls)),
+  log: must(list<LogEntry>(logEntrySchema, LIMITS.log, 'What happened, in the order in which it arrived; entries are only added')),
+})
+export type Job = InferType<typeof jobSchema>
+
+/** What a wall is planned with beside itself: the models it uses, the firm's rules, and the site's units, in which bits and round figures are chosen. */
+export interface PlanContext { catalogue: Catalogue, rules: Rules, site?: Pick<Site, 'units'> }

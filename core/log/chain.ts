@@ -1,0 +1,55 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
+import canonicalize from 'canonicalize'
+import type { LogEntry } from './entry'
+
+/** The last entry of a log, as the next one follows it. */
+export interface ChainEnd { seq: number, hash: string }
+
+/** What a log begins with: the first entry follows none. */
+export const EMPTY_CHAIN: ChainEnd = { seq: 0, hash: '' }
+
+/** SHA-256, in hexadecimal, of an entry's canonical JSON (RFC 8785) without its own hash. */
+export function hashOf(entry: LogEntry): string {
+  const { hash: _, ...told } = entry
+  return bytesToHex(sha256(utf8ToBytes(canonicalize(told)!)))
+}
+
+/**
+ * An entry with its place in the chain, as the server gives it: what it says of that itself counts for nothing.
+ *
+ * @param receivedAt when the server had it, ISO 8601; absent where that is not known
+ */
+export function chained(entry: LogEntry, { seq, hash: prev }: ChainEnd, receivedAt?: string): LogEntry {
+  const { seq: _s, receivedAt: _r, prev: _p, hash: _h, ...told } = entry
+  const placed = { ...told, seq: seq + 1, ...receivedAt !== undefined && { receivedAt }, prev } as LogEntry
+  return { ...placed, hash: hashOf(placed) }
+}
+
+/** The first entry of a log that does not hold, and why. */
+export interface BrokenLink { index: number, id: string, why: string }
+
+/**
+ * Checks the chain of a log in its order: each entry's number follows the one before, its `prev` is that one's hash,
+ * and its own hash is that of what it says. Entries that no server has had yet stand at the end and have no hash.
+ *
+ * @returns the first entry that does not hold; undefined where all do
+ */
+export function brokenLink(log: LogEntry[]): BrokenLink | undefined {
+  let end = EMPTY_CHAIN
+  let unsent = false
+  for (const [index, entry] of log.entries()) {
+    const broken = (why: string): BrokenLink => ({ index, id: entry.id, why })
+    const { seq, prev, hash } = entry
+    if (hash === undefined && prev === undefined && seq === undefined) {
+      unsent = true
+      continue
+    }
+    if (unsent) return broken('stands after one that is in no chain')
+    if (seq !== end.seq + 1) return broken(`should be number ${end.seq + 1}, and is ${seq ?? 'not numbered'}`)
+    if (prev !== end.hash) return broken('does not follow the entry before it')
+    if (hash !== hashOf(entry)) return broken('is not what it was when it was recorded')
+    end = { seq, hash }
+  }
+  return undefined
+}

@@ -1,4 +1,0 @@
-import type SQLite from 'better-sqlite3'
-
-/** What a migration carries over that SQL alone cannot, by its tag: run after its statements, in the same transaction. */
-export const CARRIED_OVER: Record<string, (sqlite: SQLite.Database) => void> = {}

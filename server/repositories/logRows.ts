@@ -1,0 +1,29 @@
+import { and, asc, desc, eq, sql } from 'drizzle-orm'
+import type { LogEntry } from '../../core/job'
+import { chained, EMPTY_CHAIN, type ChainEnd } from '../../core/log'
+import { perDatabase, type Database } from '../database/perDatabase'
+import { log } from '../database/schema'
+
+const OF_SITE = eq(log.site, sql.placeholder('site'))
+const everyEntry = perDatabase(db => db.select({ entry: log.entry }).from(log).where(OF_SITE).orderBy(asc(log.seq)).prepare())
+const entriesOfWall = perDatabase(db => db.select({ entry: log.entry }).from(log).where(and(OF_SITE, eq(log.wall, sql.placeholder('wall')))).orderBy(asc(log.seq)).prepare())
+/** An entry of a site by its id. */
+export const entryOfId = perDatabase(db => db.select({ entry: log.entry, wall: log.wall }).from(log).where(and(OF_SITE, eq(log.id, sql.placeholder('id')))).prepare())
+const lastEntry = perDatabase(db => db.select({ seq: log.seq, hash: log.hash }).from(log).where(OF_SITE).orderBy(desc(log.seq)).limit(1).prepare())
+
+/** The log of a site in the order of arrival. */
+export const logOfSite = (db: Database, site: number): LogEntry[] => everyEntry(db).all({ site }).map(({ entry }) => JSON.parse(entry) as LogEntry)
+
+/** The entries of one wall as they are kept, in the order of arrival. */
+export const entryTexts = (db: Database, site: number, wall: string): string[] => entriesOfWall(db).all({ site, wall }).map(({ entry }) => entry)
+
+/** Adds entries at the end of a site's log; those that have a place in its chain already keep it. */
+export function appendEntries(db: Database, site: number, entries: LogEntry[], receivedAt: string): LogEntry[] {
+  let end: ChainEnd = lastEntry(db).get({ site }) ?? EMPTY_CHAIN
+  return entries.map((given) => {
+    const entry = given.hash === undefined ? chained(given, end, receivedAt) : given
+    end = { seq: entry.seq!, hash: entry.hash! }
+    db.insert(log).values({ site, ...end, id: entry.id, wall: entry.wall, kind: entry.kind, entry: JSON.stringify(entry) }).run()
+    return entry
+  })
+}

@@ -1,0 +1,51 @@
+import { eq, sql } from 'drizzle-orm'
+import { KINDS, MODEL_KINDS, modelFaults, modelsOf, type Model } from '../../core/catalogue'
+import type { Catalogue, Job } from '../../core/job'
+import { perDatabase, type Database } from '../database/perDatabase'
+import { sites } from '../database/schema'
+import { notFound, validationError } from '../utils/apiError'
+import { fieldsOf } from '../utils/fields'
+import { parsedOnce } from './documents'
+
+/** A site's row. */
+export type SiteRow = typeof sites.$inferSelect
+
+/** A job file without its walls and its log. */
+export type JobHead = Omit<Job, 'format' | 'version' | 'walls' | 'log'>
+
+export const siteOfId = perDatabase(db => db.select().from(sites).where(eq(sites.id, sql.placeholder('id'))).prepare())
+
+/** A site's row, or 404. */
+export function siteRow(db: Database, id: string): SiteRow {
+  const row = siteOfId(db).get({ id })
+  if (!row) throw notFound('site of this name')
+  return row
+}
+
+/** A site's job without its walls and its log; not to be changed, as others read the same one. */
+export const headOf = (db: Database, row: SiteRow): JobHead => parsedOnce<JobHead>(db, `site ${row.key}`, row.head)
+
+/**
+ * A site's catalogue with models that it does not have yet. A model that it has stays as its walls
+ * were planned with it, whatever the firm's catalogue says by now.
+ *
+ * @throws 422 with every fault
+ */
+export function withModels(catalogue: Catalogue, models: unknown): Catalogue {
+  const given = fieldsOf(models)
+  return MODEL_KINDS.reduce((whole, kind) => {
+    const { list } = KINDS[kind]
+    if (given[list] === undefined) return whole
+    if (!Array.isArray(given[list])) throw validationError([{ path: `$.models.${list}`, message: 'must be a list' }])
+    const faults = given[list].flatMap((model: unknown) => modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models.${list}`), message })))
+    if (faults.length > 0) throw validationError(faults)
+    const known = new Set(modelsOf(whole, kind).map(({ id }) => id))
+    const added = (given[list] as Model[]).filter(({ id }) => !known.has(id) && known.add(id))
+    return added.length > 0 ? { ...whole, [list]: [...modelsOf(whole, kind), ...added] } : whole
+  }, catalogue)
+}
+
+/** Keeps the catalogue of a site. */
+export function saveCatalogue(db: Database, row: SiteRow, catalogue: Catalogue): void {
+  db.update(sites).set({ head: JSON.stringify({ ...headOf(db, row), catalogue }) }).where(eq(sites.key, row.key)).run()
+}
