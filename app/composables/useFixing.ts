@@ -33,7 +33,7 @@ export const useFixing = createSharedComposable(() => {
     ?? positions.value.find(position => position.model === fixing.value?.display && position.plate?.held))
   const fastener = computed(() => store.catalogue.fasteners.find(({ id }) => id === array.value?.fastener))
   /** Fasteners that the site has: a site's job holds the models that its walls use. */
-  const onSite = computed(() => (store.kept?.job.catalogue.fasteners ?? []).map(({ id }) => id))
+  const onSite = computed(() => (store.server?.job.catalogue.fasteners ?? []).map(({ id }) => id))
   const ranked = computed(() => array.value
     ? rankFasteners((offeredOf('fastener', array.value.fastener) as Fastener[]).filter(({ base }) => base === wall.value.structure.kind), array.value, positions.value, wall.value, job.value, system.value, { ...around.value, onSite: onSite.value })
     : [])

@@ -42,14 +42,14 @@ export function useModelChoice() {
   /** Has the wall's site hold a model of the firm's from now on, so that an edit can use it. */
   function take(kind: ModelKind, id: string) {
     const model = modelsOfKind(kind).find(model => model.id === id)
-    if (model && !own(kind).some(model => model.id === id)) store.take(kind, model)
+    if (model && !own(kind).some(model => model.id === id)) store.addModel(kind, model)
     if (kind === 'display' && model) takeKit((model as Display).vesa.thread)
   }
 
   /** A display brings the kit along whose screws go into it. */
   function takeKit(thread: number | undefined) {
     const kit = offered(modelsOfKind('screwKit') as ScrewKit[]).find(kit => kit.thread === thread)
-    if (kit && !(own('screwKit') as ScrewKit[]).some(kit => kit.thread === thread)) store.take('screwKit', kit)
+    if (kit && !(own('screwKit') as ScrewKit[]).some(kit => kit.thread === thread)) store.addModel('screwKit', kit)
   }
 
   /** What the wall should be told of a model that it uses. */

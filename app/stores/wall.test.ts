@@ -2,9 +2,10 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Wall } from '~~/core/job'
 import { d46, exampleJob } from '~~/tests/fixtures/job'
-import { useWallStore, type KeptWall } from './wall'
+import type { DesignChange, ServerWall } from '../sync/device'
+import { useWallStore } from './wall'
 
-const kept = (version = 1, change: (wall: Wall) => void = () => {}): KeptWall => {
+const stateOf = (version = 1, change: (wall: Wall) => void = () => {}): ServerWall => {
   const job = exampleJob()
   change(job.walls[0]!)
   return { job, version, savedAt: '2026-05-11T09:00:00+01:00', savedBy: 'Isla Brand' }
@@ -14,7 +15,7 @@ const raise = (height: number) => (wall: Wall) => { wall.height = height }
 
 beforeEach(() => setActivePinia(createPinia()))
 
-function opened(state = kept()) {
+function opened(state = stateOf()) {
   const store = useWallStore()
   store.open('holm-point', state)
   return store
@@ -45,7 +46,7 @@ describe('an edit', () => {
   })
 
   it('need not mend what came with the file', () => {
-    const store = opened(kept(1, widen(2000)))
+    const store = opened(stateOf(1, widen(2000)))
     expect(store.edit('Wall height', raise(3100))).toEqual([])
     expect(store.edit('Wall width', widen(1900)).map(({ path }) => path)).toEqual(['$.arrays[0].columns'])
   })
@@ -73,11 +74,11 @@ describe('two people', () => {
   const met = () => {
     const store = opened()
     store.edit('Wall width', widen(6300))
-    store.meet({ theirs: kept(2, raise(3500)), base: kept().job.walls[0]! })
+    store.setConflict({ theirs: stateOf(2, raise(3500)), base: stateOf().job.walls[0]! })
     return store
   }
 
-  it('see the other’s state and can edit nothing until it is settled', () => {
+  it('see the other’s state and can edit nothing until it is resolved', () => {
     const store = met()
     expect([store.shown!.height, store.wall!.width]).toEqual([3500, 6300])
     store.looking = 'mine'
@@ -89,64 +90,68 @@ describe('two people', () => {
 
   it('lay one’s changes on the other’s, and nothing of either is lost', () => {
     const store = met()
-    store.settle('mine-on-theirs')
-    expect([store.wall!.width, store.wall!.height, store.kept!.version, store.unsaved]).toEqual([6300, 3500, 2, true])
+    store.resolveConflict('mine-on-theirs')
+    expect([store.wall!.width, store.wall!.height, store.server!.version, store.unsaved]).toEqual([6300, 3500, 2, true])
     store.undo()
     expect([store.wall!.width, store.wall!.height]).toEqual([6200, 3500])
   })
 
   it('take the other’s, and can still have their own back', () => {
     const store = met()
-    store.settle('theirs')
+    store.resolveConflict('theirs')
     expect([store.wall!.width, store.wall!.height, store.unsaved]).toEqual([6200, 3500, false])
     store.undo()
     expect([store.wall!.width, store.wall!.height]).toEqual([6300, 3300])
   })
 })
 
-describe('what the browser still held', () => {
-  const held = (version: number) => ({ version, base: kept().job.walls[0]!, wall: { ...kept().job.walls[0]!, width: 6300 }, log: [] })
+describe('what this device still had of a wall', () => {
+  const change = (more: Partial<DesignChange> = {}): DesignChange => ({ key: 'holm-point/w1', site: 'holm-point', id: 'w1', version: 1, base: exampleJob().walls[0]!, wall: { ...exampleJob().walls[0]!, width: 6300 }, models: {}, by: 'Isla', ...more })
 
   it('is there when the wall opens, unsaved, and can be undone', () => {
     const store = useWallStore()
-    store.open('holm-point', kept(), held(1))
+    store.open('holm-point', stateOf(), { change: change() })
     expect([store.wall!.width, store.unsaved, store.conflict]).toEqual([6300, true, undefined])
     store.undo()
     expect([store.wall!.width, store.unsaved]).toEqual([6200, false])
   })
 
-  it('meets what somebody saved in between', () => {
+  it('conflicts with what somebody saved in between', () => {
     const store = useWallStore()
-    store.open('holm-point', kept(2, raise(3500)), held(1))
+    store.open('holm-point', stateOf(2, raise(3500)), { change: change({ conflict: stateOf(2, raise(3500)) }) })
     expect(store.conflict?.theirs.version).toBe(2)
-    store.settle('mine-on-theirs')
+    store.resolveConflict('mine-on-theirs')
     expect([store.wall!.width, store.wall!.height]).toEqual([6300, 3500])
   })
 
-  it('sends no entry of the log twice', () => {
-    const entry = { id: 'l1', at: '2026-05-11T09:00:00+01:00', by: 'Isla Brand', wall: 'w1', kind: 'hole' as const, hole: 'a1-r1c1-top-1', x: 1, y: 2, result: 'hit' as const }
-    const state = kept()
+  it('has each entry of the log once, whoever has it by now', () => {
+    const entry = { id: 'l1', at: '2026-05-11T09:00:00+01:00', by: 'Isla Brand', wall: 'w1', kind: 'remark' as const, note: 'dusty' }
+    const state = stateOf()
     state.job.log = [entry]
     const store = useWallStore()
-    store.open('holm-point', state, { ...held(1), log: [entry, { ...entry, id: 'l2' }] })
-    expect(store.unsentLog.map(({ id }) => id)).toEqual(['l2'])
-    expect(store.allLog.map(({ id }) => id)).toEqual(['l1', 'l2'])
+    store.open('holm-point', state, { log: [entry, { ...entry, id: 'l2' }] })
+    store.record('Odd', { kind: 'remark', note: 'swept' })
+    expect([store.unsentLog.map(({ id }) => id), store.unwritten.map(({ by, wall }) => [by, wall])]).toEqual([['l2'], [['Odd', 'w1']]])
+    store.written(store.unwritten[0]!)
+    expect([store.allLog.length, store.unwritten]).toEqual([3, []])
+    // Nothing that is as it was is made anew, so that nothing is planned again for it.
+    const before = store.allLog
+    store.receive(structuredClone(state), structuredClone(store.unsentLog))
+    expect(store.allLog).toBe(before)
   })
 })
 
 describe('models from the firm’s catalogue', () => {
-  it('can be used at once, and one taken while a save is under way is still to be sent', () => {
+  it('can be used at once, and once only when the server has them', () => {
     const store = opened()
     const use = (id: string) => store.edit('Display', (wall) => { wall.arrays[0]!.display = id })
     expect(use('n1')[0]!.message).toContain('“n1” is not in the catalogue')
-    store.take('display', { ...d46, id: 'n1' })
+    store.addModel('display', { ...d46, id: 'n1' })
     expect(use('n1')).toEqual([])
-    const sent = store.taken
-    store.take('display', { ...d46, id: 'n2' })
-    expect(use('n2')).toEqual([])
-    store.saved({ version: 2, savedAt: '', savedBy: '' }, store.wall!, sent)
-    expect(store.kept!.job.catalogue.displays.map(({ id }) => id)).toEqual(['d46', 'n1'])
-    expect(store.taken.displays!.map(({ id }) => id)).toEqual(['n2'])
+    const state = stateOf(2)
+    state.job.catalogue.displays.push({ ...d46, id: 'n1' })
+    store.receive(state, [])
+    store.addModel('display', { ...d46, id: 'n2' })
     expect(store.catalogue.displays.map(({ id }) => id)).toEqual(['d46', 'n1', 'n2'])
   })
 })

@@ -1,102 +1,95 @@
 import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { arraysOf, merge, same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type PlanContext, type ScreenArray, type Wall } from '~~/core/job'
+import { arraysOf, merge, same, wallFaults, type Catalogue, type Fault, type LogEntry, type PlanContext, type ScreenArray, type Wall } from '~~/core/job'
 import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import type { EntryKind, EntryOf } from '~~/core/log'
 import { infeasibleInputs } from '~~/core/plan'
-import type { Draft } from '../utils/draft'
+import type { DesignChange, ServerWall } from '../sync/device'
+import { withModels } from '../sync/outbox'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
 import { newId } from '../utils/newId'
-
-/** A wall as the server keeps it. */
-export interface KeptWall { job: Job, version: number, savedAt: string, savedBy: string }
+import { share } from '../utils/share'
 
 /** Somebody else's state of a wall that was saved while this browser had changes of its own. */
-export interface Conflict { theirs: KeptWall, base: Wall }
+export interface Conflict { theirs: ServerWall, base: Wall }
 
 /** What is said of something that happened; who, when and where are added. */
 type NewEntry = { [Kind in EntryKind]: Omit<EntryOf<Kind>, 'id' | 'at' | 'by' | 'wall'> }[EntryKind]
 
-/** A catalogue with those models that it does not have yet. */
-function withModels(catalogue: Catalogue, models: Partial<Catalogue>): Catalogue {
-  return { ...catalogue, ...Object.fromEntries(Object.entries(models).map(([list, added]) => {
-    const own = catalogue[list as keyof Catalogue] ?? []
-    return [list, [...own, ...added.filter(({ id }) => !own.some(model => model.id === id))]]
-  })) }
-}
-
 /**
  * The wall that is worked on: what people measured and decided, nothing that follows from it.
  *
- * An edit is checked by the same rules as a file, applied at once, put on the history and handed
- * to the saver; a preview is a wall that is drawn and planned but not yet edited.
+ * An edit is checked by the same rules as a file, applied at once, put on the history and kept on
+ * this device until the server has it; a preview is a wall that is drawn and planned but not yet edited.
  */
 export const useWallStore = defineStore('wall', () => {
   const site = ref('')
   const id = ref('')
-  const kept = shallowRef<KeptWall>()
+  /** The wall as the server had it last. */
+  const server = shallowRef<ServerWall>()
   const wall = shallowRef<Wall>()
   const preview = shallowRef<Wall>()
   const history = shallowRef(emptyHistory())
   const log = shallowRef<LogEntry[]>([])
+  /** Entries that this device keeps for the server, and those that it does not keep yet. */
   const unsentLog = shallowRef<LogEntry[]>([])
+  const unwritten = shallowRef<LogEntry[]>([])
   const conflict = shallowRef<Conflict>()
   /** Which side of a conflict is drawn. */
   const looking = ref<'mine' | 'theirs'>('theirs')
 
-  const siteUnits = computed(() => kept.value?.job.site.units ?? 'metric')
-  /** Models taken from the firm's catalogue that the server's copy of the site does not have yet. */
-  const taken = shallowRef<Partial<Catalogue>>({})
-  const catalogue = computed(() => withModels(kept.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] }, taken.value))
-  const rules = computed(() => kept.value?.job.rules ?? {})
+  const siteUnits = computed(() => server.value?.job.site.units ?? 'metric')
+  /** Models added from the firm's catalogue that the server's copy of the site does not have yet. */
+  const addedModels = shallowRef<Partial<Catalogue>>({})
+  const catalogue = computed(() => withModels(server.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] }, addedModels.value))
+  const rules = computed(() => server.value?.job.rules ?? {})
   /** What the wall is planned with beside itself. */
   const context = computed<PlanContext>(() => ({ catalogue: catalogue.value, rules: rules.value, site: { units: siteUnits.value } }))
-  const keptWall = computed(() => kept.value?.job.walls[0])
-  const unsaved = computed(() => wall.value !== undefined && !same(wall.value, keptWall.value))
+  const serverWall = computed(() => server.value?.job.walls[0])
+  const unsaved = computed(() => wall.value !== undefined && !same(wall.value, serverWall.value))
   /** The wall that is drawn: the other's in a conflict, else the preview, else the edited one. */
   const shown = computed(() => conflict.value && looking.value === 'theirs' ? conflict.value.theirs.job.walls[0] : preview.value ?? wall.value)
-  const allLog = computed(() => [...log.value, ...unsentLog.value])
+  const allLog = computed(() => [...log.value, ...unsentLog.value, ...unwritten.value])
   /** The array that is worked on. */
   const arrayId = ref('')
   const arrays = computed(() => shown.value ? arraysOf(shown.value) : [])
   const array = computed<ScreenArray | undefined>(() => arrays.value.find(({ id }) => id === arrayId.value) ?? arrays.value[0])
 
-  /** Takes a wall from the server, and on top of it what this browser still held of it. */
-  function open(siteId: string, state: KeptWall, draft?: Draft) {
+  /** Opens a wall as the server has it, and on top of it what this device still had of it. */
+  function open(siteId: string, state: ServerWall, { change, log: unsent = [] }: { change?: DesignChange, log?: LogEntry[] } = {}) {
     const theirs = state.job.walls[0]!
     site.value = siteId
     id.value = theirs.id
-    kept.value = state
-    log.value = state.job.log
-    unsentLog.value = (draft?.log ?? []).filter(entry => !state.job.log.some(({ id }) => id === entry.id))
     history.value = emptyHistory()
     preview.value = conflict.value = undefined
     arrayId.value = ''
-    taken.value = draft?.models ?? {}
-    wall.value = theirs
-    if (!draft || same(draft.wall, theirs) || same(draft.wall, draft.base)) return
-    wall.value = draft.wall
-    history.value = recorded(emptyHistory(), { label: 'Changes kept in this browser', before: draft.base, after: draft.wall })
-    if (draft.version !== state.version) meet({ theirs: state, base: draft.base })
+    unwritten.value = []
+    addedModels.value = change?.models ?? {}
+    wall.value = change?.wall ?? theirs
+    receive(state, unsent)
+    if (!change || same(change.wall, theirs) || same(change.wall, change.base)) return
+    history.value = recorded(emptyHistory(), { label: 'Changes kept on this device', before: change.base, after: change.wall })
+    if (change.conflict) setConflict({ theirs: change.conflict, base: change.base })
   }
 
-  /** Takes a model from the firm's catalogue, for edits to use. */
-  function take(kind: ModelKind, model: Model) {
+  /** Takes in what the server has now, and which entries of the log it does not have yet. */
+  function receive(state: ServerWall, unsent: LogEntry[]) {
+    const known = new Set(state.job.log.map(({ id }) => id))
+    server.value = share(server.value, state)
+    log.value = share(log.value, state.job.log)
+    unsentLog.value = share(unsentLog.value, unsent.filter(({ id }) => !known.has(id)))
+  }
+
+  /** Adds a model of the firm's catalogue, for edits to use. */
+  function addModel(kind: ModelKind, model: Model) {
     const { list } = KINDS[kind]
-    taken.value = { ...taken.value, [list]: [...taken.value[list] ?? [], model] }
+    addedModels.value = { ...addedModels.value, [list]: [...addedModels.value[list] ?? [], model] }
   }
 
-  /** What the server keeps now, with the models that were sent along; what was taken since then is still to be sent. */
-  function saved(state: Pick<KeptWall, 'version' | 'savedAt' | 'savedBy'>, wall: Wall, models: Partial<Catalogue>) {
-    const { job } = kept.value!
-    kept.value = { ...state, job: { ...job, catalogue: withModels(job.catalogue, models), walls: [wall] } }
-    taken.value = Object.fromEntries(Object.entries(taken.value).map(([list, all]) => [list, all.filter(model => !models[list as keyof Catalogue]?.some(({ id }) => id === model.id))]))
-  }
-
-  function meet(met: Conflict) {
+  function setConflict(found: Conflict) {
     looking.value = 'theirs'
-    conflict.value = met
+    conflict.value = found
   }
 
   /** The faults that an edit would bring in; one that came with a file is not the edit's. */
@@ -110,7 +103,7 @@ export const useWallStore = defineStore('wall', () => {
   /** Makes an edit. Returns what is wrong with it, and changes nothing, if anything is. */
   function edit(label: string, recipe: (wall: Wall) => void): Fault[] {
     const before = wall.value
-    if (!before || conflict.value) return [{ path: '$', message: 'Settle the two versions of this wall first.' }]
+    if (!before || conflict.value) return [{ path: '$', message: 'Resolve the two versions of this wall first.' }]
     const after = produce(before, recipe)
     preview.value = undefined
     if (same(before, after)) return []
@@ -132,36 +125,42 @@ export const useWallStore = defineStore('wall', () => {
 
   /** Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. */
   function record(by: string, entry: NewEntry) {
-    unsentLog.value = [...unsentLog.value, { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...entry } as LogEntry]
+    unwritten.value = [...unwritten.value, { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...entry } as LogEntry]
   }
 
-  function step(take: typeof undone) {
+  /** Notes that this device keeps an entry now. */
+  function written(entry: LogEntry) {
+    unwritten.value = unwritten.value.filter(({ id }) => id !== entry.id)
+    unsentLog.value = [...unsentLog.value, entry]
+  }
+
+  function step(change: typeof undone) {
     if (!wall.value || conflict.value) return
-    const taken = take(history.value, wall.value)
-    if (!taken) return
+    const changed = change(history.value, wall.value)
+    if (!changed) return
     preview.value = undefined
-    history.value = taken.history
-    wall.value = taken.wall
+    history.value = changed.history
+    wall.value = changed.wall
   }
 
   /** Ends a conflict: my changes laid on theirs, or theirs as it is. Either can be undone. */
-  function settle(choice: 'mine-on-theirs' | 'theirs') {
-    const met = conflict.value
+  function resolveConflict(choice: 'mine-on-theirs' | 'theirs') {
+    const found = conflict.value
     const mine = wall.value
-    if (!met || !mine) return
-    const theirs = met.theirs.job.walls[0]!
-    const after = choice === 'theirs' ? theirs : merge(met.base, mine, theirs)
+    if (!found || !mine) return
+    const theirs = found.theirs.job.walls[0]!
+    const after = choice === 'theirs' ? theirs : merge(found.base, mine, theirs)
     history.value = recorded(history.value, { label: choice === 'theirs' ? 'Taking their version' : 'Laying mine on theirs', before: choice === 'theirs' ? mine : theirs, after })
-    kept.value = met.theirs
-    log.value = met.theirs.job.log
+    server.value = found.theirs
+    log.value = found.theirs.job.log
     conflict.value = undefined
     wall.value = after
   }
 
   return {
-    site, id, kept, wall, preview, history, log, unsentLog, conflict, looking,
-    siteUnits, taken, catalogue, rules, context, keptWall, unsaved, shown, allLog, arrays, array, arrayId,
-    open, take, saved, meet, edit, tryOut, record, settle,
+    site, id, server, wall, preview, history, log, unsentLog, unwritten, conflict, looking,
+    siteUnits, addedModels, catalogue, rules, context, serverWall, unsaved, shown, allLog, arrays, array, arrayId,
+    open, receive, addModel, setConflict, edit, tryOut, record, written, resolveConflict,
     cancelPreview: () => { preview.value = undefined },
     undo: () => step(undone),
     redo: () => step(redone),

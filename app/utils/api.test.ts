@@ -20,18 +20,18 @@ describe('asking the API', () => {
 
   it('tells a refusal with its faults and the newer state', async () => {
     answers(409, { error: { code: 'stale', message: 'Somebody saved.', faults: [{ path: '$', message: 'x' }], current: { version: 3 } } })
-    expect(await refusedBy(api('/sites/a'))).toMatchObject({ status: 409, code: 'stale', message: 'Somebody saved.', faults: [{ path: '$', message: 'x' }], current: { version: 3 }, passing: false })
+    expect(await refusedBy(api('/sites/a'))).toMatchObject({ status: 409, code: 'stale', message: 'Somebody saved.', faults: [{ path: '$', message: 'x' }], current: { version: 3 }, retryable: false })
   })
 
-  it.each([[500, true], [503, true], [422, false], [404, false]])('takes %s for passing: %s, whatever the answer is made of', async (status, passing) => {
+  it.each([[500, true], [503, true], [422, false], [404, false]])('takes %s for retryable: %s, whatever the answer is made of', async (status, retryable) => {
     answers(status, '<html>')
-    expect(await refusedBy(api('/sites'))).toMatchObject({ status, passing, message: `The server answered ${status}.` })
+    expect(await refusedBy(api('/sites'))).toMatchObject({ status, retryable, message: `The server answered ${status}.` })
   })
 
-  it('takes no answer for passing', async () => {
+  it('takes no answer for retryable', async () => {
     vi.stubGlobal('fetch', vi.fn(() => Promise.reject(new TypeError('failed'))))
-    expect(await refusedBy(api('/sites'))).toMatchObject({ status: 0, code: 'no-connection', passing: true })
-    expect(await refusedBy(sendPhoto('a', new File(['x'], 'x.png')))).toMatchObject({ status: 0, passing: true })
+    expect(await refusedBy(api('/sites'))).toMatchObject({ status: 0, code: 'no-connection', retryable: true })
+    expect(await refusedBy(sendPhoto('a', new File(['x'], 'x.png')))).toMatchObject({ status: 0, retryable: true })
   })
 })
 

@@ -8,7 +8,7 @@ export class ApiError extends Error {
   }
 
   /** Whether trying again later can help: there was no connection, or the server was in trouble. */
-  get passing(): boolean {
+  get retryable(): boolean {
     return this.status === 0 || this.status >= 500
   }
 }

@@ -4,7 +4,7 @@ import { ApiError } from './api'
 export const photoAddress = (site: string, photo: string, thumb = false) => `/api/sites/${site}/photos/${photo}${thumb ? '?thumb=1' : ''}`
 
 /** Keeps a picture with a site and gives its name. @throws ApiError, also where it is no picture */
-export async function sendPhoto(site: string, file: File): Promise<{ photo: string }> {
+export async function sendPhoto(site: string, file: Blob): Promise<{ photo: string }> {
   let response: Response
   try {
     response = await fetch(`/api/sites/${site}/photos`, { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } })

@@ -19,7 +19,7 @@ test('a site goes to another machine as a file and comes back the same', async (
     await page.goto(other.address)
     // This machine has a site of that name: it says so, and takes the file as a copy.
     await page.getByTestId('job-file').setInputFiles(file)
-    await expect(page.getByRole('alert')).toContainText('kept here already')
+    await expect(page.getByRole('alert')).toContainText('here already')
     await page.getByRole('button', { name: 'Bring it in as a copy' }).click()
     await expect(page.getByRole('heading', { name: 'Holm Point (copy)' })).toBeVisible()
     const copy = JSON.parse((await other.api('/sites/holm-point-2/job')).body)

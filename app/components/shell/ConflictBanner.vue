@@ -3,6 +3,7 @@ import { format } from 'date-fns'
 import { differences } from '~~/core/job'
 
 /** Two versions of the wall: whose is drawn, what each side changed, and the ways to go on. */
+defineEmits<{ resolve: ['mine-on-theirs' | 'theirs'] }>()
 const store = useWallStore()
 const conflict = computed(() => store.conflict!)
 const theirs = computed(() => conflict.value.theirs)
@@ -14,17 +15,17 @@ const changes = (n: number) => n === 1 ? '1 place' : `${n} places`
   <aside class="border-b-2 border-stop bg-stop-wash px-4 py-2 text-sm" role="alert" data-testid="conflict">
     <p>
       <b>{{ theirs.savedBy }} saved this wall at {{ format(new Date(theirs.savedAt), 'HH:mm, d MMM') }}, after you opened it.</b>
-      They changed {{ changes(count(theirs.job.walls[0])) }}, you changed {{ changes(count(store.wall)) }}. Nothing of yours is lost: it is kept in this browser.
+      They changed {{ changes(count(theirs.job.walls[0])) }}, you changed {{ changes(count(store.wall)) }}. Nothing of yours is lost: it is kept on this device.
       The drawing shows <b>{{ store.looking === 'theirs' ? 'their version' : 'your version' }}</b>.
     </p>
     <div class="mt-2 flex flex-wrap gap-2">
       <button type="button" class="press" @click="store.looking = store.looking === 'theirs' ? 'mine' : 'theirs'">
         Show {{ store.looking === 'theirs' ? 'your' : 'their' }} version
       </button>
-      <button type="button" class="press press-first" @click="store.settle('mine-on-theirs')">
+      <button type="button" class="press press-first" @click="$emit('resolve', 'mine-on-theirs')">
         Put my changes on theirs
       </button>
-      <button type="button" class="press" @click="store.settle('theirs')">
+      <button type="button" class="press" @click="$emit('resolve', 'theirs')">
         Go on with theirs
       </button>
       <span class="self-center text-ink-soft">Where both changed the same figure, yours is taken. Undo takes back either choice.</span>

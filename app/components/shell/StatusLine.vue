@@ -1,21 +1,20 @@
 <script setup lang="ts">
 import { CloudCheck, Redo2, Undo2 } from 'lucide-vue-next'
-import type { SaveState } from '~/composables/useWallSaver'
+import type { SaveState } from '~/sync/useWallSync'
 
 /** What is saved, what can be undone, which unit is read, and the keys that are near. */
-const { state, refused } = defineProps<{ state: SaveState, refused?: string }>()
+const { state, refused, count } = defineProps<{ state: SaveState, refused?: string, count: number }>()
 const store = useWallStore()
 const { system, toggle } = useUnits()
 const list = useCommandList()
 const atHand = useAtHand()
 const lastEdit = computed(() => store.history.past.at(-1)?.label)
 const lastUndone = computed(() => store.history.future.at(-1)?.label)
-const count = computed(() => store.unsentLog.length + (store.unsaved ? 1 : 0))
 const SAID: Record<SaveState, string> = {
-  saved: 'All saved', saving: 'Saving…', waiting: 'Saving…', offline: 'Not saved: no connection. Kept here, sent when it is back', refused: 'Not saved', conflict: 'Not saved: two versions',
+  saved: 'All saved', saving: 'Saving…', full: 'Not saved: this device’s storage is full. Make room; it is tried again', offline: 'Not saved: no connection. Kept here, sent when it is back', refused: 'Not saved', conflict: 'Not saved: two versions',
 }
 const LOOK: Record<SaveState, string> = {
-  saved: 'text-good', saving: 'text-ink-soft', waiting: 'text-ink-soft', offline: 'bg-caution-wash text-caution font-semibold', refused: 'bg-stop-wash text-stop font-semibold', conflict: 'bg-stop-wash text-stop font-semibold',
+  saved: 'text-good', saving: 'text-ink-soft', full: 'bg-stop-wash text-stop font-semibold', offline: 'bg-caution-wash text-caution font-semibold', refused: 'bg-stop-wash text-stop font-semibold', conflict: 'bg-stop-wash text-stop font-semibold',
 }
 const near = computed(() => list.value.filter(({ group, keys }) => keys && group !== 'Everywhere' && group !== 'Go to' && group !== 'Drawing').slice(0, 3))
 </script>

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { Camera, Trash2, Undo2 } from 'lucide-vue-next'
 import type { Evidence, Wall } from '~~/core/job'
+import { photoName } from '~/sync/photoName'
+import { useOutbox } from '~/sync/useOutbox'
+import { usePhoto } from '~/sync/usePhoto'
 import { carriedFigure, handNameOn, METHOD_NAMES, referenceOf } from '~~/core/survey'
 
 /** One reading: where it is, whether it counts, and its picture. */
@@ -37,6 +40,8 @@ function remove() {
   })
   clear()
 }
+const { outbox } = useOutbox()
+const photo = usePhoto(() => store.site, () => reading.value?.photo)
 const photoFault = ref('')
 async function addPhoto(event: Event) {
   const input = event.target as HTMLInputElement
@@ -44,11 +49,13 @@ async function addPhoto(event: Event) {
   input.value = ''
   if (!file) return
   try {
-    const { photo } = await sendPhoto(store.site, file)
-    photoFault.value = set('Add a picture', (reading) => { reading.photo = photo }).map(({ message }) => message).join(' ')
+    const name = await photoName(file)
+    if (!name) return void (photoFault.value = 'This is no JPEG, PNG or WebP picture, whatever its name says.')
+    await outbox.addPhoto(store.site, name, file)
+    photoFault.value = set('Add a picture', (reading) => { reading.photo = name }).map(({ message }) => message).join(' ')
   }
   catch (error) {
-    photoFault.value = (error as Error).message
+    photoFault.value = `This device cannot keep the picture: ${(error as Error).message}`
   }
 }
 const answer = computed(() => {
@@ -89,8 +96,8 @@ const answer = computed(() => {
         </div>
       </FieldFrame>
     </form>
-    <a v-if="reading.photo" :href="photoAddress(store.site, reading.photo)" target="_blank" rel="noopener">
-      <img :src="photoAddress(store.site, reading.photo, true)" :alt="`Picture of reading ${id}`" class="mt-1 max-h-24 rounded border border-hair">
+    <a v-if="reading.photo" :href="photo.whole.value" target="_blank" rel="noopener">
+      <img :src="photo.small.value" :alt="`Picture of reading ${id}`" class="mt-1 max-h-24 rounded border border-hair">
     </a>
     <div class="mt-1 flex gap-2">
       <label class="press flex-1 cursor-pointer focus-within:outline-3 focus-within:outline-focus">

@@ -9,7 +9,7 @@ import { rowsOf, subjectOf } from '~~/core/mark'
 import { knownFraming } from '~~/core/survey'
 import { keyOf } from '~~/core/subject'
 import type { Haul } from '~/composables/useDraftDrag'
-import type { KeptWall } from '~/stores/wall'
+import { openWall, useWallSync } from '~/sync/useWallSync'
 
 definePageMeta({ key: route => `${String(route.params.site)}/${String(route.params.wall)}` })
 const route = useRoute()
@@ -20,14 +20,13 @@ const base = `/sites/${site}/walls/${wallId}`
 const store = useWallStore()
 const failed = ref('')
 try {
-  store.open(site, await api<KeptWall>(`/sites/${site}/walls/${wallId}`), readDraft(site, wallId))
+  await openWall(site, wallId)
 }
 catch (error) {
   failed.value = (error as Error).message
 }
 useEveryBench()
-const { state, refused, send } = useWallSaver()
-if (store.unsaved || store.unsentLog.length > 0) void send()
+const { state, refused, waiting, resolve } = useWallSync()
 const { plan, planned, findings } = useWallPlan()
 const { system, precision, toggle } = useUnits()
 const { selected, selectedOf } = useSelection()
@@ -111,8 +110,8 @@ watch(selected, () => { if (stage.value === 'hang') current.value = selectedOf('
 const paper = ref<PaperName>(system.value === 'metric' ? 'a3' : 'letter')
 const preview = ref(false)
 const pages = computed(() => {
-  if (!preview.value || !plan.value || !planned.value || !store.kept) return []
-  const sheet = drawSheet(store.kept.job, planned.value, plan.value, { paper: paper.value, units: system.value, precision: precision.value })
+  if (!preview.value || !plan.value || !planned.value || !store.server) return []
+  const sheet = drawSheet(store.server.job, planned.value, plan.value, { paper: paper.value, units: system.value, precision: precision.value })
   return sheet.pages.map((_, n) => `data:image/svg+xml;charset=utf-8,${encodeURIComponent(pageAsSvg(sheet, n))}`)
 })
 
@@ -129,7 +128,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
 
 <template>
   <div class="flex h-full flex-col">
-    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: store.kept?.job.site.name ?? site, to: `/sites/${site}` }, { title: store.shown?.name ?? wallId }]">
+    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name ?? site, to: `/sites/${site}` }, { title: store.shown?.name ?? wallId }]">
       <select class="h-9 rounded border border-on-bar-soft bg-bar px-2 text-sm md:hidden" aria-label="Stage" :value="stage" @change="go(($event.target as HTMLSelectElement).value)()">
         <option v-for="{ id, title } in STAGE_INFO.filter(({ built }) => built)" :key="id" :value="id">
           {{ title }}
@@ -148,10 +147,10 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
       </NuxtLink>
     </main>
     <template v-else-if="store.wall">
-      <ConflictBanner v-if="store.conflict" />
+      <ConflictBanner v-if="store.conflict" @resolve="resolve" />
       <main class="wall-frame min-h-0 flex-1" :data-stage="stage">
         <PlumbLine :current="stage" :base="base" class="plumb" />
-        <div class="bench min-h-0 border-x border-hair bg-board" :inert="!!store.conflict">
+        <div class="bench min-h-0 border-x border-hair bg-board" :inert="!!store.conflict && stage !== 'hang'">
           <LazySurveyBench v-if="stage === 'survey'" ref="survey" />
           <ArrangeBench v-else-if="stage === 'arrange'" />
           <LazyMountBench v-else-if="stage === 'mount'" />
@@ -194,7 +193,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
           </DraftingCross>
         </div>
       </main>
-      <StatusLine :state="state" :refused="refused" :data-unsaved="unsavedNow" />
+      <StatusLine :state="state" :refused="refused" :count="waiting.count" :data-unsaved="unsavedNow" />
     </template>
   </div>
 </template>

@@ -1,0 +1,65 @@
+import Dexie, { type Table } from 'dexie'
+import type { Catalogue, Job, LogEntry, Wall } from '~~/core/job'
+
+/** A wall as the server has it: the job with only this wall and its log, and which version of it that is. */
+export interface ServerWall { job: Job, version: number, savedAt: string, savedBy: string }
+
+/** What a wall is called on this device: its site and its own id. */
+export const wallKey = (site: string, wall: string) => `${site}/${wall}`
+
+/** A wall as this device had it last from the server, so that it can be opened without one. */
+export interface SeenWall { key: string, state: ServerWall }
+
+/** A wall with changes that the server does not have yet. */
+export interface DesignChange {
+  key: string
+  site: string
+  id: string
+  /** The server's version that it was made from, and the wall as it was in it. */
+  version: number
+  base: Wall
+  wall: Wall
+  /** Models that it takes from the firm's catalogue. */
+  models: Partial<Catalogue>
+  by: string
+  /** What somebody else saved in between: it waits until a person has resolved that. */
+  conflict?: ServerWall
+  /** Why the server refused it: it waits until it is changed. */
+  refused?: string
+}
+
+/** An entry of the log that the server does not have yet; `n` is the order in which entries were made here. */
+export interface UnsentEntry { n?: number, key: string, site: string, wall: string, entry: LogEntry, refused?: string }
+
+/** A picture that the server does not have yet. */
+export interface UnsentPhoto { name: string, site: string, blob: Blob, refused?: string }
+
+/** What this device keeps: walls that it has seen, and everything that is still to be sent. */
+export class Device extends Dexie {
+  declare seen: Table<SeenWall, string>
+  declare designs: Table<DesignChange, string>
+  declare entries: Table<UnsentEntry, number>
+  declare photos: Table<UnsentPhoto, string>
+
+  constructor(name = 'wide-trellis') {
+    super(name)
+    this.version(1).stores({ seen: 'key', designs: 'key', entries: '++n, key', photos: 'name' })
+  }
+}
+
+/** So many walls are kept for opening without a connection; the one seen longest ago makes room. */
+const WALLS_SEEN = 60
+
+/** Notes how the server has a wall; an older answer never takes the place of a newer one. */
+export async function noteSeen(device: Device, key: string, state: ServerWall): Promise<void> {
+  await device.transaction('rw', device.seen, async () => {
+    const known = await device.seen.get(key)
+    if (known && (known.state.version > state.version || (known.state.version === state.version && known.state.job.log.length > state.job.log.length))) return
+    // Put anew at the end, so that the order is the one in which they were seen.
+    await device.seen.put({ key, state })
+    if (await device.seen.count() > WALLS_SEEN) {
+      const others = (await device.seen.toCollection().primaryKeys()).filter(other => other !== key)
+      await device.seen.bulkDelete(others.slice(0, 1))
+    }
+  })
+}

@@ -1,0 +1,202 @@
+import 'fake-indexeddb/auto'
+import fc from 'fast-check'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { LogEntry, Wall } from '~~/core/job'
+import { exampleJob, exampleWall } from '~~/tests/fixtures/job'
+import { ApiError } from '../utils/api'
+import { Device, noteSeen, type ServerWall } from './device'
+import { bringInDrafts } from './drafts'
+import { Outbox, type Server } from './outbox'
+import { photoName } from './photoName'
+
+let device: Device
+let outbox: Outbox
+let n = 0
+beforeEach(() => { device = new Device(`test-${n++}`) })
+afterEach(() => {
+  outbox?.close()
+  device.close()
+})
+
+const stateOf = (version = 1, wall: Wall = exampleWall()): ServerWall => ({ job: { ...exampleJob(), walls: [wall] }, version, savedAt: '', savedBy: 'Isla' })
+const remark = (id: string, wall = 'w1'): LogEntry => ({ id, at: '2026-11-20T09:00:00Z', by: 'Odd', wall, kind: 'remark', note: id })
+const offline = () => new ApiError(0, 'no-connection', 'No connection.')
+/** A server in memory; `fails` says what to answer instead. */
+class Standin implements Server {
+  walls = new Map<string, ServerWall>([['w1', stateOf()], ['w2', stateOf()]])
+  log: LogEntry[] = []
+  asked: string[] = []
+  fails: (what: string) => Error | undefined = () => undefined
+  private ask(what: string) {
+    this.asked.push(what)
+    const error = this.fails(what)
+    if (error) throw error
+  }
+
+  saveWall: Server['saveWall'] = (change) => {
+    this.ask(`wall ${change.id} ${change.wall.width}`)
+    const known = this.walls.get(change.id)!
+    if (known.version !== change.version) throw new ApiError(409, 'stale', 'Somebody saved.', [], known)
+    const saved = { version: known.version + 1, savedAt: '', savedBy: change.by }
+    this.walls.set(change.id, { ...known, ...saved, job: { ...known.job, walls: [change.wall] } })
+    return Promise.resolve(saved)
+  }
+
+  addEntries: Server['addEntries'] = (site, wall, entries) => {
+    this.ask(`log ${wall} ${entries.map(({ id }) => id).join(' ')}`)
+    return Promise.resolve({ results: entries.map((entry) => {
+      if (entry.id.startsWith('bad')) return { error: { message: 'It is wrong.', faults: [{ message: 'must be right' }] } }
+      if (!this.log.some(({ id }) => id === entry.id)) this.log.push(entry)
+      return { entry: { ...entry, seq: this.log.length } as LogEntry }
+    }) })
+  }
+
+  addPhoto: Server['addPhoto'] = ({ name }) => Promise.resolve(this.ask(`photo ${name}`))
+}
+let server: Standin
+async function begun(states: Record<string, ServerWall> = { w1: stateOf(), w2: stateOf() }) {
+  server = new Standin()
+  for (const [id, state] of Object.entries(states)) await noteSeen(device, `holm-point/${id}`, state)
+  outbox = new Outbox(device, server)
+}
+const idle = async () => {
+  await vi.waitFor(() => expect(outbox.state.sending).toBe(false), { timeout: 5_000 })
+}
+const widen = (wall: Wall, width: number): Wall => ({ ...wall, width })
+const change = (id: string, before: number, after: number) => outbox.changeWall('holm-point', widen({ ...exampleWall(), id }, before), widen({ ...exampleWall(), id }, after), {}, 'Odd')
+
+describe('the outbox', () => {
+  it('sends what was kept while there was no connection: of several walls, in order, each thing once', async () => {
+    await begun()
+    server.fails = () => offline()
+    await outbox.addEntry('holm-point', 'w1', remark('l1'))
+    await outbox.addEntry('holm-point', 'w1', remark('l2'))
+    await outbox.addEntry('holm-point', 'w2', remark('l3', 'w2'))
+    await outbox.addEntry('holm-point', 'w1', remark('l4'))
+    await change('w1', 6200, 6300)
+    await change('w1', 6300, 6400)
+    await outbox.addPhoto('holm-point', 'a.png', new Blob(['x']))
+    await idle()
+    expect([outbox.state.offline, await device.entries.count(), server.log]).toEqual([true, 4, []])
+    server.fails = () => undefined
+    server.asked = []
+    await outbox.send()
+    await idle()
+    expect(server.asked).toEqual(['photo a.png', 'log w1 l1 l2', 'log w2 l3', 'log w1 l4', 'wall w1 6400'])
+    expect([await device.entries.count(), await device.designs.count(), await device.photos.count(), outbox.state.offline]).toEqual([0, 0, 0, false])
+    expect((await device.seen.get('holm-point/w1'))!.state).toMatchObject({ version: 2, job: { walls: [{ width: 6400 }], log: [{ id: 'l1', seq: 1 }, { id: 'l2' }, { id: 'l4' }] } })
+  })
+
+  it('is the same whatever answers are lost on the way', async () => {
+    await fc.assert(fc.asyncProperty(fc.array(fc.constantFrom('answered', 'lost', 'failed'), { maxLength: 12 }), async (fates) => {
+      device = new Device(`test-${n++}`)
+      await begun()
+      const { addEntries, saveWall } = server
+      const lossy = <Args extends unknown[], Result>(act: (...args: Args) => Promise<Result>) => async (...args: Args) => {
+        const fate = fates.shift() ?? 'answered'
+        if (fate === 'failed') throw offline()
+        const answer = await act(...args)
+        if (fate === 'lost') throw offline()
+        return answer
+      }
+      Object.assign(server, { addEntries: lossy(addEntries), saveWall: lossy(saveWall) })
+      for (const id of ['l1', 'l2', 'l3']) await outbox.addEntry('holm-point', 'w1', remark(id))
+      await change('w1', 6200, 6300)
+      for (let k = 0; k < 16; k++) await outbox.send().then(idle)
+      expect(server.log.map(({ id }) => id)).toEqual(['l1', 'l2', 'l3'])
+      expect(server.walls.get('w1')).toMatchObject({ version: 2, job: { walls: [{ width: 6300 }] } })
+      expect([await device.entries.count(), await device.designs.count()]).toEqual([0, 0])
+      outbox.close()
+    }), { numRuns: 25 })
+  })
+
+  it('sets aside what is refused, with its reason, and goes on with the rest', async () => {
+    await begun()
+    for (const id of ['l1', 'bad1', 'l2']) await outbox.addEntry('holm-point', 'w1', remark(id))
+    await idle()
+    expect(server.log.map(({ id }) => id)).toEqual(['l1', 'l2'])
+    const [refused] = await device.entries.toArray()
+    expect(refused).toMatchObject({ entry: { id: 'bad1' }, refused: 'It is wrong. must be right.' })
+    server.fails = what => what.startsWith('wall w1') ? new ApiError(422, 'invalid', 'No such wall.') : undefined
+    await change('w1', 6200, 1)
+    await change('w2', 6200, 6400)
+    await idle()
+    expect((await device.designs.toArray()).map(({ id, refused }) => [id, refused])).toEqual([['w1', 'No such wall.']])
+    expect(server.walls.get('w2')!.version).toBe(2)
+    // Changed again it is sent again; an entry can be given up.
+    server.fails = () => undefined
+    await change('w1', 1, 6500)
+    await outbox.giveUp(refused!)
+    await idle()
+    expect([await device.designs.count(), await device.entries.count(), server.walls.get('w1')!.version]).toEqual([0, 0, 2])
+  })
+
+  it('keeps a change that conflicts until a person has resolved it, while the log goes on', async () => {
+    await begun()
+    const theirs = stateOf(2, { ...exampleWall(), height: 3500 })
+    server.walls.set('w1', theirs)
+    await change('w1', 6200, 6300)
+    await idle()
+    expect(await device.designs.get('holm-point/w1')).toMatchObject({ wall: { width: 6300 }, conflict: { version: 2 } })
+    await outbox.addEntry('holm-point', 'w1', remark('l1'))
+    await idle()
+    expect(server.log.map(({ id }) => id)).toEqual(['l1'])
+    await outbox.resolveConflict('holm-point', theirs, { ...exampleWall(), height: 3500, width: 6300 }, {}, 'Odd')
+    await idle()
+    expect(server.walls.get('w1')).toMatchObject({ version: 3, job: { walls: [{ height: 3500, width: 6300 }] } })
+    expect(await device.designs.count()).toBe(0)
+  })
+
+  it('lays what two tabs changed on each other', async () => {
+    await begun()
+    server.fails = () => offline()
+    await change('w1', 6200, 6300)
+    const both = await outbox.changeWall('holm-point', exampleWall(), { ...exampleWall(), height: 3000 }, {}, 'Odd')
+    expect([both.width, both.height]).toEqual([6300, 3000])
+    expect((await device.designs.get('holm-point/w1'))!.wall).toEqual(both)
+    await outbox.changeWall('holm-point', both, exampleWall(), {}, 'Odd')
+    expect(await device.designs.count()).toBe(0)
+  })
+
+  it('says so when this device is full, and that it is not when there is room again', async () => {
+    await begun()
+    const add = vi.spyOn(device.entries, 'add').mockRejectedValueOnce(Object.assign(new Error('full'), { name: 'QuotaExceededError' }))
+    await expect(outbox.addEntry('holm-point', 'w1', remark('l1'))).rejects.toThrow('full')
+    expect(outbox.state.full).toBe(true)
+    add.mockRestore()
+    await outbox.addEntry('holm-point', 'w1', remark('l1'))
+    await idle()
+    expect([outbox.state.full, server.log.length]).toEqual([false, 1])
+  })
+})
+
+describe('what this device has seen', () => {
+  it('is never put back to something older', async () => {
+    await begun({ w1: stateOf(3) })
+    await noteSeen(device, 'holm-point/w1', stateOf(2, { ...exampleWall(), width: 1 }))
+    expect((await device.seen.get('holm-point/w1'))!.state).toMatchObject({ version: 3, job: { walls: [{ width: 6200 }] } })
+  })
+
+  it('takes over what an earlier version had not sent, in the form of today', async () => {
+    await begun()
+    server.fails = () => offline()
+    const base = { ...exampleWall(), overrides: [{ code: 'a', subject: 'b', by: 'Isla', reason: 'a letter', at: '2026-06-03T10:00:00Z' }] }
+    const wall = { ...base, width: 6300, overrides: [...base.overrides, { code: 'c', subject: 'd', by: 'Odd', reason: 'tested', at: '2026-06-04T10:00:00Z' }] }
+    const kept: Record<string, string> = { 'wide-trellis:draft:holm-point/w1': JSON.stringify({ version: 1, base, wall, log: [remark('l1')] }), 'wide-trellis:name': 'Odd' }
+    const storage = { ...kept, getItem: (name: string) => kept[name]!, removeItem: (name: string) => Reflect.deleteProperty(kept, name) } as unknown as Storage
+    await bringInDrafts(device, storage)
+    expect(Object.keys(kept)).toEqual(['wide-trellis:name'])
+    const [change] = await device.designs.toArray()
+    expect([change!.version, change!.wall.width, 'overrides' in change!.wall]).toEqual([1, 6300, false])
+    expect((await device.entries.toArray()).map(({ entry }) => [entry.id, entry.kind])).toEqual([['l1', 'remark'], ['override-w1-c', 'override']])
+  })
+})
+
+it('names a picture by its content as the server does, and knows what is none', async () => {
+  const png = Uint8Array.from(atob('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=='), char => char.charCodeAt(0))
+  const { createHash } = await import('node:crypto')
+  expect(await photoName(new Blob([png]))).toBe(`${createHash('sha256').update(png).digest('hex').slice(0, 32)}.png`)
+  expect(await photoName(new Blob([Uint8Array.of(0xFF, 0xD8, 0xFF, 0xE0)]))).toMatch(/\.jpg$/)
+  expect(await photoName(new Blob(['RIFF....WEBPVP8 ']))).toMatch(/\.webp$/)
+  expect(await photoName(new Blob(['%PDF-1.3']))).toBeUndefined()
+})

@@ -1,0 +1,237 @@
+import { merge, same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
+import { ApiError } from '../utils/api'
+import { noteSeen, wallKey, type DesignChange, type Device, type ServerWall, type UnsentEntry, type UnsentPhoto } from './device'
+
+/** How the server is asked; by itself, so that the outbox can be tested without one. */
+export interface Server {
+  saveWall: (change: DesignChange) => Promise<Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'>>
+  addEntries: (site: string, wall: string, entries: LogEntry[]) => Promise<{ results: ({ entry: LogEntry } | { error: { message: string, faults?: { message: string }[] } })[] }>
+  addPhoto: (photo: UnsentPhoto) => Promise<unknown>
+}
+
+/** How it stands with the connection and with this device's storage. */
+export interface OutboxState { sending: boolean, offline: boolean, full: boolean }
+
+/** So many entries go in one request. */
+const AT_ONCE = 100
+const FIRST_RETRY = 1_000
+const LAST_RETRY = 10_000
+
+const reasonOf = ({ message, faults = [] }: { message: string, faults?: { message: string }[] }) => [message, ...faults.map(({ message }) => `${message}.`)].join(' ')
+
+/** Only one tab of this browser sends at a time, where the browser can see to that. */
+const alone = <Result>(act: () => Promise<Result>): Promise<Result> =>
+  typeof navigator !== 'undefined' && navigator.locks ? navigator.locks.request('wide-trellis-outbox', act) as Promise<Result> : act()
+
+/**
+ * Everything that is done on this device and that the server does not have yet, whatever page is open: pictures,
+ * entries of the log, changes of walls. It is kept first and then sent, each kind in order and each thing once. What
+ * the server refuses is set aside with the reason and is in nobody's way; what only had no answer is sent again.
+ */
+export class Outbox {
+  readonly state: OutboxState = { sending: false, offline: false, full: false }
+  private retry = FIRST_RETRY
+  private timer: ReturnType<typeof setTimeout> | undefined
+  private again = false
+  private closed = false
+
+  constructor(readonly device: Device, private readonly server: Server, private readonly changed: (state: OutboxState) => void = () => {}) {}
+
+  private set(state: Partial<OutboxState>): void {
+    Object.assign(this.state, state)
+    this.changed({ ...this.state })
+  }
+
+  /** Writes to the device. @throws what the browser says, after it was noted that its storage is full */
+  private async write<Result>(act: () => Promise<Result>): Promise<Result> {
+    try {
+      const result = await act()
+      if (this.state.full) this.set({ full: false })
+      return result
+    }
+    catch (error) {
+      this.set({ full: true })
+      throw error
+    }
+  }
+
+  /** Keeps an entry of the log, to be sent in its turn. */
+  async addEntry(site: string, wall: string, entry: LogEntry): Promise<void> {
+    await this.write(() => this.device.entries.add({ key: wallKey(site, wall), site, wall, entry }))
+    void this.send()
+  }
+
+  /** Keeps a picture under the name that the server will know it by. */
+  async addPhoto(site: string, name: string, blob: Blob): Promise<void> {
+    await this.write(() => this.device.photos.put({ name, site, blob }))
+    void this.send()
+  }
+
+  /**
+   * Keeps the change of a wall from `before` to `after`, laid on whatever another tab did to it meanwhile.
+   *
+   * @returns the wall with the changes of both
+   */
+  async changeWall(site: string, before: Wall, after: Wall, models: Partial<Catalogue>, by: string): Promise<Wall> {
+    const { device } = this
+    const key = wallKey(site, after.id)
+    const wall = await this.write(() => device.transaction('rw', device.designs, device.seen, async () => {
+      const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
+      const base = change ?? (seen && { version: seen.state.version, base: seen.state.job.walls[0]! })
+      if (!base) throw new Error(`${key} was never opened on this device`)
+      const wall = merge(before, after, change?.wall ?? base.base)
+      if (same(wall, base.base) && !change?.conflict) await device.designs.delete(key)
+      else await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, by, ...change?.conflict && { conflict: change.conflict } })
+      return wall
+    }))
+    void this.send()
+    return wall
+  }
+
+  /** Resolves a conflict: from now on the wall is `wall`, made from the version that the other saved. */
+  async resolveConflict(site: string, theirs: ServerWall, wall: Wall, models: Partial<Catalogue>, by: string): Promise<void> {
+    const key = wallKey(site, wall.id)
+    const base = theirs.job.walls[0]!
+    await noteSeen(this.device, key, theirs)
+    await this.write(async () => same(wall, base)
+      ? this.device.designs.delete(key)
+      : void await this.device.designs.put({ key, site, id: wall.id, version: theirs.version, base, wall, models, by }))
+    void this.send()
+  }
+
+  /** Sends again what was set aside, or gives it up. */
+  async resend(entry: UnsentEntry): Promise<void> {
+    const { refused: _, ...rest } = entry
+    await this.device.entries.put(rest)
+    void this.send()
+  }
+
+  async giveUp({ n }: UnsentEntry): Promise<void> {
+    await this.device.entries.delete(n!)
+  }
+
+  /** Sends all there is to send. */
+  async send(): Promise<void> {
+    this.again = true
+    if (this.state.sending) return
+    clearTimeout(this.timer)
+    this.set({ sending: true })
+    try {
+      await alone(async () => {
+        while (this.again) {
+          this.again = false
+          await this.sendPhotos()
+          await this.sendEntries()
+          await this.sendDesigns()
+        }
+      })
+      this.retry = FIRST_RETRY
+      this.set({ sending: false, offline: false })
+    }
+    catch (error) {
+      this.set({ sending: false, ...error instanceof ApiError && { offline: true } })
+      if (this.closed) return
+      // Nobody waits for this; whatever it is, it is tried again.
+      if (!(error instanceof ApiError)) console.error(error)
+      this.timer = setTimeout(() => void this.send(), this.retry)
+      this.retry = Math.min(2 * this.retry, LAST_RETRY)
+    }
+  }
+
+  close(): void {
+    this.closed = true
+    clearTimeout(this.timer)
+  }
+
+  private async sendPhotos(): Promise<void> {
+    for (const photo of await this.device.photos.filter(({ refused }) => refused === undefined).toArray()) {
+      try {
+        await this.server.addPhoto(photo)
+        await this.device.photos.delete(photo.name)
+      }
+      catch (error) {
+        if (!(error instanceof ApiError) || error.retryable) throw error
+        await this.device.photos.update(photo.name, { refused: reasonOf(error) })
+      }
+    }
+  }
+
+  /** The entries that are next: the first that waits, and those after it that are of the same wall. */
+  private async nextEntries(): Promise<UnsentEntry[]> {
+    const waiting = await this.device.entries.orderBy('n').filter(({ refused }) => refused === undefined).limit(AT_ONCE).toArray()
+    const other = waiting.findIndex(({ key }) => key !== waiting[0]!.key)
+    return other < 0 ? waiting : waiting.slice(0, other)
+  }
+
+  private async sendEntries(): Promise<void> {
+    for (let next = await this.nextEntries(); next.length > 0; next = await this.nextEntries()) {
+      const { site, wall, key } = next[0]!
+      try {
+        const { results } = await this.server.addEntries(site, wall, next.map(({ entry }) => entry))
+        await this.noteResults(key, next, results)
+      }
+      catch (error) {
+        if (!(error instanceof ApiError) || error.retryable) throw error
+        await this.device.entries.bulkPut(next.map(entry => ({ ...entry, refused: reasonOf(error) })))
+      }
+    }
+  }
+
+  private async noteResults(key: string, sent: UnsentEntry[], results: Awaited<ReturnType<Server['addEntries']>>['results']): Promise<void> {
+    const { device } = this
+    await device.transaction('rw', device.entries, device.seen, async () => {
+      const kept: LogEntry[] = []
+      for (const [n, unsent] of sent.entries()) {
+        const result = results[n]!
+        if ('error' in result) {
+          await device.entries.put({ ...unsent, refused: reasonOf(result.error) })
+          continue
+        }
+        kept.push(result.entry)
+        await device.entries.delete(unsent.n!)
+      }
+      const seen = await device.seen.get(key)
+      if (!seen) return
+      const known = new Set(seen.state.job.log.map(({ id }) => id))
+      const log = [...seen.state.job.log, ...kept.filter(({ id }) => !known.has(id))]
+      await device.seen.put({ key, state: { ...seen.state, job: { ...seen.state.job, log } } })
+    })
+  }
+
+  private async sendDesigns(): Promise<void> {
+    for (const change of await this.device.designs.filter(({ refused, conflict }) => refused === undefined && conflict === undefined).toArray()) {
+      try {
+        await this.noteSaved(change, await this.server.saveWall(change))
+      }
+      catch (error) {
+        if (!(error instanceof ApiError) || error.retryable) throw error
+        const theirs = error.status === 409 ? error.current as ServerWall | undefined : undefined
+        if (theirs && same(theirs.job.walls[0], change.wall)) await this.noteSaved(change, theirs)
+        else await this.device.designs.update(change.key, theirs ? { conflict: theirs } : { refused: reasonOf(error) })
+      }
+    }
+  }
+
+  /** Notes that the server has a change; what was changed since it was sent is a change of the new version. */
+  private async noteSaved({ key, wall: sent, models }: DesignChange, { version, savedAt, savedBy }: Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'>): Promise<void> {
+    const { device } = this
+    await device.transaction('rw', device.designs, device.seen, async () => {
+      const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
+      if (seen) {
+        const { job } = seen.state
+        await device.seen.put({ key, state: { job: { ...job, catalogue: withModels(job.catalogue, models), walls: [sent] }, version, savedAt, savedBy } })
+      }
+      if (!change || same(change.wall, sent)) return device.designs.delete(key)
+      await device.designs.put({ ...change, version, base: sent })
+      this.again = true
+    })
+  }
+}
+
+/** A catalogue with those models that it does not have yet. */
+export function withModels(catalogue: Catalogue, models: Partial<Catalogue>): Catalogue {
+  return { ...catalogue, ...Object.fromEntries(Object.entries(models).map(([list, added]) => {
+    const own = catalogue[list as keyof Catalogue] ?? []
+    return [list, [...own, ...added.filter(({ id }) => !own.some(model => model.id === id))]]
+  })) }
+}

@@ -1,0 +1,12 @@
+import { api } from '../utils/api'
+import { sendPhoto } from '../utils/photos'
+import type { Server } from './outbox'
+
+const at = (site: string, wall: string) => `/sites/${site}/walls/${wall}`
+
+/** The server as the outbox asks it. */
+export const server: Server = {
+  saveWall: ({ site, id, wall, version, by, models }) => api(at(site, id), { method: 'PUT', body: { wall, version, by, models } }),
+  addEntries: (site, wall, entries) => api(`${at(site, wall)}/log`, { method: 'POST', body: { entries } }),
+  addPhoto: ({ site, blob }) => sendPhoto(site, blob),
+}

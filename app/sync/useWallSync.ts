@@ -1,0 +1,121 @@
+import { liveQuery } from 'dexie'
+import { merge, same } from '~~/core/job'
+import { noteSeen, wallKey, type Device, type ServerWall } from './device'
+import { useOutbox } from './useOutbox'
+
+export type SaveState = 'saved' | 'saving' | 'offline' | 'full' | 'refused' | 'conflict'
+
+/** After so long it is tried again to write to a device that is full, ms. */
+const TRY_AGAIN = 5_000
+
+const unsentOf = async (device: Device, key: string) => (await device.entries.where('key').equals(key).sortBy('n')).filter(({ refused }) => refused === undefined).map(({ entry }) => entry)
+
+/** The wall as the server has it, or, without a connection, as this device had it last. @throws ApiError where neither is to be had */
+async function latest(device: Device, site: string, id: string): Promise<ServerWall> {
+  const key = wallKey(site, id)
+  try {
+    const state = await api<ServerWall>(`/sites/${site}/walls/${id}`)
+    await noteSeen(device, key, state).catch(() => {})
+    return state
+  }
+  catch (error) {
+    const seen = error instanceof ApiError && error.retryable ? await device.seen.get(key) : undefined
+    if (!seen) throw error
+    return seen.state
+  }
+}
+
+/** Opens a wall with everything that was done to it on this device. @throws ApiError where it cannot be had */
+export async function openWall(site: string, id: string): Promise<void> {
+  const store = useWallStore()
+  const { device, ready } = useOutbox()
+  await ready
+  const [state, key] = [await latest(device, site, id), wallKey(site, id)]
+  const change = await device.designs.get(key).catch(() => undefined)
+  store.open(site, state, { change, log: await unsentOf(device, key).catch(() => []) })
+}
+
+/**
+ * Keeps the open wall and this device's store alike: what is edited here goes there, and from there to the server;
+ * what the server answers and what another tab does comes back.
+ */
+export function useWallSync() {
+  const store = useWallStore()
+  const { name } = usePreferences()
+  const { device, outbox, state: sending, waiting } = useOutbox()
+  const refused = ref<string>()
+  const key = wallKey(store.site, store.id)
+  /** The wall as this device's store has it. */
+  let written = store.wall
+  let queue: Promise<void> = Promise.resolve()
+  /** Whether a person has just resolved a conflict, which this device’s store does not know yet. */
+  let resolving = false
+  let timer: ReturnType<typeof setTimeout> | undefined
+  /** One after the other, so that what is read is never older than what was written. */
+  function inTurn(act: () => Promise<void>) {
+    queue = queue.then(act).catch(() => {
+      clearTimeout(timer)
+      timer = setTimeout(() => inTurn(write), TRY_AGAIN)
+    })
+  }
+
+  async function write() {
+    // What happened is recorded whatever becomes of the design.
+    for (const entry of store.unwritten) {
+      await outbox.addEntry(store.site, store.id, entry)
+      store.written(entry)
+    }
+    const mine = store.wall
+    if (!mine || !written || mine === written || store.conflict) return
+    const both = await outbox.changeWall(store.site, written, mine, toRaw(store.addedModels), name.value)
+    if (!same(both, mine)) store.wall = merge(mine, both, store.wall!)
+    written = same(both, mine) ? mine : both
+  }
+
+  /** Reads what the device's store has of this wall. */
+  async function refresh() {
+    const [seen, change, log] = await Promise.all([device.seen.get(key), device.designs.get(key), unsentOf(device, key)])
+    if (seen) store.receive(seen.state, log)
+    refused.value = change?.refused
+    if (resolving) return
+    if (change?.conflict) {
+      if (store.conflict?.theirs.version !== change.conflict.version) store.setConflict({ theirs: change.conflict, base: change.base })
+      return
+    }
+    const stored = change?.wall ?? seen?.state.job.walls[0]
+    if (!stored || !written) return
+    // Another tab may have resolved it, or changed the wall.
+    store.conflict = undefined
+    if (!same(stored, written)) store.wall = merge(written, stored, store.wall!)
+    written = stored
+  }
+
+  function resolve(choice: 'mine-on-theirs' | 'theirs') {
+    const theirs = store.conflict?.theirs
+    if (!theirs) return
+    resolving = true
+    store.resolveConflict(choice)
+    written = store.wall
+    inTurn(async () => {
+      resolving = false
+      await outbox.resolveConflict(store.site, theirs, written!, toRaw(store.addedModels), name.value)
+    })
+  }
+
+  watch([() => store.wall, () => store.unwritten], () => inTurn(write), { flush: 'sync' })
+  const subscription = liveQuery(() => Promise.all([device.seen.get(key), device.designs.get(key), device.entries.where('key').equals(key).toArray()])).subscribe({ next: () => inTurn(refresh), error: () => {} })
+  onScopeDispose(() => {
+    subscription.unsubscribe()
+    clearTimeout(timer)
+  })
+  void outbox.send()
+
+  const state = computed<SaveState>(() => {
+    if (store.conflict) return 'conflict'
+    if (sending.value.full) return 'full'
+    if (refused.value) return 'refused'
+    if (!store.unsaved && store.unwritten.length === 0 && store.unsentLog.length === 0 && waiting.value.count === 0) return 'saved'
+    return sending.value.offline ? 'offline' : 'saving'
+  })
+  return { state, refused, waiting, resolve }
+}

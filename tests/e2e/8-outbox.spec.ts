@@ -1,0 +1,85 @@
+import { expect, fill, HALL, otherPerson, saved, test } from './house'
+
+test('two walls are worked on in one outage: each opens from this device, and both are sent when it is over', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await page.getByRole('link', { name: 'Holm Point', exact: true }).click()
+  await page.getByRole('link', { name: /^Café/ }).click()
+  await page.getByRole('link', { name: /^Arrange/ }).click()
+  await expect(page.getByLabel('Gap across')).toBeVisible()
+  await house.stop()
+  await fill(page, 'Gap across', '42')
+  const state = page.getByTestId('save-state')
+  await expect(state).toHaveAttribute('data-state', 'offline')
+  // Back over the site’s page, which needs the server, to the first wall, which this device has seen.
+  for (let n = 0; n < 3; n++) await page.goBack()
+  await expect(page).toHaveURL(`${house.address}${HALL}/arrange`)
+  await expect(page.getByLabel('Columns')).toHaveValue('3')
+  await fill(page, 'above the floor', '905')
+  await expect(page.getByTestId('unsent')).toContainText('2 to send')
+
+  await house.start()
+  await expect(state).toHaveAttribute('data-state', 'saved', { timeout: 20_000 })
+  expect((await house.wall()).job.walls[0].arrays[0].at.y.value).toBe(905)
+  expect((await house.wall('holm-point', 'cafe')).job.walls[0].arrays.find(({ gap }: { gap: { x: number } }) => gap.x === 42)).toBeTruthy()
+})
+
+test('an entry that is refused among good ones is set aside with the reason, and keeps nothing else back', async ({ page, house }) => {
+  await page.goto(`${HALL}/hang`)
+  await page.getByLabel('Your name').first().fill('Isla Brand')
+  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await house.stop()
+  for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'Hit' }).click()
+  await expect(page.getByTestId('unsent')).toContainText('3 to send')
+  // On its way the second loses where it is.
+  await page.route('**/log', async (route) => {
+    const { entries } = route.request().postDataJSON() as { entries: { x?: number }[] }
+    if (entries[1]) delete entries[1].x
+    await route.continue({ postData: JSON.stringify({ entries }) })
+  })
+  await house.start()
+  await expect(page.getByTestId('set-aside')).toContainText('1 refused', { timeout: 20_000 })
+  await saved(page)
+  const recorded = async () => (await house.wall()).job.log.filter(({ by }: { by: string }) => by === 'Isla Brand').map(({ hole }: { hole: string }) => hole)
+  expect(await recorded()).toEqual(['departures-r1c1-top-1', 'departures-r1c2-top-1'])
+  await fill(page, 'Note', '')
+  await page.getByTestId('set-aside').click()
+  await expect(page.getByTestId('refused-entry')).toContainText('departures-r1c1-top-2')
+  await expect(page.getByTestId('refused-entry')).toContainText('$.x is missing')
+  await page.unroute('**/log')
+  await page.getByRole('button', { name: 'Send again' }).click()
+  await expect(page.getByTestId('set-aside')).toHaveCount(0)
+  await expect.poll(recorded).toEqual(['departures-r1c1-top-1', 'departures-r1c2-top-1', 'departures-r1c1-top-2'])
+})
+
+test('two versions of a wall do not stop what the drill met from being recorded', async ({ browser, house }) => {
+  const [isla, odd] = [await otherPerson(browser, house, 'Isla'), await otherPerson(browser, house, 'Odd')]
+  for (const page of [isla, odd]) {
+    await page.goto(`${HALL}/arrange`)
+    await expect(page.getByLabel('Columns')).toHaveValue('3')
+  }
+  await fill(isla, 'above the floor', '930')
+  await saved(isla)
+  await fill(odd, 'Gap across', '0.8')
+  await expect(odd.getByTestId('conflict')).toBeVisible()
+  await odd.getByRole('link', { name: /^Hang/ }).click()
+  await odd.getByRole('button', { name: 'Hit' }).click()
+  await expect.poll(async () => (await house.wall()).job.log.filter(({ by }: { by: string }) => by === 'Odd').length).toBe(1)
+  await expect(odd.getByTestId('conflict')).toBeVisible()
+})
+
+test('two tabs of one browser keep to one wall: what is done in one is seen in the other, and nothing is asked', async ({ page, house, context }) => {
+  await page.goto(`${HALL}/arrange`)
+  const other = await context.newPage()
+  await other.goto(`${HALL}/arrange`)
+  await expect(other.getByLabel('Columns')).toHaveValue('3')
+  await fill(page, 'above the floor', '940')
+  await expect(other.getByLabel('above the floor')).toHaveValue('940')
+  await fill(other, 'Gap across', '0.8')
+  await expect(page.getByLabel('Gap across')).toHaveValue('0.8')
+  for (const tab of [page, other]) {
+    await saved(tab)
+    await expect(tab.getByTestId('conflict')).toHaveCount(0)
+  }
+  expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ gap: { x: 0.8 }, at: { y: { value: 940 } } })
+})
