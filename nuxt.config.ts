@@ -1,5 +1,8 @@
 import tailwindcss from '@tailwindcss/vite'
 
+/** The core is pure: of a file of it that gives nothing to whoever imports it, nothing is shipped. */
+const LEAN = { moduleSideEffects: (id: string) => !id.includes('/core/') }
+
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint'],
   // Everything shown is worked out in the browser from one wall's data; there is nothing to render ahead.
@@ -21,8 +24,12 @@ export default defineNuxtConfig({
   css: ['~/assets/main.css'],
   compatibilityDate: '2026-01-01',
   nitro: { errorHandler: '~~/server/error.ts' },
-  // Two copies of Rollup's types disagree about one field that the plugin does not use.
-  vite: { plugins: [tailwindcss() as never], worker: { format: 'es' } },
+  vite: {
+    // Two copies of Rollup's types disagree about one field that the plugin does not use.
+    plugins: [tailwindcss() as never],
+    build: { rollupOptions: { treeshake: LEAN } },
+    worker: { format: 'es', rollupOptions: { treeshake: LEAN } },
+  },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   telemetry: false,
   eslint: { config: { stylistic: { commaDangle: 'always-multiline', braceStyle: 'stroustrup' } } },

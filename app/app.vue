@@ -4,6 +4,12 @@ import { useEventListener } from '@vueuse/core'
 const { theme } = usePreferences()
 const palette = ref(false)
 const keySheet = ref(false)
+/** Fetched when they are first wanted, and there from then on. */
+const wanted = reactive({ palette: false, keySheet: false })
+watchEffect(() => {
+  wanted.palette ||= palette.value
+  wanted.keySheet ||= keySheet.value
+})
 useHead({ htmlAttrs: { 'data-theme': theme } })
 useCommands([
   { id: 'palette', title: 'Do anything', group: 'Everywhere', keys: ['/', 'ctrl+k'], run: () => { palette.value = true } },
@@ -18,7 +24,7 @@ useEventListener(window, 'keydown', runByKey)
 <template>
   <div class="h-full">
     <NuxtPage />
-    <CommandPalette v-model:open="palette" />
-    <KeySheet v-model:open="keySheet" />
+    <LazyCommandPalette v-if="wanted.palette" v-model:open="palette" />
+    <LazyKeySheet v-if="wanted.keySheet" v-model:open="keySheet" />
   </div>
 </template>

@@ -36,7 +36,7 @@ const redrawn = (times: number[]): Row[] => [atMost('Typing a gap of 10 × 10: d
 async function dragging(page: Page, address: string, stage: 'arrange' | 'mount', [rows, columns]: [number, number]): Promise<number[]> {
   const walls = await keep(address, `bench-drag${stage === 'mount' ? '-mount' : ''}`, gridJob(rows, columns))
   await page.goto(`${walls}/ticket-hall/${stage}`)
-  const screen = page.locator('[data-testid=elevation] [data-position]').nth(44)
+  const screen = page.locator('[data-testid=elevation] [data-screen]').nth(44)
   await screen.waitFor()
   const box = (await screen.boundingBox())!
   const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
@@ -69,7 +69,7 @@ async function typing(page: Page, address: string): Promise<number[]> {
 /** From a figure typed in a field until a grid of 10 × 10 is drawn with it, ms, in order of size. */
 async function redrawing(page: Page, address: string): Promise<number[]> {
   await page.goto(`${address}/sites/bench-drag/walls/ticket-hall/arrange`)
-  await page.locator('[data-testid=elevation] [data-position]').nth(99).waitFor()
+  await page.locator('[data-testid=elevation] [data-screen]').nth(99).waitFor()
   await page.waitForTimeout(1500)
   return page.evaluate<number[]>(`(async () => {
     const label = [...document.querySelectorAll('label')].find(each => each.textContent === 'Gap across')

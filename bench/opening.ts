@@ -15,7 +15,7 @@ async function open(browser: Browser, address: string): Promise<{ drawn: number,
   })
   const began = performance.now()
   await page.goto(`${address}/sites/holm-point/walls/ticket-hall/arrange`)
-  await page.locator('[data-testid=elevation] [data-position]').first().waitFor()
+  await page.locator('[data-testid=elevation] [data-screen]').first().waitFor()
   const drawn = performance.now() - began
   // What is fetched ahead for the other stages comes after.
   opening = false

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { InvalidJob, jobJsonSchema, readJob, type Job } from '../core/job'
 import { brokenLink } from '../core/log'
-import { planFile } from '../core/planFile'
+import { planFile } from '../core/plan/planFile'
 
 const HELP = `wt: Wide Trellis on the command line
 

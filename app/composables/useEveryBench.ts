@@ -9,7 +9,11 @@ const PARTS = [
   () => import('~/components/arrange/ScreenPanel.vue'), () => import('~/components/arrange/ArraysPanel.vue'), () => import('~/components/arrange/AlternativesView.vue'),
   () => import('~/components/mount/RemediesPanel.vue'), () => import('~/components/mount/DepthPanel.vue'), () => import('~/components/mount/DepthSection.vue'), () => import('~/components/fix/FixCharts.vue'),
   () => import('~/components/ledger/SurveyLedger.vue'), () => import('~/components/ledger/MarkLedger.vue'), () => import('~/components/draft/DraftSurvey.vue'),
+  () => import('~/components/shell/CommandPalette.vue'), () => import('~/components/shell/KeySheet.vue'), () => import('~/components/shell/ConflictBanner.vue'), () => import('~/components/shell/RefusedList.vue'), () => import('~~/core/mark/sheet'),
 ]
+
+/** So long after the first plan the rest is fetched, ms. */
+const AFTER = 500
 
 /** Whether every stage is at hand, so that the wall can be worked without signal. */
 export const useAtHand = () => useState('every-bench-at-hand', () => false)
@@ -25,8 +29,7 @@ export function useEveryBench(): void {
   onNuxtReady(async () => {
     await until(() => plan.value !== undefined || failed.value !== undefined).toBe(true)
     // What was planned is drawn first.
-    await new Promise(requestAnimationFrame)
-    await new Promise(done => setTimeout(done))
+    await new Promise(done => setTimeout(done, AFTER))
     const fetched = await Promise.allSettled([load(), ...PARTS.map(part => part())])
     atHand.value = house.value !== undefined && fetched.every(({ status }) => status === 'fulfilled')
   })

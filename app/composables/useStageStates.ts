@@ -1,5 +1,5 @@
 import type { Stage } from '~~/core/finding'
-import { waitOf } from '~~/core/waits'
+import { waitOf } from '~~/core/plan/waits'
 
 export type StageState = 'not started' | 'in hand' | 'waits' | 'stop' | 'caution' | 'settled'
 

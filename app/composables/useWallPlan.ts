@@ -2,7 +2,7 @@ import { wrap, type Remote } from 'comlink'
 import { createSharedComposable, useDebounceFn } from '@vueuse/core'
 import type { WallPlan } from '~~/core/plan'
 import { drilledHoles, holeSteps, leftBehind } from '~~/core/hang'
-import type { Mount, ScreenArray, Wall } from '~~/core/job'
+import type { Wall } from '~~/core/job'
 import { asBuilt, NOTHING_BUILT, type AsBuilt, type MadeHole } from '~~/core/log'
 import type { Placed } from '~~/core/mount'
 import type { Planner } from '~/workers/planner.worker'
@@ -74,7 +74,5 @@ export const useWallPlan = createSharedComposable(() => {
   const unused = computed(() => plan.value ? leftBehind(plan.value.arrays, plannedBuilt.value) : [])
   const findings = computed(() => plan.value?.findings ?? [])
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
-  /** What else would hold an array, worked out beside the plan. */
-  const remedies = (array: ScreenArray, wall: Wall, offered: Mount[]) => planner.remedies(array, wall, planContext(), built.value, offered)
-  return { plan, planned, placed, remedies, follows, behind, failed, drilled, unused, findings, steps }
+  return { plan, planned, placed, built, planContext, follows, behind, failed, drilled, unused, findings, steps }
 })

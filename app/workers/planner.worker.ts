@@ -1,14 +1,24 @@
 import { expose } from 'comlink'
-import type { Mount, PlanContext, ScreenArray, Wall } from '~~/core/job'
+import type { PlanContext, Wall } from '~~/core/job'
 import type { AsBuilt } from '~~/core/log'
-import { placedOf, type Placed } from '~~/core/mount'
-import { planWall, type WallPlan } from '~~/core/plan'
-import { remediesFor, type Remedy } from '~~/core/remedies'
+import type { Placed } from '~~/core/mount'
+import { placeWall, planWall, rooms, type WallPlan } from '~~/core/plan'
+import { share } from '../utils/share'
+
+const through = rooms()
+/** What was asked of last: what comes from the page is a copy each time, and what did not change in it is taken from there. */
+let last: { wall: Wall, context: PlanContext, built: AsBuilt } | undefined
+const asBefore = (wall: Wall, context: PlanContext, built: AsBuilt) => last = share(last, { wall, context, built })
 
 const planner = {
-  plan: (wall: Wall, context: PlanContext, built: AsBuilt): WallPlan => planWall(wall, context, built),
-  placed: (wall: Wall, context: PlanContext, built: AsBuilt): Placed[] => placedOf(planWall(wall, context, built).arrays),
-  remedies: (array: ScreenArray, wall: Wall, context: PlanContext, built: AsBuilt, offered: Mount[]): Remedy[] => remediesFor(array, wall, context, built, offered),
+  plan(wall: Wall, context: PlanContext, built: AsBuilt): WallPlan {
+    const now = asBefore(wall, context, built)
+    return planWall(now.wall, now.context, now.built, through)
+  },
+  placed(wall: Wall, context: PlanContext, built: AsBuilt): Placed[] {
+    const now = asBefore(wall, context, built)
+    return placeWall(now.wall, now.context, now.built, through)
+  },
 }
 
 export type Planner = typeof planner

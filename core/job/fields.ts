@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type ISchema, type ObjectShape, type Schema } from 'yup'
+import { LIMITS } from './limits'
 
 /*
  * What the fields of the job file are made of. Each maker takes what the field is called and, in a model of the
@@ -12,9 +13,6 @@ declare module 'yup' {
   /** What is known of a field beside its rules. */
   interface CustomSchemaMetadata { kind?: FieldKind, label?: string, section?: string, unit?: string, choices?: readonly string[] }
 }
-
-/** Limits that keep a file within what can be built and computed. */
-export const LIMITS = { wall: 100_000, screens: 2_500, walls: 200, arrays: 50, members: 1_000, readings: 5_000, log: 100_000 }
 
 type Written = { value: unknown }
 /** A value as a message shows it. */

@@ -22,3 +22,9 @@ export function backDepth({ carrier }: Pick<ScreenArray, 'carrier'>, { depth }: 
 export function faceDepth(array: Pick<ScreenArray, 'carrier'>, mount: Pick<Mount, 'depth'>, display: Pick<Display, 'depth'>, at: 'stowed' | 'service' = 'stowed'): number {
   return backDepth(array, mount, at) + display.depth
 }
+
+/** The arrays of a wall that are planned: those of the alternative that it shows, and those of no alternative. */
+export function arraysOf({ arrays, alternative: shown }: Pick<Wall, 'arrays' | 'alternative'>): ScreenArray[] {
+  const isPlanned = ({ alternative }: ScreenArray) => alternative === undefined || alternative === shown
+  return arrays.every(isPlanned) ? arrays : arrays.filter(isPlanned)
+}

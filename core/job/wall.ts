@@ -1,8 +1,9 @@
 import type { InferType } from 'yup'
-import { amount, extent, figure, flag, group, length, LIMITS, list, maybe, must, name, note, oneOf, point, shown, size, text } from './fields'
+import { amount, extent, figure, flag, group, length, list, maybe, must, name, note, oneOf, point, shown, size, text } from './fields'
+import { LIMITS } from './limits'
 import { evidenceSchema } from './evidence'
 import { BASES } from './fastener'
-import { screenArraySchema, type ScreenArray } from './screenArray'
+import { screenArraySchema } from './screenArray'
 
 /** A framing member that is known: a stud or its like, upright over the wall's height. */
 const framingSchema = group({ id: text('Numbered as listed where absent: k1, k2, …'), centre: must(length()), width: must(size()) })
@@ -68,8 +69,3 @@ export const wallSchema = group({
   levelLine: extent('Height of the level line; else by the house rule for the first array'),
 })
 export type Wall = InferType<typeof wallSchema>
-
-/** The arrays of a wall that are planned: those of the alternative that it shows, and those of no alternative. */
-export function arraysOf({ arrays, alternative }: Pick<Wall, 'arrays' | 'alternative'>): ScreenArray[] {
-  return arrays.every(array => array.alternative === undefined || array.alternative === alternative) ? arrays : arrays.filter(array => array.alternative === undefined || array.alternative === alternative)
-}

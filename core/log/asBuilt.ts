@@ -87,7 +87,7 @@ export function asBuilt(log: LogEntry[], wall: string): AsBuilt {
 const MET_NOTHING = new Set<MadeHole['result']>(['miss', 'void'])
 
 /** A wall with what drilling told of its framing: a hole that met nothing is a pilot hole that missed. */
-export function withDrilled(wall: Wall, { dead }: AsBuilt): Wall {
+export function withDrilled(wall: Wall, { dead }: Pick<AsBuilt, 'dead'>): Wall {
   const missed = dead.filter(({ result }) => MET_NOTHING.has(result))
   if (missed.length === 0) return wall
   return { ...wall, evidence: [...wall.evidence ?? [], ...missed.map(({ entry, x, y, by, at }) => ({ id: `drilled-${entry}`, method: 'pilot' as const, hit: false, x, y, by, at }))] }

@@ -133,6 +133,12 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing, built:
   return { mounted, strips }
 }
 
+/** The plates and holes of an array where it was placed, and nothing that is to be said of them; none where a cell has no mount. */
+export function mountedCells(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): MountedCell[] {
+  const context = contextOf(array, cells, wall, survey, job)
+  return context ? mountCells(context, cells, placing, built).mounted : []
+}
+
 /** What is to be said of an array's own choices, before anything is placed by them. */
 function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts }: Catalogue): Finding[] {
   const stop = (code: string, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message, ...remedy && { remedy } })

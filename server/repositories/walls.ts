@@ -1,7 +1,7 @@
 import { and, asc, eq, sql } from 'drizzle-orm'
 import { modelsUsedBy } from '../../core/catalogue'
 import { same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type Wall } from '../../core/job'
-import { infeasibleInputs } from '../../core/plan'
+import { infeasibleInputs } from '../../core/plan/infeasible'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { wallModels, walls } from '../database/schema'
 import { apiError, notFound, validationError } from '../utils/apiError'

@@ -1,29 +1,38 @@
 <script setup lang="ts">
 import { compareWall } from '~~/core/arrange'
-import { wrap } from 'comlink'
+import type { Alternative, Wall } from '~~/core/job'
 import type { WallPlan } from '~~/core/plan'
-import { asBuilt } from '~~/core/log'
-import type { Planner } from '~/workers/planner.worker'
+import { Cancelled } from '~/workers/pool'
+import { tellsHere, useStudies } from '~/workers/useStudies'
 
 /** The alternatives of a wall beside each other: as drawings, and by the figures that a client weighs. */
 const store = useWallStore()
 const { tell, system } = useUnits()
-const worker = new Worker(new URL('../../workers/planner.worker.ts', import.meta.url), { type: 'module' })
-const planner = wrap<Planner>(worker)
-onScopeDispose(() => worker.terminate())
+const { built, planContext } = useWallPlan()
+const studies = useStudies()
+/** How far the alternatives are planned, 0 to 1. */
+const progress = ref(1)
+const failed = ref('')
 const ways = shallowRef<{ id: string, name: string, plan: WallPlan, lines: { what: string, text: string }[] }[]>([])
-watch([() => store.wall, system], async ([wall]) => {
-  if (!wall) return
-  const planned = []
-  for (const alternative of wall.alternatives ?? []) {
-    const other = wallWith(wall, alternative)
-    const plan = await planner.plan(toRaw(other), { catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } }, asBuilt(store.allLog, store.id))
-    const holes = plan.arrays.reduce((sum, { positions }) => sum + positions.reduce((n, position) => n + (position.holes?.length ?? 0), 0), 0)
-    const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
-    planned.push({ id: alternative.id, name: alternative.name, plan, lines: compareWall(other, store.catalogue, holes, stops).map(({ what, text }) => ({ what, text: tell(text) })) })
+function wayOf({ id, name }: Alternative, wall: Wall, plan: WallPlan) {
+  const holes = plan.arrays.reduce((sum, { positions }) => sum + positions.reduce((n, position) => n + (position.holes?.length ?? 0), 0), 0)
+  const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
+  return { id, name, plan, lines: compareWall(wall, store.catalogue, holes, stops).map(({ what, text }) => ({ what, text: tell(text) })) }
+}
+watch([() => store.wall, system], async ([wall], _, onCleanup) => {
+  const outdated = new AbortController()
+  onCleanup(() => outdated.abort())
+  const alternatives = wall?.alternatives ?? []
+  const walls = alternatives.map(alternative => wallWith(wall!, alternative))
+  failed.value = ''
+  progress.value = 0
+  try {
+    const plans = await studies.run(api => api.plans(walls.map(toRaw), planContext(), built.value, tellsHere(async (share) => { progress.value = share })), outdated.signal)
+    ways.value = alternatives.map((alternative, n) => wayOf(alternative, walls[n]!, plans[n]!))
   }
-  // A newer edit may have been planned meanwhile.
-  if (store.wall === wall) ways.value = planned
+  catch (error) {
+    if (!(error instanceof Cancelled)) failed.value = (error as Error).message
+  }
 }, { immediate: true })
 const wall = computed(() => store.wall!)
 </script>
@@ -33,6 +42,10 @@ const wall = computed(() => store.wall!)
     <p class="mb-2 text-xs text-ink-soft">
       Each way as it would be planned now; lengths in {{ system === 'metric' ? 'mm' : 'feet and inches' }}. Show one to work on it, choose one for the client.
     </p>
+    <p v-if="failed" class="field-fault" role="alert">
+      {{ failed }}
+    </p>
+    <progress v-if="progress < 1" class="mb-2 w-full" :value="progress" aria-label="Alternatives planned" />
     <div class="grid gap-4" :style="{ gridTemplateColumns: `repeat(${Math.max(ways.length, 1)}, minmax(220px, 1fr))` }">
       <article v-for="way in ways" :key="way.id" class="bg-board p-3" :data-way="way.id">
         <h2 class="flex items-baseline justify-between text-lg font-bold">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
-import { waitOf } from '~~/core/waits'
+import { waitOf } from '~~/core/plan/waits'
 
 /** Says for which stage one waits, and how many stops stand there. */
 const { stage } = defineProps<{ stage: Stage }>()

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { Eye, Undo2 } from 'lucide-vue-next'
 import type { Carrier, Mount } from '~~/core/job'
-import type { Remedy } from '~~/core/remedies'
+import type { Remedy } from '~~/core/plan/remedies'
+import { Cancelled } from '~/workers/pool'
+import { useStudies } from '~/workers/useStudies'
 
 /** What else would hold the array: each way worked out, drawn on request, and taken with one click. */
 const store = useWallStore()
 const { array, positions, held } = usePlates()
-const { remedies } = useWallPlan()
+const { built, planContext } = useWallPlan()
+const studies = useStudies()
 const { offeredOf, take } = useModelChoice()
 const { tell } = useUnits()
 const found = shallowRef<Remedy[]>()
@@ -24,17 +27,18 @@ const MANY = 300
 const asked = ref(false)
 const waits = computed(() => positions.value.length > MANY && !asked.value)
 /** Worked out anew for what is kept; a way that is only drawn changes nothing of the others. */
-watch([() => store.wall, () => array.value?.id, waits], async () => {
+watch([() => store.wall, () => array.value?.id, waits], async (_now, _before, onCleanup) => {
   const [wall, id] = [store.wall, array.value?.id]
+  const outdated = new AbortController()
+  onCleanup(() => outdated.abort())
   const kept = wall?.arrays.find(each => each.id === id)
   drawn.value = failed.value = ''
   if (!wall || !kept || waits.value) return
   try {
-    const ways = await remedies(toRaw(kept), toRaw(wall), offeredOf('mount', kept.mount) as Mount[])
-    if (store.wall === wall) found.value = ways
+    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), planContext(), built.value, offeredOf('mount', kept.mount) as Mount[]), outdated.signal)
   }
   catch (error) {
-    failed.value = (error as Error).message
+    if (!(error instanceof Cancelled)) failed.value = (error as Error).message
   }
 }, { immediate: true })
 onScopeDispose(() => drawn.value && store.cancelPreview())

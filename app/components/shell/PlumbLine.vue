@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
-import { waitOf } from '~~/core/waits'
+import { waitOf } from '~~/core/plan/waits'
 
 /** The nine stages as knots on one line; the one that is worked on hangs from it as the bob. */
 const { current, base } = defineProps<{ current: Stage, base: string }>()

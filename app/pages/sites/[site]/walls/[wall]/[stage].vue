@@ -4,7 +4,7 @@ import type { Rect } from '~~/core/geometry'
 import { arrange, snap } from '~~/core/arrange'
 import type { Wall } from '~~/core/job'
 import type { ArrayPlan } from '~~/core/mount'
-import { drawSheet, pageAsSvg, type PaperName } from '~~/core/mark/sheet'
+import type { PaperName } from '~~/core/mark/sheet'
 import { rowsOf, subjectOf } from '~~/core/mark'
 import { knownFraming } from '~~/core/survey'
 import { keyOf } from '~~/core/subject'
@@ -109,11 +109,13 @@ const current = ref('')
 watch(selected, () => { if (stage.value === 'hang') current.value = selectedOf('hole') ?? current.value })
 const paper = ref<PaperName>(system.value === 'metric' ? 'a3' : 'letter')
 const preview = ref(false)
-const pages = computed(() => {
+const pages = computedAsync(async () => {
   if (!preview.value || !plan.value || !planned.value || !store.server) return []
-  const sheet = drawSheet(store.server.job, planned.value, plan.value, { paper: paper.value, units: system.value, precision: precision.value })
+  const [job, wall, planOfWall, options] = [store.server.job, planned.value, plan.value, { paper: paper.value, units: system.value, precision: precision.value }]
+  const { drawSheet, pageAsSvg } = await import('~~/core/mark/sheet')
+  const sheet = drawSheet(job, wall, planOfWall, options)
   return sheet.pages.map((_, n) => `data:image/svg+xml;charset=utf-8,${encodeURIComponent(pageAsSvg(sheet, n))}`)
-})
+}, [])
 
 const go = (to: string) => () => { void navigateTo(`${base}/${to}`) }
 useCommands([
@@ -147,7 +149,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
       </NuxtLink>
     </main>
     <template v-else-if="store.wall">
-      <ConflictBanner v-if="store.conflict" @resolve="resolve" />
+      <LazyConflictBanner v-if="store.conflict" @resolve="resolve" />
       <main class="wall-frame min-h-0 flex-1" :data-stage="stage">
         <PlumbLine :current="stage" :base="base" class="plumb" />
         <div class="bench min-h-0 border-x border-hair bg-board" :inert="!!store.conflict && stage !== 'hang'">

@@ -1,4 +1,4 @@
-import { planFile } from '../../../../../../core/planFile'
+import { planFile } from '../../../../../../core/plan/planFile'
 import { database } from '../../../../../database/connection'
 import { readWall } from '../../../../../repositories/walls'
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { demoJob, demoWall } from '../tests/fixtures/demo'
-import { exampleJob } from '../tests/fixtures/job'
-import { hasStop, infeasibleInputs, plan, planWall, type WallPlan } from './plan'
+import { demoJob, demoWall } from '../../tests/fixtures/demo'
+import { exampleJob } from '../../tests/fixtures/job'
+import { hasStop, infeasibleInputs, plan, planWall, type WallPlan } from './index'
 import { planFile } from './planFile'
 
 const demo = (...[site, id]: Parameters<typeof demoWall>): WallPlan => {

@@ -1,8 +1,8 @@
-import type { Finding } from './finding'
-import type { Job } from './job'
-import type { ArrayPlan, Position } from './mount'
-import { plan, type WallPlan } from './plan'
-import { textToString, type UnitSystem } from './units'
+import type { Finding } from '../finding'
+import type { Job } from '../job'
+import type { ArrayPlan, Position } from '../mount'
+import { plan, type WallPlan } from './index'
+import { textToString, type UnitSystem } from '../units'
 
 /** A finding as published: its sentences in the site's own unit. */
 const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject, message, remedy, overridden }: Finding) => ({

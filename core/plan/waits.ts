@@ -1,4 +1,4 @@
-import { STAGES, type Finding, type Stage } from './finding'
+import { STAGES, type Finding, type Stage } from '../finding'
 
 /** The stages that each rests on: it promises nothing while one of these has a stop. */
 const RESTS_ON: Partial<Record<Stage, Stage[]>> = {

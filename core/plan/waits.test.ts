@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { exampleJob, studs } from '../tests/fixtures/job'
-import type { Finding, Stage } from './finding'
-import { planWall } from './plan'
+import { exampleJob, studs } from '../../tests/fixtures/job'
+import type { Finding, Stage } from '../finding'
+import { planWall } from './index'
 import { waitOf } from './waits'
 
 const finding = (stage: Stage, severity: Finding['severity'] = 'stop'): Finding => ({ stage, severity, code: 'x', subject: { kind: 'array', id: 'a' }, message: [] })

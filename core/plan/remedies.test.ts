@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { exampleJob, m1, studs } from '../tests/fixtures/job'
-import type { Job, ScreenArray } from './job'
-import { figuresOf, NOTHING_BUILT } from './log'
-import { planWall } from './plan'
+import { exampleJob, m1, studs } from '../../tests/fixtures/job'
+import type { Job, ScreenArray } from '../job'
+import { figuresOf, NOTHING_BUILT } from '../log'
+import { planWall } from './index'
 import { remediesFor } from './remedies'
-import { textToString } from './units'
+import { textToString } from '../units'
 
 /** One screen on the example wall whose plate reaches one stud of the two that it needs. */
 function unheld(change: (job: Job, array: ScreenArray) => void = () => {}) {

@@ -1,10 +1,11 @@
-import { arrange } from './arrange'
-import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from './job'
-import { NOTHING_BUILT, type AsBuilt } from './log'
-import { sameUse, USUAL_CARRIERS, type ArrayPlan } from './mount'
-import { planWall } from './plan'
-import { carryingWall, isFramed } from './survey'
-import { words, type Text } from './units'
+import { arrange } from '../arrange'
+import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from '../job'
+import { NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
+import { sameUse, USUAL_CARRIERS, type ArrayPlan } from '../mount'
+import { isFramed, type Survey } from '../survey'
+import { words, type Text } from '../units'
+import { fixMounted, layOut, mountLaidOut, platesOf } from './arrays'
+import { rooms, type Rooms } from './rooms'
 
 /** Another way to hold an array whose plates are not all held: what it is, what it costs, and the change that makes it. */
 export interface Remedy {
@@ -24,20 +25,24 @@ const FARTHEST = 620
 /** So many other mounts are told of at most. */
 const MOUNTS = 3
 
-/** What an array is tried out with beside the wall. */
-type Context = PlanContext & { built: AsBuilt }
+/** What an array is tried out with beside the wall, which is surveyed once for all. */
+type Context = PlanContext & { built: AsBuilt, surveyed: Survey }
+const unitsOf = ({ site }: PlanContext) => site?.units ?? 'metric'
 
 interface Tried { plan: ArrayPlan, held: number, use: number | undefined, notKnown: boolean, stops: Text[] }
 
 /** An array as it would be planned with a change. */
 function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, job: Context): Tried | undefined {
-  const { arrays: [plan], findings } = planWall({ ...wall, arrays: [{ ...array, ...change }] }, job, job.built)
-  if (!plan) return undefined
+  const { surveyed, catalogue, rules, built } = job
+  const laidOut = layOut({ ...array, ...change }, wall, surveyed, catalogue, rules, unitsOf(job), built)
+  if (!laidOut) return undefined
+  const mounted = mountLaidOut(laidOut, wall, surveyed, catalogue, rules, unitsOf(job), built)
+  const { plan, findings } = fixMounted(mounted, [mounted], wall, surveyed, catalogue, rules, unitsOf(job))
   const uses = plan.positions.flatMap(({ loads = [] }) => loads.map(({ utilisation }) => utilisation))
   const known = uses.filter(use => use !== undefined)
   return {
     plan, held: plan.positions.filter(({ plate }) => plate?.held).length, use: known.length > 0 ? Math.max(...known) : undefined, notKnown: known.length < uses.length || uses.length === 0,
-    stops: findings.filter(({ severity, stage }) => severity === 'stop' && (stage === 'mount' || stage === 'fix')).map(({ message }) => message),
+    stops: withOverrides(findings, built.overrides).filter(({ severity, stage }) => severity === 'stop' && (stage === 'mount' || stage === 'fix')).map(({ message }) => message),
   }
 }
 
@@ -109,24 +114,29 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Cont
 
 function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context, offered: Mount[]): Remedy[] {
   const heaviest = (plan: ArrayPlan) => Math.max(...plan.positions.map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
-  return offered.filter(({ id, retired, orientations }) => id !== array.mount && !retired && orientations.includes(array.orientation))
+  const { needs: _, ...plain } = array
+  const candidates = offered.filter(({ id, retired, orientations }) => id !== array.mount && !retired && orientations.includes(array.orientation))
     .sort((a, b) => Number(a.kind !== mount.kind) - Number(b.kind !== mount.kind))
-    .flatMap((other): Remedy[] => {
-      const catalogue: Catalogue = { ...job.catalogue, mounts: [...job.catalogue.mounts.filter(({ id }) => id !== other.id), other] }
-      const { needs: _, ...plain } = array
-      const tried = tryOut(plain, { mount: other.id }, wall, { ...job, catalogue })
-      if (!tried || heaviest(tried.plan) > other.capacity) return []
-      return [{
-        kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops,
-        says: [
-          words`A ${other.kind.replace('-', ' ')} mount${other.kind === mount.kind ? '' : `, where this one is ${mount.kind.replace('-', ' ')}`}; it carries ${String(other.capacity)} kg.`,
-          words`Stowed ${other.depth.stowed} in place of ${mount.depth.stowed}.`,
-          useText(tried),
-        ],
-        change: { mount: other.id, needs: undefined },
-      }]
+  const found: Remedy[] = []
+  for (const other of candidates) {
+    if (found.length === MOUNTS) break
+    const catalogue: Catalogue = { ...job.catalogue, mounts: [...job.catalogue.mounts.filter(({ id }) => id !== other.id), other] }
+    const laidOut = layOut({ ...plain, mount: other.id }, wall, job.surveyed, catalogue, job.rules, unitsOf(job), job.built)
+    // What does not hold every plate is not worked out any further.
+    if (!laidOut || platesOf(laidOut, wall, job.surveyed, catalogue, job.rules, unitsOf(job), job.built).filter(({ plate }) => plate.held).length < laidOut.arrangement.cells.length) continue
+    const tried = tryOut(plain, { mount: other.id }, wall, { ...job, catalogue })
+    if (!tried || heaviest(tried.plan) > other.capacity || tried.stops.length > 0) continue
+    found.push({
+      kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops,
+      says: [
+        words`A ${other.kind.replace('-', ' ')} mount${other.kind === mount.kind ? '' : `, where this one is ${mount.kind.replace('-', ' ')}`}; it carries ${String(other.capacity)} kg.`,
+        words`Stowed ${other.depth.stowed} in place of ${mount.depth.stowed}.`,
+        useText(tried),
+      ],
+      change: { mount: other.id, needs: undefined },
     })
-    .filter(({ held, total, stops }) => held === total && stops.length === 0).slice(0, MOUNTS)
+  }
+  return found
 }
 
 /**
@@ -136,10 +146,11 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
  *
  * @param built what stands on the wall by the log: it is kept to by every remedy, too
  * @param offered mounts that could be taken in place of its own
+ * @param through the rooms of the wall's plan, so that it is not surveyed anew
  */
-export function remediesFor(array: ScreenArray, document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, offered: Mount[] = context.catalogue.mounts): Remedy[] {
-  const wall = carryingWall(document, context.rules)
-  const job: Context = { ...context, built }
+export function remediesFor(array: ScreenArray, document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, offered: Mount[] = context.catalogue.mounts, through: Rooms = rooms()): Remedy[] {
+  const wall = through.wallOf(document, built.dead, context.rules)
+  const job: Context = { ...context, built, surveyed: through.survey(wall, context.rules) }
   const mount = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const now = tryOut(array, {}, wall, job)
   if (!mount || !now) return []

@@ -1,0 +1,91 @@
+import { apartFindings } from '../arrange'
+import type { Finding } from '../finding'
+import { hangFindings } from '../hang'
+import { arraysOf, type Job, type PlanContext, type Wall } from '../job'
+import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
+import type { Marking } from '../mark'
+import { placedOf, type ArrayPlan, type Placed } from '../mount'
+import type { NextProbe, Survey } from '../survey'
+import { displayUnknown, platesOf, type MountedArray } from './arrays'
+import { alternativeFindings } from './findings'
+import { rooms, type Rooms } from './rooms'
+
+export { infeasibleInputs } from './infeasible'
+export { rooms, type Rooms } from './rooms'
+
+/** Everything that follows for one wall. */
+export interface WallPlan extends Omit<Survey, 'findings'> {
+  id: string
+  /** Where one more reading tells most; absent where nothing is left to settle. */
+  nextProbe?: NextProbe
+  arrays: ArrayPlan[]
+  marking: Marking
+  findings: Finding[]
+}
+
+/** Everything that follows from a job; derived afresh whenever the job changes, kept only when issued. */
+export interface Plan { walls: WallPlan[] }
+
+/** The survey of a wall, and its arrays mounted on what that found. */
+function mountAll(document: Wall, { catalogue, rules, site }: PlanContext, built: AsBuilt, through: Rooms): { wall: Wall, surveyed: Survey, mounted: MountedArray[], unknown: Finding[] } {
+  const units = site?.units ?? 'metric'
+  const wall = through.wallOf(document, built.dead, rules)
+  const surveyed = through.survey(wall, rules)
+  const mounted: MountedArray[] = []
+  const unknown: Finding[] = []
+  for (const array of arraysOf(document)) {
+    const laidOut = through.layOut(array, wall, surveyed, catalogue, rules, units, built)
+    if (laidOut) mounted.push(through.mount(laidOut, wall, surveyed, catalogue, rules, units, built))
+    else unknown.push(displayUnknown(array))
+  }
+  return { wall, surveyed, mounted: through.steadyList(mounted) as MountedArray[], unknown }
+}
+
+/**
+ * Plans one wall: survey, then each array, then the marks.
+ *
+ * @param built what stands there by the log: made holes keep their place, and one that missed is a reading
+ * @param through the rooms of an earlier plan, so that only that is worked out again which has changed
+ */
+export function planWall(document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, through: Rooms = rooms()): WallPlan {
+  const { catalogue, rules, site } = context
+  const units = site?.units ?? 'metric'
+  const { wall, surveyed, mounted, unknown } = mountAll(document, context, built, through)
+  const fixed = mounted.map(each => through.fix(each, mounted, wall, surveyed, catalogue, rules, units))
+  const arrays = fixed.map(({ plan }) => plan)
+  const probe = through.probe(wall, surveyed, mounted, catalogue, units)
+  const { findings, ...found } = surveyed
+  const laid = arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
+  return {
+    id: document.id,
+    ...found,
+    ...probe && { nextProbe: probe },
+    arrays,
+    marking: through.mark(document, through.steadyList(arrays) as ArrayPlan[], rules),
+    findings: withOverrides([...findings, ...hangFindings(arrays, built), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
+  }
+}
+
+/** Where the plates and holes of a wall are, and nothing else of its plan: what follows a hand that drags an array. */
+export function placeWall(document: Wall, context: PlanContext, built: AsBuilt, through: Rooms): Placed[] {
+  const { catalogue, rules, site } = context
+  const wall = through.wallOf(document, built.dead, rules)
+  const surveyed = through.survey(wall, rules)
+  return placedOf(arraysOf(document).flatMap((array) => {
+    const laidOut = through.layOut(array, wall, surveyed, catalogue, rules, site?.units ?? 'metric', built)
+    return laidOut ? [{ id: array.id, positions: platesOf(laidOut, wall, surveyed, catalogue, rules, site?.units ?? 'metric', built) }] : []
+  }))
+}
+
+/**
+ * The one function that composes the stages. Pure and deterministic; takes a job that
+ * `validateJob` has let through.
+ */
+export function plan(job: Job): Plan {
+  return { walls: job.walls.map(wall => planWall(wall, job, asBuilt(job.log, wall.id))) }
+}
+
+/** Whether no finding of a wall stops the work. */
+export function hasStop(findings: Finding[]): boolean {
+  return findings.some(({ severity }) => severity === 'stop')
+}

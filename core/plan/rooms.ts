@@ -1,0 +1,39 @@
+import { LIMITS, type Wall } from '../job'
+import { withDrilled, type AsBuilt } from '../log'
+import { mark } from '../mark'
+import { remember, steady } from '../memo'
+import { carryingWall, survey } from '../survey'
+import { fixMounted, layOut, mountLaidOut } from './arrays'
+import { probeFor } from './probe'
+
+const NONE: Wall['arrays'] = []
+
+/** A wall without what is arranged on it; the stages that take it in look at nothing else. */
+function bare({ arrays: _a, alternatives: _s, alternative: _e, chosen: _c, clearance: _k, datum: _d, levelLine: _l, ...rest }: Wall): Wall {
+  return { ...rest, arrays: NONE }
+}
+
+const EVERY_ARRAY = LIMITS.arrays
+
+/**
+ * The stages of a wall as rooms in a row: each is worked out from what it takes in, and again only when that has
+ * changed. What is remembered lives as long as the rooms; every answer is what it would be without it.
+ */
+export function rooms() {
+  const steadyWall = steady<Wall>(2)
+  const drilled = remember(2, (wall: Wall, dead: AsBuilt['dead']) => withDrilled(wall, { dead }))
+  const carrying = remember(2, carryingWall)
+  return {
+    /** The wall as it carries, with what drilling told of it. */
+    wallOf: (document: Wall, dead: AsBuilt['dead'], rules: Parameters<typeof carryingWall>[1]) => carrying(drilled(steadyWall(bare(document)), dead), rules),
+    survey: remember(2, survey),
+    layOut: remember(EVERY_ARRAY, layOut),
+    mount: remember(EVERY_ARRAY, mountLaidOut),
+    fix: remember(EVERY_ARRAY, fixMounted),
+    mark: remember(2, mark),
+    probe: remember(2, probeFor),
+    /** The same list for one with the very same things in it. */
+    steadyList: steady<object[]>(4),
+  }
+}
+export type Rooms = ReturnType<typeof rooms>
