@@ -1,14 +1,18 @@
+import { readdirSync } from 'node:fs'
 import tailwindcss from '@tailwindcss/vite'
 
 /** The core is pure: of a file of it that gives nothing to whoever imports it, nothing is shipped. */
 const LEAN = { moduleSideEffects: (id: string) => !id.includes('/core/') }
 
+/** What a stage brings along can be used by name, as components and composables are. */
+const STAGE_FOLDERS = readdirSync(new URL('app/stages', import.meta.url), { withFileTypes: true }).filter(entry => entry.isDirectory()).map(({ name }) => `stages/${name}`)
+
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint'],
   // Everything shown is worked out in the browser from one wall's data; there is nothing to render ahead.
   ssr: false,
-  components: [{ path: '~/components', pathPrefix: false }],
-  imports: { dirs: ['~~/core/edits'] },
+  components: ['~/components', '~/drawing', '~/stages'].map(path => ({ path, pathPrefix: false })),
+  imports: { dirs: ['~~/core/edits', 'drawing', ...STAGE_FOLDERS] },
   devtools: { enabled: false },
   app: {
     head: {

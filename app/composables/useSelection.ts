@@ -2,8 +2,8 @@ import { isSame, type Subject, type SubjectKind } from '~~/core/subject'
 
 /** What is pointed at and what is chosen on the drawing, in a list or in a finding. */
 export function useSelection() {
-  const hovered = useState<Subject | undefined>('hovered', () => undefined)
-  const selected = useState<Subject | undefined>('selected', () => undefined)
+  const hovered = useScreenState<Subject | undefined>('hovered', () => undefined)
+  const selected = useScreenState<Subject | undefined>('selected', () => undefined)
   return {
     hovered,
     selected,

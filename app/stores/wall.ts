@@ -7,6 +7,7 @@ import type { EntryKind, EntryOf } from '~~/core/log'
 import { infeasibleInputs } from '~~/core/plan/infeasible'
 import type { DesignChange, ServerWall } from '../sync/device'
 import { withModels } from '../sync/outbox'
+import { forgetScreenState } from '../composables/useScreenState'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
 import { newId } from '../utils/newId'
 import { share } from '../utils/share'
@@ -59,6 +60,7 @@ export const useWallStore = defineStore('wall', () => {
   /** Opens a wall as the server has it, and on top of it what this device still had of it. */
   function open(siteId: string, state: ServerWall, { change, log: unsent = [] }: { change?: DesignChange, log?: LogEntry[] } = {}) {
     const theirs = state.job.walls[0]!
+    const other = site.value !== siteId || id.value !== theirs.id
     site.value = siteId
     id.value = theirs.id
     history.value = emptyHistory()
@@ -68,6 +70,7 @@ export const useWallStore = defineStore('wall', () => {
     addedModels.value = change?.models ?? {}
     wall.value = change?.wall ?? theirs
     receive(state, unsent)
+    if (other) forgetScreenState()
     if (!change || same(change.wall, theirs) || same(change.wall, change.base)) return
     history.value = recorded(emptyHistory(), { label: 'Changes kept on this device', before: change.base, after: change.wall })
     if (change.conflict) setConflict({ theirs: change.conflict, base: change.base })

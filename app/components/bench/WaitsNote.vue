@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
 import { waitOf } from '~~/core/plan/waits'
+import { titleOf } from '~/stages'
 
 /** Says for which stage one waits, and how many stops stand there. */
 const { stage } = defineProps<{ stage: Stage }>()
@@ -10,6 +11,6 @@ const wait = computed(() => waitOf(stage, findings.value))
 
 <template>
   <p v-if="wait" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm" data-testid="waits">
-    Waits for {{ STAGE_INFO.find(({ id }) => id === wait!.stage)!.title }}: {{ wait.stops }} {{ wait.stops === 1 ? 'stop stands' : 'stops stand' }} there. Nothing here is settled until then.
+    Waits for {{ titleOf(wait!.stage) }}: {{ wait.stops }} {{ wait.stops === 1 ? 'stop stands' : 'stops stand' }} there. Nothing here is settled until then.
   </p>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
 import { waitOf } from '~~/core/plan/waits'
+import { STAGES, titleOf } from '~/stages'
 
 /** The nine stages as knots on one line; the one that is worked on hangs from it as the bob. */
 const { current, base } = defineProps<{ current: Stage, base: string }>()
@@ -16,7 +17,7 @@ function said(stage: Stage, does: string) {
   const stops = findings.value.filter(finding => finding.stage === stage && finding.severity === 'stop').length
   if (state === 'stop') return `${stops} ${stops === 1 ? 'stop' : 'stops'}`
   const wait = waitOf(stage, findings.value)
-  if (state === 'waits' && wait) return `waits for ${STAGE_INFO.find(({ id }) => id === wait.stage)!.title}`
+  if (state === 'waits' && wait) return `waits for ${titleOf(wait.stage)}`
   return state === 'not started' ? does : state
 }
 </script>
@@ -25,30 +26,30 @@ function said(stage: Stage, does: string) {
   <nav class="relative flex flex-col bg-rail py-2" aria-label="Stages">
     <span class="absolute bottom-3 left-[22px] top-3 w-0.5 bg-edge" aria-hidden="true" />
     <ol class="relative flex flex-1 flex-col justify-between">
-      <li v-for="{ id, title, does, built } in STAGE_INFO" :key="id">
+      <li v-for="stage in STAGES" :key="stage.id">
         <NuxtLink
-          v-if="built"
-          :to="`${base}/${id}`"
+          v-if="!('ahead' in stage)"
+          :to="`${base}/${stage.id}`"
           class="flex min-h-14 items-center gap-2 py-1 pl-2 pr-2"
-          :class="{ 'bg-board': id === current }"
-          :aria-current="id === current ? 'step' : undefined"
+          :class="{ 'bg-board': stage.id === current }"
+          :aria-current="stage.id === current ? 'step' : undefined"
         >
-          <span v-if="id === current" class="relative grid w-[30px] shrink-0 place-items-center" aria-hidden="true">
+          <span v-if="stage.id === current" class="relative grid w-[30px] shrink-0 place-items-center" aria-hidden="true">
             <svg width="30" height="40" viewBox="0 0 30 40"><path d="M15 0 V8 M8 8 h14 l2 12 l-9 19 l-9 -19 z" fill="var(--color-flag)" stroke="var(--color-ink)" stroke-width="1.5" stroke-linejoin="round" /></svg>
           </span>
           <span v-else class="grid w-[30px] shrink-0 place-items-center" aria-hidden="true">
-            <span class="grid size-5 place-items-center rounded-full border-2 text-[11px] font-bold leading-none" :class="KNOTS[stateOf(id)]">{{ MARKS[stateOf(id)] }}</span>
+            <span class="grid size-5 place-items-center rounded-full border-2 text-[11px] font-bold leading-none" :class="KNOTS[stateOf(stage.id)]">{{ MARKS[stateOf(stage.id)] }}</span>
           </span>
           <span class="min-w-0">
-            <span class="block text-sm leading-tight" :class="id === current ? 'font-bold' : 'font-semibold'">{{ title }}</span>
-            <span class="block text-[11px] leading-tight" :class="stateOf(id) === 'stop' ? 'font-semibold text-stop' : 'text-ink-soft'">{{ said(id, does) }}</span>
+            <span class="block text-sm leading-tight" :class="stage.id === current ? 'font-bold' : 'font-semibold'">{{ stage.title }}</span>
+            <span class="block text-[11px] leading-tight" :class="stateOf(stage.id) === 'stop' ? 'font-semibold text-stop' : 'text-ink-soft'">{{ said(stage.id, stage.does) }}</span>
           </span>
         </NuxtLink>
         <div v-else class="flex min-h-14 items-center gap-2 py-1 pl-2 pr-2">
           <span class="grid w-[30px] shrink-0 place-items-center" aria-hidden="true"><span class="size-2.5 rounded-full border-2 border-edge bg-rail" /></span>
           <span class="min-w-0 text-ink-soft">
-            <span class="block text-sm leading-tight">{{ title }}</span>
-            <span class="block text-[11px] leading-tight">{{ does }}</span>
+            <span class="block text-sm leading-tight">{{ stage.title }}</span>
+            <span class="block text-[11px] leading-tight">{{ stage.does }}</span>
           </span>
         </div>
       </li>

@@ -1,2 +1,0 @@
-/** Whether the alternatives of the wall are looked at side by side. */
-export const useComparison = () => ({ comparing: useState('arrange-comparing', () => false) })

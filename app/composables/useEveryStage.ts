@@ -1,0 +1,28 @@
+import { until } from '@vueuse/core'
+import { ROOMS } from '~/stages'
+
+/** What is fetched only when it is first shown, beside the stages. */
+const PARTS = [() => import('~/components/shell/CommandPalette.vue'), () => import('~/components/shell/KeySheet.vue'), () => import('~/components/shell/ConflictBanner.vue'), () => import('~/components/shell/RefusedList.vue')]
+
+/** So long after the first plan the rest is fetched, ms. */
+const AFTER = 500
+
+/** Whether every stage is at hand, so that the wall can be worked without signal. */
+export const useAtHand = () => useState('every-stage-at-hand', () => false)
+
+/**
+ * Fetches every stage, and the firm's catalogue, once the first one is drawn: at the wall there is often no signal by
+ * the time that the next stage is opened. What cannot be fetched now is asked for when it is shown.
+ */
+export function useEveryStage(): void {
+  const atHand = useAtHand()
+  const { house, load } = useHouseCatalogue()
+  const { plan, failed } = useWallPlan()
+  onNuxtReady(async () => {
+    await until(() => plan.value !== undefined || failed.value !== undefined).toBe(true)
+    // What was planned is drawn first.
+    await new Promise(done => setTimeout(done, AFTER))
+    const fetched = await Promise.allSettled([load(), ...[...ROOMS.flatMap(({ parts }) => parts), ...PARTS].map(part => part())])
+    atHand.value = house.value !== undefined && fetched.every(({ status }) => status === 'fulfilled')
+  })
+}

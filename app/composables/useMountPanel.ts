@@ -1,2 +1,0 @@
-/** Which part of the mounting is looked at; the drawing beside it follows. */
-export const useMountPanel = () => useState<'plates' | 'remedies' | 'depth'>('mount-panel', () => 'plates')

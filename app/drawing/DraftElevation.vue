@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom'
+import { select } from 'd3-selection'
+import type { Rect } from '~~/core/geometry'
+import type { ArrayPlan } from '~~/core/mount'
+import type { DragOffset } from '~/drawing/useDraftDrag'
+
+/** The wall from the front: structure, features, screens, plates, level line and the main dimensions. */
+const { width, height, showPlates = false, ghost = false, movable, draws, current = '' } = defineProps<{
+  width: number
+  height: number
+  showPlates?: boolean
+  ghost?: boolean
+  /** What can be dragged: nothing, the arrays, or the members. */
+  movable?: 'arrays' | 'members'
+  /** Whether a hand on the wall tells where something is, or draws a rectangle round it. */
+  draws?: 'point' | 'rect'
+  surveying?: boolean
+  current?: string
+}>()
+const emit = defineEmits<{
+  zoomed: [transform: ZoomTransform]
+  pointed: [at: { x: number, y: number }]
+  drawn: [rect: Rect]
+  movingArray: [array: ArrayPlan, offset: DragOffset]
+  movingMember: [id: string, offset: DragOffset]
+  moved: []
+  dimension: [side: 'left' | 'right' | 'bottom' | 'top', value: number, at: { x: number, y: number }]
+}>()
+const store = useWallStore()
+const { plan, planned, behind, drilled, unused } = useWallPlan()
+const view = useDraftView()
+const wall = computed(() => planned.value ?? store.shown)
+const { show } = useUnits()
+/** What can be picked on the drawing. */
+const PICKED = ['hole', 'reading', 'feature', 'screen', 'member'] as const
+const { hovered, select: choose } = useSelection()
+
+const svg = useTemplateRef<SVGSVGElement>('svg')
+const behaviour = zoom<SVGSVGElement, unknown>()
+  .scaleExtent([1, 30])
+  .filter((event: MouseEvent) => event.type === 'wheel' || event.button === 1 || (event.button === 0 && !draws && event.target === svg.value))
+  .on('zoom', ({ transform }: D3ZoomEvent<SVGSVGElement, unknown>) => emit('zoomed', transform))
+watchEffect(() => {
+  if (svg.value) select(svg.value).call(behaviour).on('dblclick.zoom', null)
+})
+defineExpose({
+  zoomBy: (factor: number) => svg.value && behaviour.scaleBy(select(svg.value), factor),
+  fit: () => svg.value && behaviour.transform(select(svg.value), zoomIdentity),
+})
+
+const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.scale} ${view.value.x(0)} ${view.value.y(0)})`)
+const cursor = ref<{ x: number, y: number }>()
+function at({ offsetX, offsetY }: MouseEvent) {
+  return { x: view.value.wallX(offsetX), y: view.value.wallY(offsetY) }
+}
+function point(event: MouseEvent) {
+  if (draws === 'rect') return
+  if (draws === 'point') return emit('pointed', at(event))
+  const part = (event.target as Element).closest<SVGElement>(PICKED.map(kind => `[data-${kind}]`).join())
+  const array = (event.target as Element).closest<SVGElement>('[data-array]')?.dataset.array
+  if (array) store.arrayId = array
+  const kind = PICKED.find(kind => part?.dataset[kind] !== undefined)
+  if (part && kind) choose(kind, part.dataset[kind]!)
+}
+
+/** The rectangle that is being drawn, from where the hand came down. */
+const began = ref<{ x: number, y: number }>()
+const drawing = computed<Rect | undefined>(() => {
+  if (!began.value || !cursor.value) return undefined
+  const [a, b] = [began.value, cursor.value]
+  return { x: Math.min(a.x, b.x), y: Math.min(a.y, b.y), width: Math.abs(a.x - b.x), height: Math.abs(a.y - b.y) }
+})
+function begin(event: PointerEvent) {
+  if (draws !== 'rect' || event.button !== 0) return
+  svg.value?.setPointerCapture(event.pointerId)
+  began.value = cursor.value = at(event)
+}
+function end() {
+  const rect = drawing.value
+  began.value = undefined
+  if (rect && rect.width >= 1 && rect.height >= 1) emit('drawn', { x: Math.round(rect.x), y: Math.round(rect.y), width: Math.round(rect.width), height: Math.round(rect.height) })
+}
+const arrays = computed(() => (plan.value?.arrays ?? []).flatMap((arrayPlan) => {
+  const array = wall.value?.arrays.find(({ id }) => id === arrayPlan.id)
+  return array ? [{ array, plan: arrayPlan }] : []
+}))
+/** The outline of the array that is worked on, where the hand has it now. */
+const { arrangement } = useArray()
+const outline = computed(() => behind.value ? arrangement.value?.outline : (plan.value?.arrays.find(({ id }) => id === store.array?.id) ?? plan.value?.arrays[0])?.outline)
+const level = computed(() => plan.value?.marking.levelLine)
+</script>
+
+<template>
+  <svg
+    v-if="wall"
+    ref="svg"
+    :width="width"
+    :height="height"
+    role="img"
+    :aria-label="`Elevation of ${wall.name}, ${show(wall.width)} wide and ${show(wall.height)} high, ${plan?.members.length ?? 0} members, ${arrays.length} arrays`"
+    class="block overflow-hidden touch-none"
+    :class="{ 'cursor-crosshair': draws }"
+    data-testid="elevation"
+    @click="point"
+    @pointerdown="begin"
+    @pointerup="end"
+    @pointermove="cursor = at($event)"
+    @pointerleave="cursor = undefined"
+  >
+    <DraftHatches />
+    <g :transform="transform" :pointer-events="draws ? 'none' : undefined">
+      <rect :x="0" :y="0" :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
+      <DraftCoursing v-if="plan?.coursing" :coursing="plan.coursing" :width="wall.width" :height="wall.height" />
+      <DraftMember v-for="(member, index) in plan?.members" :key="member.id" :member="member" :index="index" :height="wall.height" :movable="movable === 'members'" @moving="emit('movingMember', member.id, $event)" @moved="emit('moved')" />
+      <DraftFeature v-for="feature in wall.features" :key="feature.id" :feature="feature" />
+      <DraftArray
+        v-for="{ array, plan: arrayPlan } in arrays"
+        :key="array.id"
+        :array="array"
+        :plan="arrayPlan"
+        :drilled="drilled"
+        :movable="movable === 'arrays'"
+        :show-plates="showPlates"
+        :ghost="ghost"
+        :current="current"
+        @moving="emit('movingArray', arrayPlan, $event)"
+        @moved="emit('moved')"
+      />
+      <path
+        v-if="showPlates"
+        :d="(plan?.members ?? []).map(({ centre, width }) => `M${centre - width / 2} 0 V${wall!.height} M${centre + width / 2} 0 V${wall!.height}`).join('')"
+        stroke="var(--color-wood)"
+        stroke-width="1"
+        stroke-dasharray="3 4"
+        opacity="0.55"
+        vector-effect="non-scaling-stroke"
+        pointer-events="none"
+      />
+      <template v-if="showPlates">
+        <DraftLeftBehind v-for="hole in unused" :key="`${hole.hole} ${hole.entry}`" :hole="hole" />
+      </template>
+      <g v-if="level" class="text-chalk" pointer-events="none">
+        <path :d="`M${-wall.width} ${level.y} H${2 * wall.width}`" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />
+        <DraftLettering :x="0" :y="level.y" :dx="4" :dy="-5" :size="12" halo>
+          level line {{ show(level.y) }}
+        </DraftLettering>
+      </g>
+      <LazyDraftSurvey v-if="surveying" :wall="wall" />
+      <template v-if="outline">
+        <path
+          :d="`M${outline.x + outline.width / 2} ${outline.y - 150} V${outline.y + outline.height + 150}`"
+          class="text-chalk"
+          stroke="currentColor"
+          stroke-width="1.2"
+          stroke-dasharray="12 4 2 4"
+          vector-effect="non-scaling-stroke"
+          pointer-events="none"
+        />
+        <DraftPlacing :outline="outline" :wall="wall" :editable="movable === 'arrays'" @pressed="(side, value, at) => emit('dimension', side, value, at)" />
+      </template>
+      <path :d="`M${-wall.width} 0 H${2 * wall.width}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" pointer-events="none" />
+      <DraftSnap v-if="movable === 'arrays'" :wall="wall" />
+      <rect v-if="drawing" v-bind="drawing" fill="var(--color-flag)" fill-opacity="0.2" stroke="var(--color-flag)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
+      <slot :cursor="cursor" :wall="wall" :hovered="hovered" />
+    </g>
+  </svg>
+</template>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { angleUp, EYE, farthestViewer, nearestViewer, OFF_AXIS_LIMIT, offAxis, pictureOf, pixelsNotVisible, USUAL_VIEWER, WALKWAY } from '~~/core/arrange'
+import { depthsOf } from '~~/core/mount'
+
+/** Who looks at the picture, from where, and what stands in the way. */
+const store = useWallStore()
+const { show, system } = useUnits()
+const { array, display, mount, arrangement } = useArray()
+const who = useScreenState<keyof typeof EYE | 'own'>('arrange-eye', () => 'standing')
+const ownEye = useScreenState('arrange-own-eye', () => USUAL_VIEWER[store.siteUnits].eye)
+const along = useScreenState<number | undefined>('arrange-along', () => undefined)
+const distance = useScreenState('arrange-distance', () => USUAL_VIEWER[store.siteUnits].distance)
+const eye = computed(() => who.value === 'own' ? ownEye.value : EYE[who.value])
+const picture = computed(() => arrangement.value?.cells.length ? pictureOf(arrangement.value.cells) : undefined)
+const top = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height, eye.value, distance.value, 'Up to the top edge'))
+const centre = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height / 2, eye.value, distance.value, 'Up to the centre'))
+const out = computed(() => array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value).face : undefined)
+/** Where along the wall they stand: before the picture's middle until it is said. */
+const stands = computed(() => along.value ?? (picture.value ? picture.value.left + picture.value.width / 2 : 0))
+const aside = computed(() => picture.value && offAxis(picture.value, stands.value, distance.value))
+/** The plan: the wall above, the viewer below as far off as they stand; the cone in which a picture is not too foreshortened. */
+const above = computed(() => {
+  const { left, width } = picture.value!
+  const deep = Math.max(distance.value, nearestViewer(picture.value!, eye.value).value) + 600
+  const wall = store.shown!.width
+  const [from, to] = [Math.min(0, stands.value - 400), Math.max(wall, stands.value + 400)]
+  return { box: `${from} -200 ${to - from} ${deep + 200}`, wall, deep, middle: left + width / 2, left, right: left + width }
+})
+/** The side view: the wall at the left, the viewer as far to the right as they stand, mm. What is farther off is left out. */
+const scene = computed(() => {
+  const nearest = picture.value ? nearestViewer(picture.value, eye.value).value : 0
+  const width = Math.max(distance.value, nearest) + 900
+  return { width, height: Math.max(store.shown?.height ?? 0, 2400) }
+})
+</script>
+
+<template>
+  <div v-if="picture && arrangement && top && centre" class="space-y-2.5">
+    <div class="grid grid-cols-2 gap-x-2 gap-y-1">
+      <ChoiceField label="Viewers" :value="who" :options="[{ value: 'standing', label: 'standing' }, { value: 'seated', label: 'seated' }, { value: 'both', label: 'both' }, { value: 'own', label: 'eye height of …' }]" :commit="(value) => { who = value as 'standing'; return [] }" />
+      <LengthField label="At a distance of" :value="distance" :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; distance = mm; return [] } }" />
+      <LengthField v-if="who === 'own'" label="Eye above the floor" :value="ownEye" :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; ownEye = mm; return [] } }" />
+      <LengthField label="Along the wall at" :value="stands" :actions="{ commit: (mm) => { along = mm; return [] } }" />
+    </div>
+    <div class="grid grid-cols-2 gap-2">
+      <svg :viewBox="`-200 ${-scene.height - 100} ${scene.width + 300} ${scene.height + 300}`" class="max-h-20 w-full" role="img" aria-label="Side view of wall and viewer" data-testid="side-view">
+        <rect x="-200" :y="-scene.height" width="200" :height="scene.height" fill="url(#hatch-wood)" />
+        <rect x="0" :y="-picture.foot - picture.height" :width="Math.max(out?.value ?? 80, 60)" :height="picture.height" fill="var(--color-case)" />
+        <path :d="`M-200 0 H${scene.width + 100}`" stroke="var(--color-ink)" stroke-width="2" vector-effect="non-scaling-stroke" />
+        <g class="text-chalk" fill="none" stroke="currentColor">
+          <path :d="`M${distance} ${-eye} L${out?.value ?? 0} ${-picture.foot - picture.height} M${distance} ${-eye} L${out?.value ?? 0} ${-picture.foot - picture.height / 2}`" stroke-width="1.5" stroke-dasharray="5 4" vector-effect="non-scaling-stroke" />
+        </g>
+        <g fill="var(--color-ink)">
+          <circle :cx="distance + 60" :cy="-eye" r="110" />
+          <rect :x="distance" :y="-eye + 130" width="150" :height="Math.max(eye - 130, 0)" rx="60" opacity="0.5" />
+        </g>
+        <text v-if="farthestViewer(picture).value > scene.width" :x="scene.width + 60" :y="scene.height * -0.9" :font-size="scene.width * 0.075" text-anchor="end" fill="var(--color-ink)" class="figures">farthest {{ show(farthestViewer(picture).value) }} →</text>
+        <path :d="`M${nearestViewer(picture, eye).value} -60 v120 M${farthestViewer(picture).value} -60 v120`" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
+      </svg>
+      <svg :viewBox="above.box" class="max-h-20 w-full" role="img" aria-label="Plan of wall and viewer" data-testid="plan-view">
+        <path :d="`M${above.middle} 0 L${above.middle - above.deep} ${above.deep} H${above.middle + above.deep} Z`" fill="var(--color-good-wash)" />
+        <rect x="0" y="-120" :width="above.wall" height="120" fill="var(--color-rail)" stroke="var(--color-ink)" vector-effect="non-scaling-stroke" />
+        <rect :x="above.left" y="0" :width="above.right - above.left" height="90" fill="var(--color-case)" />
+        <path :d="`M${above.left} 90 L${stands} ${distance} L${above.right} 90`" fill="none" class="text-chalk" stroke="currentColor" stroke-width="1.5" stroke-dasharray="5 4" vector-effect="non-scaling-stroke" />
+        <path :d="`M${above.left} ${nearestViewer(picture, eye).value} H${above.right}`" stroke="var(--color-flag)" stroke-width="2" vector-effect="non-scaling-stroke" />
+        <circle :cx="stands" :cy="distance" r="140" fill="var(--color-ink)" />
+      </svg>
+    </div>
+    <p class="text-xs text-ink-soft">
+      The mark is the nearest useful viewer; eye {{ show(eye) }} up.
+    </p>
+    <div class="border-t border-hair">
+      <FigureLine label="Nearest in comfort" :figure="nearestViewer(picture, eye)" />
+      <FigureLine label="Farthest who can read 3 %" :figure="farthestViewer(picture)" />
+      <FigureLine label="Pixels not visible beyond" :figure="pixelsNotVisible(arrangement.display)" />
+      <FigureLine label="Up to the top edge" :figure="top" />
+      <FigureLine label="Up to the centre" :figure="centre" />
+      <FigureLine v-if="aside" label="Off the picture’s axis" :figure="aside" />
+      <FigureLine v-if="out" label="Face out of the wall" :figure="out" />
+    </div>
+    <p v-if="top.value > 30 || centre.value > 15" class="text-sm font-semibold text-caution">
+      From there the neck is bent too far: over {{ top.value > 30 ? '30° to the top edge' : '15° to the centre' }}.
+    </p>
+    <p v-if="aside && aside.value > OFF_AXIS_LIMIT" class="text-sm font-semibold text-caution">
+      From there the picture is seen too far from the side: over {{ OFF_AXIS_LIMIT }}°.
+    </p>
+    <label class="flex min-h-[var(--target)] items-center gap-2 text-sm">
+      <input type="checkbox" class="size-5" :checked="store.wall?.walkway === true" @change="store.edit('Walkway', (wall) => { if (wall.walkway) delete wall.walkway; else wall.walkway = true })"> people walk along this wall
+    </label>
+    <p class="text-xs text-ink-soft">
+      Between {{ show(WALKWAY[system].from) }} and {{ show(WALKWAY[system].to) }} a thing may stand {{ show(WALKWAY[system].out) }} into a walkway (ADA 307.2). Check local accessibility rules.
+    </p>
+  </div>
+</template>

@@ -1,0 +1,3 @@
+<template>
+  <MarkLedger every />
+</template>

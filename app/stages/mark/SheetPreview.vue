@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import { drawSheet, pageAsSvg } from '~~/core/mark/sheet'
+
+/** The mark-out sheet as it will be printed. */
+const store = useWallStore()
+const { plan, planned } = useWallPlan()
+const { system, precision } = useUnits()
+const { paper } = useSheetView()
+const pages = computed(() => {
+  if (!plan.value || !planned.value || !store.server) return []
+  const sheet = drawSheet(store.server.job, planned.value, plan.value, { paper: paper.value, units: system.value, precision: precision.value })
+  return sheet.pages.map((_, n) => `data:image/svg+xml;charset=utf-8,${encodeURIComponent(pageAsSvg(sheet, n))}`)
+})
+</script>
+
+<template>
+  <div class="h-full space-y-4 overflow-y-auto bg-rail p-4" tabindex="0" aria-label="Printed sheet">
+    <img v-for="(page, n) in pages" :key="n" :src="page" :alt="`Mark-out sheet, page ${n + 1} of ${pages.length}`" class="w-full bg-white shadow">
+  </div>
+</template>

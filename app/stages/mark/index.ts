@@ -1,0 +1,22 @@
+import type { Canvas, StageRoom, Standing } from '../stage'
+
+const bench = () => import('./MarkBench.vue')
+const ledger = () => import('./EveryMarkLedger.vue')
+const sheet = () => import('./SheetPreview.vue')
+const SheetPreview = defineAsyncComponent(sheet)
+
+function useCanvas(): ComputedRef<Canvas> {
+  const { preview } = useSheetView()
+  const { holes } = useTape()
+  return computed(() => ({ showPlates: true, tape: holes.value, inPlace: preview.value ? SheetPreview : undefined }))
+}
+
+const begun = ({ plan }: Standing) => (plan?.marking.marks.length ?? 0) > 0
+
+/** Mark: the sheet that goes to the wall. */
+export const markStage: StageRoom = {
+  id: 'mark', title: 'Mark', does: 'The sheet that goes to the wall',
+  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas, begun,
+  settled: now => begun(now) && !now.findings.some(({ severity }) => severity === 'stop'),
+  parts: [bench, ledger, sheet],
+}

@@ -1,0 +1,26 @@
+import type { Canvas, StageRoom, Standing } from '../stage'
+
+const bench = () => import('./MountBench.vue')
+const ledger = () => import('../mark/MarkLedger.vue')
+const depth = () => import('./DepthSection.vue')
+const DepthSection = defineAsyncComponent(depth)
+
+function useCanvas(): ComputedRef<Canvas> {
+  const store = useWallStore()
+  const panel = useMountPanel()
+  const { holes } = useTape()
+  const { movingArray, moved } = useArrayDrag()
+  return computed(() => ({
+    showPlates: true, tape: holes.value, movable: store.conflict ? undefined : 'arrays', movingArray, moved,
+    inPlace: panel.value === 'depth' && store.array ? DepthSection : undefined,
+  }))
+}
+
+const begun = ({ plan }: Standing) => plan?.arrays.some(({ positions }) => positions.some(({ plate }) => plate)) ?? false
+
+/** Mount: where each plate goes, and into what. */
+export const mountStage: StageRoom = {
+  id: 'mount', title: 'Mount', does: 'Where each plate goes, and into what',
+  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas, begun, settled: begun,
+  parts: [bench, ledger, depth, () => import('./RemediesPanel.vue'), () => import('./DepthPanel.vue')],
+}

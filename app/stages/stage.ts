@@ -1,0 +1,57 @@
+import type { Component } from 'vue'
+import type { Finding, Stage } from '~~/core/finding'
+import type { Rect } from '~~/core/geometry'
+import type { HoleStep } from '~~/core/hang'
+import type { Wall } from '~~/core/job'
+import type { MadeHole } from '~~/core/log'
+import type { ArrayPlan } from '~~/core/mount'
+import type { WallPlan } from '~~/core/plan'
+import type { Tape } from '../drawing/useTape'
+import type { DragOffset } from '../drawing/useDraftDrag'
+
+/** How the drawing is while a stage is worked on: what it shows, and what a hand on it does. */
+export interface Canvas {
+  showPlates?: boolean
+  /** Whether screens are only outlined, so that the structure is seen. */
+  ghost?: boolean
+  /** What can be dragged. */
+  movable?: 'arrays' | 'members'
+  /** Whether a hand on the wall tells where something is, or draws a rectangle round it. */
+  draws?: 'point' | 'rect'
+  surveying?: boolean
+  /** Id of the hole that is worked on. */
+  current?: string
+  /** What runs along the tape. */
+  tape: Tape
+  movingArray?: (array: ArrayPlan, by: DragOffset) => void
+  movingMember?: (id: string, by: DragOffset) => void
+  moved?: () => void
+  /** What stands in the place of the drawing just now. */
+  inPlace?: Component
+}
+
+/** What a bench does with what a hand tells on the drawing, mm. */
+export interface Bench { pointed?: (at: { x: number, y: number }) => void, drawn?: (rect: Rect) => void }
+
+/** What is known of a wall, by which it is told how far a stage has come. */
+export interface Standing { wall?: Wall, plan?: WallPlan, findings: Finding[], drilled: Map<string, MadeHole>, steps: HoleStep[] }
+
+/** What a stage is called and what it is for. */
+export interface StageName { id: Stage, title: string, does: string }
+
+/** A stage as it is worked on. A new one is a folder with this in its `index.ts`, and a line in the list of stages. */
+export interface StageRoom extends StageName {
+  bench: Component
+  /** What is listed below the drawing. */
+  ledger: Component
+  /** Set up once for the wall that is open. */
+  useCanvas: () => ComputedRef<Canvas>
+  /** Whether there is anything of it yet, and whether there is nothing left to do. */
+  begun: (now: Standing) => boolean
+  settled: (now: Standing) => boolean
+  /** What is fetched ahead, as there is often no signal at the wall. */
+  parts: (() => Promise<unknown>)[]
+}
+
+/** A stage that cannot be worked yet. */
+export type StageAhead = StageName & { ahead: true }
