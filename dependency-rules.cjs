@@ -1,4 +1,6 @@
 /** Which folder may know which: data flows from what was measured, through the core, to what is shown. */
+const STAGES = ['survey', 'arrange', 'mount', 'fix', 'wire', 'mark', 'hang', 'true', 'close']
+
 module.exports = {
   forbidden: [
     {
@@ -16,17 +18,23 @@ module.exports = {
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
       to: { path: '^node_modules/', pathNot: '^node_modules/(yup|canonicalize|@noble/hashes)/' },
     },
-    {
-      name: 'stages-never-reach-back',
-      comment: 'A stage takes the results of earlier stages, not of later ones.',
+    ...STAGES.map((stage, n) => ({
+      name: `${stage}-looks-at-no-later-stage`,
+      comment: 'A stage is worked out from the job and the stages before it; what composes them stands after all.',
       severity: 'error',
-      from: { path: '^core/(survey|arrange|mount|fix|mark)/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^core/(hang|true|close|plan)(/|\\.ts)' },
-    },
-    { name: 'the-log-knows-no-stage', severity: 'error', from: { path: '^core/log/', pathNot: '\\.test\\.ts$' }, to: { path: '^core/(survey|arrange|mount|fix|mark|hang|plan)(/|\\.ts)' } },
-    { name: 'fastening-lies-below-the-stages', severity: 'error', from: { path: '^core/fastening/', pathNot: '\\.test\\.ts$' }, to: { path: '^core/(survey|arrange|mount|fix|mark|hang|plan)(/|\\.ts)' } },
-    { name: 'survey-stands-alone', severity: 'error', from: { path: '^core/survey/', pathNot: '\\.test\\.ts$' }, to: { path: '^core/(arrange|mount|fix|mark)/' } },
+      from: { path: `^core/${stage}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^core/(${[...STAGES.slice(n + 1), 'plan', 'edits', 'remedies'].join('|')})(/|\\.ts)` },
+    })),
+    { name: 'the-log-knows-no-stage', severity: 'error', from: { path: '^core/log/', pathNot: '\\.test\\.ts$' }, to: { path: `^core/(${[...STAGES, 'plan', 'edits'].join('|')})(/|\\.ts)` } },
+    { name: 'fastening-lies-below-the-stages', severity: 'error', from: { path: '^core/fastening/', pathNot: '\\.test\\.ts$' }, to: { path: `^core/(${[...STAGES, 'plan', 'edits'].join('|')})(/|\\.ts)` } },
     { name: 'app-asks-the-server-by-its-api', severity: 'error', from: { path: '^app/' }, to: { path: '^server/', dependencyTypesNot: ['type-only'] } },
+    {
+      name: 'stages-of-the-screen-know-no-other',
+      comment: 'A new stage is a folder and a line in the list: no stage reaches into the folder of another.',
+      severity: 'error',
+      from: { path: '^app/stages/([a-z]+)/' },
+      to: { path: '^app/stages/([a-z]+)/', pathNot: '^app/stages/$1/' },
+    },
     { name: 'server-knows-no-app', severity: 'error', from: { path: '^server/' }, to: { path: '^app/' } },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],

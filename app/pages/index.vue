@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FileUp, MapPin, Package, Plus } from 'lucide-vue-next'
+import { FileUp, MapPin, Package, Plus, Scale } from 'lucide-vue-next'
 import type { SiteSummary } from '~~/server/repositories/sites'
 import type { UnitSystem } from '~~/core/units'
 
@@ -119,6 +119,14 @@ useCommands([
           </h2>
           <NuxtLink class="press w-full" to="/catalogue">
             <Package class="size-4" aria-hidden="true" /> Displays, mounts, fasteners
+          </NuxtLink>
+        </div>
+        <div class="space-y-2">
+          <h2 class="font-semibold">
+            House rules
+          </h2>
+          <NuxtLink class="press w-full" to="/rules">
+            <Scale class="size-4" aria-hidden="true" /> Choose how the firm works
           </NuxtLink>
         </div>
         <div class="space-y-2">

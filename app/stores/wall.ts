@@ -5,6 +5,7 @@ import { arraysOf, merge, same, wallFaults, type Catalogue, type Fault, type Log
 import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import type { EntryKind, EntryOf } from '~~/core/log'
 import { infeasibleInputs } from '~~/core/plan/infeasible'
+import { effectiveRules, levelsOf } from '~~/core/rules'
 import type { DesignChange, ServerWall } from '../sync/device'
 import { withModels } from '../sync/outbox'
 import { forgetScreenState } from '../composables/useScreenState'
@@ -44,7 +45,9 @@ export const useWallStore = defineStore('wall', () => {
   /** Models added from the firm's catalogue that the server's copy of the site does not have yet. */
   const addedModels = shallowRef<Partial<Catalogue>>({})
   const catalogue = computed(() => withModels(server.value?.job.catalogue ?? { displays: [], mounts: [], fasteners: [] }, addedModels.value))
-  const rules = computed(() => server.value?.job.rules ?? {})
+  /** The house rules that hold for the wall as it is shown, and what each level chose. */
+  const ruleLevels = computed(() => levelsOf(server.value?.job ?? { rules: {} }, shown.value))
+  const rules = computed(() => effectiveRules(ruleLevels.value))
   /** What the wall is planned with beside itself. */
   const context = computed<PlanContext>(() => ({ catalogue: catalogue.value, rules: rules.value, site: { units: siteUnits.value } }))
   const serverWall = computed(() => server.value?.job.walls[0])
@@ -162,7 +165,7 @@ export const useWallStore = defineStore('wall', () => {
 
   return {
     site, id, server, wall, preview, history, log, unsentLog, unwritten, conflict, looking,
-    siteUnits, addedModels, catalogue, rules, context, serverWall, unsaved, shown, allLog, arrays, array, arrayId,
+    siteUnits, addedModels, catalogue, rules, ruleLevels, context, serverWall, unsaved, shown, allLog, arrays, array, arrayId,
     open, receive, addModel, setConflict, edit, tryOut, record, written, resolveConflict,
     cancelPreview: () => { preview.value = undefined },
     undo: () => step(undone),

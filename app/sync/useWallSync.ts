@@ -31,8 +31,11 @@ export async function openWall(site: string, id: string): Promise<void> {
   const { device, ready } = useOutbox()
   await ready
   const [state, key] = [await latest(device, site, id), wallKey(site, id)]
-  const change = await device.designs.get(key).catch(() => undefined)
-  store.open(site, state, { change, log: await unsentOf(device, key).catch(() => []) })
+  const own = await device.transaction('r', device.seen, device.designs, device.entries, async () => ({
+    // What was sent while the server answered is newer than its answer.
+    seen: await device.seen.get(key), change: await device.designs.get(key), log: await unsentOf(device, key),
+  })).catch(() => undefined)
+  store.open(site, own?.seen && own.seen.state.version > state.version ? own.seen.state : state, own)
 }
 
 /**
@@ -74,7 +77,8 @@ export function useWallSync() {
 
   /** Reads what the device's store has of this wall. */
   async function refresh() {
-    const [seen, change, log] = await Promise.all([device.seen.get(key), device.designs.get(key), unsentOf(device, key)])
+    // At one moment: between one read and the next the server's answer may move a change from here to there.
+    const [seen, change, log] = await device.transaction('r', device.seen, device.designs, device.entries, () => Promise.all([device.seen.get(key), device.designs.get(key), unsentOf(device, key)]))
     if (seen) store.receive(seen.state, log)
     refused.value = change?.refused
     if (resolving) return

@@ -2,10 +2,10 @@ import type { InferType } from 'yup'
 import { logEntrySchema, type LogEntry } from '../log/entry'
 import { displaySchema } from './display'
 import { fastenerSchema, screwKitSchema } from './fastener'
-import { figure, group, list, must, oneOf, shown } from './fields'
+import { figure, group, list, maybe, must, oneOf, shown } from './fields'
 import { LIMITS } from './limits'
 import { mountSchema } from './mount'
-import { rulesSchema, siteSchema, type Rules, type Site } from './site'
+import { ownRules, rulesSchema, siteSchema, type Rules, type Site } from './site'
 import { wallSchema } from './wall'
 
 /** The models that a site's walls use. A model that replaces an older one is an entry of its own. */
@@ -20,6 +20,7 @@ export const jobSchema = group({
   format: must(oneOf(['wide-trellis-job'])),
   version: must(figure()).oneOf([1 as const], ({ value }: { value: unknown }) => `must be 1, and is ${shown(value)}`),
   site: siteSchema,
+  firm: maybe({ rules: ownRules('What the firm chose for all its sites') }, 'What holds for all sites of the firm'),
   rules: rulesSchema,
   catalogue: catalogueSchema,
   walls: must(list(wallSchema, LIMITS.walls)),

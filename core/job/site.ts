@@ -1,17 +1,30 @@
 import type { InferType } from 'yup'
-import { extent, flag, group, must, name, oneOf } from './fields'
+import { extent, flag, group, maybe, must, name, oneOf } from './fields'
 
 export const siteSchema = group({ id: name().matches(/^[a-z0-9][a-z0-9-]*$/, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])) })
 export type Site = InferType<typeof siteSchema>
 
-/** House rules as chosen by the firm; a key that is absent takes its default. */
-export const rulesSchema = group({
-  heightDatum: oneOf(['bottom-edge', 'top-row-centre'], 'What heights are measured from'),
+/** House rules as they were chosen at one level, firm, site or wall; a key that is absent is as the level above has it. */
+const rules = () => ({
+  heightDatum: oneOf(['by-kind', 'bottom-edge', 'top-row-centre'], 'What heights are measured from'),
   proofOfFraming: oneOf(['two-kinds', 'one-sign'], 'What proves a member: two signs of different kinds or one probe, or any one sign'),
   hollowWallAnchors: oneOf(['never', 'supplement', 'counted'], 'Anchors that hold in the covering alone'),
   coveringCountsAsGap: flag('Whether the covering under a plate weakens the screw in shear'),
   furring: oneOf(['through', 'into-furring'], 'Whether plates over furring are fixed through into the block, or into the furring alone'),
   blockJoints: oneOf(['keep-clear', 'anywhere-under-timber'], 'Whether anchors in block keep clear of joints even where timber lies over them'),
+  measuring: oneOf(['running', 'mark-to-mark'], 'Along the wall'),
+  placingHeight: oneOf(['asked', 'seated-eye', 'standing-eye'], 'Where the middle of a new array goes'),
+  level: oneOf(['gravity', 'building-line'], 'What is level'),
+  plateFixings: oneOf(['every-row', 'top-and-one-below'], 'Rows of a plate that are fixed'),
+  cableEntry: oneOf(['cheaper', 'above', 'below'], 'Cables enter'),
+  power: oneOf(['electrician', 'kit', 'outlet'], 'Power behind a display'),
+  signalBesidePower: oneOf(['own-bay', 'apart-in-one-bay'], 'Signal beside power'),
+  handling: oneOf(['upright', 'face-down'], 'Handling a display'),
+  lifting: oneOf(['by-mass', 'always-two', 'lift-aid'], 'Lifting'),
+  hangingOrder: oneOf(['by-clearance', 'top-first', 'bottom-first'], 'Hanging order'),
   markingSigma: extent('Standard deviation of one tape measurement'),
 })
+export const rulesSchema = group(rules())
 export type Rules = InferType<typeof rulesSchema>
+/** The same where it may be absent. */
+export const ownRules = (label: string) => maybe(rules(), label)

@@ -1,4 +1,5 @@
-import { roundLength, type Precision, type UnitSystem } from '../units'
+import type { Rules } from '../job'
+import { roundLength, toleranceToString, type Precision, type UnitSystem } from '../units'
 import { fromPrintedLevel, rowsOf, type Mark } from './marks'
 
 /** What rounding and the way of measuring do to a set of marks, mm. */
@@ -30,4 +31,12 @@ export function accuracyOf(marks: Mark[], units: UnitSystem, precision: Precisio
   const rounding = errors.reduce((worst, error) => Math.max(worst, Math.abs(error)), 0)
   const inRow = rowsOf(marks).reduce((most, row) => Math.max(most, row.marks.length), 0)
   return { rounding, running: sigma, markToMark: sigma * Math.sqrt(inRow), inRow }
+}
+
+/** How true marks are by the way of measuring that the house rules name, and what the other way would give. */
+export function howTrue({ running, markToMark, inRow }: Accuracy, { measuring = 'running' }: Rules, system: UnitSystem): string {
+  const [each, last] = [toleranceToString(running, system), toleranceToString(markToMark, system)]
+  return measuring === 'running'
+    ? `A mark is true to ± ${each}, one standard deviation; from mark to mark, the last of ${inRow} to ± ${last}.`
+    : `From mark to mark, the last of ${inRow} is true to ± ${last}, one standard deviation; run from the datum, each to ± ${each}.`
 }

@@ -22,7 +22,8 @@ export function levelLineOf(wall: Wall, arrays: ArrayPlan[], rules: Rules): Leve
   const first = arrays[0]
   const top = first?.positions[0]
   if (!first || !top) return undefined
-  const rule = rules.heightDatum ?? (first.positions.length > 1 ? 'top-row-centre' : 'bottom-edge')
+  const { heightDatum = 'by-kind' } = rules
+  const rule = heightDatum !== 'by-kind' ? heightDatum : (first.positions.length > 1 ? 'top-row-centre' : 'bottom-edge')
   return rule === 'top-row-centre'
     ? { y: centreOf(top.outer).y, label: `centre line of the top row of ${first.name}` }
     : { y: first.outline.y, label: `bottom edge of ${first.name}` }

@@ -30,6 +30,7 @@ export { depthsOf, type Depths } from './depth'
 export { leansOn, USUAL_CARRIERS, type Strip } from './carrier'
 export { marginFigure } from './margin'
 export { mountModels, sameUse } from './models'
+export { usingSlots } from './slotUse'
 export type { Placing } from './placing'
 export { placedOf, type Placed } from './placed'
 

@@ -5,6 +5,7 @@ import { arraysOf, type Job, type PlanContext, type Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import type { Marking } from '../mark'
 import { placedOf, type ArrayPlan, type Placed } from '../mount'
+import { rulesFor } from '../rules'
 import type { NextProbe, Survey } from '../survey'
 import { displayUnknown, platesOf, type MountedArray } from './arrays'
 import { alternativeFindings } from './findings'
@@ -26,15 +27,19 @@ export interface WallPlan extends Omit<Survey, 'findings'> {
 /** Everything that follows from a job; derived afresh whenever the job changes, kept only when issued. */
 export interface Plan { walls: WallPlan[] }
 
+/** What the walls of a job are planned with beside themselves: the rules are its firm’s and its site’s. */
+export const contextOf = (job: Job): PlanContext => ({ catalogue: job.catalogue, rules: rulesFor(job), site: job.site })
+
 /** The survey of a wall, and its arrays mounted on what that found. */
-function mountAll(document: Wall, { catalogue, rules, site }: PlanContext, built: AsBuilt, through: Rooms): { wall: Wall, surveyed: Survey, mounted: MountedArray[], unknown: Finding[] } {
+function mountAll(document: Wall, { catalogue, rules: chosen, site }: PlanContext, built: AsBuilt, through: Rooms): { wall: Wall, surveyed: Survey, mounted: MountedArray[], unknown: Finding[] } {
   const units = site?.units ?? 'metric'
+  const rules = through.rules(chosen, document.rules)
   const wall = through.wallOf(document, built.dead, rules)
   const surveyed = through.survey(wall, rules)
   const mounted: MountedArray[] = []
   const unknown: Finding[] = []
   for (const array of arraysOf(document)) {
-    const laidOut = through.layOut(array, wall, surveyed, catalogue, rules, units, built)
+    const laidOut = through.layOut(through.slotUse(array, catalogue, rules), wall, surveyed, catalogue, rules, units, built)
     if (laidOut) mounted.push(through.mount(laidOut, wall, surveyed, catalogue, rules, units, built))
     else unknown.push(displayUnknown(array))
   }
@@ -48,8 +53,9 @@ function mountAll(document: Wall, { catalogue, rules, site }: PlanContext, built
  * @param through the rooms of an earlier plan, so that only that is worked out again which has changed
  */
 export function planWall(document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, through: Rooms = rooms()): WallPlan {
-  const { catalogue, rules, site } = context
+  const { catalogue, site } = context
   const units = site?.units ?? 'metric'
+  const rules = through.rules(context.rules, document.rules)
   const { wall, surveyed, mounted, unknown } = mountAll(document, context, built, through)
   const fixed = mounted.map(each => through.fix(each, mounted, wall, surveyed, catalogue, rules, units))
   const arrays = fixed.map(({ plan }) => plan)
@@ -68,11 +74,12 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
 
 /** Where the plates and holes of a wall are, and nothing else of its plan: what follows a hand that drags an array. */
 export function placeWall(document: Wall, context: PlanContext, built: AsBuilt, through: Rooms): Placed[] {
-  const { catalogue, rules, site } = context
+  const { catalogue, site } = context
+  const rules = through.rules(context.rules, document.rules)
   const wall = through.wallOf(document, built.dead, rules)
   const surveyed = through.survey(wall, rules)
   return placedOf(arraysOf(document).flatMap((array) => {
-    const laidOut = through.layOut(array, wall, surveyed, catalogue, rules, site?.units ?? 'metric', built)
+    const laidOut = through.layOut(through.slotUse(array, catalogue, rules), wall, surveyed, catalogue, rules, site?.units ?? 'metric', built)
     return laidOut ? [{ id: array.id, positions: platesOf(laidOut, wall, surveyed, catalogue, rules, site?.units ?? 'metric', built) }] : []
   }))
 }
@@ -82,7 +89,7 @@ export function placeWall(document: Wall, context: PlanContext, built: AsBuilt, 
  * `validateJob` has let through.
  */
 export function plan(job: Job): Plan {
-  return { walls: job.walls.map(wall => planWall(wall, job, asBuilt(job.log, wall.id))) }
+  return { walls: job.walls.map(wall => planWall(wall, contextOf(job), asBuilt(job.log, wall.id))) }
 }
 
 /** Whether no finding of a wall stops the work. */

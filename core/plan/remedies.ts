@@ -149,8 +149,9 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
  * @param through the rooms of the wall's plan, so that it is not surveyed anew
  */
 export function remediesFor(array: ScreenArray, document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, offered: Mount[] = context.catalogue.mounts, through: Rooms = rooms()): Remedy[] {
-  const wall = through.wallOf(document, built.dead, context.rules)
-  const job: Context = { ...context, built, surveyed: through.survey(wall, context.rules) }
+  const rules = through.rules(context.rules, document.rules)
+  const wall = through.wallOf(document, built.dead, rules)
+  const job: Context = { ...context, rules, built, surveyed: through.survey(wall, rules) }
   const mount = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const now = tryOut(array, {}, wall, job)
   if (!mount || !now) return []

@@ -1,7 +1,8 @@
-import { LIMITS, type Wall } from '../job'
+import { LIMITS, type Rules, type Wall } from '../job'
 import { withDrilled, type AsBuilt } from '../log'
 import { mark } from '../mark'
 import { remember, steady } from '../memo'
+import { usingSlots } from '../mount'
 import { carryingWall, survey } from '../survey'
 import { fixMounted, layOut, mountLaidOut } from './arrays'
 import { probeFor } from './probe'
@@ -24,6 +25,9 @@ export function rooms() {
   const drilled = remember(2, (wall: Wall, dead: AsBuilt['dead']) => withDrilled(wall, { dead }))
   const carrying = remember(2, carryingWall)
   return {
+    /** The rules that hold for a wall. */
+    rules: remember(2, (chosen: Rules, own: Wall['rules']): Rules => own ? { ...chosen, ...own } : chosen),
+    slotUse: remember(EVERY_ARRAY, usingSlots),
     /** The wall as it carries, with what drilling told of it. */
     wallOf: (document: Wall, dead: AsBuilt['dead'], rules: Parameters<typeof carryingWall>[1]) => carrying(drilled(steadyWall(bare(document)), dead), rules),
     survey: remember(2, survey),

@@ -6,6 +6,14 @@ import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from
  */
 const key = () => integer('key').primaryKey({ autoIncrement: true })
 
+/** The firm: what holds for all its sites. There is one. */
+export const firm = sqliteTable('firm', {
+  key: integer('key').primaryKey(),
+  version: integer('version').notNull().default(1),
+  /** Its house rules, as a job file has them. */
+  rules: text('rules').notNull(),
+})
+
 export const sites = sqliteTable('sites', {
   key: key(),
   version: integer('version').notNull().default(1),

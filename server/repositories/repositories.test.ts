@@ -6,6 +6,7 @@ import type { EntryOf } from '../../core/log'
 import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { brokenLink } from '../../core/log'
+import { readFirm, saveFirmRules } from './firm'
 import { addEntries, addLogEntry } from './log'
 import { importModels, readCatalogue, saveModel } from './catalogue'
 import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, saveRules } from './sites'
@@ -242,6 +243,30 @@ describe('the house rules of a site', () => {
     expect(refused(() => saveRules(db, 'holm-point', {}, 1))).toMatchObject({ status: 409, current: { rules: { heightDatum: 'bottom-edge' }, version: 2 } })
     expect(readSite(db, 'holm-point').version).toBe(2)
     expect(refused(() => readSite(db, 'nowhere')).status).toBe(404)
+  })
+})
+
+describe('the house rules of the firm', () => {
+  beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
+
+  it('are kept on their version and read with every wall, and go along in a job file', () => {
+    expect(readFirm(db)).toEqual({ rules: {}, version: 0 })
+    expect(exportJob(db, 'holm-point')).not.toHaveProperty('firm')
+    expect(saveFirmRules(db, { furring: 'into-furring', markingSigma: 3 }, 0)).toMatchObject({ version: 1 })
+    expect(readWall(db, 'holm-point', 'w1').job).toMatchObject({ firm: { rules: { furring: 'into-furring' } }, rules: { markingSigma: 1 } })
+    expect(JSON.parse(readWallText(db, 'holm-point', 'w1'))).toEqual(JSON.parse(JSON.stringify(readWall(db, 'holm-point', 'w1'))))
+    expect(readSite(db, 'holm-point').firm).toEqual({ furring: 'into-furring', markingSigma: 3 })
+    // Brought in elsewhere its walls are planned as they were: what the firm chose is what the site chose.
+    const out = exportJob(db, 'holm-point')
+    importJob(db, { ...out, site: { ...out.site, id: 'copy' } }, 'Isla', AT)
+    expect(exportJob(db, 'copy').rules).toEqual({ furring: 'into-furring', markingSigma: 1 })
+  })
+
+  it('are refused where they are wrong or stale', () => {
+    expect(refused(() => saveFirmRules(db, { furring: 'glue' }, 0))).toMatchObject({ status: 422, faults: [{ path: '$.furring' }] })
+    saveFirmRules(db, { lifting: 'always-two' }, 0)
+    expect(refused(() => saveFirmRules(db, {}, 0))).toMatchObject({ status: 409, current: { rules: { lifting: 'always-two' }, version: 1 } })
+    expect(saveFirmRules(db, {}, 1)).toEqual({ rules: {}, version: 2 })
   })
 })
 

@@ -11,7 +11,7 @@ import { parsedOnce } from './documents'
 export type SiteRow = typeof sites.$inferSelect
 
 /** A job file without its walls and its log. */
-export type JobHead = Omit<Job, 'format' | 'version' | 'walls' | 'log'>
+export type JobHead = Omit<Job, 'format' | 'version' | 'firm' | 'walls' | 'log'>
 
 export const siteOfId = perDatabase(db => db.select().from(sites).where(eq(sites.id, sql.placeholder('id'))).prepare())
 

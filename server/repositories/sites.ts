@@ -4,6 +4,7 @@ import { brokenLink } from '../../core/log'
 import type { Database } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
+import { readFirm } from './firm'
 import { appendEntries, logOfSite } from './logRows'
 import { headOf, siteOfId, siteRow } from './siteRows'
 import { insertWall, wallsOfSite } from './walls'
@@ -23,12 +24,12 @@ export function listSites(db: Database): SiteSummary[] {
 }
 
 /** What a site decides for all its walls, and which version of that it is. */
-export interface SiteState { site: Site, rules: Rules, version: number }
+export interface SiteState { site: Site, rules: Rules, version: number, firm: Rules }
 
 export function readSite(db: Database, id: string): SiteState {
   const row = siteRow(db, id)
   const { site, rules } = headOf(db, row)
-  return { site, rules, version: row.version }
+  return { site, rules, version: row.version, firm: readFirm(db).rules }
 }
 
 /**
@@ -48,19 +49,27 @@ export function saveRules(db: Database, id: string, rules: unknown, version: unk
   return readSite(db, id)
 }
 
+/** The firm's part of a job file; none where it chose nothing. */
+function firmOf(db: Database): Pick<Job, 'firm'> {
+  const { rules } = readFirm(db)
+  return Object.keys(rules).length > 0 ? { firm: { rules } } : {}
+}
+
 /** A whole site as its job file. */
 export function exportJob(db: Database, id: string): Job {
   const row = siteRow(db, id)
-  return { format: 'wide-trellis-job', version: 1, ...headOf(db, row), walls: wallsOfSite(db, row.key), log: logOfSite(db, row.key) }
+  return { format: 'wide-trellis-job', version: 1, ...firmOf(db), ...headOf(db, row), walls: wallsOfSite(db, row.key), log: logOfSite(db, row.key) }
 }
 
 /**
- * Keeps a job as a new site. A log that has its chain keeps it; what no server has had yet is added to it.
+ * Keeps a job as a new site; what the firm of the file chose for all its sites is from then on what this site chose,
+ * so that its walls are planned as they were. A log that has its chain keeps it; what no server has had yet is added to it.
  *
  * @throws 409 where the server has a site of this id; 422 with every fault, where the log's chain is broken, too
  */
 export function importJob(db: Database, given: Job, by: string, at: string): string {
-  const { format: _f, version: _v, walls: wallList, log, ...head } = validateJob(given)
+  const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = validateJob(given)
+  const head = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
   const { site } = head
   const broken = brokenLink(log)
   if (broken) throw validationError([{ path: `$.log[${broken.index}]`, message: `${broken.why}: the log of this file was changed after it was recorded` }])

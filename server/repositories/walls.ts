@@ -6,6 +6,7 @@ import { perDatabase, type Database } from '../database/perDatabase'
 import { wallModels, walls } from '../database/schema'
 import { apiError, notFound, validationError } from '../utils/apiError'
 import { parsedOnce } from './documents'
+import { firmRulesText, readFirm } from './firm'
 import { entryTexts } from './logRows'
 import { headOf, saveCatalogue, siteRow, withModels } from './siteRows'
 
@@ -50,14 +51,14 @@ export function readWall(db: Database, siteId: string, id: string): WallState {
   const row = wallRow(db, site.key, id)
   const { version, savedAt, savedBy } = row
   const log = entryTexts(db, site.key, id).map(entry => JSON.parse(entry) as LogEntry)
-  return { job: { format: 'wide-trellis-job', version: 1, ...headOf(db, site), walls: [wallOf(db, row)], log }, version, savedAt, savedBy }
+  return { job: { format: 'wide-trellis-job', version: 1, firm: { rules: readFirm(db).rules }, ...headOf(db, site), walls: [wallOf(db, row)], log }, version, savedAt, savedBy }
 }
 
 /** The same as JSON, put together from what the database has as JSON. */
 export function readWallText(db: Database, siteId: string, id: string): string {
   const site = siteRow(db, siteId)
   const { document, version, savedAt, savedBy } = wallRow(db, site.key, id)
-  const job = `{"format":"wide-trellis-job","version":1,${site.head.slice(1, -1)},"walls":[${document}],"log":[${entryTexts(db, site.key, id).join(',')}]}`
+  const job = `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},${site.head.slice(1, -1)},"walls":[${document}],"log":[${entryTexts(db, site.key, id).join(',')}]}`
   return `{"job":${job},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
 }
 

@@ -42,7 +42,8 @@ export class House {
   }
 
   async api(path: string, init?: RequestInit) {
-    const response = await fetch(`${this.address}/api${path}`, init)
+    // Each on a connection of its own: one that is kept may be closed by a server that is stopped and started.
+    const response = await fetch(`${this.address}/api${path}`, { ...init, headers: { ...init?.headers, connection: 'close' } })
     return { status: response.status, headers: response.headers, body: await response.text() }
   }
 

@@ -1,17 +1,27 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupDescription, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
-import type { HouseRule } from '~~/core/job'
+import { chosenOption, effectiveRules, levelOfRule, type HouseRule, type RuleLevel, type RuleLevels } from '~~/core/rules'
 
-/** One question on which good installers disagree: the schools, each with its reason, and the firm's choice. */
-const { rule, value } = defineProps<{ rule: HouseRule, value: string }>()
-const emit = defineEmits<{ choose: [value: string] }>()
+/** One question on which good installers disagree: the schools, each with its reason, what holds here, and who chose it. */
+const { rule, levels, level } = defineProps<{ rule: HouseRule, levels: RuleLevels, level: RuleLevel }>()
+const emit = defineEmits<{ choose: [value: string | undefined] }>()
+const value = computed(() => chosenOption(rule, effectiveRules(levels)).value)
+const from = computed(() => levelOfRule(rule.key, levels))
+const SAID: Record<RuleLevel | 'default', string> = { default: 'the usual, as nobody chose', firm: 'chosen by the firm', site: 'chosen for this site', wall: 'chosen for this wall' }
+const ABOVE: Record<RuleLevel, string> = { firm: 'As is usual', site: 'As the firm has it', wall: 'As the site has it' }
 </script>
 
 <template>
-  <RadioGroup :model-value="value" class="border-t border-hair pt-4" @update:model-value="emit('choose', $event)">
-    <RadioGroupLabel class="font-semibold">
-      {{ rule.title }}
-    </RadioGroupLabel>
+  <RadioGroup :model-value="value" class="border-t border-hair pt-4" :data-rule="rule.key" @update:model-value="emit('choose', $event)">
+    <div class="flex flex-wrap items-baseline justify-between gap-2">
+      <RadioGroupLabel class="font-semibold">
+        {{ rule.title }}
+      </RadioGroupLabel>
+      <span class="text-sm text-ink-soft" data-testid="chosen-by">{{ SAID[from ?? 'default'] }}</span>
+    </div>
+    <p v-if="!rule.planned" class="text-sm text-ink-soft">
+      Kept and printed; plans do not follow it yet.
+    </p>
     <RadioGroupOption v-for="school in rule.schools" :key="school.value" v-slot="{ checked, active }" :value="school.value" class="mt-2 cursor-pointer focus:outline-none">
       <div class="flex gap-3 rounded border bg-paper p-3" :class="[checked ? 'border-pine' : 'border-hair', { 'outline-3 outline-offset-2 outline-focus': active }]">
         <span class="mt-0.5 grid size-5 shrink-0 place-items-center rounded-full border-2" :class="checked ? 'border-pine' : 'border-edge'"><span v-if="checked" class="size-2.5 rounded-full bg-pine" /></span>
@@ -21,5 +31,8 @@ const emit = defineEmits<{ choose: [value: string] }>()
         </span>
       </div>
     </RadioGroupOption>
+    <button v-if="from === level" type="button" class="press mt-2" @click="emit('choose', undefined)">
+      {{ ABOVE[level] }}
+    </button>
   </RadioGroup>
 </template>

@@ -1,7 +1,7 @@
 import type { Canvas, StageRoom, Standing } from '../stage'
 
 const bench = () => import('./FixBench.vue')
-const ledger = () => import('../mark/MarkLedger.vue')
+const ledger = () => import('../../components/ledger/MarkLedger.vue')
 
 function useCanvas(): ComputedRef<Canvas> {
   const { holes } = useTape()

@@ -1,7 +1,7 @@
 import type { Canvas, StageRoom } from '../stage'
 
 const bench = () => import('./HangBench.vue')
-const ledger = () => import('../mark/MarkLedger.vue')
+const ledger = () => import('../../components/ledger/MarkLedger.vue')
 
 function useCanvas(): ComputedRef<Canvas> {
   const { selected, selectedOf } = useSelection()

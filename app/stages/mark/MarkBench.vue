@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Download } from 'lucide-vue-next'
-import { accuracyOf } from '~~/core/mark'
+import { accuracyOf, howTrue } from '~~/core/mark'
 import type { PaperName } from '~~/core/mark/sheet'
 import { parseLength, toleranceToString } from '~~/core/units'
 
@@ -62,7 +62,7 @@ useCommands([
       <input v-model="fine" type="checkbox" class="size-5 accent-[var(--color-pine)]"> Finer figures: {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}
     </label>
     <p class="text-sm text-ink-soft" data-testid="accuracy">
-      Each figure is rounded once, at most {{ tolerance(accuracy.rounding) }} off, the level line’s own rounding included. Run from the datum, a mark is true to ± {{ tolerance(accuracy.running) }}; measured mark to mark, the last of {{ accuracy.inRow }} would be ± {{ tolerance(accuracy.markToMark) }}.
+      Each figure is rounded once, at most {{ tolerance(accuracy.rounding) }} off, the level line’s own rounding included. {{ howTrue(accuracy, store.rules, system) }}
     </p>
     <div class="border-t border-hair pt-3">
       <ChoiceField label="Paper" :value="paper" :options="PAPERS" :commit="choosePaper" />

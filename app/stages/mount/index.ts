@@ -1,7 +1,7 @@
 import type { Canvas, StageRoom, Standing } from '../stage'
 
 const bench = () => import('./MountBench.vue')
-const ledger = () => import('../mark/MarkLedger.vue')
+const ledger = () => import('../../components/ledger/MarkLedger.vue')
 const depth = () => import('./DepthSection.vue')
 const DepthSection = defineAsyncComponent(depth)
 

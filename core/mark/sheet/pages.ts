@@ -1,6 +1,7 @@
-import { HOUSE_RULES, chosenOption, type Job, type Wall } from '../../job'
+import type { Job, Wall } from '../../job'
+import { HOUSE_RULES, chosenOption, rulesFor } from '../../rules'
 import { formatLength, stepOf, textToString, toleranceToString, type Precision, type UnitSystem } from '../../units'
-import { accuracyOf, DEFAULT_MARKING_SIGMA } from '../accuracy'
+import { accuracyOf, DEFAULT_MARKING_SIGMA, howTrue } from '../accuracy'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
 import { PAPERS, scaleFor, type Paper, type PaperName } from './paper'
 import { element, group, INK, label, line, rect, STOP, STOP_WASH } from './svg'
@@ -28,7 +29,8 @@ function inLines(text: string, { width, margin }: Paper, size: number): string[]
 const RULES = 2.5
 /** What the firm chose where good installers disagree. */
 function houseRules({ rules, site }: Job, paper: Paper): string[] {
-  const told = HOUSE_RULES.map(rule => `${rule.title.toLowerCase()}: ${chosenOption(rule, rules).name}`)
+  // What is not worked out yet is printed where somebody chose.
+  const told = HOUSE_RULES.filter(({ planned, key }) => planned || rules[key] !== undefined).map(rule => `${rule.title.toLowerCase()}: ${chosenOption(rule, rules).name}`)
   return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${toleranceToString(rules.markingSigma ?? DEFAULT_MARKING_SIGMA, site.units)}.`, paper, RULES)
 }
 /** How deep the block at the top of every page is. */
@@ -48,7 +50,7 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, paper: Pap
     stops > 0 ? label(`Not to be drilled from: ${stops} ${stops === 1 ? 'stop stands' : 'stops stand'} against this plan.`, width - margin, margin + 9.5, 3.4, { 'text-anchor': 'end', 'font-weight': 600, 'fill': STOP }) : '',
     label(`Datum: ${datum.label}. Every figure runs from there; never add from mark to mark.`
       + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.` : ''), margin, margin + 9.5, 2.9),
-    label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tolerance(accuracy.rounding)} off, the level line’s own rounding included. A mark is true to ± ${tolerance(accuracy.running)}, one standard deviation; from mark to mark, the last of ${accuracy.inRow} to ± ${tolerance(accuracy.markToMark)}.`, margin, margin + 13.5, 2.9),
+    label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tolerance(accuracy.rounding)} off, the level line’s own rounding included. ${howTrue(accuracy, job.rules, units)}`, margin, margin + 13.5, 2.9),
     ...houseRules(job, paper).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, RULES)),
     line(margin, margin + head - 2, width - margin, margin + head - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
 }
@@ -127,7 +129,8 @@ function fillTable(rows: TableRow[], top: number, paper: Paper): { drawn: string
  * Draws the mark-out sheet of one wall: the wall to a stated scale with the tape along its foot,
  * then the table of every mark, on as many pages as it takes.
  */
-export function drawSheet(job: Job, wall: Wall, plan: Shown, options: SheetOptions): Sheet {
+export function drawSheet(of: Job, wall: Wall, plan: Shown, options: SheetOptions): Sheet {
+  const job = { ...of, rules: rulesFor(of, wall) }
   const paper = PAPERS[options.paper]
   const { margin } = paper
   const deep = headOf(job, paper)

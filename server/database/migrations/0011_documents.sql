@@ -12,6 +12,12 @@ DROP INDEX `log_id`;
 --> statement-breakpoint
 DROP INDEX `log_wall`;
 --> statement-breakpoint
+CREATE TABLE `firm` (
+	`key` integer PRIMARY KEY NOT NULL,
+	`version` integer DEFAULT 1 NOT NULL,
+	`rules` text NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE `log` (
 	`key` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
 	`site` integer NOT NULL,
@@ -22,7 +28,8 @@ CREATE TABLE `log` (
 	`hash` text NOT NULL,
 	`entry` text NOT NULL,
 	FOREIGN KEY (`site`) REFERENCES `sites`(`key`) ON UPDATE no action ON DELETE cascade
-);--> statement-breakpoint
+);
+--> statement-breakpoint
 CREATE UNIQUE INDEX `log_id` ON `log` (`site`,`id`);
 --> statement-breakpoint
 CREATE UNIQUE INDEX `log_seq` ON `log` (`site`,`seq`);
@@ -36,7 +43,8 @@ CREATE TABLE `sites` (
 	`name` text NOT NULL,
 	`units` text NOT NULL,
 	`head` text NOT NULL
-);--> statement-breakpoint
+);
+--> statement-breakpoint
 CREATE UNIQUE INDEX `sites_id_unique` ON `sites` (`id`);
 --> statement-breakpoint
 CREATE TABLE `wall_models` (
@@ -45,7 +53,8 @@ CREATE TABLE `wall_models` (
 	`model` text NOT NULL,
 	PRIMARY KEY(`wall`, `kind`, `model`),
 	FOREIGN KEY (`wall`) REFERENCES `walls`(`key`) ON UPDATE no action ON DELETE cascade
-);--> statement-breakpoint
+);
+--> statement-breakpoint
 CREATE INDEX `wall_models_model` ON `wall_models` (`kind`,`model`);
 --> statement-breakpoint
 CREATE TABLE `walls` (
@@ -61,5 +70,6 @@ CREATE TABLE `walls` (
 	`saved_by` text NOT NULL,
 	`document` text NOT NULL,
 	FOREIGN KEY (`site`) REFERENCES `sites`(`key`) ON UPDATE no action ON DELETE cascade
-);--> statement-breakpoint
+);
+--> statement-breakpoint
 CREATE UNIQUE INDEX `walls_id` ON `walls` (`site`,`id`);

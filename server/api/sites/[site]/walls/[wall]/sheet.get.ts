@@ -1,6 +1,6 @@
 import { asBuilt } from '../../../../../../core/log'
 import { drawSheet, sheetAsSvg } from '../../../../../../core/mark/sheet'
-import { planWall } from '../../../../../../core/plan'
+import { contextOf, planWall } from '../../../../../../core/plan'
 import { database } from '../../../../../database/connection'
 import { readWall } from '../../../../../repositories/walls'
 import { marksAsCsv } from '../../../../../sheets/csv'
@@ -12,7 +12,7 @@ export default defineEventHandler(async (event) => {
   const { job } = readWall(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!)
   const wall = job.walls[0]!
   const { format, ...options } = sheetRequest(getQuery(event), job.site.units)
-  const plan = planWall(wall, job, asBuilt(job.log, wall.id))
+  const plan = planWall(wall, contextOf(job), asBuilt(job.log, wall.id))
   const sheet = drawSheet(job, wall, plan, options)
   const files = {
     pdf: ['application/pdf', () => sheetAsPdf(sheet, `${job.site.name}, ${wall.name}: mark-out`)],

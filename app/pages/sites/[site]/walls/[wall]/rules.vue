@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import type { Rules } from '~~/core/job'
+import { openWall, useWallSync } from '~/sync/useWallSync'
+
+/** The house rules of one wall: what holds for it, who chose it, and what it has otherwise than its site. */
+const { site, wall: wallId } = useRoute().params as { site: string, wall: string }
+const store = useWallStore()
+const failed = ref('')
+try {
+  await openWall(site, wallId)
+}
+catch (error) {
+  failed.value = (error as Error).message
+}
+const { state, refused, waiting, resolve } = useWallSync()
+const says = ref('')
+function choose(rules: Rules) {
+  const faults = store.edit('House rule of this wall', (wall) => {
+    if (Object.keys(rules).length > 0) wall.rules = rules
+    else delete wall.rules
+  })
+  says.value = faults.length > 0 ? faults.map(({ message }) => `${message}.`).join(' ') : 'This wall is planned by it from now on.'
+}
+useHead({ title: 'House rules · Wide Trellis' })
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name ?? site, to: `/sites/${site}` }, { title: store.shown?.name ?? wallId, to: `/sites/${site}/walls/${wallId}/survey` }, { title: 'House rules' }]" />
+    <WallUnopened v-if="failed" :why="failed" />
+    <template v-else-if="store.wall">
+      <LazyConflictBanner v-if="store.conflict" @resolve="resolve" />
+      <main class="flex-1 overflow-y-auto p-6" aria-label="House rules" tabindex="0">
+        <HouseRules :levels="store.ruleLevels" level="wall" :units="store.siteUnits" :says="says" @choose="choose" />
+      </main>
+      <StatusLine :state="state" :refused="refused" :count="waiting.count" />
+    </template>
+  </div>
+</template>

@@ -1,0 +1,2 @@
+export * from './levels'
+export * from './table'

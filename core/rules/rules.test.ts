@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest'
+import { exampleJob } from '../../tests/fixtures/job'
+import { wallFaults, type Rules } from '../job'
+import { rulesSchema } from '../job/site'
+import { contextOf, planWall } from '../plan'
+import { chosenOption, effectiveRules, HOUSE_RULES, levelOfRule, levelsOf, rulesFor, valueOfSchool } from './index'
+
+describe('the house rules', () => {
+  it('have a school for whatever a file can say, each with its reason, and one that holds until somebody has chosen', () => {
+    for (const rule of HOUSE_RULES) {
+      const { type, oneOf } = rulesSchema.describe().fields[rule.key] as { type: string, oneOf: string[] }
+      expect(rule.schools.map(({ value }) => valueOfSchool(value)).sort()).toEqual(type === 'boolean' ? [false, true] : [...oneOf].sort())
+      expect(rule.schools.every(({ why }) => why.length > 30)).toBe(true)
+      expect(chosenOption(rule, {}).value).toBe(rule.otherwise)
+      for (const { value } of rule.schools) expect(chosenOption(rule, { [rule.key]: valueOfSchool(value) }).value).toBe(value)
+    }
+    expect(HOUSE_RULES.map(({ key }) => key).sort()).toEqual(Object.keys(rulesSchema.fields).filter(key => key !== 'markingSigma').sort())
+  })
+
+  it('hold as the nearest level has chosen, and say which that is', () => {
+    const job = { firm: { rules: { furring: 'into-furring', heightDatum: 'bottom-edge', markingSigma: 2 } as Rules }, rules: { heightDatum: 'top-row-centre' } as Rules }
+    const levels = levelsOf(job, { rules: { heightDatum: 'by-kind' } })
+    expect(effectiveRules(levels)).toEqual({ furring: 'into-furring', heightDatum: 'by-kind', markingSigma: 2 })
+    expect((['heightDatum', 'furring', 'blockJoints'] as const).map(key => levelOfRule(key, levels))).toEqual(['wall', 'firm', undefined])
+    expect(rulesFor(job)).toMatchObject({ heightDatum: 'top-row-centre' })
+    expect(levelOfRule('heightDatum', levelsOf(job))).toBe('site')
+    expect(rulesFor({ rules: {} })).toEqual({})
+  })
+
+  it('of a wall are what it is planned by, against its site and firm', () => {
+    const job = exampleJob()
+    const [wall] = job.walls
+    const line = (change: () => void) => {
+      change()
+      return planWall(wall!, contextOf(job)).marking.levelLine!.label
+    }
+    expect(line(() => {})).toBe('centre line of the top row of Departures')
+    expect(line(() => { job.firm = { rules: { heightDatum: 'bottom-edge' } } })).toBe('bottom edge of Departures')
+    expect(line(() => { job.rules.heightDatum = 'top-row-centre' })).toBe('centre line of the top row of Departures')
+    expect(line(() => { wall!.rules = { heightDatum: 'bottom-edge' } })).toBe('bottom edge of Departures')
+    expect(line(() => { wall!.rules = { heightDatum: 'by-kind' } })).toBe('centre line of the top row of Departures')
+    expect(wallFaults({ ...wall, rules: { heightDatum: 'high' } }, job.catalogue).map(({ path }) => path)).toEqual(['$.rules.heightDatum'])
+  })
+})
+
+describe('fixings of a plate in the top row and one below', () => {
+  /** A mount of three rows whose maker allows the top and the bottom one alone, up to so many kg. */
+  function withThreeRows(capacity: number) {
+    const job = exampleJob()
+    const [mount] = job.catalogue.mounts
+    mount!.plate.slots.push({ row: 'middle', y: 30, x1: -240, x2: -30, diameter: 10 }, { row: 'middle', y: 30, x1: 30, x2: 240, diameter: 10 })
+    mount!.needs = { members: 2, rows: ['top', 'middle', 'bottom'] }
+    mount!.otherNeeds = [{ members: 2, rows: ['middle', 'bottom'] }, { members: 2, rows: ['top', 'bottom'], capacity }]
+    return (rules: Rules, needs?: { members: number, rows: string[] }) => {
+      const wall = { ...job.walls[0]!, arrays: [{ ...job.walls[0]!.arrays[0]!, ...needs && { needs } }] }
+      const { arrays: [array], findings } = planWall(wall, { ...job, rules })
+      return { rows: [...new Set(array!.positions[0]!.holes!.map(({ row }) => row))], codes: findings.map(({ code }) => code) }
+    }
+  }
+
+  it('are taken where the maker allows them for the display, and every row otherwise', () => {
+    const plan = withThreeRows(30)
+    expect(plan({}).rows).toEqual(['top', 'middle', 'bottom'])
+    expect(plan({ plateFixings: 'top-and-one-below' })).toMatchObject({ rows: ['top', 'bottom'] })
+    expect(plan({ plateFixings: 'top-and-one-below' }).codes).not.toContain('slot-use-not-allowed')
+    expect(withThreeRows(20)({ plateFixings: 'top-and-one-below' }).rows).toEqual(['top', 'middle', 'bottom'])
+  })
+
+  it('leave an array for which a person chose', () => {
+    expect(withThreeRows(30)({ plateFixings: 'top-and-one-below' }, { members: 2, rows: ['top', 'middle', 'bottom'] }).rows).toEqual(['top', 'middle', 'bottom'])
+  })
+})

@@ -1,0 +1,31 @@
+import { expect, HALL, saved, test } from './house'
+
+test('house rules are chosen by the firm, a site and a wall; a wall says where each comes from', async ({ page, house }) => {
+  const datum = page.locator('[data-rule=heightDatum]')
+  const by = datum.getByTestId('chosen-by')
+  await page.goto('/')
+  await page.getByRole('link', { name: 'Choose how the firm works' }).click()
+  await expect(by).toHaveText('the usual, as nobody chose')
+  await datum.getByText('always the bottom edge of the display').click()
+  await expect(page.getByRole('status').first()).toContainText('Saved')
+  await expect(by).toHaveText('chosen by the firm')
+
+  await page.goto(`${HALL}/mark`)
+  await expect(page.getByText('Bottom edge of Departures')).toBeVisible()
+  await page.getByRole('link', { name: 'House rules' }).click()
+  await expect(by).toHaveText('chosen by the firm')
+  await datum.getByText('centre line of the top row for a grid').click()
+  await expect(by).toHaveText('chosen for this wall')
+  await saved(page)
+  await page.goto(`${HALL}/mark`)
+  await expect(page.getByText('Centre line of the top row of Departures')).toBeVisible()
+  expect((await house.wall()).job.walls[0].rules).toEqual({ heightDatum: 'by-kind' })
+  // The site's other walls still have what the firm chose, and the wall can go back to it.
+  await page.goto('/sites/holm-point/walls/cafe/rules')
+  await expect(by).toHaveText('chosen by the firm')
+  await page.goto(`${HALL}/rules`)
+  await datum.getByRole('button', { name: 'As the site has it' }).click()
+  await expect(by).toHaveText('chosen by the firm')
+  await saved(page)
+  expect((await house.wall()).job.walls[0]).not.toHaveProperty('rules')
+})
