@@ -6,6 +6,11 @@ export function atMost(what: string, value: number, limit: number, unit: string)
   return { what, measured: `${value.toPrecision(3)} ${unit}`, aim: `≤ ${limit} ${unit}`, met: value <= limit }
 }
 
+/** A measured figure against the least it should be. */
+export function atLeast(what: string, value: number, limit: number, unit: string): Row {
+  return { what, measured: `${value.toPrecision(3)} ${unit}`, aim: `≥ ${limit} ${unit}`, met: value >= limit }
+}
+
 /** A figure that has no aim of its own. */
 export function measured(what: string, value: number, unit: string): Row {
   return { what, measured: `${value.toPrecision(3)} ${unit}`, aim: '', met: undefined }

@@ -1,12 +1,14 @@
+import { createGlobalState } from '@vueuse/core'
 import { KINDS, offered, standingOf, type Model, type ModelKind } from '~~/core/catalogue'
 import type { Display, ScrewKit } from '~~/core/job'
 import type { HouseCatalogue } from '~~/server/repositories/catalogue'
 
 /** The firm's catalogue, fetched once and then at hand for as long as the application is open, with signal or without. */
-export function useHouseCatalogue() {
-  const house = useState('house-catalogue', () => shallowRef<HouseCatalogue>())
-  const failed = useState('house-catalogue-failed', () => '')
-  async function load() {
+export const useHouseCatalogue = createGlobalState(() => {
+  const house = shallowRef<HouseCatalogue>()
+  const failed = ref('')
+  let underWay: Promise<void> | undefined
+  async function fetchIt() {
     try {
       house.value = await api<HouseCatalogue>('/catalogue')
       failed.value = ''
@@ -14,10 +16,13 @@ export function useHouseCatalogue() {
     catch (error) {
       failed.value = (error as Error).message
     }
+    underWay = undefined
   }
+  /** Fetches it anew; whoever asks meanwhile waits for the same answer. */
+  const load = () => underWay ??= fetchIt()
   const modelsOfKind = (kind: ModelKind): Model[] => house.value?.[KINDS[kind].list] ?? []
   return { house, failed, load, modelsOfKind }
-}
+})
 
 /** The models that a wall can take: what the firm offers, and what its site has already. */
 export function useModelChoice() {

@@ -117,10 +117,13 @@ useHead({ title: 'Catalogue · Wide Trellis' })
       </div>
       <div class="min-h-0 bg-board p-4">
         <ModelImport v-if="file" :kind="kind" :file="file" :kept="kept" @take="bringIn" @leave="file = undefined" />
-        <ModelEditor
-          v-else-if="model" :key="`${kind} ${model.id}`" :kind="kind" :model="model" :draft="drafts[keyOf(model.id)] ?? model" :used-by="usedBy(model.id)" :held="house?.kept[keyOf(model.id)]?.held" :fresh="!isKept(model.id)"
-          @change="hold" @save="save" @duplicate="begin" @leave="leave(model.id)"
-        />
+        <div v-else-if="model" class="flex h-full min-h-0 flex-col gap-2">
+          <ModelEditor
+            :key="`${kind} ${model.id}`" :kind="kind" :model="model" :draft="drafts[keyOf(model.id)] ?? model" :used-by="usedBy(model.id)" :held="house?.kept[keyOf(model.id)]?.held" :fresh="!isKept(model.id)"
+            class="flex-1" @change="hold" @save="save" @duplicate="begin" @leave="leave(model.id)"
+          />
+          <StockPanel v-if="isKept(model.id)" :id="model.id" :key="`stock ${kind} ${model.id}`" :kind="kind" :count="house?.stock[keyOf(model.id)]" @moved="load" />
+        </div>
       </div>
     </main>
   </div>

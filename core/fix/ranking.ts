@@ -19,8 +19,9 @@ const worse = (a: Ranked, b: Ranked, is: (ranked: Ranked) => boolean) => Number(
  * the least used.
  *
  * @param onSite ids of fasteners that the site has already
+ * @param stock how many there are, by id, where that is known
  */
-export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positions: Position[], wall: Wall, job: PlanContext, units: UnitSystem, { strips = [], onSite = [], members = [], everyHole }: { strips?: Strip[], onSite?: string[], members?: Member[], everyHole?: { x: number, y: number }[] } = {}): Ranked[] {
+export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positions: Position[], wall: Wall, job: PlanContext, units: UnitSystem, { strips = [], onSite = [], stock = {}, members = [], everyHole }: { strips?: Strip[], onSite?: string[], stock?: Record<string, number>, members?: Member[], everyHole?: { x: number, y: number }[] } = {}): Ranked[] {
   return fasteners.map((fastener): Ranked => {
     const catalogue = { ...job.catalogue, fasteners: [fastener] }
     const { fixings, findings } = fix({ ...array, fastener: fastener.id }, positions, wall, { ...job, catalogue }, { strips, members, ...everyHole && { everyHole } })
@@ -30,7 +31,7 @@ export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positio
     const cases = used.reduce<Ranked['cases']>((a, b) => most(b) > most(a) ? b : a, [])
     const wanted = positions.reduce((sum, { holes = [] }) => sum + holes.length, 0)
     const stop = findings.find(({ severity, code }) => severity === 'stop' && !code.startsWith('display-screw'))
-    return { fastener, cases, ...cases.length > 0 && { utilisation: most(cases) }, ...stop && { stop: textToString(stop.message, units) }, ...fastener.stock !== undefined && { inStock: fastener.stock >= wanted }, onSite: onSite.includes(fastener.id) }
+    return { fastener, cases, ...cases.length > 0 && { utilisation: most(cases) }, ...stop && { stop: textToString(stop.message, units) }, ...stock[fastener.id] !== undefined && { inStock: stock[fastener.id]! >= wanted }, onSite: onSite.includes(fastener.id) }
   }).sort((a, b) => worse(a, b, ({ stop }) => stop !== undefined)
     || worse(a, b, ({ utilisation = Infinity }) => utilisation > MUCH)
     || worse(a, b, ({ inStock }) => inStock === false)

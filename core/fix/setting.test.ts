@@ -228,12 +228,12 @@ describe('the choice of a fastener', () => {
     const job = exampleJob()
     const [lag] = job.catalogue.fasteners
     const offered: Fastener[] = [
-      { ...lag!, id: 'none-left', stock: 2 }, { ...lag!, id: 'plain' }, { ...lag!, id: 'short', length: 45 }, { ...lag!, id: 'known-here' },
+      { ...lag!, id: 'none-left' }, { ...lag!, id: 'plain' }, { ...lag!, id: 'short', length: 45 }, { ...lag!, id: 'known-here' },
       { ...lag!, id: 'thin', diameter: 7.9375, root: 5, yield: 280 },
     ]
     job.catalogue.displays[0]!.mass = 32
     const { arrays } = planWall(job.walls[0]!, job)
-    const ranked = rankFasteners(offered, job.walls[0]!.arrays[0]!, arrays[0]!.positions, job.walls[0]!, job, 'metric', { onSite: ['known-here'] })
+    const ranked = rankFasteners(offered, job.walls[0]!.arrays[0]!, arrays[0]!.positions, job.walls[0]!, job, 'metric', { onSite: ['known-here'], stock: { 'none-left': 2 } })
     expect(ranked.map(({ fastener }) => fastener.id)).toEqual(['known-here', 'plain', 'none-left', 'thin', 'short'])
     expect(ranked.map(({ inStock }) => inStock)).toEqual([undefined, undefined, false, undefined, undefined])
     expect(ranked.at(-1)!.stop).toContain('of thread in the wood')

@@ -43,9 +43,19 @@ function overridesAsEntries(wall: Tree, taken: Set<unknown>): Tree[] {
   }))
 }
 
+/** A catalogue without what of its fasteners is in stock: that is the firm's ledger, and no figure of a model. */
+function withoutStock(catalogue: unknown): unknown {
+  if (!isTree(catalogue) || !trees(catalogue.fasteners).some(model => 'stock' in model)) return catalogue
+  return { ...catalogue, fasteners: (catalogue.fasteners as unknown[]).map((model) => {
+    if (!isTree(model)) return model
+    const { stock: _, ...rest } = model
+    return rest
+  }) }
+}
+
 /**
  * Brings a job file of an earlier version to the form of this one: alternatives no longer have arrays of their own,
- * and stops that people took upon themselves are entries of the log. Anything else stays as it is.
+ * stops that people took upon themselves are entries of the log, and stock is no figure of a model. Anything else stays as it is.
  */
 export function broughtUpToDate(job: unknown): Brought {
   if (!isTree(job) || !Array.isArray(job.walls) || !Array.isArray(job.log)) return { job, pathBefore: path => path }
@@ -62,5 +72,5 @@ export function broughtUpToDate(job: unknown): Brought {
     }
     return overrides === undefined || Array.isArray(overrides) ? rest : { ...rest, overrides }
   })
-  return { job: { ...job, walls, log }, pathBefore: path => path.replace(/^\$\.(walls\[\d+\]\.arrays|log)\[\d+\]/, place => before.get(place) ?? place) }
+  return { job: { ...job, ...'catalogue' in job && { catalogue: withoutStock(job.catalogue) }, walls, log }, pathBefore: path => path.replace(/^\$\.(walls\[\d+\]\.arrays|log)\[\d+\]/, place => before.get(place) ?? place) }
 }

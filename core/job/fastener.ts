@@ -24,7 +24,7 @@ export const fastenerSchema = group({
   edgeFactor: share('Share left at the least edge'), spacingFactor: share('Share left at the least spacing'), shearEdgeFactor: share('In shear, at the least edge'), shearSpacingFactor: share('In shear, at the least spacing'),
   torque: amount('N·m', 1_000, 'Torque', MAKER),
   finish: oneOf(FINISHES, 'Finish', 'In the van'),
-  stock: figure('', 'In stock', 'In the van').meta({ kind: 'count' }).integer('must be a whole number').min(0, 'must not be negative').max(1e6, 'is more than any van holds'), ...modelNotes,
+  ...modelNotes,
 })
 export type Fastener = InferType<typeof fastenerSchema>
 

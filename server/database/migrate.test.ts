@@ -72,7 +72,11 @@ describe.each(readdirSync(FIXTURES))('a data folder as %s left it', (name) => {
   beforeEach(() => cpSync(join(FIXTURES, name, 'data'), folder, { recursive: true }))
 
   it('gives out the same job files, byte by byte, the same catalogue and the same pictures', () => {
-    const catalogue = JSON.parse(readFileSync(join(FIXTURES, name, 'catalogue.json'), 'utf8')) as unknown
+    const { fasteners, ...catalogue } = JSON.parse(readFileSync(join(FIXTURES, name, 'catalogue.json'), 'utf8')) as { fasteners: { id: string, stock?: number }[] }
+    // What was in stock stood in the models once; it is in the ledger now.
+    const stocked = fasteners.filter(({ stock }) => stock !== undefined)
+    const expected = { ...catalogue, fasteners: fasteners.map(({ stock: _, ...model }) => model), stock: Object.fromEntries(stocked.map(({ id, stock }) => [`fastener/${id}`, stock])) }
+    expect(stocked.length).toBeGreaterThan(5)
     opened((db) => {
       expect(unchainedJobs(db)).toEqual(kept)
       for (const text of Object.values(jobs(db))) {
@@ -80,7 +84,7 @@ describe.each(readdirSync(FIXTURES))('a data folder as %s left it', (name) => {
         expect(brokenLink(log)).toBeUndefined()
         expect(log.map(({ seq }) => seq)).toEqual(log.map((_, n) => n + 1))
       }
-      expect(JSON.parse(JSON.stringify(readCatalogue(db)))).toEqual(catalogue)
+      expect(JSON.parse(JSON.stringify(readCatalogue(db)))).toEqual(expected)
     })
     for (const photo of Object.values(before).flatMap(job => [...job.matchAll(/"photo": "([^"]+)"/g)].map(([, photo]) => photo!))) expect(existsSync(join(folder, 'photos', photo))).toBe(true)
     opened(db => expect(unchainedJobs(db)).toEqual(kept))

@@ -78,6 +78,8 @@ function damage(sqlite: SQLite.Database): string {
 
 /** What guards the tables: put in place anew after every migration, since a rebuilt table loses its own. */
 const TRIGGERS: Record<string, string> = {
+  stock_no_update: 'BEFORE UPDATE ON stock BEGIN SELECT RAISE(ABORT, \'the stock ledger is only ever added to\'); END',
+  stock_no_delete: 'BEFORE DELETE ON stock BEGIN SELECT RAISE(ABORT, \'the stock ledger is only ever added to\'); END',
   log_no_update: 'BEFORE UPDATE ON log BEGIN SELECT RAISE(ABORT, \'the log is only ever added to\'); END',
   log_no_delete: 'BEFORE DELETE ON log BEGIN SELECT RAISE(ABORT, \'the log is only ever added to\'); END',
 }

@@ -59,6 +59,18 @@ export const models = sqliteTable('models', {
   model: text('model', { mode: 'json' }).notNull(),
 }, t => [uniqueIndex('models_id').on(t.kind, t.id)])
 
+/** What came into the store and van and what went out; how many there are is the sum. Only ever added to. */
+export const stock = sqliteTable('stock', {
+  key: key(),
+  kind: text('kind').notNull(),
+  model: text('model').notNull(),
+  /** How many more there are, or, below 0, fewer. */
+  change: integer('change').notNull(),
+  at: text('at').notNull(),
+  by: text('by').notNull(),
+  note: text('note'),
+}, t => [index('stock_model').on(t.kind, t.model)])
+
 /** Only ever added to: triggers refuse any update or deletion. */
 export const log = sqliteTable('log', {
   key: key(),

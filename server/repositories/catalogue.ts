@@ -5,12 +5,13 @@ import { models, sites, wallModels, walls } from '../database/schema'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { apiError, validationError } from '../utils/apiError'
 import { headOf } from './siteRows'
+import { moveStock, readStock, stockMoves, type StockCounts } from './stock'
 
 /** Who kept a model last, which version of it that is, which walls use it, and whether any site holds it, so that new figures become a revision. */
 export interface Keeping { version: number, savedAt: string, savedBy: string, usedBy: { site: string, wall: string, name: string }[], held: boolean }
 
-/** The firm's catalogue; `kept` goes by kind and id, as `display/kelda-46n`. */
-export interface HouseCatalogue extends Required<Catalogue> { kept: Record<string, Keeping> }
+/** The firm's catalogue; `kept` and `stock` go by kind and id, as `display/kelda-46n`. */
+export interface HouseCatalogue extends Required<Catalogue> { kept: Record<string, Keeping>, stock: StockCounts }
 
 /** Which walls use which models, by kind and id; alternatives count, as they may be chosen. */
 function usesOf(db: Database): Map<string, Keeping['usedBy']> {
@@ -25,7 +26,7 @@ const allModels = perDatabase(db => db.select().from(models).orderBy(asc(models.
 
 export function readCatalogue(db: Database): HouseCatalogue {
   const [uses, held] = [usesOf(db), heldBySites(db)]
-  const house: HouseCatalogue = { displays: [], mounts: [], fasteners: [], screwKits: [], kept: {} }
+  const house: HouseCatalogue = { displays: [], mounts: [], fasteners: [], screwKits: [], kept: {}, stock: readStock(db) }
   for (const { kind, id, model, version, savedAt, savedBy } of allModels(db).all()) {
     (house[KINDS[kind as ModelKind].list] as Model[]).push(model as Model)
     house.kept[`${kind}/${id}`] = { version, savedAt, savedBy, usedBy: uses.get(`${kind}/${id}`) ?? [], held: held.has(`${kind}/${id}`) }
@@ -69,12 +70,28 @@ export function saveModel(db: Database, kind: ModelKind, model: unknown, version
   })
 }
 
-/** Keeps many models of one kind, all or none: new ones are added, known ones get the new figures. @throws 422 with every fault */
+/** A model without how many of it are in stock, which a table of models may say beside its figures. */
+function withoutStock(given: unknown): { model: unknown, count: unknown } {
+  if (typeof given !== 'object' || given === null) return { model: given, count: undefined }
+  const { stock: count, ...model } = given as Record<string, unknown>
+  return { model, count }
+}
+
+/**
+ * Keeps many models of one kind, all or none: new ones are added, known ones get the new figures. How many of one
+ * are in stock, where it says that, is what its ledger begins with.
+ *
+ * @throws 422 with every fault
+ */
 export function importModels(db: Database, kind: ModelKind, given: unknown[], by: string, at: string): { id: string }[] {
-  const faults = given.flatMap((model, n) => modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models[${n}]`), message })))
+  const split = given.map(withoutStock)
+  const faults = split.flatMap(({ model }, n) => modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models[${n}]`), message })))
   if (faults.length > 0) throw validationError(faults)
-  return db.transaction(() => (given as Model[]).map((model) => {
+  return db.transaction(() => split.map(({ model: each, count }) => {
+    const model = each as Model
     const row = db.select().from(models).where(and(eq(models.kind, kind), eq(models.id, model.id))).get()
-    return same(row?.model, model) ? { id: model.id } : saveModel(db, kind, model, row?.version, by, at)
+    const kept = same(row?.model, model) ? { id: model.id } : saveModel(db, kind, model, row?.version, by, at)
+    if (count !== undefined && stockMoves(db, kind, kept.id).length === 0) moveStock(db, kind, kept.id, count, by, at, 'As the catalogue had it')
+    return kept
   }))
 }

@@ -10,6 +10,7 @@ import { readFirm, saveFirmRules } from './firm'
 import { addEntries, addLogEntry } from './log'
 import { importModels, readCatalogue, saveModel } from './catalogue'
 import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, saveRules } from './sites'
+import { moveStock, readStock, stockMoves } from './stock'
 import { createWall, readWall, readWallText, saveWall, type WallState } from './walls'
 
 let opened: ReturnType<typeof openDatabase>
@@ -243,6 +244,30 @@ describe('the house rules of a site', () => {
     expect(refused(() => saveRules(db, 'holm-point', {}, 1))).toMatchObject({ status: 409, current: { rules: { heightDatum: 'bottom-edge' }, version: 2 } })
     expect(readSite(db, 'holm-point').version).toBe(2)
     expect(refused(() => readSite(db, 'nowhere')).status).toBe(404)
+  })
+})
+
+describe('the stock', () => {
+  const lag = exampleJob().catalogue.fasteners[0]!
+  beforeEach(() => void importModels(db, 'fastener', [{ ...lag, stock: 40 }], 'Isla', AT))
+
+  it('begins with what the catalogue says, is no figure of the model, and is the sum of what came and went', () => {
+    expect(readCatalogue(db).fasteners).toEqual([lag])
+    expect(moveStock(db, 'fastener', 'lag', -12, 'Odd', AT, 'Ticket hall')).toBe(28)
+    expect(moveStock(db, 'fastener', 'lag', 100, 'Odd', AT)).toBe(128)
+    expect(readCatalogue(db).stock).toEqual({ 'fastener/lag': 128 })
+    expect(stockMoves(db, 'fastener', 'lag').map(({ change, by, note }) => [change, by, note])).toEqual([[40, 'Isla', 'As the catalogue had it'], [-12, 'Odd', 'Ticket hall'], [100, 'Odd', null]])
+    // A table that is brought in again does not count anew, nor makes a revision of it.
+    importModels(db, 'fastener', [{ ...lag, stock: 7 }], 'Isla', AT)
+    expect(readCatalogue(db)).toMatchObject({ fasteners: [lag], stock: { 'fastener/lag': 128 } })
+  })
+
+  it('never falls below none, and nothing in its ledger is changed', () => {
+    expect(refused(() => moveStock(db, 'fastener', 'lag', -41, 'Odd', AT)).faults).toEqual([{ path: '$.change', message: 'would leave fewer than none: there are 40' }])
+    expect(refused(() => moveStock(db, 'fastener', 'lag', 1.5, 'Odd', AT, 7)).faults!.map(({ path }) => path)).toEqual(['$.change', '$.note'])
+    expect(refused(() => moveStock(db, 'fastener', 'none', 1, 'Odd', AT)).status).toBe(404)
+    for (const tamper of [sql`UPDATE stock SET change = 1`, sql`DELETE FROM stock`]) expect(() => db.run(tamper)).toThrow()
+    expect(readStock(db)).toEqual({ 'fastener/lag': 40 })
   })
 })
 

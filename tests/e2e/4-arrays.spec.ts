@@ -281,3 +281,18 @@ test('a wall of many screens is drawn plain under the hand and while it is typed
   const left = await page.locator('[data-testid=elevation] [data-screen] rect').first().getAttribute('x')
   expect(Number(left)).toBeCloseTo(outline.x, 6)
 })
+
+test('a list of hundreds of screens is drawn as far as it is in sight, and comes to what is chosen on the drawing', async ({ page, house }) => {
+  const { job } = await house.wall()
+  const [hall] = job.walls
+  const wall = { ...hall, width: 24_000, height: 12_000, features: [], evidence: [], structure: { kind: 'concrete', thickness: 200, strength: 28 }, covering: [], arrays: [{ ...hall.arrays[0], rows: 15, columns: 18, follows: undefined, fastener: undefined, at: { x: { edge: 'centre', value: 12_000 }, y: { edge: 'centre', value: 6_000 } } }] }
+  const sent = await house.api('/sites/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...job, site: { ...job.site, id: 'large' }, walls: [wall], log: [] }) })
+  expect(sent.status, sent.body).toBe(201)
+  await page.goto('/sites/large/walls/ticket-hall/arrange')
+  const ledger = page.locator('table[aria-rowcount="271"]')
+  await expect(ledger.locator('[data-row=departures-r1c1]')).toBeVisible()
+  expect(await ledger.locator('[data-row]').count()).toBeLessThan(100)
+  await page.locator('[data-testid=elevation] [data-screen=departures-r15c18]').click()
+  await expect(ledger.locator('[data-row=departures-r15c18]')).toBeInViewport()
+  await expect(ledger.locator('[data-row=departures-r1c1]')).toHaveCount(0)
+})

@@ -13,7 +13,7 @@ test('the mark-out on the screen runs from the datum, the floor and the level li
   await expect(row).toContainText('+179')
   await fill(page, 'Level line above the floor', '')
   await expect(page.getByLabel('Level line above the floor')).toHaveValue('2327')
-  await expect(page.getByTestId('accuracy')).toContainText('measured mark to mark, the last of 6 would be ± 2.5 mm')
+  await expect(page.getByTestId('accuracy')).toContainText('from mark to mark, the last of 6 to ± 2.5 mm')
   await page.getByTestId('units').click()
   // 1191.72 mm is 46.918 in; the nearest sixteenth is 3' 10 15/16".
   await expect(row).toContainText('3\' 10 15/16"')

@@ -1,6 +1,7 @@
-import { execFileSync } from 'node:child_process'
+import { execFile } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { promisify } from 'node:util'
 import { expect, fill, HALL, House, saved, test } from './house'
 
 test('a site goes to another machine as a file and comes back the same', async ({ page, house }) => {
@@ -59,7 +60,8 @@ test('a broken file is refused with every fault by its path, and keeps nothing',
 })
 
 test('the command line prints the same plan as the server', async ({ house }) => {
-  const printed = JSON.parse(execFileSync('npm', ['run', '-s', 'wt', '--', 'plan', 'demo/holm-point.json'], { encoding: 'utf8', maxBuffer: 1e8 }))
+  const { stdout } = await promisify(execFile)('npm', ['run', '-s', 'wt', '--', 'plan', 'demo/holm-point.json'], { maxBuffer: 1e8 })
+  const printed = JSON.parse(stdout)
   expect(printed).toMatchObject({ format: 'wide-trellis-plan', version: 1 })
   expect(JSON.parse((await house.api(`${HALL}/plan`)).body).walls[0]).toEqual(printed.walls[0])
 })

@@ -42,8 +42,7 @@ export class House {
   }
 
   async api(path: string, init?: RequestInit) {
-    // Each on a connection of its own: one that is kept may be closed by a server that is stopped and started.
-    const response = await fetch(`${this.address}/api${path}`, { ...init, headers: { ...init?.headers, connection: 'close' } })
+    const response = await fetch(`${this.address}/api${path}`, init)
     return { status: response.status, headers: response.headers, body: await response.text() }
   }
 

@@ -11,6 +11,7 @@ export const useFixing = createSharedComposable(() => {
   const { plan, planned } = useWallPlan()
   const { array } = useArray()
   const { offeredOf } = useModelChoice()
+  const { house } = useHouseCatalogue()
   const { system } = useUnits()
   const job = computed(() => store.context)
   const wall = computed(() => carryingWall(planned.value ?? store.shown!, store.rules))
@@ -34,8 +35,9 @@ export const useFixing = createSharedComposable(() => {
   const fastener = computed(() => store.catalogue.fasteners.find(({ id }) => id === array.value?.fastener))
   /** Fasteners that the site has: a site's job holds the models that its walls use. */
   const onSite = computed(() => (store.server?.job.catalogue.fasteners ?? []).map(({ id }) => id))
+  const stock = computed(() => Object.fromEntries(Object.entries(house.value?.stock ?? {}).flatMap(([key, count]) => key.startsWith('fastener/') ? [[key.slice('fastener/'.length), count]] : [])))
   const ranked = computed(() => array.value
-    ? rankFasteners((offeredOf('fastener', array.value.fastener) as Fastener[]).filter(({ base }) => base === wall.value.structure.kind), array.value, positions.value, wall.value, job.value, system.value, { ...around.value, onSite: onSite.value })
+    ? rankFasteners((offeredOf('fastener', array.value.fastener) as Fastener[]).filter(({ base }) => base === wall.value.structure.kind), array.value, positions.value, wall.value, job.value, system.value, { ...around.value, onSite: onSite.value, stock: stock.value })
     : [])
   return { array, wall, positions, strips, mount, worstPosition, fixing, pairs, pair, keyOf, pairOptions, display, fastener, ranked }
 })

@@ -28,9 +28,11 @@ function inLines(text: string, { width, margin }: Paper, size: number): string[]
 
 const RULES = 2.5
 /** What the firm chose where good installers disagree. */
+/** Rules that are told on every sheet: what is drilled rests on them. The others are told where somebody chose. */
+const ALWAYS_TOLD = new Set<string>(['proofOfFraming', 'coveringCountsAsGap', 'hollowWallAnchors', 'blockJoints', 'furring', 'heightDatum'])
+
 function houseRules({ rules, site }: Job, paper: Paper): string[] {
-  // What is not worked out yet is printed where somebody chose.
-  const told = HOUSE_RULES.filter(({ planned, key }) => planned || rules[key] !== undefined).map(rule => `${rule.title.toLowerCase()}: ${chosenOption(rule, rules).name}`)
+  const told = HOUSE_RULES.filter(({ key }) => ALWAYS_TOLD.has(key) || rules[key] !== undefined).map(rule => `${rule.title.toLowerCase()}: ${chosenOption(rule, rules).name}`)
   return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${toleranceToString(rules.markingSigma ?? DEFAULT_MARKING_SIGMA, site.units)}.`, paper, RULES)
 }
 /** How deep the block at the top of every page is. */

@@ -104,8 +104,21 @@ function read(sqlite: SQLite.Database, earlier: Earlier, parent?: number): { par
   })
 }
 
+/** What of a model was in stock becomes the beginning of its ledger. */
+function stockToLedger(sqlite: SQLite.Database): void {
+  const begin = sqlite.prepare('INSERT INTO stock (kind, model, change, at, by, note) VALUES (?, ?, ?, ?, ?, ?)')
+  const keep = sqlite.prepare('UPDATE models SET model = ? WHERE key = ?')
+  for (const row of sqlite.prepare('SELECT * FROM models ORDER BY key').all() as { key: number, kind: string, id: string, model: string, saved_at: string, saved_by: string }[]) {
+    const { stock, ...model } = JSON.parse(row.model) as Part
+    if (stock === undefined) continue
+    begin.run(row.kind, row.id, stock, row.saved_at, row.saved_by, 'As the catalogue had it')
+    keep.run(JSON.stringify(model), row.key)
+  }
+}
+
 /** Puts sites, walls and log, which were kept in rows of many tables, into documents; the log gets its chain. */
 export function rowsToDocuments(sqlite: SQLite.Database): void {
+  stockToLedger(sqlite)
   const insert = {
     site: sqlite.prepare('INSERT INTO sites (key, version, id, name, units, head) VALUES (?, ?, ?, ?, ?, ?)'),
     wall: sqlite.prepare('INSERT INTO walls (site, id, name, width, height, structure, version, saved_at, saved_by, document) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)'),

@@ -47,6 +47,18 @@ CREATE TABLE `sites` (
 --> statement-breakpoint
 CREATE UNIQUE INDEX `sites_id_unique` ON `sites` (`id`);
 --> statement-breakpoint
+CREATE TABLE `stock` (
+	`key` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
+	`kind` text NOT NULL,
+	`model` text NOT NULL,
+	`change` integer NOT NULL,
+	`at` text NOT NULL,
+	`by` text NOT NULL,
+	`note` text
+);
+--> statement-breakpoint
+CREATE INDEX `stock_model` ON `stock` (`kind`,`model`);
+--> statement-breakpoint
 CREATE TABLE `wall_models` (
 	`wall` integer NOT NULL,
 	`kind` text NOT NULL,

@@ -1,0 +1,49 @@
+import { and, asc, eq, sum } from 'drizzle-orm'
+import type { ModelKind } from '../../core/catalogue'
+import type { Fault } from '../../core/job'
+import type { Database } from '../database/perDatabase'
+import { models, stock } from '../database/schema'
+import { notFound, validationError } from '../utils/apiError'
+
+/** How many there are of each model, by kind and id, as `fastener/lag-3/8x3`; of one that is not in it that is not known. */
+export type StockCounts = Record<string, number>
+
+export function readStock(db: Database): StockCounts {
+  const rows = db.select({ kind: stock.kind, model: stock.model, count: sum(stock.change).mapWith(Number) }).from(stock).groupBy(stock.kind, stock.model).all()
+  return Object.fromEntries(rows.map(({ kind, model, count }) => [`${kind}/${model}`, count]))
+}
+
+/** One line of the ledger. */
+export interface StockMove { change: number, at: string, by: string, note: string | null }
+
+/** What came and went of a model, in order. */
+export const stockMoves = (db: Database, kind: ModelKind, id: string): StockMove[] =>
+  db.select({ change: stock.change, at: stock.at, by: stock.by, note: stock.note }).from(stock).where(and(eq(stock.kind, kind), eq(stock.model, id))).orderBy(asc(stock.key)).all()
+
+const MOST = 1_000_000
+
+function faultsOf(change: unknown, note: unknown, have: number): Fault[] {
+  const isWhole = typeof change === 'number' && Number.isInteger(change) && Math.abs(change) <= MOST
+  return [
+    ...isWhole ? [] : [{ path: '$.change', message: 'must be a whole number' }],
+    ...isWhole && have + change < 0 ? [{ path: '$.change', message: `would leave fewer than none: there are ${have}` }] : [],
+    ...note === undefined || (typeof note === 'string' && note.length <= 2_000) ? [] : [{ path: '$.note', message: 'must be text of at most 2000 characters' }],
+  ]
+}
+
+/**
+ * Notes that so many of a model came, or went.
+ *
+ * @returns how many there are now
+ * @throws 404 for a model that the catalogue does not have, 422 with every fault
+ */
+export function moveStock(db: Database, kind: ModelKind, id: string, change: unknown, by: string, at: string, note?: unknown): number {
+  return db.transaction(() => {
+    if (!db.select({ key: models.key }).from(models).where(and(eq(models.kind, kind), eq(models.id, id))).get()) throw notFound('model of this name in the catalogue')
+    const have = stockMoves(db, kind, id).reduce((sum, { change }) => sum + change, 0)
+    const faults = faultsOf(change, note, have)
+    if (faults.length > 0) throw validationError(faults)
+    db.insert(stock).values({ kind, model: id, change: change as number, at, by, ...note !== undefined && { note: note as string } }).run()
+    return have + (change as number)
+  }, { behavior: 'immediate' })
+}
