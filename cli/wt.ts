@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { InvalidJob, jobJsonSchema, readJob, type Job } from '../core/job'
+import { fieldTable, InvalidJob, jobJsonSchema, readJob, type Job } from '../core/job'
 import { brokenLink } from '../core/log'
 import { planFile } from '../core/plan/planFile'
 
@@ -8,6 +8,7 @@ const HELP = `wt: Wide Trellis on the command line
   wt plan JOB.json          print the plan of a job file as JSON
   wt log verify JOB.json    check that nothing in its log was changed: exit 0, or 1 and the first entry that does not hold
   wt schema                 print the JSON Schema of the job file
+  wt fields                 print every field of the job file, as Markdown
   wt --help                 print this
 
 Exit 0 when the job could be read, whatever the plan finds; 2 when it could not: every fault is
@@ -57,5 +58,6 @@ const [verb, ...rest] = process.argv.slice(2)
 if (verb === 'plan') print(planFile(jobOf('plan', rest[0])))
 else if (verb === 'log' && rest[0] === 'verify') verifyLog(rest[1])
 else if (verb === 'schema') print(jobJsonSchema())
+else if (verb === 'fields') process.stdout.write(fieldTable())
 else if (verb === '--help' || verb === '-h' || verb === 'help') process.stdout.write(HELP)
 else refuse(verb ? `wt does not know “${verb}”; see wt --help` : HELP.trimEnd())

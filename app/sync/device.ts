@@ -8,7 +8,7 @@ export interface ServerWall { job: Job, version: number, savedAt: string, savedB
 export const wallKey = (site: string, wall: string) => `${site}/${wall}`
 
 /** A wall as this device had it last from the server, so that it can be opened without one. */
-export interface SeenWall { key: string, state: ServerWall }
+export interface SeenWall { key: string, state: ServerWall, seenAt: number }
 
 /** A wall with changes that the server does not have yet. */
 export interface DesignChange {
@@ -43,23 +43,27 @@ export class Device extends Dexie {
 
   constructor(name = 'wide-trellis') {
     super(name)
-    this.version(1).stores({ seen: 'key', designs: 'key', entries: '++n, key', photos: 'name' })
+    this.version(1).stores({ seen: 'key, seenAt', designs: 'key', entries: '++n, key', photos: 'name' })
   }
 }
 
-/** So many walls are kept for opening without a connection; the one seen longest ago makes room. */
+/** So many walls are kept for opening without a connection; the one seen longest ago, and of which nothing is unsent, makes room. */
 const WALLS_SEEN = 60
+
+async function makeRoom(device: Device): Promise<void> {
+  const over = await device.seen.count() - WALLS_SEEN
+  if (over <= 0) return
+  const unsent = new Set([...await device.designs.toCollection().primaryKeys(), ...(await device.entries.toArray()).map(({ key }) => key)])
+  const oldest = await device.seen.orderBy('seenAt').filter(({ key }) => !unsent.has(key)).limit(over).primaryKeys()
+  await device.seen.bulkDelete(oldest)
+}
 
 /** Notes how the server has a wall; an older answer never takes the place of a newer one. */
 export async function noteSeen(device: Device, key: string, state: ServerWall): Promise<void> {
-  await device.transaction('rw', device.seen, async () => {
+  await device.transaction('rw', device.seen, device.designs, device.entries, async () => {
     const known = await device.seen.get(key)
-    if (known && (known.state.version > state.version || (known.state.version === state.version && known.state.job.log.length > state.job.log.length))) return
-    // Put anew at the end, so that the order is the one in which they were seen.
-    await device.seen.put({ key, state })
-    if (await device.seen.count() > WALLS_SEEN) {
-      const others = (await device.seen.toCollection().primaryKeys()).filter(other => other !== key)
-      await device.seen.bulkDelete(others.slice(0, 1))
-    }
+    const isOlder = known && (known.state.version > state.version || (known.state.version === state.version && known.state.job.log.length > state.job.log.length))
+    await device.seen.put({ key, state: isOlder ? known.state : state, seenAt: Date.now() })
+    await makeRoom(device)
   })
 }

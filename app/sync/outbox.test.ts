@@ -177,6 +177,22 @@ describe('what this device has seen', () => {
     expect((await device.seen.get('holm-point/w1'))!.state).toMatchObject({ version: 3, job: { walls: [{ width: 6200 }] } })
   })
 
+  it('makes room for walls seen later, but of none that has something unsent', async () => {
+    await begun({})
+    vi.useFakeTimers({ toFake: ['Date'] })
+    for (let n = 0; n < 60; n++) {
+      vi.setSystemTime(1_000 * n)
+      await noteSeen(device, `holm-point/w${n}`, stateOf())
+    }
+    vi.setSystemTime(100_000)
+    await device.designs.put({ key: 'holm-point/w0', site: 'holm-point', id: 'w0', version: 1, base: exampleWall(), wall: exampleWall(), models: {}, by: '', refused: 'wrong' })
+    await noteSeen(device, 'holm-point/w1', stateOf())
+    await noteSeen(device, 'holm-point/new', stateOf())
+    vi.useRealTimers()
+    const keys = await device.seen.toCollection().primaryKeys()
+    expect([keys.length, ['w0', 'w1', 'w2', 'new'].map(id => keys.includes(`holm-point/${id}`))]).toEqual([60, [true, true, false, true]])
+  })
+
   it('takes over what an earlier version had not sent, in the form of today', async () => {
     await begun()
     server.fails = () => offline()

@@ -194,7 +194,7 @@ export class Outbox {
       if (!seen) return
       const known = new Set(seen.state.job.log.map(({ id }) => id))
       const log = [...seen.state.job.log, ...kept.filter(({ id }) => !known.has(id))]
-      await device.seen.put({ key, state: { ...seen.state, job: { ...seen.state.job, log } } })
+      await device.seen.put({ ...seen, state: { ...seen.state, job: { ...seen.state.job, log } } })
     })
   }
 
@@ -219,7 +219,7 @@ export class Outbox {
       const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
       if (seen) {
         const { job } = seen.state
-        await device.seen.put({ key, state: { job: { ...job, catalogue: withModels(job.catalogue, models), walls: [sent] }, version, savedAt, savedBy } })
+        await device.seen.put({ ...seen, state: { job: { ...job, catalogue: withModels(job.catalogue, models), walls: [sent] }, version, savedAt, savedBy } })
       }
       if (!change || same(change.wall, sent)) return device.designs.delete(key)
       await device.designs.put({ ...change, version, base: sent })

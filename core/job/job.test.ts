@@ -3,7 +3,7 @@ import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
-import { differences, InvalidJob, jobJsonSchema, merge, readJob, validateJob, wallFaults, writeJob, type Fault, type Job } from './index'
+import { differences, fieldTable, InvalidJob, jobJsonSchema, merge, readJob, validateJob, wallFaults, writeJob, type Fault, type Job } from './index'
 
 function faultsOf(change: (job: Job) => void) {
   const job = exampleJob()
@@ -158,7 +158,12 @@ describe('the published JSON Schema', () => {
   const published = JSON.parse(readFileSync('docs/job.schema.json', 'utf8')) as object
   const accepts = new Ajv({ allErrors: true, strict: true, strictRequired: false }).compile(published)
 
-  it('is drawn from the rules as they stand', () => expect(published).toEqual(jobJsonSchema()))
+  it('is drawn from the rules as they stand, and so is the table of fields', () => {
+    expect(published).toEqual(jobJsonSchema())
+    expect(readFileSync('docs/fields.md', 'utf8')).toBe(fieldTable())
+    expect(fieldTable()).toContain('| `vesa.offset.x` | mm | yes | Pattern right of centre |')
+    expect(fieldTable()).toContain('| `result` | `hit`, `miss`, `void`, `steel`, `mortar`, `blown`, `stripped`, `other` | yes | What the drill met |')
+  })
 
   it('takes the demo and refuses what a reader refuses, at the same places', () => {
     expect(accepts(JSON.parse(readFileSync('demo/holm-point.json', 'utf8')))).toBe(true)

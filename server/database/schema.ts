@@ -21,7 +21,7 @@ export const sites = sqliteTable('sites', {
   name: text('name').notNull(),
   units: text('units', { enum: ['metric', 'imperial'] }).notNull(),
   /** The site's job file without its walls and its log. */
-  head: text('head').notNull(),
+  document: text('document').notNull(),
 })
 const ofSite = () => integer('site').notNull().references(() => sites.key, { onDelete: 'cascade' })
 

@@ -4,7 +4,7 @@ import { same, type Catalogue } from '../../core/job'
 import { models, sites, wallModels, walls } from '../database/schema'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { apiError, validationError } from '../utils/apiError'
-import { headOf } from './siteRows'
+import { siteDocument } from './siteRows'
 import { moveStock, readStock, stockMoves, type StockCounts } from './stock'
 
 /** Who kept a model last, which version of it that is, which walls use it, and whether any site holds it, so that new figures become a revision. */
@@ -36,7 +36,7 @@ export function readCatalogue(db: Database): HouseCatalogue {
 
 /** The models, by kind and id, of which some site holds a copy for its walls. */
 function heldBySites(db: Database): Set<string> {
-  const catalogues = db.select().from(sites).all().map(row => headOf(db, row).catalogue)
+  const catalogues = db.select().from(sites).all().map(row => siteDocument(db, row).catalogue)
   return new Set(catalogues.flatMap(catalogue => MODEL_KINDS.flatMap(kind => modelsOf(catalogue, kind).map(({ id }) => `${kind}/${id}`))))
 }
 

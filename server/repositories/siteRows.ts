@@ -11,7 +11,7 @@ import { parsedOnce } from './documents'
 export type SiteRow = typeof sites.$inferSelect
 
 /** A job file without its walls and its log. */
-export type JobHead = Omit<Job, 'format' | 'version' | 'firm' | 'walls' | 'log'>
+export type SiteDocument = Omit<Job, 'format' | 'version' | 'firm' | 'walls' | 'log'>
 
 export const siteOfId = perDatabase(db => db.select().from(sites).where(eq(sites.id, sql.placeholder('id'))).prepare())
 
@@ -23,7 +23,7 @@ export function siteRow(db: Database, id: string): SiteRow {
 }
 
 /** A site's job without its walls and its log; not to be changed, as others read the same one. */
-export const headOf = (db: Database, row: SiteRow): JobHead => parsedOnce<JobHead>(db, `site ${row.key}`, row.head)
+export const siteDocument = (db: Database, row: SiteRow): SiteDocument => parsedOnce<SiteDocument>(db, `site ${row.key}`, row.document)
 
 /**
  * A site's catalogue with models that it does not have yet. A model that it has stays as its walls
@@ -47,5 +47,5 @@ export function withModels(catalogue: Catalogue, models: unknown): Catalogue {
 
 /** Keeps the catalogue of a site. */
 export function saveCatalogue(db: Database, row: SiteRow, catalogue: Catalogue): void {
-  db.update(sites).set({ head: JSON.stringify({ ...headOf(db, row), catalogue }) }).where(eq(sites.key, row.key)).run()
+  db.update(sites).set({ document: JSON.stringify({ ...siteDocument(db, row), catalogue }) }).where(eq(sites.key, row.key)).run()
 }

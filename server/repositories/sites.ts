@@ -6,7 +6,7 @@ import { sites, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
 import { readFirm } from './firm'
 import { appendEntries, logOfSite } from './logRows'
-import { headOf, siteOfId, siteRow } from './siteRows'
+import { siteDocument, siteOfId, siteRow } from './siteRows'
 import { insertWall, wallsOfSite } from './walls'
 
 /** A site in the list of sites. */
@@ -28,7 +28,7 @@ export interface SiteState { site: Site, rules: Rules, version: number, firm: Ru
 
 export function readSite(db: Database, id: string): SiteState {
   const row = siteRow(db, id)
-  const { site, rules } = headOf(db, row)
+  const { site, rules } = siteDocument(db, row)
   return { site, rules, version: row.version, firm: readFirm(db).rules }
 }
 
@@ -44,7 +44,7 @@ export function saveRules(db: Database, id: string, rules: unknown, version: unk
     if (version !== row.version) throw apiError(409, 'stale', 'Somebody changed this site’s rules after you opened them.', { current: readSite(db, id) })
     const faults = rulesFaults(rules)
     if (faults.length > 0) throw validationError(faults)
-    db.update(sites).set({ head: JSON.stringify({ ...headOf(db, row), rules }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
+    db.update(sites).set({ document: JSON.stringify({ ...siteDocument(db, row), rules }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
   }, { behavior: 'immediate' })
   return readSite(db, id)
 }
@@ -58,7 +58,7 @@ function firmOf(db: Database): Pick<Job, 'firm'> {
 /** A whole site as its job file. */
 export function exportJob(db: Database, id: string): Job {
   const row = siteRow(db, id)
-  return { format: 'wide-trellis-job', version: 1, ...firmOf(db), ...headOf(db, row), walls: wallsOfSite(db, row.key), log: logOfSite(db, row.key) }
+  return { format: 'wide-trellis-job', version: 1, ...firmOf(db), ...siteDocument(db, row), walls: wallsOfSite(db, row.key), log: logOfSite(db, row.key) }
 }
 
 /**
@@ -69,13 +69,13 @@ export function exportJob(db: Database, id: string): Job {
  */
 export function importJob(db: Database, given: Job, by: string, at: string): string {
   const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = validateJob(given)
-  const head = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
-  const { site } = head
+  const document = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
+  const { site } = document
   const broken = brokenLink(log)
   if (broken) throw validationError([{ path: `$.log[${broken.index}]`, message: `${broken.why}: the log of this file was changed after it was recorded` }])
   return db.transaction(() => {
     if (siteOfId(db).get({ id: site.id })) throw apiError(409, 'site-exists', `There is a site “${site.id}” here already. Bring it in as a copy, or leave it.`)
-    const { lastInsertRowid } = db.insert(sites).values({ id: site.id, name: site.name, units: site.units, head: JSON.stringify(head) }).run()
+    const { lastInsertRowid } = db.insert(sites).values({ id: site.id, name: site.name, units: site.units, document: JSON.stringify(document) }).run()
     const key = Number(lastInsertRowid)
     for (const wall of wallList) insertWall(db, key, wall, by, at)
     appendEntries(db, key, log, at)

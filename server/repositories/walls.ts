@@ -8,7 +8,7 @@ import { apiError, notFound, validationError } from '../utils/apiError'
 import { parsedOnce } from './documents'
 import { firmRulesText, readFirm } from './firm'
 import { entryTexts } from './logRows'
-import { headOf, saveCatalogue, siteRow, withModels } from './siteRows'
+import { siteDocument, saveCatalogue, siteRow, withModels } from './siteRows'
 
 /** Which version of a wall it is, when it was saved and by whom. */
 export interface WallVersion { version: number, savedAt: string, savedBy: string }
@@ -51,14 +51,14 @@ export function readWall(db: Database, siteId: string, id: string): WallState {
   const row = wallRow(db, site.key, id)
   const { version, savedAt, savedBy } = row
   const log = entryTexts(db, site.key, id).map(entry => JSON.parse(entry) as LogEntry)
-  return { job: { format: 'wide-trellis-job', version: 1, firm: { rules: readFirm(db).rules }, ...headOf(db, site), walls: [wallOf(db, row)], log }, version, savedAt, savedBy }
+  return { job: { format: 'wide-trellis-job', version: 1, firm: { rules: readFirm(db).rules }, ...siteDocument(db, site), walls: [wallOf(db, row)], log }, version, savedAt, savedBy }
 }
 
 /** The same as JSON, put together from what the database has as JSON. */
 export function readWallText(db: Database, siteId: string, id: string): string {
   const site = siteRow(db, siteId)
   const { document, version, savedAt, savedBy } = wallRow(db, site.key, id)
-  const job = `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},${site.head.slice(1, -1)},"walls":[${document}],"log":[${entryTexts(db, site.key, id).join(',')}]}`
+  const job = `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},${site.document.slice(1, -1)},"walls":[${document}],"log":[${entryTexts(db, site.key, id).join(',')}]}`
   return `{"job":${job},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
 }
 
@@ -99,7 +99,7 @@ export function saveWall(db: Database, siteId: string, id: string, wall: unknown
     const site = siteRow(db, siteId)
     const row = wallRow(db, site.key, id)
     if (version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Somebody'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })
-    const { catalogue } = headOf(db, site)
+    const { catalogue } = siteDocument(db, site)
     const withTheirs = withModels(catalogue, models)
     const before = wallOf(db, row)
     const faults = faultsOfEdit(wall, before, withTheirs)
@@ -126,7 +126,7 @@ export function insertWall(db: Database, site: number, wall: Wall, by: string, a
 export function createWall(db: Database, siteId: string, wall: unknown, by: string, at: string): string {
   return db.transaction(() => {
     const site = siteRow(db, siteId)
-    const faults = faultsOfEdit(wall, undefined, headOf(db, site).catalogue)
+    const faults = faultsOfEdit(wall, undefined, siteDocument(db, site).catalogue)
     if (faults.length > 0) throw validationError(faults)
     const { id } = wall as Wall
     if (keyOfWall(db).get({ site: site.key, id })) throw apiError(409, 'wall-exists', `This site has a wall “${id}” already.`)

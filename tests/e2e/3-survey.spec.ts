@@ -2,8 +2,8 @@ import type { Page } from '@playwright/test'
 import { beginWall, expect, fill, HALL, memberRow, saved, test } from './house'
 
 const CAFE = '/sites/holm-point/walls/cafe'
-type KeptWall = { job: { walls: { structure: { members?: { centre: number }[] }, evidence?: Record<string, unknown>[], features?: Record<string, unknown>[] }[] } }
-const centres = (wall: KeptWall) => wall.job.walls[0]!.structure.members!.map(({ centre }) => centre)
+type ServerWall = { job: { walls: { structure: { members?: { centre: number }[] }, evidence?: Record<string, unknown>[], features?: Record<string, unknown>[] }[] } }
+const centres = (wall: ServerWall) => wall.job.walls[0]!.structure.members!.map(({ centre }) => centre)
 const summary = (page: Page, text: string) => expect(page.getByRole('region', { name: 'Survey' })).toContainText(text)
 const panel = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click()
 

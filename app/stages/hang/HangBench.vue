@@ -109,7 +109,7 @@ watch(steps, (list) => {
         </div>
       </dl>
       <p v-if="done" class="mt-2 border-l-4 px-2 py-1 text-sm" :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'" data-testid="hole-record">
-        <b>{{ done.result === 'hit' ? '✓ Hit' : '✕ Miss' }}</b> {{ format(new Date(done.at), 'd MMM yyyy, HH:mm') }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
+        <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${done.result.charAt(0).toUpperCase()}${done.result.slice(1)}` }}</b> {{ format(new Date(done.at), 'd MMM yyyy, HH:mm') }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
       </p>
       <FindingList v-if="warnings.length" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
       <div class="min-h-0 flex-1 py-2 md:hidden">

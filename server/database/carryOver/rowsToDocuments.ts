@@ -120,18 +120,18 @@ function stockToLedger(sqlite: SQLite.Database): void {
 export function rowsToDocuments(sqlite: SQLite.Database): void {
   stockToLedger(sqlite)
   const insert = {
-    site: sqlite.prepare('INSERT INTO sites (key, version, id, name, units, head) VALUES (?, ?, ?, ?, ?, ?)'),
+    site: sqlite.prepare('INSERT INTO sites (key, version, id, name, units, document) VALUES (?, ?, ?, ?, ?, ?)'),
     wall: sqlite.prepare('INSERT INTO walls (site, id, name, width, height, structure, version, saved_at, saved_by, document) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)'),
     model: sqlite.prepare('INSERT INTO wall_models (wall, kind, model) VALUES (?, ?, ?)'),
     entry: sqlite.prepare('INSERT INTO log (site, seq, id, wall, kind, hash, entry) VALUES (?, ?, ?, ?, ?, ?, ?)'),
   }
   for (const { part, row } of read(sqlite, SITES)) {
     const saved = sqlite.prepare('SELECT version, saved_at, saved_by FROM earlier_walls WHERE parent = ? ORDER BY key').all(row.key) as { version: number, saved_at: string, saved_by: string }[]
-    const { walls, log, ...head } = broughtUpToDate({ rules: {}, walls: [], log: [], ...part }).job as Job
-    const { site } = head
-    insert.site.run(row.key, row.version, site.id, site.name, site.units, JSON.stringify(head))
-    walls.forEach((document, n) => {
-      const wall: Wall = { ...document, covering: document.covering ?? [], arrays: document.arrays ?? [] }
+    const { walls, log, ...document } = broughtUpToDate({ rules: {}, walls: [], log: [], ...part }).job as Job
+    const { site } = document
+    insert.site.run(row.key, row.version, site.id, site.name, site.units, JSON.stringify(document))
+    walls.forEach((part, n) => {
+      const wall: Wall = { ...part, covering: part.covering ?? [], arrays: part.arrays ?? [] }
       const { version, saved_at, saved_by } = saved[n]!
       const { lastInsertRowid } = insert.wall.run(row.key, wall.id, wall.name, wall.width, wall.height, wall.structure.kind, version, saved_at, saved_by, JSON.stringify(wall))
       for (const { kind, id } of modelsUsedBy(wall)) insert.model.run(lastInsertRowid, kind, id)

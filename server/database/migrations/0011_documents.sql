@@ -42,7 +42,7 @@ CREATE TABLE `sites` (
 	`id` text NOT NULL,
 	`name` text NOT NULL,
 	`units` text NOT NULL,
-	`head` text NOT NULL
+	`document` text NOT NULL
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `sites_id_unique` ON `sites` (`id`);
