@@ -1,5 +1,5 @@
 import { arraysOf, type Alternative, type Wall } from '../job'
-import { copyOf, fresh } from './arrays'
+import { copyOf, fresh } from './fresh'
 
 const letter = (n: number) => String.fromCharCode(65 + n)
 

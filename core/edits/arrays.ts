@@ -2,25 +2,9 @@ import { arrange } from '../arrange'
 import type { Rect } from '../geometry'
 import { arraysOf, type CellChoice, type Display, type Orientation, type ScreenArray, type Wall } from '../job'
 import { arrayOf, holdPlace } from './array'
-
-/** A copy of what may be under edit just now, which `structuredClone` cannot take. */
-export const copyOf = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+import { copyOf, fresh } from './fresh'
 
 const outlineOf = (wall: Wall, array: ScreenArray, displays: Display[]): Rect => arrange(array, displays, wall)?.outline ?? { x: 0, y: 0, width: 0, height: 0 }
-
-/** An id that no array of the wall has, in whatever alternative, and a name that none of those that it is seen with has. */
-export function fresh(wall: Wall, name: string): { id: string, name: string } {
-  const root = name.toLowerCase().normalize('NFD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'array'
-  const free = (taken: string[], first: string, then: (n: number) => string) => {
-    let [candidate, n] = [first, 2]
-    while (taken.includes(candidate)) candidate = then(n++)
-    return candidate
-  }
-  return {
-    id: free(wall.arrays.map(({ id }) => id), root, n => `${root}-${n}`),
-    name: free(arraysOf(wall).map(({ name }) => name), name, n => `${name} ${n}`),
-  }
-}
 
 /** Puts an array's lower left corner at a place; it follows nothing on that axis any more. */
 function putAt(wall: Wall, array: ScreenArray, displays: Display[], to: { x?: number, y?: number }): void {

@@ -1,5 +1,5 @@
 export * from './array'
-export { addArray, alignArrays, distributeArrays, duplicateArray, mirrorArray, removeArray, type AlignEdge } from './arrays'
+export * from './arrays'
 export * from './alternatives'
 export * from './framing'
 export * from './survey'
