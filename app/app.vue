@@ -18,7 +18,10 @@ useCommands([
   { id: 'sites', title: 'All sites', group: 'Go to', keys: ['s'], run: () => { void navigateTo('/') } },
   { id: 'catalogue', title: 'Catalogue', group: 'Go to', run: () => { void navigateTo('/catalogue') } },
 ])
-useEventListener(window, 'keydown', runByKey)
+useEventListener(window, 'keydown', (event) => {
+  // While a dialog is on its way, what is typed is meant for it and does nothing else.
+  if (!palette.value && !keySheet.value) runByKey(event)
+})
 </script>
 
 <template>

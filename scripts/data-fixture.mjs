@@ -39,7 +39,7 @@ for (const [site, wall] of [['holm-point', 'ticket-hall'], ['stennick', 'departu
   const { walls: [plan] } = await get(`sites/${site}/walls/${wall}/plan`)
   const holes = plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).slice(0, 14)
   for (const [n, { id, x, y }] of holes.entries()) {
-    const result = n === 3 ? 'miss' : 'hit'
+    const result = n === 3 ? 'miss' : n === 9 ? 'stripped' : 'hit'
     await send('POST', `sites/${site}/walls/${wall}/log`, { id: `${wall}-${n + 1}`, at: `2026-11-2${n % 6}T0${n % 9}:15:00.000Z`, by: 'Odd Varga', wall, kind: 'hole', hole: id, x, y, result, ...result === 'miss' && { note: 'nothing behind the board' } })
   }
 }
@@ -48,14 +48,25 @@ await edit('holm-point', 'ticket-hall', (wall) => {
   wall.evidence.push({ id: 'seen-1', method: 'probe', hit: true, x: 1200, y: 2650, by: 'Odd Varga', at: '2026-11-20T08:00:00.000Z', note: 'behind the old sign', photo: grey })
   wall.evidence[0].setAside = 'taken on the door frame'
   const { arrays } = wall
-  Object.assign(wall, { 'alternative': 'three-rows', 'chosen': 'three-rows', 'alternatives': [{ id: 'three-rows', name: 'Three rows', arrays: [] }, { id: 'two-rows', name: 'Two rows', arrays: [{ ...structuredClone(arrays[0]), rows: 2 }] }], 'x-client': { order: 'SSF-118', floors: ['ground', null] } })
+  arrays[0].alternative = 'three-rows'
+  arrays.push({ ...structuredClone(arrays[0]), id: 'departures-2', rows: 2, alternative: 'two-rows' })
+  Object.assign(wall, { 'alternative': 'three-rows', 'chosen': 'three-rows', 'alternatives': [{ id: 'three-rows', name: 'Three rows' }, { id: 'two-rows', name: 'Two rows' }], 'rules': { heightDatum: 'bottom-edge' }, 'x-client': { order: 'SSF-118', floors: ['ground', null] } })
   arrays[0].plates = [{ row: 1, column: 2, lateralShift: 3, heightShift: 0, reason: 'clear of the conduit' }]
   arrays[0].behind = { mass: 1.4 }
 })
 await edit('ravel-sands', 'pier', (wall) => {
   wall.evidence.push({ id: 'seen-1', method: 'seen', x: 900, y: 1200, photo: blue })
-  wall.overrides = [{ code: 'wind-not-known', subject: 'pier', reason: 'sheltered by the hall', by: 'Isla Brand', at: '2026-11-20T08:00:00.000Z' }]
 })
+// One of each kind of entry that a wall can have.
+const entry = (kind, n, more) => ({ id: `pier-${kind}-${n}`, at: '2026-11-20T08:00:00.000Z', by: 'Isla Brand', wall: 'pier', kind, ...more })
+await send('POST', 'sites/ravel-sands/walls/pier/log', { entries: [
+  entry('override', 1, { code: 'wind-not-known', subject: 'pier', reason: 'sheltered by the hall', figures: [27.5] }), entry('override-ended', 1, { code: 'wind-not-known', subject: 'pier' }),
+  entry('issued', 1, { revision: 'A' }), entry('step', 1, { step: 'mark-out', done: true, minutes: 40 }), entry('hung', 1, { screen: 'sign-r1c1' }), entry('serial', 1, { screen: 'sign-r1c1', serial: 'FX-2291' }), entry('locked', 1, { screen: 'sign-r1c1' }),
+  entry('seams', 1, { array: 'sign', round: 1, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 1.8 }] }), entry('turned', 1, { array: 'sign', round: 1, moves: [{ screen: 'r1c2', adjuster: 'height-left', turns: -0.375 }] }),
+  entry('fished', 1, { route: 'r1', result: 'stopped', y: 1400 }), entry('photo', 1, { photo: blue }), entry('remark', 1, { note: 'dusty' }), entry('correction', 1, { corrects: 'pier-remark-1', note: 'another wall' }),
+] })
+await send('PUT', 'rules', { rules: { lifting: 'always-two', markingSigma: 0.9 }, version: 0 })
+await send('POST', 'catalogue/fastener/stock', { model: 'lag-3/8x3', change: -36, by: 'Odd Varga', note: 'Ticket hall' })
 const { rules, version } = await get('sites/stennick')
 await send('PUT', 'sites/stennick/rules', { rules: { ...rules, blockJoints: 'keep-clear', markingSigma: 0.8 }, version })
 

@@ -72,13 +72,15 @@ describe.each(readdirSync(FIXTURES))('a data folder as %s left it', (name) => {
   beforeEach(() => cpSync(join(FIXTURES, name, 'data'), folder, { recursive: true }))
 
   it('gives out the same job files, byte by byte, the same catalogue and the same pictures', () => {
-    const { fasteners, ...catalogue } = JSON.parse(readFileSync(join(FIXTURES, name, 'catalogue.json'), 'utf8')) as { fasteners: { id: string, stock?: number }[] }
+    const { fasteners, ...catalogue } = JSON.parse(readFileSync(join(FIXTURES, name, 'catalogue.json'), 'utf8')) as { fasteners: { id: string, stock?: number }[], stock?: Record<string, number> }
     // What was in stock stood in the models once; it is in the ledger now.
     const stocked = fasteners.filter(({ stock }) => stock !== undefined)
-    const expected = { ...catalogue, fasteners: fasteners.map(({ stock: _, ...model }) => model), stock: Object.fromEntries(stocked.map(({ id, stock }) => [`fastener/${id}`, stock])) }
-    expect(stocked.length).toBeGreaterThan(5)
+    const expected = { ...catalogue, fasteners: fasteners.map(({ stock: _, ...model }) => model), stock: catalogue.stock ?? Object.fromEntries(stocked.map(({ id, stock }) => [`fastener/${id}`, stock])) }
+    expect(Object.keys(expected.stock).length).toBeGreaterThan(5)
     opened((db) => {
       expect(unchainedJobs(db)).toEqual(kept)
+      // Where that version had the chain already, it is the same to the letter.
+      for (const [job, text] of Object.entries(jobs(db))) if (before[job]!.includes('"hash"')) expect(text).toBe(before[job])
       for (const text of Object.values(jobs(db))) {
         const { log } = readJob(text)
         expect(brokenLink(log)).toBeUndefined()
