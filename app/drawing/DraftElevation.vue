@@ -2,31 +2,17 @@
 import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom'
 import { select } from 'd3-selection'
 import type { Rect } from '~~/core/geometry'
-import type { ArrayPlan } from '~~/core/mount'
-import type { DragOffset } from '~/drawing/useDraftDrag'
+import type { Canvas } from '~/stages/stage'
 
 /** The wall from the front: structure, features, screens, plates, level line and the main dimensions. */
-const { width, height, showPlates = false, ghost = false, movable, draws, current = '' } = defineProps<{
-  width: number
-  height: number
-  showPlates?: boolean
-  ghost?: boolean
-  /** What can be dragged: nothing, the arrays, or the members. */
-  movable?: 'arrays' | 'members'
-  /** Whether a hand on the wall tells where something is, or draws a rectangle round it. */
-  draws?: 'point' | 'rect'
-  surveying?: boolean
-  current?: string
-}>()
+const { width, height, canvas } = defineProps<{ width: number, height: number, canvas: Canvas }>()
 const emit = defineEmits<{
   zoomed: [transform: ZoomTransform]
   pointed: [at: { x: number, y: number }]
   drawn: [rect: Rect]
-  movingArray: [array: ArrayPlan, offset: DragOffset]
-  movingMember: [id: string, offset: DragOffset]
-  moved: []
   dimension: [side: 'left' | 'right' | 'bottom' | 'top', value: number, at: { x: number, y: number }]
 }>()
+const draws = computed(() => canvas.draws)
 const store = useWallStore()
 const { plan, planned, behind, drilled, unused } = useWallPlan()
 const view = useDraftView()
@@ -39,7 +25,7 @@ const { hovered, select: choose } = useSelection()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const behaviour = zoom<SVGSVGElement, unknown>()
   .scaleExtent([1, 30])
-  .filter((event: MouseEvent) => event.type === 'wheel' || event.button === 1 || (event.button === 0 && !draws && event.target === svg.value))
+  .filter((event: MouseEvent) => event.type === 'wheel' || event.button === 1 || (event.button === 0 && !draws.value && event.target === svg.value))
   .on('zoom', ({ transform }: D3ZoomEvent<SVGSVGElement, unknown>) => emit('zoomed', transform))
 watchEffect(() => {
   if (svg.value) select(svg.value).call(behaviour).on('dblclick.zoom', null)
@@ -55,8 +41,8 @@ function at({ offsetX, offsetY }: MouseEvent) {
   return { x: view.value.wallX(offsetX), y: view.value.wallY(offsetY) }
 }
 function point(event: MouseEvent) {
-  if (draws === 'rect') return
-  if (draws === 'point') return emit('pointed', at(event))
+  if (draws.value === 'rect') return
+  if (draws.value === 'point') return emit('pointed', at(event))
   const part = (event.target as Element).closest<SVGElement>(PICKED.map(kind => `[data-${kind}]`).join())
   const array = (event.target as Element).closest<SVGElement>('[data-array]')?.dataset.array
   if (array) store.arrayId = array
@@ -72,7 +58,7 @@ const drawing = computed<Rect | undefined>(() => {
   return { x: Math.min(a.x, b.x), y: Math.min(a.y, b.y), width: Math.abs(a.x - b.x), height: Math.abs(a.y - b.y) }
 })
 function begin(event: PointerEvent) {
-  if (draws !== 'rect' || event.button !== 0) return
+  if (draws.value !== 'rect' || event.button !== 0) return
   svg.value?.setPointerCapture(event.pointerId)
   began.value = cursor.value = at(event)
 }
@@ -112,7 +98,7 @@ const level = computed(() => plan.value?.marking.levelLine)
     <g :transform="transform" :pointer-events="draws ? 'none' : undefined">
       <rect :x="0" :y="0" :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
       <DraftCoursing v-if="plan?.coursing" :coursing="plan.coursing" :width="wall.width" :height="wall.height" />
-      <DraftMember v-for="(member, index) in plan?.members" :key="member.id" :member="member" :index="index" :height="wall.height" :movable="movable === 'members'" @moving="emit('movingMember', member.id, $event)" @moved="emit('moved')" />
+      <DraftMember v-for="(member, index) in plan?.members" :key="member.id" :member="member" :index="index" :height="wall.height" :movable="canvas.movable === 'members'" @moving="canvas.movingMember?.(member.id, $event)" @moved="canvas.moved?.()" />
       <DraftFeature v-for="feature in wall.features" :key="feature.id" :feature="feature" />
       <DraftArray
         v-for="{ array, plan: arrayPlan } in arrays"
@@ -120,15 +106,15 @@ const level = computed(() => plan.value?.marking.levelLine)
         :array="array"
         :plan="arrayPlan"
         :drilled="drilled"
-        :movable="movable === 'arrays'"
-        :show-plates="showPlates"
-        :ghost="ghost"
-        :current="current"
-        @moving="emit('movingArray', arrayPlan, $event)"
-        @moved="emit('moved')"
+        :movable="canvas.movable === 'arrays'"
+        :show-plates="canvas.showPlates"
+        :ghost="canvas.ghost"
+        :current="canvas.current"
+        @moving="canvas.movingArray?.(arrayPlan, $event)"
+        @moved="canvas.moved?.()"
       />
       <path
-        v-if="showPlates"
+        v-if="canvas.showPlates"
         :d="(plan?.members ?? []).map(({ centre, width }) => `M${centre - width / 2} 0 V${wall!.height} M${centre + width / 2} 0 V${wall!.height}`).join('')"
         stroke="var(--color-wood)"
         stroke-width="1"
@@ -137,7 +123,7 @@ const level = computed(() => plan.value?.marking.levelLine)
         vector-effect="non-scaling-stroke"
         pointer-events="none"
       />
-      <template v-if="showPlates">
+      <template v-if="canvas.showPlates">
         <DraftLeftBehind v-for="hole in unused" :key="`${hole.hole} ${hole.entry}`" :hole="hole" />
       </template>
       <g v-if="level" class="text-chalk" pointer-events="none">
@@ -146,7 +132,7 @@ const level = computed(() => plan.value?.marking.levelLine)
           level line {{ show(level.y) }}
         </DraftLettering>
       </g>
-      <LazyDraftSurvey v-if="surveying" :wall="wall" />
+      <LazyDraftSurvey v-if="canvas.surveying" :wall="wall" />
       <template v-if="outline">
         <path
           :d="`M${outline.x + outline.width / 2} ${outline.y - 150} V${outline.y + outline.height + 150}`"
@@ -157,10 +143,10 @@ const level = computed(() => plan.value?.marking.levelLine)
           vector-effect="non-scaling-stroke"
           pointer-events="none"
         />
-        <DraftPlacing :outline="outline" :wall="wall" :editable="movable === 'arrays'" @pressed="(side, value, at) => emit('dimension', side, value, at)" />
+        <DraftPlacing :outline="outline" :wall="wall" :editable="canvas.movable === 'arrays'" @pressed="(side, value, at) => emit('dimension', side, value, at)" />
       </template>
       <path :d="`M${-wall.width} 0 H${2 * wall.width}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" pointer-events="none" />
-      <DraftSnap v-if="movable === 'arrays'" :wall="wall" />
+      <DraftSnap v-if="canvas.movable === 'arrays'" :wall="wall" />
       <rect v-if="drawing" v-bind="drawing" fill="var(--color-flag)" fill-opacity="0.2" stroke="var(--color-flag)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
       <slot :cursor="cursor" :wall="wall" :hovered="hovered" />
     </g>

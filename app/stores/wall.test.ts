@@ -131,8 +131,12 @@ describe('what this device still had of a wall', () => {
     const store = useWallStore()
     store.open('holm-point', state, { log: [entry, { ...entry, id: 'l2' }] })
     store.record('Odd', { kind: 'remark', note: 'swept' })
-    expect([store.unsentLog.map(({ id }) => id), store.unwritten.map(({ by, wall }) => [by, wall])]).toEqual([['l2'], [['Odd', 'w1']]])
-    store.written(store.unwritten[0]!)
+    expect([store.unsentLog.map(({ id }) => id), store.unwritten.map(({ site, entry: { by, wall } }) => [site, by, wall])]).toEqual([['l2'], [['holm-point', 'Odd', 'w1']]])
+    // Another wall that is opened meanwhile does not lose it, nor shows it.
+    store.open('elsewhere', stateOf())
+    expect([store.unwritten.length, store.allLog]).toEqual([1, []])
+    store.open('holm-point', state, { log: [{ ...entry, id: 'l2' }] })
+    store.written('holm-point', store.unwritten[0]!.entry)
     expect([store.allLog.length, store.unwritten]).toEqual([3, []])
     // Nothing that is as it was is made anew, so that nothing is planned again for it.
     const before = store.allLog

@@ -34,9 +34,11 @@ export const useWallStore = defineStore('wall', () => {
   const preview = shallowRef<Wall>()
   const history = shallowRef(emptyHistory())
   const log = shallowRef<LogEntry[]>([])
-  /** Entries that this device keeps for the server, and those that it does not keep yet. */
+  /** Entries that this device keeps for the server. */
   const unsentLog = shallowRef<LogEntry[]>([])
-  const unwritten = shallowRef<LogEntry[]>([])
+  /** Entries that it does not keep yet, whatever wall they are of: another that is opened meanwhile loses none. */
+  const unwritten = shallowRef<{ site: string, entry: LogEntry }[]>([])
+  const unwrittenHere = computed(() => unwritten.value.filter(each => each.site === site.value && each.entry.wall === id.value).map(({ entry }) => entry))
   const conflict = shallowRef<Conflict>()
   /** Which side of a conflict is drawn. */
   const looking = ref<'mine' | 'theirs'>('theirs')
@@ -54,7 +56,7 @@ export const useWallStore = defineStore('wall', () => {
   const unsaved = computed(() => wall.value !== undefined && !same(wall.value, serverWall.value))
   /** The wall that is drawn: the other's in a conflict, else the preview, else the edited one. */
   const shown = computed(() => conflict.value && looking.value === 'theirs' ? conflict.value.theirs.job.walls[0] : preview.value ?? wall.value)
-  const allLog = computed(() => [...log.value, ...unsentLog.value, ...unwritten.value])
+  const allLog = computed(() => [...log.value, ...unsentLog.value, ...unwrittenHere.value])
   /** The array that is worked on. */
   const arrayId = ref('')
   const arrays = computed(() => shown.value ? arraysOf(shown.value) : [])
@@ -69,7 +71,6 @@ export const useWallStore = defineStore('wall', () => {
     history.value = emptyHistory()
     preview.value = conflict.value = undefined
     arrayId.value = ''
-    unwritten.value = []
     addedModels.value = change?.models ?? {}
     wall.value = change?.wall ?? theirs
     receive(state, unsent)
@@ -131,13 +132,13 @@ export const useWallStore = defineStore('wall', () => {
 
   /** Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. */
   function record(by: string, entry: NewEntry) {
-    unwritten.value = [...unwritten.value, { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...entry } as LogEntry]
+    unwritten.value = [...unwritten.value, { site: site.value, entry: { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...entry } as LogEntry }]
   }
 
   /** Notes that this device keeps an entry now. */
-  function written(entry: LogEntry) {
-    unwritten.value = unwritten.value.filter(({ id }) => id !== entry.id)
-    unsentLog.value = [...unsentLog.value, entry]
+  function written(of: string, entry: LogEntry) {
+    unwritten.value = unwritten.value.filter(each => each.entry.id !== entry.id)
+    if (of === site.value && entry.wall === id.value) unsentLog.value = [...unsentLog.value, entry]
   }
 
   function step(change: typeof undone) {

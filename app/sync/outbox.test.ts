@@ -45,7 +45,7 @@ class Standin implements Server {
   addEntries: Server['addEntries'] = (site, wall, entries) => {
     this.ask(`log ${wall} ${entries.map(({ id }) => id).join(' ')}`)
     return Promise.resolve({ results: entries.map((entry) => {
-      if (entry.id.startsWith('bad')) return { error: { message: 'It is wrong.', faults: [{ message: 'must be right' }] } }
+      if (entry.id.startsWith('bad')) return { error: { message: 'It is wrong.', faults: [{ path: '$.x', message: 'must be right' }] } }
       if (!this.log.some(({ id }) => id === entry.id)) this.log.push(entry)
       return { entry: { ...entry, seq: this.log.length } as LogEntry }
     }) })
@@ -116,7 +116,7 @@ describe('the outbox', () => {
     await idle()
     expect(server.log.map(({ id }) => id)).toEqual(['l1', 'l2'])
     const [refused] = await device.entries.toArray()
-    expect(refused).toMatchObject({ entry: { id: 'bad1' }, refused: 'It is wrong. must be right.' })
+    expect(refused).toMatchObject({ entry: { id: 'bad1' }, refused: 'x must be right.' })
     server.fails = what => what.startsWith('wall w1') ? new ApiError(422, 'invalid', 'No such wall.') : undefined
     await change('w1', 6200, 1)
     await change('w2', 6200, 6400)

@@ -5,7 +5,7 @@ import { noteSeen, wallKey, type DesignChange, type Device, type ServerWall, typ
 /** How the server is asked; by itself, so that the outbox can be tested without one. */
 export interface Server {
   saveWall: (change: DesignChange) => Promise<Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'>>
-  addEntries: (site: string, wall: string, entries: LogEntry[]) => Promise<{ results: ({ entry: LogEntry } | { error: { message: string, faults?: { message: string }[] } })[] }>
+  addEntries: (site: string, wall: string, entries: LogEntry[]) => Promise<{ results: ({ entry: LogEntry } | { error: { message: string, faults?: { path: string, message: string }[] } })[] }>
   addPhoto: (photo: UnsentPhoto) => Promise<unknown>
 }
 
@@ -17,7 +17,8 @@ const AT_ONCE = 100
 const FIRST_RETRY = 1_000
 const LAST_RETRY = 10_000
 
-const reasonOf = ({ message, faults = [] }: { message: string, faults?: { message: string }[] }) => [message, ...faults.map(({ message }) => `${message}.`)].join(' ')
+const reasonOf = ({ message, faults = [] }: { message: string, faults?: { path: string, message: string }[] }) =>
+  faults.length > 0 ? faults.map(({ path, message }) => `${[path.replace(/^\$\.?/, ''), message].filter(Boolean).join(' ')}.`).join(' ') : message
 
 /** Only one tab of this browser sends at a time, where the browser can see to that. */
 const alone = <Result>(act: () => Promise<Result>): Promise<Result> =>

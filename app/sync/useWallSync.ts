@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie'
-import { merge, same } from '~~/core/job'
+import { merge, same, type Wall } from '~~/core/job'
 import { noteSeen, wallKey, type Device, type ServerWall } from './device'
 import { useOutbox } from './useOutbox'
 
@@ -47,7 +47,10 @@ export function useWallSync() {
   const { name } = usePreferences()
   const { device, outbox, state: sending, waiting } = useOutbox()
   const refused = ref<string>()
-  const key = wallKey(store.site, store.id)
+  const [site, id] = [store.site, store.id]
+  const key = wallKey(site, id)
+  /** Whether this wall is still the one that is open: another is opened before the page of this one is gone. */
+  const isOpen = () => store.site === site && store.id === id
   /** The wall as this device's store has it. */
   let written = store.wall
   let queue: Promise<void> = Promise.resolve()
@@ -58,20 +61,21 @@ export function useWallSync() {
   function inTurn(act: () => Promise<void>) {
     queue = queue.then(act).catch(() => {
       clearTimeout(timer)
-      timer = setTimeout(() => inTurn(write), TRY_AGAIN)
+      timer = setTimeout(() => inTurn(() => write(undefined)), TRY_AGAIN)
     })
   }
 
-  async function write() {
+  /** @param edited the wall as it was last edited here, for when another has been opened since */
+  async function write(edited: Wall | undefined) {
     // What happened is recorded whatever becomes of the design.
-    for (const entry of store.unwritten) {
-      await outbox.addEntry(store.site, store.id, entry)
-      store.written(entry)
+    for (const { site, entry } of store.unwritten) {
+      await outbox.addEntry(site, entry.wall, entry)
+      store.written(site, entry)
     }
-    const mine = store.wall
-    if (!mine || !written || mine === written || store.conflict) return
-    const both = await outbox.changeWall(store.site, written, mine, toRaw(store.addedModels), name.value)
-    if (!same(both, mine)) store.wall = merge(mine, both, store.wall!)
+    const mine = isOpen() ? store.wall : edited
+    if (!mine || !written || mine === written || (isOpen() && store.conflict)) return
+    const both = await outbox.changeWall(site, written, mine, toRaw(store.addedModels), name.value)
+    if (isOpen() && !same(both, mine)) store.wall = merge(mine, both, store.wall!)
     written = same(both, mine) ? mine : both
   }
 
@@ -79,6 +83,7 @@ export function useWallSync() {
   async function refresh() {
     // At one moment: between one read and the next the server's answer may move a change from here to there.
     const [seen, change, log] = await device.transaction('r', device.seen, device.designs, device.entries, () => Promise.all([device.seen.get(key), device.designs.get(key), unsentOf(device, key)]))
+    if (!isOpen()) return
     if (seen) store.receive(seen.state, log)
     refused.value = change?.refused
     if (resolving) return
@@ -102,11 +107,11 @@ export function useWallSync() {
     written = store.wall
     inTurn(async () => {
       resolving = false
-      await outbox.resolveConflict(store.site, theirs, written!, toRaw(store.addedModels), name.value)
+      await outbox.resolveConflict(site, theirs, written!, toRaw(store.addedModels), name.value)
     })
   }
 
-  watch([() => store.wall, () => store.unwritten], () => inTurn(write), { flush: 'sync' })
+  watch([() => store.wall, () => store.unwritten], ([edited]) => isOpen() && inTurn(() => write(edited)), { flush: 'sync' })
   const subscription = liveQuery(() => Promise.all([device.seen.get(key), device.designs.get(key), device.entries.where('key').equals(key).toArray()])).subscribe({ next: () => inTurn(refresh), error: () => {} })
   onScopeDispose(() => {
     subscription.unsubscribe()

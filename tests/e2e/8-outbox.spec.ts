@@ -45,7 +45,8 @@ test('an entry that is refused among good ones is set aside with the reason, and
   await fill(page, 'Note', '')
   await page.getByTestId('set-aside').click()
   await expect(page.getByTestId('refused-entry')).toContainText('departures-r1c1-top-2')
-  await expect(page.getByTestId('refused-entry')).toContainText('$.x is missing')
+  await expect(page.getByTestId('refused-entry')).toContainText('hole departures-r1c1-top-2, ticket-hall, Isla Brand')
+  await expect(page.getByTestId('refused-entry')).toContainText('x is missing.')
   await page.unroute('**/log')
   await page.getByRole('button', { name: 'Send again' }).click()
   await expect(page.getByTestId('set-aside')).toHaveCount(0)
@@ -82,4 +83,23 @@ test('two tabs of one browser keep to one wall: what is done in one is seen in t
     await expect(tab.getByTestId('conflict')).toHaveCount(0)
   }
   expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ gap: { x: 0.8 }, at: { y: { value: 940 } } })
+})
+
+test('another wall that is opened right after an edit neither loses the edit nor gets anything of it', async ({ page, house }) => {
+  const cafe = (await house.wall('holm-point', 'cafe')).job.walls[0]
+  await page.goto(`${HALL}/arrange`)
+  await expect(page.getByLabel('Columns')).toHaveValue('3')
+  for (const gap of ['0.7', '0.8', '0.9']) {
+    await fill(page, 'Gap across', gap)
+    await page.getByRole('link', { name: 'Holm Point', exact: true }).click()
+    await page.getByRole('link', { name: /^Café/ }).click()
+    await expect(page).toHaveURL(/cafe/)
+    await page.goBack()
+    await page.getByRole('link', { name: /^Ticket hall/ }).click()
+    await page.getByRole('link', { name: /^Arrange/ }).click()
+    await expect(page.getByLabel('Gap across')).toHaveValue(gap)
+  }
+  await saved(page)
+  expect((await house.wall()).job.walls[0]).toMatchObject({ id: 'ticket-hall', arrays: [{ gap: { x: 0.9 } }] })
+  expect((await house.wall('holm-point', 'cafe')).job.walls[0]).toEqual(cafe)
 })

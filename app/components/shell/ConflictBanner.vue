@@ -28,7 +28,7 @@ const changes = (n: number) => n === 1 ? '1 place' : `${n} places`
       <button type="button" class="press" @click="$emit('resolve', 'theirs')">
         Go on with theirs
       </button>
-      <span class="self-center text-ink-soft">Where both changed the same figure, yours is taken. Undo takes back either choice.</span>
+      <span class="hidden self-center text-ink-soft md:inline">Where both changed the same figure, yours is taken. Undo takes back either choice.</span>
     </div>
   </aside>
 </template>

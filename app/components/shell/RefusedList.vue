@@ -19,7 +19,7 @@ const refused = computed(() => waiting.value.entries.length + waiting.value.phot
       </p>
       <ul class="mt-2 space-y-3">
         <li v-for="entry in waiting.entries" :key="entry.n" class="border-l-4 border-stop pl-2" data-testid="refused-entry">
-          <p>{{ entry.entry.kind }}<template v-if="'hole' in entry.entry"> {{ entry.entry.hole }}</template>, {{ entry.wall }}, {{ entry.entry.by }}, {{ new Date(entry.entry.at).toLocaleString() }}</p>
+          <p>{{ [`${entry.entry.kind}${'hole' in entry.entry ? ` ${entry.entry.hole}` : ''}`, entry.wall, entry.entry.by, new Date(entry.entry.at).toLocaleString()].join(', ') }}</p>
           <p class="text-stop">
             {{ entry.refused }}
           </p>
