@@ -88,7 +88,7 @@ describe('the outbox', () => {
   })
 
   it('is the same whatever answers are lost on the way', async () => {
-    await fc.assert(fc.asyncProperty(fc.array(fc.constantFrom('answered', 'lost', 'failed'), { maxLength: 12 }), async (fates) => {
+    await fc.assert(fc.asyncProperty(fc.array(fc.constantFrom('answered', 'lost', 'failed'), { maxLength: 12 }), fc.array(fc.constantFrom(6200, 6300, 6400), { maxLength: 4 }), async (fates, widths) => {
       device = new Device(`test-${n++}`)
       await begun()
       const { addEntries, saveWall } = server
@@ -101,10 +101,14 @@ describe('the outbox', () => {
       }
       Object.assign(server, { addEntries: lossy(addEntries), saveWall: lossy(saveWall) })
       for (const id of ['l1', 'l2', 'l3']) await outbox.addEntry('holm-point', 'w1', remark(id))
-      await change('w1', 6200, 6300)
+      const edited = [6200, ...widths]
+      for (const [k, width] of widths.entries()) {
+        await change('w1', edited[k]!, width)
+        await outbox.send().then(idle)
+      }
       for (let k = 0; k < 16; k++) await outbox.send().then(idle)
       expect(server.log.map(({ id }) => id)).toEqual(['l1', 'l2', 'l3'])
-      expect(server.walls.get('w1')).toMatchObject({ version: 2, job: { walls: [{ width: 6300 }] } })
+      expect(server.walls.get('w1')!.job.walls[0]!.width).toBe(edited.at(-1))
       expect([await device.entries.count(), await device.designs.count()]).toEqual([0, 0])
       outbox.close()
     }), { numRuns: 25 })
@@ -155,7 +159,53 @@ describe('the outbox', () => {
     expect([both.width, both.height]).toEqual([6300, 3000])
     expect((await device.designs.get('holm-point/w1'))!.wall).toEqual(both)
     await outbox.changeWall('holm-point', both, exampleWall(), {}, 'Odd')
+    server.fails = () => undefined
+    await outbox.send().then(idle)
+    expect([await device.designs.count(), server.walls.get('w1')!.job.walls[0]]).toEqual([0, exampleWall()])
+  })
+
+  it('sends what was undone while the change was on its way', async () => {
+    await begun()
+    const { saveWall } = server
+    let answer = () => {}
+    const answered = new Promise<void>((resolve) => { answer = resolve })
+    server.saveWall = async change => answered.then(() => saveWall(change))
+    await change('w1', 6200, 6300)
+    await vi.waitFor(async () => expect((await device.designs.get('holm-point/w1'))!.sent?.width).toBe(6300))
+    await change('w1', 6300, 6200)
+    answer()
+    await idle()
+    expect(server.asked).toEqual(['wall w1 6300', 'wall w1 6200'])
+    expect([server.walls.get('w1')!.job.walls[0]!.width, await device.designs.count()]).toEqual([6200, 0])
+  })
+
+  it('knows its own change again that arrived without an answer, and asks nobody about it', async () => {
+    await begun()
+    const { saveWall } = server
+    server.saveWall = async (change) => {
+      await saveWall(change)
+      throw offline()
+    }
+    await change('w1', 6200, 6300)
+    await idle()
+    server.saveWall = saveWall
+    await change('w1', 6300, 6200)
+    await idle()
+    expect(server.walls.get('w1')).toMatchObject({ version: 3, job: { walls: [{ width: 6200 }] } })
     expect(await device.designs.count()).toBe(0)
+  })
+
+  it('sends nothing that was undone before it was sent', async () => {
+    await begun()
+    let answer = () => {}
+    const answered = new Promise<void>((resolve) => { answer = resolve })
+    server.addPhoto = () => answered
+    await outbox.addPhoto('holm-point', 'a.png', new Blob(['x']))
+    await change('w1', 6200, 6300)
+    await change('w1', 6300, 6200)
+    answer()
+    await idle()
+    expect([server.asked, await device.designs.count()]).toEqual([[], 0])
   })
 
   it('says so when this device is full, and that it is not when there is room again', async () => {

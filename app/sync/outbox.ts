@@ -81,8 +81,8 @@ export class Outbox {
       const base = change ?? (seen && { version: seen.state.version, base: seen.state.job.walls[0]! })
       if (!base) throw new Error(`${key} was never opened on this device`)
       const wall = merge(before, after, change?.wall ?? base.base)
-      if (same(wall, base.base) && !change?.conflict) await device.designs.delete(key)
-      else await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, by, ...change?.conflict && { conflict: change.conflict } })
+      // Also where it is what the server had: something else may be on its way there.
+      await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, by, ...change?.conflict && { conflict: change.conflict }, ...change?.sent && { sent: change.sent } })
       return wall
     }))
     void this.send()
@@ -200,21 +200,37 @@ export class Outbox {
   }
 
   private async sendDesigns(): Promise<void> {
-    for (const change of await this.device.designs.filter(({ refused, conflict }) => refused === undefined && conflict === undefined).toArray()) {
+    const { designs } = this.device
+    for (const change of await designs.filter(({ refused, conflict }) => refused === undefined && conflict === undefined).toArray()) {
+      const { key, base, sent = change.wall } = change
+      if (!change.sent && same(sent, base)) {
+        await designs.where({ key }).and(now => same(now.wall, base)).delete()
+        continue
+      }
+      await designs.update(key, { sent })
       try {
-        await this.noteSaved(change, await this.server.saveWall(change))
+        await this.noteSaved(change, sent, await this.server.saveWall({ ...change, wall: sent }))
       }
       catch (error) {
         if (!(error instanceof ApiError) || error.retryable) throw error
         const theirs = error.status === 409 ? error.current as ServerWall | undefined : undefined
-        if (theirs && same(theirs.job.walls[0], change.wall)) await this.noteSaved(change, theirs)
-        else await this.device.designs.update(change.key, theirs ? { conflict: theirs } : { refused: reasonOf(error) })
+        if (theirs && same(theirs.job.walls[0], sent)) await this.noteSaved(change, sent, theirs)
+        else await this.setAside(key, sent, theirs ? { conflict: theirs } : { refused: reasonOf(error) })
       }
     }
   }
 
+  /** Sets a change aside; where only an earlier state of the wall was refused, the newer one is tried. */
+  private async setAside(key: string, sent: Wall, why: Pick<DesignChange, 'conflict' | 'refused'>): Promise<void> {
+    const { designs } = this.device
+    const { sent: _, ...change } = (await designs.get(key))!
+    const isNewer = why.refused !== undefined && !same(change.wall, sent)
+    await designs.put(isNewer ? change : { ...change, ...why })
+    if (isNewer) this.again = true
+  }
+
   /** Notes that the server has a change; what was changed since it was sent is a change of the new version. */
-  private async noteSaved({ key, wall: sent, models }: DesignChange, { version, savedAt, savedBy }: Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'>): Promise<void> {
+  private async noteSaved({ key, models }: DesignChange, sent: Wall, { version, savedAt, savedBy }: Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'>): Promise<void> {
     const { device } = this
     await device.transaction('rw', device.designs, device.seen, async () => {
       const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
@@ -223,7 +239,8 @@ export class Outbox {
         await device.seen.put({ ...seen, state: { job: { ...job, catalogue: withModels(job.catalogue, models), walls: [sent] }, version, savedAt, savedBy } })
       }
       if (!change || same(change.wall, sent)) return device.designs.delete(key)
-      await device.designs.put({ ...change, version, base: sent })
+      const { sent: _, ...rest } = change
+      await device.designs.put({ ...rest, version, base: sent })
       this.again = true
     })
   }

@@ -53,6 +53,11 @@ export function useWallSync() {
   const isOpen = () => store.site === site && store.id === id
   /** The wall as this device's store has it. */
   let written = store.wall
+  /** How often this wall was edited here, and up to which of these edits the device's store has it. */
+  const edits = ref(0)
+  const kept = ref(0)
+  /** Whether the device holds a version of this wall that the server may not have. */
+  const unsent = ref(false)
   let queue: Promise<void> = Promise.resolve()
   /** Whether a person has just resolved a conflict, which this device’s store does not know yet. */
   let resolving = false
@@ -67,16 +72,20 @@ export function useWallSync() {
 
   /** @param edited the wall as it was last edited here, for when another has been opened since */
   async function write(edited: Wall | undefined) {
+    const upTo = edits.value
     // What happened is recorded whatever becomes of the design.
     for (const { site, entry } of store.unwritten) {
       await outbox.addEntry(site, entry.wall, entry)
       store.written(site, entry)
     }
     const mine = isOpen() ? store.wall : edited
-    if (!mine || !written || mine === written || (isOpen() && store.conflict)) return
-    const both = await outbox.changeWall(site, written, mine, toRaw(store.addedModels), name.value)
-    if (isOpen() && !same(both, mine)) store.wall = merge(mine, both, store.wall!)
-    written = same(both, mine) ? mine : both
+    if (mine && written && mine !== written && !(isOpen() && store.conflict)) {
+      const both = await outbox.changeWall(site, written, mine, toRaw(store.addedModels), name.value)
+      if (isOpen() && !same(both, mine)) store.wall = merge(mine, both, store.wall!)
+      written = same(both, mine) ? mine : both
+      await refresh()
+    }
+    kept.value = upTo
   }
 
   /** Reads what the device's store has of this wall. */
@@ -86,6 +95,7 @@ export function useWallSync() {
     if (!isOpen()) return
     if (seen) store.receive(seen.state, log)
     refused.value = change?.refused
+    unsent.value = change !== undefined
     if (resolving) return
     if (change?.conflict) {
       if (store.conflict?.theirs.version !== change.conflict.version) store.setConflict({ theirs: change.conflict, base: change.base })
@@ -111,7 +121,11 @@ export function useWallSync() {
     })
   }
 
-  watch([() => store.wall, () => store.unwritten], ([edited]) => isOpen() && inTurn(() => write(edited)), { flush: 'sync' })
+  watch([() => store.wall, () => store.unwritten], ([edited]) => {
+    if (!isOpen()) return
+    edits.value++
+    inTurn(() => write(edited))
+  }, { flush: 'sync' })
   const subscription = liveQuery(() => Promise.all([device.seen.get(key), device.designs.get(key), device.entries.where('key').equals(key).toArray()])).subscribe({ next: () => inTurn(refresh), error: () => {} })
   onScopeDispose(() => {
     subscription.unsubscribe()
@@ -123,7 +137,8 @@ export function useWallSync() {
     if (store.conflict) return 'conflict'
     if (sending.value.full) return 'full'
     if (refused.value) return 'refused'
-    if (!store.unsaved && store.unwritten.length === 0 && store.unsentLog.length === 0 && waiting.value.count === 0) return 'saved'
+    // A wall that is what the server had last is not saved while another version of it is on its way there.
+    if (edits.value === kept.value && !unsent.value && !store.unsaved && store.unwritten.length === 0 && store.unsentLog.length === 0 && waiting.value.count === 0) return 'saved'
     return sending.value.offline ? 'offline' : 'saving'
   })
   return { state, refused, waiting, resolve }

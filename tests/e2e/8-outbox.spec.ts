@@ -103,3 +103,21 @@ test('another wall that is opened right after an edit neither loses the edit nor
   expect((await house.wall()).job.walls[0]).toMatchObject({ id: 'ticket-hall', arrays: [{ gap: { x: 0.9 } }] })
   expect((await house.wall('holm-point', 'cafe')).job.walls[0]).toEqual(cafe)
 })
+
+test('what is undone while it is on its way is undone on the server too, and is not called saved before', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  await expect(page.getByLabel('Columns')).toHaveValue('3')
+  const gap = async () => (await house.wall()).job.walls[0].arrays[0].gap.x
+  const before = await gap()
+  const isSave = (method: string) => method === 'PUT'
+  for (const moment of ['asked', 'answered', 'asked', 'answered']) {
+    const sent = moment === 'asked' ? page.waitForRequest(request => isSave(request.method())) : page.waitForResponse(response => isSave(response.request().method()))
+    await fill(page, 'Gap across', '0.8')
+    await sent
+    await page.locator('h1').click()
+    await page.keyboard.press('Control+z')
+    await saved(page)
+    expect(await gap()).toBe(before)
+    await expect(page.getByLabel('Gap across')).toHaveValue(String(before))
+  }
+})
