@@ -81,8 +81,8 @@ export class Outbox {
       const base = change ?? (seen && { version: seen.state.version, base: seen.state.job.walls[0]! })
       if (!base) throw new Error(`${key} was never opened on this device`)
       const wall = merge(before, after, change?.wall ?? base.base)
-      // Also where it is what the server had: something else may be on its way there.
-      await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, by, ...change?.conflict && { conflict: change.conflict }, ...change?.sent && { sent: change.sent } })
+      // Where it is what the server had it is kept all the same: something else may be on its way there.
+      if (change || !same(wall, base.base)) await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, by, ...change?.conflict && { conflict: change.conflict }, ...change?.sent && { sent: change.sent } })
       return wall
     }))
     void this.send()
