@@ -1,9 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { d46, exampleWall } from '../../tests/fixtures/job'
-import type { Feature, ScreenArray, Wall } from '../job'
+import type { Rect } from '../geometry'
+import type { Feature, Rules, ScreenArray, Wall } from '../job'
 import { arrange } from './index'
 import { placeOf } from './follow'
+import { placeByRule } from './placingRule'
 
 const feature = (id: string, x: number, y: number, width = 200, height = 400): Feature => ({ id, kind: 'counter', x, y, width, height })
 const ruled = (follows: ScreenArray['follows'], change: Partial<Wall> = {}): { wall: Wall, array: ScreenArray } => {
@@ -47,5 +49,39 @@ describe('an array placed by a rule', () => {
     const { wall, array } = ruled(undefined)
     expect(placeOf(array, wall)).toEqual(array.at)
     expect(arrange(array, [d46], wall)!.findings).toEqual([])
+  })
+})
+
+describe('a new array by the house rule for heights', () => {
+  const counter = { ...feature('f1', 2000, 0, 2200, 1050), kind: 'counter' }
+  const ceiling = { ...feature('f2', 0, 2700, 6200, 20), kind: 'ceiling-line' }
+  const placed = (rules: Rules, features: Feature[] = []) => {
+    const wall = { ...exampleWall(), features }
+    const place = placeByRule(wall, rules)
+    return place && outline({ wall, array: { ...wall.arrays[0]!, rows: 1, columns: 1, follows: undefined, ...place } })
+  }
+  const middle = (box: Rect | undefined) => box && box.y + box.height / 2
+
+  it('has its middle where the rule says', () => {
+    expect(middle(placed({}))).toBeCloseTo(1650, 9)
+    expect(middle(placed({ placingHeight: 'seated-eye' }))).toBeCloseTo(1200, 9)
+    expect(middle(placed({ placingHeight: 'standing-eye' }))).toBeCloseTo(1600, 9)
+    expect(middle(placed({ placingHeight: 'fixed' }))).toBeCloseTo(1500, 9)
+    expect(middle(placed({ placingHeight: 'fixed', fixedHeight: 1720 }))).toBeCloseTo(1720, 9)
+    // Between the counter’s top at 1050 and the ceiling line at 2700.
+    expect(middle(placed({ placingHeight: 'between-features' }, [ceiling, counter]))).toBeCloseTo(1875, 9)
+  })
+
+  it('keeps clear of the highest furniture before the middle of the wall', () => {
+    const bench = { ...feature('f3', 2500, 0, 900, 450), kind: 'furniture' }
+    expect(placed({ placingHeight: 'above-furniture' }, [bench, counter])!.y).toBeCloseTo(1200, 9)
+    expect(placed({ placingHeight: 'above-furniture', clearAboveFurniture: 80 }, [counter])!.y).toBeCloseTo(1130, 9)
+  })
+
+  it('is not known where the wall has nothing of what the rule goes by', () => {
+    expect(placed({ placingHeight: 'above-furniture' }, [ceiling])).toBeUndefined()
+    expect(placed({ placingHeight: 'between-features' }, [counter])).toBeUndefined()
+    // Furniture at one side is not before the array.
+    expect(placed({ placingHeight: 'above-furniture' }, [{ ...counter, x: 4000 }])).toBeUndefined()
   })
 })

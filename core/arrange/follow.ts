@@ -4,11 +4,11 @@ import { words } from '../units'
 
 const featureOf = (wall: Wall, id: string | undefined): Feature | undefined => wall.features?.find(feature => feature.id === id)
 
-/** Two features by which an array is centred, the left one first. */
-function pairOf(wall: Wall, ids: string[] = []): [Feature, Feature] | undefined {
+/** Two features between which an array is centred, the left or lower one first. */
+function pairOf(wall: Wall, ids: string[] = [], axis: 'x' | 'y' = 'x'): [Feature, Feature] | undefined {
   const [a, b] = ids.map(id => featureOf(wall, id))
   if (!a || !b) return undefined
-  return a.x <= b.x ? [a, b] : [b, a]
+  return a[axis] <= b[axis] ? [a, b] : [b, a]
 }
 
 function across({ at, follows }: ScreenArray, wall: Wall): Placing['x'] {
@@ -21,6 +21,10 @@ function up({ at, follows }: ScreenArray, wall: Wall): Placing['y'] {
   const rule = follows?.y
   if (!rule) return at.y
   if (rule.rule === 'eye') return { edge: 'centre', value: rule.value }
+  if (rule.rule === 'between') {
+    const pair = pairOf(wall, rule.features, 'y')
+    return pair ? { edge: 'centre', value: (pair[0].y + pair[0].height + pair[1].y) / 2 + rule.value } : at.y
+  }
   const feature = featureOf(wall, rule.feature)
   if (!feature) return at.y
   return rule.rule === 'above'
@@ -45,7 +49,8 @@ export function followFindings(array: ScreenArray, wall: Wall): Finding[] {
   const { x, y } = array.follows ?? {}
   const lost = [
     ...x?.rule === 'between' && !pairOf(wall, x.features) ? ['between which it was centred'] : [],
-    ...y && y.rule !== 'eye' && !featureOf(wall, y.feature) ? [y.rule === 'above' ? 'above which it hung' : 'below which it hung'] : [],
+    ...y?.rule === 'between' && !pairOf(wall, y.features) ? ['between which it was centred up the wall'] : [],
+    ...y && (y.rule === 'above' || y.rule === 'below') && !featureOf(wall, y.feature) ? [y.rule === 'above' ? 'above which it hung' : 'below which it hung'] : [],
   ]
   return lost.map(what => ({
     severity: 'caution', code: 'placing-lost', stage: 'arrange', subject: { kind: 'array', id: array.id },

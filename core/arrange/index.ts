@@ -1,6 +1,7 @@
 export * from './arrangement'
 export * from './orientation'
 export * from './follow'
+export * from './placingRule'
 export * from './outline'
 export * from './cell'
 export * from './screenId'

@@ -21,7 +21,7 @@ export type VerticalEdge = Placing['y']['edge']
 
 const followingSchema = maybe({
   x: maybe({ rule: must(oneOf(['wall-centre', 'between'])), features: list(name(), 2) }),
-  y: maybe({ rule: must(oneOf(['eye', 'above', 'below'])), value: must(length()), feature: text() }),
+  y: maybe({ rule: must(oneOf(['eye', 'above', 'below', 'between'])), value: must(length('Height of the eye; clear of the feature; above the middle of the two')), feature: text(), features: list(name(), 2) }),
 }, 'What it keeps to as the wall changes; “at” is where it was last put')
 /** What an array keeps to as the wall changes; an axis that is absent stays where it was put. */
 export type Following = NonNullable<InferType<typeof followingSchema>>

@@ -14,11 +14,8 @@ export interface Accuracy {
   inRow: number
 }
 
-/** One σ of a single tape measurement where the house rules name none, mm. */
-export const DEFAULT_MARKING_SIGMA = 1
-
 /** States how true the printed figures are, and what measuring from mark to mark would add. */
-export function accuracyOf(marks: Mark[], units: UnitSystem, precision: Precision, sigma = DEFAULT_MARKING_SIGMA): Accuracy {
+export function accuracyOf(marks: Mark[], units: UnitSystem, precision: Precision, sigma: number): Accuracy {
   const printed = (mm: number) => roundLength(mm, units, precision)
   const errors = marks.flatMap((mark) => {
     const { running, height, fromLevel } = mark

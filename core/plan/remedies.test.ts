@@ -37,6 +37,14 @@ describe('an array that is not held', () => {
     expect(slots).toEqual([expect.stringContaining('the load is chiefly across the grain'), expect.stringMatching(/utilisation 1\d\d %/)])
   })
 
+  it('is told how far the search is, from a little to all', () => {
+    const { job, wall, array } = unheld()
+    const told: number[] = []
+    remediesFor(array, wall, job, NOTHING_BUILT, job.catalogue.mounts, undefined, share => void told.push(share))
+    expect(told).toEqual([...told].sort((a, b) => a - b))
+    expect([told[0]! < 0.5, told.at(-1), told.length >= 4]).toEqual([true, 1, true])
+  })
+
   it('may be shifted farther than the client allows, by what is told', () => {
     // Both are reached from 2655.3 to 2744.7; the plate slides 10 by itself: 3100 − 2754.7 = 345.3.
     const { remedies, array, job } = unheld((job, array) => {

@@ -112,13 +112,14 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Cont
   })
 }
 
-function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context, offered: Mount[]): Remedy[] {
+function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context, offered: Mount[], tell: (share: number) => void): Remedy[] {
   const heaviest = (plan: ArrayPlan) => Math.max(...plan.positions.map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
   const { needs: _, ...plain } = array
   const candidates = offered.filter(({ id, retired, orientations }) => id !== array.mount && !retired && orientations.includes(array.orientation))
     .sort((a, b) => Number(a.kind !== mount.kind) - Number(b.kind !== mount.kind))
   const found: Remedy[] = []
-  for (const other of candidates) {
+  for (const [n, other] of candidates.entries()) {
+    tell(n / candidates.length)
     if (found.length === MOUNTS) break
     const catalogue: Catalogue = { ...job.catalogue, mounts: [...job.catalogue.mounts.filter(({ id }) => id !== other.id), other] }
     const laidOut = layOut({ ...plain, mount: other.id }, wall, job.surveyed, catalogue, job.rules, unitsOf(job), job.built)
@@ -147,18 +148,25 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
  * @param built what stands on the wall by the log: it is kept to by every remedy, too
  * @param offered mounts that could be taken in place of its own
  * @param through the rooms of the wall's plan, so that it is not surveyed anew
+ * @param tell is told how far it is, 0 to 1
  */
-export function remediesFor(array: ScreenArray, document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, offered: Mount[] = context.catalogue.mounts, through: Rooms = rooms()): Remedy[] {
+export function remediesFor(array: ScreenArray, document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, offered: Mount[] = context.catalogue.mounts, through: Rooms = rooms(), tell: (share: number) => void = () => {}): Remedy[] {
   const rules = through.rules(context.rules, document.rules)
   const wall = through.wallOf(document, built.dead, rules)
   const job: Context = { ...context, rules, built, surveyed: through.survey(wall, rules) }
   const mount = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const now = tryOut(array, {}, wall, job)
   if (!mount || !now) return []
-  return [
-    ...shiftRemedy(array, wall, job),
-    ...slotRemedies(array, mount, wall, job),
-    ...carrierRemedies(array, mount, wall, job),
-    ...mountRemedies(array, mount, wall, job, offered),
-  ].filter(({ held }) => held > now.held).sort((a, b) => b.held - a.held || Number(a.stops.length > 0) - Number(b.stops.length > 0))
+  const ways = [
+    () => shiftRemedy(array, wall, job),
+    () => slotRemedies(array, mount, wall, job),
+    () => carrierRemedies(array, mount, wall, job),
+    () => mountRemedies(array, mount, wall, job, offered, share => tell((3 + share) / 4)),
+  ]
+  const found = ways.flatMap((way, n) => {
+    const remedies = way()
+    tell((n + 1) / ways.length)
+    return remedies
+  })
+  return found.filter(({ held }) => held > now.held).sort((a, b) => b.held - a.held || Number(a.stops.length > 0) - Number(b.stops.length > 0))
 }

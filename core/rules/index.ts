@@ -1,2 +1,3 @@
 export * from './levels'
+export * from './figures'
 export * from './table'

@@ -3,7 +3,7 @@ import { exampleJob } from '../../tests/fixtures/job'
 import { wallFaults, type Rules } from '../job'
 import { rulesSchema } from '../job/site'
 import { contextOf, planWall } from '../plan'
-import { chosenOption, effectiveRules, HOUSE_RULES, levelOfRule, levelsOf, rulesFor, valueOfSchool } from './index'
+import { chosenFigure, chosenOption, effectiveRules, HOUSE_RULES, RULE_FIGURES, levelOfRule, levelsOf, rulesFor, valueOfSchool } from './index'
 
 describe('the house rules', () => {
   it('have a school for whatever a file can say, each with its reason, and one that holds until somebody has chosen', () => {
@@ -14,7 +14,8 @@ describe('the house rules', () => {
       expect(chosenOption(rule, {}).value).toBe(rule.otherwise)
       for (const { value } of rule.schools) expect(chosenOption(rule, { [rule.key]: valueOfSchool(value) }).value).toBe(value)
     }
-    expect(HOUSE_RULES.map(({ key }) => key).sort()).toEqual(Object.keys(rulesSchema.fields).filter(key => key !== 'markingSigma').sort())
+    expect([...HOUSE_RULES, ...RULE_FIGURES].map(({ key }) => key).sort()).toEqual(Object.keys(rulesSchema.fields).sort())
+    expect(RULE_FIGURES.map(({ key }) => [chosenFigure(key, {}), chosenFigure(key, { [key]: 0 })])).toEqual([[150, 0], [1500, 0], [1, 0]])
   })
 
   it('hold as the nearest level has chosen, and say which that is', () => {

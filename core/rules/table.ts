@@ -1,11 +1,12 @@
 import type { Stage } from '../finding'
 import type { Rules } from '../job'
+import type { RuleFigure } from './figures'
 
 /** One way of doing it, and the reason that its people give. */
 export interface School { value: string, name: string, why: string }
 
 /** A rule that is a choice among schools. */
-export type ChoiceKey = Exclude<keyof Rules, 'markingSigma'>
+export type ChoiceKey = Exclude<keyof Rules, RuleFigure['key']>
 
 /** A question on which good installers disagree, and the answers among which a firm chooses; `otherwise` is what holds until somebody has chosen. */
 export interface HouseRule {
@@ -33,6 +34,9 @@ export const HOUSE_RULES: HouseRule[] = [
       { value: 'asked', name: 'is asked for each array', why: 'Every place is seen differently; a height that is chosen by habit is chosen for another room.' },
       { value: 'seated-eye', name: 'has its middle at the eye of somebody seated', why: 'Where people wait and sit, the picture meets them without a lifted chin.' },
       { value: 'standing-eye', name: 'has its middle at the eye of somebody standing', why: 'Where people walk past, it is read at a glance over the heads of those who sit.' },
+      { value: 'between-features', name: 'is midway between what is below and what is above', why: 'Even margins above and below look meant, whatever the figures are.' },
+      { value: 'above-furniture', name: 'is clear above the furniture or counter by a fixed distance', why: 'What stands before the wall hides a picture long before the wall runs out.' },
+      { value: 'fixed', name: 'has its middle at a fixed height', why: 'One height in all rooms looks like one hand, and is checked with one stick.' },
     ],
   },
   {
@@ -146,9 +150,6 @@ export function chosenOption({ key, schools, otherwise }: HouseRule, rules: Rule
   const chosen = String(rules[key] ?? otherwise)
   return schools.find(({ value }) => value === chosen)!
 }
-
-/** Every rule by its stage, and the one that is a figure. */
-export const RULE_KEYS = [...HOUSE_RULES.map(({ key }) => key), 'markingSigma'] as const
 
 /** What choosing a school writes: true and false as such. */
 export const valueOfSchool = (value: string): string | boolean => value === 'true' ? true : value === 'false' ? false : value

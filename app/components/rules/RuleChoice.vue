@@ -7,8 +7,6 @@ const { rule, levels, level } = defineProps<{ rule: HouseRule, levels: RuleLevel
 const emit = defineEmits<{ choose: [value: string | undefined] }>()
 const value = computed(() => chosenOption(rule, effectiveRules(levels)).value)
 const from = computed(() => levelOfRule(rule.key, levels))
-const SAID: Record<RuleLevel | 'default', string> = { default: 'the usual, as nobody chose', firm: 'chosen by the firm', site: 'chosen for this site', wall: 'chosen for this wall' }
-const ABOVE: Record<RuleLevel, string> = { firm: 'As is usual', site: 'As the firm has it', wall: 'As the site has it' }
 </script>
 
 <template>
@@ -17,7 +15,7 @@ const ABOVE: Record<RuleLevel, string> = { firm: 'As is usual', site: 'As the fi
       <RadioGroupLabel class="font-semibold">
         {{ rule.title }}
       </RadioGroupLabel>
-      <span class="text-sm text-ink-soft" data-testid="chosen-by">{{ SAID[from ?? 'default'] }}</span>
+      <span class="text-sm text-ink-soft" data-testid="chosen-by">{{ CHOSEN_BY[from ?? 'default'] }}</span>
     </div>
     <p v-if="!rule.planned" class="text-sm text-ink-soft">
       Kept and printed; plans do not follow it yet.
@@ -32,7 +30,7 @@ const ABOVE: Record<RuleLevel, string> = { firm: 'As is usual', site: 'As the fi
       </div>
     </RadioGroupOption>
     <button v-if="from === level" type="button" class="press mt-2" @click="emit('choose', undefined)">
-      {{ ABOVE[level] }}
+      {{ AS_ABOVE[level] }}
     </button>
   </RadioGroup>
 </template>

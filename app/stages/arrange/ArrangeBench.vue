@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
-import { EYE, screenId } from '~~/core/arrange'
+import { placeByRule, screenId } from '~~/core/arrange'
 import { ORIENTATIONS } from '~~/core/job'
 import type { Display, Fastener, Mount, Orientation } from '~~/core/job'
 import type { Model } from '~~/core/catalogue'
@@ -75,14 +75,13 @@ async function addGrid() {
   const base = store.wall!.structure.kind
   const fastener = optionsOf('fastener', undefined, (model: Model) => (model as Fastener).base === base)[0]?.value
   if (fastener) take('fastener', fastener)
-  const { placingHeight = 'asked' } = store.rules
-  const eye = placingHeight === 'asked' ? undefined : EYE[placingHeight === 'seated-eye' ? 'seated' : 'standing']
+  const place = placeByRule(store.wall!, store.rules)
+  if (!place) missed.value = 'The house rule for heights finds nothing on this wall to go by: the array is put in the middle.'
   store.edit('Add an array', (wall) => {
     store.arrayId = addArray(wall, {
       name: 'Grid', display: first, ...mount && { mount }, ...fastener && { fastener },
       rows: 1, columns: 1, orientation: 'landscape', gap: { x: 0, y: 0 },
-      at: { x: { edge: 'centre', value: wall.width / 2 }, y: { edge: 'centre', value: wall.height / 2 } },
-      ...eye !== undefined && { follows: { y: { rule: 'eye', value: eye } } },
+      ...place ?? placeByRule(wall, {})!,
     })
   })
 }

@@ -21,12 +21,14 @@ const ACROSS: { value: HorizontalEdge, label: string }[] = [{ value: 'left', lab
 const UP: { value: VerticalEdge, label: string }[] = [{ value: 'bottom', label: 'bottom edge' }, { value: 'centre', label: 'centre' }, { value: 'top', label: 'top edge' }]
 /** Features from left to right, by which an array can be placed. */
 const features = computed(() => [...store.shown?.features ?? []].sort((a, b) => a.x - b.x))
+const upward = computed(() => [...features.value].sort((a, b) => a.y - b.y))
 const acrossRules = computed(() => [
   { value: 'wall-centre', label: 'middle of the wall, kept' },
   ...features.value.slice(1).map((right, n) => ({ value: `between ${features.value[n]!.id} ${right.id}`, label: `between ${featureName(features.value[n]!.kind).toLowerCase()} and ${featureName(right.kind).toLowerCase()}, kept` })),
 ])
 const upRules = computed(() => [
   { value: 'eye standing', label: 'centre at standing eye, kept' }, { value: 'eye seated', label: 'centre at seated eye, kept' }, { value: 'eye both', label: 'centre between both eyes, kept' },
+  ...upward.value.slice(1).map((upper, n) => ({ value: `between ${upward.value[n]!.id} ${upper.id}`, label: `between ${featureName(upward.value[n]!.kind).toLowerCase()} and ${featureName(upper.kind).toLowerCase()}, kept` })),
   ...features.value.flatMap(({ id, kind }) => [{ value: `above ${id}`, label: `above ${featureName(kind).toLowerCase()}, kept` }, { value: `below ${id}`, label: `below ${featureName(kind).toLowerCase()}, kept` }]),
 ])
 const acrossChoice = computed(() => {
@@ -36,6 +38,7 @@ const acrossChoice = computed(() => {
 const upChoice = computed(() => {
   const rule = array.value?.follows?.y
   if (!rule) return at.value?.y.edge ?? 'centre'
+  if (rule.rule === 'between') return `between ${rule.features?.join(' ')}`
   return rule.rule === 'eye' ? `eye ${rule.value === EYE.seated ? 'seated' : rule.value === EYE.both ? 'both' : 'standing'}` : `${rule.rule} ${rule.feature}`
 })
 /** Keeps the array where it lies, told by another edge; or has it follow a rule from now on. */
@@ -52,11 +55,12 @@ function holdAcross(choice: string) {
 /** How far above or below a feature an array hangs at first, mm. */
 const CLEAR = 100
 function holdUp(choice: string) {
-  const [rule, what] = choice.split(' ') as [string, string]
+  const [rule, what, other] = choice.split(' ') as [string, string, string]
   return store.edit('Place up', (wall) => {
     const chosen = arrayOf(wall, array.value!.id)
     holdPlace(wall, chosen, 'y')
     if (rule === 'eye') chosen.follows = { ...chosen.follows, y: { rule, value: EYE[what as keyof typeof EYE] } }
+    else if (rule === 'between') chosen.follows = { ...chosen.follows, y: { rule, features: [what, other], value: 0 } }
     else if (rule === 'above' || rule === 'below') chosen.follows = { ...chosen.follows, y: { rule, feature: what, value: CLEAR } }
     else chosen.at.y = retellPlacing(chosen.at.y, outline.value!.height, choice as VerticalEdge)
   })
@@ -77,7 +81,7 @@ const placing = (label: string, set: (wall: Wall, mm: number) => void): FieldAct
 })
 const upLabel = computed(() => {
   const rule = array.value?.follows?.y?.rule
-  return rule === 'eye' ? 'eye height' : rule === 'above' ? 'clear above it' : rule === 'below' ? 'clear below it' : 'above the floor'
+  return rule === 'eye' ? 'eye height' : rule === 'above' ? 'clear above it' : rule === 'below' ? 'clear below it' : rule === 'between' ? 'above the middle' : 'above the floor'
 })
 
 function chooseModel(kind: 'display' | 'mount', id: string) {

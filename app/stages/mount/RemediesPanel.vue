@@ -3,7 +3,7 @@ import { Eye, Undo2 } from 'lucide-vue-next'
 import type { Carrier, Mount } from '~~/core/job'
 import type { Remedy } from '~~/core/plan/remedies'
 import { Cancelled } from '~/workers/pool'
-import { useStudies } from '~/workers/useStudies'
+import { tellsHere, useStudies } from '~/workers/useStudies'
 
 /** What else would hold the array: each way worked out, drawn on request, and taken with one click. */
 const store = useWallStore()
@@ -15,6 +15,8 @@ const { tell } = useUnits()
 const found = shallowRef<Remedy[]>()
 const drawn = ref('')
 const failed = ref('')
+/** How far the search is, 0 to 1. */
+const progress = ref(1)
 /** A way that reaches all members and has a stop all the same does not hold. */
 function verdictOf({ held, total, stops }: Remedy): { good: boolean, text: string } {
   if (held < total) return { good: false, text: `holds ${held} of ${total}` }
@@ -34,8 +36,11 @@ watch([() => store.wall, () => array.value?.id, waits], async (_now, _before, on
   const kept = wall?.arrays.find(each => each.id === id)
   drawn.value = failed.value = ''
   if (!wall || !kept || waits.value) return
+  progress.value = 0
+  const tells = (share: number) => Promise.resolve(void (outdated.signal.aborted || (progress.value = share)))
   try {
-    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), planContext(), built.value, offeredOf('mount', kept.mount) as Mount[]), outdated.signal)
+    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), planContext(), built.value, offeredOf('mount', kept.mount) as Mount[], tellsHere(tells)), outdated.signal)
+    progress.value = 1
   }
   catch (error) {
     if (!(error instanceof Cancelled)) failed.value = (error as Error).message
@@ -97,6 +102,7 @@ const readFigure = (unit: string) => (text: string): Read<number | undefined> =>
         Usual
       </button>
     </div>
+    <progress v-if="!failed && !waits" class="block h-1 w-full" :class="{ invisible: progress === 1 }" :value="progress" aria-label="Remedies worked out" />
     <p v-if="failed" class="field-fault" role="alert">
       This could not be worked out: {{ failed }}
     </p>
