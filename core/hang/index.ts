@@ -3,6 +3,9 @@ import { isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan, Hole, Position } from '../mount'
 import { words } from '../units'
 
+export * from './lifting'
+export * from './order'
+
 /** One hole to make, in the order of the work. */
 export interface HoleStep { hole: Hole, position: Position, label: string }
 

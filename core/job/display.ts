@@ -28,7 +28,7 @@ export const displaySchema = group({
     thread: size('Thread, M', 'Back'), insertDepth: size('Insert depth', 'Back'), recess: extent('Recess of the pattern', 'Back'),
   }, 'Mounting pattern'),
   power: maybe({ typical: must(notLess('W', 'Typical', 'Power')), max: must(notLess('W', 'Most', 'Power')) }),
-  sizeTolerance: extent('Size is within ±', 'Case'),
+  sizeTolerance: extent('Size is within ±', 'Case'), handling: oneOf(['upright', 'face-down'], 'May be handled', 'Case'),
   use: oneOf(['video-wall', 'signage'], 'Made for', 'Case'),
   back: maybe({ profile: must(oneOf(['flat', 'stepped', 'recessed'], 'Profile', 'Back')), rim: size('Depth at the rim', 'Back') }),
   centreOfGravity: maybe({ ...point(length, ['Right of centre', 'Above centre'], ABOUT), z: must(extent('In front of the back', ABOUT)) }),

@@ -1,16 +1,15 @@
 import type { Finding } from '../finding'
-import type { Rect } from '../geometry'
 import { backDepth, faceDepth, type Behind, type Carrier, type Display, type Mount, type ScreenArray, type Wall } from '../job'
 import { takeUp, type Relief } from '../survey'
 import { figure, words, type Figure } from '../units'
+import { passes, type TightLift } from './lifting'
 import type { MountedCell } from './position'
 
 /** A cable's bend in its own diameters: one that moves with a pull-out, and one that stays. */
 const BEND = { moving: 4, still: 2.5 }
-/** Air beside a player behind the display, least room to plug by hand, and what a screen clears its neighbours' faces by, mm. */
+/** Air beside a player behind the display, and least room to plug by hand, mm. */
 const AIR = 10
 const HAND_ROOM = 200
-const PASS = 10
 
 /** How a display stands before the wall: stowed and pulled out, and what must go behind it; mm. */
 export interface Depths {
@@ -53,60 +52,18 @@ export function depthsOf({ carrier, behind = {} }: Pick<ScreenArray, 'carrier' |
   }
 }
 
-/** What stands out of the wall, so that a screen cannot be lifted past it. */
-const IN_FRONT = ['duct', 'sprinkler', 'ceiling-line', 'furniture', 'counter']
-
-const overlapsAlong = (a: Rect, b: Rect) => a.x < b.x + b.width && b.x < a.x + a.width
-
-/** The screens of each row of an array. */
-function byRow(cells: MountedCell[]): Map<number, MountedCell[]> {
-  const rows = new Map<number, MountedCell[]>()
-  for (const cell of cells) {
-    const row = rows.get(cell.row)
-    if (row) row.push(cell)
-    else rows.set(cell.row, [cell])
-  }
-  return rows
-}
-
-/** What is next above a screen: how much free height there is, and whether it is a screen of the same array. */
-function above(cell: MountedCell, rows: Map<number, MountedCell[]>, { height, features = [] }: Wall): { free: number, cell?: MountedCell } {
-  const top = cell.outer.y + cell.outer.height
-  let screens: { free: number, cell: MountedCell }[] = []
-  for (let row = cell.row - 1; row > 0 && screens.length === 0; row--) {
-    screens = (rows.get(row) ?? []).filter(other => overlapsAlong(other.outer, cell.outer)).map(other => ({ free: other.outer.y - top, cell: other }))
-  }
-  const over = features.filter(feature => overlapsAlong(feature, cell.outer))
-  const things = [
-    ...over.filter(({ kind, y }) => IN_FRONT.includes(kind) && y >= top - 1e-9).map(({ y }) => ({ free: y - top })),
-    ...over.filter(({ kind, y, height: tall }) => kind === 'recess' && y < top && y + tall > cell.outer.y).map(({ y, height: tall }) => ({ free: y + tall - top })),
-  ]
-  return [{ free: height - top }, ...things, ...screens].reduce((least, one) => one.free < least.free ? one : least)
-}
-
 type Context = { array: ScreenArray, cells: MountedCell[], mountOf: (cell: MountedCell) => Mount, displayOf: (cell: MountedCell) => Display | undefined, wall: Wall }
 
 /** Room to lift each screen on to its hooks: above it, or in front of the row above. */
-function liftFindings({ array, cells, mountOf, displayOf, wall }: Context): Finding[] {
+function liftFindings({ array }: Context, lifts: TightLift[]): Finding[] {
   const about = { stage: 'mount', subject: { kind: 'array', id: array.id } } as const
-  const rows = byRow(cells)
-  const found = cells.flatMap((cell): Finding[] => {
-    const mount = mountOf(cell)
-    if (!mount.lift) return []
-    const { free, cell: upper } = above(cell, rows, wall)
-    if (free >= mount.lift - 1e-9) return []
-    if (!upper) {
-      return [{ ...about, severity: 'stop', code: 'no-room-to-lift', message: words`Above R${String(cell.row)} C${String(cell.column)} are ${Math.max(free, 0)} free; it must be lifted ${mount.lift} to hook on.`, remedy: words`Hang it lower by ${mount.lift - free}.` }]
-    }
-    const [other, display] = [mountOf(upper), displayOf(upper)]
-    const needed = faceDepth(array, other, { depth: display?.depth ?? 0 }) + PASS
-    if (backDepth(array, mount, 'service') >= needed) return []
-    return [{
-      ...about, severity: 'caution', code: 'hang-before-upper',
-      message: words`Row ${String(cell.row)} is lifted ${mount.lift} to hook on under row ${String(upper.row)}, ${free} above it; its mount comes out ${mount.depth.service}, and ${needed} would clear the faces there.`,
-      remedy: words`Hang the lower row first, or take a mount that comes out farther.`,
-    }]
-  })
+  const found = lifts.filter(lift => !lift.upper || !passes(lift)).map(({ cell, lift, free, upper, out, needed }): Finding => upper
+    ? {
+        ...about, severity: 'caution', code: 'hang-before-upper',
+        message: words`Row ${String(cell.row)} is lifted ${lift} to hook on under row ${String(upper.row)}, ${free} above it; its mount comes out ${out}, and ${needed} would clear the faces there.`,
+        remedy: words`Hang the lower row first, or take a mount that comes out farther.`,
+      }
+    : { ...about, severity: 'stop', code: 'no-room-to-lift', message: words`Above R${String(cell.row)} C${String(cell.column)} are ${Math.max(free, 0)} free; it must be lifted ${lift} to hook on.`, remedy: words`Hang it lower by ${lift - free}.` })
   return [...new Map(found.map(finding => [JSON.stringify([finding.code, finding.message]), finding])).values()]
 }
 
@@ -126,7 +83,7 @@ function recessFindings({ array, cells, mountOf, wall }: Context): Finding[] {
 }
 
 /** What is wrong, doubtful or not known in depth: plugs, reach, lifting, recess, and a face that is not flat. */
-export function depthFindings(context: Context, relief: Relief | undefined): Finding[] {
+export function depthFindings(context: Context, lifts: TightLift[], relief: Relief | undefined): Finding[] {
   const { array, cells, mountOf, displayOf } = context
   const about = { stage: 'mount', subject: { kind: 'array', id: array.id } } as const
   const pairs = [...new Map(cells.map(cell => [`${cell.model} ${mountOf(cell).id}`, cell])).values()]
@@ -151,5 +108,5 @@ export function depthFindings(context: Context, relief: Relief | undefined): Fin
     : [uneven > 2 * travel
         ? { ...about, severity: 'stop', code: 'wall-not-flat', message: words`The wall is ${uneven} out of one plane over the plates; their depth adjusters take up ${2 * travel}.`, remedy: words`Pack the plates that lie deepest, or take mounts with more depth adjustment.` }
         : { ...about, severity: 'caution', code: 'flatness-eats-travel', message: words`The wall is ${uneven} out of one plane over the plates: of ${2 * travel} of depth adjustment, ${2 * travel - uneven} are left.` }]
-  return [...each, ...flat, ...liftFindings(context), ...recessFindings(context)]
+  return [...each, ...flat, ...liftFindings(context, lifts), ...recessFindings(context)]
 }

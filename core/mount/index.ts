@@ -15,6 +15,7 @@ import { heightFindings, proofFindings, referenceFindings } from './proof'
 import { depthFindings } from './depth'
 import { collisionFindings, missFindings, remediesOn, rowFindings, suitFindings, unsurveyedFindings, unsurveyedOf } from './findings'
 import { substrateOf, type Substrate } from './substrate'
+import { tightLifts, type TightLift } from './lifting'
 import { holesOnSolid, type HolePlace } from './holes'
 import { zonesOf } from './zones'
 import { mountModels, sameUse } from './models'
@@ -26,6 +27,7 @@ export * from './bracketSum'
 export type { ArrayPlan, Hole, MountedCell, Plate, PlateUse, Position } from './position'
 export { mountFaults } from './findings'
 export { HAZARDS } from './hazards'
+export { passes, type TightLift } from './lifting'
 export { depthsOf, type Depths } from './depth'
 export { leansOn, USUAL_CARRIERS, type Strip } from './carrier'
 export { marginFigure } from './margin'
@@ -35,7 +37,7 @@ export type { Placing } from './placing'
 export { placedOf, type Placed } from './placed'
 
 /** What the mount stage decides for one array: its plates and holes, and what stands between them and the members. */
-export interface Mounting { positions: Position[], strips: Strip[], unsurveyed: Unsurveyed[], findings: Finding[] }
+export interface Mounting { positions: Position[], strips: Strip[], unsurveyed: Unsurveyed[], lifts: TightLift[], findings: Finding[] }
 
 type Context = { array: ScreenArray, wall: Wall, survey: Survey, catalogue: Catalogue, units: UnitSystem, mountOf: (cell: Cell) => Mount, substrate: Substrate }
 
@@ -159,7 +161,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
   const { catalogue, rules } = job
   const context = contextOf(array, cells, wall, survey, job)
   if (!context) {
-    return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], unsurveyed: [], findings: [{
+    return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], unsurveyed: [], lifts: [], findings: [{
       severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: { kind: 'array', id: array.id },
       message: words`No mount is chosen for ${array.name}.`,
     }] }
@@ -172,8 +174,10 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
   const remedyAt = remediesOn(substrate, wall)
   const checked = known && !substrate.allOver && !carrier
   const unsurveyed = checked && isFramed(wall) ? unsurveyedOf(wall, mounted, mountOf) : []
+  const displayOf = (cell: MountedCell) => catalogue.displays.find(({ id }) => id === cell.model)
+  const lifts = tightLifts(array, mounted, mountOf, displayOf, wall)
   return {
-    positions: mounted, strips, unsurveyed: unsurveyed.map(({ from, to, y, holes, of }) => ({ from, to, y, holes, of })),
+    lifts, positions: mounted, strips, unsurveyed: unsurveyed.map(({ from, to, y, holes, of }) => ({ from, to, y, holes, of })),
     findings: [
       ...choiceFindings(array, cells, wall, catalogue),
       ...suitFindings(array, cells, mountOf, catalogue, wall),
@@ -189,7 +193,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
       ...coverPlateFindings(wall, mounted),
       ...boxFindings(wall, mounted, members),
       ...collisionFindings(mounted),
-      ...depthFindings({ array, cells: mounted, mountOf, displayOf: cell => catalogue.displays.find(({ id }) => id === cell.model), wall }, survey.relief),
+      ...depthFindings({ array, cells: mounted, mountOf, displayOf, wall }, lifts, survey.relief),
     ],
   }
 }

@@ -1,10 +1,10 @@
 import { apartFindings } from '../arrange'
 import type { Finding } from '../finding'
-import { hangFindings } from '../hang'
+import { hangFindings, orderFindings, type HangingOrder } from '../hang'
 import { arraysOf, type Job, type PlanContext, type Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import type { Marking } from '../mark'
-import { placedOf, type ArrayPlan, type Placed } from '../mount'
+import { placedOf, type ArrayPlan, type Mounting, type Placed } from '../mount'
 import { rulesFor } from '../rules'
 import type { NextProbe, Survey } from '../survey'
 import { displayUnknown, platesOf, type MountedArray } from './arrays'
@@ -21,6 +21,8 @@ export interface WallPlan extends Omit<Survey, 'findings'> {
   nextProbe?: NextProbe
   arrays: ArrayPlan[]
   marking: Marking
+  /** How the screens of each array are hung. */
+  hanging: HangingOrder[]
   findings: Finding[]
 }
 
@@ -59,6 +61,9 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
   const { wall, surveyed, mounted, unknown } = mountAll(document, context, built, through)
   const fixed = mounted.map(each => through.fix(each, mounted, wall, surveyed, catalogue, rules, units))
   const arrays = fixed.map(({ plan }) => plan)
+  const lifts = through.steadyList(mounted.map(({ mounting }) => mounting.lifts)) as Mounting['lifts'][]
+  const steadyArrays = through.steadyList(arrays) as ArrayPlan[]
+  const hanging = through.hang(steadyArrays, lifts, catalogue, rules)
   const probe = through.probe(wall, surveyed, mounted, catalogue, units)
   const { findings, ...found } = surveyed
   const laid = arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
@@ -67,8 +72,9 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
     ...found,
     ...probe && { nextProbe: probe },
     arrays,
-    marking: through.mark(document, through.steadyList(arrays) as ArrayPlan[], rules),
-    findings: withOverrides([...findings, ...hangFindings(arrays, built), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
+    marking: through.mark(document, steadyArrays, rules),
+    hanging,
+    findings: withOverrides([...findings, ...hangFindings(arrays, built), ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
   }
 }
 

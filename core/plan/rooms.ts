@@ -1,3 +1,4 @@
+import { hangingOrders } from '../hang'
 import { LIMITS, type Rules, type Wall } from '../job'
 import { withDrilled, type AsBuilt } from '../log'
 import { mark } from '../mark'
@@ -35,6 +36,7 @@ export function rooms() {
     mount: remember(EVERY_ARRAY, mountLaidOut),
     fix: remember(EVERY_ARRAY, fixMounted),
     mark: remember(2, mark),
+    hang: remember(2, hangingOrders),
     probe: remember(2, probeFor),
     /** The same list for one with the very same things in it. */
     steadyList: steady<object[]>(4),

@@ -121,14 +121,14 @@ export const HOUSE_RULES: HouseRule[] = [
     ],
   },
   {
-    key: 'handling', stage: 'hang', title: 'Handling a display', otherwise: 'upright', planned: false,
+    key: 'handling', stage: 'hang', title: 'Handling a display', otherwise: 'upright', planned: true,
     schools: [
       { value: 'upright', name: 'is upright only', why: 'Glass bears its own weight best as it hangs.' },
       { value: 'face-down', name: 'may lie face down on a padded bench, if its maker allows it', why: 'Brackets are fixed more surely to what lies still.' },
     ],
   },
   {
-    key: 'lifting', stage: 'hang', title: 'Lifting', otherwise: 'by-mass', planned: false,
+    key: 'lifting', stage: 'hang', title: 'Lifting', otherwise: 'by-mass', planned: true,
     schools: [
       { value: 'by-mass', name: 'goes by mass and height', why: 'Two hands for what one can lift are in each other’s way.' },
       { value: 'always-two', name: 'is always for two', why: 'A display is dropped by the one who was alone with it.' },
@@ -136,7 +136,7 @@ export const HOUSE_RULES: HouseRule[] = [
     ],
   },
   {
-    key: 'hangingOrder', stage: 'hang', title: 'Hanging order', otherwise: 'by-clearance', planned: false,
+    key: 'hangingOrder', stage: 'hang', title: 'Hanging order', otherwise: 'by-clearance', planned: true,
     schools: [
       { value: 'by-clearance', name: 'follows from the clearances of the mount', why: 'Some mounts lift on to their hooks from below, and some do not.' },
       { value: 'top-first', name: 'begins with the top row', why: 'The upper row is the line that all others hang from.' },

@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { Check, ChevronLeft, ChevronRight, X } from 'lucide-vue-next'
+import { format } from 'date-fns'
+import type { MadeHole } from '~~/core/log'
+import { fromPrintedLevel } from '~~/core/mark'
+import { isSame } from '~~/core/subject'
+
+/** One hole at a time, in figures that can be read from the ladder; what the drill met is recorded. */
+const current = useCurrentHole()
+const store = useWallStore()
+const { plan, steps, drilled, findings } = useWallPlan()
+const { show, suffix, bit, system, precision } = useUnits()
+const { name } = usePreferences()
+const note = ref('')
+const fault = ref('')
+const nameId = useId()
+const noteId = useId()
+
+const index = computed(() => Math.max(0, steps.value.findIndex(({ hole }) => hole.id === current.value)))
+const step = computed(() => steps.value[index.value])
+const done = computed(() => step.value && drilled.value.get(step.value.hole.id))
+const made = computed(() => steps.value.filter(({ hole }) => drilled.value.has(hole.id)).length)
+const mark = computed(() => plan.value?.marking.marks.find(({ id }) => id === step.value?.hole.id))
+const warnings = computed(() => findings.value.filter(({ subject, code }) => isSame(subject, step.value && { kind: 'hole', id: step.value.hole.id }) && (code !== 'hole-misses-member' || !done.value)))
+const datum = computed(() => plan.value?.marking.datum)
+const fromLevel = computed(() => {
+  const mm = (mark.value && fromPrintedLevel(mark.value, system.value, precision.value)) ?? 0
+  return `${mm > 0 ? '+' : ''}${show(mm)}`
+})
+
+function go(by: number) {
+  const next = steps.value[index.value + by]
+  if (!next) return
+  current.value = next.hole.id
+  note.value = ''
+  fault.value = ''
+}
+function record(result: MadeHole['result']) {
+  if (!step.value) return
+  if (!name.value.trim()) {
+    fault.value = 'Write your name first: the log keeps who made each hole.'
+    document.getElementById(nameId)?.focus()
+    return
+  }
+  const { id, x, y } = step.value.hole
+  store.record(name.value.trim(), { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() } })
+  if (result === 'hit') go(1)
+  else note.value = ''
+}
+const has = () => step.value !== undefined
+useCommands([
+  { id: 'hole-next', title: 'Next hole', group: 'Hang', keys: ['arrowright', 'pagedown'], when: has, run: () => go(1) },
+  { id: 'hole-back', title: 'Hole before', group: 'Hang', keys: ['arrowleft', 'pageup'], when: has, run: () => go(-1) },
+  { id: 'hole-hit', title: 'Record: the drill met the member', group: 'Hang', keys: ['h'], when: has, run: () => record('hit') },
+  { id: 'hole-miss', title: 'Record: the drill missed', group: 'Hang', keys: ['m'], when: has, run: () => record('miss') },
+])
+watch(steps, (list) => {
+  if (!list.some(({ hole }) => hole.id === current.value)) current.value = list.find(({ hole }) => !drilled.value.has(hole.id))?.hole.id ?? list[0]?.hole.id ?? ''
+}, { immediate: true })
+</script>
+
+<template>
+  <div class="flex min-h-0 flex-1 flex-col">
+    <p v-if="!step" class="text-sm">
+      There is no hole to make yet. Arrange the displays and choose a mount first.
+    </p>
+    <template v-else>
+      <header class="flex items-baseline justify-between gap-2">
+        <h1 class="text-xl font-bold" data-testid="hole-name">
+          {{ step.label }}
+        </h1>
+        <p class="text-sm text-ink-soft">
+          hole {{ index + 1 }} of {{ steps.length }}, {{ made }} made
+        </p>
+      </header>
+      <WaitsNote stage="hang" class="mt-1" />
+      <dl class="figures mt-1 divide-y divide-hair border-y border-hair">
+        <div class="flex items-baseline justify-between py-1">
+          <dt class="text-base">
+            from {{ datum?.label }}
+          </dt>
+          <dd class="whitespace-nowrap text-5xl font-semibold leading-none" data-testid="hole-running">
+            {{ show(mark?.running ?? 0) }}<small class="ml-1 text-base font-normal">{{ suffix }}</small>
+          </dd>
+        </div>
+        <div class="flex items-baseline justify-between py-1">
+          <dt class="text-base">
+            above floor
+          </dt>
+          <dd class="whitespace-nowrap text-5xl font-semibold leading-none" data-testid="hole-height">
+            {{ show(mark?.height ?? 0) }}<small class="ml-1 text-base font-normal">{{ suffix }}</small>
+          </dd>
+        </div>
+        <div class="flex items-baseline justify-between py-1">
+          <dt class="text-base">
+            from level line
+          </dt>
+          <dd class="whitespace-nowrap text-3xl font-semibold leading-none">
+            {{ fromLevel }}<small class="ml-1 text-base font-normal">{{ suffix }}</small>
+          </dd>
+        </div>
+        <div class="flex items-baseline justify-between py-1 text-lg">
+          <dt class="text-base">
+            drill
+          </dt>
+          <dd class="font-semibold">
+            {{ step.hole.bit === undefined ? 'by the anchor’s instructions' : `${bit(step.hole.bit)} bit, ${show(step.hole.depth ?? 0)}${suffix ? ` ${suffix}` : ''} deep` }}{{ step.hole.member === undefined ? '' : `, member ${step.hole.member + 1}` }}
+          </dd>
+        </div>
+      </dl>
+      <p v-if="done" class="mt-2 border-l-4 px-2 py-1 text-sm" :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'" data-testid="hole-record">
+        <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${done.result.charAt(0).toUpperCase()}${done.result.slice(1)}` }}</b> {{ format(new Date(done.at), 'd MMM yyyy, HH:mm') }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
+      </p>
+      <FindingList v-if="warnings.length" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
+      <div class="min-h-0 flex-1 py-2 md:hidden">
+        <HoleLocator :current="step.hole.id" />
+      </div>
+      <div class="hidden flex-1 md:block" />
+      <p class="py-1 text-xs text-ink-soft">
+        Power off and proved dead near cables. Eye protection, dust mask, sound ladder.
+      </p>
+      <div class="grid grid-cols-2 gap-2">
+        <FieldFrame :id="nameId" label="Your name" :fault="fault">
+          <input :id="nameId" v-model="name" class="field-input" autocomplete="name" :aria-invalid="fault !== ''" @input="fault = ''">
+        </FieldFrame>
+        <FieldFrame :id="noteId" label="Note">
+          <input :id="noteId" v-model="note" class="field-input" autocomplete="off">
+        </FieldFrame>
+      </div>
+      <div class="mt-2 grid grid-cols-2 gap-2">
+        <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record('hit')">
+          <Check class="size-6" aria-hidden="true" /> Hit
+        </button>
+        <button type="button" class="press !min-h-14 !text-lg border-stop! text-stop!" @click="record('miss')">
+          <X class="size-6" aria-hidden="true" /> Miss
+        </button>
+        <button type="button" class="press !min-h-14 !text-lg" :disabled="index === 0" @click="go(-1)">
+          <ChevronLeft class="size-6" aria-hidden="true" /> Back
+        </button>
+        <button type="button" class="press press-first !min-h-14 !text-lg" :disabled="index === steps.length - 1" @click="go(1)">
+          Next <ChevronRight class="size-6" aria-hidden="true" />
+        </button>
+      </div>
+    </template>
+  </div>
+</template>
