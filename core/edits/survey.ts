@@ -33,6 +33,7 @@ export const FEATURE_KINDS: { kind: string, name: string, width: number, height:
   { kind: 'sprinkler', name: 'Sprinkler', width: 60, height: 60, keepReachable: true },
   { kind: 'recess', name: 'Recess to hang in', width: 1400, height: 900 },
   { kind: 'ceiling-line', name: 'Ceiling line', width: 2000, height: 20 },
+  { kind: 'building-line', name: 'Line that is seen', width: 2000, height: 20 },
   { kind: 'counter', name: 'Counter in front', width: 1800, height: 1050 },
   { kind: 'furniture', name: 'Furniture in front', width: 1200, height: 450 },
   { kind: 'rated-junction', name: 'Fire-rated junction', width: 20, height: 2400 },

@@ -33,6 +33,7 @@ const referenceSchema = group({ id: name(), front: must(length()), back: must(le
 export type Reference = InferType<typeof referenceSchema>
 const featureSchema = group({
   id: name(), kind: name(), x: must(length('Lower left corner')), y: must(length('Lower left corner')), width: must(size()), height: must(size()), keepReachable: flag('Whether it must stay within reach'),
+  slope: figure('mm/m', 'How much a line that is seen rises to the right; absent where not measured').min(-100, 'must be at least -100 mm/m').max(100, 'must be at most 100 mm/m'),
 })
 /** Something on the wall to keep clear of or to reach. */
 export type Feature = InferType<typeof featureSchema>

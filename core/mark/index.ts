@@ -1,11 +1,14 @@
 import type { Rules, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
+import type { Finding } from '../finding'
+import { levelFindings } from './level'
 import { datumOf, levelLineOf, type Datum, type LevelLine } from './datum'
 import { marksOf, type Mark } from './marks'
 
 export * from './datum'
 export * from './marks'
 export * from './accuracy'
+export * from './level'
 
 /** What is marked on a wall, and from where; no level line and no marks while there is no array. */
 export interface Marking {
@@ -13,6 +16,9 @@ export interface Marking {
   levelLine?: LevelLine
   marks: Mark[]
 }
+
+/** What is to be said of the marks. */
+export const markFindings = (wall: Wall, arrays: ArrayPlan[], { levelLine }: Marking, rules: Rules): Finding[] => levelFindings(wall, arrays, levelLine?.turn, rules)
 
 /** Turns a wall's arrays into marks, each reckoned by itself from the datum and the level line. */
 export function mark(wall: Wall, arrays: ArrayPlan[], rules: Rules): Marking {

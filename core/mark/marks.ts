@@ -3,6 +3,7 @@ import { centreOf } from '../geometry'
 import type { Subject } from '../subject'
 import { roundLength, type Precision, type UnitSystem } from '../units'
 import type { Datum, LevelLine } from './datum'
+import { levelAt, turned, turnedMargin } from './level'
 
 export type MarkKind = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole' | 'bolt'
 
@@ -43,18 +44,28 @@ export function fromPrintedLevel({ height, fromLevel }: Pick<Mark, 'height' | 'f
 
 type Place = { x?: number, y?: number }
 
+/** A mark where it comes on the wall; what is taken from the level line is square to it. */
 function markAt(id: string, kind: MarkKind, label: string, { x, y }: Place, datum: Datum, level: LevelLine): Mark {
   const mark: Mark = { id, kind, label }
-  if (x !== undefined) mark.running = x - datum.x
-  if (y !== undefined) [mark.height, mark.fromLevel] = [y, y - level.y]
+  const at = turned({ x: x ?? level.turn?.about.x ?? 0, y: y ?? level.y }, level.turn)
+  if (x !== undefined) mark.running = at.x - datum.x
+  if (y !== undefined) [mark.height, mark.fromLevel] = [at.y, y - level.y]
   return mark
+}
+
+/** The level line where it is struck: one height, or, where it is not level, one at the datum and one at the far side of what is marked. */
+function levelMarks(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[] {
+  if (!level.turn) return [markAt('level-line', 'level-line', 'Level line', { y: level.y }, datum, level)]
+  const far = arrays.flatMap(({ outline }) => [outline.x, outline.x + outline.width]).reduce((a, b) => Math.abs(b - datum.x) > Math.abs(a - datum.x) ? b : a)
+  const at = (id: string, where: string, x: number): Mark => ({ id, kind: 'level-line', label: `Level line ${where}`, running: x - datum.x, height: levelAt(level, x), fromLevel: 0 })
+  return [at('level-line', 'at the datum', datum.x), at('level-line-far', 'at the far side', far)]
 }
 
 function holeMark(hole: Hole, name: string, datum: Datum, level: LevelLine): Mark {
   const mark = markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.rank}${hole.byHand ? ', by hand' : ''}`, hole, datum, level)
   if (hole.bit !== undefined) [mark.bit, mark.depth] = [hole.bit, hole.depth]
   if (hole.member !== undefined) mark.member = hole.member
-  if (hole.margin !== undefined) mark.margin = hole.margin
+  if (hole.margin !== undefined) mark.margin = turnedMargin({ ...hole, margin: hole.margin }, level.turn)
   return mark
 }
 
@@ -84,7 +95,7 @@ function outlineMarks({ id, name, outline }: ArrayPlan, datum: Datum, level: Lev
 /** Every mark of a wall: the level line, each array's centre lines and corners, plates, holes, and the bolts of plates on rails or a board. */
 export function marksOf(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[] {
   return [
-    markAt('level-line', 'level-line', 'Level line', { y: level.y }, datum, level),
+    ...levelMarks(arrays, datum, level),
     ...arrays.flatMap(array => [
       ...outlineMarks(array, datum, level),
       ...array.positions.flatMap(position => positionMarks(position, datum, level)),
@@ -100,7 +111,7 @@ export function rowsOf(marks: Mark[]): MarkRow[] {
   const rows = new Map<string, MarkRow>()
   for (const mark of marks) {
     if (mark.kind !== 'hole' || mark.height === undefined || mark.running === undefined) continue
-    const key = mark.height.toFixed(1)
+    const key = (mark.fromLevel ?? mark.height).toFixed(1)
     const row = rows.get(key) ?? { id: key, label: '', height: mark.height, marks: [] }
     row.marks.push({ ...mark, running: mark.running })
     rows.set(key, row)

@@ -3,7 +3,7 @@ import type { Finding } from '../finding'
 import { hangFindings, orderFindings, type HangingOrder } from '../hang'
 import { arraysOf, type Job, type PlanContext, type Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
-import type { Marking } from '../mark'
+import { markFindings, type Marking } from '../mark'
 import { placedOf, type ArrayPlan, type Mounting, type Placed } from '../mount'
 import { rulesFor } from '../rules'
 import type { NextProbe, Survey } from '../survey'
@@ -66,15 +66,16 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
   const hanging = through.hang(steadyArrays, lifts, catalogue, rules)
   const probe = through.probe(wall, surveyed, mounted, catalogue, units)
   const { findings, ...found } = surveyed
+  const marking = through.mark(document, steadyArrays, rules)
   const laid = arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
   return {
     id: document.id,
     ...found,
     ...probe && { nextProbe: probe },
     arrays,
-    marking: through.mark(document, steadyArrays, rules),
+    marking,
     hanging,
-    findings: withOverrides([...findings, ...hangFindings(arrays, built), ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
+    findings: withOverrides([...findings, ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built), ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
   }
 }
 

@@ -107,7 +107,7 @@ export const HOUSE_RULES: HouseRule[] = [
     ],
   },
   {
-    key: 'level', stage: 'mark', title: 'What is level', otherwise: 'gravity', planned: false,
+    key: 'level', stage: 'mark', title: 'What is level', otherwise: 'gravity', planned: true,
     schools: [
       { value: 'gravity', name: 'is true to gravity', why: 'A spirit level is right next year, too; a line of the building may be wrong.' },
       { value: 'building-line', name: 'runs with a line of the building that is seen beside it', why: 'The eye compares with the nearest line: true beside crooked looks crooked.' },

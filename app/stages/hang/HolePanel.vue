@@ -2,7 +2,7 @@
 import { Check, ChevronLeft, ChevronRight, X } from 'lucide-vue-next'
 import { format } from 'date-fns'
 import type { MadeHole } from '~~/core/log'
-import { fromPrintedLevel } from '~~/core/mark'
+import { fromPrintedLevel, turned } from '~~/core/mark'
 import { isSame } from '~~/core/subject'
 
 /** One hole at a time, in figures that can be read from the ladder; what the drill met is recorded. */
@@ -42,7 +42,9 @@ function record(result: MadeHole['result']) {
     document.getElementById(nameId)?.focus()
     return
   }
-  const { id, x, y } = step.value.hole
+  const { id, ...planned } = step.value.hole
+  // What missed is a reading of the wall, and lies where the drill went in; what hit is told where the plan has it.
+  const { x, y } = result === 'hit' ? planned : turned(planned, plan.value?.marking.levelLine?.turn)
   store.record(name.value.trim(), { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() } })
   if (result === 'hit') go(1)
   else note.value = ''

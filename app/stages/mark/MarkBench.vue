@@ -59,6 +59,9 @@ useCommands([
       :actions="levelActions"
       :hint="marking?.levelLine ? `${marking.levelLine.label.charAt(0).toUpperCase()}${marking.levelLine.label.slice(1)}. Empty it to follow the house rule.` : 'No array yet, so there is no level line.'"
     />
+    <p v-if="marking?.levelLine?.turn" class="text-sm font-semibold text-caution" data-testid="turned">
+      It runs with a line of the building, {{ marking.levelLine.turn.slope }} mm/m up to the right. Strike it by its two heights, and measure square to it.
+    </p>
     <label class="flex items-center gap-2 text-sm">
       <input v-model="fine" type="checkbox" class="size-5 accent-[var(--color-pine)]"> Finer figures: {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}
     </label>

@@ -9,6 +9,17 @@ const { tool } = useSurveyTool()
 const wall = computed(() => store.wall!)
 const feature = computed(() => wall.value.features?.find(({ id }) => id === selectedOf('feature')))
 const set = (label: string, recipe: (feature: Feature) => void) => store.edit(label, wall => recipe(wall.features!.find(({ id }) => id === feature.value!.id)!))
+const readSlope = (text: string): Read<number | undefined> => {
+  if (text.trim() === '') return { ok: true, value: undefined }
+  const value = Number(text.trim().replace(',', '.').replace('−', '-'))
+  return Number.isFinite(value) ? { ok: true, value } : { ok: false, message: `“${text}” is not a number of mm/m` }
+}
+const slopeActions: FieldActions<number | undefined> = {
+  commit: slope => set('Slope of a line', (feature) => {
+    if (slope === undefined) delete feature.slope
+    else feature.slope = slope
+  }),
+}
 const drawing = computed(() => tool.value?.enters === 'feature' ? tool.value.kind : '')
 const fault = ref('')
 function addTyped(kind: string) {
@@ -54,6 +65,7 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
         <LengthField :key="`w${feature.id}`" label="Width" :value="feature.width" :actions="{ commit: mm => set('Size of a feature', (feature) => { feature.width = mm }) }" />
         <LengthField :key="`h${feature.id}`" label="Height" :value="feature.height" :actions="{ commit: mm => set('Size of a feature', (feature) => { feature.height = mm }) }" />
       </div>
+      <TypedField :key="`s${feature.id}`" class="mt-2" label="Rises to the right, mm/m" :shown="feature.slope === undefined ? '' : String(feature.slope)" :read="readSlope" :actions="slopeActions" hint="Of a line that is seen beside displays, with a level. Empty where not measured; less than 0 where it falls." />
       <label class="mt-1 flex min-h-[var(--target)] items-center gap-2 text-sm">
         <input type="checkbox" class="size-5" :checked="feature.keepReachable === true" @change="set('Within reach', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"> must stay within reach
       </label>

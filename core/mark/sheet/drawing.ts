@@ -3,6 +3,7 @@ import type { Wall } from '../../job'
 import type { ArrayPlan } from '../../mount'
 import type { Member } from '../../survey'
 import type { Marking } from '../index'
+import { levelAt } from '../level'
 import { rowsOf } from '../marks'
 import { group, INK, label, line, rect } from './svg'
 
@@ -38,7 +39,7 @@ export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): 
     line(x(outline.x + outline.width / 2), y(outline.y) + 3, x(outline.x + outline.width / 2), y(outline.y + outline.height) - 3, CHAIN),
   ])
   const level = levelLine
-    ? [line(x(0) - 3, y(levelLine.y), x(wall.width) + 3, y(levelLine.y), CHAIN), label('level line', x(0) + 1, y(levelLine.y) - 0.8, 2.4, { fill: '#2350a0' })]
+    ? [line(x(0) - 3, y(levelAt(levelLine, 0)), x(wall.width) + 3, y(levelAt(levelLine, wall.width)), CHAIN), label('level line', x(0) + 1, y(levelAt(levelLine, 0)) - 0.8, 2.4, { fill: '#2350a0' })]
     : []
   return group({}, ...members, box({ x: 0, y: 0, width: wall.width, height: wall.height }, HEAVY), ...features, ...arrays, ...level)
 }

@@ -51,7 +51,7 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, paper: Pap
     label(`Mark-out · drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`, width - margin, margin + 4.5, 3.4, { 'text-anchor': 'end' }),
     stops > 0 ? label(`Not to be drilled from: ${stops} ${stops === 1 ? 'stop stands' : 'stops stand'} against this plan.`, width - margin, margin + 9.5, 3.4, { 'text-anchor': 'end', 'font-weight': 600, 'fill': STOP }) : '',
     label(`Datum: ${datum.label}. Every figure runs from there; never add from mark to mark.`
-      + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.` : ''), margin, margin + 9.5, 2.9),
+      + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.${levelLine.turn ? ` It is not level: it runs with a line of the building, ${levelLine.turn.slope} mm/m up to the right; strike it by its two heights and measure square to it.` : ''}` : ''), margin, margin + 9.5, 2.9),
     label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tolerance(accuracy.rounding)} off, the level line’s own rounding included. ${howTrue(accuracy, job.rules, units)}`, margin, margin + 13.5, 2.9),
     ...houseRules(job, paper).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, RULES)),
     line(margin, margin + head - 2, width - margin, margin + head - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
