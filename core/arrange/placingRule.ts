@@ -1,5 +1,6 @@
 import type { Feature, Rules, ScreenArray, Wall } from '../job'
 import { chosenFigure } from '../rules'
+import type { UnitSystem } from '../units'
 import { EYE } from './viewing'
 
 type Place = Pick<ScreenArray, 'at' | 'follows'>
@@ -25,7 +26,7 @@ function widestRoom(features: Feature[]): [Feature, Feature] | undefined {
  * // a counter 1050 high before the middle of the wall
  * placeByRule(wall, { placingHeight: 'above-furniture', clearAboveFurniture: 100 }).follows.y // { rule: 'above', feature: 'f1', value: 100 }
  */
-export function placeByRule({ width, height, features = [] }: Wall, rules: Rules): Place | undefined {
+export function placeByRule({ width, height, features = [] }: Wall, rules: Rules, units: UnitSystem = 'metric'): Place | undefined {
   const x = width / 2
   const at = (y = height / 2): ScreenArray['at'] => ({ x: { edge: 'centre', value: x }, y: { edge: 'centre', value: y } })
   const inLine = features.filter(feature => feature.x <= x && feature.x + feature.width >= x)
@@ -33,10 +34,10 @@ export function placeByRule({ width, height, features = [] }: Wall, rules: Rules
     case 'asked': return { at: at() }
     case 'seated-eye': return { at: at(), follows: { y: { rule: 'eye', value: EYE.seated } } }
     case 'standing-eye': return { at: at(), follows: { y: { rule: 'eye', value: EYE.standing } } }
-    case 'fixed': return { at: at(chosenFigure('fixedHeight', rules)) }
+    case 'fixed': return { at: at(chosenFigure('fixedHeight', rules, units)) }
     case 'above-furniture': {
       const highest = inLine.filter(({ kind }) => FURNITURE.includes(kind)).sort((a, b) => topOf(b) - topOf(a))[0]
-      return highest && { at: at(), follows: { y: { rule: 'above', feature: highest.id, value: chosenFigure('clearAboveFurniture', rules) } } }
+      return highest && { at: at(), follows: { y: { rule: 'above', feature: highest.id, value: chosenFigure('clearAboveFurniture', rules, units) } } }
     }
     case 'between-features': {
       const room = widestRoom(inLine)

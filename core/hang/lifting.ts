@@ -20,7 +20,7 @@ const EACH = 23
 const ABOVE_SHOULDER = 0.7
 const SHOULDER = 1400
 /** Nobody holds both ends of what is longer, mm. */
-const ARMS = 1200
+const ARMS = 1000
 /** Edges above these are reached from a platform, and from a tower, mm. */
 const PLATFORM = 2000
 const TOWER = 3500

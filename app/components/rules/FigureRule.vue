@@ -5,7 +5,7 @@ import { formatLength, parseLength, type UnitSystem } from '~~/core/units'
 /** A house rule that is a length: what holds here, who chose it, and to choose it for this level. */
 const { figure, levels, level, units } = defineProps<{ figure: RuleFigure, levels: RuleLevels, level: RuleLevel, units: UnitSystem }>()
 const emit = defineEmits<{ choose: [mm: number | undefined] }>()
-const shown = computed(() => formatLength(chosenFigure(figure.key, effectiveRules(levels)), units, { decimals: 1, denominator: 32 }))
+const shown = computed(() => formatLength(chosenFigure(figure.key, effectiveRules(levels), units), units, { decimals: 1, denominator: 32 }))
 const typed = ref<string>()
 const fault = ref('')
 function choose() {

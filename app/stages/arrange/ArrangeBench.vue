@@ -75,7 +75,7 @@ async function addGrid() {
   const base = store.wall!.structure.kind
   const fastener = optionsOf('fastener', undefined, (model: Model) => (model as Fastener).base === base)[0]?.value
   if (fastener) take('fastener', fastener)
-  const place = placeByRule(store.wall!, store.rules)
+  const place = placeByRule(store.wall!, store.rules, store.siteUnits)
   if (!place) missed.value = 'The house rule for heights finds nothing on this wall to go by: the array is put in the middle.'
   store.edit('Add an array', (wall) => {
     store.arrayId = addArray(wall, {

@@ -7,7 +7,7 @@ const { tell } = useUnits()
 const { select, isSelected } = useSelection()
 const orders = computed(() => plan.value?.hanging.filter(({ steps }) => steps.length > 0) ?? [])
 const FROM: Record<Lifting['from'], string> = { floor: 'from the floor', platform: 'from a platform', tower: 'from a tower' }
-const by = ({ people, aid, from }: Lifting) => `${aid ? `lift aid and ${people} people` : people === 1 ? 'one person' : `${people} people`}, ${FROM[from]}`
+const by = ({ people, aid, from }: Lifting) => `${aid ? `lift aid and ${people} people` : people === 1 ? '1 person' : `${people} people`}, ${FROM[from]}`
 </script>
 
 <template>
@@ -28,7 +28,7 @@ const by = ({ people, aid, from }: Lifting) => `${aid ? `lift aid and ${people} 
             <span class="figures w-6 shrink-0 text-right text-ink-soft">{{ n + 1 }}</span>
             <span class="w-16 shrink-0 text-base">{{ label }}</span>
             <span>
-              {{ by(lifting) }}{{ pulledOut ? '; its mount pulled out to pass under the row above' : '' }}{{ lifting.handling === 'face-down' ? '; brackets fitted face down on a padded bench' : '' }}
+              {{ by(lifting) }}{{ pulledOut ? '; pulled out to pass' : '' }}{{ lifting.handling === 'face-down' ? '; brackets fitted face down on a padded bench' : '' }}
               <span class="block text-xs font-normal text-ink-soft">{{ tell(lifting.why) }}</span>
             </span>
           </button>

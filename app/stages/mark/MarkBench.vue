@@ -12,7 +12,7 @@ const { plan } = useWallPlan()
 const { system, precision, show, suffix } = useUnits()
 const { fine } = usePreferences()
 const marking = computed(() => plan.value?.marking)
-const accuracy = computed(() => accuracyOf(marking.value?.marks ?? [], system.value, precision.value, chosenFigure('markingSigma', store.rules)))
+const accuracy = computed(() => accuracyOf(marking.value?.marks ?? [], system.value, precision.value, chosenFigure('markingSigma', store.rules, system.value)))
 const address = (format: string) => `/api/sites/${store.site}/walls/${store.id}/sheet?format=${format}&paper=${paper.value}&units=${system.value}&fine=${fine.value ? 1 : 0}`
 
 const datumActions: FieldActions<number> = {

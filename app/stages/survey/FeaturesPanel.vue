@@ -65,10 +65,12 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
         <LengthField :key="`w${feature.id}`" label="Width" :value="feature.width" :actions="{ commit: mm => set('Size of a feature', (feature) => { feature.width = mm }) }" />
         <LengthField :key="`h${feature.id}`" label="Height" :value="feature.height" :actions="{ commit: mm => set('Size of a feature', (feature) => { feature.height = mm }) }" />
       </div>
-      <TypedField :key="`s${feature.id}`" class="mt-2" label="Rises to the right, mm/m" :shown="feature.slope === undefined ? '' : String(feature.slope)" :read="readSlope" :actions="slopeActions" hint="Of a line that is seen beside displays, with a level. Empty where not measured; less than 0 where it falls." />
-      <label class="mt-1 flex min-h-[var(--target)] items-center gap-2 text-sm">
-        <input type="checkbox" class="size-5" :checked="feature.keepReachable === true" @change="set('Within reach', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"> must stay within reach
-      </label>
+      <div class="mt-2 grid grid-cols-2 items-end gap-x-3">
+        <TypedField :key="`s${feature.id}`" label="Rises to the right, mm/m" :shown="feature.slope === undefined ? '' : String(feature.slope)" :read="readSlope" :actions="slopeActions" />
+        <label class="flex min-h-[var(--target)] items-center gap-2 text-sm">
+          <input type="checkbox" class="size-5" :checked="feature.keepReachable === true" @change="set('Within reach', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"> must stay within reach
+        </label>
+      </div>
       <button type="button" class="press w-full" @click="store.edit('Delete a feature', wall => { wall.features = wall.features?.filter(({ id }) => id !== selectedOf('feature')) })">
         <X class="size-4" aria-hidden="true" /> Delete
       </button>

@@ -33,7 +33,7 @@ const ALWAYS_TOLD = new Set<string>(['proofOfFraming', 'coveringCountsAsGap', 'h
 
 function houseRules({ rules, site }: Job, paper: Paper): string[] {
   const told = HOUSE_RULES.filter(({ key }) => ALWAYS_TOLD.has(key) || rules[key] !== undefined).map(rule => `${rule.title.toLowerCase()}: ${chosenOption(rule, rules).name}`)
-  return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${toleranceToString(chosenFigure('markingSigma', rules), site.units)}.`, paper, RULES)
+  return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${toleranceToString(chosenFigure('markingSigma', rules, site.units), site.units)}.`, paper, RULES)
 }
 /** How deep the block at the top of every page is. */
 const headOf = (job: Job, paper: Paper) => 17.4 + 3.3 * houseRules(job, paper).length
@@ -43,7 +43,7 @@ function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, paper: Pap
   const head = headOf(job, paper)
   const show = (mm: number) => formatLength(mm, units, precision)
   const { datum, levelLine, marks } = plan.marking
-  const accuracy = accuracyOf(marks, units, precision, chosenFigure('markingSigma', job.rules))
+  const accuracy = accuracyOf(marks, units, precision, chosenFigure('markingSigma', job.rules, units))
   const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
   const tolerance = (mm: number) => toleranceToString(mm, units)
   return group({},
