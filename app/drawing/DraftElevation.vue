@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3-zoom'
-import { select } from 'd3-selection'
 import type { Rect } from '~~/core/geometry'
+import type { Zoom } from './useZoom'
 import type { Canvas } from '~/stages/stage'
 
 /** The wall from the front: structure, features, screens, plates, level line and the main dimensions. */
 const { width, height, canvas } = defineProps<{ width: number, height: number, canvas: Canvas }>()
 const emit = defineEmits<{
-  zoomed: [transform: ZoomTransform]
+  zoomed: [zoom: Zoom]
   pointed: [at: { x: number, y: number }]
   drawn: [rect: Rect]
   dimension: [side: 'left' | 'right' | 'bottom' | 'top', value: number, at: { x: number, y: number }]
@@ -23,17 +22,7 @@ const PICKED = ['hole', 'reading', 'feature', 'screen', 'member'] as const
 const { hovered, select: choose } = useSelection()
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
-const behaviour = zoom<SVGSVGElement, unknown>()
-  .scaleExtent([1, 30])
-  .filter((event: MouseEvent) => event.type === 'wheel' || event.button === 1 || (event.button === 0 && !draws.value && event.target === svg.value))
-  .on('zoom', ({ transform }: D3ZoomEvent<SVGSVGElement, unknown>) => emit('zoomed', transform))
-watchEffect(() => {
-  if (svg.value) select(svg.value).call(behaviour).on('dblclick.zoom', null)
-})
-defineExpose({
-  zoomBy: (factor: number) => svg.value && behaviour.scaleBy(select(svg.value), factor),
-  fit: () => svg.value && behaviour.transform(select(svg.value), zoomIdentity),
-})
+defineExpose(useZoom(svg, { starts: event => !draws.value && event.target === svg.value, zoomed: zoom => emit('zoomed', zoom) }))
 
 const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.scale} ${view.value.x(0)} ${view.value.y(0)})`)
 const cursor = ref<{ x: number, y: number }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { scaleLinear } from 'd3-scale'
+import { ticks as ticksOf } from 'd3-array'
 import { isSame, keyOf, type Subject } from '~~/core/subject'
 
 /** The tape: running dimensions from the datum along one row, drawn as the tape would be read. */
@@ -23,7 +23,7 @@ const EDGE = 14
 const ticks = computed(() => {
   const [from, to] = [view.value.wallX(0) - datum.value, view.value.wallX(width) - datum.value]
   const unit = system.value === 'metric' ? 1 : FOOT
-  return scaleLinear().domain([from / unit, to / unit]).ticks(Math.max(2, width / 70))
+  return ticksOf(from / unit, to / unit, Math.max(2, width / 70))
     .map(value => ({ x: view.value.x(value * unit + datum.value), text: show(value * unit) }))
     .filter(({ x }) => x > Math.max(view.value.x(0), 0) + 10 && x < Math.min(view.value.x(length.value), width) - 10)
 })

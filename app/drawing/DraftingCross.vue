@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import type { Rect } from '~~/core/geometry'
 import type { Canvas } from '~/stages/stage'
+import { WHOLE, type Zoom } from './useZoom'
 
 /**
  * The wall as installers draw it: elevation, section to its right at the same height, plan below
@@ -36,7 +36,7 @@ const height = computed(() => {
 })
 const fit = computed(() => Math.min(fitWidth.value, (height.value - PAD.top - PAD.foot) / (wall.value?.height ?? 1)))
 
-const transform = shallowRef<ZoomTransform>(zoomIdentity)
+const transform = shallowRef<Zoom>(WHOLE)
 const view = computed<DraftView>(() => {
   const { k, x: tx, y: ty } = transform.value
   const left = (width.value - (wall.value?.width ?? 0) * fit.value) / 2

@@ -1,5 +1,4 @@
-import { drag, type D3DragEvent } from 'd3-drag'
-import { select } from 'd3-selection'
+import type { D3DragEvent } from 'd3-drag'
 import type { ShallowRef } from 'vue'
 
 /** A hand on the drawing, mm of the wall: how far it has come, within what reach it snaps, and whether snapping is off. */
@@ -15,9 +14,14 @@ export function useDraftDrag(
 ): void {
   const view = useDraftView()
   let way = { x: 0, y: 0 }
-  watchEffect((onCleanup) => {
-    const element = part.value
+  // Fetched once the drawing stands, and once for all its parts.
+  const hand = Promise.all([import('d3-drag'), import('d3-selection')])
+  watch(part, async (element, _before, onCleanup) => {
     if (!element) return
+    let gone = false
+    onCleanup(() => { gone = true })
+    const [{ drag }, { select }] = await hand
+    if (gone) return
     const behaviour = drag<SVGGElement, unknown>()
       .filter((event: MouseEvent) => enabled() && event.button === 0)
       .container(() => element.ownerSVGElement!)
@@ -30,6 +34,5 @@ export function useDraftDrag(
       })
       .on('end', moved)
     select(element).call(behaviour)
-    onCleanup(() => select(element).on('.drag', null))
-  })
+  }, { immediate: true })
 }
