@@ -26,8 +26,6 @@ export default defineNuxtConfig({
     },
   },
   css: ['~/assets/main.css'],
-  // What a link leads to is fetched when somebody goes for it: a wall is opened far oftener than left.
-  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   compatibilityDate: '2026-01-01',
   nitro: { errorHandler: '~~/server/error.ts' },
   vite: {

@@ -4,6 +4,9 @@ import { ROOMS } from '~/stages'
 /** What is fetched only when it is first shown, beside the stages. */
 const PARTS = [() => import('~/components/shell/CommandPalette.vue'), () => import('~/components/shell/KeySheet.vue'), () => import('~/components/shell/ConflictBanner.vue'), () => import('~/components/shell/RefusedList.vue')]
 
+/** Where one goes from a wall: its site, the list of sites, the house rules. */
+const PAGES = ['/', '/sites/any', '/sites/any/rules', '/sites/any/walls/any/rules']
+
 /** So long after the first plan the rest is fetched, ms. */
 const AFTER = 500
 
@@ -22,7 +25,7 @@ export function useEveryStage(): void {
     await until(() => plan.value !== undefined || failed.value !== undefined).toBe(true)
     // What was planned is drawn first.
     await new Promise(done => setTimeout(done, AFTER))
-    const fetched = await Promise.allSettled([load(), ...[...ROOMS.flatMap(({ parts }) => parts), ...PARTS].map(part => part())])
+    const fetched = await Promise.allSettled([load(), ...[...ROOMS.flatMap(({ parts }) => parts), ...PARTS].map(part => part()), ...PAGES.map(page => preloadRouteComponents(page))])
     atHand.value = house.value !== undefined && fetched.every(({ status }) => status === 'fulfilled')
   })
 }

@@ -9,13 +9,13 @@ const id = useId()
 
 <template>
   <header class="flex h-[calc(var(--target)+12px)] shrink-0 items-center gap-3 bg-bar px-3 text-on-bar">
-    <NuxtLink to="/" class="flex items-center gap-2 font-bold" aria-label="Wide Trellis, all sites">
+    <NuxtLink to="/" no-prefetch class="flex items-center gap-2 font-bold" aria-label="Wide Trellis, all sites">
       <img src="/mark.svg" alt="" class="size-7"> <span class="hidden sm:inline">Wide Trellis</span>
     </NuxtLink>
     <nav class="flex min-w-0 flex-1 items-center gap-2 text-sm" aria-label="Where you are">
       <template v-for="({ title, to }, index) in crumbs" :key="title">
         <span v-if="index > 0" class="text-on-bar-soft" aria-hidden="true">›</span>
-        <NuxtLink v-if="to" :to="to" class="shrink-0 text-on-bar-soft hover:underline">{{ title }}</NuxtLink>
+        <NuxtLink v-if="to" :to="to" no-prefetch class="shrink-0 text-on-bar-soft hover:underline">{{ title }}</NuxtLink>
         <span v-else class="truncate font-semibold">{{ title }}</span>
       </template>
     </nav>

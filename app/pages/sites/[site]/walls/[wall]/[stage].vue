@@ -36,7 +36,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
           {{ title }}
         </option>
       </select>
-      <NuxtLink :to="`${base}/rules`" class="hidden shrink-0 text-sm text-on-bar-soft hover:underline md:inline">House rules</NuxtLink>
+      <NuxtLink :to="`${base}/rules`" no-prefetch class="hidden shrink-0 text-sm text-on-bar-soft hover:underline md:inline">House rules</NuxtLink>
     </TopBar>
     <WallUnopened v-if="failed" :why="failed" />
     <template v-else-if="store.wall">
