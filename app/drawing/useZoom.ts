@@ -1,3 +1,4 @@
+import { until } from '@vueuse/core'
 import type { D3ZoomEvent, ZoomTransform } from 'd3-zoom'
 import type { ShallowRef } from 'vue'
 
@@ -11,7 +12,9 @@ export const WHOLE: Zoom = { k: 1, x: 0, y: 0 }
  * @param starts whether the hand may take hold of the drawing where it comes down
  */
 export function useZoom(svg: Readonly<ShallowRef<SVGSVGElement | null>>, { starts, zoomed }: { starts: (event: MouseEvent) => boolean, zoomed: (zoom: Zoom) => void }) {
-  const behaviour = new Promise<void>(done => onNuxtReady(done)).then(() => Promise.all([import('d3-zoom'), import('d3-selection')])).then(([{ zoom, zoomIdentity }, { select }]) => ({
+  const { plan, failed } = useWallPlan()
+  const drawn = until(() => plan.value !== undefined || failed.value !== undefined).toBe(true).then(() => new Promise<void>(done => onNuxtReady(done)))
+  const behaviour = drawn.then(() => Promise.all([import('d3-zoom'), import('d3-selection')])).then(([{ zoom, zoomIdentity }, { select }]) => ({
     select, zoomIdentity,
     behaviour: zoom<SVGSVGElement, unknown>()
       .scaleExtent([1, 30])
