@@ -1,7 +1,15 @@
+import { LIMITS } from './limits'
+
 /** Something wrong in what was given, and where: a JSON path such as `$.walls[0].width`, and words. */
 export interface Fault { path: string, message: string }
 
-/** A job or an edit that cannot be taken; carries every fault, not only the first. */
+/** How many things are wrong, in words; checking stops after so many. */
+export function countOfFaults({ length }: Fault[]): string {
+  if (length === 1) return 'One thing is wrong'
+  return length < LIMITS.faults ? `${length} things are wrong` : `${length} things are wrong, and there may be more: checking stopped there`
+}
+
+/** A job or an edit that cannot be taken; carries its faults, not only the first. */
 export class InvalidJob extends Error {
   readonly faults: Fault[]
 

@@ -1,10 +1,12 @@
-import { array, boolean, number, object, string, type ISchema, type ObjectShape, type Schema } from 'yup'
+import { array, boolean, number, object, setLocale, string, type ISchema, type ObjectShape, type Schema } from 'yup'
 import { LIMITS } from './limits'
 
 /*
  * What the fields of the job file are made of. Each maker takes what the field is called and, in a model of the
  * catalogue, under which heading it stands: editor, tables, JSON Schema and documentation are drawn from both.
  */
+
+setLocale({ mixed: { notNull: 'is null; what is not known is left out' } })
 
 /** How a field is typed and shown. */
 export type FieldKind = 'length' | 'figure' | 'count' | 'text' | 'choice' | 'choices' | 'names' | 'lengths' | 'slots' | 'uses'
@@ -36,6 +38,8 @@ export const notLess = (unit: string, label?: string, section?: string) => figur
 /** A length or a place, mm. */
 export const length = (label?: string, section?: string) => figure('mm', label, section).meta({ kind: 'length' })
   .min(-10 * LIMITS.wall, tooFar).max(10 * LIMITS.wall, tooFar)
+/** The face of a framing member, mm. */
+export const memberWidth = (label?: string) => size(label).max(LIMITS.member, ({ value }: Written) => `must be at most ${LIMITS.member} mm, and is ${shown(value)}`)
 /** A length above 0, mm. */
 export const size = (label?: string, section?: string) => length(label, section).moreThan(0, positive)
 /** A length of 0 or more, mm. */
@@ -46,10 +50,13 @@ export const count = (most: number, label?: string, section?: string) => figure(
   .min(1, ({ value }: Written) => `must be at least 1, and is ${shown(value)}`)
   .max(most, ({ value }: Written) => `must be at most ${most}, and is ${shown(value)}`)
 
-/** Any text, up to so many characters. */
-export const text = (label?: string, section?: string, most = 200) => string().typeError(notA('text')).max(most, `must be at most ${most} characters`).meta({ kind: 'text', label, section })
+// eslint-disable-next-line no-control-regex
+const OFF_LINE = /[\u0000-\u001F\u007F-\u009F]/
+/** A line of text. */
+const writing = (most: number, label?: string, section?: string) => string().typeError(notA('text')).max(most, `must be at most ${most} characters`).meta({ kind: 'text', label, section })
+export const text = (label?: string, section?: string) => writing(200, label, section).test('line', 'must be one line of text', v => !v || !OFF_LINE.test(v))
 /** Text of which a person may write much. */
-export const note = (label?: string, section?: string) => text(label, section, 2_000)
+export const note = (label?: string, section?: string) => writing(2_000, label, section)
 /** Text of which a person may write much, and must write something. */
 export const reason = (label?: string) => note(label).required('must not be empty')
 /** Text that has to be there. */

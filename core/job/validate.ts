@@ -1,30 +1,15 @@
-import { ValidationError, type Schema } from 'yup'
 import { InvalidJob, type Fault } from './fault'
 import { logEntrySchema, type LogEntry } from '../log/entry'
+import { schemaFaults } from './check'
 import { broughtUpToDate } from './earlier'
 import { evidenceSchema } from './evidence'
 import { LIMITS } from './limits'
+import { soundJsonFault } from './soundJson'
 import { jobSchema, type Catalogue, type Job } from './job'
 import { same } from './merge'
 import { COLUMN_ALIGNMENTS, ROW_ALIGNMENTS, type Alignment } from './screenArray'
 import { rulesSchema } from './site'
 import { wallSchema, type Wall } from './wall'
-
-/** Every fault of a value by a schema, each at its JSON path under `root`. Nothing is coerced. */
-export function schemaFaults(schema: Pick<Schema, 'validateSync'>, value: unknown, root: string): Fault[] {
-  try {
-    schema.validateSync(value, { strict: true, abortEarly: false })
-    return []
-  }
-  catch (error) {
-    if (!(error instanceof ValidationError)) throw error
-    const found = error.inner.length > 0 ? error.inner : [error]
-    return found.map(({ path, errors }) => ({
-      path: path ? `${root}.${path}` : root,
-      message: errors.join('; '),
-    }))
-  }
-}
 
 function repeated(ids: { id: string }[], path: string): Fault[] {
   const seen = new Set<string>()
@@ -100,6 +85,13 @@ function correctionFaults(log: LogEntry[]): Fault[] {
   })
 }
 
+/** The screens of a wall as it is planned: those of all its alternatives, or of one, with those that belong to all. */
+function screenCountFaults({ arrays, alternatives = [] }: Wall, path: string): Fault[] {
+  const most = Math.max(...[undefined, ...alternatives.map(({ id }) => id)].map(shown =>
+    arrays.filter(({ alternative }) => alternative === undefined || alternative === shown).reduce((sum, { rows, columns }) => sum + rows * columns, 0)))
+  return most > LIMITS.screens ? [{ path: `${path}.arrays`, message: `ask for ${most} screens in all; at most ${LIMITS.screens} can be planned on one wall` }] : []
+}
+
 function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[] {
   return [
     ...repeated(wall.arrays, `${path}.arrays`),
@@ -111,6 +103,7 @@ function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[]
     ...placesOutsideGrid(wall, path),
     ...alignmentFaults(wall, path),
     ...alternativeFaults(wall, path),
+    ...screenCountFaults(wall, path),
   ]
 }
 
@@ -149,7 +142,7 @@ function faultsOfChange(wall: Record<string, unknown>, good: Wall, root: string)
 export function wallFaults(wall: unknown, catalogue: Catalogue, root = '$', good?: Wall): Fault[] {
   const isEdit = good !== undefined && typeof wall === 'object' && wall !== null && !Array.isArray(wall)
   const faults = isEdit ? faultsOfChange(wall as Record<string, unknown>, good, root) : schemaFaults(wallSchema, wall, root)
-  return faults.length > 0 ? faults : wallLinkFaults(wall as Wall, catalogue, root)
+  return faults.length > 0 ? faults : wallLinkFaults(wall as Wall, catalogue, root).slice(0, LIMITS.faults)
 }
 
 /** Every fault of one reading by itself, at paths under `$`. */
@@ -173,9 +166,11 @@ export function logEntryFaults(entry: unknown): Fault[] {
  * @throws InvalidJob with every fault by JSON path, as the file has it
  */
 export function validateJob(value: unknown): Job {
+  const unsound = soundJsonFault(value)
+  if (unsound) throw new InvalidJob([unsound])
   const { job, pathBefore } = broughtUpToDate(value)
   const refuseFor = (faults: Fault[]) => {
-    if (faults.length > 0) throw new InvalidJob(faults.map(({ path, message }) => ({ path: pathBefore(path), message })))
+    if (faults.length > 0) throw new InvalidJob(faults.slice(0, LIMITS.faults).map(({ path, message }) => ({ path: pathBefore(path), message })))
   }
   refuseFor(schemaFaults(jobSchema, job, '$'))
   const { walls, log, catalogue } = job as Job

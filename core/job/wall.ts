@@ -1,5 +1,5 @@
 import type { InferType } from 'yup'
-import { amount, extent, figure, flag, group, length, list, maybe, must, name, note, oneOf, point, shown, size, text } from './fields'
+import { amount, extent, figure, flag, group, length, list, maybe, memberWidth, must, name, note, oneOf, point, shown, size, text } from './fields'
 import { LIMITS } from './limits'
 import { evidenceSchema } from './evidence'
 import { BASES } from './fastener'
@@ -7,13 +7,13 @@ import { screenArraySchema } from './screenArray'
 import { ownRules } from './site'
 
 /** A framing member that is known: a stud or its like, upright over the wall's height. */
-const framingSchema = group({ id: text('Numbered as listed where absent: k1, k2, …'), centre: must(length()), width: must(size()) })
+const framingSchema = group({ id: text('Numbered as listed where absent: k1, k2, …'), centre: must(length()), width: must(memberWidth()) })
 export type Framing = InferType<typeof framingSchema>
 
 /** What carries the load behind the covering. */
 const structureSchema = group({
   kind: must(oneOf(BASES)),
-  memberWidth: size('Face width of a member'), memberDepth: size('Depth of a member'), spacing: size('Usual distance from centre to centre'),
+  memberWidth: memberWidth('Face width of a member'), memberDepth: size('Depth of a member'), spacing: size('Usual distance from centre to centre'),
   specificGravity: amount('', 2, 'Of the wood, oven-dry'),
   gauge: size('Thickness of a steel stud’s steel'),
   steelStrength: amount('MPa', 1_000, 'Tensile strength of a steel stud'),

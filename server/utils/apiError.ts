@@ -1,5 +1,5 @@
 import { createError, type H3Error } from 'h3'
-import type { Fault } from '../../core/job'
+import { countOfFaults, type Fault } from '../../core/job'
 
 /** What a refused request is answered with: one shape for every error of the API. */
 export interface ApiErrorBody {
@@ -23,4 +23,4 @@ export function apiError(status: number, code: string, message: string, more: { 
 export const notFound = (what: string) => apiError(404, 'not-found', `There is no ${what} here. It may have been opened from an old link.`)
 
 export const validationError = (faults: Fault[]) =>
-  apiError(422, 'invalid', faults.length === 1 ? `One thing is wrong: ${faults[0]!.path} ${faults[0]!.message}` : `${faults.length} things are wrong.`, { faults })
+  apiError(422, 'invalid', faults.length === 1 ? `One thing is wrong: ${faults[0]!.path} ${faults[0]!.message}` : `${countOfFaults(faults)}.`, { faults })

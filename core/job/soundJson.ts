@@ -1,0 +1,48 @@
+import type { Fault } from './fault'
+
+/** Values lie in each other so deep at most. */
+const DEEPEST = 64
+// Line breaks and tabs are text; what else is under a space, and the C1 set, is none.
+// eslint-disable-next-line no-control-regex
+const CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F-\u009F]/
+
+// A high surrogate that no low one follows, or a low one that no high one precedes.
+const HALF = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/
+
+/** What is wrong with a text, whatever it says. */
+function textFault(text: string): string | undefined {
+  if (HALF.test(text)) return 'has half a character in it (a lone surrogate)'
+  const control = CONTROL.exec(text)
+  return control ? `has a control character in it (U+${control[0].charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')})` : undefined
+}
+
+function look(value: unknown, path: string, depth: number): Fault | undefined {
+  if (typeof value === 'string') {
+    const message = textFault(value)
+    return message ? { path, message } : undefined
+  }
+  if (typeof value !== 'object' || value === null) return undefined
+  if (depth > DEEPEST) return { path, message: `lies deeper than ${DEEPEST} levels` }
+  if (Array.isArray(value)) {
+    for (let n = 0; n < value.length; n++) {
+      const fault = look(value[n], `${path}[${n}]`, depth + 1)
+      if (fault) return fault
+    }
+    return undefined
+  }
+  for (const key of Object.keys(value)) {
+    const message = key === '__proto__' ? 'is a name that cannot be kept' : textFault(key)
+    const fault = message ? { path: `${path}.${JSON.stringify(key).slice(1, -1)}`, message } : look((value as Record<string, unknown>)[key], `${path}.${key}`, depth + 1)
+    if (fault) return fault
+  }
+  return undefined
+}
+
+/**
+ * The first thing in a value read from JSON that no rule for what it says would look for: it lies too deep, a text is
+ * no text, a key cannot be kept.
+ *
+ * @example
+ * soundJsonFault({ site: { name: 'Pier\u0000' } }) // { path: '$.site.name', message: 'has a control character in it (U+0000)' }
+ */
+export const soundJsonFault = (value: unknown): Fault | undefined => look(value, '$', 0)
