@@ -36,5 +36,11 @@ export default defineNuxtConfig({
   },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   telemetry: false,
+  hooks: {
+    // What is asked of an address in a way that it does not take is answered with the ways that it takes.
+    'nitro:init': (nitro) => {
+      nitro.options.virtual['#api-routes'] = () => `export const ROUTES = ${JSON.stringify(nitro.scannedHandlers.flatMap(({ route, method }) => route?.startsWith('/api/') && method ? [{ route, method }] : []))}`
+    },
+  },
   eslint: { config: { stylistic: { commaDangle: 'always-multiline', braceStyle: 'stroustrup' } } },
 })

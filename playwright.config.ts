@@ -2,7 +2,8 @@ import { defineConfig } from '@playwright/test'
 import { CHROMIUM_FLAGS, findChromium } from './scripts/chromium.mjs'
 
 export default defineConfig({
-  testDir: 'tests/e2e',
+  testDir: 'tests',
+  testMatch: ['e2e/**/*.spec.ts', 'attack/**/*.spec.ts'],
   fullyParallel: true,
   workers: 2,
   timeout: 120_000,

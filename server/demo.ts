@@ -13,13 +13,16 @@ export function seedCatalogue(db: Database): void {
   const kept = readCatalogue(db)
   if (MODEL_KINDS.some(kind => kept[KINDS[kind].list].length > 0)) return
   const shipped = JSON.parse(readFileSync(join(folder(), 'catalogue.json'), 'utf8')) as Catalogue
-  for (const kind of MODEL_KINDS) importModels(db, kind, modelsOf(shipped, kind), 'Demo', new Date().toISOString())
+  db.transaction(() => {
+    for (const kind of MODEL_KINDS) importModels(db, kind, modelsOf(shipped, kind), 'Demo', new Date().toISOString())
+  }, { behavior: 'immediate' })
 }
 
 /** Loads the demo’s sites into a database that has none. */
 export function seedDemo(db: Database): void {
   if (listSites(db).length > 0) return
-  for (const file of readdirSync(folder()).filter(name => name !== 'catalogue.json').sort()) {
-    importJob(db, readJob(readFileSync(join(folder(), file), 'utf8')), 'Demo', new Date().toISOString())
-  }
+  const jobs = readdirSync(folder()).filter(name => name !== 'catalogue.json').sort().map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
+  db.transaction(() => {
+    for (const job of jobs) importJob(db, job, 'Demo', new Date().toISOString())
+  }, { behavior: 'immediate' })
 }

@@ -7,7 +7,7 @@ export const photoAddress = (site: string, photo: string, thumb = false) => `/ap
 export async function sendPhoto(site: string, file: Blob): Promise<{ photo: string }> {
   let response: Response
   try {
-    response = await fetch(`/api/sites/${site}/photos`, { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } })
+    response = await fetch(`/api/sites/${site}/photos`, { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream', 'x-wide-trellis': 'photograph' } })
   }
   catch {
     throw new ApiError(0, 'no-connection', 'The server cannot be reached; add the picture again when it is back.')

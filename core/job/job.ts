@@ -9,7 +9,7 @@ import { ownRules, rulesSchema, siteSchema, type Rules, type Site } from './site
 import { wallSchema } from './wall'
 
 /** The models that a site's walls use. A model that replaces an older one is an entry of its own. */
-const catalogueSchema = group({ displays: must(list(displaySchema, 2_000)), mounts: must(list(mountSchema, 2_000)), fasteners: must(list(fastenerSchema, 2_000)), screwKits: list(screwKitSchema, 2_000) }, 'The models that the walls use')
+const catalogueSchema = group({ displays: must(list(displaySchema, LIMITS.models)), mounts: must(list(mountSchema, LIMITS.models)), fasteners: must(list(fastenerSchema, LIMITS.models)), screwKits: list(screwKitSchema, LIMITS.models) }, 'The models that the walls use')
 export type Catalogue = InferType<typeof catalogueSchema>
 
 /**

@@ -1,56 +1,80 @@
-import { mkdirSync } from 'node:fs'
+import { existsSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import SQLite from 'better-sqlite3'
 import { drizzle } from 'drizzle-orm/better-sqlite3'
-import { bringUpToDate, DatabaseRefused } from './migrate'
+import { holdFolder } from './folder'
+import { bringUpToDate } from './migrate'
+import { DatabaseRefused, refusal } from './refusal'
 import * as schema from './schema'
 import type { Database } from './perDatabase'
 
-let open: { db: Database, close: () => void } | undefined
+interface Open { db: Database, close: () => void }
+let open: Open | undefined
 
 /** The folder of the database and files: `WT_DATA`, or `.data/` in the folder the server was started in. */
 export function dataFolder(): string {
   return resolve(process.env.WT_DATA || '.data')
 }
 
-/** Opens a file that is a database. @throws DatabaseRefused where it is none, or damaged */
-function openFile(file: string): SQLite.Database {
-  const sqlite = new SQLite(file)
+/**
+ * Opens a database file and brings its tables up to date; see `bringUpToDate`. What is acknowledged is on the disk:
+ * each transaction is synced before it is answered.
+ *
+ * @throws DatabaseRefused in words, whatever is wrong with it
+ */
+export function openDatabase(file: string): Open {
+  let sqlite: SQLite.Database | undefined
   try {
+    sqlite = new SQLite(file, { timeout: 5_000 })
     sqlite.pragma('journal_mode = WAL')
-    sqlite.pragma('synchronous = NORMAL')
+    sqlite.pragma('synchronous = FULL')
     sqlite.pragma('foreign_keys = ON')
-    sqlite.pragma('busy_timeout = 5000')
-    return sqlite
-  }
-  catch (error) {
-    sqlite.close()
-    const { code, message } = error as { code?: string, message: string }
-    throw code === 'SQLITE_NOTADB' || code === 'SQLITE_CORRUPT'
-      ? new DatabaseRefused(`${file} is no database, or a damaged one: ${message}. Nothing in it was touched. Copies that were made before it was brought up to date are in backups/ beside it.`)
-      : error
-  }
-}
-
-/** Opens a database file and brings its tables up to date; see `bringUpToDate`. */
-export function openDatabase(file: string): { db: Database, close: () => void } {
-  const sqlite = openFile(file)
-  try {
     bringUpToDate(sqlite, file, resolve(process.env.WT_MIGRATIONS || 'server/database/migrations'))
   }
   catch (error) {
-    sqlite.close()
-    throw error
+    sqlite?.close()
+    throw refusal(file, error)
   }
   return { db: drizzle(sqlite, { schema }), close: () => sqlite.close() }
 }
 
-/** The one connection of this server, opened on first use. */
-export function database(): Database {
-  if (!open) {
-    mkdirSync(dataFolder(), { recursive: true })
-    open = openDatabase(join(dataFolder(), 'wide-trellis.db'))
+/**
+ * Opens the data folder's database. One that is begun here is marked until it is whole, so that an empty file which a
+ * start left that was cut short is told from one that was emptied.
+ */
+function openFolder(folder: string, begin: (db: Database) => void): Open {
+  const letGo = holdFolder(folder)
+  const [file, beginning] = [join(folder, 'wide-trellis.db'), join(folder, 'beginning')]
+  try {
+    if (!existsSync(file)) writeFileSync(beginning, '')
+    else if (statSync(file).size === 0 && !existsSync(beginning)) throw new DatabaseRefused(`${file} is empty, and was not when it was left. Put a copy from backups/ in its place, or take the file away to begin anew.`)
+    const { db, close } = openDatabase(file)
+    begin(db)
+    rmSync(beginning, { force: true })
+    return { db, close: () => {
+      close()
+      letGo()
+    } }
   }
+  catch (error) {
+    letGo()
+    throw refusal(file, error)
+  }
+}
+
+/**
+ * Opens the one connection of this server.
+ *
+ * @param begin puts in what a new database begins with
+ * @throws DatabaseRefused in words
+ */
+export function startDatabase(begin: (db: Database) => void): void {
+  open = openFolder(dataFolder(), begin)
+}
+
+/** The one connection of this server. */
+export function database(): Database {
+  if (!open) throw new Error('the database is asked for before it is opened')
   return open.db
 }
 

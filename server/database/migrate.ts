@@ -2,13 +2,14 @@ import { createHash } from 'node:crypto'
 import { mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { basename, dirname, join } from 'node:path'
 import type SQLite from 'better-sqlite3'
+import { getTableName, is } from 'drizzle-orm'
+import { SQLiteTable } from 'drizzle-orm/sqlite-core'
 import { CARRIED_OVER } from './carryOver'
+import { DatabaseRefused } from './refusal'
+import * as schema from './schema'
 
 /** One step from an earlier form of the database to the next, as drizzle-kit writes them. */
 interface Migration { tag: string, when: number, statements: string[], hash: string }
-
-/** Why a database is not opened, in words for whoever starts the server. */
-export class DatabaseRefused extends Error {}
 
 /** So many copies are kept; the oldest makes room. */
 const COPIES = 5
@@ -66,6 +67,13 @@ function copyFirst(sqlite: SQLite.Database, file: string): string {
   return copy
 }
 
+/** @throws DatabaseRefused where a table is gone that a database of this form has */
+function checkTables(sqlite: SQLite.Database, file: string): void {
+  const there = tablesOf(sqlite)
+  const gone = Object.values(schema).flatMap(table => is(table, SQLiteTable) && !there.includes(getTableName(table)) ? [getTableName(table)] : [])
+  if (gone.length > 0) throw new DatabaseRefused(`${file} lacks what it should have: ${gone.join(', ')}. Keep it as it is, and put a copy from backups/ in its place.`)
+}
+
 /** Rows that refer to none, and whatever else is wrong in a database, in a sentence; empty where all is well. */
 function damage(sqlite: SQLite.Database): string {
   const orphans = sqlite.pragma('foreign_key_check') as { table: string, parent: string }[]
@@ -111,7 +119,7 @@ function apply(sqlite: SQLite.Database, migrations: Migration[]): void {
 export function bringUpToDate(sqlite: SQLite.Database, file: string, folder: string): void {
   const migrations = readMigrations(folder)
   const applied = appliedTo(sqlite, file)
-  if (outstanding(migrations, applied, file).length === 0) return
+  if (outstanding(migrations, applied, file).length === 0) return checkTables(sqlite, file)
   const before = applied.length > 0 && file !== ':memory:' ? copyFirst(sqlite, file) : undefined
   sqlite.pragma('foreign_keys = OFF')
   try {

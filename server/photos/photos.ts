@@ -1,12 +1,14 @@
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import { dataFolder } from '../database/connection'
 import { notFound, apiError } from '../utils/apiError'
+import { writeDurably } from './durable'
 
-/** The largest picture that is taken, bytes. */
+/** The largest picture that is taken, bytes and pixels. */
 export const LARGEST_PHOTO = 15 * 1024 * 1024
+const MOST_PIXELS = 50_000_000
 const THUMB = 320
 /** What a picture is by its content, and its ending. */
 const FORMATS: Record<string, string> = { jpeg: 'jpg', png: 'png', webp: 'webp' }
@@ -14,31 +16,59 @@ const NAME = /^[0-9a-f]{32}\.(jpg|png|webp)$/
 
 const folder = () => join(dataFolder(), 'photos')
 const refused = () => apiError(422, 'not-a-picture', 'This is no JPEG, PNG or WebP picture, whatever its name says.')
+const decoder = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PIXELS })
+
+/** A picture as it is shown: upright, and without what the camera wrote into it (EXIF: place, time, device). */
+const withoutNotes = (bytes: Buffer): Promise<Buffer> => decoder(bytes).rotate().toBuffer()
 
 /**
- * Keeps a picture in the data folder with a small one beside it, under a name made from its content,
- * so that the same picture is kept once.
+ * Keeps a picture of a site in the data folder, with a small one beside it, under a name made from its content, so
+ * that the same picture is kept once.
  *
- * @throws 413 over 15 MB; 422 for what is no picture by its content
+ * @throws 413 over 15 MB; 422 for what is no picture by its content, or has over 50 megapixels
  */
-export async function keepPhoto(bytes: Buffer): Promise<string> {
+export async function keepPhoto(site: string, bytes: Buffer): Promise<string> {
   if (bytes.length > LARGEST_PHOTO) throw apiError(413, 'too-large', 'A picture can have 15 MB; this one has more.')
   if (bytes.length === 0) throw refused()
-  const image = sharp(bytes, { limitInputPixels: 100_000_000 })
-  const { format } = await image.metadata().catch(() => ({ format: undefined }))
+  // Only its head is read here: a small file can unfold to more than there is memory for.
+  const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata().catch(() => ({ format: undefined, width: 0, height: 0 }))
   const ending = FORMATS[format ?? '']
   if (!ending) throw refused()
-  const thumb = await image.rotate().resize(THUMB, THUMB, { fit: 'inside', withoutEnlargement: true }).webp().toBuffer().catch(() => { throw refused() })
+  if (width * height > MOST_PIXELS) throw apiError(422, 'too-many-pixels', `A picture can have 50 megapixels; this one has ${Math.round(width * height / 1e6)}.`)
+  const [thumb, shown] = await Promise.all([
+    decoder(bytes).rotate().resize(THUMB, THUMB, { fit: 'inside', withoutEnlargement: true }).webp().toBuffer(), withoutNotes(bytes),
+  ]).catch(() => { throw refused() })
   const name = createHash('sha256').update(bytes).digest('hex').slice(0, 32)
-  mkdirSync(folder(), { recursive: true })
-  writeFileSync(join(folder(), `${name}.${ending}`), bytes)
-  writeFileSync(join(folder(), `${name}.thumb.webp`), thumb)
+  const at = (rest: string) => join(folder(), site, `${name}.${rest}`)
+  writeDurably(at('thumb.webp'), thumb)
+  writeDurably(at(`shown.${ending}`), shown)
+  // The picture itself comes last: where it is, the others are.
+  writeDurably(at(ending), bytes)
   return `${name}.${ending}`
 }
 
-/** A picture that was kept, or its small one. @throws 404 */
-export function readPhoto(name: string, thumb: boolean): { bytes: Buffer, type: string } {
-  const path = NAME.test(name) ? join(folder(), thumb ? name.replace(/\.\w+$/, '.thumb.webp') : name) : ''
-  if (!path || !existsSync(path)) throw notFound('picture of this name')
-  return { bytes: readFileSync(path), type: thumb ? 'image/webp' : `image/${name.endsWith('jpg') ? 'jpeg' : name.split('.')[1]}` }
+/** Where a site's picture is kept; one that an earlier version kept for all sites together counts where the site speaks of it. */
+function pathOf(site: string, name: string, isMentioned: () => boolean): string | undefined {
+  if (!NAME.test(name)) return undefined
+  const own = join(folder(), site, name)
+  if (existsSync(own)) return own
+  const common = join(folder(), name)
+  return existsSync(common) && isMentioned() ? common : undefined
+}
+
+/**
+ * A picture that was kept for a site, without what the camera wrote into it, or its small one.
+ *
+ * @param isMentioned whether the site speaks of it; asked only of pictures of earlier versions
+ * @throws 404
+ */
+export async function readPhoto(site: string, name: string, thumb: boolean, isMentioned: () => boolean): Promise<{ bytes: Buffer, type: string }> {
+  const path = pathOf(site, name, isMentioned)
+  if (!path) throw notFound('picture of this name')
+  const ending = name.split('.')[1]!
+  const beside = path.replace(/\.\w+$/, thumb ? '.thumb.webp' : `.shown.${ending}`)
+  return {
+    bytes: existsSync(beside) ? readFileSync(beside) : await withoutNotes(readFileSync(path)),
+    type: thumb ? 'image/webp' : `image/${ending === 'jpg' ? 'jpeg' : ending}`,
+  }
 }

@@ -1,23 +1,19 @@
-import { closeDatabase, database } from '../database/connection'
-import { DatabaseRefused } from '../database/migrate'
+import { closeDatabase, startDatabase } from '../database/connection'
+import { DatabaseRefused } from '../database/refusal'
 import { seedCatalogue, seedDemo } from '../demo'
 
-/** The database, or the end of this server with the reason in words: nothing can be served without it. */
-function opened() {
+/** Opens and migrates the database before the first request, and closes it with the server. Without it nothing can be served: the server ends with the reason in words. */
+export default defineNitroPlugin((nitro) => {
   try {
-    return database()
+    startDatabase((db) => {
+      seedCatalogue(db)
+      if (process.env.WT_DEMO === '1') seedDemo(db)
+    })
   }
   catch (error) {
     if (!(error instanceof DatabaseRefused)) throw error
     console.error(error.message)
     process.exit(1)
   }
-}
-
-/** Opens and migrates the database before the first request, and closes it with the server. */
-export default defineNitroPlugin((nitro) => {
-  const db = opened()
-  seedCatalogue(db)
-  if (process.env.WT_DEMO === '1') seedDemo(db)
   nitro.hooks.hook('close', closeDatabase)
 })

@@ -1,6 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm'
 import { KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, type Model, type ModelKind } from '../../core/catalogue'
-import { same, type Catalogue } from '../../core/job'
+import { LIMITS, same, type Catalogue, type Fault } from '../../core/job'
 import { models, sites, wallModels, walls } from '../database/schema'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { apiError, validationError } from '../utils/apiError'
@@ -67,7 +67,7 @@ export function saveModel(db: Database, kind: ModelKind, model: unknown, version
     }
     db.update(models).set({ model: given, version: row.version + 1, savedAt: at, savedBy: by }).where(eq(models.key, row.key)).run()
     return { id: given.id, version: row.version + 1 }
-  })
+  }, { behavior: 'immediate' })
 }
 
 /** A model without how many of it are in stock, which a table of models may say beside its figures. */
@@ -84,14 +84,18 @@ function withoutStock(given: unknown): { model: unknown, count: unknown } {
  * @throws 422 with every fault
  */
 export function importModels(db: Database, kind: ModelKind, given: unknown[], by: string, at: string): { id: string }[] {
+  if (given.length > LIMITS.models) throw validationError([{ path: '$.models', message: `must have at most ${LIMITS.models} entries, and has ${given.length}` }])
   const split = given.map(withoutStock)
-  const faults = split.flatMap(({ model }, n) => modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models[${n}]`), message })))
-  if (faults.length > 0) throw validationError(faults)
+  const faults: Fault[] = []
+  for (const [n, { model }] of split.entries()) {
+    if (faults.length < LIMITS.faults) faults.push(...modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models[${n}]`), message })))
+  }
+  if (faults.length > 0) throw validationError(faults.slice(0, LIMITS.faults))
   return db.transaction(() => split.map(({ model: each, count }) => {
     const model = each as Model
     const row = db.select().from(models).where(and(eq(models.kind, kind), eq(models.id, model.id))).get()
     const kept = same(row?.model, model) ? { id: model.id } : saveModel(db, kind, model, row?.version, by, at)
     if (count !== undefined && stockMoves(db, kind, kept.id).length === 0) moveStock(db, kind, kept.id, count, by, at, 'As the catalogue had it')
     return kept
-  }))
+  }), { behavior: 'immediate' })
 }

@@ -1,8 +1,8 @@
-import { eq, sql } from 'drizzle-orm'
+import { and, eq, sql, type SQLWrapper } from 'drizzle-orm'
 import { KINDS, MODEL_KINDS, modelFaults, modelsOf, type Model } from '../../core/catalogue'
 import type { Catalogue, Job } from '../../core/job'
 import { perDatabase, type Database } from '../database/perDatabase'
-import { sites } from '../database/schema'
+import { log, sites, walls } from '../database/schema'
 import { notFound, validationError } from '../utils/apiError'
 import { fieldsOf } from '../utils/fields'
 import { parsedOnce } from './documents'
@@ -20,6 +20,13 @@ export function siteRow(db: Database, id: string): SiteRow {
   const row = siteOfId(db).get({ id })
   if (!row) throw notFound('site of this name')
   return row
+}
+
+/** Whether a wall of a site, or its log, speaks of a picture. */
+export function mentionsPhoto(db: Database, site: number, name: string): boolean {
+  const speaks = (text: SQLWrapper) => sql`instr(${text}, ${JSON.stringify(name)}) > 0`
+  return db.select({ key: walls.key }).from(walls).where(and(eq(walls.site, site), speaks(walls.document))).get() !== undefined
+    || db.select({ key: log.key }).from(log).where(and(eq(log.site, site), speaks(log.entry))).get() !== undefined
 }
 
 /** A site's job without its walls and its log; not to be changed, as others read the same one. */

@@ -29,7 +29,7 @@ test('the demo starts, stops clean, and starts again with what was kept', async 
   const first = await demo(port, data)
   const sites = await (await fetch(address)).json() as { name: string }[]
   expect(sites.map(({ name }) => name)).toEqual(['Holm Point', 'Ravel Sands', 'Stennick'])
-  await fetch(address, { method: 'POST', body: JSON.stringify({ name: 'Brough Ness', units: 'imperial', by: 'Isla' }) })
+  await fetch(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'Brough Ness', units: 'imperial', by: 'Isla' }) })
   expect(await first.stop('SIGTERM')).toBe(0)
   expect(existsSync(join(data, 'wide-trellis.db'))).toBe(true)
   expect(existsSync(join(data, 'wide-trellis.db-wal'))).toBe(false)

@@ -9,13 +9,12 @@ import { startServer, untilAnswering } from '../../scripts/house.mjs'
 
 /** A server of the built application with a folder of its own, which can be stopped and started again. */
 export class House {
-  readonly data = mkdtempSync(join(tmpdir(), 'wide-trellis-'))
   private server: ChildProcess | undefined
 
-  private constructor(readonly port: number) {}
+  private constructor(readonly port: number, readonly data: string) {}
 
-  static async open(): Promise<House> {
-    const house = new House(await freePort())
+  static async open(data = mkdtempSync(join(tmpdir(), 'wide-trellis-'))): Promise<House> {
+    const house = new House(await freePort(), data)
     await house.start()
     return house
   }
@@ -29,10 +28,14 @@ export class House {
     await untilAnswering(this.server, this.address)
   }
 
-  async stop() {
-    if (!this.server || this.server.exitCode !== null) return
+  stop = () => this.end('SIGTERM')
+  /** Ends it as a power cut does. */
+  kill = () => this.end('SIGKILL')
+
+  private async end(signal: NodeJS.Signals) {
+    if (!this.server || this.server.exitCode !== null || this.server.signalCode !== null) return
     const ended = once(this.server, 'exit')
-    this.server.kill('SIGTERM')
+    this.server.kill(signal)
     await ended
   }
 
@@ -42,7 +45,7 @@ export class House {
   }
 
   async api(path: string, init?: RequestInit) {
-    const response = await fetch(`${this.address}/api${path}`, init)
+    const response = await fetch(`${this.address}/api${path}`, { ...init, headers: { ...init?.body !== undefined && { 'content-type': 'application/json' }, ...init?.headers as Record<string, string> } })
     return { status: response.status, headers: response.headers, body: await response.text() }
   }
 

@@ -1,8 +1,11 @@
+import { database } from '../../../../database/connection'
 import { readPhoto } from '../../../../photos/photos'
+import { mentionsPhoto, siteRow } from '../../../../repositories/siteRows'
 
 /** A picture; `?thumb=1` for a small one. Its name is made from its content, so it never changes. */
-export default defineEventHandler((event) => {
-  const { bytes, type } = readPhoto(getRouterParam(event, 'photo')!, getQuery(event).thumb !== undefined)
-  setResponseHeaders(event, { 'content-type': type, 'cache-control': 'private, max-age=31536000, immutable', 'x-content-type-options': 'nosniff' })
+export default defineEventHandler(async (event) => {
+  const [{ id, key }, name] = [siteRow(database(), getRouterParam(event, 'site')!), getRouterParam(event, 'photo')!]
+  const { bytes, type } = await readPhoto(id, name, getQuery(event).thumb !== undefined, () => mentionsPhoto(database(), key, name))
+  setResponseHeaders(event, { 'content-type': type, 'cache-control': 'private, max-age=31536000, immutable' })
   return bytes
 })

@@ -5,8 +5,8 @@ import { bodyBytes } from '../../../../utils/jsonBody'
 
 /** Keeps a picture, sent as it is; answers with the name it is kept under. */
 export default defineEventHandler(async (event) => {
-  siteRow(database(), getRouterParam(event, 'site')!)
-  const photo = await keepPhoto(await bodyBytes(event, LARGEST_PHOTO, 'A picture can have 15 MB; this one has more.'))
+  const { id } = siteRow(database(), getRouterParam(event, 'site')!)
+  const photo = await keepPhoto(id, await bodyBytes(event, LARGEST_PHOTO, 'A picture can have 15 MB; this one has more.'))
   setResponseStatus(event, 201)
   return { photo }
 })

@@ -1,0 +1,36 @@
+import { apiError } from '../utils/apiError'
+import { isOurHost } from './hosts'
+
+/** What a request says of itself beside its body. */
+export interface Asked { method: string, path: string, header: (name: string) => string | undefined }
+
+const READS = ['GET', 'HEAD', 'OPTIONS']
+const PHOTOS = /^\/api\/sites\/[^/]+\/photos$/
+
+/** Whether a page of this server asks, or something that is no page. */
+function isOurPage({ header }: Asked): boolean {
+  const site = header('sec-fetch-site')
+  if (site !== undefined && site !== 'same-origin' && site !== 'none') return false
+  const origin = header('origin')
+  if (origin === undefined) return true
+  return URL.canParse(origin) && new URL(origin).host === header('host')?.toLowerCase()
+}
+
+/**
+ * Refuses what another page has a browser send here.
+ *
+ * @throws 421 where the Host is not this server's, 403 where another page writes, 415 where a body is not of the kind
+ *   that a page elsewhere cannot send unasked: JSON, or a picture with a header of ours
+ */
+export function guard(asked: Asked): void {
+  const { method, path, header } = asked
+  if (!path.startsWith('/api/')) return
+  if (!isOurHost(header('host'))) throw apiError(421, 'unknown-host', `This server is not known as “${header('host') ?? ''}”. Start it with WT_HOSTS set to that name if it is.`)
+  if (READS.includes(method)) return
+  if (!isOurPage(asked)) throw apiError(403, 'another-page', 'Only pages of this server can write to it.')
+  const type = header('content-type')?.split(';')[0]!.trim().toLowerCase() ?? ''
+  if (PHOTOS.test(path)) {
+    if (header('x-wide-trellis') !== 'photograph' || !/^image\/|^application\/octet-stream$/.test(type)) throw apiError(415, 'wrong-type', 'A picture is sent as image/… or application/octet-stream, with the header “x-wide-trellis: photograph”.')
+  }
+  else if (type !== 'application/json') throw apiError(415, 'wrong-type', 'What is sent must be application/json.')
+}
