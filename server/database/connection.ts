@@ -26,10 +26,11 @@ export function openDatabase(file: string): Open {
   let sqlite: SQLite.Database | undefined
   try {
     sqlite = new SQLite(file, { timeout: 5_000 })
-    sqlite.pragma('journal_mode = WAL')
     sqlite.pragma('synchronous = FULL')
     sqlite.pragma('foreign_keys = ON')
     bringUpToDate(sqlite, file, resolve(process.env.WT_MIGRATIONS || 'server/database/migrations'))
+    // Written into the file: not before it is known to be ours.
+    sqlite.pragma('journal_mode = WAL')
   }
   catch (error) {
     sqlite?.close()

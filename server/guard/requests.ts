@@ -7,6 +7,8 @@ export interface Asked { method: string, path: string, header: (name: string) =>
 const READS = ['GET', 'HEAD', 'OPTIONS']
 const PHOTOS = /^\/api\/sites\/[^/]+\/photos$/
 
+export const isApi = (path: string): boolean => path === '/api' || path.startsWith('/api/')
+
 /** Whether a page of this server asks, or something that is no page. */
 function isOurPage({ header }: Asked): boolean {
   const site = header('sec-fetch-site')
@@ -24,7 +26,7 @@ function isOurPage({ header }: Asked): boolean {
  */
 export function guard(asked: Asked): void {
   const { method, path, header } = asked
-  if (!path.startsWith('/api/')) return
+  if (!isApi(path)) return
   if (!isOurHost(header('host'))) throw apiError(421, 'unknown-host', `This server is not known as “${header('host') ?? ''}”. Start it with WT_HOSTS set to that name if it is.`)
   if (READS.includes(method)) return
   if (!isOurPage(asked)) throw apiError(403, 'another-page', 'Only pages of this server can write to it.')

@@ -55,7 +55,7 @@ test('what cannot be served is told in one line, and left as it is', async () =>
     expect([name, code, said.split('\n').length]).toEqual([name, 1, 1])
     expect(said).toMatch(words)
     expect(said).toContain(file)
-    if (before) expect(readFileSync(file).equals(before)).toBe(true)
+    if (before) expect([name, readFileSync(file).equals(before)]).toEqual([name, true])
     rmSync(data, { recursive: true })
   }
   rmSync(good, { recursive: true })
