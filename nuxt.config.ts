@@ -1,8 +1,22 @@
 import { readdirSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 
 /** The core is pure: of a file of it that gives nothing to whoever imports it, nothing is shipped. */
 const LEAN = { moduleSideEffects: (id: string) => !id.includes('/core/') }
+
+/** Builds a part of the server as a file of its own, which a thread can begin with; `name` gives its address. */
+const ownFile = (name: string, path: string) => {
+  let file: string
+  return {
+    name: `own-file:${name}`,
+    buildStart(this: { emitFile: (file: object) => string }) {
+      file = this.emitFile({ type: 'chunk', id: fileURLToPath(new URL(path, import.meta.url)) })
+    },
+    resolveId: (id: string) => id === name ? `\0${name}` : undefined,
+    load: (id: string) => id === `\0${name}` ? `export default import.meta.ROLLUP_FILE_URL_${file}` : undefined,
+  }
+}
 
 /** What a stage brings along can be used by name, as components and composables are. */
 const STAGE_FOLDERS = readdirSync(new URL('app/stages', import.meta.url), { withFileTypes: true }).filter(entry => entry.isDirectory()).map(({ name }) => `stages/${name}`)
@@ -27,7 +41,7 @@ export default defineNuxtConfig({
   },
   css: ['~/assets/main.css'],
   compatibilityDate: '2026-01-01',
-  nitro: { errorHandler: '~~/server/error.ts' },
+  nitro: { errorHandler: '~~/server/error.ts', rollupConfig: { plugins: [ownFile('#worker', 'server/work/worker.ts')] } },
   vite: {
     // Two copies of Rollup's types disagree about one field that the plugin does not use.
     plugins: [tailwindcss() as never],

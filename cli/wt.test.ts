@@ -70,7 +70,7 @@ describe('wt plan', { timeout: 90_000 }, () => {
 
   it.each([
     ['not JSON', ['plan', jobFile('text.json', '{ oops')], /^\$ is not JSON/],
-    ['no such file', ['plan', join(folder, 'none.json')], /none\.json cannot be read: ENOENT/],
+    ['no such file', ['plan', join(folder, 'none.json')], /none\.json cannot be read: there is no such file/],
     ['no file named', ['plan'], /needs the name/],
     ['a verb it does not know', ['dance'], /does not know “dance”/],
   ])('says what is wrong: %s', (_, args, said) => {
@@ -78,5 +78,54 @@ describe('wt plan', { timeout: 90_000 }, () => {
     expect([status, stdout]).toEqual([2, ''])
     expect(stderr).toMatch(said)
     expect(stderr).not.toMatch(/\n\s+at /)
+  })
+})
+
+describe('wt', { timeout: 90_000 }, () => {
+  const piped = (input: string | Buffer, ...args: string[]) => {
+    const { status, stdout, stderr } = spawnSync('npx', ['tsx', 'cli/wt.ts', ...args], { input })
+    return { status, stdout: String(stdout), said: String(stderr).split('\n').filter(line => line && !line.startsWith('npm warn')) }
+  }
+  const text = JSON.stringify(exampleJob())
+
+  it('reads standard input, with a byte order mark too', () => {
+    for (const input of [text, `\uFEFF${text}`]) {
+      const { status, stdout, said } = piped(input, 'plan', '-')
+      expect([status, said, JSON.parse(stdout).format]).toEqual([0, [], 'wide-trellis-plan'])
+    }
+  })
+
+  it('tells in a line what it cannot take, and ends with 2', () => {
+    const refusals: [string[], string | Buffer, RegExp][] = [
+      [['plan', '-'], Buffer.from(`\uFEFF${text}`, 'utf16le'), /^Standard input is UTF-16; a job file is UTF-8/],
+      [['plan', '-'], Buffer.from([0x7B, 0xC3, 0x28, 0x7D]), /^Standard input is not UTF-8/],
+      [['plan', folder], '', /cannot be read: it is a folder/],
+      [['plan', join(folder, 'none.json')], '', /cannot be read: there is no such file/],
+      [['plan'], '', /needs the name of a job file, or -/],
+      [['plan', '--fast', '-'], text, /wt plan does not take “--fast”/],
+      [['plan', '-', 'other.json'], text, /wt plan does not take “other.json”/],
+      [['schema', 'x'], '', /wt schema does not take “x”/],
+      [['log', 'mend'], '', /wt does not know “log”/],
+    ]
+    for (const [args, input, words] of refusals) {
+      const { status, stdout, said } = piped(input, ...args)
+      expect([args, status, stdout, said.length]).toEqual([args, 2, '', 1])
+      expect(said[0]).toMatch(words)
+    }
+  })
+
+  it('refuses a file of thousands of faults with a hundred of them, and no stack', () => {
+    const { status, said } = piped(JSON.stringify({ ...exampleJob(), log: Array.from({ length: 20_000 }, () => ({})) }), 'plan', '-')
+    expect([status, said.length]).toEqual([2, 100])
+    expect(said.join()).not.toMatch(/\bat .*\.ts:\d/)
+  })
+
+  it('says more of each verb', () => {
+    for (const verb of [['plan'], ['log', 'verify'], ['schema'], ['fields']]) expect(piped('', ...verb, '--help')).toMatchObject({ status: 0, said: [], stdout: expect.stringMatching(`^wt ${verb.join(' ')}`) })
+  })
+
+  it('ends with 1 where its answer cannot be written', () => {
+    const { status, stderr } = spawnSync('sh', ['-c', 'npx tsx cli/wt.ts schema > /dev/full'], { encoding: 'utf8' })
+    expect([status, stderr]).toEqual([1, expect.stringContaining('The answer could not be written')])
   })
 })

@@ -1,63 +1,70 @@
-import { readFileSync } from 'node:fs'
-import { fieldTable, InvalidJob, jobJsonSchema, readJob, type Job } from '../core/job'
-import { brokenLink } from '../core/log'
-import { planFile } from '../core/plan/planFile'
+import { writeSync } from 'node:fs'
+import { Refused, type Verb } from './verb'
+import { fields } from './verbs/fields'
+import { logVerify } from './verbs/logVerify'
+import { plan } from './verbs/plan'
+import { schema } from './verbs/schema'
+
+/** Every verb, by the words that name it. */
+const VERBS: Record<string, Verb> = { 'plan': plan, 'log verify': logVerify, 'schema': schema, 'fields': fields }
 
 const HELP = `wt: Wide Trellis on the command line
 
-  wt plan JOB.json          print the plan of a job file as JSON
-  wt log verify JOB.json    check that nothing in its log was changed: exit 0, or 1 and the first entry that does not hold
-  wt schema                 print the JSON Schema of the job file
-  wt fields                 print every field of the job file, as Markdown
-  wt --help                 print this
+${Object.values(VERBS).map(({ usage, does }) => `  wt ${usage.padEnd(24)}${does}`).join('\n')}
+  wt VERB --help              say more about one of them
+  wt --help                   print this
 
-Exit 0 when the job could be read, whatever the plan finds; 2 when it could not: every fault is
-then on standard error, a line each, by its JSON path.
+For JOB.json, - is standard input. Exit 0 when it could be done, whatever the plan finds; 1 when what was asked
+about does not hold, or the answer could not be written; 2 when it was refused: every fault is then on standard
+error, a line each, by its JSON path.
 `
+const isHelp = (word: string) => word === '--help' || word === '-h' || word === 'help'
 
-/** Ends the command: what was asked for on standard output, or what is wrong on standard error. */
-function refuse(message: string): never {
-  process.stderr.write(`${message}\n`)
-  process.exit(2)
+/** What the words on the command line ask for. @throws Refused */
+function asked(words: string[]): ReturnType<Verb['run']> {
+  if (words.length === 0) throw new Refused(HELP.trimEnd())
+  if (isHelp(words[0]!)) return { printed: HELP }
+  const name = Object.keys(VERBS).find(name => name.split(' ').every((word, n) => words[n] === word))
+  if (!name) throw new Refused(`wt does not know “${words[0]}”; see wt --help`)
+  const { usage, does, more, files, run } = VERBS[name]!
+  const rest = words.slice(name.split(' ').length)
+  if (rest.some(isHelp)) return { printed: [`wt ${usage}`, '', `${does[0]!.toUpperCase()}${does.slice(1)}.`, ...more ? [more] : [], ''].join('\n') }
+  const unknown = rest.find(word => word.startsWith('-') && word !== '-') ?? rest[files]
+  if (unknown !== undefined) throw new Refused(`wt ${name} does not take “${unknown}”; see wt ${name} --help`)
+  if (rest.length < files) throw new Refused(`wt ${name} needs the name of a job file, or - for standard input; see wt ${name} --help`)
+  return run(rest)
 }
 
-function readFile(file: string): string {
+/** Writes all of a text, to a pipe that is read slowly too. */
+function write(to: 1 | 2, text: string): void {
+  const bytes = Buffer.from(text)
+  for (let at = 0; at < bytes.length;) {
+    try {
+      at += writeSync(to, bytes, at)
+    }
+    catch (error) {
+      if ((error as NodeJS.ErrnoException).code !== 'EAGAIN') throw error
+    }
+  }
+}
+
+function main(): number {
+  let answer: ReturnType<Verb['run']>
   try {
-    return readFileSync(file, 'utf8')
+    answer = asked(process.argv.slice(2))
   }
   catch (error) {
-    return refuse(`${file} cannot be read: ${(error as NodeJS.ErrnoException).code ?? (error as Error).message}`)
+    write(2, error instanceof Refused ? `${error.message}\n` : `wt came upon something that it does not understand: ${(error as Error).message}\n`)
+    return 2
   }
-}
-
-const print = (value: unknown) => process.stdout.write(`${JSON.stringify(value, null, 2)}\n`)
-
-function jobOf(verb: string, file: string | undefined): Job {
-  if (!file) refuse(`wt ${verb} needs the name of a job file; see wt --help`)
   try {
-    return readJob(readFile(file))
+    write(1, answer.printed)
+    return answer.code ?? 0
   }
   catch (error) {
-    if (error instanceof InvalidJob) refuse(error.message)
-    throw error
+    // Whoever reads has had enough; otherwise it is said why nothing more comes.
+    if ((error as NodeJS.ErrnoException).code !== 'EPIPE') write(2, `The answer could not be written: ${(error as Error).message}\n`)
+    return 1
   }
 }
-
-function verifyLog(file: string | undefined): void {
-  const { log } = jobOf('log verify', file)
-  const broken = brokenLink(log)
-  const unchained = log.filter(({ hash }) => hash === undefined).length
-  if (broken) {
-    process.stdout.write(`Entry ${broken.index + 1}, ${broken.id}, ${broken.why}.\n`)
-    process.exitCode = 1
-  }
-  else process.stdout.write(`${log.length - unchained === 1 ? '1 entry holds' : `${log.length - unchained} entries hold`}${unchained > 0 ? `; ${unchained} more are in no chain, as no server has had them yet` : ''}.\n`)
-}
-
-const [verb, ...rest] = process.argv.slice(2)
-if (verb === 'plan') print(planFile(jobOf('plan', rest[0])))
-else if (verb === 'log' && rest[0] === 'verify') verifyLog(rest[1])
-else if (verb === 'schema') print(jobJsonSchema())
-else if (verb === 'fields') process.stdout.write(fieldTable())
-else if (verb === '--help' || verb === '-h' || verb === 'help') process.stdout.write(HELP)
-else refuse(verb ? `wt does not know “${verb}”; see wt --help` : HELP.trimEnd())
+process.exitCode = main()

@@ -8,6 +8,8 @@ export default function answerError(error: H3Error, event: H3Event) {
   const foreseen = given?.error ? given : undefined
   if (!foreseen && status >= 500) console.error(error)
   const message = status === 404 ? 'There is nothing at this address.' : status >= 500 ? 'Something went wrong on the server. What you entered is kept in this browser.' : error.message
+  const { retryAfter } = (error.cause ?? error) as { retryAfter?: number }
+  if (status === 503) setResponseHeader(event, 'retry-after', retryAfter ?? 5)
   setResponseStatus(event, status)
   setResponseHeader(event, 'content-type', 'application/json; charset=utf-8')
   return send(event, JSON.stringify(foreseen ?? { error: { code: status === 404 ? 'not-found' : 'error', message } } satisfies ApiErrorBody))

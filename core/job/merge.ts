@@ -6,8 +6,11 @@ export function same(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || Array.isArray(a) !== Array.isArray(b)) return false
   const keys = new Set([...Object.keys(a), ...Object.keys(b)])
-  return [...keys].every(key => same((a as Tree)[key], (b as Tree)[key]))
+  return [...keys].every(key => same(at(a as Tree, key), at(b as Tree, key)))
 }
+
+/** What a tree has of its own under a key, be it named as what every object has. */
+const at = (tree: Tree, key: string) => Object.hasOwn(tree, key) ? tree[key] : undefined
 
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null && !Array.isArray(value)
 const isItems = (value: unknown): value is Item[] =>
@@ -16,7 +19,7 @@ const isItems = (value: unknown): value is Item[] =>
 function mergeTree(base: Tree, mine: Tree, theirs: Tree): Tree {
   const keys = new Set([...Object.keys(theirs), ...Object.keys(mine)])
   return Object.fromEntries([...keys]
-    .map(key => [key, merge(base[key], mine[key], theirs[key])] as const)
+    .map(key => [key, merge(at(base, key), at(mine, key), at(theirs, key))] as const)
     .filter(([, value]) => value !== undefined))
 }
 
@@ -52,7 +55,7 @@ export function differences(a: unknown, b: unknown, path = ''): string[] {
   if (same(a, b)) return []
   if (isTree(a) && isTree(b)) {
     return [...new Set([...Object.keys(a), ...Object.keys(b)])]
-      .flatMap(key => differences(a[key], b[key], path ? `${path}.${key}` : key))
+      .flatMap(key => differences(at(a, key), at(b, key), path ? `${path}.${key}` : key))
   }
   if (Array.isArray(a) && Array.isArray(b) && a.length === b.length) {
     return a.flatMap((value, index) => differences(value, b[index], `${path}[${index}]`))

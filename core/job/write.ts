@@ -12,7 +12,7 @@ function inOrder(value: unknown, rules: Schema | Lazy<unknown> | undefined): unk
   const fields = (schema as ObjectSchema<object> | undefined)?.fields as Record<string, Schema> | undefined ?? {}
   const given = value as Record<string, unknown>
   const known = Object.keys(fields).filter(key => given[key] !== undefined)
-  const unknown = Object.keys(given).filter(key => !(key in fields) && given[key] !== undefined)
+  const unknown = Object.keys(given).filter(key => !Object.hasOwn(fields, key) && given[key] !== undefined)
   return Object.fromEntries([...known, ...unknown].map(key => [key, inOrder(given[key], fields[key])]))
 }
 

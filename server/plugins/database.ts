@@ -1,5 +1,6 @@
 import { closeDatabase, startDatabase } from '../database/connection'
 import { DatabaseRefused } from '../database/refusal'
+import { endWork } from '../work/pool'
 import { seedCatalogue, seedDemo } from '../demo'
 
 /** Opens and migrates the database before the first request, and closes it with the server. Without it nothing can be served: the server ends with the reason in words. */
@@ -15,5 +16,8 @@ export default defineNitroPlugin((nitro) => {
     console.error(error.message)
     process.exit(1)
   }
-  nitro.hooks.hook('close', closeDatabase)
+  nitro.hooks.hook('close', async () => {
+    await endWork()
+    closeDatabase()
+  })
 })

@@ -65,10 +65,11 @@ export function exportJob(db: Database, id: string): Job {
  * Keeps a job as a new site; what the firm of the file chose for all its sites is from then on what this site chose,
  * so that its walls are planned as they were. A log that has its chain keeps it; what no server has had yet is added to it.
  *
- * @throws 409 where the server has a site of this id; 422 with every fault, where the log's chain is broken, too
+ * @param given a job that `validateJob` has let through
+ * @throws 409 where the server has a site of this id; 422 where the log's chain is broken
  */
 export function importJob(db: Database, given: Job, by: string, at: string): string {
-  const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = validateJob(given)
+  const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = given
   const document = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
   const { site } = document
   const broken = brokenLink(log)
@@ -93,5 +94,5 @@ export function freeSiteId(db: Database, wanted: string): string {
 
 /** Keeps a new site with the given catalogue and no walls yet. */
 export function createSite(db: Database, site: Site, catalogue: Catalogue, by: string, at: string): string {
-  return importJob(db, { format: 'wide-trellis-job', version: 1, site, rules: {}, catalogue, walls: [], log: [] }, by, at)
+  return importJob(db, validateJob({ format: 'wide-trellis-job', version: 1, site, rules: {}, catalogue, walls: [], log: [] }), by, at)
 }

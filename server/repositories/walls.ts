@@ -8,7 +8,7 @@ import { apiError, notFound, validationError } from '../utils/apiError'
 import { parsedOnce } from './documents'
 import { firmRulesText, readFirm } from './firm'
 import { entryTexts } from './logRows'
-import { siteDocument, saveCatalogue, siteRow, withModels } from './siteRows'
+import { siteDocument, saveCatalogue, siteRow, withModels, type SiteRow } from './siteRows'
 
 /** Which version of a wall it is, when it was saved and by whom. */
 export interface WallVersion { version: number, savedAt: string, savedBy: string }
@@ -54,12 +54,25 @@ export function readWall(db: Database, siteId: string, id: string): WallState {
   return { job: { format: 'wide-trellis-job', version: 1, firm: { rules: readFirm(db).rules }, ...siteDocument(db, site), walls: [wallOf(db, row)], log }, version, savedAt, savedBy }
 }
 
-/** The same as JSON, put together from what the database has as JSON. */
+/** In which units a site is kept. */
+export const siteUnits = (db: Database, siteId: string): Job['site']['units'] => siteDocument(db, siteRow(db, siteId)).site.units
+
+/** A wall's job as JSON, put together from what the database has as JSON. */
+const jobText = (db: Database, site: SiteRow, { document, id }: WallRow): string =>
+  `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},${site.document.slice(1, -1)},"walls":[${document}],"log":[${entryTexts(db, site.key, id).join(',')}]}`
+
+/** The job with only this wall and its log, as JSON. */
+export function readJobText(db: Database, siteId: string, id: string): string {
+  const site = siteRow(db, siteId)
+  return jobText(db, site, wallRow(db, site.key, id))
+}
+
+/** A wall as the server has it, as JSON. */
 export function readWallText(db: Database, siteId: string, id: string): string {
   const site = siteRow(db, siteId)
-  const { document, version, savedAt, savedBy } = wallRow(db, site.key, id)
-  const job = `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},${site.document.slice(1, -1)},"walls":[${document}],"log":[${entryTexts(db, site.key, id).join(',')}]}`
-  return `{"job":${job},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
+  const row = wallRow(db, site.key, id)
+  const { version, savedAt, savedBy } = row
+  return `{"job":${jobText(db, site, row)},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
 }
 
 /** What cannot be in a wall, whatever the place; worked out once for each wall and catalogue, as the next save asks it again. */

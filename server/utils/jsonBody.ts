@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3'
 import { soundJsonFault } from '../../core/job'
 import { apiError, validationError } from './apiError'
+import { parsedJson } from './parsedJson'
 
 /** The largest body the API takes, bytes. */
 export const LARGEST_BODY = 5 * 1024 * 1024
@@ -21,14 +22,8 @@ export async function bodyBytes({ node: { req } }: H3Event, most: number, words:
   return Buffer.concat(chunks)
 }
 
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text) as unknown
-  }
-  catch (error) {
-    throw apiError(400, 'not-json', `What was sent is not JSON: ${(error as Error).message}`)
-  }
-}
+/** A request's body as text. @throws 413 over 5 MB */
+export const bodyText = async (event: H3Event): Promise<string> => (await bodyBytes(event, LARGEST_BODY, TOO_LARGE)).toString('utf8')
 
 /**
  * Reads a request's body as JSON.
@@ -36,8 +31,7 @@ function parsed(text: string): unknown {
  * @throws 413 over 5 MB, 400 where it is not JSON, 422 where it lies too deep or has text in it that is none
  */
 export async function jsonBody(event: H3Event): Promise<unknown> {
-  const text = (await bodyBytes(event, LARGEST_BODY, TOO_LARGE)).toString('utf8')
-  const value = parsed(text)
+  const value = parsedJson(await bodyText(event))
   const unsound = soundJsonFault(value)
   if (unsound) throw validationError([unsound])
   return value

@@ -1,9 +1,8 @@
 import type { SheetOptions, PaperName } from '../../core/mark/sheet'
 import { PAPERS } from '../../core/mark/sheet'
 import type { UnitSystem } from '../../core/units'
+import type { SheetFormat } from '../work/tasks'
 import { apiError } from './apiError'
-
-export type SheetFormat = 'pdf' | 'svg' | 'csv'
 
 export function choice<T extends string>(name: string, given: unknown, choices: T[], otherwise: T): T {
   if (given === undefined) return otherwise

@@ -1,6 +1,9 @@
-import { planFile } from '../../../../../../core/plan/planFile'
 import { database } from '../../../../../database/connection'
-import { readWall } from '../../../../../repositories/walls'
+import { readJobText } from '../../../../../repositories/walls'
+import { work } from '../../../../../work/pool'
 
 /** The wall's plan, worked out on the server by the same function as in the browser. */
-export default defineEventHandler(event => planFile(readWall(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!).job))
+export default defineEventHandler(async (event) => {
+  setHeader(event, 'content-type', 'application/json; charset=utf-8')
+  return work('plan', { job: readJobText(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!) })
+})

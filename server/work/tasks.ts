@@ -1,0 +1,56 @@
+import { arrange, pixelMap, testPicture } from '../../core/arrange'
+import { arraysOf, InvalidJob, validateJob, type Fault, type Job } from '../../core/job'
+import { asBuilt } from '../../core/log'
+import { drawSheet, sheetAsSvg, type SheetOptions } from '../../core/mark/sheet'
+import { contextOf, planWall } from '../../core/plan'
+import { planFile } from '../../core/plan/planFile'
+import { marksAsCsv } from '../sheets/csv'
+import { sheetAsPdf } from '../sheets/pdf'
+
+export type SheetFormat = 'pdf' | 'svg' | 'csv'
+
+/** The pixel map of an array with what it was made of, or undefined where there is no such array with screens. */
+function pixelsOf(job: Job, id: string | undefined) {
+  const wall = job.walls[0]!
+  const array = arraysOf(wall).find(array => id === undefined || array.id === id)
+  const arrangement = array && arrange(array, job.catalogue.displays, wall)
+  return array && arrangement && arrangement.cells.length > 0 ? { array, map: pixelMap(arrangement.cells, arrangement.imageGap) } : undefined
+}
+
+/** What takes long enough to keep others waiting. Each takes the job as text, as that is handed over fastest. */
+export const TASKS = {
+  /** The plan of a job, as JSON. */
+  plan: ({ job }: { job: string }): string => JSON.stringify(planFile(JSON.parse(job) as Job)),
+
+  /** The mark-out sheet of a job's one wall as a file. */
+  async sheet({ job: text, format, options }: { job: string, format: SheetFormat, options: SheetOptions }): Promise<Uint8Array | string> {
+    const job = JSON.parse(text) as Job
+    const wall = job.walls[0]!
+    const plan = planWall(wall, contextOf(job), asBuilt(job.log, wall.id))
+    if (format === 'csv') return `\uFEFF${marksAsCsv(plan.marking.marks, options)}`
+    const sheet = drawSheet(job, wall, plan, options)
+    return format === 'svg' ? sheetAsSvg(sheet) : sheetAsPdf(sheet, `${job.site.name}, ${wall.name}: mark-out`)
+  },
+
+  /** The pixel map of an array, by its id or the first, and the labelled test picture. */
+  pixels({ job: text, array: id, drawn }: { job: string, array?: string, drawn: boolean }) {
+    const job = JSON.parse(text) as Job
+    const found = pixelsOf(job, id)
+    return found && { array: found.array.id, map: found.map, picture: drawn ? testPicture(found.map, `${job.site.name}, ${job.walls[0]!.name}, ${found.array.name}`) : '' }
+  },
+
+  /** A job file that came in: the job, or what is wrong with it. */
+  job({ text }: { text: string }): { job: Job } | { faults: Fault[] } {
+    try {
+      return { job: validateJob(JSON.parse(text)) }
+    }
+    catch (error) {
+      if (error instanceof InvalidJob) return { faults: error.faults }
+      throw error
+    }
+  },
+}
+
+export type TaskName = keyof typeof TASKS
+export type InputOf<Name extends TaskName> = Parameters<typeof TASKS[Name]>[0]
+export type AnswerOf<Name extends TaskName> = Awaited<ReturnType<typeof TASKS[Name]>>
