@@ -5,6 +5,9 @@ import tailwindcss from '@tailwindcss/vite'
 /** The core is pure: of a file of it that gives nothing to whoever imports it, nothing is shipped. */
 const LEAN = { moduleSideEffects: (id: string) => !id.includes('/core/') }
 
+/** The core by itself: a thread that computes begins with it, and not with the server. */
+const coreApart = (id: string) => /^(?!.*node_modules).*\/core\//.test(id) ? 'core' : undefined
+
 /** Builds a part of the server as a file of its own, which a thread can begin with; `name` gives its address. */
 const ownFile = (name: string, path: string) => {
   let file: string
@@ -41,7 +44,7 @@ export default defineNuxtConfig({
   },
   css: ['~/assets/main.css'],
   compatibilityDate: '2026-01-01',
-  nitro: { errorHandler: '~~/server/error.ts', rollupConfig: { plugins: [ownFile('#worker', 'server/work/worker.ts')] } },
+  nitro: { errorHandler: '~~/server/error.ts', rollupConfig: { output: { manualChunks: coreApart }, plugins: [ownFile('#worker', 'server/work/worker.ts')] } },
   vite: {
     // Two copies of Rollup's types disagree about one field that the plugin does not use.
     plugins: [tailwindcss() as never],
