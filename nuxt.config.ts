@@ -1,4 +1,5 @@
 import { readdirSync } from 'node:fs'
+import { basename, dirname, relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 
@@ -10,14 +11,21 @@ const coreApart = (id: string) => /^(?!.*node_modules).*\/core\//.test(id) ? 'co
 
 /** Builds a part of the server as a file of its own, which a thread can begin with; `name` gives its address. */
 const ownFile = (name: string, path: string) => {
-  let file: string
+  const [file, here] = [`${basename(path, '.ts')}.mjs`, JSON.stringify(`address of ${name}`)]
   return {
     name: `own-file:${name}`,
     buildStart(this: { emitFile: (file: object) => string }) {
-      file = this.emitFile({ type: 'chunk', id: fileURLToPath(new URL(path, import.meta.url)) })
+      this.emitFile({ type: 'chunk', id: fileURLToPath(new URL(path, import.meta.url)), fileName: file })
     },
     resolveId: (id: string) => id === name ? `\0${name}` : undefined,
-    load: (id: string) => id === `\0${name}` ? `export default import.meta.ROLLUP_FILE_URL_${file}` : undefined,
+    load: (id: string) => id === `\0${name}` ? `export default ${here}` : undefined,
+    // Where the file lies is known once every chunk has its place.
+    generateBundle(_options: unknown, bundle: Record<string, { code?: string }>) {
+      for (const [place, chunk] of Object.entries(bundle)) {
+        const way = relative(dirname(`/${place}`), `/${file}`)
+        if (chunk.code?.includes(here)) chunk.code = chunk.code.replace(here, `new URL(${JSON.stringify(`./${way}`)}, import.meta.url).href`)
+      }
+    },
   }
 }
 
