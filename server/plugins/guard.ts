@@ -3,7 +3,7 @@ import { isForThisMachineOnly } from '../guard/hosts'
 
 /** Where this server listens, what it says to browsers with every answer, and whom it lets write. */
 export default defineNitroPlugin((nitro) => {
-  process.env.HOST ||= '127.0.0.1'
+  process.env.HOST = process.env.NITRO_HOST || process.env.HOST || '127.0.0.1'
   // While it is being built upon, the tools' own pages and connections come in.
   if (import.meta.dev) return
   console.log(isForThisMachineOnly() ? 'Reached from this machine alone. HOST=0.0.0.0 lets others on its network reach it.' : `Reached from wherever ${process.env.HOST} can be: whoever reaches it can read and write.`)
