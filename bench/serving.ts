@@ -25,7 +25,7 @@ function bareWrites(document: string): number {
   const folder = mkdtempSync(join(tmpdir(), 'wide-trellis-bench-'))
   const sqlite = new SQLite(join(folder, 'bare.db'))
   sqlite.pragma('journal_mode = WAL')
-  sqlite.pragma('synchronous = NORMAL')
+  sqlite.pragma('synchronous = FULL')
   sqlite.exec('CREATE TABLE walls (key INTEGER PRIMARY KEY, version INTEGER, document TEXT); INSERT INTO walls VALUES (1, 1, \'\')')
   const write = sqlite.prepare('UPDATE walls SET version = version + 1, document = ? WHERE key = 1')
   let n = 0
@@ -56,7 +56,7 @@ export async function serving(address: string): Promise<Row[]> {
     setupClient(client) {
       const wall = walls[next++]!
       let version = 1
-      const request: autocannon.Request = { method: 'PUT', path: `/api/sites/bench/walls/${wall.id}`, headers: { 'content-type': 'application/json' } }
+      const request: autocannon.Request = { method: 'PUT', path: `/api/sites/bench/walls/${wall.id}`, headers: { 'content-type': 'application/json', 'host': new URL(address).host } }
       client.setRequests([{
         ...request,
         setupRequest: () => ({ ...request, body: JSON.stringify({ version, wall: { ...wall, width: 6200 + version % 100 } }) }),
