@@ -130,7 +130,9 @@ describe('what this device still had of a wall', () => {
     state.job.log = [entry]
     const store = useWallStore()
     store.open('holm-point', state, { log: [entry, { ...entry, id: 'l2' }] })
-    store.record('Odd', { kind: 'remark', note: 'swept' })
+    expect(store.record('Odd', { kind: 'remark', note: 'swept' })).toEqual([])
+    // What the server would refuse is not recorded: it is told at once.
+    expect(store.record('O'.repeat(201), { kind: 'remark', note: '' }).map(({ path }) => path).sort()).toEqual(['$.by', '$.note'])
     expect([store.unsentLog.map(({ id }) => id), store.unwritten.map(({ site, entry: { by, wall } }) => [site, by, wall])]).toEqual([['l2'], [['holm-point', 'Odd', 'w1']]])
     // Another wall that is opened meanwhile does not lose it, nor shows it.
     store.open('elsewhere', stateOf())

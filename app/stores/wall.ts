@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { arraysOf, merge, same, wallFaults, type Catalogue, type Fault, type LogEntry, type PlanContext, type ScreenArray, type Wall } from '~~/core/job'
+import { arraysOf, logEntryFaults, merge, same, wallFaults, type Catalogue, type Fault, type LogEntry, type PlanContext, type ScreenArray, type Wall } from '~~/core/job'
 import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import type { EntryKind, EntryOf } from '~~/core/log'
 import { infeasibleInputs } from '~~/core/plan/infeasible'
@@ -130,9 +130,12 @@ export const useWallStore = defineStore('wall', () => {
     return faults
   }
 
-  /** Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. */
-  function record(by: string, entry: NewEntry) {
-    unwritten.value = [...unwritten.value, { site: site.value, entry: { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...entry } as LogEntry }]
+  /** Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. Returns what is wrong with it, and adds nothing, if anything is. */
+  function record(by: string, said: NewEntry): Fault[] {
+    const entry = { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...said } as LogEntry
+    const faults = logEntryFaults(entry)
+    if (faults.length === 0) unwritten.value = [...unwritten.value, { site: site.value, entry }]
+    return faults
   }
 
   /** Notes that this device keeps an entry now. */

@@ -5,7 +5,7 @@ import type { LogEntry, Wall } from '~~/core/job'
 import { exampleJob, exampleWall } from '~~/tests/fixtures/job'
 import { ApiError } from '../utils/api'
 import { Device, noteSeen, type ServerWall } from './device'
-import { bringInDrafts } from './drafts'
+import { bringInDrafts, dropDraft } from './drafts'
 import { Outbox, type Server } from './outbox'
 import { photoName } from './photoName'
 
@@ -208,15 +208,40 @@ describe('the outbox', () => {
     expect([server.asked, await device.designs.count()]).toEqual([[], 0])
   })
 
-  it('says so when this device is full, and that it is not when there is room again', async () => {
+  it.each([['QuotaExceededError', 'full'], ['OpenFailedError', 'denied']] as const)('says so when this device can keep nothing (%s), and that it can when it can again', async (name, store) => {
     await begun()
-    const add = vi.spyOn(device.entries, 'add').mockRejectedValueOnce(Object.assign(new Error('full'), { name: 'QuotaExceededError' }))
-    await expect(outbox.addEntry('holm-point', 'w1', remark('l1'))).rejects.toThrow('full')
-    expect(outbox.state.full).toBe(true)
+    const add = vi.spyOn(device.entries, 'add').mockRejectedValueOnce(Object.assign(new Error('no'), { name }))
+    await expect(outbox.addEntry('holm-point', 'w1', remark('l1'))).rejects.toThrow('no')
+    expect(outbox.state.store).toBe(store)
     add.mockRestore()
     await outbox.addEntry('holm-point', 'w1', remark('l1'))
     await idle()
-    expect([outbox.state.full, server.log.length]).toEqual([false, 1])
+    expect([outbox.state.store, server.log.length]).toEqual([undefined, 1])
+  })
+
+  it('does not call a server in trouble a lost connection, and sends the rest past what is in trouble', async () => {
+    await begun()
+    server.fails = what => what.startsWith('log w1') || what.startsWith('photo') ? new ApiError(500, 'error', 'The server had a fault.') : undefined
+    await outbox.addPhoto('holm-point', 'a.png', new Blob(['x']))
+    await outbox.addEntry('holm-point', 'w1', remark('l1'))
+    await outbox.addEntry('holm-point', 'w2', remark('l2', 'w2'))
+    await outbox.addEntry('holm-point', 'w1', remark('l3'))
+    await change('w2', 6200, 6400)
+    await idle()
+    expect([outbox.state.offline, outbox.state.trouble, server.log.map(({ id }) => id), server.walls.get('w2')!.version]).toEqual([false, 'The server had a fault.', ['l2'], 2])
+    server.fails = () => undefined
+    await outbox.send().then(idle)
+    expect([outbox.state.trouble, server.log.map(({ id }) => id), await device.photos.count()]).toEqual([undefined, ['l2', 'l1', 'l3'], 0])
+  })
+
+  it('sends an entry that was mended in its place', async () => {
+    await begun()
+    for (const id of ['bad1', 'l2']) await outbox.addEntry('holm-point', 'w1', remark(id))
+    await idle()
+    const [refused] = await device.entries.toArray()
+    await outbox.resend(refused!, { ...refused!.entry, id: 'l1' })
+    await idle()
+    expect([server.log.map(({ id }) => id), await device.entries.count()]).toEqual([['l2', 'l1'], 0])
   })
 })
 
@@ -250,7 +275,13 @@ describe('what this device has seen', () => {
     const wall = { ...base, width: 6300, overrides: [...base.overrides, { code: 'c', subject: 'd', by: 'Odd', reason: 'tested', at: '2026-06-04T10:00:00Z' }] }
     const kept: Record<string, string> = { 'wide-trellis:draft:holm-point/w1': JSON.stringify({ version: 1, base, wall, log: [remark('l1')] }), 'wide-trellis:name': 'Odd' }
     const storage = { ...kept, getItem: (name: string) => kept[name]!, removeItem: (name: string) => Reflect.deleteProperty(kept, name) } as unknown as Storage
-    await bringInDrafts(device, storage)
+    const half = '{"version":1,"base":'
+    Object.assign(kept, { 'wide-trellis:draft:holm-point/half': half, 'wide-trellis:draft:holm-point/none': 'null' })
+    Object.assign(storage, kept)
+    const broken = await bringInDrafts(device, storage)
+    // What cannot be read stays where it is, to be looked at, and holds up nothing.
+    expect(broken.map(({ name, text }) => [name, text])).toEqual([['holm-point/half', half], ['holm-point/none', 'null']])
+    for (const draft of broken) dropDraft(draft, storage)
     expect(Object.keys(kept)).toEqual(['wide-trellis:name'])
     const [change] = await device.designs.toArray()
     expect([change!.version, change!.wall.width, 'overrides' in change!.wall]).toEqual([1, 6300, false])

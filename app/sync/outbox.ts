@@ -9,8 +9,16 @@ export interface Server {
   addPhoto: (photo: UnsentPhoto) => Promise<unknown>
 }
 
-/** How it stands with the connection and with this device's storage. */
-export interface OutboxState { sending: boolean, offline: boolean, full: boolean }
+/** How it stands with the connection, with the server, and with this device's storage. */
+export interface OutboxState {
+  sending: boolean
+  /** There was no answer. */
+  offline: boolean
+  /** What the server said that was in trouble; it is tried again. */
+  trouble?: string
+  /** The device's store cannot be written: it has no room left, or the browser keeps nothing for this page. */
+  store?: 'full' | 'denied'
+}
 
 /** So many entries go in one request. */
 const AT_ONCE = 100
@@ -19,6 +27,12 @@ const LAST_RETRY = 10_000
 
 const reasonOf = ({ message, faults = [] }: { message: string, faults?: { path: string, message: string }[] }) =>
   faults.length > 0 ? faults.map(({ path, message }) => `${[path.replace(/^\$\.?/, ''), message].filter(Boolean).join(' ')}.`).join(' ') : message
+
+/** Whether an error of the device's store says that it has no room left; Dexie may wrap it. */
+function isFull(error: unknown): boolean {
+  const { name, inner } = error as { name?: string, inner?: { name?: string } }
+  return [name, inner?.name].includes('QuotaExceededError')
+}
 
 /** Only one tab of this browser sends at a time, where the browser can see to that. */
 const alone = <Result>(act: () => Promise<Result>): Promise<Result> =>
@@ -30,7 +44,7 @@ const alone = <Result>(act: () => Promise<Result>): Promise<Result> =>
  * the server refuses is set aside with the reason and is in nobody's way; what only had no answer is sent again.
  */
 export class Outbox {
-  readonly state: OutboxState = { sending: false, offline: false, full: false }
+  readonly state: OutboxState = { sending: false, offline: false }
   private retry = FIRST_RETRY
   private timer: ReturnType<typeof setTimeout> | undefined
   private again = false
@@ -43,17 +57,22 @@ export class Outbox {
     this.changed({ ...this.state })
   }
 
-  /** Writes to the device. @throws what the browser says, after it was noted that its storage is full */
+  /** Writes to the device. @throws what the browser says, after it was noted that nothing can be kept */
   private async write<Result>(act: () => Promise<Result>): Promise<Result> {
     try {
       const result = await act()
-      if (this.state.full) this.set({ full: false })
+      if (this.state.store) this.set({ store: undefined })
       return result
     }
     catch (error) {
-      this.set({ full: true })
+      this.cannotKeep(error)
       throw error
     }
+  }
+
+  /** Notes that the device's store cannot be used, by what the browser said. */
+  cannotKeep(error: unknown): void {
+    this.set({ store: isFull(error) ? 'full' : 'denied' })
   }
 
   /** Keeps an entry of the log, to be sent in its turn. */
@@ -100,15 +119,20 @@ export class Outbox {
     void this.send()
   }
 
-  /** Sends again what was set aside, or gives it up. */
-  async resend(entry: UnsentEntry): Promise<void> {
-    const { refused: _, ...rest } = entry
-    await this.device.entries.put(rest)
+  /** Sends again what was set aside, as it is or mended, or gives it up. */
+  async resend(unsent: UnsentEntry, entry: LogEntry = unsent.entry): Promise<void> {
+    const { refused: _, ...rest } = unsent
+    await this.device.entries.put({ ...rest, entry })
     void this.send()
   }
 
   async giveUp({ n }: UnsentEntry): Promise<void> {
     await this.device.entries.delete(n!)
+  }
+
+  /** Gives up the changes of a wall that the server refused: it is again as the server has it. */
+  async giveUpDesign({ key }: DesignChange): Promise<void> {
+    await this.device.designs.delete(key)
   }
 
   /** Sends all there is to send. */
@@ -121,16 +145,16 @@ export class Outbox {
       await alone(async () => {
         while (this.again) {
           this.again = false
-          await this.sendPhotos()
-          await this.sendEntries()
-          await this.sendDesigns()
+          const troubles = [...await this.sendPhotos(), ...await this.sendEntries(), ...await this.sendDesigns()]
+          if (troubles.length > 0 && !this.again) throw troubles[0]
         }
       })
       this.retry = FIRST_RETRY
-      this.set({ sending: false, offline: false })
+      this.set({ sending: false, offline: false, trouble: undefined })
     }
     catch (error) {
-      this.set({ sending: false, ...error instanceof ApiError && { offline: true } })
+      if (error instanceof ApiError) this.set({ sending: false, offline: error.isOffline, trouble: error.isOffline ? undefined : error.message })
+      else this.set({ sending: false })
       if (this.closed) return
       // Nobody waits for this; whatever it is, it is tried again.
       if (!(error instanceof ApiError)) console.error(error)
@@ -144,38 +168,56 @@ export class Outbox {
     clearTimeout(this.timer)
   }
 
-  private async sendPhotos(): Promise<void> {
+  /**
+   * What a failed request means: one that was refused is set aside; where the server was in trouble with it the rest
+   * is sent all the same.
+   *
+   * @throws where there is no connection at all, or it was no answer of the server
+   */
+  private async afterFailure(error: unknown, setAside: (error: ApiError) => Promise<unknown>): Promise<ApiError[]> {
+    if (!(error instanceof ApiError) || error.isOffline) throw error
+    if (error.retryable) return [error]
+    await setAside(error)
+    return []
+  }
+
+  private async sendPhotos(): Promise<ApiError[]> {
+    const troubles: ApiError[] = []
     for (const photo of await this.device.photos.filter(({ refused }) => refused === undefined).toArray()) {
       try {
         await this.server.addPhoto(photo)
         await this.device.photos.delete(photo.name)
       }
       catch (error) {
-        if (!(error instanceof ApiError) || error.retryable) throw error
-        await this.device.photos.update(photo.name, { refused: reasonOf(error) })
+        troubles.push(...await this.afterFailure(error, refusal => this.device.photos.update(photo.name, { refused: reasonOf(refusal) })))
       }
     }
+    return troubles
   }
 
-  /** The entries that are next: the first that waits, and those after it that are of the same wall. */
-  private async nextEntries(): Promise<UnsentEntry[]> {
-    const waiting = await this.device.entries.orderBy('n').filter(({ refused }) => refused === undefined).limit(AT_ONCE).toArray()
+  /** The entries that are next: the first that waits, of a wall that is not in trouble, and those after it that are of the same wall. */
+  private async nextEntries(inTrouble: Set<string>): Promise<UnsentEntry[]> {
+    const waiting = await this.device.entries.orderBy('n').filter(({ refused, key }) => refused === undefined && !inTrouble.has(key)).limit(AT_ONCE).toArray()
     const other = waiting.findIndex(({ key }) => key !== waiting[0]!.key)
     return other < 0 ? waiting : waiting.slice(0, other)
   }
 
-  private async sendEntries(): Promise<void> {
-    for (let next = await this.nextEntries(); next.length > 0; next = await this.nextEntries()) {
+  private async sendEntries(): Promise<ApiError[]> {
+    const troubles: ApiError[] = []
+    const inTrouble = new Set<string>()
+    for (let next = await this.nextEntries(inTrouble); next.length > 0; next = await this.nextEntries(inTrouble)) {
       const { site, wall, key } = next[0]!
       try {
         const { results } = await this.server.addEntries(site, wall, next.map(({ entry }) => entry))
         await this.noteResults(key, next, results)
       }
       catch (error) {
-        if (!(error instanceof ApiError) || error.retryable) throw error
-        await this.device.entries.bulkPut(next.map(entry => ({ ...entry, refused: reasonOf(error) })))
+        const trouble = await this.afterFailure(error, refusal => this.device.entries.bulkPut(next.map(entry => ({ ...entry, refused: reasonOf(refusal) }))))
+        if (trouble.length > 0) inTrouble.add(key)
+        troubles.push(...trouble)
       }
     }
+    return troubles
   }
 
   private async noteResults(key: string, sent: UnsentEntry[], results: Awaited<ReturnType<Server['addEntries']>>['results']): Promise<void> {
@@ -199,8 +241,9 @@ export class Outbox {
     })
   }
 
-  private async sendDesigns(): Promise<void> {
+  private async sendDesigns(): Promise<ApiError[]> {
     const { designs } = this.device
+    const troubles: ApiError[] = []
     for (const change of await designs.filter(({ refused, conflict }) => refused === undefined && conflict === undefined).toArray()) {
       const { key, base, sent = change.wall } = change
       if (!change.sent && same(sent, base)) {
@@ -212,12 +255,14 @@ export class Outbox {
         await this.noteSaved(change, sent, await this.server.saveWall({ ...change, wall: sent }))
       }
       catch (error) {
-        if (!(error instanceof ApiError) || error.retryable) throw error
-        const theirs = error.status === 409 ? error.current as ServerWall | undefined : undefined
-        if (theirs && same(theirs.job.walls[0], sent)) await this.noteSaved(change, sent, theirs)
-        else await this.setAside(key, sent, theirs ? { conflict: theirs } : { refused: reasonOf(error) })
+        troubles.push(...await this.afterFailure(error, async (refusal) => {
+          const theirs = refusal.status === 409 ? refusal.current as ServerWall | undefined : undefined
+          if (theirs && same(theirs.job.walls[0], sent)) await this.noteSaved(change, sent, theirs)
+          else await this.setAside(key, sent, theirs ? { conflict: theirs } : { refused: reasonOf(refusal) })
+        }))
       }
     }
+    return troubles
   }
 
   /** Sets a change aside; where only an earlier state of the wall was refused, the newer one is tried. */

@@ -1,28 +1,39 @@
 import { liveQuery } from 'dexie'
 import { createGlobalState, useEventListener } from '@vueuse/core'
-import { Device, type UnsentEntry, type UnsentPhoto } from './device'
-import { bringInDrafts } from './drafts'
+import { Device, type DesignChange, type UnsentEntry, type UnsentPhoto } from './device'
+import { bringInDrafts, dropDraft, type BrokenDraft } from './drafts'
 import { Outbox, type OutboxState } from './outbox'
 import { server } from './server'
 
 /** What is still to be sent from this device, and what of it was set aside. */
-interface Waiting { count: number, entries: UnsentEntry[], photos: UnsentPhoto[] }
+interface Waiting { count: number, entries: UnsentEntry[], photos: UnsentPhoto[], designs: DesignChange[] }
 
 /** The one outbox of the application, and how it stands; it sends whatever page is open. */
 export const useOutbox = createGlobalState(() => {
-  const state = ref<OutboxState>({ sending: false, offline: false, full: false })
-  const waiting = shallowRef<Waiting>({ count: 0, entries: [], photos: [] })
+  const state = ref<OutboxState>({ sending: false, offline: false })
+  const waiting = shallowRef<Waiting>({ count: 0, entries: [], photos: [], designs: [] })
+  /** What an earlier version kept here that cannot be read. */
+  const broken = shallowRef<BrokenDraft[]>([])
   const device = new Device()
   const outbox = new Outbox(device, server, (now) => { state.value = now })
   liveQuery(async (): Promise<Waiting> => {
     const [designs, entries, photos] = await Promise.all([device.designs.toArray(), device.entries.toArray(), device.photos.toArray()])
     const isWaiting = ({ refused }: { refused?: string }) => refused === undefined
+    const isRefused = (thing: { refused?: string }) => !isWaiting(thing)
     return {
       count: designs.filter(change => isWaiting(change) && !change.conflict).length + entries.filter(isWaiting).length + photos.filter(isWaiting).length,
-      entries: entries.filter(entry => !isWaiting(entry)), photos: photos.filter(photo => !isWaiting(photo)),
+      entries: entries.filter(isRefused), photos: photos.filter(isRefused), designs: designs.filter(isRefused),
     }
-  }).subscribe({ next: (now) => { waiting.value = now }, error: () => { state.value = { ...state.value, full: true } } })
+  }).subscribe({ next: (now) => { waiting.value = now }, error: error => outbox.cannotKeep(error) })
+  device.open().catch(error => outbox.cannotKeep(error))
   useEventListener(window, 'online', () => void outbox.send())
-  const ready = bringInDrafts(device).then(() => void outbox.send(), () => {})
-  return { device, outbox, state, waiting, ready }
+  const ready = bringInDrafts(device).then((found) => {
+    broken.value = found
+    void outbox.send()
+  }, () => {})
+  function drop(draft: BrokenDraft) {
+    dropDraft(draft)
+    broken.value = broken.value.filter(other => other !== draft)
+  }
+  return { device, outbox, state, waiting, broken, drop, ready }
 })

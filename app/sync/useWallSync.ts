@@ -3,7 +3,7 @@ import { merge, same, type Wall } from '~~/core/job'
 import { noteSeen, wallKey, type Device, type ServerWall } from './device'
 import { useOutbox } from './useOutbox'
 
-export type SaveState = 'saved' | 'saving' | 'offline' | 'full' | 'refused' | 'conflict'
+export type SaveState = 'saved' | 'saving' | 'offline' | 'trouble' | 'full' | 'denied' | 'refused' | 'conflict'
 
 /** After so long it is tried again to write to a device that is full, ms. */
 const TRY_AGAIN = 5_000
@@ -135,11 +135,13 @@ export function useWallSync() {
 
   const state = computed<SaveState>(() => {
     if (store.conflict) return 'conflict'
-    if (sending.value.full) return 'full'
+    if (sending.value.store) return sending.value.store
     if (refused.value) return 'refused'
     // A wall that is what the server had last is not saved while another version of it is on its way there.
     if (edits.value === kept.value && !unsent.value && !store.unsaved && store.unwritten.length === 0 && store.unsentLog.length === 0 && waiting.value.count === 0) return 'saved'
-    return sending.value.offline ? 'offline' : 'saving'
+    return sending.value.offline ? 'offline' : sending.value.trouble ? 'trouble' : 'saving'
   })
-  return { state, refused, waiting, resolve }
+  /** Why it is not saved, where somebody said so. */
+  const reason = computed(() => state.value === 'trouble' ? sending.value.trouble : refused.value)
+  return { state, reason, waiting, resolve }
 }

@@ -7,9 +7,14 @@ export class ApiError extends Error {
     this.name = 'ApiError'
   }
 
-  /** Whether trying again later can help: there was no connection, or the server was in trouble. */
+  /** Whether there was no answer at all. */
+  get isOffline(): boolean {
+    return this.status === 0
+  }
+
+  /** Whether trying again later can help: there was no connection, or the server was in trouble or had too much to do. */
   get retryable(): boolean {
-    return this.status === 0 || this.status >= 500
+    return this.isOffline || this.status >= 500 || [408, 425, 429].includes(this.status)
   }
 }
 

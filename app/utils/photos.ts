@@ -12,7 +12,7 @@ export async function sendPhoto(site: string, file: Blob): Promise<{ photo: stri
   catch {
     throw new ApiError(0, 'no-connection', 'The server cannot be reached; add the picture again when it is back.')
   }
-  const answer = await response.json() as { photo: string, error?: { code: string, message: string } }
+  const answer = await response.json().catch(() => ({})) as { photo: string, error?: { code: string, message: string } }
   if (!response.ok) throw new ApiError(response.status, answer.error?.code ?? 'error', answer.error?.message ?? 'The picture was refused.')
   return answer
 }

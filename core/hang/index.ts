@@ -3,6 +3,7 @@ import { isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan, Hole, Position } from '../mount'
 import { words } from '../units'
 
+export * from './holeOfWall'
 export * from './lifting'
 export * from './order'
 

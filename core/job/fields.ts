@@ -1,5 +1,6 @@
 import { array, boolean, number, object, setLocale, string, type ISchema, type ObjectShape, type Schema } from 'yup'
 import { LIMITS } from './limits'
+import { isMoment, WRITTEN_MOMENT } from './moment'
 
 /*
  * What the fields of the job file are made of. Each maker takes what the field is called and, in a model of the
@@ -65,8 +66,10 @@ export const name = (label?: string, section?: string) => text(label, section).t
 export const oneOf = <const Value extends string>(values: readonly Value[], label?: string, section?: string) => string().typeError(notA('text'))
   .oneOf(values, ({ value }: Written) => `must be one of ${values.join(', ')}, and is ${shown(value)}`).meta({ kind: 'choice', label, section })
 export const flag = (label?: string) => boolean().typeError(notA('true or false')).meta({ label })
-/** A date and time with its zone. */
-export const moment = (label?: string) => text(label).matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/, { message: 'must be a date and time with its zone (ISO 8601)', excludeEmptyString: false })
+/** A date and time with its zone, as somebody's clock showed it. */
+export const clockTime = (label?: string) => text(label).matches(WRITTEN_MOMENT, { message: 'must be a date and time with its zone (ISO 8601)', excludeEmptyString: false })
+/** A date and time with its zone that there is. */
+export const moment = (label?: string) => clockTime(label).test('moment', 'is no date and time that there is', v => v === undefined || !WRITTEN_MOMENT.test(v) || isMoment(v))
 
 /** A field that has to be there. */
 export const must = <Field extends { required: (message: string) => unknown }>(field: Field) => field.required('is missing') as ReturnType<Field['required']>

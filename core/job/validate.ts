@@ -1,5 +1,5 @@
 import { InvalidJob, type Fault } from './fault'
-import { logEntrySchema, type LogEntry } from '../log/entry'
+import { logEntrySchema, newEntryFaults, type LogEntry } from '../log/entry'
 import { schemaFaults } from './check'
 import { broughtUpToDate } from './earlier'
 import { evidenceSchema } from './evidence'
@@ -157,7 +157,8 @@ export function rulesFaults(rules: unknown): Fault[] {
 
 /** Every fault of one log entry, at paths under `$`. */
 export function logEntryFaults(entry: unknown): Fault[] {
-  return schemaFaults(logEntrySchema, entry, '$')
+  const faults = schemaFaults(logEntrySchema, entry, '$')
+  return faults.length > 0 ? faults : newEntryFaults(entry as LogEntry, '$')
 }
 
 /**
@@ -177,6 +178,7 @@ export function validateJob(value: unknown): Job {
   refuseFor([
     ...repeated(walls, '$.walls'),
     ...repeated(log, '$.log'),
+    ...log.flatMap((entry, index) => newEntryFaults(entry, `$.log[${index}]`)),
     ...correctionFaults(log),
     ...repeated(catalogue.displays, '$.catalogue.displays'),
     ...repeated(catalogue.mounts, '$.catalogue.mounts'),

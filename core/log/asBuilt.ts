@@ -1,4 +1,6 @@
+import type { Finding } from '../finding'
 import type { Wall } from '../job'
+import { clockFindings } from './clocks'
 import type { EntryOf, LogEntry } from './entry'
 
 /** A hole as it was made: which of the plan's it was, where it is, and what the drill met there. */
@@ -18,9 +20,11 @@ export interface AsBuilt {
   /** What was read last of the seams of each array. */
   seams: EntryOf<'seams'>[]
   overrides: Override[]
+  /** What is to be said of the clocks by which entries were made. */
+  findings: Finding[]
 }
 
-export const NOTHING_BUILT: AsBuilt = { holes: [], dead: [], hung: [], seams: [], overrides: [] }
+export const NOTHING_BUILT: AsBuilt = { holes: [], dead: [], hung: [], seams: [], overrides: [], findings: [] }
 
 /** Entries about a hole at places nearer to each other than this are about one hole in the wall, mm. */
 const ONE_PLACE = 1
@@ -80,6 +84,7 @@ export function asBuilt(log: LogEntry[], wall: string): AsBuilt {
     hung: [...new Set(ofKind(entries, 'hung').map(({ screen }) => screen))],
     seams: lastOf(ofKind(entries, 'seams'), ({ array }) => array),
     overrides: overridesOf(entries),
+    findings: clockFindings(entries, wall),
   }
 }
 

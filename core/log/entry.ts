@@ -1,5 +1,7 @@
 import { lazy, type InferType } from 'yup'
-import { count, figure, flag, group, length, list, moment, must, name, note, notLess, oneOf, reason, text } from '../job/fields'
+import type { Fault } from '../job/fault'
+import { isMoment } from '../job/moment'
+import { clockTime, count, figure, flag, group, length, list, moment, must, name, note, notLess, oneOf, reason, text } from '../job/fields'
 
 /** What the drill met where a hole was planned. */
 export const HOLE_RESULTS = ['hit', 'miss', 'void', 'steel', 'mortar', 'blown', 'stripped', 'other'] as const
@@ -13,7 +15,7 @@ const end = () => must(oneOf(['top', 'bottom', 'left', 'right'], 'Which end of t
 
 /** What is said of every entry: by whoever made it, and, once a server has it, its place in the chain. */
 const about = <const Kind extends string>(kind: Kind) => ({
-  id: name('From whoever made it; the same one twice is one entry'), seq: count(1e9, 'Its number in the order of arrival'), at: must(moment('When, by their clock')), receivedAt: moment('When the server had it'),
+  id: name('From whoever made it; the same one twice is one entry'), seq: count(1e9, 'Its number in the order of arrival'), at: must(clockTime('When, by their clock')), receivedAt: moment('When the server had it'),
   by: name('Who'), wall: name('On which wall'), kind: must(oneOf([kind])),
 })
 const inChain = { prev: text('Hash of the entry before'), hash: text('SHA-256 of this one') }
@@ -61,3 +63,23 @@ const isKind = (kind: unknown): kind is EntryKind => typeof kind === 'string' &&
 
 /** An entry of any kind, by the rules of its own. */
 export const logEntrySchema = lazy((entry: { kind?: unknown } | null | undefined) => (isKind(entry?.kind) ? ENTRY_KINDS[entry.kind] : unknownKind) as never)
+
+/** What an entry says beside the fields of its kind can have so many characters. */
+const BESIDE = 2_000
+
+/**
+ * What is wrong with an entry that is new, beside what its schema says: a clock that shows no time that there is, and
+ * much under keys that nobody knows. One that is in a chain stands as it is, as nothing in a log is changed.
+ *
+ * @param entry one that its schema has let through
+ */
+export function newEntryFaults(entry: LogEntry, root: string): Fault[] {
+  if (entry.hash !== undefined) return []
+  const { fields } = ENTRY_KINDS[entry.kind]
+  const beside = Object.entries(entry).filter(([key]) => !Object.hasOwn(fields, key))
+  const size = JSON.stringify(Object.fromEntries(beside)).length
+  return [
+    ...isMoment(entry.at) ? [] : [{ path: `${root}.at`, message: `is no date and time that there is: “${entry.at}”. Set the clock of the device` }],
+    ...size > BESIDE ? [{ path: `${root}.${beside[0]![0].slice(0, 60)}`, message: `is no field of an entry; such fields can have ${BESIDE} characters together, and have ${size}` }] : [],
+  ]
+}

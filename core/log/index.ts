@@ -1,4 +1,5 @@
 export * from './asBuilt'
 export * from './chain'
+export * from './clocks'
 export * from './entry'
 export * from './overrides'

@@ -75,7 +75,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
     arrays,
     marking,
     hanging,
-    findings: withOverrides([...findings, ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built), ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
+    findings: withOverrides([...findings, ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
   }
 }
 

@@ -1,20 +1,24 @@
-import { logEntryFaults, same, type Fault, type LogEntry } from '../../core/job'
+import { isHoleOf } from '../../core/hang'
+import { logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
 import type { Database } from '../database/perDatabase'
 import { apiError, validationError, type ApiErrorBody } from '../utils/apiError'
-import { appendEntries, entryOfId } from './logRows'
+import { appendEntries, entriesOf, entryOfId } from './logRows'
 import { siteRow } from './siteRows'
-import { wallKey } from './walls'
+import { wallDocument } from './walls'
 
 /** What an entry says, without its place in the chain. */
 const told = ({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }: LogEntry) => entry
 
 /** What is wrong with an entry for a wall's log. */
-function faultsOf(db: Database, site: number, wall: string, entry: unknown): Fault[] {
-  const faults = logEntryFaults(entry)
+function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault[] {
+  // Its place in the chain is the server's to give, so what it says of that is not asked.
+  const faults = logEntryFaults(typeof entry === 'object' && entry !== null ? told(entry as LogEntry) : entry)
   if (faults.length > 0) return faults
   const given = entry as LogEntry
-  if (given.wall !== wall) return [{ path: '$.wall', message: `must be “${wall}”, as in the address` }]
-  if (given.kind !== 'correction' || entryOfId(db).get({ site, id: given.corrects })?.wall === wall) return []
+  if (given.wall !== wall.id) return [{ path: '$.wall', message: `must be “${wall.id}”, as in the address` }]
+  const isKnown = (hole: string) => isHoleOf(wall, hole) || entriesOf(db, site, wall.id).some(each => each.kind === 'hole' && each.hole === hole)
+  if (given.kind === 'hole' && !isKnown(given.hole)) return [{ path: '$.hole', message: `“${given.hole}” is no hole of this wall's plan. Its array may have been taken away; put it back, or write what was drilled as a remark` }]
+  if (given.kind !== 'correction' || entryOfId(db).get({ site, id: given.corrects })?.wall === wall.id) return []
   return [{ path: '$.corrects', message: `“${given.corrects}” is no earlier entry of this wall` }]
 }
 
@@ -24,7 +28,7 @@ function faultsOf(db: Database, site: number, wall: string, entry: unknown): Fau
  *
  * @throws 422 with every fault, 409 where another entry has this id
  */
-function addEntry(db: Database, site: number, wall: string, entry: unknown, receivedAt: string): LogEntry {
+function addEntry(db: Database, site: number, wall: Wall, entry: unknown, receivedAt: string): LogEntry {
   const faults = faultsOf(db, site, wall, entry)
   if (faults.length > 0) throw validationError(faults)
   const given = told(entry as LogEntry)
@@ -42,11 +46,11 @@ export type EntryResult = { id: unknown, entry: LogEntry } | { id: unknown, erro
 export function addEntries(db: Database, siteId: string, wall: string, entries: unknown[], receivedAt: string): EntryResult[] {
   return db.transaction(() => {
     const { key } = siteRow(db, siteId)
-    wallKey(db, key, wall)
+    const document = wallDocument(db, key, wall)
     return entries.map((entry): EntryResult => {
       const id = (entry as { id?: unknown } | null)?.id
       try {
-        return { id, entry: addEntry(db, key, wall, entry, receivedAt) }
+        return { id, entry: addEntry(db, key, document, entry, receivedAt) }
       }
       catch (error) {
         const { data } = error as { data?: ApiErrorBody }
@@ -61,7 +65,6 @@ export function addEntries(db: Database, siteId: string, wall: string, entries: 
 export function addLogEntry(db: Database, siteId: string, wall: string, entry: unknown, receivedAt: string): LogEntry {
   return db.transaction(() => {
     const { key } = siteRow(db, siteId)
-    wallKey(db, key, wall)
-    return addEntry(db, key, wall, entry, receivedAt)
+    return addEntry(db, key, wallDocument(db, key, wall), entry, receivedAt)
   }, { behavior: 'immediate' })
 }

@@ -17,6 +17,9 @@ export const logOfSite = (db: Database, site: number): LogEntry[] => everyEntry(
 /** The entries of one wall as they are kept, in the order of arrival. */
 export const entryTexts = (db: Database, site: number, wall: string): string[] => entriesOfWall(db).all({ site, wall }).map(({ entry }) => entry)
 
+/** The entries of one wall in the order of arrival. */
+export const entriesOf = (db: Database, site: number, wall: string): LogEntry[] => entryTexts(db, site, wall).map(entry => JSON.parse(entry) as LogEntry)
+
 /** Adds entries at the end of a site's log; those that have a place in its chain already keep it. */
 export function appendEntries(db: Database, site: number, entries: LogEntry[], receivedAt: string): LogEntry[] {
   let end: ChainEnd = lastEntry(db).get({ site }) ?? EMPTY_CHAIN

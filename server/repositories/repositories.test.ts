@@ -222,6 +222,20 @@ describe('the log', () => {
     expect(refused(() => addLogEntry(db, 'holm-point', 'w1', correction, AT)).faults).toEqual([{ path: '$.corrects', message: '“l1” is no earlier entry of this wall' }])
     add()
     expect(addLogEntry(db, 'holm-point', 'w1', correction, AT)).toMatchObject({ seq: 2, corrects: 'l1' })
+    expect(refused(() => add({ id: 'l2', at: '2026-99-99T09:00:00Z' })).faults![0]!.message).toContain('no date and time that there is')
+    expect(refused(() => add({ 'id': 'l2', 'x-scan': 'a'.repeat(3_000) } as never)).faults!.map(({ path }) => path)).toEqual(['$.x-scan'])
+    expect(refused(() => importJob(db, { ...exampleJob(), site: { ...exampleJob().site, id: 'other' }, log: [{ ...hole, wall: 'gone' }] }, 'Isla', AT)).faults!.map(({ path }) => path)).toEqual(['$.log[0].wall'])
+  })
+
+  it('takes a hole of any alternative, and of an array that is gone where the log has it already; any other is refused in words', () => {
+    add()
+    const { job, version } = readWall(db, 'holm-point', 'w1')
+    const [array] = job.walls[0]!.arrays
+    const wall: Wall = { ...job.walls[0]!, alternatives: [{ id: 'b', name: 'B' }], arrays: [{ ...array!, id: 'a2', alternative: 'b' }] }
+    saveWall(db, 'holm-point', 'w1', wall, version, 'Isla', AT)
+    expect(add({ id: 'l2', result: 'miss' })).toMatchObject({ seq: 2 })
+    expect(add({ id: 'l3', hole: 'a2-r1c1-top-2' })).toMatchObject({ seq: 3 })
+    for (const unknown of ['a1-r1c1-top-2', 'a2-r3c1-top-1', 'a2', 'a2-r1c11']) expect(refused(() => add({ id: 'l4', hole: unknown })).faults).toMatchObject([{ path: '$.hole', message: expect.stringContaining('no hole of this wall') }])
   })
 })
 

@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm'
-import { rulesFaults, validateJob, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
+import { LIMITS, rulesFaults, validateJob, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
 import { brokenLink } from '../../core/log'
 import type { Database } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
@@ -66,7 +66,7 @@ export function exportJob(db: Database, id: string): Job {
  * so that its walls are planned as they were. A log that has its chain keeps it; what no server has had yet is added to it.
  *
  * @param given a job that `validateJob` has let through
- * @throws 409 where the server has a site of this id; 422 where the log's chain is broken
+ * @throws 409 where the server has a site of this id; 422 where the log's chain is broken or an entry is of no wall of the file
  */
 export function importJob(db: Database, given: Job, by: string, at: string): string {
   const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = given
@@ -74,6 +74,9 @@ export function importJob(db: Database, given: Job, by: string, at: string): str
   const { site } = document
   const broken = brokenLink(log)
   if (broken) throw validationError([{ path: `$.log[${broken.index}]`, message: `${broken.why}: the log of this file was changed after it was recorded` }])
+  const known = new Set(wallList.map(({ id }) => id))
+  const astray = log.flatMap(({ wall }, index) => known.has(wall) ? [] : [{ path: `$.log[${index}].wall`, message: `“${wall}” is no wall of this file` }])
+  if (astray.length > 0) throw validationError(astray.slice(0, LIMITS.faults))
   return db.transaction(() => {
     if (siteOfId(db).get({ id: site.id })) throw apiError(409, 'site-exists', `There is a site “${site.id}” here already. Bring it in as a copy, or leave it.`)
     const { lastInsertRowid } = db.insert(sites).values({ id: site.id, name: site.name, units: site.units, document: JSON.stringify(document) }).run()

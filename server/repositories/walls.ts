@@ -1,13 +1,13 @@
 import { and, asc, eq, sql } from 'drizzle-orm'
 import { modelsUsedBy } from '../../core/catalogue'
-import { same, wallFaults, type Catalogue, type Fault, type Job, type LogEntry, type Wall } from '../../core/job'
+import { same, wallFaults, type Catalogue, type Fault, type Job, type Wall } from '../../core/job'
 import { infeasibleInputs } from '../../core/plan/infeasible'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { wallModels, walls } from '../database/schema'
 import { apiError, notFound, validationError } from '../utils/apiError'
 import { parsedOnce } from './documents'
 import { firmRulesText, readFirm } from './firm'
-import { entryTexts } from './logRows'
+import { entriesOf, entryTexts } from './logRows'
 import { siteDocument, saveCatalogue, siteRow, withModels, type SiteRow } from './siteRows'
 
 /** Which version of a wall it is, when it was saved and by whom. */
@@ -27,13 +27,6 @@ const updateWall = perDatabase(db => db.update(walls).set({
   version: sql`${sql.placeholder('version')}`, savedAt: sql`${sql.placeholder('savedAt')}`, savedBy: sql`${sql.placeholder('savedBy')}`, document: sql`${sql.placeholder('document')}`,
 }).where(eq(walls.key, sql.placeholder('key'))).prepare())
 
-/** The number of a wall's row, or 404. */
-export function wallKey(db: Database, site: number, id: string): number {
-  const row = keyOfWall(db).get({ site, id })
-  if (!row) throw notFound('wall of this name on this site')
-  return row.key
-}
-
 function wallRow(db: Database, site: number, id: string): WallRow {
   const row = wallOfSite(db).get({ site, id })
   if (!row) throw notFound('wall of this name on this site')
@@ -43,6 +36,9 @@ function wallRow(db: Database, site: number, id: string): WallRow {
 /** A wall as the job file has it. Not to be changed, as others read the same one. */
 const wallOf = (db: Database, { key, document }: WallRow): Wall => parsedOnce<Wall>(db, `wall ${key}`, document)
 
+/** The wall of a site of an id. Not to be changed, as others read the same one. @throws 404 */
+export const wallDocument = (db: Database, site: number, id: string): Wall => wallOf(db, wallRow(db, site, id))
+
 /** All walls of a site, in the order in which they were begun. */
 export const wallsOfSite = (db: Database, site: number): Wall[] => everyWall(db).all({ site }).map(row => wallOf(db, row))
 
@@ -50,8 +46,7 @@ export function readWall(db: Database, siteId: string, id: string): WallState {
   const site = siteRow(db, siteId)
   const row = wallRow(db, site.key, id)
   const { version, savedAt, savedBy } = row
-  const log = entryTexts(db, site.key, id).map(entry => JSON.parse(entry) as LogEntry)
-  return { job: { format: 'wide-trellis-job', version: 1, firm: { rules: readFirm(db).rules }, ...siteDocument(db, site), walls: [wallOf(db, row)], log }, version, savedAt, savedBy }
+  return { job: { format: 'wide-trellis-job', version: 1, firm: { rules: readFirm(db).rules }, ...siteDocument(db, site), walls: [wallOf(db, row)], log: entriesOf(db, site.key, id) }, version, savedAt, savedBy }
 }
 
 /** In which units a site is kept. */

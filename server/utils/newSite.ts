@@ -13,9 +13,10 @@ export function idFrom(name: string, otherwise: string): string {
 export function newSite(db: Database, { name, units }: Record<string, unknown>): Site {
   const faults = [
     ...typeof name === 'string' && name.trim() ? [] : [{ path: '$.name', message: 'must not be empty' }],
+    ...typeof name === 'string' && name.trim().length > 200 ? [{ path: '$.name', message: 'must be at most 200 characters' }] : [],
     ...units === 'metric' || units === 'imperial' ? [] : [{ path: '$.units', message: 'must be metric or imperial' }],
   ]
   if (faults.length > 0) throw validationError(faults)
-  const written = (name as string).trim().slice(0, 200)
+  const written = (name as string).trim()
   return { id: freeSiteId(db, idFrom(written, 'site')), name: written, units: units as Site['units'] }
 }

@@ -47,7 +47,10 @@ const fault = ref('')
 function takeOn(stops: Finding[]) {
   const [by, because] = [name.value.trim(), reason.value.trim()]
   if (!by || !because) return void (fault.value = by ? 'Say why: it is kept and printed.' : 'Say who you are: the name is kept and printed.')
-  for (const { code, subject, message } of stops) store.record(by, { kind: 'override', code, subject: subject.id, reason: because, figures: figuresOf(message) })
+  for (const { code, subject, message } of stops) {
+    const faults = store.record(by, { kind: 'override', code, subject: subject.id, reason: because, figures: figuresOf(message) })
+    if (faults.length > 0) return void (fault.value = faults.map(({ path, message }) => `${path === '$.by' ? 'A name' : 'What is recorded'} ${message}.`).join(' '))
+  }
   taking.value = reason.value = fault.value = ''
 }
 function endOverride(findings: Finding[]) {
@@ -77,7 +80,7 @@ function endOverride(findings: Finding[]) {
         A stop overridden by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
       </p>
       <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(all)">
-        <label class="block">Your name<input v-model="name" class="field-input" autocomplete="name" maxlength="100"></label>
+        <label class="block">Your name<input v-model="name" class="field-input" autocomplete="name" maxlength="200"></label>
         <label class="block">Why it may be built all the same<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
         <p v-if="fault" class="field-fault" role="alert">
           {{ fault }}

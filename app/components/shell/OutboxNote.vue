@@ -3,15 +3,16 @@ import { CloudUpload } from 'lucide-vue-next'
 import { useOutbox } from '~/sync/useOutbox'
 
 /** What this device has still to send, whatever page is open. */
-const { state, waiting } = useOutbox()
-const refused = computed(() => waiting.value.entries.length + waiting.value.photos.length)
+const { state, waiting, broken } = useOutbox()
+const refused = computed(() => waiting.value.entries.length + waiting.value.photos.length + waiting.value.designs.length + broken.value.length)
+const STORE = { full: 'This device’s storage is full', denied: 'This browser lets the page keep nothing' } as const
 </script>
 
 <template>
-  <p v-if="state.full" class="rounded bg-stop-wash px-2 py-1 text-xs font-semibold text-stop" role="alert" data-testid="device-full">
-    This device’s storage is full
+  <p v-if="state.store" class="rounded bg-stop-wash px-2 py-1 text-xs font-semibold text-stop" role="alert" data-testid="device-full" title="What is done here is lost when this page is closed, unless it is sent before">
+    {{ STORE[state.store] }}
   </p>
-  <span v-if="waiting.count > 0 && state.offline" class="flex items-center gap-1 text-xs" role="status" data-testid="unsent" title="Kept on this device, sent when the server is back">
+  <span v-if="waiting.count > 0 && (state.offline || state.trouble)" class="flex items-center gap-1 text-xs" role="status" data-testid="unsent" :title="`Kept on this device, sent when the server ${state.trouble ? 'can take it' : 'is back'}`">
     <CloudUpload class="size-4" aria-hidden="true" /> {{ waiting.count }} to send
   </span>
   <LazyRefusedList v-if="refused > 0" />

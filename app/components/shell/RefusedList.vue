@@ -1,31 +1,51 @@
 <script setup lang="ts">
 import { TriangleAlert } from 'lucide-vue-next'
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
+import type { LogEntry } from '~~/core/job'
+import type { DesignChange, UnsentEntry } from '~/sync/device'
 import { useOutbox } from '~/sync/useOutbox'
 
-/** What the server refused of what was done on this device, with its reasons, to send again or to give up. */
-const { outbox, waiting } = useOutbox()
-const refused = computed(() => waiting.value.entries.length + waiting.value.photos.length)
+/** What the server refused of what was done on this device, and what nobody can read of it, with the reasons: to mend, to send again, to save as a file or to give up. */
+const { outbox, waiting, broken, drop } = useOutbox()
+const count = computed(() => waiting.value.entries.length + waiting.value.photos.length + waiting.value.designs.length + broken.value.length)
+const mending = ref<number>()
+function resend(unsent: UnsentEntry, entry?: LogEntry) {
+  mending.value = undefined
+  void outbox.resend(unsent, entry)
+}
+const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.json`, JSON.stringify(wall, null, 2))
 </script>
 
 <template>
   <Popover class="relative">
     <PopoverButton class="flex h-9 items-center gap-1 rounded bg-stop-wash px-2 text-xs font-semibold text-stop" data-testid="set-aside">
-      <TriangleAlert class="size-4" aria-hidden="true" /> {{ refused }} refused
+      <TriangleAlert class="size-4" aria-hidden="true" /> {{ count }} refused
     </PopoverButton>
-    <PopoverPanel class="absolute right-0 z-20 mt-1 max-h-96 w-80 overflow-y-auto border border-hair bg-board p-3 text-sm text-ink shadow-lg">
+    <PopoverPanel class="fixed inset-x-2 top-14 z-20 max-h-[70vh] overflow-y-auto md:absolute md:inset-x-auto md:top-full md:right-0 md:mt-1 md:w-96 border border-hair bg-board p-3 text-sm text-ink shadow-lg">
       <p class="font-semibold">
-        The server did not take these. They are still on this device.
+        These were not taken. They are still on this device.
       </p>
       <ul class="mt-2 space-y-3">
         <li v-for="entry in waiting.entries" :key="entry.n" class="border-l-4 border-stop pl-2" data-testid="refused-entry">
-          <p>{{ [`${entry.entry.kind}${'hole' in entry.entry ? ` ${entry.entry.hole}` : ''}`, entry.wall, entry.entry.by, new Date(entry.entry.at).toLocaleString()].join(', ') }}</p>
+          <p>{{ [`${entry.entry.kind}${'hole' in entry.entry ? ` ${entry.entry.hole}` : ''}`, entry.wall, entry.entry.by, whenOf(entry.entry.at)].join(', ') }}</p>
           <p class="text-stop">
             {{ entry.refused }}
           </p>
-          <span class="mt-1 flex gap-2">
-            <button type="button" class="press !px-2" @click="outbox.resend(entry)">Send again</button>
+          <MendEntry v-if="mending === entry.n" :entry="entry.entry" @mended="resend(entry, $event)" @cancel="mending = undefined" />
+          <span v-else class="mt-1 flex gap-2">
+            <button type="button" class="press !px-2" @click="mending = entry.n">Mend</button>
+            <button type="button" class="press !px-2" @click="resend(entry)">Send again</button>
             <button type="button" class="press !px-2" @click="outbox.giveUp(entry)">Give it up</button>
+          </span>
+        </li>
+        <li v-for="change in waiting.designs" :key="change.key" class="border-l-4 border-stop pl-2" data-testid="refused-design">
+          <p>Changes of <NuxtLink :to="`/sites/${change.site}/walls/${change.id}/survey`" class="underline">{{ change.wall.name }}</NuxtLink></p>
+          <p class="text-stop">
+            {{ change.refused }}
+          </p>
+          <span class="mt-1 flex gap-2">
+            <button type="button" class="press !px-2" @click="saveDesign(change)">Save as a file</button>
+            <button type="button" class="press !px-2" @click="outbox.giveUpDesign(change)">Give them up</button>
           </span>
         </li>
         <li v-for="photo in waiting.photos" :key="photo.name" class="border-l-4 border-stop pl-2">
@@ -36,6 +56,22 @@ const refused = computed(() => waiting.value.entries.length + waiting.value.phot
           <button type="button" class="press mt-1 !px-2" @click="outbox.device.photos.delete(photo.name)">
             Give it up
           </button>
+        </li>
+        <li v-for="draft in broken" :key="draft.name" class="border-l-4 border-stop pl-2" data-testid="broken-draft">
+          <p>Changes of {{ draft.name }} that an earlier version kept here</p>
+          <p class="text-stop">
+            They cannot be read: {{ draft.why }}
+          </p>
+          <details>
+            <summary class="cursor-pointer">
+              Look at them
+            </summary>
+            <pre class="mt-1 max-h-40 overflow-auto bg-rail p-1 text-xs whitespace-pre-wrap break-all">{{ draft.text.slice(0, 20_000) }}</pre>
+          </details>
+          <span class="mt-1 flex gap-2">
+            <button type="button" class="press !px-2" @click="saveText(`${draft.name.replace('/', '-')}-not-read.txt`, draft.text)">Save as a file</button>
+            <button type="button" class="press !px-2" @click="drop(draft)">Drop them</button>
+          </span>
         </li>
       </ul>
     </PopoverPanel>

@@ -3,7 +3,7 @@ import { CloudCheck, Redo2, Undo2 } from 'lucide-vue-next'
 import type { SaveState } from '~/sync/useWallSync'
 
 /** What is saved, what can be undone, which unit is read, and the keys that are near. */
-const { state, refused, count } = defineProps<{ state: SaveState, refused?: string, count: number }>()
+const { state, reason, count } = defineProps<{ state: SaveState, reason?: string, count: number }>()
 const store = useWallStore()
 const { system, toggle } = useUnits()
 const list = useCommandList()
@@ -11,18 +11,19 @@ const atHand = useAtHand()
 const lastEdit = computed(() => store.history.past.at(-1)?.label)
 const lastUndone = computed(() => store.history.future.at(-1)?.label)
 const SAID: Record<SaveState, string> = {
-  saved: 'All saved', saving: 'Saving…', full: 'Not saved: this device’s storage is full. Make room; it is tried again', offline: 'Not saved: no connection. Kept here, sent when it is back', refused: 'Not saved', conflict: 'Not saved: two versions',
+  saved: 'All saved', saving: 'Saving…', refused: 'Not saved', conflict: 'Not saved: two versions',
+  offline: 'Not saved: no connection. Kept here, sent when it is back', trouble: 'Not saved yet. Kept here, tried again',
+  full: 'Not saved: this device’s storage is full. Make room; it is tried again', denied: 'Not saved: this browser lets the page keep nothing. Allow it to store data, or leave its private mode',
 }
-const LOOK: Record<SaveState, string> = {
-  saved: 'text-good', saving: 'text-ink-soft', full: 'bg-stop-wash text-stop font-semibold', offline: 'bg-caution-wash text-caution font-semibold', refused: 'bg-stop-wash text-stop font-semibold', conflict: 'bg-stop-wash text-stop font-semibold',
-}
+const [GOOD, SOFT, CAUTION, STOP] = ['text-good', 'text-ink-soft', 'bg-caution-wash text-caution font-semibold', 'bg-stop-wash text-stop font-semibold']
+const LOOK: Record<SaveState, string> = { saved: GOOD, saving: SOFT, offline: CAUTION, trouble: CAUTION, full: STOP, denied: STOP, refused: STOP, conflict: STOP }
 const near = computed(() => list.value.filter(({ group, keys }) => keys && group !== 'Everywhere' && group !== 'Go to' && group !== 'Drawing').slice(0, 3))
 </script>
 
 <template>
   <footer class="flex h-[calc(var(--target)+6px)] shrink-0 items-center gap-3 overflow-hidden border-t border-hair bg-rail px-3 text-sm whitespace-nowrap">
     <span class="rounded px-2 py-0.5" :class="LOOK[state]" role="status" data-testid="save-state" :data-state="state">
-      {{ SAID[state] }}<template v-if="state === 'refused'">: {{ refused }}</template><template v-if="state === 'offline' && count > 1"> ({{ count }})</template>
+      {{ SAID[state] }}<template v-if="(state === 'refused' || state === 'trouble') && reason">: {{ reason }}</template><template v-if="state === 'offline' && count > 1"> ({{ count }})</template>
     </span>
     <span v-if="atHand" data-testid="at-hand" title="Every stage is at hand: this wall can be worked without signal"><CloudCheck class="size-4 text-ink-soft" role="img" aria-label="Every stage is at hand without signal" /></span>
     <button type="button" class="press !px-2 !font-normal" :disabled="!lastEdit || !!store.conflict" :title="lastEdit ? `Undo: ${lastEdit}` : 'Nothing to undo'" @click="store.undo()">

@@ -69,9 +69,7 @@ async function savePng() {
   try {
     const { width, height } = map.value!.canvas
     const blob = await rasterise(testPicture(map.value!, array.value!.name), width, height)
-    const link = Object.assign(document.createElement('a'), { href: URL.createObjectURL(blob), download: `${store.site}-${store.id}-${array.value!.id}-pixels.png` })
-    link.click()
-    URL.revokeObjectURL(link.href)
+    saveFile(`${store.site}-${store.id}-${array.value!.id}-pixels.png`, blob)
   }
   catch (error) {
     fault.value = (error as Error).message

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Check, ChevronLeft, ChevronRight, X } from 'lucide-vue-next'
-import { format } from 'date-fns'
+import type { Fault } from '~~/core/job'
 import type { MadeHole } from '~~/core/log'
 import { fromPrintedLevel, turned } from '~~/core/mark'
 import { isSame } from '~~/core/subject'
@@ -13,6 +13,7 @@ const { show, suffix, bit, system, precision } = useUnits()
 const { name } = usePreferences()
 const note = ref('')
 const fault = ref('')
+const noteFault = ref('')
 const nameId = useId()
 const noteId = useId()
 
@@ -32,9 +33,10 @@ function go(by: number) {
   const next = steps.value[index.value + by]
   if (!next) return
   current.value = next.hole.id
-  note.value = ''
-  fault.value = ''
+  note.value = fault.value = noteFault.value = ''
 }
+const told = (faults: Fault[], what: string) => faults.map(({ message }) => `${what} ${message}.`).join(' ')
+
 function record(result: MadeHole['result']) {
   if (!step.value) return
   if (!name.value.trim()) {
@@ -45,7 +47,11 @@ function record(result: MadeHole['result']) {
   const { id, ...planned } = step.value.hole
   // What missed is a reading of the wall, and lies where the drill went in; what hit is told where the plan has it.
   const { x, y } = result === 'hit' ? planned : turned(planned, plan.value?.marking.levelLine?.turn)
-  store.record(name.value.trim(), { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() } })
+  const faults = store.record(name.value.trim(), { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() } })
+  const isName = ({ path }: Fault) => path === '$.by'
+  fault.value = told(faults.filter(isName), 'A name')
+  noteFault.value = told(faults.filter(each => !isName(each)), 'What is recorded')
+  if (faults.length > 0) return
   if (result === 'hit') go(1)
   else note.value = ''
 }
@@ -111,7 +117,7 @@ watch(steps, (list) => {
         </div>
       </dl>
       <p v-if="done" class="mt-2 border-l-4 px-2 py-1 text-sm" :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'" data-testid="hole-record">
-        <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${done.result.charAt(0).toUpperCase()}${done.result.slice(1)}` }}</b> {{ format(new Date(done.at), 'd MMM yyyy, HH:mm') }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
+        <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${done.result.charAt(0).toUpperCase()}${done.result.slice(1)}` }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
       </p>
       <FindingList v-if="warnings.length" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
       <div class="min-h-0 flex-1 py-2 md:hidden">
@@ -123,10 +129,10 @@ watch(steps, (list) => {
       </p>
       <div class="grid grid-cols-2 gap-2">
         <FieldFrame :id="nameId" label="Your name" :fault="fault">
-          <input :id="nameId" v-model="name" class="field-input" autocomplete="name" :aria-invalid="fault !== ''" @input="fault = ''">
+          <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
         </FieldFrame>
-        <FieldFrame :id="noteId" label="Note">
-          <input :id="noteId" v-model="note" class="field-input" autocomplete="off">
+        <FieldFrame :id="noteId" label="Note" :fault="noteFault">
+          <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
         </FieldFrame>
       </div>
       <div class="mt-2 grid grid-cols-2 gap-2">

@@ -70,7 +70,7 @@ const answer = computed(() => {
       {{ id }}: {{ METHOD_NAMES[reading.method] }}<template v-if="answer">, {{ answer }}</template><template v-if="reading.side === 'back'">, far side</template>
     </h2>
     <p class="text-xs text-ink-soft">
-      {{ [reading.by, reading.at ? new Date(reading.at).toLocaleString() : ''].filter(Boolean).join(', ') || 'nobody named' }}
+      {{ [reading.by, reading.at ? whenOf(reading.at) : ''].filter(Boolean).join(', ') || 'nobody named' }}
     </p>
     <div class="mt-1 grid grid-cols-2 gap-3">
       <LengthField :key="`x${id}`" :label="reading.side === 'back' ? 'Along, as read behind' : 'Along, from the wall’s left'" :value="reading.x" :actions="figureOf('Move a reading', (reading, mm) => { reading.x = mm })" />

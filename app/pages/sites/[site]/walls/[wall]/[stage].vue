@@ -18,7 +18,7 @@ try {
 catch (error) {
   failed.value = (error as Error).message
 }
-const { state, refused, waiting, resolve } = useWallSync()
+const { state, reason, waiting, resolve } = useWallSync()
 useEveryStage()
 useWallCommands(site, base)
 const canvases = new Map(ROOMS.map(({ id, useCanvas }) => [id, useCanvas()]))
@@ -53,7 +53,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
           </WallDrawing>
         </div>
       </main>
-      <StatusLine :state="state" :refused="refused" :count="waiting.count" :data-unsaved="state !== 'saved'" />
+      <StatusLine :state="state" :reason="reason" :count="waiting.count" :data-unsaved="state !== 'saved'" />
     </template>
   </div>
 </template>

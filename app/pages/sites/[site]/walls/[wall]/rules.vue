@@ -12,7 +12,7 @@ try {
 catch (error) {
   failed.value = (error as Error).message
 }
-const { state, refused, waiting, resolve } = useWallSync()
+const { state, reason, waiting, resolve } = useWallSync()
 const says = ref('')
 function choose(rules: Rules) {
   const faults = store.edit('House rule of this wall', (wall) => {
@@ -33,7 +33,7 @@ useHead({ title: 'House rules · Wide Trellis' })
       <main class="flex-1 overflow-y-auto p-6" aria-label="House rules" tabindex="0">
         <HouseRules :levels="store.ruleLevels" level="wall" :units="store.siteUnits" :says="says" @choose="choose" />
       </main>
-      <StatusLine :state="state" :refused="refused" :count="waiting.count" />
+      <StatusLine :state="state" :reason="reason" :count="waiting.count" />
     </template>
   </div>
 </template>
