@@ -1,9 +1,11 @@
 import { inflateSync } from 'node:zlib'
-import { expect, it } from 'vitest'
+import { basename } from 'node:path'
+import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
 import { drawSheet, PAPERS, type PaperName } from '../../core/mark/sheet'
 import { planWall } from '../../core/plan'
 import { sheetAsPdf } from './pdf'
+import { runsOf, undrawable } from './typefaces'
 
 /** The drawing instructions of a PDF's pages. */
 function contents(pdf: Buffer): string[] {
@@ -40,4 +42,32 @@ it.each<[PaperName, 'metric' | 'imperial', number]>([['a3', 'metric', 100], ['le
   expect(like(drawn, bar)).toHaveLength(1)
   // The line below the heading runs from margin to margin.
   expect(like(drawn, PAPERS[paper].width - 2 * PAPERS[paper].margin)).toHaveLength(1)
+})
+
+describe('the scripts of a name', () => {
+  it('are each written in a typeface that has them', () => {
+    const faces = (text: string) => runsOf(text, false).map(({ text, file }) => [text, basename(file).replace(/(-400-normal)?\.\w+$/, '')])
+    expect(faces('Holm Pêche 6\' ½"')).toEqual([['Holm Pêche 6\' ½"', 'barlow-semi-condensed-latin']])
+    expect(faces('Łódź')).toEqual([['Ł', 'barlow-semi-condensed-latin-ext'], ['ód', 'barlow-semi-condensed-latin'], ['ź', 'barlow-semi-condensed-latin-ext']])
+    expect(faces('Причал 2')).toEqual([['Причал', 'DejaVuSansCondensed'], [' 2', 'barlow-semi-condensed-latin']])
+    expect(basename(runsOf('Ω', true)[0]!.file)).toBe('DejaVuSansCondensed-Bold.ttf')
+  })
+
+  it('that none has, or that is not written letter by letter, stand as boxes and are told', () => {
+    expect(undrawable(['Holm Причал', '港 رصيف'])).toEqual(['港', ...'رصيف'])
+    expect(runsOf('港2', false).map(({ text }) => text)).toEqual(['□', '2'])
+  })
+
+  it('make a PDF that says which letters it could not write, on every page', async () => {
+    const told = async (name: string) => {
+      const job = exampleJob()
+      job.site.name = name
+      const pdf = await sheetAsPdf(drawSheet(job, job.walls[0]!, planWall(job.walls[0]!, job), { paper: 'letter', units: 'metric', precision: {} }), 'Mark-out')
+      return { pdf: pdf.toString('latin1'), texts: contents(pdf).map(page => page.split(' Tf').length) }
+    }
+    const [plain, cyrillic, kanji] = [await told('Holm'), await told('Причал'), await told('港')]
+    expect([plain, cyrillic].map(({ pdf }) => /DejaVu/.test(pdf))).toEqual([false, true])
+    // One line more on each page, and a typeface for the box in its heading.
+    expect(kanji!.texts.map((count, page) => count - plain!.texts[page]!)).toEqual(plain!.texts.map(() => 4))
+  })
 })

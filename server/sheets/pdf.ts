@@ -1,19 +1,25 @@
-import { resolve } from 'node:path'
 import PDFDocument from 'pdfkit'
-import { pageAsSvg, type Sheet } from '../../core/mark/sheet'
-import { svgToPdf } from './svgToPdf'
+import type { Shape, Sheet } from '../../core/mark/sheet'
+import { draw, type Pen } from './draw'
+import { undrawable } from './typefaces'
 
 const POINTS_PER_MM = 72 / 25.4
 
-/** The sheet's typeface for the PDF; the same files that the screen loads. */
-function fontFile(bold: boolean): string {
-  const folder = resolve(process.env.WT_FONTS || 'node_modules/@fontsource/barlow-semi-condensed/files')
-  return resolve(folder, `barlow-semi-condensed-latin-${bold ? 600 : 400}-normal.woff`)
+/** Every text in a drawing. */
+const textsOf = (shape: Shape | string): string[] => typeof shape === 'string' ? [shape] : shape.content.flatMap(textsOf)
+
+const named = (letter: string) => `U+${letter.codePointAt(0)!.toString(16).toUpperCase().padStart(4, '0')}`
+
+/** What is written on every page where letters of a name could not be drawn. */
+function noteOf(pages: Shape[]): string {
+  const letters = undrawable(pages.flatMap(textsOf).map(text => text.normalize('NFC')))
+  if (letters.length === 0) return ''
+  const told = letters.slice(0, 12).map(named).join(', ')
+  return `This PDF has no typeface for ${letters.length === 1 ? 'one letter' : `${letters.length} letters`} of the names, which ${letters.length === 1 ? 'stands' : 'stand'} as □: ${told}${letters.length > 12 ? ', …' : ''}. The SVG of this sheet has them.`
 }
 
 /** A mark-out sheet as a PDF of its pages, true to the scale it states when printed at 100 %. */
-export function sheetAsPdf(sheet: Sheet, title: string): Promise<Buffer> {
-  const { pages, paper } = sheet
+export function sheetAsPdf({ pages, paper }: Sheet, title: string): Promise<Buffer> {
   const size: [number, number] = [paper.width * POINTS_PER_MM, paper.height * POINTS_PER_MM]
   const document = new PDFDocument({ autoFirstPage: false, margin: 0, size, info: { Title: title, Creator: 'Wide Trellis' } })
   const chunks: Buffer[] = []
@@ -22,10 +28,15 @@ export function sheetAsPdf(sheet: Sheet, title: string): Promise<Buffer> {
     document.on('end', () => finish(Buffer.concat(chunks)))
     document.on('error', fail)
   })
-  pages.forEach((_, n) => {
+  const note = noteOf(pages)
+  const noteLine: Shape = { name: 'text', attributes: { 'x': paper.margin, 'y': paper.height - paper.margin - 6.8, 'font-size': 2.6, 'font-weight': 600 }, content: [note] }
+  for (const page of pages) {
     document.addPage({ size, margin: 0 })
-    svgToPdf(document, pageAsSvg(sheet, n, POINTS_PER_MM), 0, 0, { width: size[0], height: size[1], assumePt: true, fontCallback: (_family: string, bold: boolean) => fontFile(bold) })
-  })
+    document.scale(POINTS_PER_MM)
+    const pen: Pen = {}
+    draw(document, page, pen)
+    draw(document, noteLine, pen)
+  }
   document.end()
   return done
 }

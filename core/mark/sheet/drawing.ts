@@ -5,7 +5,7 @@ import type { Member } from '../../survey'
 import type { Marking } from '../index'
 import { levelAt } from '../level'
 import { rowsOf } from '../marks'
-import { group, INK, label, line, rect } from './svg'
+import { group, INK, label, line, rect, type Shape } from './svg'
 
 /** What a sheet shows of a wall's plan. */
 export interface Shown { members: Member[], arrays: ArrayPlan[], marking: Marking, findings: Finding[] }
@@ -19,7 +19,7 @@ const MEMBER = { 'fill': '#efe6d2', 'stroke': '#a58a55', 'stroke-width': 0.12 }
 const CHAIN = { 'stroke': '#2350a0', 'stroke-width': 0.25, 'stroke-dasharray': '4 1 0.8 1' }
 
 /** The wall drawn to scale for paper: members, features, cases, plates, holes, level and centre lines. */
-export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): string {
+export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): Shape {
   const x = (mm: number) => left + mm / scale
   const y = (mm: number) => foot - mm / scale
   const box = (r: { x: number, y: number, width: number, height: number }, paint: Record<string, string | number>) =>
@@ -45,7 +45,7 @@ export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): 
 }
 
 /** Ticks of the top row of holes along the foot of the drawing: one laying of the tape. */
-export function drawTape(plan: Shown, view: View, show: (mm: number) => string): string {
+export function drawTape(plan: Shown, view: View, show: (mm: number) => string): Shape | string {
   const top = rowsOf(plan.marking.marks)[0]
   if (!top) return ''
   const y = view.foot + 4

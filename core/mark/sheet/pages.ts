@@ -4,20 +4,25 @@ import { formatLength, stepOf, textToString, toleranceToString, type Precision, 
 import { accuracyOf, howTrue } from '../accuracy'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
 import { PAPERS, scaleFor, type Paper, type PaperName } from './paper'
-import { element, group, INK, label, line, rect, STOP, STOP_WASH } from './svg'
+import { element, group, INK, label, line, rect, STOP, STOP_WASH, svgText, type Shape } from './svg'
 import { TABLE_HEADS, tableOf, type TableRow } from './table'
 
 export interface SheetOptions { paper: PaperName, units: UnitSystem, precision: Precision }
 
-/** A mark-out sheet: what is drawn on each page, as SVG in mm of paper, and the first one's scale, 1:n. */
-export interface Sheet { pages: string[], scale: number, paper: Paper }
+/** A mark-out sheet: what is drawn on each page, in mm of paper, and the first one's scale, 1:n. */
+export interface Sheet { pages: Shape[], scale: number, paper: Paper }
 
 const LINE = 4.4
 const TEXT = 2.7
 const FOOT = 12
 const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
-  ['label', 0, 'start'], ['running', 0.41, 'end'], ['height', 0.55, 'end'], ['fromLevel', 0.69, 'end'], ['drill', 0.82, 'end'], ['into', 0.96, 'end'],
+  ['label', 0, 'start'], ['running', 0.42, 'end'], ['height', 0.545, 'end'], ['fromLevel', 0.675, 'end'], ['drill', 0.84, 'end'], ['into', 0.955, 'end'],
 ]
+
+/** A mark's name can have so many letters before it comes to the figures. */
+const LONGEST_NAME = 34
+/** A name that is too long without its middle: its end tells marks of one array apart. */
+const inShort = (name: string) => name.length <= LONGEST_NAME ? name : `${name.slice(0, 10)}…${name.slice(11 - LONGEST_NAME)}`
 
 /** A text in lines that a sheet's width holds, at a size of type. */
 function inLines(text: string, { width, margin }: Paper, size: number): string[] {
@@ -38,7 +43,7 @@ function houseRules({ rules, site }: Job, paper: Paper): string[] {
 /** How deep the block at the top of every page is. */
 const headOf = (job: Job, paper: Paper) => 17.4 + 3.3 * houseRules(job, paper).length
 
-function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, paper: Paper, { units, precision }: SheetOptions): string {
+function titleBlock(job: Job, wall: Wall, plan: Shown, scale: number, paper: Paper, { units, precision }: SheetOptions): Shape {
   const { width, margin, title } = paper
   const head = headOf(job, paper)
   const show = (mm: number) => formatLength(mm, units, precision)
@@ -74,7 +79,7 @@ function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
 }
 
 /** Decisions as lines, as many to a page as it holds below its head. */
-function decisionPages(decisions: string[], head: number, paper: Paper): string[] {
+function decisionPages(decisions: string[], head: number, paper: Paper): Shape[] {
   const { height, margin } = paper
   const lines = decisions.flatMap(decision => inLines(decision, paper, TEXT))
   const each = Math.floor((height - 2 * margin - head - FOOT - 8) / LINE)
@@ -83,7 +88,7 @@ function decisionPages(decisions: string[], head: number, paper: Paper): string[
     ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT))))
 }
 
-function footLine({ width, height, margin }: Paper, page: number, pages: number): string {
+function footLine({ width, height, margin }: Paper, page: number, pages: number): Shape {
   return group({},
     label('Planning aid. Makers’ instructions, local code and licensed people come first. Detect live cables before drilling. Power off and proved dead.', margin, height - margin - 3.4, 2.6),
     label('Not checked here: the studs, slab or ceiling themselves, and restraint in earthquakes. Ask an engineer where either may govern.', margin, height - margin, 2.6),
@@ -91,13 +96,13 @@ function footLine({ width, height, margin }: Paper, page: number, pages: number)
 }
 
 /** A bar of known length, so that a print that was scaled to fit can be told. */
-function scaleBar(x: number, y: number, units: UnitSystem): string {
+function scaleBar(x: number, y: number, units: UnitSystem): Shape {
   const [length, text] = units === 'metric' ? [100, 'this bar is 100 mm long'] : [101.6, 'this bar is 4 in long']
   const stroke = { 'stroke': INK, 'stroke-width': 0.3 }
   return group({}, line(x, y, x + length, y, stroke), line(x, y - 1.2, x, y + 1.2, stroke), line(x + length, y - 1.2, x + length, y + 1.2, stroke), label(text, x + length + 2, y + 0.9, 2.6))
 }
 
-function tableColumn(rows: TableRow[], x: number, top: number, width: number): string {
+function tableColumn(rows: TableRow[], x: number, top: number, width: number): Shape {
   const cell = (text: string, [, at, anchor]: typeof COLUMNS[number], y: number, weight?: number) =>
     label(text, x + at * width, y, TEXT, { 'text-anchor': anchor, 'font-weight': weight })
   return group({},
@@ -107,7 +112,7 @@ function tableColumn(rows: TableRow[], x: number, top: number, width: number): s
       const y = top + LINE * (index + 1)
       return [
         row.misses ? rect(x, y + 0.2, width, LINE - 0.2, { fill: STOP_WASH }) : '',
-        ...COLUMNS.map(column => cell(row[column[0]], column, y + 3.1, row.misses ? 600 : undefined)),
+        ...COLUMNS.map(column => cell(column[0] === 'label' ? inShort(row.label) : row[column[0]], column, y + 3.1, row.misses ? 600 : undefined)),
         rect(x + width - 2.2, y + 1, 2.2, 2.2, { 'fill': 'none', 'stroke': INK, 'stroke-width': 0.18 }),
         line(x, y + LINE, x + width, y + LINE, { 'stroke': '#b9b4a6', 'stroke-width': 0.1 }),
       ]
@@ -115,7 +120,7 @@ function tableColumn(rows: TableRow[], x: number, top: number, width: number): s
 }
 
 /** Fills a space with as many rows as it holds, column beside column; returns what is left over. */
-function fillTable(rows: TableRow[], top: number, paper: Paper): { drawn: string, rest: TableRow[] } {
+function fillTable(rows: TableRow[], top: number, paper: Paper): { drawn: Shape | string, rest: TableRow[] } {
   const wide = paper.width - 2 * paper.margin
   const columns = Math.floor(wide / 125)
   const gap = 6
@@ -124,7 +129,7 @@ function fillTable(rows: TableRow[], top: number, paper: Paper): { drawn: string
   if (each < 1) return { drawn: '', rest: rows }
   const drawn = Array.from({ length: columns }, (_, n) => rows.slice(n * each, (n + 1) * each))
     .map((part, n) => part.length > 0 ? tableColumn(part, paper.margin + n * (width + gap), top, width) : '')
-  return { drawn: drawn.join(''), rest: rows.slice(columns * each) }
+  return { drawn: group({}, ...drawn), rest: rows.slice(columns * each) }
 }
 
 /**
@@ -141,9 +146,9 @@ export function drawSheet(of: Job, wall: Wall, plan: Shown, options: SheetOption
   const view: View = { left: margin + 6, foot: margin + deep + wall.height / scale + 1, scale }
   const show = (mm: number) => formatLength(mm, options.units, options.precision)
 
-  const bodies: string[] = []
+  const bodies: (Shape | string)[] = []
   const first = fillTable(tableOf(plan.marking.marks, options.units, options.precision), view.foot + 15, paper)
-  bodies.push(drawWall(wall, plan, view) + drawTape(plan, view, show) + scaleBar(margin, view.foot + 11, options.units) + first.drawn)
+  bodies.push(group({}, drawWall(wall, plan, view), drawTape(plan, view, show), scaleBar(margin, view.foot + 11, options.units), first.drawn))
   let { rest } = first
   while (rest.length > 0) {
     const next = fillTable(rest, margin + deep + 2, paper)
@@ -152,26 +157,20 @@ export function drawSheet(of: Job, wall: Wall, plan: Shown, options: SheetOption
   }
   bodies.push(...decisionPages([...stripsOf(plan, options), ...decisionsOf(plan, options.units)], deep, paper))
   const head = titleBlock(job, wall, plan, scale, paper, options)
-  return { pages: bodies.map((body, n) => head + body + footLine(paper, n + 1, bodies.length)), scale, paper }
+  return { pages: bodies.map((body, n) => group({}, head, body, footLine(paper, n + 1, bodies.length))), scale, paper }
 }
 
-/**
- * One page of a sheet as an SVG file of its own.
- *
- * @param perMm how many units of their own the file's width and height are to a millimetre of
- *   paper, for a reader that has such; without it they are written in mm
- */
-export function pageAsSvg({ pages, paper: { width, height } }: Sheet, n: number, perMm?: number): string {
-  const size = (mm: number) => perMm ? mm * perMm : `${mm}mm`
-  return element('svg', {
-    xmlns: 'http://www.w3.org/2000/svg', width: size(width), height: size(height), viewBox: `0 0 ${width} ${height}`,
-  }, rect(0, 0, width, height, { fill: '#ffffff' }) + pages[n]!)
+/** One page of a sheet as an SVG file of its own. */
+export function pageAsSvg({ pages, paper: { width, height } }: Sheet, n: number): string {
+  return svgText(element('svg', {
+    xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${height}mm`, viewBox: `0 0 ${width} ${height}`,
+  }, rect(0, 0, width, height, { fill: '#ffffff' }), pages[n]!))
 }
 
 /** All pages of a sheet below one another in a single SVG file. */
 export function sheetAsSvg({ pages, paper: { width, height } }: Sheet): string {
   const tall = pages.length * height
-  return element('svg', {
+  return svgText(element('svg', {
     xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${tall}mm`, viewBox: `0 0 ${width} ${tall}`,
-  }, rect(0, 0, width, tall, { fill: '#ffffff' }) + pages.map((page, n) => group({ transform: `translate(0 ${n * height})` }, page)).join(''))
+  }, rect(0, 0, width, tall, { fill: '#ffffff' }), ...pages.map((page, n) => group({ transform: `translate(0 ${n * height})` }, page))))
 }

@@ -3,16 +3,18 @@ import { exampleJob } from '../../../tests/fixtures/job'
 import type { ScreenArray } from '../../job'
 import { NOTHING_BUILT, type Override } from '../../log'
 import { planWall } from '../../plan'
-import { drawSheet, pageAsSvg, PAPERS, tableOf, type SheetOptions } from './index'
+import { drawSheet, pageAsSvg, PAPERS, tableOf, type Sheet, type SheetOptions } from './index'
 import { scaleFor } from './paper'
-import { element } from './svg'
+import { element, svgText } from './svg'
 
+/** A sheet with its pages as SVG text. */
+const written = (sheet: Sheet) => ({ whole: sheet, sheet: { ...sheet, pages: sheet.pages.map(svgText) } })
 function drawn(options: Partial<SheetOptions> = {}, rows = 2, columns = 3) {
   const job = exampleJob()
   const wall = job.walls[0]!
   Object.assign(wall.arrays[0]!, { rows, columns })
   const plan = planWall(wall, job)
-  return { plan, sheet: drawSheet(job, wall, plan, { paper: 'a3', units: 'metric', precision: {}, ...options }) }
+  return { plan, ...written(drawSheet(job, wall, plan, { paper: 'a3', units: 'metric', precision: {}, ...options })) }
 }
 const times = (text: string, part: string) => text.split(part).length - 1
 
@@ -37,6 +39,25 @@ describe('the table', () => {
     const all = sheet.pages.join('')
     for (const { label } of tableOf(plan.marking.marks, 'metric', {})) expect(times(all, `>${label}<`), label).toBe(1)
     sheet.pages.forEach((page, n) => expect(page).toContain(`page ${n + 1} of ${sheet.pages.length}`))
+  })
+
+  it.each(['metric', 'imperial'] as const)('keeps its columns apart in %s units, however long a name is', (units) => {
+    const job = exampleJob()
+    const wall = job.walls[0]!
+    wall.arrays[0]!.name = 'Departures and arrivals of the northern and southern piers'
+    const sheet = drawSheet(job, wall, planWall(wall, job), { paper: 'letter', units, precision: {} })
+    const rows = new Map<string, { from: number, to: number }[]>()
+    for (const [, x, y, anchor, text] of sheet.pages.map(svgText).join('').matchAll(/<text x="([\d.]+)" y="([\d.]+)" font-size="2.7"[^>]*text-anchor="(start|end)"[^>]*>([^<]*)</g)) {
+      // The letters of the sheet's typeface are under half their size wide, on average; strokes and spaces half of that.
+      const wide = [...text!.replaceAll('&quot;', '"')].reduce((sum, letter) => sum + (/['"/ 1.]/.test(letter) ? 0.26 : 0.48) * 2.7, 0)
+      const at = Number(x)
+      rows.set(y!, [...rows.get(y!) ?? [], anchor === 'end' ? { from: at - wide, to: at } : { from: at, to: at + wide }])
+    }
+    for (const cells of rows.values()) {
+      const along = cells.sort((a, b) => a.from - b.from)
+      along.slice(1).forEach((cell, n) => expect(cell.from).toBeGreaterThan(along[n]!.to))
+    }
+    expect(rows.size).toBeGreaterThan(20)
   })
 
   it('keeps inside the paper', () => {
@@ -68,18 +89,17 @@ describe('the table', () => {
 })
 
 describe('a page by itself', () => {
-  it('is as large as its paper, in mm or in a reader’s own unit', () => {
-    const { sheet } = drawn()
-    expect(pageAsSvg(sheet, 0)).toContain('width="420mm" height="297mm" viewBox="0 0 420 297"')
-    expect(pageAsSvg(sheet, 0, 72 / 25.4)).toContain(`width="1190.5512" height="841.8898"`)
+  it('is as large as its paper', () => {
+    expect(pageAsSvg(drawn().whole, 0)).toContain('width="420mm" height="297mm" viewBox="0 0 420 297"')
   })
 
   it('lets no name break the drawing', () => {
-    expect(element('text', { 'data-name': '"<&' }, '')).not.toMatch(/="[^"]*[<]/)
+    expect(svgText(element('text', { 'data-name': '"<&' }))).not.toMatch(/="[^"]*[<]/)
     const job = exampleJob()
     job.walls[0]!.name = 'Café <b> & "bar"'
     const sheet = drawSheet(job, job.walls[0]!, planWall(job.walls[0]!, job), { paper: 'a3', units: 'metric', precision: {} })
-    expect(sheet.pages[0]).toContain('Café &lt;b&gt; &amp; ')
+    expect(svgText(sheet.pages[0]!)).toContain('Café &lt;b&gt; &amp; ')
+    expect(svgText(element('text', {}, 'a\u0000b\uD800c\u{1F6A2}'))).toBe('<text>a\uFFFDb\uFFFDc\u{1F6A2}</text>')
   })
 })
 
@@ -88,7 +108,7 @@ describe('what is to be known beside the marks', () => {
     const job = exampleJob()
     const [wall] = job.walls
     change(wall!.arrays[0]!)
-    return drawSheet(job, wall!, planWall(wall!, job, { ...NOTHING_BUILT, overrides }), { paper: 'a3', units: 'metric', precision: {} }).pages.join('')
+    return drawSheet(job, wall!, planWall(wall!, job, { ...NOTHING_BUILT, overrides }), { paper: 'a3', units: 'metric', precision: {} }).pages.map(svgText).join('')
   }
   it('is what was put by hand, and the stops that somebody took on, with the reasons', () => {
     const sheet = sheetOf((array) => {
