@@ -28,16 +28,22 @@ export function unevenJob(): Job {
   return job
 }
 
-/** A wall of 60 studs with 400 readings of every kind. */
-export function readWallOf60(): Wall {
+/** A wall of studs every 400 mm with so many readings of every kind, seven a stud. */
+export function wallOfReadings(count: number): Wall {
   const luck = chance(3)
-  const members = Array.from({ length: 60 }, (_, k) => ({ centre: 200 + 400 * k + luck.off(2), width: 38 }))
+  const studs = Math.ceil(count / 7)
+  const members = Array.from({ length: Math.max(studs, 60) }, (_, k) => ({ centre: 200 + 400 * k + luck.off(2), width: 38 }))
   const readings = members.flatMap(member => [
     INSTRUMENTS.edge(member, 'left', luck), INSTRUMENTS.edge(member, 'right', luck), INSTRUMENTS.magnet(member, luck), INSTRUMENTS.magnet(member, luck),
     INSTRUMENTS.centre(member, luck), INSTRUMENTS.probe(members, member.centre + luck.off(5)), INSTRUMENTS.probe(members, member.centre + 30),
   ])
+  // No wall is over 100 m: more studs than that holds are read again.
+  const onWall = (x: number) => members.length * 400 > 100_000 ? x % 99_600 : x
   return {
-    id: 'w', name: 'w', width: 24_400, height: 2700, structure: { kind: 'wood-stud', memberWidth: 38 }, covering: [], arrays: [],
-    evidence: readings.slice(0, 400).map((reading, n) => ({ id: `e${n}`, y: 1000, ...reading })),
+    id: 'w', name: 'w', width: Math.min(400 + 400 * members.length, 100_000), height: 2700, structure: { kind: 'wood-stud', memberWidth: 38 }, covering: [], arrays: [],
+    evidence: readings.slice(0, count).map((reading, n) => ({ id: `e${n}`, y: 1000, ...reading, x: onWall(reading.x) })),
   }
 }
+
+/** A wall of 60 studs with 400 readings of every kind. */
+export const readWallOf60 = (): Wall => wallOfReadings(400)

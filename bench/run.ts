@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { startServer, untilAnswering } from '../scripts/house.mjs'
 import { opening } from './opening'
 import { frames } from './frames'
+import { heavyRequests, refusals, type Asked } from './heavy'
 import { framingStudy, worldsStudy } from './framing'
 import { fusing, placing, planning } from './planning'
 import { probingStudy } from './probing'
@@ -13,13 +14,13 @@ import { serving } from './serving'
 const PORT = '4797'
 
 /** Runs measurements against a server of the built application with a fresh database. */
-async function onServer(measure: (address: string) => Promise<Row[]>): Promise<Row[]> {
+async function onServer(measure: (asked: Asked) => Promise<Row[]>): Promise<Row[]> {
   const data = mkdtempSync(join(tmpdir(), 'wide-trellis-bench-'))
   const server = startServer({ PORT, WT_DATA: data, WT_DEMO: '1' }, 'pipe')
   const address = `http://127.0.0.1:${PORT}`
   try {
     await untilAnswering(server, address)
-    return await measure(address)
+    return await measure({ address, pid: server.pid! })
   }
   finally {
     server.kill('SIGTERM')
@@ -31,7 +32,8 @@ const rows = [
   ...await planning(),
   ...await placing(),
   ...await fusing(),
-  ...await onServer(async address => [...await opening(address), ...await frames(address), ...await serving(address)]),
+  ...await onServer(async ({ address }) => [...await opening(address), ...await frames(address), ...await serving(address)]),
+  ...await onServer(async asked => [...await heavyRequests(asked), ...await refusals(asked)]),
 ]
 console.table(Object.fromEntries(rows.map(({ what, measured, aim, met }) => [what, { measured, aim, met: met === undefined ? '' : met ? 'yes' : 'NO' }])))
 console.log('\nThe framing map over 400 simulated walls for each way of reading')

@@ -1,3 +1,5 @@
+import { LIMITS } from './limits'
+
 /** A job as an earlier version wrote it, brought to the form of this one; and where what was moved stood. */
 export interface Brought { job: unknown, pathBefore: (path: string) => string }
 
@@ -58,19 +60,26 @@ function withoutStock(catalogue: unknown): unknown {
  * stops that people took upon themselves are entries of the log, and stock is no figure of a model. Anything else stays as it is.
  */
 export function broughtUpToDate(job: unknown): Brought {
-  if (!isTree(job) || !Array.isArray(job.walls) || !Array.isArray(job.log)) return { job, pathBefore: path => path }
+  const asItIs: Brought = { job, pathBefore: path => path }
+  // A list that is too long is not read: it is refused for that.
+  if (!isTree(job) || !Array.isArray(job.walls) || !Array.isArray(job.log) || job.walls.length > LIMITS.walls) return asItIs
   const before = new Map<string, string>()
   const log = [...job.log as unknown[]]
   const taken = new Set(trees(log).map(({ id }) => id))
   const walls = (job.walls as unknown[]).map((wall, w) => {
     if (!isTree(wall)) return wall
     const at = `$.walls[${w}]`
-    const { overrides, ...rest } = withArraysInOnePlace(wall, (to, from) => before.set(`${at}.arrays[${to}]`, `${at}.${from}`))
+    const inOnePlace = withArraysInOnePlace(wall, (to, from) => before.set(`${at}.arrays[${to}]`, `${at}.${from}`))
+    if (!('overrides' in inOnePlace)) return inOnePlace
+    const { overrides, ...rest } = inOnePlace
     for (const [n, entry] of overridesAsEntries(wall, taken).entries()) {
       before.set(`$.log[${log.length}]`, `${at}.overrides[${n}]`)
       log.push(entry)
     }
     return overrides === undefined || Array.isArray(overrides) ? rest : { ...rest, overrides }
   })
-  return { job: { ...job, ...'catalogue' in job && { catalogue: withoutStock(job.catalogue) }, walls, log }, pathBefore: path => path.replace(/^\$\.(walls\[\d+\]\.arrays|log)\[\d+\]/, place => before.get(place) ?? place) }
+  const catalogue = withoutStock(job.catalogue)
+  const isSame = catalogue === job.catalogue && walls.every((wall, n) => wall === (job.walls as unknown[])[n])
+  if (isSame) return asItIs
+  return { job: { ...job, ...'catalogue' in job && { catalogue }, walls, log }, pathBefore: path => path.replace(/^\$\.(walls\[\d+\]\.arrays|log)\[\d+\]/, place => before.get(place) ?? place) }
 }

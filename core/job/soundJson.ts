@@ -2,6 +2,8 @@ import type { Fault } from './fault'
 
 /** Values lie in each other so deep at most. */
 const DEEPEST = 64
+/** So many names an object has at most. */
+const MOST_KEYS = 10_000
 // Line breaks and tabs are text; what else is under a space, and the C1 set, is none.
 // eslint-disable-next-line no-control-regex
 const CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F-\u009F]/
@@ -16,24 +18,28 @@ function textFault(text: string): string | undefined {
   return control ? `has a control character in it (U+${control[0].charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')})` : undefined
 }
 
-function look(value: unknown, path: string, depth: number): Fault | undefined {
+/** The first fault in a value, at its path within it: paths are put together only where there is one. */
+function look(value: unknown, depth: number): Fault | undefined {
   if (typeof value === 'string') {
     const message = textFault(value)
-    return message ? { path, message } : undefined
+    return message ? { path: '', message } : undefined
   }
   if (typeof value !== 'object' || value === null) return undefined
-  if (depth > DEEPEST) return { path, message: `lies deeper than ${DEEPEST} levels` }
+  if (depth > DEEPEST) return { path: '', message: `lies deeper than ${DEEPEST} levels` }
   if (Array.isArray(value)) {
     for (let n = 0; n < value.length; n++) {
-      const fault = look(value[n], `${path}[${n}]`, depth + 1)
-      if (fault) return fault
+      const fault = look(value[n], depth + 1)
+      if (fault) return { ...fault, path: `[${n}]${fault.path}` }
     }
     return undefined
   }
-  for (const key of Object.keys(value)) {
+  const keys = Object.keys(value)
+  if (keys.length > MOST_KEYS) return { path: '', message: `has ${keys.length} names in it; at most ${MOST_KEYS} can be kept` }
+  for (const key of keys) {
     const message = key === '__proto__' ? 'is a name that cannot be kept' : textFault(key)
-    const fault = message ? { path: `${path}.${JSON.stringify(key).slice(1, -1)}`, message } : look((value as Record<string, unknown>)[key], `${path}.${key}`, depth + 1)
-    if (fault) return fault
+    if (message) return { path: `.${JSON.stringify(key).slice(1, -1)}`, message }
+    const fault = look((value as Record<string, unknown>)[key], depth + 1)
+    if (fault) return { ...fault, path: `.${key}${fault.path}` }
   }
   return undefined
 }
@@ -45,4 +51,7 @@ function look(value: unknown, path: string, depth: number): Fault | undefined {
  * @example
  * soundJsonFault({ site: { name: 'Pier\u0000' } }) // { path: '$.site.name', message: 'has a control character in it (U+0000)' }
  */
-export const soundJsonFault = (value: unknown): Fault | undefined => look(value, '$', 0)
+export function soundJsonFault(value: unknown): Fault | undefined {
+  const fault = look(value, 0)
+  return fault && { ...fault, path: `$${fault.path}` }
+}

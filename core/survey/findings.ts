@@ -5,7 +5,7 @@ import type { FramingMap, Member } from './framing'
 import { METHOD_NAMES } from './proof'
 import type { SharedError } from './shared'
 import { signsOf, type Sign } from './sign'
-import { missesIn, standsAt } from './stretches'
+import { missesIn, missesOf, standsAt } from './stretches'
 import type { CommonWidth } from './width'
 
 const about = ({ id }: Member) => ({ stage: 'survey', subject: { kind: 'member', id } }) as const
@@ -46,10 +46,10 @@ function inferredFindings(members: Member[]): Finding[] {
 
 /** A nail that met nothing where a member is believed to be: it ends there, or is elsewhere. */
 function againstFindings(wall: Wall, members: Member[]): Finding[] {
-  const signs = signsOf(wall)
+  const misses = missesOf(signsOf(wall))
   return members.flatMap((member, index) => member.source === 'inferred'
     ? []
-    : missesIn(member, signs).map((sign): Finding => {
+    : missesIn(member, misses).map((sign): Finding => {
         const ends = !standsAt(member, sign.reading.y)
         return {
           stage: 'survey', subject: { kind: 'reading', id: sign.reading.id }, severity: 'caution', code: ends ? 'member-ends' : 'reading-conflicts',

@@ -8,7 +8,7 @@ import { PosteriorGrid, type Belief, type Expectation } from './posterior'
 import { expectedAt, runsOf, type Run, type Sighting } from './runs'
 import { sharedErrors, shiftBack, sourcesOf, type SharedError } from './shared'
 import { belongs, likelihoodRatio, signsOf, type Sign } from './sign'
-import { atAnotherHeight, missesIn, stretchesOf } from './stretches'
+import { atAnotherHeight, besideIn, missesIn, missesOf, stretchesOf } from './stretches'
 import { commonWidth, type CommonWidth } from './width'
 
 /** A framing member as far as it is known; lengths in mm. */
@@ -234,14 +234,15 @@ function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: 
  */
 function signsAgainst(signs: Sign[], width: number): Sign[] {
   const against = signs.filter(({ speaksFor }) => !speaksFor)
-  const strong = signs.filter(({ speaksFor, kind }) => speaksFor && kind !== 'knock' && kind !== 'box')
-  const ends = against.flatMap((miss) => {
-    const beside = strong.filter(({ x }) => Math.abs(x - miss.x) < width)
-    if (miss.kind !== 'hole' || !atAnotherHeight(miss, beside)) return []
+  const strongBeside = besideIn(signs.filter(({ speaksFor, kind }) => speaksFor && kind !== 'knock' && kind !== 'box'))
+  const ends = missesOf(against).flatMap((miss) => {
+    const beside = strongBeside(miss.x, width)
+    if (!atAnotherHeight(miss, beside)) return []
     return [{ miss, off: miss.reading.y - beside.reduce((near, { reading: { y } }) => Math.abs(y - miss.reading.y) < Math.abs(near - miss.reading.y) ? y : near, Infinity) }]
   })
+  const endOf = new Map(ends.map(end => [end.miss, end]))
   return against.flatMap((miss) => {
-    const end = ends.find(end => end.miss === miss)
+    const end = endOf.get(miss)
     if (!end) return [miss]
     const beyond = ends.some(({ miss, off }) => miss !== end.miss && Math.abs(miss.x - end.miss.x) < width / 2 && off * end.off > 0 && Math.abs(off) < Math.abs(end.off))
     return beyond ? [] : [{ ...miss, atAnotherHeight: true }]
@@ -319,6 +320,7 @@ export function mapFraming(wall: Wall): FramingMap {
   const leanings = shared.map(({ source, sd }) => leaning(source, own, sightings, runs, expected, separate).map(share => share * sd))
   // Where runs are known, or members are read by several signs each, a sign that stands by itself is likelier a stray.
   const strayLikely = runs.length > 0 || own.filter(signs => signs.length > 1).length > 1
+  const misses = missesOf(read)
   const observed = own.flatMap((signs, index): Found[] => {
     const { centre, sd, doubled, logOdds } = beliefs[index]!
     if (logistic(logOdds) < (signs.length === 1 && strayLikely ? LONE : LIKELY)) return []
@@ -326,7 +328,7 @@ export function mapFraming(wall: Wall): FramingMap {
     const evidence = signs.filter(sign => belongs(sign, centre, plies * face, plies) > 0.5).map(({ reading }) => reading.id)
     const run = runOf(index)
     const met = signs.filter(({ reading, kind }) => evidence.includes(reading.id) && kind !== 'knock' && kind !== 'box')
-    const stretches = stretchesOf(met, missesIn({ centre, width: plies * face }, read), wall.height)
+    const stretches = stretchesOf(met, missesIn({ centre, width: plies * face }, misses), wall.height)
     return [{
       centre, sd: Math.hypot(sd, ...leanings.map(each => each[index]!)), width: plies * face, kind: plies > 1 ? 'double' : 'single', plies,
       source: 'observed', confidence: logistic(logOdds), evidence,

@@ -6,9 +6,28 @@ export const ANOTHER_HEIGHT = 300
 /** So far inside a member's face a nail that meets nothing says that none is there, mm. */
 const INSIDE = 3
 
-/** Nails and bits that met nothing inside a member's face. */
-export function missesIn({ centre, width }: { centre: number, width: number }, signs: Sign[]): Sign[] {
-  return signs.filter(({ speaksFor, kind, x }) => !speaksFor && kind === 'hole' && Math.abs(x - centre) < width / 2 - INSIDE)
+/** Nails and bits that met nothing. */
+export const missesOf = (signs: Sign[]): Sign[] => signs.filter(({ speaksFor, kind }) => !speaksFor && kind === 'hole')
+
+/** Those of `misses` that are inside a member's face. */
+export function missesIn({ centre, width }: { centre: number, width: number }, misses: Sign[]): Sign[] {
+  return misses.filter(({ x }) => Math.abs(x - centre) < width / 2 - INSIDE)
+}
+
+/** A function that gives the things that lie nearer to a place than a reach, from the left. */
+export function besideIn<Thing extends { x: number }>(things: Thing[]): (x: number, reach: number) => Thing[] {
+  const sorted = [...things].sort((a, b) => a.x - b.x)
+  return (x, reach) => {
+    let [low, high] = [0, sorted.length]
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if (sorted[middle]!.x <= x - reach) low = middle + 1
+      else high = middle
+    }
+    let end = low
+    while (end < sorted.length && sorted[end]!.x < x + reach) end++
+    return sorted.slice(low, end)
+  }
 }
 
 /** Whether everything that speaks for a member here was read at another height than this sign. */

@@ -4,7 +4,9 @@ import { runsOf } from './typefaces'
 const number = (value: string | number | undefined, otherwise = 0) => value === undefined ? otherwise : Number(value)
 
 /** With what a page was drawn last: most elements are drawn as the one before them, and need not say so again. */
-export type Pen = Partial<Record<'fill' | 'stroke' | 'width' | 'dashes', string>>
+export type Pen = Partial<Record<'fill' | 'stroke' | 'width' | 'dashes' | 'font', string>>
+
+const WRITTEN = { lineBreak: false, baseline: 'alphabetic' } as const
 
 /** Strokes and fills the path that was begun, as the attributes of an element say. */
 function paint(document: PDFKit.PDFDocument, { fill = 'none', stroke = 'none', 'stroke-width': width = 1, 'stroke-dasharray': dashes = '' }: Shape['attributes'], pen: Pen): void {
@@ -27,19 +29,29 @@ function paint(document: PDFKit.PDFDocument, { fill = 'none', stroke = 'none', '
 
 /** Writes a text along its baseline, each stretch of it in the typeface that has its letters. */
 function write(document: PDFKit.PDFDocument, { attributes, content }: Shape, pen: Pen): void {
-  const { x, y, 'font-size': size, 'font-weight': weight, 'text-anchor': anchor, fill = '#000000' } = attributes
+  const { x, y, 'font-size': size, 'font-weight': weight, 'text-anchor': anchor = 'start', fill = '#000000' } = attributes
   const text = content.join('').normalize('NFC')
   if (text === '') return
-  const runs = runsOf(text, number(weight, 400) > 400).map(({ text, file }) => {
+  const runs = runsOf(text, number(weight, 400) > 400)
+  const take = (file: string) => {
+    if (pen.font === `${file} ${size}`) return
+    pen.font = `${file} ${size}`
     document.font(file, number(size))
-    return { text, file, width: document.widthOfString(text) }
-  })
-  const whole = runs.reduce((sum, { width }) => sum + width, 0)
+  }
+  // What begins at its place and is of one stretch need not be measured.
+  const widths = anchor === 'start' && runs.length === 1
+    ? [0]
+    : runs.map(({ text, file }) => {
+        take(file)
+        return document.widthOfString(text)
+      })
+  const whole = widths.reduce((sum, width) => sum + width, 0)
   let at = number(x) - (anchor === 'end' ? whole : anchor === 'middle' ? whole / 2 : 0)
   if (pen.fill !== fill) document.fillColor(pen.fill = String(fill))
-  for (const { text, file, width } of runs) {
-    document.font(file, number(size)).text(text, at, number(y), { lineBreak: false, baseline: 'alphabetic' })
-    at += width
+  for (const [n, { text, file }] of runs.entries()) {
+    take(file)
+    document.text(text, at, number(y), WRITTEN)
+    at += widths[n]!
   }
 }
 

@@ -9,13 +9,15 @@ export interface Run { text: string, file: string }
 interface Face { file: string, has: Set<number> }
 
 const folder = () => resolve(process.env.WT_FONTS || 'node_modules')
-const barlow = (part: string) => (weight: number) => `@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-${part}-${weight}-normal.woff`
-/** The sheet's own typeface, then one for scripts that it has not. */
-const FACES = [barlow('latin'), barlow('latin-ext'), barlow('vietnamese'), (weight: number) => `dejavu-fonts-ttf/ttf/DejaVuSansCondensed${weight > 400 ? '-Bold' : ''}.ttf`]
+/** The sheet's own typeface, then one for scripts that it has not; each in the two weights that a sheet is written in. */
+const FACES: Record<400 | 600, string>[] = [
+  { 400: '@expo-google-fonts/barlow-semi-condensed/400Regular/BarlowSemiCondensed_400Regular.ttf', 600: '@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf' },
+  { 400: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf', 600: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf' },
+]
 
 /** The files of the typefaces in a weight, each with the characters that it has. */
-const facesOf = memoize((weight: number): Face[] => FACES.map((face) => {
-  const file = resolve(folder(), face(weight))
+const facesOf = memoize((weight: 400 | 600): Face[] => FACES.map((face) => {
+  const file = resolve(folder(), face[weight])
   return { file, has: new Set((openSync(file) as Font).characterSet) }
 }))
 
