@@ -10,6 +10,7 @@ import { fusing, placing, planning } from './planning'
 import { probingStudy } from './probing'
 import type { Row } from './row'
 import { serving } from './serving'
+import { kills, spoiltJobs } from './standing'
 
 const PORT = '4797'
 
@@ -34,6 +35,8 @@ const rows = [
   ...await fusing(),
   ...await onServer(async ({ address }) => [...await opening(address), ...await frames(address), ...await serving(address)]),
   ...await onServer(async asked => [...await heavyRequests(asked), ...await refusals(asked)]),
+  ...await kills(50, 30),
+  ...spoiltJobs(20_000),
 ]
 console.table(Object.fromEntries(rows.map(({ what, measured, aim, met }) => [what, { measured, aim, met: met === undefined ? '' : met ? 'yes' : 'NO' }])))
 console.log('\nThe framing map over 400 simulated walls for each way of reading')

@@ -43,6 +43,8 @@ function screwStrength(screw: Fastener, wall: Wall, bearer: Bearer | undefined, 
   const joint = jointOf(wall, bearer, rules, duration)
   const tension = withdrawal(screw, joint)
   const shear = (angle: number) => lateralStrength(screw, joint, angle)!
+  if (!(tension > 0)) return unknown(words`none of the thread of ${name} is in the wood`)
+  if (!(shear(0) > 0)) return unknown(words`what its head bears on is given no thickness`)
   return { known: true, strength: {
     tension, shear, use: (t, v, angle) => screwUse(t, v, tension, shear(angle)),
     figures: angle => ({ tension: withdrawalFigure(screw, joint), shear: lateralFigure(screw, joint, angle)! }),

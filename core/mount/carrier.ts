@@ -117,10 +117,11 @@ export function stripsFor(carrier: Carrier, plates: Carried[], zones: FixingZone
     const [{ mount, y }] = plates as [Carried]
     if (carrier.kind === 'board') {
       const [from, to] = [y - mount.plate.height / 2 - BOARD.past, y + mount.plate.height / 2 + BOARD.past]
+      if (!mount.plate.slots.some(({ row }) => mount.needs.rows.includes(row))) return []
       return [stripOf(plates, 'board', mount.needs.rows, { from, to, heights: spread(from + BOARD.inset, to - BOARD.inset) }, zones, members, wallWidth)]
     }
     const half = (carrier.height ?? USUAL_CARRIERS.rail.height!) / 2
-    return mount.needs.rows.map((of) => {
+    return mount.needs.rows.filter(row => mount.plate.slots.some(slot => slot.row === row)).map((of) => {
       const at = y + heightOfRow(mount, of)
       return stripOf(plates, of, [of], { from: at - half, to: at + half, heights: [at] }, zones, members, wallWidth)
     })

@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import SQLite from 'better-sqlite3'
 import { startServer } from '../../scripts/house.mjs'
 import { expect, freePort, House, test } from '../e2e/house'
+import { killedWhileStarting, killedWhileWriting } from './kills'
 
 /** Starts a server on a folder and waits for its end. */
 async function startedOn(data: string): Promise<{ code: number | null, said: string }> {
@@ -80,54 +81,12 @@ test('a data folder that is a file is told, and one that is in use is left to wh
 })
 
 test('a first start that is cut short, wherever that is, is taken up again', async () => {
-  const data = mkdtempSync(join(tmpdir(), 'wide-trellis-first-'))
-  for (const after of [120, 240, 360, 480, 600]) {
-    const server = startServer({ PORT: String(await freePort()), WT_DATA: data, WT_DEMO: '1' }, 'pipe')
-    await new Promise(done => setTimeout(done, after))
-    server.kill('SIGKILL')
-    await once(server, 'exit')
-  }
-  const house = await House.open(data)
-  const { displays, mounts } = JSON.parse((await house.api('/catalogue')).body)
-  const shipped = JSON.parse(readFileSync('demo/catalogue.json', 'utf8'))
-  expect([displays.length, mounts.length]).toEqual([shipped.displays.length, shipped.mounts.length])
-  expect(JSON.parse((await house.api('/sites')).body)).toHaveLength(3)
-  await house.close()
+  expect((await killedWhileStarting(5)).missing).toEqual([])
 })
 
 test('what was acknowledged is there after every kill', async ({ house }) => {
-  const address = '/sites/holm-point/walls/ticket-hall'
-  const acknowledged = { entries: [] as string[], version: 0 }
-  for (let kill = 0; kill < 5; kill++) {
-    let under = true
-    const writing = Promise.all([
-      (async () => {
-        for (let n = 0; under; n++) {
-          const id = `k${kill}-${n}`
-          const entry = { id, at: new Date().toISOString(), by: 'Odd', wall: 'ticket-hall', kind: 'remark', note: 'x' }
-          const answer = await house.api(`${address}/log`, { method: 'POST', body: JSON.stringify(entry) }).catch(() => undefined)
-          if (answer?.status === 201) acknowledged.entries.push(id)
-        }
-      })(),
-      (async () => {
-        while (under) {
-          const state = await house.wall().catch(() => undefined)
-          if (!state) continue
-          const wall = { ...state.job.walls[0], height: 3300 + state.version % 50 }
-          const answer = await house.api(address, { method: 'PUT', body: JSON.stringify({ wall, version: state.version }) }).catch(() => undefined)
-          if (answer?.status === 200) acknowledged.version = JSON.parse(answer.body).version
-        }
-      })(),
-    ])
-    await new Promise(done => setTimeout(done, 150 + 90 * kill))
-    await house.kill()
-    under = false
-    await writing
-    await house.start()
-    const { job, version } = await house.wall()
-    const kept = new Set(job.log.map(({ id }: { id: string }) => id))
-    expect(acknowledged.entries.filter(id => !kept.has(id))).toEqual([])
-    expect(version).toBeGreaterThanOrEqual(acknowledged.version)
-  }
-  expect(acknowledged.entries.length).toBeGreaterThan(5)
+  const { entries, saves, lost } = await killedWhileWriting(house, 5)
+  expect(lost).toEqual([])
+  expect(entries).toBeGreaterThan(5)
+  expect(saves).toBeGreaterThan(1)
 })

@@ -1,0 +1,69 @@
+import { once } from 'node:events'
+import { mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { startServer } from '../../scripts/house.mjs'
+import { freePort, House } from '../e2e/house'
+
+const HALL = '/sites/holm-point/walls/ticket-hall'
+const waited = (ms: number) => new Promise(done => setTimeout(done, ms))
+
+/** What the server acknowledged before it was killed, and what of that was not there afterwards. */
+export interface Kept { kills: number, entries: number, saves: number, lost: string[] }
+
+/** Kills a server while entries and saves come in, over and over, each time at another moment. */
+export async function killedWhileWriting(house: House, kills: number): Promise<Kept> {
+  const entries: string[] = []
+  const lost: string[] = []
+  let [saves, version] = [0, 0]
+  for (let kill = 0; kill < kills; kill++) {
+    let under = true
+    const record = async () => {
+      for (let n = 0; under; n++) {
+        const id = `k${kill}-${n}`
+        const entry = { id, at: new Date().toISOString(), by: 'Odd', wall: 'ticket-hall', kind: 'remark', note: 'x' }
+        const answer = await house.api(`${HALL}/log`, { method: 'POST', body: JSON.stringify(entry) }).catch(() => undefined)
+        if (answer?.status === 201) entries.push(id)
+      }
+    }
+    const save = async () => {
+      while (under) {
+        const state = await house.wall().catch(() => undefined)
+        if (!state) continue
+        const wall = { ...state.job.walls[0], height: 3300 + state.version % 50 }
+        const answer = await house.api(HALL, { method: 'PUT', body: JSON.stringify({ wall, version: state.version }) }).catch(() => undefined)
+        if (answer?.status !== 200) continue
+        saves++
+        version = JSON.parse(answer.body).version
+      }
+    }
+    const writing = Promise.all([record(), save()])
+    await waited(150 + 90 * (kill % 7))
+    await house.kill()
+    under = false
+    await writing
+    await house.start()
+    const now = await house.wall()
+    const there = new Set(now.job.log.map(({ id }: { id: string }) => id))
+    lost.push(...entries.filter(id => !there.has(id)), ...now.version < version ? [`version ${version}`] : [])
+  }
+  return { kills, entries: entries.length, saves, lost }
+}
+
+/** Kills a server on a new folder while it starts, over and over, and gives what is missing once it was left to. */
+export async function killedWhileStarting(kills: number): Promise<{ kills: number, missing: string[] }> {
+  const data = mkdtempSync(join(tmpdir(), 'wide-trellis-first-'))
+  for (let kill = 0; kill < kills; kill++) {
+    const server = startServer({ PORT: String(await freePort()), WT_DATA: data, WT_DEMO: '1' }, 'pipe')
+    await waited(120 + 120 * (kill % 5) + kill)
+    server.kill('SIGKILL')
+    await once(server, 'exit')
+  }
+  const house = await House.open(data)
+  const catalogue = JSON.parse((await house.api('/catalogue')).body) as Record<string, unknown[]>
+  const shipped = JSON.parse(readFileSync('demo/catalogue.json', 'utf8')) as Record<string, unknown[]>
+  const lists = ['displays', 'mounts', 'fasteners', 'screwKits'].filter(list => catalogue[list]!.length !== shipped[list]!.length)
+  const sites = JSON.parse((await house.api('/sites')).body) as unknown[]
+  await house.close()
+  return { kills, missing: [...lists, ...sites.length === 3 ? [] : [`${3 - sites.length} sites`]] }
+}
