@@ -29,7 +29,8 @@ export const useWallPlan = createSharedComposable(() => {
   let busy = false
 
   /** What stands by the log, what was recorded just now included; and what the plan knew of it. */
-  const built = computed(() => asBuilt(store.allLog, store.id))
+  const formerId = computed(() => store.wall?.formerId)
+  const built = computed(() => asBuilt(store.allLog, { id: store.id, ...formerId.value !== undefined && { formerId: formerId.value } }))
   const plannedBuilt = shallowRef<AsBuilt>(NOTHING_BUILT)
   const planContext = () => ({ catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } })
 

@@ -1,7 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError } from './api'
 import { photoAddress, sendPhoto } from './photos'
-import { wallId } from './wallId'
 
 const answers = (status: number, body: unknown) => vi.stubGlobal('fetch', vi.fn(() => Promise.resolve(new Response(typeof body === 'string' ? body : JSON.stringify(body), { status }))))
 const refusedBy = async (act: Promise<unknown>) => {
@@ -48,11 +47,4 @@ describe('a picture', () => {
     answers(422, { error: { code: 'not-a-picture', message: 'This is no picture.' } })
     expect(await refusedBy(sendPhoto('a', new File(['x'], 'x.png')))).toMatchObject({ status: 422, message: 'This is no picture.' })
   })
-})
-
-it('makes an id of a wall’s name that is plain and free', () => {
-  expect(wallId('Café, by the counter', [])).toBe('cafe-by-the-counter')
-  expect(wallId('Hall', ['hall', 'hall-2'])).toBe('hall-3')
-  expect(wallId('—', [])).toBe('wall')
-  expect(wallId('x'.repeat(200), [])).toHaveLength(60)
 })

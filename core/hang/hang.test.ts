@@ -18,17 +18,17 @@ it('drills along each height from the top down, left to right', () => {
 })
 
 it('knows a hole as made where the plan has it, and nowhere else', () => {
-  const drilled = drilledHoles(arrays, asBuilt([entry({}), entry({ id: 'l2', hole: 'a1-r1c1-top-2', x: 1000 })], 'w1'))
+  const drilled = drilledHoles(arrays, asBuilt([entry({}), entry({ id: 'l2', hole: 'a1-r1c1-top-2', x: 1000 })], { id: 'w1' }))
   expect([...drilled].map(([id, { result }]) => [id, result])).toEqual([['a1-r1c1-top-1', 'hit']])
 })
 
 it('tells the holes that nothing planned is made of', () => {
-  const built = asBuilt([entry({}), entry({ id: 'l2', hole: 'a1-r1c1-top-2', x: 1000 }), entry({ id: 'l3', x: 1950, result: 'miss' })], 'w1')
+  const built = asBuilt([entry({}), entry({ id: 'l2', hole: 'a1-r1c1-top-2', x: 1000 }), entry({ id: 'l3', x: 1950, result: 'miss' })], { id: 'w1' })
   expect(leftBehind(arrays, built).map(({ entry }) => entry)).toEqual(['l3', 'l2'])
 })
 
 it('stops at a miss while anything is planned beside it, and tells of holes that nothing uses', () => {
-  const told = (change: Partial<EntryOf<'hole'>>) => hangFindings(arrays, asBuilt([entry(change)], 'w1')).map(({ severity, code, message }) => [severity, code, textToString(message, 'metric')])
+  const told = (change: Partial<EntryOf<'hole'>>) => hangFindings(arrays, asBuilt([entry(change)], { id: 'w1' })).map(({ severity, code, message }) => [severity, code, textToString(message, 'metric')])
   expect(told({})).toEqual([])
   expect(told({ result: 'miss', note: 'board only' })).toEqual([['stop', 'hole-missed', 'R1 C1 top 1 at 1900 missed: board only.']])
   expect(told({ result: 'miss', x: 1925 })).toEqual([['stop', 'hole-missed', 'R1 C1 top 1 at 1925 missed: no note.']])

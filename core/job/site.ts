@@ -1,7 +1,8 @@
 import type { InferType } from 'yup'
+import { PLAIN_ID } from './ids'
 import { extent, flag, group, maybe, must, name, oneOf } from './fields'
 
-export const siteSchema = group({ id: name().matches(/^[a-z0-9][a-z0-9-]*$/, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])) })
+export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])) })
 export type Site = InferType<typeof siteSchema>
 
 /** House rules as they were chosen at one level, firm, site or wall; a key that is absent is as the level above has it. */

@@ -3,6 +3,7 @@ import { logEntrySchema, newEntryFaults, type LogEntry } from '../log/entry'
 import { schemaFaults } from './check'
 import { broughtUpToDate } from './earlier'
 import { evidenceSchema } from './evidence'
+import { idsNow } from './ids'
 import { LIMITS } from './limits'
 import { soundJsonFault } from './soundJson'
 import { jobSchema, type Catalogue, type Job } from './job'
@@ -76,11 +77,12 @@ function alternativeFaults({ alternatives = [], alternative, chosen, arrays }: W
 }
 
 /** A correction names an earlier entry of the same wall. */
-function correctionFaults(log: LogEntry[]): Fault[] {
+function correctionFaults(log: LogEntry[], ids: Map<string, string>): Fault[] {
   const walls = new Map<string, string>()
   return log.flatMap((entry, index) => {
-    const unknown = entry.kind === 'correction' && walls.get(entry.corrects) !== entry.wall
-    walls.set(entry.id, entry.wall)
+    const wall = ids.get(entry.wall) ?? entry.wall
+    const unknown = entry.kind === 'correction' && walls.get(entry.corrects) !== wall
+    walls.set(entry.id, wall)
     return unknown ? [{ path: `$.log[${index}].corrects`, message: `“${entry.corrects}” is no earlier entry of this wall` }] : []
   })
 }
@@ -179,7 +181,7 @@ export function validateJob(value: unknown): Job {
     ...repeated(walls, '$.walls'),
     ...repeated(log, '$.log'),
     ...log.flatMap((entry, index) => newEntryFaults(entry, `$.log[${index}]`)),
-    ...correctionFaults(log),
+    ...correctionFaults(log, idsNow(walls)),
     ...repeated(catalogue.displays, '$.catalogue.displays'),
     ...repeated(catalogue.mounts, '$.catalogue.mounts'),
     ...repeated(catalogue.fasteners, '$.catalogue.fasteners'),

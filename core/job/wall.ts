@@ -49,7 +49,7 @@ const metres = ({ value }: { value: unknown }) => `must be at most 100 m, and is
 
 /** What a wall must look like to be kept: the same rule for a field, the API and a file. */
 export const wallSchema = group({
-  id: name(), name: name(),
+  id: name(), name: name(), formerId: text('Its id before it had one that can stand in an address: earlier entries of the log name it by that'),
   width: must(size()).max(LIMITS.wall, metres), height: must(size()).max(LIMITS.wall, metres),
   structure: structureSchema,
   covering: must(list(layerSchema, 20, 'Layers between structure and room, from the structure outwards')),

@@ -17,28 +17,28 @@ describe('what stands by the log', () => {
     const { holes } = asBuilt([
       entry({ id: 'l2', at: '2026-11-12T12:00:00+01:00', result: 'miss' }), entry({ id: 'l1', at: '2030-01-01T00:00:00Z' }),
       entry({ id: 'l3', wall: 'other' }), entry({ id: 'l4', at: '2020-01-01T00:00:00Z', result: 'miss', note: 'void' }),
-    ], 'w1')
+    ], { id: 'w1' })
     expect(holes).toMatchObject([{ hole: 'a1-r1c1-top-1', result: 'miss', note: 'void', entry: 'l4' }])
   })
 
   it('follows from the order of arrival alone: clocks changed at will and entries sent again change nothing', () => {
     fc.assert(fc.property(entries, fc.array(fc.date({ noInvalidDate: true, min: new Date('1990-01-01'), max: new Date('2090-01-01') }), { minLength: 12, maxLength: 12 }), fc.array(fc.nat(11), { maxLength: 6 }), (log, clocks, again) => {
-      const known = asBuilt(log, 'w1').holes.map(({ at: _, ...hole }) => hole)
+      const known = asBuilt(log, { id: 'w1' }).holes.map(({ at: _, ...hole }) => hole)
       const changed = log.map((each, n) => ({ ...each, at: clocks[n]!.toISOString() }))
       for (const n of again) if (changed[n]) changed.push({ ...changed[n], at: '2099-01-01T00:00:00Z' })
-      expect(asBuilt(changed, 'w1').holes.map(({ at: _, ...hole }) => hole)).toEqual(known)
+      expect(asBuilt(changed, { id: 'w1' }).holes.map(({ at: _, ...hole }) => hole)).toEqual(known)
     }))
   })
 
   it('has two holes where one was drilled again beside its first place', () => {
-    expect(asBuilt([entry({ result: 'miss' }), entry({ id: 'l2', x: 1935 })], 'w1').holes.map(({ x, result }) => [x, result])).toEqual([[1900, 'miss'], [1935, 'hit']])
+    expect(asBuilt([entry({ result: 'miss' }), entry({ id: 'l2', x: 1935 })], { id: 'w1' }).holes.map(({ x, result }) => [x, result])).toEqual([[1900, 'miss'], [1935, 'hit']])
   })
 
   it('makes a reading of every hole that missed, and of no other', () => {
-    const wall = withDrilled(exampleWall(), asBuilt([entry({}), entry({ id: 'l2', x: 1935, result: 'miss' })], 'w1'))
+    const wall = withDrilled(exampleWall(), asBuilt([entry({}), entry({ id: 'l2', x: 1935, result: 'miss' })], { id: 'w1' }))
     expect(wall.evidence).toEqual([...exampleWall().evidence ?? [], { id: 'drilled-l2', method: 'pilot', hit: false, x: 1935, y: 2090.4, by: 'Isla Brand', at: '2026-11-12T09:00:00Z' }])
     const untouched = exampleWall()
-    expect(withDrilled(untouched, asBuilt([entry({})], 'w1'))).toBe(untouched)
+    expect(withDrilled(untouched, asBuilt([entry({})], { id: 'w1' }))).toBe(untouched)
   })
 
   it('tells dead holes from those that hold, screens that hang, and the last reading of each array’s seams', () => {
@@ -48,7 +48,7 @@ describe('what stands by the log', () => {
       { ...about, id: 's1', kind: 'hung', screen: 'a1-r1c1' }, { ...about, id: 's2', kind: 'hung', screen: 'a1-r1c1' }, { ...about, id: 's3', kind: 'hung', screen: 'a1-r1c2' },
       { ...about, id: 'g1', kind: 'seams', array: 'a1', round: 1, gaps: [] }, { ...about, id: 'g2', kind: 'seams', array: 'a1', round: 2, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 1.8 }] },
     ]
-    const built = asBuilt(log, 'w1')
+    const built = asBuilt(log, { id: 'w1' })
     expect([built.holes.length, built.dead.map(({ hole }) => hole)]).toEqual([8, ['h0', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6']])
     expect([built.hung, built.seams.map(({ id }) => id)]).toEqual([['a1-r1c1', 'a1-r1c2'], ['g2']])
     // What met nothing tells of the framing; a hole that only went wrong does not.
@@ -58,11 +58,11 @@ describe('what stands by the log', () => {
 
 describe('a correction', () => {
   const correction = (id: string, corrects: string): LogEntry => ({ id, at: '2026-11-12T09:00:00Z', by: 'Odd', wall: 'w1', kind: 'correction', corrects, note: 'the wrong hole' })
-  const holding = (...log: LogEntry[]) => standing(log, 'w1').map(({ id }) => id)
+  const holding = (...log: LogEntry[]) => standing(log, { id: 'w1' }).map(({ id }) => id)
 
   it('takes an earlier entry out of account, and one that is itself corrected does not', () => {
     expect(holding(entry({}), correction('c1', 'l1'))).toEqual(['c1'])
-    expect(asBuilt([entry({}), correction('c1', 'l1')], 'w1').holes).toEqual([])
+    expect(asBuilt([entry({}), correction('c1', 'l1')], { id: 'w1' }).holes).toEqual([])
     expect(holding(entry({}), correction('c1', 'l1'), correction('c2', 'c1'))).toEqual(['l1', 'c2'])
     expect(holding(entry({}), correction('c1', 'l1'), correction('c2', 'c1'), correction('c3', 'c2'))).toEqual(['c1', 'c3'])
   })
@@ -76,7 +76,7 @@ describe('a correction', () => {
 describe('overrides', () => {
   const take = (id: string, subject: string, more: object = {}): LogEntry => ({ id, at: '2026-11-12T09:00:00Z', by: 'Isla Brand', wall: 'w1', kind: 'override', code: 'capacity-not-known', subject, reason: 'Engineer’s letter', ...more })
   const end = (id: string, subject: string): LogEntry => ({ id, at: '2026-11-12T09:00:00Z', by: 'Odd', wall: 'w1', kind: 'override-ended', code: 'capacity-not-known', subject })
-  const subjects = (...log: LogEntry[]) => asBuilt(log, 'w1').overrides.map(({ subject, reason }) => `${subject}: ${reason}`)
+  const subjects = (...log: LogEntry[]) => asBuilt(log, { id: 'w1' }).overrides.map(({ subject, reason }) => `${subject}: ${reason}`)
 
   it('stand until they are ended, the last of each stop, and again when taken on anew', () => {
     expect(subjects(take('o1', 'a1'), take('o2', 'a2'), take('o3', 'a1', { reason: 'Tested' }))).toEqual(['a2: Engineer’s letter', 'a1: Tested'])

@@ -26,6 +26,9 @@ export interface AsBuilt {
 
 export const NOTHING_BUILT: AsBuilt = { holes: [], dead: [], hung: [], seams: [], overrides: [], findings: [] }
 
+/** The ids by which entries name a wall. */
+export type WallName = Pick<Wall, 'id' | 'formerId'>
+
 /** Entries about a hole at places nearer to each other than this are about one hole in the wall, mm. */
 const ONE_PLACE = 1
 
@@ -33,9 +36,9 @@ const ONE_PLACE = 1
 export const isAt = (a: { x: number, y: number }, b: { x: number, y: number }): boolean => Math.hypot(a.x - b.x, a.y - b.y) <= ONE_PLACE
 
 /** The entries of a wall that hold, in the order of arrival: each once, and none that a later one corrects. */
-export function standing(log: LogEntry[], wall: string): LogEntry[] {
+export function standing(log: LogEntry[], { id, formerId = id }: WallName): LogEntry[] {
   const seen = new Set<string>()
-  const once = log.filter(entry => entry.wall === wall && !seen.has(entry.id) && seen.add(entry.id))
+  const once = log.filter(entry => (entry.wall === id || entry.wall === formerId) && !seen.has(entry.id) && seen.add(entry.id))
   const corrected = new Set<string>()
   // From the last to the first: a correction that was itself corrected corrects nothing.
   return once.reverse().filter((entry) => {
@@ -75,7 +78,7 @@ function overridesOf(entries: LogEntry[]): Override[] {
  *
  * @param log in the order of arrival
  */
-export function asBuilt(log: LogEntry[], wall: string): AsBuilt {
+export function asBuilt(log: LogEntry[], wall: WallName): AsBuilt {
   const entries = standing(log, wall)
   const holes = holesOf(ofKind(entries, 'hole'))
   return {
@@ -84,7 +87,7 @@ export function asBuilt(log: LogEntry[], wall: string): AsBuilt {
     hung: [...new Set(ofKind(entries, 'hung').map(({ screen }) => screen))],
     seams: lastOf(ofKind(entries, 'seams'), ({ array }) => array),
     overrides: overridesOf(entries),
-    findings: clockFindings(entries, wall),
+    findings: clockFindings(entries, wall.id),
   }
 }
 

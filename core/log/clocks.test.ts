@@ -33,12 +33,12 @@ describe('a clock', () => {
   it('that is far off is told once for each person, and hides nothing that came later', () => {
     const log = [entry({ at: '2027-11-12T09:00:00Z' }), entry({ id: 'l2', at: '2026-11-12T09:30:00Z', result: 'miss' }), entry({ id: 'l3', by: 'Odd', at: '2026-11-12T13:00:00Z', hole: 'a1-r1c1-top-2' })]
       .map(each => ({ ...each, receivedAt: '2026-11-12T09:31:00Z' }))
-    const { holes, findings } = asBuilt(log, 'w1')
+    const { holes, findings } = asBuilt(log, { id: 'w1' })
     expect(holes.find(({ hole }) => hole.endsWith('top-1'))!.result).toBe('miss')
     expect(findings.map(({ message }) => textToString(message, 'metric').split(' came in')[0])).toEqual([
       'The clock of Isla Brand’s device was ahead by 365 days when an entry of the log', 'The clock of Odd’s device was ahead by 3.5 hours when an entry of the log',
     ])
-    expect(asBuilt(log, 'w2').findings).toEqual([])
+    expect(asBuilt(log, { id: 'w2' }).findings).toEqual([])
   })
 })
 

@@ -6,7 +6,7 @@ import { asBuilt, type EntryOf } from '../log'
 import { planWall, type WallPlan } from '../plan'
 
 const AT = '2026-11-12T09:00:00Z'
-const planOf = (job: Job) => planWall(job.walls[0]!, job, asBuilt(job.log, job.walls[0]!.id))
+const planOf = (job: Job) => planWall(job.walls[0]!, job, asBuilt(job.log, job.walls[0]!))
 const held = ({ arrays: [array] }: WallPlan) => array!.positions.filter(({ plate }) => plate!.held)
 
 /** The example with the holes of one held plate drilled as planned. */

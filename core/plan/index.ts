@@ -96,7 +96,7 @@ export function placeWall(document: Wall, context: PlanContext, built: AsBuilt, 
  * `validateJob` has let through.
  */
 export function plan(job: Job): Plan {
-  return { walls: job.walls.map(wall => planWall(wall, contextOf(job), asBuilt(job.log, wall.id))) }
+  return { walls: job.walls.map(wall => planWall(wall, contextOf(job), asBuilt(job.log, wall))) }
 }
 
 /** Whether no finding of a wall stops the work. */

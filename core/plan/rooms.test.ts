@@ -31,7 +31,7 @@ describe('rooms in a row', () => {
       let [built, log] = [NOTHING_BUILT, [] as LogEntry[]]
       const through = rooms()
       for (const step of steps) {
-        if (step === 'hit' || step === 'miss') built = asBuilt(log = [...log, hole(log.length, step)], 'w1')
+        if (step === 'hit' || step === 'miss') built = asBuilt(log = [...log, hole(log.length, step)], { id: 'w1' })
         else wall = produce(wall, EDITS[step]!)
         expect(planWall(wall, job, built, through)).toEqual(planWall(wall, job, built))
         expect(placeWall(wall, job, built, through)).toEqual(placedOf(planWall(wall, job, built).arrays))

@@ -9,6 +9,7 @@ import { brokenLink } from '../../core/log'
 import { readCatalogue } from '../repositories/catalogue'
 import { exportJob, importJob, listSites } from '../repositories/sites'
 import { exampleJob } from '../../tests/fixtures/job'
+import { readWall } from '../repositories/walls'
 import { openDatabase } from './connection'
 import type { Database } from './perDatabase'
 
@@ -126,6 +127,23 @@ describe.each(readdirSync(FIXTURES))('a data folder as %s left it', (name) => {
     const bytes = readFileSync(file)
     expect(() => openDatabase(file)).toThrow(/written by a newer Wide Trellis/)
     expect(readFileSync(file).equals(bytes)).toBe(true)
+  })
+})
+
+it('gives walls that no address can name ids of their names, and keeps what their log says of them', () => {
+  cpSync(join(FIXTURES, '0011_documents', 'data'), folder, { recursive: true })
+  const sqlite = new SQLite(file)
+  sqlite.exec('DROP TRIGGER log_no_update')
+  sqlite.exec(`UPDATE walls SET id = 'Hall/1 ?', document = json_set(document, '$.id', 'Hall/1 ?') WHERE id = 'ticket-hall'`)
+  sqlite.exec(`UPDATE log SET wall = 'Hall/1 ?' WHERE wall = 'ticket-hall'`)
+  sqlite.close()
+  opened((db) => {
+    const job = exportJob(db, 'holm-point')
+    expect(job.walls.map(({ id, formerId }) => [id, formerId])).toEqual([['ticket-hall-east-wall', 'Hall/1 ?'], ['cafe', undefined]])
+    const before = readJob(readFileSync(join(FIXTURES, '0011_documents', 'jobs', 'holm-point.json'), 'utf8')).log
+    expect([job.log, brokenLink(job.log)]).toEqual([before, undefined])
+    expect(readWall(db, 'holm-point', 'ticket-hall-east-wall').job.log).toHaveLength(before.filter(({ wall }) => wall === 'ticket-hall').length)
+    expect(db.get(sql`SELECT count(*) AS n FROM sqlite_master WHERE type = 'trigger'`)).toEqual({ n: 4 })
   })
 })
 

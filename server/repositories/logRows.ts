@@ -20,13 +20,17 @@ export const entryTexts = (db: Database, site: number, wall: string): string[] =
 /** The entries of one wall in the order of arrival. */
 export const entriesOf = (db: Database, site: number, wall: string): LogEntry[] => entryTexts(db, site, wall).map(entry => JSON.parse(entry) as LogEntry)
 
-/** Adds entries at the end of a site's log; those that have a place in its chain already keep it. */
-export function appendEntries(db: Database, site: number, entries: LogEntry[], receivedAt: string): LogEntry[] {
+/**
+ * Adds entries at the end of a site's log; those that have a place in its chain already keep it.
+ *
+ * @param ids by which id a wall goes now, for those that entries name by an earlier one
+ */
+export function appendEntries(db: Database, site: number, entries: LogEntry[], receivedAt: string, ids = new Map<string, string>()): LogEntry[] {
   let end: ChainEnd = lastEntry(db).get({ site }) ?? EMPTY_CHAIN
   return entries.map((given) => {
     const entry = given.hash === undefined ? chained(given, end, receivedAt) : given
     end = { seq: entry.seq!, hash: entry.hash! }
-    db.insert(log).values({ site, ...end, id: entry.id, wall: entry.wall, kind: entry.kind, entry: JSON.stringify(entry) }).run()
+    db.insert(log).values({ site, ...end, id: entry.id, wall: ids.get(entry.wall) ?? entry.wall, kind: entry.kind, entry: JSON.stringify(entry) }).run()
     return entry
   })
 }

@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm'
-import { LIMITS, rulesFaults, validateJob, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
+import { idFrom, idsNow, LIMITS, rulesFaults, validateJob, withPlainIds, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
 import { brokenLink } from '../../core/log'
 import type { Database } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
@@ -69,30 +69,27 @@ export function exportJob(db: Database, id: string): Job {
  * @throws 409 where the server has a site of this id; 422 where the log's chain is broken or an entry is of no wall of the file
  */
 export function importJob(db: Database, given: Job, by: string, at: string): string {
-  const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = given
+  const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = withPlainIds(given)
+  const ids = idsNow(wallList)
   const document = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
   const { site } = document
   const broken = brokenLink(log)
   if (broken) throw validationError([{ path: `$.log[${broken.index}]`, message: `${broken.why}: the log of this file was changed after it was recorded` }])
-  const known = new Set(wallList.map(({ id }) => id))
-  const astray = log.flatMap(({ wall }, index) => known.has(wall) ? [] : [{ path: `$.log[${index}].wall`, message: `“${wall}” is no wall of this file` }])
+  const astray = log.flatMap(({ wall }, index) => ids.has(wall) ? [] : [{ path: `$.log[${index}].wall`, message: `“${wall}” is no wall of this file` }])
   if (astray.length > 0) throw validationError(astray.slice(0, LIMITS.faults))
   return db.transaction(() => {
     if (siteOfId(db).get({ id: site.id })) throw apiError(409, 'site-exists', `There is a site “${site.id}” here already. Bring it in as a copy, or leave it.`)
     const { lastInsertRowid } = db.insert(sites).values({ id: site.id, name: site.name, units: site.units, document: JSON.stringify(document) }).run()
     const key = Number(lastInsertRowid)
     for (const wall of wallList) insertWall(db, key, wall, by, at)
-    appendEntries(db, key, log, at)
+    appendEntries(db, key, log, at, ids)
     return site.id
   }, { behavior: 'immediate' })
 }
 
 /** An id that no site has: the wanted one, or with the next free number behind it. */
 export function freeSiteId(db: Database, wanted: string): string {
-  const taken = new Set(db.select({ id: sites.id }).from(sites).all().map(({ id }) => id))
-  let id = wanted
-  for (let n = 2; taken.has(id); n++) id = `${wanted}-${n}`
-  return id
+  return idFrom(wanted, 'site', db.select({ id: sites.id }).from(sites).all().map(({ id }) => id))
 }
 
 /** Keeps a new site with the given catalogue and no walls yet. */

@@ -1,13 +1,7 @@
-import type { Site } from '../../core/job'
+import { idFrom, type Site } from '../../core/job'
 import type { Database } from '../database/perDatabase'
 import { freeSiteId } from '../repositories/sites'
 import { validationError } from './apiError'
-
-/** An id made of a name: small letters, figures and hyphens. */
-export function idFrom(name: string, otherwise: string): string {
-  const plain = name.normalize('NFD').replace(/[\u0300-\u036f]/g, '').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '')
-  return plain.slice(0, 60) || otherwise
-}
 
 /** A new site from what a form sends. @throws 422 by field */
 export function newSite(db: Database, { name, units }: Record<string, unknown>): Site {

@@ -26,7 +26,7 @@ export const TASKS = {
   async sheet({ job: text, format, options }: { job: string, format: SheetFormat, options: SheetOptions }): Promise<Uint8Array | string> {
     const job = JSON.parse(text) as Job
     const wall = job.walls[0]!
-    const plan = planWall(wall, contextOf(job), asBuilt(job.log, wall.id))
+    const plan = planWall(wall, contextOf(job), asBuilt(job.log, wall))
     if (format === 'csv') return `\uFEFF${marksAsCsv(plan.marking.marks, options)}`
     const sheet = drawSheet(job, wall, plan, options)
     return format === 'svg' ? sheetAsSvg(sheet) : sheetAsPdf(sheet, `${job.site.name}, ${wall.name}: mark-out`)

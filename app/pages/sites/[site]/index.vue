@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { FileDown, Plus, Scale } from 'lucide-vue-next'
 import { formatLength, parseLength } from '~~/core/units'
-import type { Wall } from '~~/core/job'
+import { idFrom, type Wall } from '~~/core/job'
 import type { SiteSummary } from '~~/server/repositories/sites'
 
 const route = useRoute()
@@ -28,7 +28,7 @@ async function create() {
   faults.height = height.ok ? '' : height.message
   if (!width.ok || !height.ok || faults.name) return
   const wall: Wall = {
-    id: wallId(form.name, site.value!.walls.map(({ id }) => id)), name: form.name.trim(), width: width.mm, height: height.mm,
+    id: idFrom(form.name, 'wall', site.value!.walls.map(({ id }) => id)), name: form.name.trim(), width: width.mm, height: height.mm,
     structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 },
     covering: [{ material: 'gypsum-board', thickness: 12.5 }], arrays: [],
   }
