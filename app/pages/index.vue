@@ -30,19 +30,24 @@ async function create() {
   }
 }
 
-const taken = ref<{ job: unknown, message: string }>()
+/** What was brought in and is here already: a job, or a ZIP file with its pictures. */
+const taken = ref<{ brought: unknown, message: string }>()
+const leftOut = ref<{ id: string, files: string[] }>()
 const faults = ref<{ path: string, message: string }[]>([])
 const file = useTemplateRef<HTMLInputElement>('file')
-async function bringIn(job: unknown, copy: boolean) {
-  taken.value = undefined
+async function bringIn(brought: unknown, copy: boolean) {
+  taken.value = leftOut.value = undefined
   faults.value = []
   try {
-    const { id } = await api<{ id: string }>(`/sites/import?by=${encodeURIComponent(person.value)}${copy ? '&copy=1' : ''}`, { method: 'POST', body: job })
-    await navigateTo(`/sites/${id}`)
+    const path = brought instanceof Blob ? 'archive' : 'import'
+    const { id, leftOut: files = [] } = await api<{ id: string, leftOut?: string[] }>(`/sites/${path}?by=${encodeURIComponent(person.value)}${copy ? '&copy=1' : ''}`, { method: 'POST', body: brought })
+    if (files.length === 0) return void await navigateTo(`/sites/${id}`)
+    leftOut.value = { id, files }
+    await load()
   }
   catch (error) {
     const refused = error as ApiError
-    if (refused.code === 'site-exists') taken.value = { job, message: refused.message }
+    if (refused.code === 'site-exists') taken.value = { brought, message: refused.message }
     else faults.value = refused.faults.length > 0 ? refused.faults : [{ path: '', message: refused.message }]
   }
 }
@@ -51,7 +56,7 @@ async function readFile(event: Event) {
   const chosen = input.files?.[0]
   if (!chosen) return
   try {
-    await bringIn(JSON.parse(await chosen.text()), false)
+    await bringIn(chosen.name.toLowerCase().endsWith('.zip') ? chosen : JSON.parse(await chosen.text()), false)
   }
   catch (error) {
     faults.value = [{ path: chosen.name, message: `is not a job file: ${(error as Error).message}` }]
@@ -133,16 +138,19 @@ useCommands([
           <h2 class="font-semibold">
             Job file
           </h2>
-          <input ref="file" type="file" accept=".json,application/json" class="hidden" data-testid="job-file" aria-label="Job file" @change="readFile">
+          <input ref="file" type="file" accept=".json,.zip,application/json,application/zip" class="hidden" data-testid="job-file" aria-label="Job file" @change="readFile">
           <button type="button" class="press w-full" @click="file?.click()">
             <FileUp class="size-4" aria-hidden="true" /> Bring in a job file
           </button>
           <div v-if="taken" class="border-l-4 border-caution bg-caution-wash p-2 text-sm" role="alert">
             {{ taken.message }}
-            <button type="button" class="press mt-2 w-full" @click="bringIn(taken.job, true)">
+            <button type="button" class="press mt-2 w-full" @click="bringIn(taken.brought, true)">
               Bring it in as a copy
             </button>
           </div>
+          <p v-if="leftOut" class="border-l-4 border-caution bg-caution-wash p-2 text-sm" role="status">
+            <NuxtLink :to="`/sites/${leftOut.id}`" class="underline">The site</NuxtLink> is here. What the file had beside was left out: {{ leftOut.files.slice(0, 5).join(', ') }}{{ leftOut.files.length > 5 ? ', …' : '' }}.
+          </p>
           <ul v-if="faults.length" class="max-h-60 overflow-y-auto border-l-4 border-stop bg-stop-wash p-2 text-sm" role="alert">
             <li v-for="wrong in faults" :key="wrong.path + wrong.message">
               <code class="figures break-all">{{ wrong.path }}</code> {{ wrong.message }}

@@ -18,14 +18,12 @@ export class ApiError extends Error {
   }
 }
 
-/** Asks the API. @throws ApiError */
+/** Asks the API; a file is sent as it is, anything else as JSON. @throws ApiError */
 export async function api<T>(path: string, { method = 'GET', body }: { method?: string, body?: unknown } = {}): Promise<T> {
+  const sent = body instanceof Blob ? { body, headers: { 'content-type': 'application/zip' } } : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
   let response: Response
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      ...body !== undefined && { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } },
-    })
+    response = await fetch(`/api${path}`, { method, ...body !== undefined && sent })
   }
   catch {
     throw new ApiError(0, 'no-connection', 'The server cannot be reached.')

@@ -39,6 +39,7 @@ describe('a request', () => {
   it('is JSON, or a picture that says so', () => {
     for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data', '']) expect(write({ 'content-type': type })).toBe(415)
     expect(write({ 'content-type': 'application/json; charset=utf-8' })).toBe(200)
+    expect([write({ 'content-type': 'application/zip' }, '/api/sites/archive'), write({ 'content-type': 'text/plain' }, '/api/sites/archive'), write({}, '/api/sites/archive'), write({ 'content-type': 'application/zip' })]).toEqual([200, 415, 415, 415])
     const photos = '/api/sites/holm-point/photos'
     expect([write({ 'content-type': 'image/png' }, photos), write({ 'content-type': 'image/png', 'x-wide-trellis': 'photograph' }, photos), write({ 'content-type': 'text/plain', 'x-wide-trellis': 'photograph' }, photos)]).toEqual([415, 200, 415])
   })

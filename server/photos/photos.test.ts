@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { keepPhoto, LARGEST_PHOTO, readPhoto } from './photos'
+import { LIMITS } from '../../core/job'
+import { keepPhoto, readPhoto } from './photos'
 
 const picture = (format: 'jpeg' | 'png' | 'webp' | 'tiff', width = 800, height = 500) =>
   sharp({ create: { width, height, channels: 3, background: '#1d4b45' } }).toFormat(format).toBuffer()
@@ -38,7 +39,7 @@ describe('a picture', () => {
   it('is told by its content: other formats, text and broken files are refused', async () => {
     const broken = (await picture('jpeg')).subarray(0, 300)
     for (const bytes of [await picture('tiff'), Buffer.from('%PDF-1.3'), Buffer.alloc(0), broken]) expect(await refusal(bytes)).toBe(422)
-    expect(await refusal(Buffer.alloc(LARGEST_PHOTO + 1))).toBe(413)
+    expect(await refusal(Buffer.alloc(LIMITS.photoBytes + 1))).toBe(413)
   })
 
   it('of over 50 megapixels is refused before it is unfolded, and one of just that is taken', async () => {

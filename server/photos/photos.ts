@@ -1,14 +1,12 @@
 import { createHash } from 'node:crypto'
-import { existsSync, readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
+import { LIMITS } from '../../core/job'
 import { dataFolder } from '../database/connection'
 import { notFound, apiError } from '../utils/apiError'
 import { writeDurably } from './durable'
 
-/** The largest picture that is taken, bytes and pixels. */
-export const LARGEST_PHOTO = 15 * 1024 * 1024
-const MOST_PIXELS = 50_000_000
 const THUMB = 320
 /** What a picture is by its content, and its ending. */
 const FORMATS: Record<string, string> = { jpeg: 'jpg', png: 'png', webp: 'webp' }
@@ -16,7 +14,7 @@ const NAME = /^[0-9a-f]{32}\.(jpg|png|webp)$/
 
 const folder = () => join(dataFolder(), 'photos')
 const refused = () => apiError(422, 'not-a-picture', 'This is no JPEG, PNG or WebP picture, whatever its name says.')
-const decoder = (bytes: Buffer) => sharp(bytes, { limitInputPixels: MOST_PIXELS })
+const decoder = (bytes: Buffer) => sharp(bytes, { limitInputPixels: LIMITS.photoPixels })
 
 /** A picture as it is shown: upright, and without what the camera wrote into it (EXIF: place, time, device). */
 const withoutNotes = (bytes: Buffer): Promise<Buffer> => decoder(bytes).rotate().toBuffer()
@@ -28,13 +26,13 @@ const withoutNotes = (bytes: Buffer): Promise<Buffer> => decoder(bytes).rotate()
  * @throws 413 over 15 MB; 422 for what is no picture by its content, or has over 50 megapixels
  */
 export async function keepPhoto(site: string, bytes: Buffer): Promise<string> {
-  if (bytes.length > LARGEST_PHOTO) throw apiError(413, 'too-large', 'A picture can have 15 MB; this one has more.')
+  if (bytes.length > LIMITS.photoBytes) throw apiError(413, 'too-large', 'A picture can have 15 MB; this one has more.')
   if (bytes.length === 0) throw refused()
   // Only its head is read here: a small file can unfold to more than there is memory for.
   const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata().catch(() => ({ format: undefined, width: 0, height: 0 }))
   const ending = FORMATS[format ?? '']
   if (!ending) throw refused()
-  if (width * height > MOST_PIXELS) throw apiError(422, 'too-many-pixels', `A picture can have 50 megapixels; this one has ${Math.round(width * height / 1e6)}.`)
+  if (width * height > LIMITS.photoPixels) throw apiError(422, 'too-many-pixels', `A picture can have 50 megapixels; this one has ${Math.round(width * height / 1e6)}.`)
   const [thumb, shown] = await Promise.all([
     decoder(bytes).rotate().resize(THUMB, THUMB, { fit: 'inside', withoutEnlargement: true }).webp().toBuffer(), withoutNotes(bytes),
   ]).catch(() => { throw refused() })
@@ -55,6 +53,19 @@ function pathOf(site: string, name: string, isMentioned: () => boolean): string 
   const common = join(folder(), name)
   return existsSync(common) && isMentioned() ? common : undefined
 }
+
+/** The pictures of a site as they were taken: those kept for it, and those of earlier versions that its job file speaks of. */
+export function photosOf(site: string, job: string): { name: string, path: string }[] {
+  const own = existsSync(join(folder(), site)) ? readdirSync(join(folder(), site)).filter(name => NAME.test(name)) : []
+  const mentioned = [...job.matchAll(/"([0-9a-f]{32}\.(?:jpg|png|webp))"/g)].map(([, name]) => name!)
+  return [...new Set([...own, ...mentioned])].sort().flatMap((name) => {
+    const path = pathOf(site, name, () => true)
+    return path ? [{ name, path }] : []
+  })
+}
+
+/** Takes away what was kept for a site that is not there. */
+export const dropPhotos = (site: string): void => rmSync(join(folder(), site), { recursive: true, force: true })
 
 /**
  * A picture that was kept for a site, without what the camera wrote into it, or its small one.

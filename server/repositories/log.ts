@@ -1,8 +1,8 @@
 import { isHoleOf } from '../../core/hang'
-import { logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
+import { LIMITS, logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
 import type { Database } from '../database/perDatabase'
 import { apiError, validationError, type ApiErrorBody } from '../utils/apiError'
-import { appendEntries, entriesOf, entryOfId } from './logRows'
+import { appendEntries, entriesOf, entryOfId, lengthOfLog } from './logRows'
 import { siteRow } from './siteRows'
 import { wallDocument } from './walls'
 
@@ -33,6 +33,7 @@ function addEntry(db: Database, site: number, wall: Wall, entry: unknown, receiv
   if (faults.length > 0) throw validationError(faults)
   const given = told(entry as LogEntry)
   const known = entryOfId(db).get({ site, id: given.id })
+  if (!known && lengthOfLog(db, site) >= LIMITS.log) throw validationError([{ path: '$', message: `is one entry more than the log of a site can have: ${LIMITS.log}` }])
   if (!known) return appendEntries(db, site, [given as LogEntry], receivedAt)[0]!
   const kept = JSON.parse(known.entry) as LogEntry
   if (same(told(kept), given)) return kept

@@ -11,6 +11,9 @@ const entriesOfWall = perDatabase(db => db.select({ entry: log.entry }).from(log
 export const entryOfId = perDatabase(db => db.select({ entry: log.entry, wall: log.wall }).from(log).where(and(OF_SITE, eq(log.id, sql.placeholder('id')))).prepare())
 const lastEntry = perDatabase(db => db.select({ seq: log.seq, hash: log.hash }).from(log).where(OF_SITE).orderBy(desc(log.seq)).limit(1).prepare())
 
+/** How many entries the log of a site has. */
+export const lengthOfLog = (db: Database, site: number): number => lastEntry(db).get({ site })?.seq ?? 0
+
 /** The log of a site in the order of arrival. */
 export const logOfSite = (db: Database, site: number): LogEntry[] => everyEntry(db).all({ site }).map(({ entry }) => JSON.parse(entry) as LogEntry)
 

@@ -1,6 +1,6 @@
 import { and, eq, sql, type SQLWrapper } from 'drizzle-orm'
 import { KINDS, MODEL_KINDS, modelFaults, modelsOf, type Model } from '../../core/catalogue'
-import type { Catalogue, Job } from '../../core/job'
+import { LIMITS, type Catalogue, type Job } from '../../core/job'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { log, sites, walls } from '../database/schema'
 import { notFound, validationError } from '../utils/apiError'
@@ -48,6 +48,8 @@ export function withModels(catalogue: Catalogue, models: unknown): Catalogue {
     if (faults.length > 0) throw validationError(faults)
     const known = new Set(modelsOf(whole, kind).map(({ id }) => id))
     const added = (given[list] as Model[]).filter(({ id }) => !known.has(id) && known.add(id))
+    const most = modelsOf(whole, kind).length + added.length
+    if (most > LIMITS.models) throw validationError([{ path: `$.models.${list}`, message: `are more than the ${LIMITS.models} that a site can have, its own included: ${most}` }])
     return added.length > 0 ? { ...whole, [list]: [...modelsOf(whole, kind), ...added] } : whole
   }, catalogue)
 }

@@ -1,6 +1,7 @@
 import { asc, eq } from 'drizzle-orm'
 import { idFrom, idsNow, LIMITS, rulesFaults, validateJob, withPlainIds, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
 import { brokenLink } from '../../core/log'
+import type { SavedBy, Saves } from '../archive/saves'
 import type { Database } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
@@ -61,14 +62,24 @@ export function exportJob(db: Database, id: string): Job {
   return { format: 'wide-trellis-job', version: 1, ...firmOf(db), ...siteDocument(db, row), walls: wallsOfSite(db, row.key), log: logOfSite(db, row.key) }
 }
 
+/** @throws 409 where there is a site of an id */
+export function checkIsNew(db: Database, id: string): void {
+  if (siteOfId(db).get({ id })) throw apiError(409, 'site-exists', `There is a site “${id}” here already. Bring it in as a copy, or leave it.`)
+}
+
+/** Who saved each wall of a site last, and when. */
+export const savesOfSite = (db: Database, id: string): Saves['walls'] =>
+  db.select({ wall: walls.id, by: walls.savedBy, at: walls.savedAt }).from(walls).where(eq(walls.site, siteRow(db, id).key)).orderBy(asc(walls.key)).all()
+
 /**
  * Keeps a job as a new site; what the firm of the file chose for all its sites is from then on what this site chose,
  * so that its walls are planned as they were. A log that has its chain keeps it; what no server has had yet is added to it.
  *
  * @param given a job that `validateJob` has let through
+ * @param saves who saved each wall last, where that is known
  * @throws 409 where the server has a site of this id; 422 where the log's chain is broken or an entry is of no wall of the file
  */
-export function importJob(db: Database, given: Job, by: string, at: string): string {
+export function importJob(db: Database, given: Job, by: string, at: string, saves: SavedBy = new Map()): string {
   const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = withPlainIds(given)
   const ids = idsNow(wallList)
   const document = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
@@ -78,10 +89,13 @@ export function importJob(db: Database, given: Job, by: string, at: string): str
   const astray = log.flatMap(({ wall }, index) => ids.has(wall) ? [] : [{ path: `$.log[${index}].wall`, message: `“${wall}” is no wall of this file` }])
   if (astray.length > 0) throw validationError(astray.slice(0, LIMITS.faults))
   return db.transaction(() => {
-    if (siteOfId(db).get({ id: site.id })) throw apiError(409, 'site-exists', `There is a site “${site.id}” here already. Bring it in as a copy, or leave it.`)
+    checkIsNew(db, site.id)
     const { lastInsertRowid } = db.insert(sites).values({ id: site.id, name: site.name, units: site.units, document: JSON.stringify(document) }).run()
     const key = Number(lastInsertRowid)
-    for (const wall of wallList) insertWall(db, key, wall, by, at)
+    for (const wall of wallList) {
+      const saved = saves.get(wall.formerId ?? wall.id) ?? saves.get(wall.id) ?? { by, at }
+      insertWall(db, key, wall, saved.by, saved.at)
+    }
     appendEntries(db, key, log, at, ids)
     return site.id
   }, { behavior: 'immediate' })

@@ -1,6 +1,6 @@
 import { and, asc, eq, sql } from 'drizzle-orm'
 import { modelsUsedBy } from '../../core/catalogue'
-import { PLAIN_ID, same, wallFaults, type Catalogue, type Fault, type Job, type Wall } from '../../core/job'
+import { LIMITS, PLAIN_ID, same, wallFaults, type Catalogue, type Fault, type Job, type Wall } from '../../core/job'
 import { infeasibleInputs } from '../../core/plan/infeasible'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { wallModels, walls } from '../database/schema'
@@ -138,6 +138,7 @@ export function createWall(db: Database, siteId: string, wall: unknown, by: stri
     if (faults.length > 0) throw validationError(faults)
     const { id } = wall as Wall
     if (!PLAIN_ID.test(id)) throw validationError([{ path: '$.id', message: `must be small letters, figures and hyphens, and is “${id}”` }])
+    if (everyWall(db).all({ site: site.key }).length >= LIMITS.walls) throw validationError([{ path: '$.id', message: `is one wall more than a site can have: ${LIMITS.walls}` }])
     if (keyOfWall(db).get({ site: site.key, id })) throw apiError(409, 'wall-exists', `This site has a wall “${id}” already.`)
     insertWall(db, site.key, wall as Wall, by, at)
     return id

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { CSV_OUT } from '../../core/csv'
 import { tableOf, type SheetOptions } from '../../core/mark/sheet'
 import type { Mark } from '../../core/mark'
 
@@ -20,5 +21,5 @@ export function marksAsCsv(marks: Mark[], { units, precision }: SheetOptions): s
     'from datum mm exact': exact(marks[index]!.running),
     'above floor mm exact': exact(marks[index]!.height),
     'from level line mm exact': exact(marks[index]!.fromLevel),
-  })), { newline: '\r\n', escapeFormulae: /^[=@\t\r].*$/ })
+  })), CSV_OUT)
 }

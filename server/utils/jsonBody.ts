@@ -1,29 +1,26 @@
 import type { H3Event } from 'h3'
-import { soundJsonFault } from '../../core/job'
+import { LIMITS, soundJsonFault } from '../../core/job'
 import { apiError, validationError } from './apiError'
 import { parsedJson } from './parsedJson'
 
-/** The largest body the API takes, bytes. */
-export const LARGEST_BODY = 5 * 1024 * 1024
-
-const TOO_LARGE = 'What was sent is over 5 MB. A job file of that size holds more than one site.'
+const tooLarge = (most: number) => `What was sent is over ${most / 1024 / 1024} MB.`
 
 /** A request's body as it came. @throws 413 with these words where it is larger than `most` bytes */
 export async function bodyBytes({ node: { req } }: H3Event, most: number, words: string): Promise<Buffer> {
-  const tooLarge = () => apiError(413, 'too-large', words)
-  if (Number(req.headers['content-length'] ?? 0) > most) throw tooLarge()
+  const refusal = () => apiError(413, 'too-large', words)
+  if (Number(req.headers['content-length'] ?? 0) > most) throw refusal()
   const chunks: Buffer[] = []
   let size = 0
   for await (const chunk of req as AsyncIterable<Buffer>) {
     size += chunk.length
-    if (size > most) throw tooLarge()
+    if (size > most) throw refusal()
     chunks.push(chunk)
   }
   return Buffer.concat(chunks)
 }
 
-/** A request's body as text. @throws 413 over 5 MB */
-export const bodyText = async (event: H3Event): Promise<string> => (await bodyBytes(event, LARGEST_BODY, TOO_LARGE)).toString('utf8')
+/** A request's body as text. @throws 413 where it is larger than `most` bytes */
+export const bodyText = async (event: H3Event, most: number = LIMITS.bodyBytes): Promise<string> => (await bodyBytes(event, most, tooLarge(most))).toString('utf8')
 
 /**
  * Reads a request's body as JSON.

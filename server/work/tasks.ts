@@ -40,12 +40,13 @@ export const TASKS = {
   },
 
   /** A job file that came in: the job, or what is wrong with it. */
-  job({ text }: { text: string }): { job: Job } | { faults: Fault[] } {
+  job({ text }: { text: string }): { job: Job } | { faults: Fault[] } | { notJson: string } {
     try {
       return { job: validateJob(JSON.parse(text)) }
     }
     catch (error) {
       if (error instanceof InvalidJob) return { faults: error.faults }
+      if (error instanceof SyntaxError) return { notJson: error.message }
       throw error
     }
   },

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Check, X } from 'lucide-vue-next'
 import Papa from 'papaparse'
+import { cellFromCsv } from '~~/core/csv'
 import { judgeModelRows, judgeModels, KINDS, modelColumns, type Model, type ModelKind, type ModelRow, type ModelVerdict } from '~~/core/catalogue'
 
 /** A file of models before it is taken in: what each would add, change or be refused for. */
@@ -11,7 +12,7 @@ const verdicts = shallowRef<ModelVerdict[]>([])
 const fault = ref('')
 
 function readTable(text: string) {
-  const { data, meta } = Papa.parse<ModelRow>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim() })
+  const { data, meta } = Papa.parse<ModelRow>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim(), transform: cellFromCsv })
   if (!meta.fields?.includes('id')) throw new Error(`The first line must name the columns, “id” among them. Known are ${modelColumns(kind).join(', ')}.`)
   return judgeModelRows(kind, data, kept, system.value)
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Check, X } from 'lucide-vue-next'
 import Papa from 'papaparse'
+import { cellFromCsv } from '~~/core/csv'
 import { EVIDENCE_COLUMNS, judgeRows, mergeRows, type EvidenceRow, type RowVerdict } from '~~/core/survey'
 
 /** A table of readings before it is taken in: what each row would add, change or be refused for. */
@@ -13,7 +14,7 @@ watch(importing, async (file) => {
   verdicts.value = []
   if (!file) return
   if (file.size > 5 * 1024 * 1024) return void (fault.value = 'A table over 5 MB holds more than one wall.')
-  const { data, meta } = Papa.parse<EvidenceRow>(await file.text(), { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim() })
+  const { data, meta } = Papa.parse<EvidenceRow>(await file.text(), { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim(), transform: cellFromCsv })
   const missing = ['method', 'x', 'y'].filter(column => !meta.fields?.includes(column))
   if (missing.length > 0) return void (fault.value = `The first line must name the columns, and lacks ${missing.join(', ')}. Known are ${EVIDENCE_COLUMNS.join(', ')}.`)
   const kept = store.wall!.evidence ?? []

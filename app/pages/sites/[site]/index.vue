@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FileDown, Plus, Scale } from 'lucide-vue-next'
+import { FileArchive, FileDown, Plus, Scale } from 'lucide-vue-next'
 import { formatLength, parseLength } from '~~/core/units'
 import { idFrom, type Wall } from '~~/core/job'
 import type { SiteSummary } from '~~/server/repositories/sites'
@@ -100,8 +100,11 @@ async function create() {
           <a class="press w-full" :href="`/api/sites/${id}/job`" download>
             <FileDown class="size-4" aria-hidden="true" /> Save the site as a job file
           </a>
+          <a class="press w-full" :href="`/api/sites/${id}/archive`" download>
+            <FileArchive class="size-4" aria-hidden="true" /> Save it with its pictures
+          </a>
           <p class="text-xs text-ink-soft">
-            Walls, catalogue and log in one open file, for another machine or for your own scripts.
+            The job file has walls, catalogue and log, for your own scripts. The ZIP file has it and the pictures. Either can be brought in on another machine.
           </p>
         </div>
       </aside>

@@ -1,7 +1,9 @@
 import Papa from 'papaparse'
 import { KINDS, modelColumns, modelsToRows } from '../../../../core/catalogue'
+import { CSV_OUT } from '../../../../core/csv'
 import { database } from '../../../database/connection'
 import { readCatalogue } from '../../../repositories/catalogue'
+import { asFile } from '../../../utils/attachment'
 import { modelKind } from '../../../utils/modelKind'
 import { choice } from '../../../utils/sheetRequest'
 
@@ -10,10 +12,7 @@ export default defineEventHandler((event) => {
   const kind = modelKind(getRouterParam(event, 'kind'))
   const format = choice('format', getQuery(event).format, ['json', 'csv'], 'json')
   const models = readCatalogue(database())[KINDS[kind].list]
-  setResponseHeaders(event, {
-    'content-type': format === 'json' ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8',
-    'content-disposition': `attachment; filename="${KINDS[kind].list}.${format}"`,
-  })
+  asFile(event, [KINDS[kind].list], format, format === 'json' ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8')
   if (format === 'json') return JSON.stringify({ [KINDS[kind].list]: models }, null, 2)
-  return Papa.unparse({ fields: modelColumns(kind), data: modelsToRows(kind, models) }, { newline: '\r\n', escapeFormulae: /^[=@\t\r].*$/ })
+  return Papa.unparse({ fields: modelColumns(kind), data: modelsToRows(kind, models) }, CSV_OUT)
 })

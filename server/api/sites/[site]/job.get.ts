@@ -1,12 +1,12 @@
 import { writeJob } from '../../../../core/job'
 import { database } from '../../../database/connection'
 import { exportJob } from '../../../repositories/sites'
+import { asFile } from '../../../utils/attachment'
 
 /** The site as its job file. */
 export default defineEventHandler((event) => {
   const site = getRouterParam(event, 'site')!
   const text = writeJob(exportJob(database(), site))
-  setHeader(event, 'content-type', 'application/json; charset=utf-8')
-  setHeader(event, 'content-disposition', `attachment; filename="${site}.json"`)
+  asFile(event, [site], 'json', 'application/json; charset=utf-8')
   return text
 })

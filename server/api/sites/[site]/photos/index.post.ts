@@ -1,12 +1,13 @@
 import { database } from '../../../../database/connection'
-import { keepPhoto, LARGEST_PHOTO } from '../../../../photos/photos'
+import { LIMITS } from '../../../../../core/job'
+import { keepPhoto } from '../../../../photos/photos'
 import { siteRow } from '../../../../repositories/siteRows'
 import { bodyBytes } from '../../../../utils/jsonBody'
 
 /** Keeps a picture, sent as it is; answers with the name it is kept under. */
 export default defineEventHandler(async (event) => {
   const { id } = siteRow(database(), getRouterParam(event, 'site')!)
-  const photo = await keepPhoto(id, await bodyBytes(event, LARGEST_PHOTO, 'A picture can have 15 MB; this one has more.'))
+  const photo = await keepPhoto(id, await bodyBytes(event, LIMITS.photoBytes, 'A picture can have 15 MB; this one has more.'))
   setResponseStatus(event, 201)
   return { photo }
 })

@@ -1,12 +1,10 @@
+import { LIMITS } from '../../../../../../core/job'
 import { database } from '../../../../../database/connection'
 import { addEntries, addLogEntry } from '../../../../../repositories/log'
 import { now } from '../../../../../utils/author'
 import { validationError } from '../../../../../utils/apiError'
 import { fieldsOf } from '../../../../../utils/fields'
 import { jsonBody } from '../../../../../utils/jsonBody'
-
-/** So many entries are taken at once. */
-const AT_ONCE = 500
 
 /**
  * Adds one entry to the log, or, as `{ "entries": […] }`, many in their order: each is answered by itself, and one
@@ -21,6 +19,6 @@ export default defineEventHandler(async (event) => {
     setResponseStatus(event, 201)
     return entry
   }
-  if (!Array.isArray(entries) || entries.length > AT_ONCE) throw validationError([{ path: '$.entries', message: `must be a list of at most ${AT_ONCE}` }])
+  if (!Array.isArray(entries) || entries.length > LIMITS.entriesAtOnce) throw validationError([{ path: '$.entries', message: `must be a list of at most ${LIMITS.entriesAtOnce}` }])
   return { results: addEntries(database(), site, wall, entries, now()) }
 })

@@ -1,7 +1,9 @@
 import Papa from 'papaparse'
+import { CSV_OUT } from '../../../../../../core/csv'
 import { database } from '../../../../../database/connection'
 import { readJobText } from '../../../../../repositories/walls'
 import { notFound } from '../../../../../utils/apiError'
+import { asFile } from '../../../../../utils/attachment'
 import { choice } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
 
@@ -16,11 +18,11 @@ export default defineEventHandler(async (event) => {
   const found = await work('pixels', { job: readJobText(database(), site, wall), drawn: format === 'svg', ...id !== undefined && { array: id } })
   if (!found) throw notFound('array of this name with screens on this wall')
   const { array, map, picture } = found
-  setResponseHeaders(event, { 'content-type': TYPES[format], 'content-disposition': `attachment; filename="${encodeURIComponent(`${site}-${wall}-${array}`)}-pixels.${format}"` })
+  asFile(event, [site, wall, array, 'pixels'], format, TYPES[format])
   if (format === 'svg') return picture
   if (format === 'json') return JSON.stringify({ array, ...map }, null, 2)
   return Papa.unparse({
     fields: ['row', 'column', 'x', 'y', 'width', 'height', 'exact x', 'exact y', 'exact width', 'exact height'],
     data: map.crops.map(({ row, column, rounded, exact }) => [row, column, ...[rounded, exact].flatMap(({ x, y, width, height }) => [x, y, width, height].map(value => Math.round(value * 1e4) / 1e4))]),
-  }, { newline: '\r\n' })
+  }, CSV_OUT)
 })

@@ -1,5 +1,6 @@
 import { database } from '../../../../../database/connection'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
+import { asFile } from '../../../../../utils/attachment'
 import { sheetRequest } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
 
@@ -11,7 +12,6 @@ export default defineEventHandler(async (event) => {
   const job = readJobText(database(), site, wall)
   const { format, ...options } = sheetRequest(getQuery(event), siteUnits(database(), site))
   const file = await work('sheet', { job, format, options })
-  setHeader(event, 'content-type', TYPES[format])
-  setHeader(event, 'content-disposition', `attachment; filename="${encodeURIComponent(`${site}-${wall}`)}-mark-out.${format}"`)
+  asFile(event, [site, wall, 'mark-out'], format, TYPES[format])
   return typeof file === 'string' ? file : Buffer.from(file)
 })

@@ -1,0 +1,69 @@
+import { randomUUID } from 'node:crypto'
+import { createWriteStream, mkdirSync } from 'node:fs'
+import { rm } from 'node:fs/promises'
+import { dirname, join } from 'node:path'
+import type { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { LIMITS } from '../../core/job'
+import { dataFolder } from '../database/connection'
+import type { Database } from '../database/perDatabase'
+import { dropPhotos, keepPhoto } from '../photos/photos'
+import { checkIsNew, freeSiteId, importJob } from '../repositories/sites'
+import { apiError, validationError } from '../utils/apiError'
+import { readJobFile } from '../utils/jobFile'
+import { openArchive } from './read'
+import { savesOf } from './saves'
+
+/** What came of bringing in an archive: the site, how many pictures it has, and what was left out. */
+export interface BroughtIn { id: string, photos: number, leftOut: string[] }
+
+/** Keeps what comes in as a file while it is read. @throws 413 where it is larger than an archive can be */
+async function keptWhile<Result>(incoming: Readable, act: (path: string) => Promise<Result>): Promise<Result> {
+  const path = join(dataFolder(), 'incoming', `${randomUUID()}.zip`)
+  mkdirSync(dirname(path), { recursive: true })
+  try {
+    let size = 0
+    await pipeline(incoming, async function* (chunks: AsyncIterable<Buffer>) {
+      for await (const chunk of chunks) {
+        size += chunk.length
+        if (size > LIMITS.archiveBytes) throw apiError(413, 'too-large', `An archive can have ${LIMITS.archiveBytes / 1024 / 1024} MB.`)
+        yield chunk
+      }
+    }, createWriteStream(path))
+    return await act(path)
+  }
+  finally {
+    await rm(path, { force: true })
+  }
+}
+
+/**
+ * Takes in a site from its ZIP file, pictures and who saved each wall included. Pictures are kept first, so that no
+ * wall is there without them; where the site is then refused they go again.
+ *
+ * @param copy gives it a free id where its own is taken
+ * @throws 422 with what is wrong, 409 where there is a site of this id
+ */
+export const bringInArchive = (db: Database, incoming: Readable, copy: boolean, by: string, at: string): Promise<BroughtIn> => keptWhile(incoming, async (path) => {
+  const archive = await openArchive(path)
+  try {
+    const job = await readJobFile(await archive.job())
+    const id = copy ? freeSiteId(db, job.site.id) : job.site.id
+    checkIsNew(db, id)
+    try {
+      for (const name of archive.photos) {
+        const kept = await keepPhoto(id, await archive.photo(name))
+        if (kept !== name) throw validationError([{ path: `photos/${name}`, message: 'is another picture than its name says' }])
+      }
+      importJob(db, { ...job, site: { ...job.site, id, name: id === job.site.id ? job.site.name : `${job.site.name} (copy)` } }, by, at, savesOf(await archive.saves()))
+    }
+    catch (error) {
+      dropPhotos(id)
+      throw error
+    }
+    return { id, photos: archive.photos.length, leftOut: archive.others }
+  }
+  finally {
+    archive.close()
+  }
+})

@@ -1,0 +1,58 @@
+import { buffer } from 'node:stream/consumers'
+import { openPromise, type Entry, type ZipFile } from 'yauzl'
+import { LIMITS } from '../../core/job'
+import { apiError, validationError } from '../utils/apiError'
+
+/** What an archive has in it, each to be read when it is wanted. */
+export interface Archive {
+  job: () => Promise<string>
+  saves: () => Promise<string>
+  /** The names of its pictures, and one of them. */
+  photos: string[]
+  photo: (name: string) => Promise<Buffer>
+  /** What it has beside, which is left out. */
+  others: string[]
+  close: () => void
+}
+
+const notAnArchive = (why: string) => apiError(422, 'not-an-archive', `This is no ZIP file with a site in it: ${why}.`)
+
+/** So many files an archive has at most: more pictures than any site has. */
+const MOST_FILES = 20_000
+
+/** The files of a ZIP by their names. */
+async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
+  if (zip.entryCount > MOST_FILES) throw notAnArchive(`it has ${zip.entryCount} files in it, and can have ${MOST_FILES}`)
+  const entries = new Map<string, Entry>()
+  for await (const entry of zip.eachEntry()) if (!entry.fileName.endsWith('/')) entries.set(entry.fileName, entry)
+  return entries
+}
+
+/**
+ * Opens a ZIP file with a site in it.
+ *
+ * @throws 422 where it is none
+ */
+export async function openArchive(path: string): Promise<Archive> {
+  const zip = await openPromise(path, { autoClose: false }).catch((error: Error) => { throw notAnArchive(error.message) })
+  const entries = await entriesOf(zip).catch((error: Error & { statusCode?: number }) => {
+    zip.close()
+    throw error.statusCode ? error : notAnArchive(error.message)
+  })
+  /** The reader sees to it that no file unfolds to more than it says. */
+  const read = async (name: string, most: number): Promise<Buffer> => {
+    const entry = entries.get(name)
+    if (!entry) throw notAnArchive(`it has no ${name}`)
+    if (entry.uncompressedSize > most) throw validationError([{ path: name, message: `must have at most ${Math.round(most / 1024 / 1024)} MB, and has ${Math.round(entry.uncompressedSize / 1024 / 1024)}` }])
+    return buffer(await zip.openReadStreamPromise(entry)).catch((error: Error) => { throw validationError([{ path: name, message: `cannot be read: ${error.message}` }]) })
+  }
+  const names = [...entries.keys()]
+  const photos = names.flatMap(name => /^photos\/([^/]+)$/.exec(name)?.[1] ?? [])
+  return {
+    job: async () => (await read('job.json', LIMITS.jobBytes)).toString('utf8'),
+    saves: async () => entries.has('saves.json') ? (await read('saves.json', LIMITS.bodyBytes)).toString('utf8') : '',
+    photos, photo: name => read(`photos/${name}`, LIMITS.photoBytes),
+    others: names.filter(name => name !== 'job.json' && name !== 'saves.json' && !/^photos\/[^/]+$/.test(name)),
+    close: () => zip.close(),
+  }
+}

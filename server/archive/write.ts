@@ -1,0 +1,24 @@
+import type { Readable } from 'node:stream'
+import { ZipFile } from 'yazl'
+import { writeJob } from '../../core/job'
+import type { Database } from '../database/perDatabase'
+import { photosOf } from '../photos/photos'
+import { exportJob, savesOfSite } from '../repositories/sites'
+import type { Saves } from './saves'
+
+/**
+ * A site with all that belongs to it as a ZIP file: `job.json`, its job file; `saves.json`, who saved each wall last;
+ * `photos/`, its pictures as they were taken. Pictures are read as the file is sent, so that none waits in memory.
+ *
+ * @throws 404 where there is no such site
+ */
+export function siteArchive(db: Database, site: string): Readable {
+  const text = writeJob(exportJob(db, site))
+  const saves: Saves = { format: 'wide-trellis-saves', version: 1, walls: savesOfSite(db, site) }
+  const zip = new ZipFile()
+  zip.addBuffer(Buffer.from(text), 'job.json')
+  zip.addBuffer(Buffer.from(JSON.stringify(saves, null, 2)), 'saves.json')
+  for (const { name, path } of photosOf(site, text)) zip.addFile(path, `photos/${name}`, { compress: false })
+  zip.end()
+  return zip.outputStream as Readable
+}
