@@ -54,12 +54,15 @@ export async function heavyRequests({ address, pid }: Asked): Promise<Row[]> {
   }
   const many = `${address}/api/sites/many-screens/walls/ticket-hall`
   const whole = JSON.stringify({ ...screens, site: { ...screens.site, id: 'again' } })
+  const [fastener] = screens.catalogue.fasteners
+  const models = JSON.stringify({ models: Array.from({ length: 2_000 }, (_, n) => ({ ...fastener, id: `bench-${n}` })) })
   const requests: [string, number | undefined, () => Promise<Response>][] = [
     ['PDF of 2,500 screens', 5_000, () => fetch(`${many}/sheet?format=pdf`)],
     ['Plan of 2,500 screens', undefined, () => fetch(`${many}/plan`)],
     ['Test picture of 2,500 screens', undefined, () => fetch(`${many}/pixels?format=svg`)],
     ['Plan of 5,000 readings', 2_000, () => fetch(`${address}/api/sites/many-readings/walls/w/plan`)],
     ['Bringing in a wall of 2,500 screens', undefined, () => fetch(`${address}/api/sites/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: whole })],
+    ['Bringing in 2,000 fasteners', undefined, () => fetch(`${address}/api/catalogue/fastener/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: models })],
   ]
   const rows: Row[] = []
   for (const [what, aim, ask] of requests) {

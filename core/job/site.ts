@@ -1,5 +1,5 @@
 import type { InferType } from 'yup'
-import { PLAIN_ID } from './ids'
+import { PLAIN_ID } from './plainId'
 import { extent, flag, group, maybe, must, name, oneOf } from './fields'
 
 export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])) })

@@ -43,8 +43,8 @@ export function openDatabase(file: string): Open {
  * Opens the data folder's database. One that is begun here is marked until it is whole, so that an empty file which a
  * start left that was cut short is told from one that was emptied.
  */
-function openFolder(folder: string, begin: (db: Database) => void): Open {
-  const letGo = holdFolder(folder)
+function openFolder(folder: string, begin: (db: Database) => void, alone: boolean): Open {
+  const letGo = alone ? holdFolder(folder) : () => {}
   const [file, beginning] = [join(folder, 'wide-trellis.db'), join(folder, 'beginning')]
   try {
     if (!existsSync(file)) writeFileSync(beginning, '')
@@ -67,10 +67,11 @@ function openFolder(folder: string, begin: (db: Database) => void): Open {
  * Opens the one connection of this server.
  *
  * @param begin puts in what a new database begins with
+ * @param alone whether no other process may have the folder; while it is being built upon, one server takes over from another
  * @throws DatabaseRefused in words
  */
-export function startDatabase(begin: (db: Database) => void): void {
-  open = openFolder(dataFolder(), begin)
+export function startDatabase(begin: (db: Database) => void, alone = true): void {
+  open = openFolder(dataFolder(), begin, alone)
 }
 
 /** The one connection of this server. */

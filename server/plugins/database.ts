@@ -9,7 +9,7 @@ export default defineNitroPlugin((nitro) => {
     startDatabase((db) => {
       seedCatalogue(db)
       if (process.env.WT_DEMO === '1') seedDemo(db)
-    })
+    }, !import.meta.dev)
   }
   catch (error) {
     if (!(error instanceof DatabaseRefused)) throw error

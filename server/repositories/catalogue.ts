@@ -1,5 +1,6 @@
-import { and, asc, eq } from 'drizzle-orm'
+import { and, asc, eq, sql } from 'drizzle-orm'
 import { KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, type Model, type ModelKind } from '../../core/catalogue'
+import { remember } from '../../core/memo'
 import { LIMITS, same, type Catalogue, type Fault } from '../../core/job'
 import { models, sites, wallModels, walls } from '../database/schema'
 import { perDatabase, type Database } from '../database/perDatabase'
@@ -22,6 +23,11 @@ function usesOf(db: Database): Map<string, Keeping['usedBy']> {
   return uses
 }
 
+const OF_ID = and(eq(models.kind, sql.placeholder('kind')), eq(models.id, sql.placeholder('id')))
+const modelOfId = perDatabase(db => db.select().from(models).where(OF_ID).prepare())
+const insertModel = perDatabase(db => db.insert(models).values({
+  kind: sql.placeholder('kind'), id: sql.placeholder('id'), model: sql.placeholder('model'), savedAt: sql.placeholder('at'), savedBy: sql.placeholder('by'),
+}).prepare())
 const allModels = perDatabase(db => db.select().from(models).orderBy(asc(models.key)).prepare())
 
 export function readCatalogue(db: Database): HouseCatalogue {
@@ -40,6 +46,24 @@ function heldBySites(db: Database): Set<string> {
   return new Set(catalogues.flatMap(catalogue => MODEL_KINDS.flatMap(kind => modelsOf(catalogue, kind).map(({ id }) => `${kind}/${id}`))))
 }
 
+/** Keeps a model that has no faults, within a transaction; `held` are those that sites hold. */
+function keepModel(db: Database, kind: ModelKind, given: Model, version: unknown, by: string, at: string, held: () => Set<string>): { id: string, version: number } {
+  const row = modelOfId(db).get({ kind, id: given.id })
+  if (row && version === undefined) throw apiError(409, 'model-exists', `The catalogue has a ${KINDS[kind].name} “${given.id}” already.`)
+  if (row && version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Somebody'} saved this ${KINDS[kind].name} after you opened it.`, { current: row.model })
+  if (!row) {
+    insertModel(db).run({ kind, id: given.id, model: given, at, by })
+    return { id: given.id, version: 1 }
+  }
+  if (!sameFigures(row.model as Model, given) && held().has(`${kind}/${given.id}`)) {
+    const id = nextRevision(given.id, db.select({ id: models.id }).from(models).where(eq(models.kind, kind)).all().map(({ id }) => id))
+    insertModel(db).run({ kind, id, model: { ...given, id, supersedes: given.id }, at, by })
+    return { id, version: 1 }
+  }
+  db.update(models).set({ model: given, version: row.version + 1, savedAt: at, savedBy: by }).where(eq(models.key, row.key)).run()
+  return { id: given.id, version: row.version + 1 }
+}
+
 /**
  * Keeps a model. New figures of one that a site holds for its walls become a revision of its own,
  * which supersedes it; the walls keep what they have.
@@ -51,23 +75,7 @@ function heldBySites(db: Database): Set<string> {
 export function saveModel(db: Database, kind: ModelKind, model: unknown, version: unknown, by: string, at: string): { id: string, version: number } {
   const faults = modelFaults(kind, model)
   if (faults.length > 0) throw validationError(faults)
-  const given = model as Model
-  return db.transaction(() => {
-    const row = db.select().from(models).where(and(eq(models.kind, kind), eq(models.id, given.id))).get()
-    if (row && version === undefined) throw apiError(409, 'model-exists', `The catalogue has a ${KINDS[kind].name} “${given.id}” already.`)
-    if (row && version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Somebody'} saved this ${KINDS[kind].name} after you opened it.`, { current: row.model })
-    if (!row) {
-      db.insert(models).values({ kind, id: given.id, model: given, savedAt: at, savedBy: by }).run()
-      return { id: given.id, version: 1 }
-    }
-    if (!sameFigures(row.model as Model, given) && heldBySites(db).has(`${kind}/${given.id}`)) {
-      const id = nextRevision(given.id, db.select({ id: models.id }).from(models).where(eq(models.kind, kind)).all().map(({ id }) => id))
-      db.insert(models).values({ kind, id, model: { ...given, id, supersedes: given.id }, savedAt: at, savedBy: by }).run()
-      return { id, version: 1 }
-    }
-    db.update(models).set({ model: given, version: row.version + 1, savedAt: at, savedBy: by }).where(eq(models.key, row.key)).run()
-    return { id: given.id, version: row.version + 1 }
-  }, { behavior: 'immediate' })
+  return db.transaction(() => keepModel(db, kind, model as Model, version, by, at, () => heldBySites(db)), { behavior: 'immediate' })
 }
 
 /** A model without how many of it are in stock, which a table of models may say beside its figures. */
@@ -91,10 +99,11 @@ export function importModels(db: Database, kind: ModelKind, given: unknown[], by
     if (faults.length < LIMITS.faults) faults.push(...modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models[${n}]`), message })))
   }
   if (faults.length > 0) throw validationError(faults.slice(0, LIMITS.faults))
+  const held = remember(1, () => heldBySites(db))
   return db.transaction(() => split.map(({ model: each, count }) => {
     const model = each as Model
-    const row = db.select().from(models).where(and(eq(models.kind, kind), eq(models.id, model.id))).get()
-    const kept = same(row?.model, model) ? { id: model.id } : saveModel(db, kind, model, row?.version, by, at)
+    const row = modelOfId(db).get({ kind, id: model.id })
+    const kept = same(row?.model, model) ? { id: model.id } : keepModel(db, kind, model, row?.version, by, at, held)
     if (count !== undefined && stockMoves(db, kind, kept.id).length === 0) moveStock(db, kind, kept.id, count, by, at, 'As the catalogue had it')
     return kept
   }), { behavior: 'immediate' })

@@ -5,14 +5,19 @@ import { undrawable } from './typefaces'
 
 const POINTS_PER_MM = 72 / 25.4
 
-/** Every text in a drawing. */
-const textsOf = (shape: Shape | string): string[] => typeof shape === 'string' ? [shape] : shape.content.flatMap(textsOf)
+/** Every text in drawings, in turn. */
+function* textsOf(shapes: (Shape | string)[]): Generator<string> {
+  for (const shape of shapes) {
+    if (typeof shape === 'string') yield shape.normalize('NFC')
+    else yield* textsOf(shape.content)
+  }
+}
 
 const named = (letter: string) => `U+${letter.codePointAt(0)!.toString(16).toUpperCase().padStart(4, '0')}`
 
 /** What is written on every page where letters of a name could not be drawn. */
 function noteOf(pages: Shape[]): string {
-  const letters = undrawable(pages.flatMap(textsOf).map(text => text.normalize('NFC')))
+  const letters = undrawable(textsOf(pages))
   if (letters.length === 0) return ''
   const told = letters.slice(0, 12).map(named).join(', ')
   return `This PDF has no typeface for ${letters.length === 1 ? 'one letter' : `${letters.length} letters`} of the names, which ${letters.length === 1 ? 'stands' : 'stand'} as □: ${told}${letters.length > 12 ? ', …' : ''}. The SVG of this sheet has them.`

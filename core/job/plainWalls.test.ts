@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
 import { asBuilt, chained, EMPTY_CHAIN, type LogEntry } from '../log'
-import { idFrom, withPlainIds } from './ids'
+import { idFrom } from './plainId'
+import { withPlainIds } from './plainWalls'
 import { validateJob } from './validate'
 
 it('an id is made of a name, plain and free', () => {
