@@ -29,6 +29,7 @@ const VIEWS = {
   'mount': [`${HALL}/mount`],
   'mount-depth': [`${HALL}/mount`, tab('Depth')],
   'fix': [`${HALL}/fix`],
+  'wire': [`${HALL}/wire`, tab('Boxes')],
   'mark': [`${HALL}/mark`],
   'hang': [`${HALL}/hang`, undefined, { width: 390, height: 844 }],
   // These change what the demo has, so they come last.

@@ -8,13 +8,14 @@ import { KINDS, MODEL_KINDS, modelsOf } from '../core/catalogue'
 
 const folder = () => resolve(process.env.WT_DEMO_FOLDER || 'demo')
 
-/** Puts the catalogue of invented makers that ships with the product into a database that has none. */
+/** Puts the catalogue of invented makers that ships with the product into a database, of each kind of model that it has none of. */
 export function seedCatalogue(db: Database): void {
   const kept = readCatalogue(db)
-  if (MODEL_KINDS.some(kind => kept[KINDS[kind].list].length > 0)) return
+  const missing = MODEL_KINDS.filter(kind => kept[KINDS[kind].list].length === 0)
+  if (missing.length === 0) return
   const shipped = JSON.parse(readFileSync(join(folder(), 'catalogue.json'), 'utf8')) as Catalogue
   db.transaction(() => {
-    for (const kind of MODEL_KINDS) importModels(db, kind, modelsOf(shipped, kind), 'Demo', new Date().toISOString())
+    for (const kind of missing) importModels(db, kind, modelsOf(shipped, kind), 'Demo', new Date().toISOString())
   }, { behavior: 'immediate' })
 }
 

@@ -18,7 +18,7 @@ const view = useDraftView()
 const wall = computed(() => planned.value ?? store.shown)
 const { show } = useUnits()
 /** What can be picked on the drawing. */
-const PICKED = ['hole', 'reading', 'feature', 'screen', 'member'] as const
+const PICKED = ['box', 'hole', 'reading', 'feature', 'screen', 'member'] as const
 const { hovered, select: choose } = useSelection()
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
@@ -121,6 +121,7 @@ const level = computed(() => plan.value?.marking.levelLine)
           level line {{ show(level.y) }}
         </DraftLettering>
       </g>
+      <LazyDraftWiring v-if="canvas.wiring && plan" :wiring="plan.wiring" />
       <LazyDraftSurvey v-if="canvas.surveying" :wall="wall" />
       <template v-if="outline">
         <path

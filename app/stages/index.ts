@@ -5,6 +5,7 @@ import { markStage } from './mark'
 import { mountStage } from './mount'
 import type { StageAhead, StageRoom } from './stage'
 import { surveyStage } from './survey'
+import { wireStage } from './wire'
 
 /** The nine stages in the order of the job. */
 export const STAGES: (StageRoom | StageAhead)[] = [
@@ -12,7 +13,7 @@ export const STAGES: (StageRoom | StageAhead)[] = [
   arrangeStage,
   mountStage,
   fixStage,
-  { id: 'wire', title: 'Wire', does: 'Ahead: circuits, routes, cable lengths', ahead: true },
+  wireStage,
   markStage,
   hangStage,
   { id: 'true', title: 'True', does: 'Ahead: which adjuster, how many turns', ahead: true },

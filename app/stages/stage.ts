@@ -19,6 +19,8 @@ export interface Canvas {
   /** Whether a hand on the wall tells where something is, or draws a rectangle round it. */
   draws?: 'point' | 'rect'
   surveying?: boolean
+  /** Whether boxes and circuits are drawn. */
+  wiring?: boolean
   /** Id of the hole that is worked on. */
   current?: string
   /** What runs along the tape. */

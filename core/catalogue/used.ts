@@ -7,12 +7,13 @@ export function modelsUsed({ display, mount, fastener, cells = [] }: ScreenArray
     display: [display, ...cells.map(cell => cell.display)],
     mount: [mount, ...cells.map(cell => cell.mount)],
     fastener: [fastener],
-    screwKit: [],
+    screwKit: [], box: [], cable: [],
   }[kind]
   return [...new Set(ids)].filter(id => id !== undefined)
 }
 
 /** The models that a wall uses, those of all its alternatives, as they may be chosen; each once. */
-export function modelsUsedBy({ arrays }: Pick<Wall, 'arrays'>): { kind: ModelKind, id: string }[] {
-  return MODEL_KINDS.flatMap(kind => [...new Set(arrays.flatMap(array => modelsUsed(array, kind)))].map(id => ({ kind, id })))
+export function modelsUsedBy({ arrays, boxes = [] }: Pick<Wall, 'arrays' | 'boxes'>): { kind: ModelKind, id: string }[] {
+  const of = (kind: ModelKind) => kind === 'box' ? boxes.map(({ model }) => model) : arrays.flatMap(array => modelsUsed(array, kind))
+  return MODEL_KINDS.flatMap(kind => [...new Set(of(kind))].map(id => ({ kind, id })))
 }

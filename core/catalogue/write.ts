@@ -17,6 +17,7 @@ export function writeField({ kind }: ModelField, value: unknown, system: UnitSys
     case 'count': return figure(value as number)
     case 'choices':
     case 'names': return (value as string[]).join('; ')
+    case 'flag': return value === true ? 'yes' : 'no'
     case 'slots': return (value as Slot[]).map(({ row, y, x1, x2, diameter }) => `${row} ${[y, x1, x2, diameter].map(figure).join(' ')}`).join('; ')
     case 'uses': return (value as Use[]).map(({ members, rows, capacity }) => [members, rows.join(', '), ...capacity === undefined ? [] : [figure(capacity)]].join(': ')).join('; ')
     default: return String(value)
@@ -81,6 +82,7 @@ export function readField({ kind, choices = [], optional, label }: ModelField, t
     case 'figure': return readNumber(given)
     case 'count': return /^\d{1,6}$/.test(given) ? { ok: true, value: Number(given) } : { ok: false, message: `“${given}” is not a whole number` }
     case 'choice': return oneOf(given)
+    case 'flag': return /^(yes|true|1)$/i.test(given) ? { ok: true, value: true } : /^(no|false|0)$/i.test(given) ? { ok: true, value: false } : { ok: false, message: `“${given}” must be yes or no` }
     case 'choices': return readAll(parts(given), oneOf)
     case 'names': return { ok: true, value: parts(given) }
     case 'slots': return readAll(parts(given), readSlot)

@@ -27,7 +27,7 @@ export const displaySchema = group({
     offset: group(point(length, ['Pattern right of centre', 'Pattern above centre'], 'Back')),
     thread: size('Thread, M', 'Back'), insertDepth: size('Insert depth', 'Back'), recess: extent('Recess of the pattern', 'Back'),
   }, 'Mounting pattern'),
-  power: maybe({ typical: must(notLess('W', 'Typical', 'Power')), max: must(notLess('W', 'Most', 'Power')) }),
+  power: maybe({ typical: must(notLess('W', 'Typical', 'Power')), max: must(notLess('W', 'Most', 'Power')), factor: amount('', 1, 'Power factor', 'Power'), delay: notLess('s', 'Waits before it starts', 'Power') }),
   sizeTolerance: extent('Size is within ±', 'Case'), handling: oneOf(['upright', 'face-down'], 'May be handled', 'Case'),
   use: oneOf(['video-wall', 'signage'], 'Made for', 'Case'),
   back: maybe({ profile: must(oneOf(['flat', 'stepped', 'recessed'], 'Profile', 'Back')), rim: size('Depth at the rim', 'Back') }),

@@ -5,6 +5,7 @@ import { fastenerSchema, screwKitSchema } from './fastener'
 import { jobSchema } from './job'
 import { mountSchema } from './mount'
 import { wallSchema } from './wall'
+import { boxModelSchema, cableModelSchema } from './wire'
 
 /** One line of the table: where a field is, what it is, what it may be, and whether it has to be there. */
 interface Line { path: string, what: string, may: string, needed: boolean }
@@ -36,7 +37,7 @@ export function fieldTable(): string {
     '# Every field of the job file', '',
     'Drawn from the rules by which files are read: `npm run -s wt -- fields`. Lengths in mm; `[]` is an item of a list. What a field has to be against others is in [job-file.md](job-file.md).', '',
     tableOf('The job', jobSchema, path => /^(walls|log|catalogue)(\[\]|\.)./.test(path)),
-    tableOf('A display', displaySchema), tableOf('A mount', mountSchema), tableOf('A fastener', fastenerSchema), tableOf('A screw kit', screwKitSchema),
+    tableOf('A display', displaySchema), tableOf('A mount', mountSchema), tableOf('A fastener', fastenerSchema), tableOf('A screw kit', screwKitSchema), tableOf('A box', boxModelSchema), tableOf('A cable', cableModelSchema),
     tableOf('A wall', wallSchema),
     ...Object.entries(ENTRY_KINDS).map(([kind, schema]) => tableOf(`An entry of the log: ${kind}`, schema, path => ['id', 'seq', 'at', 'receivedAt', 'by', 'wall', 'kind', 'prev', 'hash'].includes(path) && kind !== 'hole')),
   ].join('\n')

@@ -10,7 +10,7 @@ import { isMoment, WRITTEN_MOMENT } from './moment'
 setLocale({ mixed: { notNull: 'is null; what is not known is left out' } })
 
 /** How a field is typed and shown. */
-export type FieldKind = 'length' | 'figure' | 'count' | 'text' | 'choice' | 'choices' | 'names' | 'lengths' | 'slots' | 'uses'
+export type FieldKind = 'flag' | 'length' | 'figure' | 'count' | 'text' | 'choice' | 'choices' | 'names' | 'lengths' | 'slots' | 'uses'
 
 declare module 'yup' {
   /** What is known of a field beside its rules. */
@@ -65,7 +65,7 @@ export const name = (label?: string, section?: string) => text(label, section).t
 /** One of some texts. */
 export const oneOf = <const Value extends string>(values: readonly Value[], label?: string, section?: string) => string().typeError(notA('text'))
   .oneOf(values, ({ value }: Written) => `must be one of ${values.join(', ')}, and is ${shown(value)}`).meta({ kind: 'choice', label, section })
-export const flag = (label?: string) => boolean().typeError(notA('true or false')).meta({ label })
+export const flag = (label?: string, section?: string) => boolean().typeError(notA('true or false')).meta({ label, section, ...section !== undefined && { kind: 'flag' as const } })
 /** A date and time with its zone, as somebody's clock showed it. */
 export const clockTime = (label?: string) => text(label).matches(WRITTEN_MOMENT, { message: 'must be a date and time with its zone (ISO 8601)', excludeEmptyString: false })
 /** A date and time with its zone that there is. */

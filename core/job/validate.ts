@@ -100,6 +100,9 @@ function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[]
     ...repeated(wall.evidence ?? [], `${path}.evidence`),
     ...repeated(wall.features ?? [], `${path}.features`),
     ...repeated(wall.references ?? [], `${path}.references`),
+    ...repeated(wall.sources ?? [], `${path}.sources`),
+    ...repeated(wall.boxes ?? [], `${path}.boxes`),
+    ...(wall.boxes ?? []).flatMap(({ model }, n) => (catalogue.boxes ?? []).some(({ id }) => id === model) ? [] : [{ path: `${path}.boxes[${n}].model`, message: `“${model}” is not in the catalogue` }]),
     ...unknownModels(wall, catalogue, path),
     ...unknownReferences(wall, path),
     ...placesOutsideGrid(wall, path),
@@ -186,6 +189,8 @@ export function validateJob(value: unknown): Job {
     ...repeated(catalogue.mounts, '$.catalogue.mounts'),
     ...repeated(catalogue.fasteners, '$.catalogue.fasteners'),
     ...repeated(catalogue.screwKits ?? [], '$.catalogue.screwKits'),
+    ...repeated(catalogue.boxes ?? [], '$.catalogue.boxes'),
+    ...repeated(catalogue.cables ?? [], '$.catalogue.cables'),
     ...walls.flatMap((wall, index) => wallLinkFaults(wall, catalogue, `$.walls[${index}]`)),
   ])
   return job as Job

@@ -5,6 +5,7 @@ import { evidenceSchema } from './evidence'
 import { BASES } from './fastener'
 import { screenArraySchema } from './screenArray'
 import { ownRules } from './site'
+import { wiring } from './wire'
 
 /** A framing member that is known: a stud or its like, upright over the wall's height. */
 const framingSchema = group({ id: text('Numbered as listed where absent: k1, k2, …'), centre: must(length()), width: must(memberWidth()) })
@@ -67,6 +68,7 @@ export const wallSchema = group({
   clearance: extent('Clear distance that arrays keep from each other'),
   alternatives: list(alternativeSchema, 20, 'Ways to arrange it, kept side by side'),
   alternative: text('The alternative that is planned'), chosen: text('The one that the client chose'),
+  ...wiring(),
   rules: ownRules('House rules of its own, against those of its site'),
   datum: maybe({ x: must(length()), label: name('What is there') }, 'Where running dimensions start; else the wall’s left edge'),
   levelLine: extent('Height of the level line; else by the house rule for the first array'),

@@ -7,6 +7,7 @@ import { markFindings, type Marking } from '../mark'
 import { placedOf, type ArrayPlan, type Mounting, type Placed } from '../mount'
 import { rulesFor } from '../rules'
 import type { NextProbe, Survey } from '../survey'
+import { wireFindings, type Wiring } from '../wire'
 import { displayUnknown, platesOf, type MountedArray } from './arrays'
 import { alternativeFindings } from './findings'
 import { rooms, type Rooms } from './rooms'
@@ -21,6 +22,8 @@ export interface WallPlan extends Omit<Survey, 'findings'> {
   nextProbe?: NextProbe
   arrays: ArrayPlan[]
   marking: Marking
+  /** Which circuit feeds which screen, and where the boxes are. */
+  wiring: Wiring
   /** How the screens of each array are hung. */
   hanging: HangingOrder[]
   findings: Finding[]
@@ -64,6 +67,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
   const lifts = through.steadyList(mounted.map(({ mounting }) => mounting.lifts)) as Mounting['lifts'][]
   const steadyArrays = through.steadyList(arrays) as ArrayPlan[]
   const hanging = through.hang(steadyArrays, lifts, catalogue, rules)
+  const wiring = through.wire(document, surveyed.members, steadyArrays, catalogue)
   const probe = through.probe(wall, surveyed, mounted, catalogue, units)
   const { findings, ...found } = surveyed
   const marking = through.mark(document, steadyArrays, rules)
@@ -73,9 +77,10 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
     ...found,
     ...probe && { nextProbe: probe },
     arrays,
+    wiring,
     marking,
     hanging,
-    findings: withOverrides([...findings, ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
+    findings: withOverrides([...findings, ...wireFindings(document, wiring), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
   }
 }
 

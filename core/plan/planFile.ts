@@ -3,6 +3,7 @@ import type { Job } from '../job'
 import type { ArrayPlan, Position } from '../mount'
 import { plan, type WallPlan } from './index'
 import { textToString, type UnitSystem } from '../units'
+import type { Wiring } from '../wire'
 
 /** A finding as published: its sentences in the site's own unit. */
 const publishFinding = (units: UnitSystem) => ({ severity, code, stage, subject, message, remedy, overridden }: Finding) => ({
@@ -26,7 +27,13 @@ function publishArray({ positions, ...array }: ArrayPlan) {
   return { ...array, positions: positions.map(publishPosition) }
 }
 
-function publishWall({ id, members, runs, coursing, nextProbe, arrays, marking, findings }: WallPlan, units: UnitSystem) {
+/** How a wall is wired, as published. */
+const publishWiring = ({ circuits, boxes }: Wiring) => ({
+  circuits: circuits.map(({ id, screens, watts, amps, share }) => ({ id, screens, watts, amps, share: share.value / 100 })),
+  boxes: boxes.map(({ id, x, y, bay: [left, right], cutout, held }) => ({ id, x, y, bay: [left ?? null, right ?? null], cutout, held })),
+})
+
+function publishWall({ id, members, runs, coursing, nextProbe, arrays, wiring, marking, findings }: WallPlan, units: UnitSystem) {
   const { datum, levelLine, marks } = marking
   return {
     id, members,
@@ -34,6 +41,7 @@ function publishWall({ id, members, runs, coursing, nextProbe, arrays, marking, 
     ...coursing && { coursing },
     ...nextProbe && { nextProbe: { ...nextProbe, why: textToString(nextProbe.why, units) } },
     arrays: arrays.map(publishArray),
+    ...(wiring.circuits.length > 0 || wiring.boxes.length > 0) && { wire: publishWiring(wiring) },
     marking: { datum, levelLine, marks },
     findings: findings.map(publishFinding(units)),
   }

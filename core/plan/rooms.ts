@@ -5,13 +5,14 @@ import { mark } from '../mark'
 import { remember, steady } from '../memo'
 import { usingSlots } from '../mount'
 import { carryingWall, survey } from '../survey'
+import { wire } from '../wire'
 import { fixMounted, layOut, mountLaidOut } from './arrays'
 import { probeFor } from './probe'
 
 const NONE: Wall['arrays'] = []
 
 /** A wall without what is arranged on it; the stages that take it in look at nothing else. */
-function bare({ arrays: _a, alternatives: _s, alternative: _e, chosen: _c, clearance: _k, datum: _d, levelLine: _l, ...rest }: Wall): Wall {
+function bare({ arrays: _a, alternatives: _s, alternative: _e, chosen: _c, clearance: _k, datum: _d, levelLine: _l, sources: _o, boxes: _b, void: _v, ...rest }: Wall): Wall {
   return { ...rest, arrays: NONE }
 }
 
@@ -37,6 +38,7 @@ export function rooms() {
     fix: remember(EVERY_ARRAY, fixMounted),
     mark: remember(2, mark),
     hang: remember(2, hangingOrders),
+    wire: remember(2, wire),
     probe: remember(2, probeFor),
     /** The same list for one with the very same things in it. */
     steadyList: steady<object[]>(4),

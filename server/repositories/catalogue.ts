@@ -32,7 +32,7 @@ const allModels = perDatabase(db => db.select().from(models).orderBy(asc(models.
 
 export function readCatalogue(db: Database): HouseCatalogue {
   const [uses, held] = [usesOf(db), heldBySites(db)]
-  const house: HouseCatalogue = { displays: [], mounts: [], fasteners: [], screwKits: [], kept: {}, stock: readStock(db) }
+  const house: HouseCatalogue = { displays: [], mounts: [], fasteners: [], screwKits: [], boxes: [], cables: [], kept: {}, stock: readStock(db) }
   for (const { kind, id, model, version, savedAt, savedBy } of allModels(db).all()) {
     (house[KINDS[kind as ModelKind].list] as Model[]).push(model as Model)
     house.kept[`${kind}/${id}`] = { version, savedAt, savedBy, usedBy: uses.get(`${kind}/${id}`) ?? [], held: held.has(`${kind}/${id}`) }

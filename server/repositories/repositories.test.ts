@@ -39,7 +39,7 @@ describe('a job in the database', () => {
     const job = exampleJob() as Job & Record<string, unknown>
     job['x-crew'] = { lead: 'Isla' }
     Object.assign(job.site, { client: 'Skerry Sound Ferries' })
-    Object.assign(job.catalogue, { cables: [{ id: 'c1' }] })
+    Object.assign(job.catalogue, { brackets: [{ id: 'c1' }] })
     Object.assign(job.catalogue.mounts[0]!.plate.slots[1]!, { note: 'keyhole' })
     Object.assign(job.walls[0]!, { evidence: [], photo: null, references: [{ id: 'jamb', front: 5400, back: 760 }] })
     Object.assign(job.walls[0]!.structure, { grade: ['C16'], order: 3, version: 'x' })

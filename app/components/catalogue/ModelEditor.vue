@@ -3,7 +3,7 @@ import { Archive, ArchiveRestore, Copy, Save, Undo2 } from 'lucide-vue-next'
 import { produce, type Draft } from 'immer'
 import { evenBezels } from '~~/core/arrange'
 import { fieldsOf, KINDS, MODEL_FIELDS, modelFaults, type Model, type ModelKind } from '~~/core/catalogue'
-import { same, type Display, type Fastener, type Mount, type ScrewKit } from '~~/core/job'
+import { same, type BoxModel, type CableModel, type Display, type Fastener, type Mount, type ScrewKit } from '~~/core/job'
 import { parseLength } from '~~/core/units'
 
 /** One model: its drawing, which follows the figures as they are typed, and every figure that a plan needs. */
@@ -22,6 +22,8 @@ const emit = defineEmits<{ change: [model: Model], save: [model: Model], duplica
 const { system } = useUnits()
 const asDisplay = computed(() => draft as Display)
 const asMount = computed(() => draft as Mount)
+const asBox = computed(() => draft as BoxModel)
+const asCable = computed(() => draft as CableModel)
 const asScrews = computed(() => draft as Fastener | ScrewKit)
 const changed = computed(() => fresh || !same(draft, model))
 /** Fields in which something stands that cannot be read, and so is not in the draft. */
@@ -59,6 +61,8 @@ function splitBezels() {
   <section class="flex h-full min-h-0 flex-col" :aria-label="`${KINDS[kind].name} ${model.name ?? model.id}`" data-testid="model-editor">
     <DisplayDrawing v-if="kind === 'display'" :display="asDisplay" />
     <MountDrawing v-else-if="kind === 'mount'" :mount="asMount" />
+    <BoxDrawing v-else-if="kind === 'box'" :box="asBox" />
+    <CableDrawing v-else-if="kind === 'cable'" :cable="asCable" />
     <FastenerDrawing v-else :model="asScrews" />
     <p class="mt-2 text-xs text-ink-soft">
       <code class="figures">{{ model.id }}</code><template v-if="model.supersedes">, takes the place of <code class="figures">{{ model.supersedes }}</code></template>.

@@ -2,7 +2,7 @@
 import { createColumnHelper, FlexRender, getCoreRowModel, getFilteredRowModel, getSortedRowModel, useVueTable, type SortingState } from '@tanstack/vue-table'
 import { ArrowDown, ArrowUp } from 'lucide-vue-next'
 import { newestOf, type Model, type ModelKind } from '~~/core/catalogue'
-import type { Display, Fastener, Mount, ScrewKit } from '~~/core/job'
+import type { Display, Fastener, Mount, ScrewKit, BoxModel, CableModel } from '~~/core/job'
 
 /** The models of one kind: searched, filtered and sorted by what tells them apart. */
 const { kind, models, usedBy, unkept } = defineProps<{ kind: ModelKind, models: Model[], usedBy: (id: string) => number, unkept: (id: string) => boolean }>()
@@ -22,6 +22,8 @@ const columns = computed(() => ({
   display: [name, number('diagonal', 'Inches', (model: Display) => diagonal(model), value => value.toFixed(0)), number('width', 'Width', (model: Display) => model.width, length), number('height', 'Height', (model: Display) => model.height, length), number('mass', 'kg', (model: Display) => model.mass), standing],
   mount: [name, helper.accessor(model => (model as Mount).kind, { id: 'kind', header: 'Kind' }), number('capacity', 'Carries, kg', (model: Mount) => model.capacity), number('stowed', 'Stowed', (model: Mount) => model.depth.stowed, length), number('members', 'Members', (model: Mount) => model.needs.members), standing],
   fastener: [name, helper.accessor(model => (model as Fastener).base.replace('-', ' '), { id: 'base', header: 'Goes into' }), number('diameter', 'Diameter', (model: Fastener) => model.diameter, value => value.toFixed(1)), number('length', 'Length', (model: Fastener) => model.length, length), standing],
+  box: [name, helper.accessor(model => ((model as BoxModel).kind ?? '').replace('-', ' '), { id: 'kind', header: 'Kind' }), number('wide', 'Cut-out, wide', (model: BoxModel) => model.cutout.width, length), number('high', 'high', (model: BoxModel) => model.cutout.height, length), number('depth', 'Deep', (model: BoxModel) => model.depth, length), standing],
+  cable: [name, helper.accessor(model => (model as CableModel).kind, { id: 'kind', header: 'Carries' }), number('diameter', 'Diameter', (model: CableModel) => model.diameter, length), number('farthest', 'As far as', (model: CableModel) => model.farthest ?? 0, mm => mm === 0 ? '' : length(mm)), standing],
   screwKit: [name, number('thread', 'Thread, M', (model: ScrewKit) => model.thread), number('lengths', 'Lengths', (model: ScrewKit) => model.lengths.length), standing],
 }[kind]))
 const sorting = ref<SortingState>([{ id: 'name', desc: false }])

@@ -1,0 +1,52 @@
+import type { InferType } from 'yup'
+import { amount, count, extent, flag, group, length, list, maybe, must, name, notLess, oneOf, size, text } from './fields'
+import { modelNotes } from './display'
+
+export const BOX_KINDS = ['power', 'kit-upper', 'kit-lower', 'pass-through', 'floor'] as const
+/** What a box is for: fixed wiring, the upper or the lower end of a listed kit, a way through the covering, or an outlet in the floor. */
+export type BoxKind = typeof BOX_KINDS[number]
+
+const [CASE, WALL] = ['Box', 'In the wall']
+
+/** A box or a plate that is let into a wall, as its maker gives it. */
+export const boxModelSchema = group({
+  id: name(), name: text('Name', CASE), kind: oneOf(BOX_KINDS, 'Kind', CASE),
+  cutout: group({ width: must(size('Cut-out, wide', WALL)), height: must(size('Cut-out, high', WALL)) }),
+  depth: must(size('Depth behind the face', WALL)), proud: extent('Stands out in front of the face', WALL),
+  clamps: maybe({ min: must(extent('Clamps covering from', WALL)), max: must(size('Clamps covering to', WALL)) }),
+  gang: count(8, 'Gangs', CASE), outlets: count(12, 'Outlets', CASE), surface: flag('On the face of the wall, not let in', CASE), ...modelNotes,
+})
+export type BoxModel = InferType<typeof boxModelSchema>
+
+const CABLE = 'Cable'
+/** A cable as its maker gives it. */
+export const cableModelSchema = group({
+  id: name(), name: text('Name', CABLE), kind: name('Carries', CABLE),
+  diameter: must(size('Diameter', CABLE)), plug: maybe({ width: must(size('Plug, wide', 'Plug')), height: must(size('Plug, high', 'Plug')) }),
+  lengths: must(list(must(size()), 60, 'Stocked lengths', CABLE, 'lengths')), farthest: size('Carries as far as', CABLE),
+  inWall: flag('Rated to run inside a wall', CABLE), plenum: flag('Rated for a void that carries air', CABLE), ...modelNotes,
+})
+export type CableModel = InferType<typeof cableModelSchema>
+
+/** Where power or a signal comes from: a circuit of the panel, an outlet that is there, a player, a data plate. */
+const sourceSchema = group({
+  id: name(), kind: must(oneOf(['circuit', 'outlet', 'player', 'network'])), name: text('What it is called'), feature: text('The feature that it is on the wall'),
+  x: length('Where it is, if it is no feature'), y: length('Its height'),
+  amps: amount('A', 400, 'Of its breaker'), volts: amount('V', 500), loaded: notLess('A', 'What is on it already'),
+})
+export type Source = InferType<typeof sourceSchema>
+
+/** A box that the wall is to have. */
+const wallBoxSchema = group({
+  id: name(), kind: must(oneOf(BOX_KINDS)), model: name('Model of box'), x: length('Its middle, where a person put it'), y: length('Its middle, where a person put it'),
+  for: must(list(name(), 100, 'Ids of the screens that it serves')),
+})
+export type WallBox = InferType<typeof wallBoxSchema>
+
+/** What of a wall is wired: how it is open above and below, where power and signal come from, and the boxes in it. */
+export const wiring = () => ({
+  bearing: flag('Whether its members bear'),
+  void: maybe({ above: oneOf(['open', 'plenum', 'none'], 'Above it'), below: oneOf(['open', 'plenum', 'none'], 'Below it') }, 'Whether cables can come in from above or below; a plenum carries air'),
+  sources: list(sourceSchema, 200, 'Where power and signal come from'),
+  boxes: list(wallBoxSchema, 1_000, 'Boxes that it is to have'),
+})
