@@ -1,15 +1,26 @@
 <script setup lang="ts">
-import type { Wiring } from '~~/core/wire'
+import type { Method, Wiring } from '~~/core/wire'
 
-/** Boxes to scale, seen through what hides them, each with the number of the circuit that feeds its screens. */
+/** The ways of power, by their method, with what has to be opened; boxes to scale, seen through what hides them, each with the number of the circuit that feeds its screens. */
 const { wiring } = defineProps<{ wiring: Wiring }>()
 const { isLit, hover, leave } = useSelection()
 const circuitOf = computed(() => new Map(wiring.circuits.flatMap(({ screens }, n) => screens.map(screen => [screen, n + 1] as const))))
 const numbers = (screens: string[]) => [...new Set(screens.flatMap(screen => circuitOf.value.get(screen) ?? []))].join(', ')
+
+/** How a leg is drawn, by its method: what drops by itself is a plain line. */
+const DASHES: Record<Method, string | undefined> = { 'drops': undefined, 'weighted line': '10 3', 'opening at blocking': '3 3', 'bored plate': '1 2', 'across a stud': '3 3', 'void': '14 4 2 4', 'raceway': '18 3' }
+const legs = computed(() => wiring.routes.flatMap(({ id, to, legs }) => legs.map((leg, n) => ({ ...leg, id: `${id} ${n}`, box: to }))))
 </script>
 
 <template>
   <g data-part="wiring">
+    <g v-for="leg in legs" :key="leg.id" :class="isLit({ kind: 'box', id: leg.box }) ? 'text-flag' : 'text-tape'" pointer-events="none">
+      <path :d="`M${leg.from.x} ${leg.from.y} L${leg.to.x} ${leg.to.y}`" stroke="var(--color-ink)" stroke-width="4.5" vector-effect="non-scaling-stroke" />
+      <path :d="`M${leg.from.x} ${leg.from.y} L${leg.to.x} ${leg.to.y}`" stroke="currentColor" stroke-width="2.5" :stroke-dasharray="DASHES[leg.method]" vector-effect="non-scaling-stroke" />
+      <g v-for="(opening, k) in leg.openings" :key="k" data-opening>
+        <rect v-bind="opening" fill="url(#hatch-door)" stroke="var(--color-caution)" stroke-width="1.5" stroke-dasharray="4 2" vector-effect="non-scaling-stroke" />
+      </g>
+    </g>
     <g
       v-for="box in wiring.boxes"
       :key="box.id"

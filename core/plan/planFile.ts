@@ -28,9 +28,10 @@ function publishArray({ positions, ...array }: ArrayPlan) {
 }
 
 /** How a wall is wired, as published. */
-const publishWiring = ({ circuits, boxes }: Wiring) => ({
+const publishWiring = ({ circuits, boxes, routes }: Wiring) => ({
   circuits: circuits.map(({ id, screens, watts, amps, share }) => ({ id, screens, watts, amps, share: share.value / 100 })),
   boxes: boxes.map(({ id, x, y, bay: [left, right], cutout, held }) => ({ id, x, y, bay: [left ?? null, right ?? null], cutout, held })),
+  routes: routes.map(({ id, from, to, kind, way, path, length, minutes, openings, seals, patches }) => ({ id, from, to, kind, way, path, length, minutes, openings, seals, patches })),
 })
 
 function publishWall({ id, members, runs, coursing, nextProbe, arrays, wiring, marking, findings }: WallPlan, units: UnitSystem) {

@@ -25,44 +25,59 @@ export function spreadOf(loads: Pick<Load, 'x' | 'y'>[]): number {
 export const costOf = ({ fed, left }: Packing): [number, number, number] =>
   [left.length, fed.filter(({ length }) => length > 0).length, fed.reduce((sum, loads) => sum + spreadOf(loads), 0)]
 
-const isLess = (a: readonly number[], b: readonly number[]): boolean => {
-  const at = a.findIndex((value, n) => Math.abs(value - b[n]!) > 1e-6)
-  return at >= 0 && a[at]! < b[at]!
-}
+/** Of two ways to feed the same screens, circuits first and then how far theirs are apart: one number, as no wall is this wide. */
+const CIRCUIT = 1e9
 
 /**
  * The best packing of a few screens: circuit by circuit, for each set of screens that may be fed by then the best way
- * to feed it. Every way of sharing them out is among these.
+ * to feed it. Every way of sharing them out is among these. A set is a number, a bit for each screen.
  */
 function packExactly(loads: Load[], feeds: Feed[]): Packing {
   const all = 1 << loads.length
   const pick = (set: number) => loads.filter((_, n) => set & (1 << n))
-  const spreads = Array.from({ length: all }, (_, set) => spreadOf(pick(set)))
-  interface Way { used: number, spread: number, last: number, before?: Way }
-  let ways = new Map<number, Way>([[0, { used: 0, spread: 0, last: 0 }]])
-  for (const feed of feeds) {
-    const possible = Array.from({ length: all }, (_, set) => set === 0 || fits(pick(set), feed))
-    const next = new Map<number, Way>()
-    for (const [fed, way] of ways) {
+  /** For each set, a value of its screens put together: each set is a smaller one and its first screen. */
+  const overSets = (none: number, of: (load: Load) => number, together: (a: number, b: number) => number) => {
+    const [values, out] = [loads.map(of), new Float64Array(all).fill(none)]
+    for (let set = 1; set < all; set++) out[set] = together(out[set & (set - 1)]!, values[31 - Math.clz32(set & -set)]!)
+    return out
+  }
+  const [left, right, low, high] = [overSets(Infinity, ({ x }) => x, Math.min), overSets(-Infinity, ({ x }) => x, Math.max), overSets(Infinity, ({ y }) => y, Math.min), overSets(-Infinity, ({ y }) => y, Math.max)]
+  const spreads = left.map((from, set) => set === 0 ? 0 : right[set]! - from + high[set]! - low[set]!)
+  let costs = new Float64Array(all).fill(Infinity)
+  costs[0] = 0
+  /** For each circuit, by the set that is fed once it is, which screens it feeds. */
+  const takes = feeds.map((feed) => {
+    const amps = overSets(0, ({ power }) => ampsOf(power!, feed.volts), (a, b) => a + b)
+    const possible = Uint8Array.from({ length: all }, (_, set) => Number(set === 0 || amps[set]! <= roomOf(feed) + SLACK))
+    const [next, took] = [new Float64Array(all).fill(Infinity), new Int32Array(all)]
+    for (let fed = 0; fed < all; fed++) {
+      if (costs[fed] === Infinity) continue
       const open = (all - 1) & ~fed
       for (let set = open; ; set = (set - 1) & open) {
-        if (possible[set]) {
-          const known = next.get(fed | set)
-          const [used, spread] = [way.used + (set === 0 ? 0 : 1), way.spread + spreads[set]!]
-          if (!known || isLess([used, spread], [known.used, known.spread])) next.set(fed | set, { used, spread, last: set, before: way })
+        const cost = costs[fed]! + (set === 0 ? 0 : CIRCUIT + spreads[set]!)
+        if (possible[set] && cost < next[fed | set]! - SLACK) {
+          next[fed | set] = cost
+          took[fed | set] = set
         }
         if (set === 0) break
       }
     }
-    ways = next
-  }
-  const [fed, way] = [...ways].reduce((best, each) => {
-    const cost = ([set, { used, spread }]: [number, Way]) => [loads.length - pick(set).length, used, spread]
-    return isLess(cost(each), cost(best)) ? each : best
+    costs = next
+    return took
   })
-  const sets: number[] = []
-  for (let at: Way | undefined = way; at?.before; at = at.before) sets.unshift(at.last)
-  return { fed: sets.map(pick), left: loads.filter((_, n) => !(fed & (1 << n))) }
+  const countOf = (set: number) => pick(set).length
+  let fed = 0
+  for (let set = 0; set < all; set++) {
+    const more = costs[set] === Infinity ? -1 : countOf(set) - countOf(fed)
+    if (more > 0 || (more === 0 && costs[set]! < costs[fed]! - SLACK)) fed = set
+  }
+  const unfed = loads.filter((_, n) => !(fed & (1 << n)))
+  const sets = takes.reverse().map((took) => {
+    const set = took[fed]!
+    fed &= ~set
+    return set
+  })
+  return { fed: sets.reverse().map(pick), left: unfed }
 }
 
 /** Many screens: the thirstiest first, each on the first circuit that has room; among equals in the order of the wall, so that neighbours stay together. */

@@ -1,15 +1,19 @@
 import type { Finding } from '../finding'
-import type { Catalogue, Source, Wall } from '../job'
+import type { Catalogue, Rules, Source, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import type { Member } from '../survey'
 import { words, type Figure } from '../units'
+import { baysOf } from './bays'
 import { placeBoxes, type BoxPlan } from './boxes'
 import { packCircuits, type Feed } from './circuits'
+import { routesOf, type NoWay, type RoutePlan } from './routes'
 import { CONTINUOUS, heatOf, shareOf, type Load } from './draw'
 
 export { baysOf, type Bay } from './bays'
 export { cavityOf, type BoxPlan } from './boxes'
 export { CONTINUOUS, type Load } from './draw'
+export type { RoutePlan } from './routes'
+export type { Method } from './ways'
 
 /** A circuit with the screens that it feeds. */
 export interface CircuitPlan {
@@ -31,6 +35,9 @@ export interface CircuitPlan {
 export interface Wiring {
   circuits: CircuitPlan[]
   boxes: BoxPlan[]
+  routes: RoutePlan[]
+  /** Boxes that nothing leads to. */
+  noWay: NoWay[]
   /** Every screen that draws power, and those that no circuit feeds. */
   loads: Load[]
   left: Load[]
@@ -59,12 +66,15 @@ function startsOf(loads: Load[]): CircuitPlan['starts'] {
 }
 
 /** Works out how the arrays of a wall are wired: which circuit feeds which screen, and where the boxes go. */
-export function wire(wall: Wall, members: Member[], arrays: ArrayPlan[], catalogue: Catalogue): Wiring {
+export function wire(wall: Wall, members: Member[], arrays: ArrayPlan[], catalogue: Catalogue, rules: Rules): Wiring {
   const loads = loadsOf(arrays, catalogue)
   const sources = (wall.sources ?? []).filter(isFeed)
   const feeds = sources.flatMap(({ id, amps, volts, loaded = 0 }): Feed[] => amps !== undefined && volts !== undefined ? [{ id, amps, volts, loaded }] : [])
+  const boxes = placeBoxes(wall, members, arrays, catalogue)
   const { fed, left } = packCircuits(loads.filter(({ power }) => power), feeds)
+  const feeding = new Map(feeds.flatMap((feed, n) => fed[n]!.map(({ screen }) => [screen, sources.find(({ id }) => id === feed.id)!] as const)))
   return {
+    ...routesOf(wall, baysOf(wall, members), members, boxes, feeding, rules),
     circuits: feeds.map((feed, n): CircuitPlan => {
       const share = shareOf(fed[n]!, feed)
       return {
@@ -73,12 +83,12 @@ export function wire(wall: Wall, members: Member[], arrays: ArrayPlan[], catalog
         amps: share.working[0]!.value, share, starts: startsOf(fed[n]!),
       }
     }),
-    boxes: placeBoxes(wall, members, arrays, catalogue), loads, left: feeds.length > 0 ? left : [], heat: heatOf(loads),
+    boxes, loads, left: feeds.length > 0 ? left : [], heat: heatOf(loads),
   }
 }
 
 /** What is wrong, doubtful or not known in the wiring of a wall; nothing is said of one where nobody has begun to wire. */
-export function wireFindings(wall: Wall, { circuits, boxes, loads, left }: Wiring): Finding[] {
+export function wireFindings(wall: Wall, { circuits, boxes, loads, left, noWay }: Wiring): Finding[] {
   const sources = (wall.sources ?? []).filter(isFeed)
   if (sources.length === 0 && boxes.length === 0) return []
   const about = { stage: 'wire', subject: { kind: 'wall', id: wall.id } } as const
@@ -96,6 +106,10 @@ export function wireFindings(wall: Wall, { circuits, boxes, loads, left }: Wirin
     ...left.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'circuit-full', message: words`No circuit has room for ${labels(left)}: ${String(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)))} W at most.`, remedy: words`Have another circuit brought, or take load off one that is there.` }] : [],
     ...over.map((circuit): Finding => ({ ...about, severity: 'stop', code: 'circuit-overloaded', message: words`What is on ${circuit.name} already is over 80 % of its breaker.`, remedy: words`Take load off it; nothing more may go on.` })),
     ...circuits.some(({ screens }) => screens.length > 0) ? [{ ...about, severity: 'note' as const, code: 'licensed-people', message: words`Fixed wiring, its protection and its testing are for licensed people under local code. Isolate, lock and prove dead before a box is opened; detect live cables before cutting.` }] : [],
+    ...noWay.map(({ box, why }): Finding => ({
+      stage: 'wire', subject: { kind: 'box', id: box }, severity: wall.void === undefined ? 'caution' : 'stop', code: wall.void === undefined ? 'void-not-known' : 'no-way', message: words`Nothing leads to box ${box}: ${why}.`,
+      remedy: wall.void === undefined ? words`Say in Wire, under Routes, what is open.` : words`Feed it from an outlet in its bay, run a raceway on the face, or have a void opened.`,
+    })),
     ...boxes.filter(({ held }) => !held).map((box): Finding => ({
       stage: 'wire', subject: { kind: 'box', id: box.id }, severity: 'stop', code: 'box-no-place', message: words`Box ${box.id}: ${box.wrong.reduce((text, each, n) => n === 0 ? each : words`${text}; ${each}`, [])}.`,
       ...box.nearest ? { remedy: words`It would do at ${box.nearest.x} along and ${box.nearest.y} up.` } : { remedy: words`Take a smaller or shallower box, another bay, or a surface box.` },

@@ -40,6 +40,25 @@ test('a box that is moved over a member says so, and goes to the nearest place t
   expect((await house.wall()).job.walls[0].boxes.find(({ id }: { id: string }) => id === 'b22')).toEqual({ id: 'b22', kind: 'power', model: 'skarv-p1', for: ['departures-r2c2'] })
 })
 
+test('a line that stops tells where blocking is, and the next way is on the screen at once, without a connection too', async ({ page, house }) => {
+  await page.goto(`${HALL}/wire`)
+  await page.getByLabel('Your name').first().fill('Isla Brand')
+  await page.getByRole('tab', { name: 'Routes' }).click()
+  await page.getByRole('button', { name: /^R2 C2, from above/ }).click()
+  await expect(page.getByTestId('route-card')).toContainText('0 openings, 1 seal, 0 patches')
+  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await house.stop()
+  await fill(page, 'It stopped at, above the floor', '4000')
+  await expect(page.getByTestId('route-card')).toContainText('The wall is 3300 high')
+  await fill(page, 'It stopped at, above the floor', '2900')
+  await expect(page.getByTestId('route-card')).toContainText('1 opening, 2 seals, 1 patch')
+  await expect(page.locator('[data-opening]')).toHaveCount(9)
+  await house.start()
+  await saved(page)
+  const { job } = await house.wall()
+  expect([job.walls[0].blocking, job.log.at(-1)]).toMatchObject([[{ id: 'k1', y: 2900, found: true }], { kind: 'fished', route: 'to-b22', result: 'stopped', y: 2900 }])
+})
+
 test('a kit is set behind a single sign, its lower box under the upper one in line with the outlet', async ({ page, house }) => {
   await page.goto('/sites/holm-point/walls/cafe/wire')
   await page.getByRole('button', { name: 'Add a circuit' }).click()

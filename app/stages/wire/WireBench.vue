@@ -1,7 +1,7 @@
 <script setup lang="ts">
-/** Wire: what feeds the screens, and the boxes that power comes out of. */
+/** Wire: what feeds the screens, the boxes that power comes out of, and its way there. */
 const { plan } = useWallPlan()
-const PANELS = [{ id: 'power', title: 'Power' }, { id: 'boxes', title: 'Boxes' }] as const
+const PANELS = [{ id: 'power', title: 'Power' }, { id: 'boxes', title: 'Boxes' }, { id: 'routes', title: 'Routes' }] as const
 const panel = useScreenState<typeof PANELS[number]['id']>('wire-panel', () => 'power')
 useCommands(PANELS.map(({ id, title }) => ({ id: `wire-${id}`, title: `Wire: ${title}`, group: 'Wire' as const, run: () => { panel.value = id } })))
 const summary = computed(() => {
@@ -17,12 +17,13 @@ const summary = computed(() => {
   <BenchFrame stage="wire" title="Wire" :summary="summary">
     <BenchPanels v-model="panel" :panels="PANELS" label="Parts of the wiring" />
     <PowerPanel v-if="panel === 'power'" />
-    <LazyBoxesPanel v-else />
+    <LazyBoxesPanel v-else-if="panel === 'boxes'" />
+    <LazyRoutesPanel v-else />
     <p class="text-xs text-ink-soft">
       The figure under a box on the drawing is the number of its circuit.
     </p>
     <p class="text-xs text-ink-soft">
-      Routes through the wall, cables and their lengths are not worked out yet. Fixed wiring is for licensed people.
+      Cables with their lengths, and signal, are not worked out yet. Fixed wiring is for licensed people.
     </p>
   </BenchFrame>
 </template>

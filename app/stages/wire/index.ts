@@ -12,8 +12,8 @@ const begun = ({ wall }: Standing) => (wall?.sources?.length ?? 0) > 0 || (wall?
 
 /** Wire: which circuit feeds which screen, and where the boxes go. */
 export const wireStage: StageRoom = {
-  id: 'wire', title: 'Wire', does: 'Circuits, and boxes between studs',
+  id: 'wire', title: 'Wire', does: 'Circuits, boxes, and the way through the wall',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas, begun,
   settled: now => begun(now) && (now.plan?.wiring.left.length ?? 1) === 0 && (now.plan?.wiring.boxes.every(({ held }) => held) ?? false),
-  parts: [bench, ledger, () => import('./PowerPanel.vue'), () => import('./BoxesPanel.vue')],
+  parts: [bench, ledger, () => import('./PowerPanel.vue'), () => import('./BoxesPanel.vue'), () => import('./RoutesPanel.vue')],
 }
