@@ -1,7 +1,7 @@
 import type { Point, Rect } from '../geometry'
 import { coveringOf, type BoxModel, type Catalogue, type Feature, type Wall, type WallBox } from '../job'
 import type { ArrayPlan, Position } from '../mount'
-import { isFramed, type Member } from '../survey'
+import { isFramed, unsurveyedIn, type Member } from '../survey'
 import { words, type Text } from '../units'
 import { baysOf, type Bay } from './bays'
 import { cutoutAt, inTheWay, nearestPlace, type Obstacle } from './place'
@@ -131,6 +131,7 @@ function blockers(wanted: Point, model: BoxModel, rooms: Rect[], obstacles: Obst
 export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], { boxes: models = [] }: Catalogue): BoxPlan[] {
   const [bays, common] = [baysOf(wall, members), obstaclesOf(wall, arrays)]
   const screens = new Map(arrays.flatMap(({ positions }) => positions.map(position => [position.id, position] as const)))
+  const isUnsurveyed = isFramed(wall) ? unsurveyedIn(wall) : () => false
   const placed: BoxPlan[] = []
   const wanted = wall.boxes ?? []
   for (const box of [...wanted].sort((a, b) => Number(isUpper(b.kind)) - Number(isUpper(a.kind)))) {
@@ -151,6 +152,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], {
     const wrong = [
       ...unfitFor(model, wall),
       ...!placing ? [words`the screen that it serves is not there`] : [],
+      ...placing && !solid && isUnsurveyed({ from: cutout.x, to: cutout.x + cutout.width }) ? [words`no reading tells what stands behind its cut-out: survey there first`] : [],
       ...placing && !byHand && !nearest ? [blockers(placing.wanted, model, placing.rooms, obstacles, placing.hidden)] : [],
       ...placing && byHand && !isIn ? [words`its cut-out is not ${placing.hidden}, clear of the members`] : [],
       ...byHand && hit.length > 0 ? [words`${[...new Set(hit.map(({ name }) => name))].join(' and ')} ${hit.length === 1 ? 'stands' : 'stand'} in the way`] : [],

@@ -88,6 +88,7 @@ describe('a box', () => {
     ['in a wall without a cavity', (job) => { job.walls[0]!.structure = { kind: 'concrete', thickness: 200, strength: 28 } }, /no cavity: take a surface box/],
     ['in a wall of unknown depth', (job) => { delete job.walls[0]!.structure.memberDepth }, /not known/],
     ['of a screen that is not there', (job) => { job.walls[0]!.boxes![0]!.for = ['gone'] }, /the screen that it serves is not there/],
+    ['where nobody read what stands behind it', (job) => { delete job.walls[0]!.structure.members }, /no reading tells what stands behind its cut-out/],
     ['with blocking all the way', (job) => { job.walls[0]!.blocking = Array.from({ length: 20 }, (_, n) => ({ id: `k${n}`, y: 1700 + 60 * n, found: true })) }, /in the way/],
   ])('%s is a stop that says so', (_, change, words) => {
     const { said } = wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'] }], change)
