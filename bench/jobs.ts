@@ -28,6 +28,20 @@ export function unevenJob(): Job {
   return job
 }
 
+/** A grid on 40 studs, with a box behind each screen, circuits enough for them, voids above and below, and blocking in between. */
+export function wiredJob(rows: number, columns: number): Job {
+  const job = gridJob(rows, columns)
+  const [wall] = job.walls
+  const [array] = wall!.arrays
+  wall!.structure.members = Array.from({ length: 40 }, (_, k) => ({ centre: 100 + k * (wall!.width - 200) / 39, width: 38 }))
+  Object.assign(wall!, {
+    void: { above: 'open', below: 'open' }, blocking: [{ id: 'k1', y: 1500, found: true }, { id: 'k2', y: 3500, found: false }],
+    sources: Array.from({ length: 12 }, (_, n) => ({ id: `s${n}`, kind: 'circuit', amps: 16, volts: 230 })),
+    boxes: Array.from({ length: rows * columns }, (_, n) => ({ id: `b${n}`, kind: 'power', model: 'skarv-p1', for: [`${array!.id}-r${1 + Math.floor(n / columns)}c${1 + n % columns}`] })),
+  })
+  return job
+}
+
 /** A wall of studs every 400 mm with so many readings of every kind, seven a stud. */
 export function wallOfReadings(count: number): Wall {
   const luck = chance(3)

@@ -1,9 +1,10 @@
 import { Bench } from 'tinybench'
 import { arrange } from '../core/arrange'
 import { place } from '../core/mount'
-import { plan } from '../core/plan'
+import { contextOf, plan, planWall } from '../core/plan'
 import { survey } from '../core/survey'
-import { gridJob, readWallOf60, unevenJob } from './jobs'
+import { wire } from '../core/wire'
+import { gridJob, readWallOf60, unevenJob, wiredJob } from './jobs'
 import { atMost, measured, type Row } from './row'
 
 /** Median time of a plan of each size of grid, ms. */
@@ -76,4 +77,17 @@ export async function fusing(): Promise<Row[]> {
   const { result } = bench.tasks[0]!
   if (!('latency' in result)) throw new Error('Fusing was not measured.')
   return [atMost('Framing map of 60 members from 400 readings', result.latency.p50, 50, 'ms')]
+}
+
+/** How long it takes to wire 10 × 10 on 40 members with a box behind each screen, the rest of the plan known. */
+export async function wiring(): Promise<Row[]> {
+  const job = wiredJob(10, 10)
+  const [wall] = job.walls
+  const { members, arrays } = planWall(wall!, contextOf(job))
+  const bench = new Bench({ time: 2_000, warmupTime: 500 })
+  bench.add('wire', () => void wire(wall!, members, arrays, job.catalogue, {}))
+  await bench.run()
+  const [{ result }] = bench.tasks as [typeof bench.tasks[number]]
+  if (!('latency' in result)) throw new Error(`wiring was not measured: ${result.state}`)
+  return [atMost('Wiring 10 × 10 on 40 members', result.latency.p50, 100, 'ms')]
 }

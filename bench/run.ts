@@ -6,7 +6,7 @@ import { opening } from './opening'
 import { frames } from './frames'
 import { heavyRequests, refusals, type Asked } from './heavy'
 import { framingStudy, worldsStudy } from './framing'
-import { fusing, placing, planning } from './planning'
+import { fusing, placing, planning, wiring } from './planning'
 import { probingStudy } from './probing'
 import type { Row } from './row'
 import { serving } from './serving'
@@ -33,6 +33,7 @@ const rows = [
   ...await planning(),
   ...await placing(),
   ...await fusing(),
+  ...await wiring(),
   ...await onServer(async ({ address }) => [...await opening(address), ...await frames(address), ...await serving(address)]),
   ...await onServer(async asked => [...await heavyRequests(asked), ...await refusals(asked)]),
   ...await kills(50, 30),

@@ -133,6 +133,9 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], {
   const screens = new Map(arrays.flatMap(({ positions }) => positions.map(position => [position.id, position] as const)))
   const isUnsurveyed = isFramed(wall) ? unsurveyedIn(wall) : () => false
   const placed: BoxPlan[] = []
+  const through = (wall.features ?? []).filter(({ kind }) => THROUGH.has(kind)).map(feature => ({ ...feature, name: `the ${nameOfFeature(feature)}` }))
+  /** What a box keeps clear of; each that is placed is one more. */
+  const obstacles: Obstacle[] = [...common, ...through]
   const wanted = wall.boxes ?? []
   for (const box of [...wanted].sort((a, b) => Number(isUpper(b.kind)) - Number(isUpper(a.kind)))) {
     const model = models.find(({ id }) => id === box.model)
@@ -141,8 +144,6 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], {
     const upper = placed.find(other => isUpper(other.kind) && other.for.some(id => box.for.includes(id)))
     const served = box.for.flatMap(id => screens.get(id) ?? [])
     const placing = isUpper(box.kind) ? behindDisplay(served, wall, bays, solid) : under(upper, model, wall, bays, solid)
-    const through = (wall.features ?? []).filter(({ kind }) => THROUGH.has(kind)).map(feature => ({ ...feature, name: `the ${nameOfFeature(feature)}` }))
-    const obstacles = [...common, ...through, ...placed.map(other => ({ ...around(other.cutout, CLEAR), name: `box ${other.id}` }))]
     const nearest = placing && nearestPlace(placing.wanted, model.cutout, placing.rooms, obstacles)
     const byHand = box.x !== undefined && box.y !== undefined
     const at = byHand ? { x: box.x!, y: box.y! } : nearest ?? placing?.wanted ?? { x: wall.width / 2, y: wall.height / 2 }
@@ -158,6 +159,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], {
       ...byHand && hit.length > 0 ? [words`${[...new Set(hit.map(({ name }) => name))].join(' and ')} ${hit.length === 1 ? 'stands' : 'stand'} in the way`] : [],
     ]
     placed.push({ id: box.id, kind: box.kind, model: box.model, ...at, for: box.for, bay: solid ? [undefined, undefined] : bayAt(bays, at.x), cutout, byHand, held: wrong.length === 0, wrong, ...byHand && wrong.length > 0 && nearest && { nearest } })
+    obstacles.push({ ...around(cutout, CLEAR), name: `box ${box.id}` })
   }
   const order = new Map(wanted.map(({ id }, n) => [id, n]))
   return placed.sort((a, b) => order.get(a.id)! - order.get(b.id)!)

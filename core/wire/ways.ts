@@ -61,7 +61,7 @@ function legsUp(wall: Wall, x: number, heights: number[]): Leg[] {
 export interface Node extends Stop { key: string }
 /** What a node leads to. */
 export interface Edge { to: string, leg: Leg }
-export interface Graph { nodes: Map<string, Node>, edges: Map<string, Edge[]> }
+export interface Graph { edges: Map<string, Edge[]> }
 
 export const bayKey = (bay: number, y: number) => `bay ${bay} ${Math.round(y * 1e3)}`
 
@@ -73,11 +73,17 @@ export const bayKey = (bay: number, y: number) => `bay ${bay} ${Math.round(y * 1
  * @param hole diameter of what is bored for the bundle, mm
  */
 export function graphOf(wall: Wall, bays: Bay[], members: Member[], heights: Map<number, { x: number, y: number }[]>, hole: number): Graph {
-  const graph: Graph = { nodes: new Map(), edges: new Map() }
+  const graph: Graph = { edges: new Map() }
+  const edgesOf = (key: string): Edge[] => {
+    const known = graph.edges.get(key)
+    if (known) return known
+    const begun: Edge[] = []
+    graph.edges.set(key, begun)
+    return begun
+  }
   const join = (a: Node, b: Node, leg: Leg) => {
-    for (const node of [a, b]) graph.nodes.set(node.key, node)
-    graph.edges.set(a.key, [...graph.edges.get(a.key) ?? [], { to: b.key, leg }])
-    graph.edges.set(b.key, [...graph.edges.get(b.key) ?? [], { to: a.key, leg: { ...leg, from: leg.to, to: leg.from } }])
+    edgesOf(a.key).push({ to: b.key, leg })
+    edgesOf(b.key).push({ to: a.key, leg: { ...leg, from: leg.to, to: leg.from } })
   }
   const levels = [...new Set([...heights.values()].flatMap(places => places.map(({ y }) => y)))]
   const xOf = (bay: number) => heights.get(bay)?.[0]?.x ?? (bays[bay]!.from + bays[bay]!.to) / 2
