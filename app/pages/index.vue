@@ -142,6 +142,9 @@ useCommands([
           <button type="button" class="press w-full" @click="file?.click()">
             <FileUp class="size-4" aria-hidden="true" /> Bring in a job file
           </button>
+          <p class="text-xs text-ink-soft">
+            A site as it was saved elsewhere: its job file, or the ZIP file with its pictures.
+          </p>
           <div v-if="taken" class="border-l-4 border-caution bg-caution-wash p-2 text-sm" role="alert">
             {{ taken.message }}
             <button type="button" class="press mt-2 w-full" @click="bringIn(taken.brought, true)">

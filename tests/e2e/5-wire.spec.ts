@@ -42,9 +42,13 @@ test('a box that is moved over a member says so, and goes to the nearest place t
 
 test('a line that stops tells where blocking is, and the next way is on the screen at once, without a connection too', async ({ page, house }) => {
   await page.goto(`${HALL}/wire`)
-  await page.getByLabel('Your name').first().fill('Isla Brand')
   await page.getByRole('tab', { name: 'Routes' }).click()
   await page.getByRole('button', { name: /^R2 C2, from above/ }).click()
+  // Without a name nothing is recorded, and what was typed stays.
+  await fill(page, 'It stopped at, above the floor', '2900')
+  await expect(page.getByTestId('route-card')).toContainText('Write your name at the top first')
+  await expect(page.getByLabel('It stopped at, above the floor')).toHaveValue('2900')
+  await page.getByLabel('Your name').first().fill('Isla Brand')
   await expect(page.getByTestId('route-card')).toContainText('0 openings, 1 seal, 0 patches')
   await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()

@@ -36,7 +36,8 @@ function tell(result: 'through' | 'stopped', y?: number): boolean {
 const stop: FieldActions<number> = {
   commit: (y) => {
     if (y < 0 || y > store.wall!.height) return [{ path: '$', message: `the wall is ${show(store.wall!.height)} high` }]
-    if (!tell('stopped', y)) return []
+    // What was typed stays until it can be kept.
+    if (!tell('stopped', y)) return [{ path: '$', message: 'Not kept yet' }]
     return store.edit('Blocking that a line met', (wall) => { wall.blocking = [...wall.blocking ?? [], { id: nextId('k', wall.blocking), y, found: true }] })
   },
 }
