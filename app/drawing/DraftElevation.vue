@@ -121,7 +121,7 @@ const level = computed(() => plan.value?.marking.levelLine)
           level line {{ show(level.y) }}
         </DraftLettering>
       </g>
-      <LazyDraftWiring v-if="canvas.wiring && plan" :wiring="plan.wiring" />
+      <LazyDraftWiring v-if="canvas.wiring && plan" :wiring="plan.wiring" :wall="wall" :seen-through="canvas.wiring === true" :movable="canvas.movable === 'boxes'" @moving="(id, by) => canvas.movingBox?.(id, by)" @moved="canvas.moved?.()" />
       <LazyDraftSurvey v-if="canvas.surveying" :wall="wall" />
       <template v-if="outline">
         <path

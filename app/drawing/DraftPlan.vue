@@ -2,7 +2,7 @@
 import type { Layer } from '~~/core/job'
 
 /** The wall from above, below the elevation and at its width: members cut, screens stowed or pulled out. */
-const { width, height } = defineProps<{ width: number, height: number }>()
+const { width, height, wiring = false } = defineProps<{ width: number, height: number, wiring?: boolean }>()
 const { plan } = useWallPlan()
 const view = useDraftView()
 const { isLit } = useSelection()
@@ -42,6 +42,7 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.sc
         <rect :x="0" :y="layer.from" :width="wall.width" :height="layer.thickness" :fill="strips(layer) ? 'var(--color-plaster)' : 'var(--color-paper)'" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
         <rect v-for="x in strips(layer)" :key="x" :x="x" :y="layer.from" :width="layer.width" :height="layer.thickness" fill="var(--color-wood)" stroke="var(--color-wood-edge)" stroke-width="1" vector-effect="non-scaling-stroke" />
       </g>
+      <LazyDraftCablePlan v-if="wiring" :core="core" />
       <g v-for="screen in screens" :key="screen.id">
         <path
           v-for="hole in screen.holes"

@@ -14,12 +14,7 @@ const probe = computed(() => plan.value?.nextProbe)
 <template>
   <g>
     <DraftRelief v-if="panel === 'flatness' && plan?.relief" :relief="plan.relief" :width="wall.width" :height="wall.height" />
-    <g v-for="row in wall.blocking" :key="row.id" pointer-events="none" class="text-ink-soft">
-      <path :d="`M0 ${row.y} H${wall.width}`" stroke="var(--color-wood-edge)" stroke-width="6" :stroke-dasharray="row.found ? undefined : '10 8'" opacity="0.5" vector-effect="non-scaling-stroke" />
-      <DraftLettering :x="wall.width" :y="row.y" anchor="end" :size="11" :dx="-4" :dy="-6" halo>
-        blocking{{ row.found ? '' : ', suspected' }}
-      </DraftLettering>
-    </g>
+    <DraftBlocking :wall="wall" />
     <g v-for="reference in wall.references" :key="reference.id" class="text-chalk" pointer-events="none">
       <path :d="`M${reference.front} 0 V${wall.height}`" stroke="currentColor" stroke-width="1.4" stroke-dasharray="3 3" vector-effect="non-scaling-stroke" />
       <DraftLettering :x="reference.front" :y="0" :dx="4" :dy="-6" :size="11" halo>

@@ -80,14 +80,14 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k
         <slot name="over" />
       </div>
       <div class="relative">
-        <DraftSection :width="SECTION" :height="height" />
+        <DraftSection :width="SECTION" :height="height" :wiring="!!canvas.wiring" />
         <span class="pointer-events-none absolute right-2 top-1 text-xs text-ink-soft">Section</span>
       </div>
       <DraftTape :width="width" :points="canvas.tape.points" :label="canvas.tape.label" />
       <div class="flex items-center px-2 text-xs leading-tight text-ink-soft">
         Tape: {{ canvas.tape.label }}
       </div>
-      <DraftPlan :width="width" :height="PLAN" />
+      <DraftPlan :width="width" :height="PLAN" :wiring="canvas.wiring === true" />
       <div class="px-2 pt-1 text-xs leading-tight text-ink-soft">
         Plan<span v-if="scaleText" class="mt-2 block">{{ scaleText }}</span>
       </div>

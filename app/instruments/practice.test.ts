@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { InstrumentEvent } from './instrument'
-import { hiddenMembers, practiceDetector, practiceDistanceMeter } from './practice'
+import { hiddenMembers, practiceDetector, practiceDistanceMeter, practiceLocator } from './practice'
 
 const WALL = 'holm-point/cafe'
 
@@ -55,5 +55,20 @@ describe('a practice distance meter', () => {
       expect(Number.isInteger(mm)).toBe(true)
       expect(Math.abs(mm - (100 + 137.5 * n))).toBeLessThan(5)
     })
+  })
+})
+
+describe('a practice locator', () => {
+  it('tells where its sender is, some millimetres out, once it is connected', async () => {
+    const locator = practiceLocator()
+    const heard: number[] = []
+    locator.listen(event => event.kind === 'length' && heard.push(event.mm))
+    locator.holdAt(1000)
+    await locator.connect()
+    for (let x = 100; x < 6000; x += 97.3) locator.holdAt(x)
+    expect(heard).toHaveLength(61)
+    const off = heard.map((mm, n) => mm - (100 + 97.3 * n))
+    expect(Math.max(...off.map(Math.abs))).toBeLessThan(30)
+    expect(off.some(mm => Math.abs(mm) > 2)).toBe(true)
   })
 })

@@ -15,18 +15,19 @@ export interface Canvas {
   /** Whether screens are only outlined, so that the structure is seen. */
   ghost?: boolean
   /** What can be dragged. */
-  movable?: 'arrays' | 'members'
+  movable?: 'arrays' | 'members' | 'boxes'
   /** Whether a hand on the wall tells where something is, or draws a rectangle round it. */
   draws?: 'point' | 'rect'
   surveying?: boolean
-  /** Whether boxes and circuits are drawn. */
-  wiring?: boolean
+  /** Whether the wall is seen through, with boxes and routes; or only what is cut and bored for them. */
+  wiring?: boolean | 'cut'
   /** Id of the hole that is worked on. */
   current?: string
   /** What runs along the tape. */
   tape: Tape
   movingArray?: (array: ArrayPlan, by: DragOffset) => void
   movingMember?: (id: string, by: DragOffset) => void
+  movingBox?: (id: string, by: DragOffset) => void
   moved?: () => void
   /** What stands in the place of the drawing just now. */
   inPlace?: Component

@@ -37,6 +37,8 @@ export const mountSchema = group({
   needs: group(slotUse()),
   otherNeeds: list(group({ ...slotUse(), capacity: amount('kg', 1e4) }), 10, 'Other uses: members: rows: carries kg', 'Needs', 'uses'),
   depth: group({ stowed: must(extent('Stowed', 'Depth')), service: must(extent('Pulled out', 'Depth')) }, 'Wall face to the display’s back'),
+  sweep: maybe({ width: must(size('Moves behind it, wide', 'Depth')), height: must(size('Moves behind it, high', 'Depth')) }, 'What moves behind the display as it opens and closes, about the plate’s centre'),
+  channels: count(8, 'Channels for cables', 'Depth'),
   lift: extent('Lift to hook on', 'Depth'), sideClearance: extent('Clear at each side', 'Depth'),
   orientations: must(list(must(oneOf(ORIENTATIONS)), 4, 'Takes a display hung', 'Mount', 'choices')),
   maxCovering: extent('Thickest covering', 'Needs'), bracket: extent('Bracket on the display', 'Plate'), ...modelNotes,

@@ -22,6 +22,7 @@ const rules = () => ({
   cableEntry: oneOf(['cheaper', 'above', 'below'], 'Cables enter'),
   power: oneOf(['electrician', 'kit', 'outlet'], 'Power behind a display'),
   signalBesidePower: oneOf(['own-bay', 'apart-in-one-bay'], 'Signal beside power'),
+  powerSignalApart: extent('How far signal stays from power in one bay'),
   handling: oneOf(['upright', 'face-down'], 'Handling a display'),
   lifting: oneOf(['by-mass', 'always-two', 'lift-aid'], 'Lifting'),
   hangingOrder: oneOf(['by-clearance', 'top-first', 'bottom-first'], 'Hanging order'),

@@ -38,7 +38,7 @@ const featureSchema = group({
 })
 /** Something on the wall to keep clear of or to reach. */
 export type Feature = InferType<typeof featureSchema>
-const blockingSchema = group({ id: name(), y: must(extent('Height')), found: must(flag('Found, or only suspected')) })
+const blockingSchema = group({ id: name(), y: must(extent('Height')), found: must(flag('Found, or only suspected')), x1: length('Of one bay only: from'), x2: length('To; across the whole wall where absent') })
 export type Blocking = InferType<typeof blockingSchema>
 const surfaceSchema = group({ x: must(length()), y: must(length()), distance: must(length('From a plane in front of the wall to its face')) })
 export type SurfaceReading = InferType<typeof surfaceSchema>

@@ -1,6 +1,7 @@
 import type { Rules, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import type { Finding } from '../finding'
+import type { Wiring } from '../wire'
 import { levelFindings } from './level'
 import { datumOf, levelLineOf, type Datum, type LevelLine } from './datum'
 import { marksOf, type Mark } from './marks'
@@ -20,9 +21,9 @@ export interface Marking {
 /** What is to be said of the marks. */
 export const markFindings = (wall: Wall, arrays: ArrayPlan[], { levelLine }: Marking, rules: Rules): Finding[] => levelFindings(wall, arrays, levelLine?.turn, rules)
 
-/** Turns a wall's arrays into marks, each reckoned by itself from the datum and the level line. */
-export function mark(wall: Wall, arrays: ArrayPlan[], rules: Rules): Marking {
+/** Turns a wall's arrays and wiring into marks, each reckoned by itself from the datum and the level line. */
+export function mark(wall: Wall, arrays: ArrayPlan[], wiring: Wiring, rules: Rules): Marking {
   const datum = datumOf(wall)
   const levelLine = levelLineOf(wall, arrays, rules)
-  return { datum, levelLine, marks: levelLine ? marksOf(arrays, datum, levelLine) : [] }
+  return { datum, levelLine, marks: levelLine ? marksOf(arrays, wiring, datum, levelLine) : [] }
 }

@@ -3,7 +3,8 @@ import { exampleJob } from '../../tests/fixtures/job'
 import type { Job } from '../job'
 import { planWall } from '../plan'
 import { accuracyOf, rowsOf } from './index'
-import { drawSheet, svgText, tableOf } from './sheet'
+import { svgText } from '../svg'
+import { drawSheet, tableOf } from './sheet'
 
 function marked(change: (job: Job) => void = () => {}) {
   const job = exampleJob()

@@ -1,11 +1,12 @@
 import type { ArrayPlan, Hole, Position } from '../mount'
-import { centreOf } from '../geometry'
+import { centreOf, type Rect } from '../geometry'
 import type { Subject } from '../subject'
+import type { Wiring } from '../wire'
 import { roundLength, type Precision, type UnitSystem } from '../units'
 import type { Datum, LevelLine } from './datum'
 import { levelAt, turned, turnedMargin } from './level'
 
-export type MarkKind = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole' | 'bolt'
+export type MarkKind = 'level-line' | 'centre-line' | 'corner' | 'plate-centre' | 'hole' | 'bolt' | 'cut-out' | 'opening' | 'bore'
 
 /**
  * One thing to mark on the wall. Every figure is reckoned from the datum, the floor or the level
@@ -26,6 +27,8 @@ export interface Mark {
   depth?: number
   member?: number
   margin?: number
+  /** Cut-outs and openings: how wide and high they are, with the first of their corners. */
+  size?: { width: number, height: number }
 }
 
 /** What a mark is of: a hole, or nothing but a mark. */
@@ -79,6 +82,27 @@ function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark
   ]
 }
 
+/** The four corners of what is cut, each from the datum and the level line; its size stands with the first. */
+function cornersOf(id: string, kind: MarkKind, name: string, { x, y, width, height }: Rect, datum: Datum, level: LevelLine): Mark[] {
+  const at = (corner: string, words: string, place: { x: number, y: number }) => markAt(`${id}-${corner}`, kind, `${name} ${words}`, place, datum, level)
+  return [
+    { ...at('tl', 'top left', { x, y: y + height }), size: { width, height } }, at('tr', 'top right', { x: x + width, y: y + height }),
+    at('bl', 'bottom left', { x, y }), at('br', 'bottom right', { x: x + width, y }),
+  ]
+}
+
+/** What is cut and bored for cables: boxes in their places, openings, and holes through timber. */
+function wiringMarks({ boxes, works, loads }: Wiring, datum: Datum, level: LevelLine): Mark[] {
+  const labelOf = new Map(loads.map(({ screen, label }) => [screen, label]))
+  return [
+    ...boxes.filter(({ held, kind }) => held && kind !== 'floor').flatMap(({ id, kind, for: screens, cutout }) =>
+      cornersOf(`${id}-box`, 'cut-out', `${labelOf.get(screens[0]!) ?? ''} ${kind === 'pass-through' ? 'plate' : 'box'} ${id}`.trim(), cutout, datum, level)),
+    ...works.openings.flatMap(({ id, rect, at }, n) => cornersOf(id, 'opening', `Opening ${n + 1} at ${at === 'stud' ? 'a stud' : 'blocking'}`, rect, datum, level)),
+    ...works.bores.filter(({ diameter }) => Number.isFinite(diameter)).map(({ id, x, y, diameter, through }): Mark => ({ ...markAt(id, 'bore', `Bore ${BORED[through]}`, { x, y }, datum, level), bit: diameter })),
+  ]
+}
+const BORED = { plate: 'through head or foot', stud: 'through a stud', blocking: 'through blocking' }
+
 function outlineMarks({ id, name, outline }: ArrayPlan, datum: Datum, level: LevelLine): Mark[] {
   const { x, y } = centreOf(outline)
   const [right, top] = [outline.x + outline.width, outline.y + outline.height]
@@ -92,14 +116,15 @@ function outlineMarks({ id, name, outline }: ArrayPlan, datum: Datum, level: Lev
   ]
 }
 
-/** Every mark of a wall: the level line, each array's centre lines and corners, plates, holes, and the bolts of plates on rails or a board. */
-export function marksOf(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[] {
+/** Every mark of a wall: the level line, each array's centre lines and corners, plates, holes, the bolts of plates on rails or a board, and what is cut and bored for cables. */
+export function marksOf(arrays: ArrayPlan[], wiring: Wiring, datum: Datum, level: LevelLine): Mark[] {
   return [
     ...levelMarks(arrays, datum, level),
     ...arrays.flatMap(array => [
       ...outlineMarks(array, datum, level),
       ...array.positions.flatMap(position => positionMarks(position, datum, level)),
     ]),
+    ...wiringMarks(wiring, datum, level),
   ]
 }
 

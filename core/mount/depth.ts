@@ -6,7 +6,7 @@ import { passes, type TightLift } from './lifting'
 import type { MountedCell } from './position'
 
 /** A cable's bend in its own diameters: one that moves with a pull-out, and one that stays. */
-const BEND = { moving: 4, still: 2.5 }
+export const BEND = { moving: 4, still: 2.5 }
 /** Air beside a player behind the display, and least room to plug by hand, mm. */
 const AIR = 10
 const HAND_ROOM = 200

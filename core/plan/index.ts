@@ -70,7 +70,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
   const wiring = through.wire(document, surveyed.members, steadyArrays, catalogue, rules)
   const probe = through.probe(wall, surveyed, mounted, catalogue, units)
   const { findings, ...found } = surveyed
-  const marking = through.mark(document, steadyArrays, rules)
+  const marking = through.mark(document, steadyArrays, wiring, rules)
   const laid = arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
   return {
     id: document.id,
@@ -80,7 +80,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
     wiring,
     marking,
     hanging,
-    findings: withOverrides([...findings, ...wireFindings(document, wiring), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
+    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
   }
 }
 

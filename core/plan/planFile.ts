@@ -28,10 +28,14 @@ function publishArray({ positions, ...array }: ArrayPlan) {
 }
 
 /** How a wall is wired, as published. */
-const publishWiring = ({ circuits, boxes, routes }: Wiring) => ({
+const publishWiring = ({ circuits, boxes, routes, cables, links }: Wiring) => ({
   circuits: circuits.map(({ id, screens, watts, amps, share }) => ({ id, screens, watts, amps, share: share.value / 100 })),
   boxes: boxes.map(({ id, x, y, bay: [left, right], cutout, held }) => ({ id, x, y, bay: [left ?? null, right ?? null], cutout, held })),
-  routes: routes.map(({ id, from, to, kind, way, path, length, minutes, openings, seals, patches }) => ({ id, from, to, kind, way, path, length, minutes, openings, seals, patches })),
+  routes: routes.map(({ id, from, to, kind, way, path, length, minutes, openings, seals, patches, hole, guards, people }) => ({ id, from, to, kind, way, path, length, minutes, openings, seals, patches, hole: Number.isFinite(hole) ? hole : null, guards, people })),
+  cables: cables.map(({ id, route, kind, from, to, screen, needed, taken, offcut, slack, model, unknown }) => ({
+    id, route: route ?? null, kind, from, to, screen, model: model?.id ?? null, needed: needed.value, taken: taken ?? null, offcut: offcut ?? null, slack, ...unknown !== undefined && { unknown },
+  })),
+  ports: links.map(({ source, port, kind, from, to, place }) => ({ source: source.id, port, kind, from: from ?? null, to, place })),
 })
 
 function publishWall({ id, members, runs, coursing, nextProbe, arrays, wiring, marking, findings }: WallPlan, units: UnitSystem) {

@@ -1,10 +1,16 @@
 import type { Point, Rect } from '../geometry'
-import { coveringOf, type BoxModel, type Catalogue, type Feature, type Wall, type WallBox } from '../job'
-import type { ArrayPlan, Position } from '../mount'
+import type { BoxModel, Catalogue, Rules, Source, Wall, WallBox } from '../job'
+import type { ArrayPlan } from '../mount'
+import { chosenFigure } from '../rules'
 import { isFramed, unsurveyedIn, type Member } from '../survey'
 import { words, type Text } from '../units'
 import { baysOf, type Bay } from './bays'
+import { unfitFor } from './fit'
+import { around, CLEAR, FURNITURE, obstaclesOf } from './obstacles'
 import { cutoutAt, inTheWay, nearestPlace, type Obstacle } from './place'
+import type { Screen } from './screens'
+import { givesSignal, isFeed, placeOf } from './sources'
+import { placeTogether, type Seeking } from './together'
 
 /** A box in its place, or, where none will do, where it was wanted. */
 export interface BoxPlan {
@@ -21,35 +27,32 @@ export interface BoxPlan {
   held: boolean
   /** Why it cannot stay where it is, or nowhere at all. */
   wrong: Text[]
+  /** What is doubtful about it. */
+  doubts: Text[]
+  /** What hides it. */
+  hidden?: string
+  /** The model of cable to it, where a person chose one. */
+  cable?: string
   /** The nearest place that would do, where a person put it elsewhere. */
   nearest?: Point
 }
 
-/** A cut-out keeps so far inside the edges of the display that hides it, and clear of plate and features, mm. */
+/** A cut-out keeps so far inside the edges of the display that hides it, mm. */
 const HIDDEN = 15
-const CLEAR = 10
-/** Blocking between studs is as high as a stud is thick, mm. */
-const BLOCKING = 38
 /** The usual height of the top of an outlet where the wall has none to be in line with, mm above the floor. */
 const OUTLET_TOP = 450
-const FURNITURE = new Set(['counter', 'furniture'])
-const THROUGH = new Set(['door', 'window'])
+/** A box that furniture hides stands so far below its top, mm. */
+const BELOW_TOP = 30
+/** How far in from the edge of a display that is pulled out a hand reaches, and how far out that must be, mm. */
+const ARM = 600
+const HAND = 200
 
-const isUpper = (kind: WallBox['kind']) => kind === 'power' || kind === 'kit-upper' || kind === 'pass-through'
-const around = ({ x, y, width, height }: Rect, by: number): Rect => ({ x: x - by, y: y - by, width: width + 2 * by, height: height + 2 * by })
-const nameOfFeature = ({ kind, id }: Feature) => `${kind.replaceAll('-', ' ')} ${id}`
+export const isUpper = (kind: WallBox['kind']): boolean => kind === 'power' || kind === 'kit-upper' || kind === 'pass-through'
+export const isSignal = (kind: WallBox['kind']): boolean => kind === 'pass-through'
 
-/** Everything on and in a wall that a cut-out keeps clear of. */
-function obstaclesOf(wall: Wall, arrays: ArrayPlan[]): Obstacle[] {
-  return [
-    ...arrays.flatMap(({ positions, strips }) => [
-      ...positions.flatMap(({ plate, row, column }) => plate ? [{ ...around(plate.rect, CLEAR), name: `the plate of R${row} C${column}` }] : []),
-      ...strips.map(strip => ({ ...around(strip.rect, CLEAR), name: strip.of === 'board' ? 'the board' : 'a rail' })),
-    ]),
-    ...(wall.features ?? []).filter(({ kind }) => !FURNITURE.has(kind)).map(feature => ({ ...around(feature, CLEAR), name: `the ${nameOfFeature(feature)}` })),
-    ...(wall.blocking ?? []).filter(({ found }) => found).map(({ id, y }) => ({ x: 0, y: y - BLOCKING / 2 - CLEAR, width: wall.width, height: BLOCKING + 2 * CLEAR, name: `blocking ${id}` })),
-  ]
-}
+/** Where a box is wanted and may be: rectangles of which one has to hold it, each in a bay; on a solid wall they are in none. */
+interface Placing { wanted: Point, rooms: Room[], hidden: string }
+interface Room extends Rect { bay?: number }
 
 /** The top of the outlets that are on a wall, by which a new one stands in line. */
 function outletTop(wall: Wall): number {
@@ -57,57 +60,33 @@ function outletTop(wall: Wall): number {
   return tops.length > 0 ? Math.max(...tops) : OUTLET_TOP
 }
 
-/** How deep the wall is behind its face where a box goes, mm; undefined where that is not known. */
-export function cavityOf(wall: Wall): number | undefined {
-  if (isFramed(wall)) return wall.structure.memberDepth
-  const furring = wall.covering.find(({ material }) => material === 'furring')
-  return furring ? furring.thickness : 0
-}
-
-/** What is wrong with a box in this wall wherever it goes: too deep, or its clamps do not take the covering. */
-function unfitFor(model: BoxModel, wall: Wall): Text[] {
-  if (model.surface) return []
-  const covering = isFramed(wall) ? coveringOf(wall) : wall.covering.filter(({ material }) => material !== 'furring').reduce((sum, { thickness }) => sum + thickness, 0)
-  const cavity = cavityOf(wall)
-  const name = model.name ?? model.id
-  return [
-    ...cavity === undefined ? [words`how deep the wall is behind its covering is not known`] : [],
-    ...cavity === 0 ? [words`the wall has no cavity: take a surface box`] : cavity !== undefined && model.depth > cavity + covering + 1e-9 ? [words`${name} is ${model.depth} deep, and the wall is ${cavity + covering} from its face to the back of the cavity`] : [],
-    ...model.clamps && (covering < model.clamps.min - 1e-9 || covering > model.clamps.max + 1e-9) ? [words`${name} clamps ${model.clamps.min} to ${model.clamps.max} of covering, and there are ${covering}`] : [],
-    ...(wall.fireRating ?? 0) > 0 ? [words`the wall is fire-rated: it is not cut without the approved seal`] : [],
-  ]
-}
-
-/** The rectangles of which one has to hold a box: the bays, over the height in which it may be. */
-function roomsFor(bays: Bay[], wall: Wall, from: number, to: number, solid: boolean): Rect[] {
+/** The rooms of a wall between two heights: its bays, or all of it where it is solid. */
+function roomsIn(wall: Wall, bays: Bay[], solid: boolean, { x, y, width, height }: Rect): Room[] {
   const stretches = solid ? [{ from: 0, to: wall.width }] : bays
-  return stretches.map(bay => ({ x: bay.from, y: from, width: bay.to - bay.from, height: to - from }))
+  return stretches.flatMap((bay, n) => {
+    const [left, right] = [Math.max(bay.from, x), Math.min(bay.to, x + width)]
+    return right > left ? [{ x: left, y, width: right - left, height, ...!solid && { bay: n } }] : []
+  })
 }
-const within = (rooms: Rect[], { x, width }: Rect): Rect[] => rooms.flatMap((room) => {
-  const [left, right] = [Math.max(room.x, x), Math.min(room.x + room.width, x + width)]
-  return right > left ? [{ ...room, x: left, width: right - left }] : []
-})
-
-interface Placing { wanted: Point, rooms: Rect[], hidden: string }
 
 /** Where an upper box may be: behind its display, out of sight. */
-function behindDisplay(screens: Position[], wall: Wall, bays: Bay[], solid: boolean): Placing | undefined {
-  const [screen] = screens
+function behindDisplay(screen: Screen | undefined, wall: Wall, bays: Bay[], solid: boolean): Placing | undefined {
   if (!screen) return undefined
-  const { outer } = screen
-  const hiding = around(outer, -HIDDEN)
-  return {
-    wanted: { x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 }, hidden: `behind R${screen.row} C${screen.column}`,
-    rooms: within(roomsFor(bays, wall, hiding.y, hiding.y + hiding.height, solid), hiding),
-  }
+  const { outer, row, column } = screen
+  return { wanted: { x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 }, hidden: `behind R${row} C${column}`, rooms: roomsIn(wall, bays, solid, around(outer, -HIDDEN)) }
 }
 
-/** Where a lower box may be: in the bay of the upper one, its top in line with the outlets. */
-function under(upper: BoxPlan | undefined, model: BoxModel, wall: Wall, bays: Bay[], solid: boolean): Placing {
-  const top = outletTop(wall)
-  const rooms = roomsFor(bays, wall, Math.max(top - model.cutout.height, 0), top, solid)
-  const own = upper && !solid ? rooms.filter(({ x, width }) => upper.x >= x && upper.x <= x + width) : rooms
-  return { wanted: { x: upper?.x ?? wall.width / 2, y: top - model.cutout.height / 2 }, rooms: own, hidden: upper ? 'in the bay of the box above it' : 'at the height of the outlets' }
+/** Furniture before a place, that hides what is lower than its top. */
+const furnitureAt = (wall: Wall, x: number) => (wall.features ?? []).filter(feature => FURNITURE.has(feature.kind) && feature.x <= x && x <= feature.x + feature.width)
+
+/** Where a lower box may be: in the bay of the upper one, its top in line with the outlets, or lower where furniture then hides it. */
+function under(upper: Pick<BoxPlan, 'x'> | undefined, model: BoxModel, wall: Wall, bays: Bay[], solid: boolean): Placing {
+  const x = upper?.x ?? wall.width / 2
+  const hiding = furnitureAt(wall, x).map(({ y, height }) => y + height - BELOW_TOP)
+  const top = Math.min(outletTop(wall), ...hiding.filter(low => low >= model.cutout.height))
+  const rooms = roomsIn(wall, bays, solid, { x: 0, y: Math.max(top - model.cutout.height, 0), width: wall.width, height: model.cutout.height })
+  const own = upper && !solid ? rooms.filter(room => upper.x >= room.x && upper.x <= room.x + room.width) : rooms
+  return { wanted: { x, y: top - model.cutout.height / 2 }, rooms: own, hidden: upper ? 'in the bay of the box above it' : 'at the height of the outlets' }
 }
 
 /** The bay that a place is in. */
@@ -117,49 +96,140 @@ const bayAt = (bays: Bay[], x: number): BoxPlan['bay'] => {
 }
 
 /** Names of what stands between a box and the place where it is wanted. */
-function blockers(wanted: Point, model: BoxModel, rooms: Rect[], obstacles: Obstacle[], hidden: string): Text {
+function blockers({ wanted, rooms, hidden }: Placing, model: BoxModel, obstacles: Obstacle[]): Text {
   const names = [...new Set(inTheWay(wanted, model.cutout, obstacles).map(({ name }) => name))]
   if (rooms.every(({ width }) => width < model.cutout.width)) return words`no bay ${hidden} is ${model.cutout.width} wide between its members`
   return names.length > 0 ? words`${names.join(' and ')} ${names.length === 1 ? 'stands' : 'stand'} in the way, and nothing beside is free` : words`nothing ${hidden} is free`
 }
 
+/** What of a screen's depth does not suit a box behind it: no room for what stands out of the wall, or no way for a hand to it. */
+function depthOf(screen: Screen | undefined, model: BoxModel, at: Point): Pick<BoxPlan, 'wrong' | 'doubts'> {
+  if (!screen || screen.stowed === undefined || screen.service === undefined) return { wrong: [], doubts: [] }
+  const { outer, stowed, service, mounting, array } = screen
+  const proud = model.proud ?? (model.surface ? model.depth : 0)
+  const plug = model.surface || model.cover ? 0 : array.behind?.plug ?? 0
+  const inward = Math.min(at.x - outer.x, outer.x + outer.width - at.x, at.y - outer.y, outer.y + outer.height - at.y)
+  const moves = service > stowed
+  return {
+    wrong: proud + plug > stowed + 1e-9 ? [words`it stands out ${proud}${plug > 0 ? words` and its plug ${plug}` : []}, and behind the display are ${stowed} stowed`] : [],
+    doubts: !moves
+      ? [words`behind a ${mounting!.kind === 'tilt' ? 'tilting' : 'fixed'} mount no hand reaches it: plug before hanging, and the display comes down for service`]
+      : service < HAND
+        ? [words`the display comes out ${service}, and a hand wants ${HAND} to plug`]
+        : inward > ARM ? [words`it lies ${inward} in from the nearest edge of the display, and an arm reaches ${ARM}`] : [],
+  }
+}
+
 /**
  * The boxes of a wall in their places: upper ones behind their display, lower ones under them in the same bay, each as
- * near to where it is wanted as what stands in the way lets it. One that a person put somewhere stays there, and is
- * told what is wrong with that and the nearest place that would do.
+ * near to where it is wanted as what stands in the way lets it; those of one screen together, so that all are placed
+ * where that can be, and power and signal in bays of their own where the house rule says so. One that a person put
+ * somewhere stays there, and is told what is wrong with that and the nearest place that would do.
  */
-export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], { boxes: models = [] }: Catalogue): BoxPlan[] {
-  const [bays, common] = [baysOf(wall, members), obstaclesOf(wall, arrays)]
-  const screens = new Map(arrays.flatMap(({ positions }) => positions.map(position => [position.id, position] as const)))
+export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], screens: Screen[], { boxes: models = [] }: Catalogue, rules: Rules): BoxPlan[] {
+  const bays = baysOf(wall, members)
+  const byId = new Map(screens.map(screen => [screen.id, screen]))
   const isUnsurveyed = isFramed(wall) ? unsurveyedIn(wall) : () => false
-  const placed: BoxPlan[] = []
-  const through = (wall.features ?? []).filter(({ kind }) => THROUGH.has(kind)).map(feature => ({ ...feature, name: `the ${nameOfFeature(feature)}` }))
-  /** What a box keeps clear of; each that is placed is one more. */
-  const obstacles: Obstacle[] = [...common, ...through]
+  const ownBays = (rules.signalBesidePower ?? 'own-bay') === 'own-bay'
+  const apart = chosenFigure('powerSignalApart', rules, 'metric')
   const wanted = wall.boxes ?? []
-  for (const box of [...wanted].sort((a, b) => Number(isUpper(b.kind)) - Number(isUpper(a.kind)))) {
-    const model = models.find(({ id }) => id === box.model)
-    if (!model) continue
+  const modelOf = new Map(models.map(model => [model.id, model]))
+  const placed: BoxPlan[] = []
+  /** What a box keeps clear of; each that is placed is one more. */
+  const obstacles: Obstacle[] = obstaclesOf(wall, arrays, screens)
+  /** Bays that power, and that signal, has taken: those of what is on the wall to begin with. */
+  const baysOn = (is: (source: Source) => boolean) => new Set((wall.sources ?? []).filter(is).flatMap((source) => {
+    const at = placeOf(source, wall)
+    return at ? bays.flatMap(({ from, to }, n) => at.x >= from && at.x <= to ? [n] : []) : []
+  }))
+  const taken = { power: baysOn(isFeed), signal: baysOn(givesSignal) }
+  const kindOf = (kind: WallBox['kind']) => isSignal(kind) ? 'signal' as const : 'power' as const
+  const screenOf = (box: WallBox) => box.for.map(id => byId.get(id)).find(found => found !== undefined)
+
+  /** What keeps signal and power apart where they share a bay: as obstacles, as high as the wall. */
+  const besideOthers = (box: WallBox, model: BoxModel): Obstacle[] => {
+    const wide = 2 * apart - model.cutout.width
+    if (ownBays || wide <= 0) return []
+    return placed.filter(other => isUpper(other.kind) && isSignal(other.kind) !== isSignal(box.kind)).map(other => ({ x: other.x - wide / 2, y: 0, width: wide, height: wall.height, name: `what is fed to box ${other.id}, which it must be ${apart} from,` }))
+  }
+
+  function put(box: WallBox, model: BoxModel, placing: Placing | undefined, found: Point | undefined): void {
     const solid = model.surface === true
-    const upper = placed.find(other => isUpper(other.kind) && other.for.some(id => box.for.includes(id)))
-    const served = box.for.flatMap(id => screens.get(id) ?? [])
-    const placing = isUpper(box.kind) ? behindDisplay(served, wall, bays, solid) : under(upper, model, wall, bays, solid)
-    const nearest = placing && nearestPlace(placing.wanted, model.cutout, placing.rooms, obstacles)
     const byHand = box.x !== undefined && box.y !== undefined
-    const at = byHand ? { x: box.x!, y: box.y! } : nearest ?? placing?.wanted ?? { x: wall.width / 2, y: wall.height / 2 }
+    const keeping = [...obstacles, ...besideOthers(box, model)]
+    const nearest = byHand && placing ? nearestPlace(placing.wanted, model.cutout, placing.rooms, keeping) : found
+    const at = byHand ? { x: box.x!, y: box.y! } : found ?? placing?.wanted ?? { x: wall.width / 2, y: wall.height / 2 }
     const cutout = cutoutAt(at, model.cutout)
     const isIn = placing?.rooms.some(room => cutout.x >= room.x - 1e-6 && cutout.x + cutout.width <= room.x + room.width + 1e-6 && cutout.y >= room.y - 1e-6 && cutout.y + cutout.height <= room.y + room.height + 1e-6) ?? false
-    const hit = inTheWay(at, model.cutout, obstacles)
+    const hit = inTheWay(at, model.cutout, keeping)
+    const depth = isUpper(box.kind) ? depthOf(screenOf(box), model, at) : { wrong: [], doubts: [] }
     const wrong = [
-      ...unfitFor(model, wall),
+      ...unfitFor(model, wall), ...depth.wrong,
       ...!placing ? [words`the screen that it serves is not there`] : [],
       ...placing && !solid && isUnsurveyed({ from: cutout.x, to: cutout.x + cutout.width }) ? [words`no reading tells what stands behind its cut-out: survey there first`] : [],
-      ...placing && !byHand && !nearest ? [blockers(placing.wanted, model, placing.rooms, obstacles, placing.hidden)] : [],
+      ...placing && !byHand && !found ? [blockers(placing, model, keeping)] : [],
       ...placing && byHand && !isIn ? [words`its cut-out is not ${placing.hidden}, clear of the members`] : [],
       ...byHand && hit.length > 0 ? [words`${[...new Set(hit.map(({ name }) => name))].join(' and ')} ${hit.length === 1 ? 'stands' : 'stand'} in the way`] : [],
     ]
-    placed.push({ id: box.id, kind: box.kind, model: box.model, ...at, for: box.for, bay: solid ? [undefined, undefined] : bayAt(bays, at.x), cutout, byHand, held: wrong.length === 0, wrong, ...byHand && wrong.length > 0 && nearest && { nearest } })
+    const furniture = furnitureAt(wall, at.x).find(feature => cutout.x >= feature.x && cutout.x + cutout.width <= feature.x + feature.width && cutout.y + cutout.height <= feature.y + feature.height)
+    placed.push({
+      id: box.id, kind: box.kind, model: box.model, ...at, for: box.for, bay: solid ? [undefined, undefined] : bayAt(bays, at.x), cutout, byHand, held: wrong.length === 0, wrong, doubts: depth.doubts,
+      ...isUpper(box.kind) && isIn && placing ? { hidden: placing.hidden } : furniture && { hidden: `behind the ${furniture.kind}` },
+      ...box.cable !== undefined && { cable: box.cable },
+      ...byHand && wrong.length > 0 && nearest && { nearest },
+    })
     obstacles.push({ ...around(cutout, CLEAR), name: `box ${box.id}` })
+    const bay = bays.findIndex(({ from, to }) => at.x >= from && at.x <= to)
+    if (!solid && bay >= 0 && isUpper(box.kind)) taken[kindOf(box.kind)].add(bay)
+  }
+
+  /** The bays in which a kit's lower box would find a place too. */
+  const roomsOfKit = (box: WallBox, placing: Placing, solid: boolean): Room[] => {
+    const lower = wanted.find(other => other.kind === 'kit-lower' && other.for.some(id => box.for.includes(id)))
+    const model = lower && modelOf.get(lower.model)
+    if (!model || solid) return placing.rooms
+    const both = placing.rooms.filter((room) => {
+      const below = under({ x: room.x + room.width / 2 }, model, wall, bays, solid)
+      return nearestPlace(below.wanted, model.cutout, below.rooms, obstacles) !== undefined
+    })
+    return both.length > 0 ? both : placing.rooms
+  }
+
+  function placeUpper(boxes: WallBox[]): void {
+    const each = boxes.flatMap((box) => {
+      const model = modelOf.get(box.model)
+      if (!model) return []
+      const solid = model.surface === true
+      const placing = behindDisplay(screenOf(box), wall, bays, solid)
+      return [{ box, model, placing: placing && box.kind === 'kit-upper' ? { ...placing, rooms: roomsOfKit(box, placing, solid) } : placing }]
+    })
+    // What a person put somewhere is there before the others look for a place.
+    for (const { box, model, placing } of each.filter(({ box }) => box.x !== undefined)) put(box, model, placing, undefined)
+    const free = each.filter(({ box }) => box.x === undefined)
+    const seeking = free.map(({ box, model, placing }): Seeking => ({
+      size: model.cutout, kind: kindOf(box.kind), wanted: placing?.wanted ?? { x: 0, y: 0 }, rooms: placing?.rooms ?? [], obstacles: besideOthers(box, model),
+    }))
+    const found = placeTogether(seeking, obstacles, taken, { ownBays, apart })
+    free.forEach(({ box, model, placing }, n) => put(box, model, placing, found[n]))
+  }
+
+  const groups = new Map<string, WallBox[]>()
+  for (const box of wanted.filter(({ kind }) => isUpper(kind))) groups.set(box.for[0] ?? box.id, [...groups.get(box.for[0] ?? box.id) ?? [], box])
+  for (const boxes of groups.values()) placeUpper(boxes)
+  for (const box of wanted.filter(({ kind }) => !isUpper(kind))) {
+    const model = modelOf.get(box.model)
+    if (!model) continue
+    const solid = model.surface === true
+    const upper = placed.find(other => isUpper(other.kind) && other.for.some(id => box.for.includes(id)))
+    if (box.kind === 'floor') {
+      const { outer } = screenOf(box) ?? {}
+      const at = { x: box.x ?? (outer ? outer.x + outer.width / 2 : wall.width / 2), y: 0 }
+      const wrong = [...unfitFor(model, wall), ...box.for.some(id => byId.has(id)) ? [] : [words`the screen that it serves is not there`]]
+      placed.push({ id: box.id, kind: 'floor', model: box.model, ...at, for: box.for, bay: [undefined, undefined], cutout: { x: at.x - model.cutout.width / 2, y: 0, width: model.cutout.width, height: 0 }, byHand: box.x !== undefined, held: wrong.length === 0, wrong, doubts: [words`what the floor is made of and what runs in it is not surveyed: look before it is cut`] })
+      continue
+    }
+    const placing = under(upper, model, wall, bays, solid)
+    put(box, model, placing, nearestPlace(placing.wanted, model.cutout, placing.rooms, obstacles))
   }
   const order = new Map(wanted.map(({ id }, n) => [id, n]))
   return placed.sort((a, b) => order.get(a.id)! - order.get(b.id)!)

@@ -1,61 +1,46 @@
-import type { Finding } from '../finding'
 import type { Catalogue, Rules, Source, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import type { Member } from '../survey'
-import { words, type Figure } from '../units'
+import { words } from '../units'
 import { baysOf } from './bays'
-import { placeBoxes, type BoxPlan } from './boxes'
+import { boreFor } from './bore'
+import { isSignal, placeBoxes, type BoxPlan } from './boxes'
+import { cablesOf } from './cables'
+import { thickestOf } from './choose'
 import { packCircuits, type Feed } from './circuits'
-import { routesOf, type NoWay, type RoutePlan } from './routes'
-import { CONTINUOUS, heatOf, shareOf, type Load } from './draw'
+import { heatOf, shareOf, type Load } from './draw'
+import { lookFirst } from './lookFirst'
+import { portsOf, type Link } from './ports'
+import { heightsOf, routesOf, type NoWay, type Wanted } from './routes'
+import { screensOf, type Screen } from './screens'
+import { isOutside } from './fit'
+import { isFeed, nameOfSource } from './sources'
+import { waysOf } from './ways'
+import type { CircuitPlan, Wiring } from './wiring'
+import { worksOf } from './works'
 
 export { baysOf, type Bay } from './bays'
-export { cavityOf, type BoxPlan } from './boxes'
+export { blockingIn } from './blocking'
+export type { BoxPlan } from './boxes'
+export type { CablePlan } from './cables'
+export { carriedTo, missesBay, type Carried } from './carried'
 export { CONTINUOUS, type Load } from './draw'
+export { cavityOf, isOutside } from './fit'
+export type { Link } from './ports'
 export type { RoutePlan } from './routes'
-export type { Method } from './ways'
-
-/** A circuit with the screens that it feeds. */
-export interface CircuitPlan {
-  id: string
-  name: string
-  screens: string[]
-  /** What its screens draw at most, and as a rule, W. */
-  watts: number
-  typical: number
-  /** The same at most, A, without what is on it already. */
-  amps: number
-  /** Share of its breaker that is used, %, with its working. */
-  share: Figure
-  /** When each screen starts after the first, s. */
-  starts: { screen: string, after: number }[]
-}
-
-/** How a wall is wired. */
-export interface Wiring {
-  circuits: CircuitPlan[]
-  boxes: BoxPlan[]
-  routes: RoutePlan[]
-  /** Boxes that nothing leads to. */
-  noWay: NoWay[]
-  /** Every screen that draws power, and those that no circuit feeds. */
-  loads: Load[]
-  left: Load[]
-  heat: Figure
-}
+export { nameOfSource } from './sources'
+export type { Leg, Method } from './ways'
+export type { CircuitPlan, Wiring } from './wiring'
+export type { Works, OpeningPlan, BorePlan } from './works'
+export { wireFindings } from './findings'
+export { scheduleOf, type ScheduleLine } from './schedule'
+export { drawElectrician } from './electrician'
+export { drawLabels } from './labels'
 
 /** Screens that wait for no delay of their own start so long after one another, s. */
 const STAGGER = 1
 
-const nameOf = ({ id, name, kind }: Source) => name ?? `${kind} ${id}`
-const isFeed = ({ kind }: Source) => kind === 'circuit' || kind === 'outlet'
-
-function loadsOf(arrays: ArrayPlan[], { displays }: Catalogue): Load[] {
-  return arrays.flatMap(({ name, positions }) => positions.map(({ id, row, column, model, outer }): Load => {
-    const power = displays.find(display => display.id === model)?.power
-    return { screen: id, x: outer.x + outer.width / 2, y: outer.y + outer.height / 2, label: `${arrays.length > 1 ? `${name} ` : ''}R${row} C${column}`, ...power && { power } }
-  }))
-}
+const loadsOf = (screens: Screen[]): Load[] => screens.map(({ id, label, outer, shown }) => ({ screen: id, x: outer.x + outer.width / 2, y: outer.y + outer.height / 2, label, ...shown?.power && { power: shown.power } }))
 
 function startsOf(loads: Load[]): CircuitPlan['starts'] {
   let after = 0
@@ -65,54 +50,58 @@ function startsOf(loads: Load[]): CircuitPlan['starts'] {
   })
 }
 
-/** Works out how the arrays of a wall are wired: which circuit feeds which screen, and where the boxes go. */
+/** Which boxes a way is asked for, from where, and what its bundle has bored; those of a kit that lack a lower box are told. */
+function wantedWays(wall: Wall, boxes: BoxPlan[], feeds: Map<string, Source>, links: Link[], { cables = [] }: Catalogue): { wanted: Wanted[], noWay: NoWay[] } {
+  const noWay: NoWay[] = []
+  const wanted = boxes.flatMap((box): Wanted[] => {
+    if (!box.held) return []
+    const chosen = cables.find(({ id }) => id === box.cable)
+    const bundle = (kinds: string[]) => boreFor(kinds.flatMap(kind => thickestOf(kind, true, cables, chosen) ?? []))
+    if (isSignal(box.kind)) {
+      const fed = links.filter(({ to, from }) => from === undefined && box.for.includes(to))
+      return fed.length > 0 ? [{ box, kind: 'signal', source: fed[0]!.source, hole: bundle(fed.map(({ kind }) => kind)) }] : []
+    }
+    if (box.kind === 'kit-upper') {
+      const lower = boxes.find(other => other.kind === 'kit-lower' && other.held && other.for.some(id => box.for.includes(id)))
+      if (lower) return [{ box, kind: 'power', source: undefined, lower, hole: bundle(['power']) }]
+      noWay.push({ box: box.id, why: words`it has no lower box to be fed from` })
+      return []
+    }
+    const source = box.for.map(screen => feeds.get(screen)).find(found => found !== undefined)
+    return box.kind === 'power' && source ? [{ box, kind: 'power', source, hole: bundle(['power']) }] : []
+  })
+  return { wanted, noWay }
+}
+
+/** Works out how the arrays of a wall are wired: which circuit and which port feed which screen, where the boxes go, and the ways and cables to them. */
 export function wire(wall: Wall, members: Member[], arrays: ArrayPlan[], catalogue: Catalogue, rules: Rules): Wiring {
-  const loads = loadsOf(arrays, catalogue)
+  const screens = screensOf(wall, arrays, catalogue)
+  const loads = loadsOf(screens)
   const sources = (wall.sources ?? []).filter(isFeed)
   const feeds = sources.flatMap(({ id, amps, volts, loaded = 0 }): Feed[] => amps !== undefined && volts !== undefined ? [{ id, amps, volts, loaded }] : [])
-  const boxes = placeBoxes(wall, members, arrays, catalogue)
   const { fed, left } = packCircuits(loads.filter(({ power }) => power), feeds)
   const feeding = new Map(feeds.flatMap((feed, n) => fed[n]!.map(({ screen }) => [screen, sources.find(({ id }) => id === feed.id)!] as const)))
+  const { links, unported } = portsOf(wall, screens, catalogue.cables ?? [])
+
+  const boxes = placeBoxes(wall, members, arrays, screens, catalogue, rules)
+  const { wanted, noWay } = wantedWays(wall, boxes, feeding, links, catalogue)
+  const bays = baysOf(wall, members)
+  const [plates, cases] = [screens.flatMap(({ plate }) => plate ? [plate.rect] : []), screens.map(({ outer }) => outer)]
+  const apart = (rules.signalBesidePower ?? 'own-bay') === 'own-bay'
+  const ways = waysOf(wall, bays, members, heightsOf(wanted, wall), plates)
+  const found = routesOf(ways, wanted, cases, apart, rules)
+  const cables = cablesOf({ wall, screens: new Map(screens.map(screen => [screen.id, screen])), boxes, routes: found.routes, links, feeds: feeding, catalogue: catalogue.cables ?? [], rules })
+  const look = bays.length > 0 ? lookFirst(ways, wanted, found.routes, apart, rules) : undefined
   return {
-    ...routesOf(wall, baysOf(wall, members), members, boxes, feeding, rules),
+    routes: found.routes, noWay: [...noWay, ...found.noWay], links, unported, cables, works: worksOf(found.routes, cables, cases, isOutside(wall)), bays, ...look && { look },
     circuits: feeds.map((feed, n): CircuitPlan => {
       const share = shareOf(fed[n]!, feed)
       return {
-        id: feed.id, name: nameOf(sources.find(({ id }) => id === feed.id)!), screens: fed[n]!.map(({ screen }) => screen),
+        id: feed.id, name: nameOfSource(sources.find(({ id }) => id === feed.id)!), screens: fed[n]!.map(({ screen }) => screen),
         watts: fed[n]!.reduce((sum, { power }) => sum + power!.max, 0), typical: fed[n]!.reduce((sum, { power }) => sum + power!.typical, 0),
         amps: share.working[0]!.value, share, starts: startsOf(fed[n]!),
       }
     }),
     boxes, loads, left: feeds.length > 0 ? left : [], heat: heatOf(loads),
   }
-}
-
-/** What is wrong, doubtful or not known in the wiring of a wall; nothing is said of one where nobody has begun to wire. */
-export function wireFindings(wall: Wall, { circuits, boxes, loads, left, noWay }: Wiring): Finding[] {
-  const sources = (wall.sources ?? []).filter(isFeed)
-  if (sources.length === 0 && boxes.length === 0) return []
-  const about = { stage: 'wire', subject: { kind: 'wall', id: wall.id } } as const
-  const unknown = loads.filter(({ power }) => !power)
-  const labels = (list: Load[]) => list.slice(0, 6).map(({ label }) => label).join(', ') + (list.length > 6 ? ` and ${list.length - 6} more` : '')
-  const over = circuits.filter(({ share }) => share.value > 100 * CONTINUOUS + 1e-9)
-  return [
-    ...sources.filter(({ amps, volts }) => amps === undefined || volts === undefined).map((source): Finding => ({
-      ...about, severity: 'stop', code: 'circuit-not-known', message: words`The ${source.amps === undefined ? 'breaker' : 'voltage'} of ${nameOf(source)} is not known: nothing can be put on it.`, remedy: words`Read it at the panel and enter it.`,
-    })),
-    ...(wall.sources ?? []).filter(({ feature }) => feature !== undefined && !(wall.features ?? []).some(({ id }) => id === feature)).map((source): Finding => ({
-      ...about, severity: 'stop', code: 'source-gone', message: words`${nameOf(source)} was at ${source.feature!}, which is not on the wall any more.`, remedy: words`Say where it is now, or take it away.`,
-    })),
-    ...unknown.length > 0 && sources.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'power-not-known', message: words`What ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`, remedy: words`Give typical and most in the catalogue, from the display’s sheet.` }] : [],
-    ...left.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'circuit-full', message: words`No circuit has room for ${labels(left)}: ${String(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)))} W at most.`, remedy: words`Have another circuit brought, or take load off one that is there.` }] : [],
-    ...over.map((circuit): Finding => ({ ...about, severity: 'stop', code: 'circuit-overloaded', message: words`What is on ${circuit.name} already is over 80 % of its breaker.`, remedy: words`Take load off it; nothing more may go on.` })),
-    ...circuits.some(({ screens }) => screens.length > 0) ? [{ ...about, severity: 'note' as const, code: 'licensed-people', message: words`Fixed wiring, its protection and its testing are for licensed people under local code. Isolate, lock and prove dead before a box is opened; detect live cables before cutting.` }] : [],
-    ...noWay.map(({ box, why }): Finding => ({
-      stage: 'wire', subject: { kind: 'box', id: box }, severity: wall.void === undefined ? 'caution' : 'stop', code: wall.void === undefined ? 'void-not-known' : 'no-way', message: words`Nothing leads to box ${box}: ${why}.`,
-      remedy: wall.void === undefined ? words`Say in Wire, under Routes, what is open.` : words`Feed it from an outlet in its bay, run a raceway on the face, or have a void opened.`,
-    })),
-    ...boxes.filter(({ held }) => !held).map((box): Finding => ({
-      stage: 'wire', subject: { kind: 'box', id: box.id }, severity: 'stop', code: 'box-no-place', message: words`Box ${box.id}: ${box.wrong.reduce((text, each, n) => n === 0 ? each : words`${text}; ${each}`, [])}.`,
-      ...box.nearest ? { remedy: words`It would do at ${box.nearest.x} along and ${box.nearest.y} up.` } : { remedy: words`Take a smaller or shallower box, another bay, or a surface box.` },
-    })),
-  ]
 }

@@ -6,6 +6,7 @@ import { planWall } from '../plan'
 import { textToString } from '../units'
 import { baysOf } from './bays'
 import { cutoutAt, inTheWay, nearestPlace, type Obstacle } from './place'
+import { placeTogether } from './together'
 
 const box: BoxModel = { id: 'p1', kind: 'power', cutout: { width: 70, height: 108 }, depth: 62, clamps: { min: 6, max: 32 } }
 /** The example job with boxes, planned; what is said of its wiring too. */
@@ -75,7 +76,8 @@ describe('a box', () => {
 
   it('of a kit has its lower end under the upper one, in the same bay, its top in line with the outlet', () => {
     const { boxes: [lower, upper], said } = wired([{ id: 'l', kind: 'kit-lower', model: 'p1', for: ['a1-r2c1'] }, { id: 'u', kind: 'kit-upper', model: 'p1', for: ['a1-r2c1'] }])
-    expect(said).toEqual([])
+    // Nothing is said yet of where its power comes from.
+    expect(said.map(([code]) => code)).toEqual(['kit-without-outlet'])
     // The outlet's top is at 300 + 120.
     expect([lower!.x, lower!.cutout.y + lower!.cutout.height, lower!.bay]).toEqual([upper!.x, 420, upper!.bay])
   })
@@ -99,9 +101,79 @@ describe('a box', () => {
   it('of the surface kind needs no bay: on concrete it goes behind its display', () => {
     const { said, boxes } = wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'] }], (job) => {
       job.walls[0]!.structure = { kind: 'concrete', thickness: 200, strength: 28 }
-      job.catalogue.boxes![0]!.surface = true
+      Object.assign(job.catalogue.boxes![0]!, { surface: true, depth: 42 })
     })
     expect([said, boxes[0]!.held, cutoutAt(boxes[0]!, box.cutout)]).toEqual([[], true, boxes[0]!.cutout])
+  })
+})
+
+describe('a box that is moved', () => {
+  it('never ends over a member, a plate, a bracket or blocking unsaid', () => {
+    let [held, wrong] = [0, 0]
+    fc.assert(fc.property(fc.integer({ min: 1400, max: 4700 }), fc.integer({ min: 900, max: 2500 }), (x, y) => {
+      const { plan, boxes: [put], said } = wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'], x, y }], (job) => { job.walls[0]!.blocking = [{ id: 'k1', y: 1900, found: true, x1: 1900, x2: 2300 }] })
+      const { cutout } = put!
+      const [a1, position] = [plan.arrays[0]!, plan.arrays[0]!.positions[0]!]
+      const runsInto = (r: { x: number, y: number, width: number, height: number }) => cutout.x < r.x + r.width && r.x < cutout.x + cutout.width && cutout.y < r.y + r.height && r.y < cutout.y + cutout.height
+      const bad = plan.members.some(({ centre, width }) => runsInto({ x: centre - width / 2, y: 0, width, height: 3300 }))
+        || a1.positions.some(each => runsInto(each.plate!.rect) || runsInto({ x: each.pattern.x - 200, y: each.pattern.y - 200, width: 400, height: 400 }))
+        || runsInto({ x: 1900, y: 1881, width: 400, height: 38 })
+        || cutout.x < position.outer.x || cutout.x + cutout.width > position.outer.x + position.outer.width || cutout.y < position.outer.y || cutout.y + cutout.height > position.outer.y + position.outer.height
+      if (bad) expect([put!.held, said.map(([code]) => code)]).toEqual([false, ['box-no-place']])
+      if (put!.held) held++
+      else wrong++
+      if (put!.nearest) expect(wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'], ...put!.nearest }], (job) => { job.walls[0]!.blocking = [{ id: 'k1', y: 1900, found: true, x1: 1900, x2: 2300 }] }).boxes[0]!.held).toBe(true)
+    }), { numRuns: 120 })
+    expect([held, wrong].every(count => count > 0)).toBe(true)
+  })
+})
+
+describe('boxes of one screen', () => {
+  it('are placed together: as many as any choice of rooms would, and then as near as can be', () => {
+    const rect = (size: number) => fc.record({ x: fc.integer({ min: 0, max: 300 }), y: fc.integer({ min: 0, max: 300 }), width: fc.integer({ min: 20, max: size }), height: fc.integer({ min: 20, max: size }) })
+    const seeking = fc.record({ size: fc.record({ width: fc.integer({ min: 20, max: 60 }), height: fc.integer({ min: 20, max: 60 }) }), kind: fc.constantFrom('power' as const, 'signal' as const), wanted: fc.record({ x: fc.integer({ min: 0, max: 400 }), y: fc.integer({ min: 0, max: 400 }) }) })
+    fc.assert(fc.property(fc.array(rect(140), { minLength: 1, maxLength: 3 }), fc.array(rect(60), { maxLength: 3 }), fc.array(seeking, { minLength: 2, maxLength: 2 }), (spaces, things, boxes) => {
+      const rooms = spaces.map((space, bay) => ({ ...space, bay }))
+      const obstacles = things.map(thing => ({ ...thing, name: 't' }))
+      const found = placeTogether(boxes.map(each => ({ ...each, rooms, obstacles: [] })), obstacles, { power: new Set(), signal: new Set() }, { ownBays: true, apart: 50 })
+      const far = (list: typeof found) => list.reduce((sum, at, n) => sum + (at ? Math.hypot(at.x - boxes[n]!.wanted.x, at.y - boxes[n]!.wanted.y) : 0), 0)
+      // Every choice of a room for each, the first placed first and the second placed first.
+      const answers: typeof found[] = []
+      for (const own of [true, false]) {
+        for (const [a, b] of [[0, 1], [1, 0]] as const) {
+          for (const roomA of [undefined, ...rooms]) {
+            for (const roomB of [undefined, ...rooms]) {
+              if (own && roomA && roomA === roomB && boxes[0]!.kind !== boxes[1]!.kind) continue
+              const first = roomA && nearestPlace(boxes[a]!.wanted, boxes[a]!.size, [roomA], obstacles)
+              const taken = first ? [{ x: first.x - boxes[a]!.size.width / 2 - 10, y: first.y - boxes[a]!.size.height / 2 - 10, width: boxes[a]!.size.width + 20, height: boxes[a]!.size.height + 20, name: 'first' }] : []
+              const second = roomB && nearestPlace(boxes[b]!.wanted, boxes[b]!.size, [roomB], [...obstacles, ...taken])
+              if ((roomA && !first) || (roomB && !second)) continue
+              answers.push(a === 0 ? [first, second] : [second, first])
+            }
+          }
+        }
+        // Only where fewer are placed with bays of their own is that given up.
+        if (answers.some(each => each.every(at => at !== undefined))) break
+      }
+      const count = (list: typeof found) => list.filter(at => at !== undefined).length
+      const most = Math.max(...answers.map(count))
+      expect(count(found)).toBe(most)
+      const least = Math.min(...answers.filter(each => count(each) === most).map(far))
+      expect(far(found)).toBeLessThanOrEqual(least + 1e-6)
+    }), { numRuns: 200 })
+  })
+
+  it('are a kit’s upper and lower one in a bay where both have a place', () => {
+    // Before the bay that the upper one would be in stands a duct down to the floor, where the lower box would be.
+    const narrow = (job: Job) => void (job.walls[0]!.structure.members = studs(1600, 1900, 2300, 2900, 3300, 3950, 4350))
+    const { boxes: [upper, lower] } = wired([{ id: 'u', kind: 'kit-upper', model: 'p1', for: ['a1-r1c1'] }, { id: 'l', kind: 'kit-lower', model: 'p1', for: ['a1-r1c1'] }], narrow)
+    const { boxes: [moved, below], said } = wired([{ id: 'u', kind: 'kit-upper', model: 'p1', for: ['a1-r1c1'] }, { id: 'l', kind: 'kit-lower', model: 'p1', for: ['a1-r1c1'] }], (job) => {
+      narrow(job)
+      job.walls[0]!.features!.push({ id: 'd', kind: 'duct', x: upper!.x - 150, y: 0, width: 300, height: 600 })
+    })
+    expect([upper!.held, lower!.held, moved!.held, below!.held]).toEqual([true, true, true, true])
+    expect(moved!.bay).toEqual(below!.bay)
+    expect([moved!.bay[0] === upper!.bay[0], said.map(([code]) => code)]).toEqual([false, ['kit-without-outlet']])
   })
 })
 

@@ -1,4 +1,4 @@
-import type { Shape } from '../../core/mark/sheet'
+import type { Shape } from '../../core/svg'
 import { runsOf } from './typefaces'
 
 const number = (value: string | number | undefined, otherwise = 0) => value === undefined ? otherwise : Number(value)

@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit'
-import type { Shape, Sheet } from '../../core/mark/sheet'
+import type { Sheet } from '../../core/sheet'
+import type { Shape } from '../../core/svg'
 import { draw, type Pen } from './draw'
 import { undrawable } from './typefaces'
 

@@ -1,5 +1,5 @@
-import type { SheetOptions, PaperName } from '../../core/mark/sheet'
-import { PAPERS } from '../../core/mark/sheet'
+import type { SheetOptions } from '../../core/mark/sheet'
+import { PAPERS, type PaperName } from '../../core/sheet'
 import type { UnitSystem } from '../../core/units'
 import type { SheetFormat } from '../work/tasks'
 import { apiError } from './apiError'

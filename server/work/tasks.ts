@@ -1,13 +1,17 @@
 import { arrange, pixelMap, testPicture } from '../../core/arrange'
 import { arraysOf, InvalidJob, validateJob, type Fault, type Job } from '../../core/job'
 import { asBuilt } from '../../core/log'
-import { drawSheet, sheetAsSvg, type SheetOptions } from '../../core/mark/sheet'
+import { drawSheet, type SheetOptions } from '../../core/mark/sheet'
 import { contextOf, planWall } from '../../core/plan'
 import { planFile } from '../../core/plan/planFile'
+import { PAPERS, sheetAsSvg } from '../../core/sheet'
+import { drawElectrician, drawLabels, scheduleOf } from '../../core/wire'
 import { marksAsCsv } from '../sheets/csv'
 import { sheetAsPdf } from '../sheets/pdf'
+import { scheduleAsCsv } from '../sheets/scheduleCsv'
 
 export type SheetFormat = 'pdf' | 'svg' | 'csv'
+export type WiringSheet = 'electrician' | 'labels' | 'schedule'
 
 /** The pixel map of an array with what it was made of, or undefined where there is no such array with screens. */
 function pixelsOf(job: Job, id: string | undefined) {
@@ -30,6 +34,16 @@ export const TASKS = {
     if (format === 'csv') return `\uFEFF${marksAsCsv(plan.marking.marks, options)}`
     const sheet = drawSheet(job, wall, plan, options)
     return format === 'svg' ? sheetAsSvg(sheet) : sheetAsPdf(sheet, `${job.site.name}, ${wall.name}: mark-out`)
+  },
+
+  /** What is printed of the wiring of a job's one wall: the electrician's sheet and the labels as PDF, the schedule as CSV. */
+  async wiring({ job: text, as, options: { paper, units, precision } }: { job: string, as: WiringSheet, options: SheetOptions }): Promise<Uint8Array | string> {
+    const job = JSON.parse(text) as Job
+    const wall = job.walls[0]!
+    const { wiring, arrays } = planWall(wall, contextOf(job), asBuilt(job.log, wall))
+    if (as === 'schedule') return `\uFEFF${scheduleAsCsv(scheduleOf(wiring), units, precision)}`
+    const title = `${job.site.name}, ${wall.name}: ${as === 'labels' ? 'cable labels' : 'electrician’s sheet'}`
+    return sheetAsPdf(as === 'labels' ? drawLabels(scheduleOf(wiring), PAPERS[paper], units, precision) : drawElectrician({ site: job.site.name, wall, cases: arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer)), wiring, units, precision }, PAPERS[paper]), title)
   },
 
   /** The pixel map of an array, by its id or the first, and the labelled test picture. */

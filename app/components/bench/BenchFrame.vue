@@ -10,10 +10,10 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
 <template>
   <!-- The findings scroll by themselves, so that the decisions stay in sight; a low window scrolls as a whole. -->
   <section class="flex h-full flex-col overflow-y-auto px-4 py-3" :aria-label="title" tabindex="-1">
-    <h1 class="text-xl font-bold leading-tight">
+    <h1 class="text-xl font-bold leading-tight max-md:sr-only">
       {{ title }}
     </h1>
-    <p v-if="summary" class="mt-0.5 text-sm text-ink-soft">
+    <p v-if="summary" class="mt-0.5 text-sm text-ink-soft max-md:sr-only">
       {{ summary }}
     </p>
     <WaitsNote :stage="stage" class="mt-1" />

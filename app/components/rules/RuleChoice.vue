@@ -17,9 +17,6 @@ const from = computed(() => levelOfRule(rule.key, levels))
       </RadioGroupLabel>
       <span class="text-sm text-ink-soft" data-testid="chosen-by">{{ CHOSEN_BY[from ?? 'default'] }}</span>
     </div>
-    <p v-if="!rule.planned" class="text-sm text-ink-soft">
-      Kept and printed; plans do not follow it yet.
-    </p>
     <RadioGroupOption v-for="school in rule.schools" :key="school.value" v-slot="{ checked, active }" :value="school.value" class="mt-2 cursor-pointer focus:outline-none">
       <div class="flex gap-3 rounded border bg-paper p-3" :class="[checked ? 'border-pine' : 'border-hair', { 'outline-3 outline-offset-2 outline-focus': active }]">
         <span class="mt-0.5 grid size-5 shrink-0 place-items-center rounded-full border-2" :class="checked ? 'border-pine' : 'border-edge'"><span v-if="checked" class="size-2.5 rounded-full bg-pine" /></span>

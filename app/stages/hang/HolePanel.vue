@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Check, ChevronLeft, ChevronRight, X } from 'lucide-vue-next'
+import { Check, X } from 'lucide-vue-next'
 import type { Fault } from '~~/core/job'
 import type { MadeHole } from '~~/core/log'
 import { fromPrintedLevel, turned } from '~~/core/mark'
@@ -142,13 +142,8 @@ watch(steps, (list) => {
         <button type="button" class="press !min-h-14 !text-lg border-stop! text-stop!" @click="record('miss')">
           <X class="size-6" aria-hidden="true" /> Miss
         </button>
-        <button type="button" class="press !min-h-14 !text-lg" :disabled="index === 0" @click="go(-1)">
-          <ChevronLeft class="size-6" aria-hidden="true" /> Back
-        </button>
-        <button type="button" class="press press-first !min-h-14 !text-lg" :disabled="index === steps.length - 1" @click="go(1)">
-          Next <ChevronRight class="size-6" aria-hidden="true" />
-        </button>
       </div>
+      <BackNext class="mt-2" :first="index === 0" :last="index === steps.length - 1" @go="go" />
     </template>
   </div>
 </template>

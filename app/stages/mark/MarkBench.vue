@@ -2,7 +2,7 @@
 import { Download } from 'lucide-vue-next'
 import { accuracyOf, howTrue } from '~~/core/mark'
 import { chosenFigure } from '~~/core/rules'
-import type { PaperName } from '~~/core/mark/sheet'
+import type { PaperName } from '~~/core/sheet'
 import { parseLength, toleranceToString } from '~~/core/units'
 
 /** Mark: where dimensions run from, the level line, and the sheet as files. */
@@ -35,7 +35,7 @@ const levelActions: FieldActions<number | undefined> = {
 }
 const tolerance = (mm: number) => toleranceToString(mm, system.value)
 const holes = computed(() => marking.value?.marks.filter(({ kind }) => kind === 'hole').length ?? 0)
-const PAPERS: { value: PaperName, label: string }[] = [{ value: 'a3', label: 'A3' }, { value: 'letter', label: 'Letter' }]
+const PAPERS: { value: PaperName, label: string }[] = [{ value: 'a3', label: 'A3' }, { value: 'a4', label: 'A4' }, { value: 'letter', label: 'Letter' }]
 const choosePaper = (name: string) => {
   paper.value = name as PaperName
   return []

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { drawSheet, pageAsSvg } from '~~/core/mark/sheet'
+import { drawSheet } from '~~/core/mark/sheet'
+import { pageAsSvg } from '~~/core/sheet'
 
 /** The mark-out sheet as it will be printed. */
 const store = useWallStore()

@@ -8,7 +8,7 @@ const SheetPreview = defineAsyncComponent(sheet)
 function useCanvas(): ComputedRef<Canvas> {
   const { preview } = useSheetView()
   const { holes } = useTape()
-  return computed(() => ({ showPlates: true, tape: holes.value, inPlace: preview.value ? SheetPreview : undefined }))
+  return computed(() => ({ showPlates: true, wiring: 'cut', tape: holes.value, inPlace: preview.value ? SheetPreview : undefined }))
 }
 
 const begun = ({ plan }: Standing) => (plan?.marking.marks.length ?? 0) > 0

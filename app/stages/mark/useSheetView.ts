@@ -1,4 +1,4 @@
-import type { PaperName } from '~~/core/mark/sheet'
+import type { PaperName } from '~~/core/sheet'
 
 /** Which paper the sheet is for, and whether it is looked at. */
 export function useSheetView() {

@@ -76,7 +76,7 @@ const setOr = (key: 'fireRating' | 'linedIn' | 'windSpeed', label: string) => (v
       </h2>
       <div v-if="wall.blocking?.length" class="max-h-36 overflow-y-auto" tabindex="0" aria-label="Rows of blocking">
         <div v-for="(row, index) in wall.blocking" :key="row.id" class="mt-1 flex items-end gap-2">
-          <LengthField class="flex-1" :label="`Height of ${row.id}`" :value="row.y" :actions="field('Height of blocking', (wall, mm) => { wall.blocking![index]!.y = mm })" />
+          <LengthField class="flex-1" :label="`Height of ${row.id}${row.x1 === undefined ? '' : ', one bay'}`" :value="row.y" :actions="field('Height of blocking', (wall, mm) => { wall.blocking![index]!.y = mm })" />
           <ChoiceField class="flex-1" label="It is" :value="row.found ? 'found' : 'suspected'" :options="[{ value: 'found', label: 'found' }, { value: 'suspected', label: 'suspected' }]" :commit="value => store.edit('Blocking', wall => { wall.blocking![index]!.found = value === 'found' })" />
           <button type="button" class="press !px-2" :aria-label="`Take ${row.id} away`" @click="store.edit('Take blocking away', wall => { wall.blocking!.splice(index, 1) })">
             <X class="size-4" aria-hidden="true" />

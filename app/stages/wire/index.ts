@@ -5,15 +5,23 @@ const ledger = () => import('./WireLedger.vue')
 
 function useCanvas(): ComputedRef<Canvas> {
   const { holes } = useTape()
-  return computed(() => ({ showPlates: true, wiring: true, tape: holes.value }))
+  const { panel, stopping } = useWire()
+  const { movingBox, moved } = useBoxDrag()
+  return computed(() => ({
+    showPlates: true, wiring: true, tape: holes.value, movable: panel.value === 'boxes' ? 'boxes' : undefined, movingBox, moved,
+    draws: panel.value === 'routes' && stopping.value ? 'point' : undefined,
+  }))
 }
 
 const begun = ({ wall }: Standing) => (wall?.sources?.length ?? 0) > 0 || (wall?.boxes?.length ?? 0) > 0
 
-/** Wire: which circuit feeds which screen, and where the boxes go. */
+/** Wire: which circuit and player feed which screen, where the boxes go, and the ways and cables to them. */
 export const wireStage: StageRoom = {
   id: 'wire', title: 'Wire', does: 'Circuits, boxes, and the way through the wall',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas, begun,
-  settled: now => begun(now) && (now.plan?.wiring.left.length ?? 1) === 0 && (now.plan?.wiring.boxes.every(({ held }) => held) ?? false),
-  parts: [bench, ledger, () => import('./PowerPanel.vue'), () => import('./BoxesPanel.vue'), () => import('./RoutesPanel.vue')],
+  settled: (now) => {
+    const { left = [], boxes = [], noWay = [], cables = [] } = now.plan?.wiring ?? {}
+    return begun(now) && now.plan !== undefined && left.length === 0 && boxes.every(({ held }) => held) && noWay.length === 0 && cables.every(({ taken }) => taken !== undefined)
+  },
+  parts: [bench, ledger, () => import('./PowerPanel.vue'), () => import('./BoxesPanel.vue'), () => import('./RoutesPanel.vue'), () => import('./SchedulePanel.vue')],
 }

@@ -2,13 +2,15 @@ import type { Finding } from '../../finding'
 import type { Wall } from '../../job'
 import type { ArrayPlan } from '../../mount'
 import type { Member } from '../../survey'
+import type { Wiring } from '../../wire'
 import type { Marking } from '../index'
 import { levelAt } from '../level'
 import { rowsOf } from '../marks'
-import { group, INK, label, line, rect, type Shape } from './svg'
+import { INK, label } from '../../sheet'
+import { group, line, rect, type Shape } from '../../svg'
 
 /** What a sheet shows of a wall's plan. */
-export interface Shown { members: Member[], arrays: ArrayPlan[], marking: Marking, findings: Finding[] }
+export interface Shown { members: Member[], arrays: ArrayPlan[], wiring: Wiring, marking: Marking, findings: Finding[] }
 
 /** From the wall to the paper: x and y of the wall's lower left corner on paper, mm, and the reduction 1:n. */
 export interface View { left: number, foot: number, scale: number }
@@ -16,6 +18,8 @@ export interface View { left: number, foot: number, scale: number }
 const THIN = { 'stroke': INK, 'stroke-width': 0.18, 'fill': 'none' }
 const HEAVY = { ...THIN, 'stroke-width': 0.5 }
 const MEMBER = { 'fill': '#efe6d2', 'stroke': '#a58a55', 'stroke-width': 0.12 }
+/** What is cut or bored for cables. */
+const CUT = { ...THIN, stroke: '#9d231b' }
 const CHAIN = { 'stroke': '#2350a0', 'stroke-width': 0.25, 'stroke-dasharray': '4 1 0.8 1' }
 
 /** The wall drawn to scale for paper: members, features, cases, plates, holes, level and centre lines. */
@@ -38,10 +42,16 @@ export function drawWall(wall: Wall, plan: Shown, { left, foot, scale }: View): 
     ]),
     line(x(outline.x + outline.width / 2), y(outline.y) + 3, x(outline.x + outline.width / 2), y(outline.y + outline.height) - 3, CHAIN),
   ])
+  const cross = (at: { x: number, y: number }, by: number) => group({}, line(x(at.x) - by, y(at.y) - by, x(at.x) + by, y(at.y) + by, CUT), line(x(at.x) - by, y(at.y) + by, x(at.x) + by, y(at.y) - by, CUT))
+  const wiring = [
+    ...plan.wiring.boxes.filter(({ held, kind }) => held && kind !== 'floor').map(({ cutout }) => box(cutout, { ...CUT, 'stroke-width': 0.35 })),
+    ...plan.wiring.works.openings.map(({ rect }) => box(rect, { ...CUT, 'stroke-dasharray': '0.8 0.5' })),
+    ...plan.wiring.works.bores.map(bore => cross(bore, 0.8)),
+  ]
   const level = levelLine
     ? [line(x(0) - 3, y(levelAt(levelLine, 0)), x(wall.width) + 3, y(levelAt(levelLine, wall.width)), CHAIN), label('level line', x(0) + 1, y(levelAt(levelLine, 0)) - 0.8, 2.4, { fill: '#2350a0' })]
     : []
-  return group({}, ...members, box({ x: 0, y: 0, width: wall.width, height: wall.height }, HEAVY), ...features, ...arrays, ...level)
+  return group({}, ...members, box({ x: 0, y: 0, width: wall.width, height: wall.height }, HEAVY), ...features, ...arrays, ...wiring, ...level)
 }
 
 /** Ticks of the top row of holes along the foot of the drawing: one laying of the tape. */

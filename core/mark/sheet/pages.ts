@@ -3,14 +3,14 @@ import { HOUSE_RULES, chosenFigure, chosenOption, rulesFor } from '../../rules'
 import { formatLength, stepOf, textToString, toleranceToString, type Precision, type UnitSystem } from '../../units'
 import { accuracyOf, howTrue } from '../accuracy'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
-import { PAPERS, scaleFor, type Paper, type PaperName } from './paper'
-import { element, group, INK, label, line, rect, STOP, STOP_WASH, svgText, type Shape } from './svg'
+import { footLine, INK, inLines, label, PAPERS, scaleFor, STOP, STOP_WASH, type Paper, type PaperName, type Sheet } from '../../sheet'
+import { group, line, rect, type Shape } from '../../svg'
 import { TABLE_HEADS, tableOf, type TableRow } from './table'
 
 export interface SheetOptions { paper: PaperName, units: UnitSystem, precision: Precision }
 
-/** A mark-out sheet: what is drawn on each page, in mm of paper, and the first one's scale, 1:n. */
-export interface Sheet { pages: Shape[], scale: number, paper: Paper }
+/** A mark-out sheet, with the scale of its first page, 1:n. */
+export interface MarkSheet extends Sheet { scale: number }
 
 const LINE = 4.4
 const TEXT = 2.7
@@ -23,13 +23,6 @@ const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
 const LONGEST_NAME = 34
 /** A name that is too long without its middle: its end tells marks of one array apart. */
 const inShort = (name: string) => name.length <= LONGEST_NAME ? name : `${name.slice(0, 10)}…${name.slice(11 - LONGEST_NAME)}`
-
-/** A text in lines that a sheet's width holds, at a size of type. */
-function inLines(text: string, { width, margin }: Paper, size: number): string[] {
-  // A letter is a little over half its size wide, in any type that may stand in for the sheet's own.
-  const letters = Math.floor((width - 2 * margin) / (0.56 * size))
-  return (text.match(new RegExp(`.{1,${letters}}(\\s|$)`, 'g')) ?? []).map(line => line.trim())
-}
 
 const RULES = 2.5
 /** What the firm chose where good installers disagree. */
@@ -88,13 +81,6 @@ function decisionPages(decisions: string[], head: number, paper: Paper): Shape[]
     ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT))))
 }
 
-function footLine({ width, height, margin }: Paper, page: number, pages: number): Shape {
-  return group({},
-    label('Planning aid. Makers’ instructions, local code and licensed people come first. Detect live cables before drilling. Power off and proved dead.', margin, height - margin - 3.4, 2.6),
-    label('Not checked here: the studs, slab or ceiling themselves, and restraint in earthquakes. Ask an engineer where either may govern.', margin, height - margin, 2.6),
-    label(`page ${page} of ${pages}`, width - margin, height - margin, 2.6, { 'text-anchor': 'end' }))
-}
-
 /** A bar of known length, so that a print that was scaled to fit can be told. */
 function scaleBar(x: number, y: number, units: UnitSystem): Shape {
   const [length, text] = units === 'metric' ? [100, 'this bar is 100 mm long'] : [101.6, 'this bar is 4 in long']
@@ -136,7 +122,7 @@ function fillTable(rows: TableRow[], top: number, paper: Paper): { drawn: Shape 
  * Draws the mark-out sheet of one wall: the wall to a stated scale with the tape along its foot,
  * then the table of every mark, on as many pages as it takes.
  */
-export function drawSheet(of: Job, wall: Wall, plan: Shown, options: SheetOptions): Sheet {
+export function drawSheet(of: Job, wall: Wall, plan: Shown, options: SheetOptions): MarkSheet {
   const job = { ...of, rules: rulesFor(of, wall) }
   const paper = PAPERS[options.paper]
   const { margin } = paper
@@ -158,19 +144,4 @@ export function drawSheet(of: Job, wall: Wall, plan: Shown, options: SheetOption
   bodies.push(...decisionPages([...stripsOf(plan, options), ...decisionsOf(plan, options.units)], deep, paper))
   const head = titleBlock(job, wall, plan, scale, paper, options)
   return { pages: bodies.map((body, n) => group({}, head, body, footLine(paper, n + 1, bodies.length))), scale, paper }
-}
-
-/** One page of a sheet as an SVG file of its own. */
-export function pageAsSvg({ pages, paper: { width, height } }: Sheet, n: number): string {
-  return svgText(element('svg', {
-    xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${height}mm`, viewBox: `0 0 ${width} ${height}`,
-  }, rect(0, 0, width, height, { fill: '#ffffff' }), pages[n]!))
-}
-
-/** All pages of a sheet below one another in a single SVG file. */
-export function sheetAsSvg({ pages, paper: { width, height } }: Sheet): string {
-  const tall = pages.length * height
-  return svgText(element('svg', {
-    xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${tall}mm`, viewBox: `0 0 ${width} ${tall}`,
-  }, rect(0, 0, width, tall, { fill: '#ffffff' }), ...pages.map((page, n) => group({ transform: `translate(0 ${n * height})` }, page))))
 }

@@ -3,12 +3,12 @@ import { exampleJob } from '../../../tests/fixtures/job'
 import type { ScreenArray } from '../../job'
 import { NOTHING_BUILT, type Override } from '../../log'
 import { planWall } from '../../plan'
-import { drawSheet, pageAsSvg, PAPERS, tableOf, type Sheet, type SheetOptions } from './index'
-import { scaleFor } from './paper'
-import { element, svgText } from './svg'
+import { pageAsSvg, PAPERS, scaleFor } from '../../sheet'
+import { element, svgText } from '../../svg'
+import { drawSheet, tableOf, type MarkSheet, type SheetOptions } from './index'
 
 /** A sheet with its pages as SVG text. */
-const written = (sheet: Sheet) => ({ whole: sheet, sheet: { ...sheet, pages: sheet.pages.map(svgText) } })
+const written = (sheet: MarkSheet) => ({ whole: sheet, sheet: { ...sheet, pages: sheet.pages.map(svgText) } })
 function drawn(options: Partial<SheetOptions> = {}, rows = 2, columns = 3) {
   const job = exampleJob()
   const wall = job.walls[0]!

@@ -1,13 +1,14 @@
-import type { UnitSystem } from '../../units'
+import type { UnitSystem } from '../units'
 
-export type PaperName = 'a3' | 'letter'
+export type PaperName = 'a3' | 'a4' | 'letter'
 
 /** A sheet of paper lying on its long side, mm. */
 export interface Paper { name: PaperName, title: string, width: number, height: number, margin: number }
 
-/** ISO 216 A3, and ANSI Letter of 11 × 8 1/2 in. */
+/** ISO 216 A3 and A4, and ANSI Letter of 11 × 8 1/2 in. */
 export const PAPERS: Record<PaperName, Paper> = {
   a3: { name: 'a3', title: 'A3', width: 420, height: 297, margin: 10 },
+  a4: { name: 'a4', title: 'A4', width: 297, height: 210, margin: 9 },
   letter: { name: 'letter', title: 'Letter', width: 279.4, height: 215.9, margin: 9 },
 }
 

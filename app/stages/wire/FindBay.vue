@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
+import { carriedTo, missesBay, type RoutePlan } from '~~/core/wire'
+
+/** How the bay of a route is found again from above or below, by a dimension or by a locator; and what to do when a tool is lost in the wall. */
+const { route } = defineProps<{ route: RoutePlan }>()
+const store = useWallStore()
+const { plan } = useWallPlan()
+const { show, showFine } = useUnits()
+const { heard, hold, connected } = useLocator()
+const side = computed(() => route.way === 'below' ? 'below' as const : 'above' as const)
+/** Where the route goes through the head or the foot of the wall; else where its box is. */
+const x = computed(() => route.legs.find(({ method }) => method === 'bored plate')?.to.x ?? route.path.at(-1)?.x ?? 0)
+const bay = computed(() => plan.value?.wiring.bays.find(({ from, to }) => x.value >= from && x.value <= to))
+const carried = computed(() => store.wall ? carriedTo(store.wall, x.value, side.value).slice(0, 3) : [])
+const found = ref<number>()
+watch([() => route.id, heard], () => { found.value = heard.value })
+const misses = computed(() => bay.value && found.value !== undefined ? missesBay(bay.value, found.value, route.hole) : undefined)
+const actions: FieldActions<number> = {
+  commit: (mm) => {
+    found.value = mm
+    return []
+  },
+}
+</script>
+
+<template>
+  <Disclosure v-slot="{ open }" as="section" class="border-t border-hair pt-1">
+    <DisclosureButton class="flex min-h-[var(--target)] w-full items-center justify-between text-left text-sm font-semibold">
+      Find the bay from {{ side }}<span class="text-xs font-normal text-ink-soft">{{ open ? 'hide' : 'show' }}</span>
+    </DisclosureButton>
+    <DisclosurePanel class="space-y-2 pb-1 text-sm" data-testid="find-bay">
+      <ul>
+        <li v-for="each in carried" :key="each.from">
+          <b class="figures">{{ showFine(Math.abs(each.off)) }}</b> to the {{ each.off >= 0 ? 'right' : 'left' }} of {{ each.from }}
+        </li>
+      </ul>
+      <p v-if="bay" class="text-xs text-ink-soft">
+        Measure it on both levels from one that is seen on both. The bay is free from {{ show(bay.from) }} to {{ show(bay.to) }}.
+      </p>
+      <div class="grid grid-cols-2 items-end gap-2">
+        <LengthField :key="`${route.id} ${found ?? ''}`" label="Found at, along" :value="found" :actions="actions" />
+        <button type="button" class="press" @click="hold(x)">
+          {{ connected ? 'Hold the locator there' : 'Use the practice locator' }}
+        </button>
+      </div>
+      <p v-if="misses !== undefined" role="status" :class="misses > 0 ? 'font-semibold text-stop' : 'text-good'">
+        {{ misses > 0 ? `That is ${showFine(misses)} outside the bay: do not bore there.` : `That is over the bay, with ${showFine(Math.min(found! - bay!.from, bay!.to - found!))} to its nearer side.` }}
+      </p>
+      <p class="text-xs text-ink-soft">
+        A tool lost in the wall: stop, leave its line tied off outside; try a magnet along the face, then a hook from the nearest opening. What cannot be had is left only if it is dry, bears on no cable and is written in the notes; never pull on a cable that holds it.
+      </p>
+    </DisclosurePanel>
+  </Disclosure>
+</template>

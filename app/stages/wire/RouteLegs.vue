@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import type { RoutePlan } from '~~/core/wire'
+
+/** A route leg by leg: how, how far, how long; and what it takes in all. */
+const { route } = defineProps<{ route: RoutePlan }>()
+const { show, suffix, bit } = useUnits()
+const { leg: current } = useWire()
+const far = ({ from, to }: RoutePlan['legs'][number]) => Math.hypot(to.x - from.x, to.y - from.y)
+const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
+</script>
+
+<template>
+  <div>
+    <ol class="space-y-1 text-sm">
+      <li v-for="(leg, n) in route.legs" :key="n" class="flex items-start gap-2" :class="{ 'font-semibold': n === current }">
+        <span class="figures w-3 shrink-0 text-right">{{ n + 1 }}</span>
+        <button type="button" class="text-left" @click="current = n">
+          <b v-if="far(leg) > 1" class="figures">{{ show(far(leg)) }}{{ suffix ? ` ${suffix}` : '' }}: </b>{{ howLeg(leg, bit, show) }}, to {{ show(leg.to.x) }} along and {{ show(leg.to.y) }} up, {{ Math.round(leg.minutes) }} min
+        </button>
+      </li>
+    </ol>
+    <p class="mt-1 text-sm">
+      {{ count(route.openings.length, 'opening', 'openings') }}, {{ count(route.seals, 'seal', 'seals') }}, {{ count(route.patches, 'patch', 'patches') }}<template v-if="route.guards">, {{ route.guards }} steel plates</template>; {{ route.people === 1 ? 'one person' : `${route.people} people` }} for the pull.<template v-if="route.seen > 1">
+        {{ show(route.seen) }} in sight.
+      </template><template v-if="route.otherwise">
+        From {{ route.otherwise.way }} it would take {{ Math.round(route.otherwise.minutes) }} min.
+      </template>
+    </p>
+  </div>
+</template>

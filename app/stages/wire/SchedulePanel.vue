@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { Download, Plus } from 'lucide-vue-next'
+
+/** Where signal comes from and by which cables, and what is printed of the wiring. */
+const store = useWallStore()
+const { plan } = useWallPlan()
+const { system, show } = useUnits()
+const { selectedOf } = useSelection()
+const { fine } = usePreferences()
+const sources = computed(() => (store.wall?.sources ?? []).filter(({ kind }) => kind === 'player' || kind === 'network'))
+const cables = computed(() => plan.value?.wiring.cables ?? [])
+const cable = computed(() => cables.value.find(({ id }) => id === selectedOf('cable')))
+const plates = computed(() => (store.wall?.features ?? []).filter(({ kind, id }) => kind === 'data-plate' && !sources.value.some(({ feature }) => feature === id)))
+const add = (kind: 'player' | 'network', feature?: string) => store.edit(kind === 'player' ? 'Add a player' : 'Add a data plate', wall => addSource(wall, kind, store.siteUnits, feature))
+useCommands([{ id: 'add-player', title: 'Add a player or rack', group: 'Wire', run: () => { add('player') } }])
+const address = (as: string) => `/api/sites/${store.site}/walls/${store.id}/wiring?as=${as}&units=${system.value}&fine=${fine.value ? 1 : 0}`
+const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'schedule', title: 'Schedule, CSV' }, { as: 'labels', title: 'Labels' }]
+</script>
+
+<template>
+  <div class="space-y-2.5">
+    <p v-if="sources.length === 0" class="text-sm">
+      Say where pictures and data come from: a player or rack, on the wall or elsewhere, or a data plate.
+    </p>
+    <SignalSource v-for="source in sources" :key="source.id" :source="source" />
+    <div class="grid grid-cols-2 gap-2">
+      <button type="button" class="press" @click="add('player')">
+        <Plus class="size-4" aria-hidden="true" /> Player or rack
+      </button>
+      <button type="button" class="press" @click="add('network', plates[0]?.id)">
+        <Plus class="size-4" aria-hidden="true" /> {{ plates[0] ? `Use ${plates[0].id}` : 'Data plate' }}
+      </button>
+    </div>
+    <div v-if="cables.length > 0" class="border-t border-hair pt-2">
+      <template v-if="cable">
+        <FigureLine :label="`${cable.kind}: ${cable.from} to ${cable.to}`" :figure="cable.needed" />
+        <p class="text-sm" data-testid="cable-card">
+          {{ cable.model ? `${cable.model.name ?? cable.model.id}, ${show(cable.taken ?? cable.needed.value)}` : 'No cable of the catalogue does.' }}{{ cable.model && !cable.model.plug ? ' on the reel' : '' }}
+        </p>
+      </template>
+      <p v-else class="text-sm">
+        {{ cables.length }} cables, listed below; choose one to see its sum.
+      </p>
+      <p v-if="store.unsaved" class="field-fault">
+        The files show the wall as last saved. Some changes are not saved yet.
+      </p>
+      <div class="mt-1 grid gap-2">
+        <a v-for="{ as, title } in FILES" :key="as" class="press" :href="address(as)" download>
+          <Download class="size-4" aria-hidden="true" /> {{ title }}
+        </a>
+      </div>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import type { CableModel, Source } from '~~/core/job'
+
+/** A player, a rack or a data plate: what it carries, to each screen or in a chain, where it is, and which of its ports are used. */
+const { source } = defineProps<{ source: Source }>()
+const { plan } = useWallPlan()
+const { show } = useUnits()
+const { offeredOf, take } = useModelChoice()
+const { readNumber, figure, change } = useSourceFields()
+const { labels } = useWire()
+const NOT_SIGNAL = new Set(['power', 'cord', 'loop'])
+const kinds = computed(() => [...new Set([...(offeredOf('cable', undefined) as CableModel[]).map(({ kind }) => kind), source.carries ?? ''])].filter(kind => kind && !NOT_SIGNAL.has(kind)).sort().map(kind => ({ value: kind, label: kind })))
+const carries = computed(() => source.carries ?? (source.kind === 'network' ? 'data' : 'picture'))
+const BY = [{ value: 'each', label: 'a cable to each screen' }, { value: 'chain', label: 'from screen to screen' }]
+/** The site holds every cable of the kind from then on, so that the one that reaches can be chosen. */
+function bring(kind: string) {
+  for (const cable of offeredOf('cable', undefined) as CableModel[]) if (cable.kind === kind || cable.kind === 'loop') take('cable', cable.id)
+}
+function carry(kind: string) {
+  bring(kind)
+  return change('What a source carries', source.id, { carries: kind })
+}
+const links = computed(() => plan.value?.wiring.links.filter(link => link.source.id === source.id) ?? [])
+const hops = computed(() => plan.value?.wiring.cables.filter(({ id, port }) => port === undefined && links.value.some(link => link.id === id)) ?? [])
+const longest = computed(() => hops.value.reduce((most, { needed }) => Math.max(most, needed.value), 0))
+const ports = computed(() => {
+  const byPort = new Map<number, string[]>()
+  for (const { port, to } of links.value) byPort.set(port, [...byPort.get(port) ?? [], to])
+  return [...byPort]
+})
+onMounted(() => bring(carries.value))
+</script>
+
+<template>
+  <SourceCard class="border-signal" :source="source" :label="source.kind === 'network' ? 'Data plate or switch' : 'Player or rack'" far="Cable to wall">
+    <ChoiceField class="mt-1" label="By" :value="source.by ?? 'each'" :options="BY" :commit="by => change('How a source feeds', source.id, { by: by as 'each' })" />
+    <div class="mt-1 grid grid-cols-[2fr_1fr] gap-2">
+      <ChoiceField label="Carries" :value="carries" :options="kinds" :commit="carry" />
+      <TypedField label="Ports" :shown="source.ports === undefined ? '' : String(source.ports)" :read="readNumber" :actions="figure(source.id, 'ports')" />
+    </div>
+    <template #after>
+      <p v-for="[port, screens] in ports" :key="port" class="text-sm" data-testid="port">
+        Port {{ port }}: {{ labels(screens).replaceAll(', ', ' → ') }}
+      </p>
+      <p v-if="longest > 0" class="text-sm text-ink-soft">
+        Longest hop {{ show(longest) }}.
+      </p>
+    </template>
+  </SourceCard>
+</template>

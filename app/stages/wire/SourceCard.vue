@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { X } from 'lucide-vue-next'
+import type { Source } from '~~/core/job'
+
+/** Where power or signal comes from: its name, what is told of it, and where it is: on the wall, or so much cable away from it. */
+const { source } = defineProps<{ source: Source, label: string, far: string }>()
+const store = useWallStore()
+const { length, clear, nameIt } = useSourceFields()
+</script>
+
+<template>
+  <section class="border-l-4 bg-paper px-2 py-1.5" :data-source="source.id" :aria-label="source.name ?? source.id">
+    <div class="flex items-end gap-2">
+      <NoteField class="flex-1" :label="label" :value="source.name ?? ''" :commit="text => nameIt(source.id, text)" />
+      <button type="button" class="press !px-2" :aria-label="`Take ${source.name ?? source.id} away`" @click="store.edit('Take a source away', wall => removeSource(wall, source.id))">
+        <X class="size-4" aria-hidden="true" />
+      </button>
+    </div>
+    <slot />
+    <p v-if="source.feature" class="mt-1 text-sm">
+      At {{ source.feature }} on the wall.
+    </p>
+    <div v-else class="mt-1 grid grid-cols-3 gap-2">
+      <LengthField :label="far" :value="source.away" :actions="length(source.id, 'away')" :clear="clear(source.id, 'away')" />
+      <LengthField label="or along wall" :value="source.x" :actions="length(source.id, 'x')" :clear="clear(source.id, 'x')" />
+      <LengthField label="and up" :value="source.y" :actions="length(source.id, 'y')" :clear="clear(source.id, 'y')" />
+    </div>
+    <slot name="after" />
+  </section>
+</template>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import type { RoutePlan } from '~~/core/wire'
+
+/** At the wall: the line stopped, and how high, told on the drawing or typed; or it went through. Either is entered in the wall and the log, and the next way is planned at once. */
+const { route } = defineProps<{ route: RoutePlan }>()
+const store = useWallStore()
+const { plan } = useWallPlan()
+const { stopping, stoppedAt } = useWire()
+const { show, system } = useUnits()
+const { name } = usePreferences()
+const NUDGE = computed(() => system.value === 'metric' ? 25 : 25.4)
+const fault = ref('')
+/** Whether somebody is asked who he is: the log keeps who found it. */
+const asking = ref(false)
+const done = ref('')
+
+function tell(result: 'through' | 'stopped', y?: number): boolean {
+  done.value = ''
+  if (!name.value.trim()) {
+    asking.value = true
+    fault.value = 'Write your name first: the log keeps who found it.'
+  }
+  else fault.value = store.record(name.value.trim(), { kind: 'fished', route: route.id, result, ...y !== undefined && { y } }).map(({ message }) => message).join(' ')
+  return fault.value === ''
+}
+const bays = () => plan.value?.wiring.bays ?? []
+/** The bay in which the route is at a height: blocking is found there, and is only likely elsewhere. */
+function bayAt(y: number) {
+  const leg = route.legs.find(({ from, to }) => Math.min(from.y, to.y) <= y && y <= Math.max(from.y, to.y) && Math.abs(from.y - to.y) > 1)
+  return leg && bays().find(({ from, to }) => leg.from.x >= from && leg.from.x <= to)
+}
+function stop(y: number) {
+  if (y < 0 || y > store.wall!.height) return [{ path: '$', message: `the wall is ${show(store.wall!.height)} high` }]
+  // What was typed stays until it can be kept.
+  if (!tell('stopped', y)) return [{ path: '$', message: 'Not kept yet' }]
+  const faults = store.edit('Blocking that a line met', wall => enterStopped(wall, y, bayAt(y)))
+  stopping.value = false
+  stoppedAt.value = undefined
+  done.value = `Blocking is entered at ${show(y)}; the way is found anew.`
+  return faults
+}
+function through() {
+  if (!tell('through')) return
+  store.edit('A line went through', wall => enterPassed(wall, route, bays()))
+  done.value = 'Entered: the bay is free on this way.'
+}
+watch(() => route.id, () => { fault.value = done.value = '' })
+</script>
+
+<template>
+  <div class="mt-2">
+    <label v-if="asking" class="field-label mb-1">Your name<input v-model="name" class="field-input" autocomplete="name" maxlength="200" @change="asking = !name.trim(); fault = ''"></label>
+    <div class="grid grid-cols-2 items-end gap-2">
+      <button type="button" class="press !min-h-12 border-stop! text-stop!" :aria-pressed="stopping" @click="stopping = !stopping; stoppedAt = undefined">
+        It stopped
+      </button>
+      <button type="button" class="press !min-h-12" @click="through">
+        It went through
+      </button>
+    </div>
+    <p v-if="stopping && stoppedAt === undefined" class="mt-1 text-sm" role="status">
+      Tap the drawing at the height, or type it.
+    </p>
+    <div class="mt-1 grid gap-2" :class="stoppedAt === undefined ? 'grid-cols-1' : 'grid-cols-2 items-end'">
+      <LengthField :key="`${route.id} ${store.wall?.blocking?.length ?? 0} ${stoppedAt ?? ''}`" label="It stopped at, above the floor" :value="stoppedAt" :actions="{ commit: stop }" />
+      <button v-if="stoppedAt !== undefined" type="button" class="press press-first !min-h-12" @click="stop(stoppedAt)">
+        Stopped here
+      </button>
+      <template v-if="stoppedAt !== undefined">
+        <button v-for="by in [-NUDGE, NUDGE]" :key="by" type="button" class="press" @click="stoppedAt = Math.max(0, stoppedAt! + by)">
+          {{ by > 0 ? '+' : '−' }}{{ show(Math.abs(by)) }}
+        </button>
+      </template>
+    </div>
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
+    <p v-if="done" class="mt-1 border-l-4 border-good bg-good-wash px-2 py-1 text-sm" role="status">
+      {{ done }}
+    </p>
+  </div>
+</template>

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+/** What the routes rest on and the survey does not ask: what is open above and below, and whether the members bear. */
+const store = useWallStore()
+const OPEN = [{ value: '', label: 'not known' }, { value: 'open', label: 'open' }, { value: 'plenum', label: 'open, carries air' }, { value: 'none', label: 'closed' }]
+const BEAR = [{ value: '', label: 'not known' }, { value: 'yes', label: 'bear' }, { value: 'no', label: 'do not' }]
+const framed = computed(() => store.wall?.structure.kind.endsWith('stud'))
+const open = (side: 'above' | 'below') => (value: string) => store.edit('What is open', wall => setVoid(wall, side, (value || undefined) as 'open' | undefined))
+const bear = (value: string) => store.edit('Whether the members bear', wall => setBearing(wall, value === '' ? undefined : value === 'yes'))
+</script>
+
+<template>
+  <div class="grid grid-cols-2 gap-2">
+    <ChoiceField label="Above the wall" :value="store.wall?.void?.above ?? ''" :options="OPEN" :commit="open('above')" />
+    <ChoiceField label="Below it" :value="store.wall?.void?.below ?? ''" :options="OPEN" :commit="open('below')" />
+    <ChoiceField v-if="framed" class="col-span-2" inline label="Its members" :value="store.wall?.bearing === undefined ? '' : store.wall.bearing ? 'yes' : 'no'" :options="BEAR" :commit="bear" />
+  </div>
+</template>

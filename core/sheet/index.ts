@@ -1,0 +1,4 @@
+export * from './paper'
+export * from './text'
+export * from './sheet'
+export * from './grid'

@@ -1,0 +1,29 @@
+import { element, group, rect, svgText, type Shape } from '../svg'
+import type { Paper } from './paper'
+import { label } from './text'
+
+/** A sheet to print: what is drawn on each page, in mm of paper. */
+export interface Sheet { pages: Shape[], paper: Paper }
+
+/** What stands at the foot of every page: what the product does not do, and how many pages there are. */
+export function footLine({ width, height, margin }: Paper, page: number, pages: number): Shape {
+  return group({},
+    label('Planning aid. Makers’ instructions, local code and licensed people come first. Detect live cables before drilling. Power off and proved dead.', margin, height - margin - 3.4, 2.6),
+    label('Not checked here: the studs, slab or ceiling themselves, and restraint in earthquakes. Ask an engineer where either may govern.', margin, height - margin, 2.6),
+    label(`page ${page} of ${pages}`, width - margin, height - margin, 2.6, { 'text-anchor': 'end' }))
+}
+
+/** One page of a sheet as an SVG file of its own. */
+export function pageAsSvg({ pages, paper: { width, height } }: Sheet, n: number): string {
+  return svgText(element('svg', {
+    xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${height}mm`, viewBox: `0 0 ${width} ${height}`,
+  }, rect(0, 0, width, height, { fill: '#ffffff' }), pages[n]!))
+}
+
+/** All pages of a sheet below one another in a single SVG file. */
+export function sheetAsSvg({ pages, paper: { width, height } }: Sheet): string {
+  const tall = pages.length * height
+  return svgText(element('svg', {
+    xmlns: 'http://www.w3.org/2000/svg', width: `${width}mm`, height: `${tall}mm`, viewBox: `0 0 ${width} ${tall}`,
+  }, rect(0, 0, width, tall, { fill: '#ffffff' }), ...pages.map((page, n) => group({ transform: `translate(0 ${n * height})` }, page))))
+}

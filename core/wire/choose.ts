@@ -1,0 +1,73 @@
+import type { CableModel } from '../job'
+import { words, type Text } from '../units'
+
+/** What a cable has to do: how far it goes, mm, whether in a wall or through a void that carries air, and behind what breaker, A. */
+export interface Duty { kind: string, needed: number, inWall: boolean, plenum: boolean, amps?: number }
+
+/** The model that does it and the stocked length that is taken, or why none does. */
+export interface Choice {
+  model?: CableModel
+  taken?: number
+  /** The one of the kind that would be taken if the way were shorter. */
+  tooShort?: CableModel
+  fault?: { code: string, message: Text, remedy: Text }
+}
+
+/** A cord with a plug at its end, made to lie open: whatever its kind is called, the word is in it. */
+export const isCord = (kind: string): boolean => /cord/i.test(kind)
+const nameOf = ({ id, name }: CableModel) => name ?? id
+const longest = ({ lengths }: CableModel) => Math.max(0, ...lengths)
+const reaches = ({ farthest = Infinity }: CableModel, needed: number) => farthest >= needed - 1e-9
+const list = (models: CableModel[]) => models.slice(0, 3).map(nameOf).join(', ')
+
+/** Whether a signal can be turned into what another kind of cable carries. */
+const isSignalKind = (kind: string) => kind !== 'power' && !isCord(kind) && kind !== 'loop'
+
+/** What to take when nothing of a kind goes so far. */
+function fartherThan({ kind, needed, inWall }: Duty, cables: CableModel[]): Text {
+  const other = cables.filter(cable => isSignalKind(kind) && isSignalKind(cable.kind) && cable.kind !== kind && cable.farthest !== undefined && reaches(cable, needed) && (!inWall || cable.inWall)).sort((a, b) => a.farthest! - b.farthest!)[0]
+  return other
+    ? words`Take ${nameOf(other)} (${other.kind}), which carries ${other.farthest!}, with a converter at either end, or bring the source nearer.`
+    : words`Bring the source nearer, or have an amplifier on the way.`
+}
+
+/** Of some cables those that may be taken for a duty, or what none of them is. */
+function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], fault?: NonNullable<Choice['fault']> } {
+  const { kind, inWall, plenum, amps } = duty
+  if (inWall && cables.length > 0 && cables.every(cable => isCord(cable.kind))) return { models: [], fault: { code: 'cord-in-wall', message: words`a flexible cord is never run inside a wall (NEC 400.12)`, remedy: words`Take installation cable, or a listed kit whose cord stays outside.` } }
+  const rated = cables.filter(cable => !inWall || (cable.inWall && !isCord(cable.kind)))
+  if (rated.length === 0) return { models: [], fault: { code: 'cable-not-in-wall', message: words`no ${kind} cable is rated to run inside a wall`, remedy: words`Add one that is to the catalogue, or run it on the face.` } }
+  const airy = rated.filter(cable => !plenum || cable.plenum)
+  if (airy.length === 0) return { models: [], fault: { code: 'cable-not-plenum', message: words`the void carries air, and no ${kind} cable is rated for that`, remedy: words`Add one that is to the catalogue, or come in from the other side.` } }
+  const thick = airy.filter(cable => amps === undefined || cable.amps === undefined || cable.amps >= amps)
+  if (thick.length === 0) return { models: [], fault: { code: 'cable-too-thin', message: words`no ${kind} cable suits a breaker of ${String(amps)} A`, remedy: words`Add one that does, or have the electrician fit a smaller breaker.` } }
+  return { models: thick }
+}
+
+/**
+ * The cable for a duty: of the kind, rated for where it runs, carrying so far, in the stocked length that leaves the
+ * least over, among equals the thinnest.
+ *
+ * @param byHand the model that a person chose, whatever its kind
+ */
+export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: CableModel): Choice {
+  const offered = byHand ? [byHand] : catalogue.filter(({ kind, retired }) => kind === duty.kind && !retired)
+  if (offered.length === 0) return { fault: { code: 'cable-unknown', message: words`the catalogue has no ${duty.kind} cable`, remedy: words`Take one from the firm’s catalogue, in Wire under Boxes, or add it there with its lengths and how far it carries.` } }
+  const { models, fault } = allowed(duty, offered)
+  if (fault) return { fault }
+  const far = models.filter(cable => reaches(cable, duty.needed))
+  const most = Math.max(...models.map(({ farthest = Infinity }) => farthest))
+  if (far.length === 0) return { fault: { code: 'cable-too-far', message: words`${duty.needed} is farther than ${list(models)} ${models.length === 1 ? 'carries' : 'carry'}: ${most} at most`, remedy: fartherThan(duty, catalogue) } }
+  const fits = far.flatMap(model => model.lengths.filter(length => length >= duty.needed - 1e-9).map(taken => ({ model, taken }))).sort((a, b) => a.taken - b.taken || a.model.diameter - b.model.diameter)
+  if (fits.length === 0) return { fault: { code: 'cable-too-short', message: words`${duty.needed} is longer than any that is stocked of ${list(far)}: ${Math.max(...far.map(longest))} at most`, remedy: words`Have one made up, bring the source nearer, or join it in a box where that is allowed.` } }
+  const tooShort = models.filter(cable => !reaches(cable, duty.needed) && longest(cable) > 0).sort((a, b) => b.farthest! - a.farthest!)[0]
+  return { ...fits[0]!, ...tooShort && { tooShort } }
+}
+
+/** The cables of a kind that may be in a bundle, the thickest of which, and the widest plug, the hole must take. */
+export function thickestOf(kind: string, inWall: boolean, catalogue: CableModel[], byHand?: CableModel): Pick<CableModel, 'diameter' | 'plug'> | undefined {
+  const { models } = allowed({ kind, needed: 0, inWall, plenum: false }, byHand ? [byHand] : catalogue.filter(cable => cable.kind === kind && !cable.retired))
+  if (models.length === 0) return undefined
+  const plugs = models.flatMap(({ plug }) => plug ? [plug] : [])
+  return { diameter: Math.max(...models.map(({ diameter }) => diameter)), ...plugs.length > 0 && { plug: { width: Math.max(...plugs.map(({ width }) => width)), height: Math.max(...plugs.map(({ height }) => height)) } } }
+}

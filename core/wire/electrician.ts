@@ -1,0 +1,125 @@
+import type { Rect } from '../geometry'
+import type { Wall } from '../job'
+import { drawGrid, footLine, gridHeight, INK, inLines, label, type GridColumn, type Paper, type Sheet } from '../sheet'
+import { group, line, rect, type Shape } from '../svg'
+import { isFramed } from '../survey'
+import { formatLength, type Precision, type UnitSystem } from '../units'
+import { isSignal, type BoxPlan } from './boxes'
+import { isOutside } from './fit'
+import { isFeed, nameOfSource } from './sources'
+import type { Wiring } from './wiring'
+
+/** What the electrician's sheet is made of: the site and the wall, its displays' cases, and how it is wired. */
+export interface ForElectrician { site: string, wall: Wall, cases: Rect[], wiring: Wiring, units: UnitSystem, precision?: Precision }
+
+const known = (figure: number | undefined, unit = '') => figure === undefined ? 'not known' : `${Number(figure.toFixed(2))}${unit}`
+const KINDS: Record<BoxPlan['kind'], string> = { 'power': 'power box', 'kit-upper': 'kit, upper box', 'kit-lower': 'kit, lower box', 'pass-through': 'pass-through', 'floor': 'floor outlet' }
+
+/** Live parts of which the wall is known to hold something: what is to be proved dead before it is cut. */
+const LIVE = new Set(['outlet', 'switch', 'cable-run'])
+
+/** The wall in outline with what is to be wired, as large as a space on paper. */
+function outline({ wall, cases, wiring: { boxes, circuits, loads } }: ForElectrician, x: number, y: number, width: number, height: number): Shape {
+  const scale = Math.min(width / wall.width, height / wall.height)
+  const at = (r: { x: number, y: number, width: number, height: number }, paint: Record<string, string | number>) => rect(x + r.x * scale, y + (wall.height - r.y - r.height) * scale, r.width * scale, r.height * scale, paint)
+  const circuitOf = (screens: string[]) => circuits.findIndex(circuit => circuit.screens.some(id => screens.includes(id))) + 1
+  const thin = { 'fill': 'none', 'stroke': INK, 'stroke-width': 0.2 }
+  return group({},
+    at({ x: 0, y: 0, width: wall.width, height: wall.height }, { ...thin, 'stroke-width': 0.5 }),
+    ...(wall.features ?? []).map(feature => at(feature, { ...thin, stroke: '#8a8576' })),
+    ...cases.map(each => at(each, { ...thin, stroke: '#b9b4a6' })),
+    ...loads.map(({ label: name, x: cx, y: cy }) => label(name, x + cx * scale, y + (wall.height - cy) * scale + 4.6, 2, { 'text-anchor': 'middle', 'fill': '#5b5748' })),
+    ...boxes.filter(({ kind, held }) => held && !isSignal(kind)).flatMap(box => [
+      at(box.cutout, { ...thin, fill: '#e9e2cf' }),
+      label(`${box.id}${circuitOf(box.for) > 0 ? ` (${circuitOf(box.for)})` : ''}`, x + box.x * scale, y + (wall.height - box.cutout.y - box.cutout.height) * scale - 0.8, 2.4, { 'text-anchor': 'middle', 'font-weight': 600 }),
+    ]))
+}
+
+/** Where a person signs for the work. */
+function signBlock(x: number, y: number, width: number): Shape {
+  const fields = ['Name', 'Licence', 'Isolated and proved dead at', 'Tested, date', 'Signature']
+  const each = width / fields.length
+  return group({}, ...fields.flatMap((name, n) => [
+    line(x + n * each, y + 10, x + (n + 1) * each - 4, y + 10, { 'stroke': INK, 'stroke-width': 0.25 }), label(name, x + n * each, y + 13.4, 2.7),
+  ]))
+}
+
+/**
+ * The sheet for who does the fixed wiring: circuits with what is on them, boxes with their heights and loads, the
+ * cables to them, what has to be isolated, and room for name and licence.
+ */
+export function drawElectrician(of: ForElectrician, paper: Paper): Sheet {
+  const { site, wall, wiring, units, precision = {} } = of
+  const { circuits, boxes, cables, loads, works } = wiring
+  const { margin, width, height } = paper
+  const wide = width - 2 * margin
+  const show = (mm: number) => formatLength(mm, units, precision)
+  const sources = (wall.sources ?? []).filter(isFeed)
+  const labelOf = new Map(loads.map(({ screen, label: name }) => [screen, name]))
+  const circuitOf = (screens: string[]) => circuits.find(circuit => circuit.screens.some(id => screens.includes(id)))
+  const wattsOf = (screens: string[]) => {
+    const each = screens.map(id => loads.find(({ screen }) => screen === id)?.power?.max)
+    return each.some(watts => watts === undefined) ? 'not known' : String(Math.round(each.reduce<number>((sum, watts) => sum + watts!, 0)))
+  }
+  const columns = (shares: [string, number, boolean?][]): GridColumn[] => shares.map(([title, share, figures]) => ({ title, width: share * wide, ...figures && { figures } }))
+
+  const circuitHead = columns([['Circuit', 0.28], ['Breaker', 0.08, true], ['Volts', 0.07, true], ['On it already', 0.1, true], ['Displays, most', 0.12, true], ['Current', 0.09, true], ['Share', 0.07, true], ['Protected, 30 mA', 0.11, true], ['Boxes', 0.08, true]])
+  const circuitRows = sources.map((source, n) => {
+    const circuit = circuits.find(({ id }) => id === source.id)
+    return [`${n + 1}  ${nameOfSource(source)}`, known(source.amps, ' A'), known(source.volts, ' V'), `${source.loaded ?? 0} A`, circuit ? `${Math.round(circuit.watts)} W` : 'not known', circuit ? `${circuit.amps.toFixed(2)} A` : 'not known', circuit ? `${circuit.share.value.toFixed(0)} %` : 'not known',
+      source.protected === undefined ? 'not known' : source.protected ? 'yes' : 'no', String(circuit ? boxes.filter(box => !isSignal(box.kind) && circuitOf(box.for)?.id === circuit.id).length : 0)]
+  })
+  const boxHead = columns([['Box', 0.07], ['Is', 0.13], ['For', 0.16], ['Circuit', 0.2], ['W, most', 0.07, true], ['Middle from left end', 0.12, true], ['Middle above floor', 0.11, true], ['Cut-out', 0.14, true]])
+  const boxRows = boxes.filter(({ kind }) => !isSignal(kind)).map(box => [
+    box.id, box.held ? KINDS[box.kind] : `${KINDS[box.kind]}: no place`, box.for.map(id => labelOf.get(id) ?? id).join(', '), circuitOf(box.for)?.name ?? 'none', wattsOf(box.for), ...box.held ? [show(box.x), show(box.y), `${show(box.cutout.width)} × ${show(box.cutout.height)}`] : ['', '', ''],
+  ])
+  const cableHead = columns([['Cable', 0.2], ['From', 0.24], ['To', 0.14], ['Model', 0.22], ['Needed', 0.1, true], ['Taken', 0.1, true]])
+  const cableRows = cables.filter(({ kind }) => kind === 'power').map(({ id, from, to, model, needed, taken, unknown }) => [id, from, to, model ? model.name ?? model.id : 'none that does', unknown ? `${show(needed.value)} in the wall` : show(needed.value), taken === undefined ? 'not known' : show(taken)])
+
+  const live = (wall.features ?? []).filter(({ kind }) => LIVE.has(kind))
+  const isolate = [...sources.map(nameOfSource), ...live.map(({ kind, id }) => `${kind.replaceAll('-', ' ')} ${id} and what feeds it`)]
+  const notes = [
+    `Isolate, lock and prove dead before anything is opened: ${isolate.length > 0 ? isolate.join('; ') : 'no source is said for this wall'}.`,
+    'Detect live cables over every cut-out before it is cut. Conductors, breakers and protection are chosen, and the whole is tested, by who signs below, under local code.',
+    ...works.bores.length + works.openings.length > 0 ? [`In the wall, openings: ${works.openings.length}; bored holes to be sealed: ${works.bores.length}; steel plates before cables near a face: ${works.guards}.`] : [],
+    ...isOutside(wall) ? ['Outside or wet: 30 mA protection, covers that close over what is plugged in, a drip loop in every cable, openings sealed.'] : [],
+    ...(wall.fireRating ?? 0) > 0 ? [`The wall is rated ${wall.fireRating} min: nothing is opened without the approved seal on both faces.`] : [],
+    ...isFramed(wall) ? [] : ['Solid wall: surface boxes, raceway on the face.'],
+    `Start the displays one after another; heat of all ${Math.round(wiring.heat.value)} BTU/h.`,
+  ]
+
+  const head = group({}, label(`${site} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }), label(`Electrician’s sheet · ${units === 'metric' ? 'millimetres' : 'feet and inches'} · from the left end of the wall and from the finished floor`, width - margin, margin + 4.5, 3.2, { 'text-anchor': 'end' }),
+    line(margin, margin + 7.5, width - margin, margin + 7.5, { 'stroke': INK, 'stroke-width': 0.4 }))
+  const [top, end] = [margin + 10, height - margin - 10]
+  const pages: Shape[][] = [[]]
+  let at = top
+  const room = (needed: number) => {
+    if (at + needed <= end) return
+    pages.push([])
+    at = top
+  }
+  const put = (shape: Shape, tall: number) => {
+    pages.at(-1)!.push(shape)
+    at += tall
+  }
+  const drawn = Math.min((height - 2 * margin) * 0.3, 0.6 * wide * wall.height / wall.width)
+  const beside = drawn * wall.width / wall.height + 6
+  const lines = notes.flatMap(text => inLines(text, { width: wide - beside, margin: 0 }, 2.8))
+  const fits = Math.floor(drawn / 4)
+  put(group({}, outline(of, margin, at + 2, 0.6 * wide, drawn), ...lines.slice(0, fits).map((text, n) => label(text, margin + beside, at + 5 + 4 * n, 2.8))), drawn + 5)
+  for (const text of lines.slice(fits)) put(label(text, margin, at + 3, 2.8), 4)
+  const table = (columnsOf: GridColumn[], rows: string[][]) => {
+    for (let done = 0; done < rows.length;) {
+      room(gridHeight(3))
+      const part = rows.slice(done, done + Math.max(1, Math.floor((end - at) / gridHeight(0)) - 1))
+      put(drawGrid(columnsOf, part, margin, at + 2), gridHeight(part.length) + 4)
+      done += part.length
+    }
+  }
+  table(circuitHead, circuitRows)
+  table(boxHead, boxRows)
+  table(cableHead, cableRows)
+  room(18)
+  put(signBlock(margin, at, wide), 18)
+  return { pages: pages.map((shapes, n) => group({}, head, ...shapes, footLine(paper, n + 1, pages.length))), paper }
+}

@@ -1,0 +1,166 @@
+import type { Finding } from '../finding'
+import type { Catalogue, Rules, Wall } from '../job'
+import type { ArrayPlan } from '../mount'
+import { isFramed } from '../survey'
+import { words, type Text } from '../units'
+import { isSignal, type BoxPlan } from './boxes'
+import type { CablePlan } from './cables'
+import { CONTINUOUS, type Load } from './draw'
+import { isOutside } from './fit'
+import type { Wiring } from './wiring'
+import { givesSignal, isFeed, isGone, nameOfSource } from './sources'
+import { screensOf, type Screen } from './screens'
+
+const STAGE = { stage: 'wire' } as const
+const about = (wall: Wall) => ({ ...STAGE, subject: { kind: 'wall', id: wall.id } } as const)
+const aboutBox = (id: string) => ({ ...STAGE, subject: { kind: 'box', id } } as const)
+
+/** Names in a list, six of them at most. */
+const some = (names: string[]) => names.slice(0, 6).join(', ') + (names.length > 6 ? ` and ${names.length - 6} more` : '')
+const labels = (list: Load[]) => some(list.map(({ label }) => label))
+const capital = (text: Text): Text => typeof text[0] === 'string' ? [text[0].replace(/^./, letter => letter.toUpperCase()), ...text.slice(1)] : text
+
+/** What is wrong, doubtful or not known of circuits. */
+function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding[] {
+  const sources = (wall.sources ?? []).filter(isFeed)
+  const unknown = loads.filter(({ power }) => !power)
+  const over = circuits.filter(({ share }) => share.value > 100 * CONTINUOUS + 1e-9)
+  return [
+    ...sources.filter(({ amps, volts }) => amps === undefined || volts === undefined).map((source): Finding => ({
+      ...about(wall), severity: 'stop', code: 'circuit-not-known', message: words`The ${source.amps === undefined ? 'breaker' : 'voltage'} of ${nameOfSource(source)} is not known: nothing can be put on it.`, remedy: words`Read it at the panel and enter it.`,
+    })),
+    ...(wall.sources ?? []).filter(source => isGone(source, wall)).map((source): Finding => ({
+      ...about(wall), severity: 'stop', code: 'source-gone', message: words`${nameOfSource(source)} was at ${source.feature!}, which is not on the wall any more.`, remedy: words`Say where it is now, or take it away.`,
+    })),
+    ...unknown.length > 0 && sources.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'power-not-known', message: words`What ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`, remedy: words`Give typical and most in the catalogue, from the display’s sheet.` }] : [],
+    ...left.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'circuit-full', message: words`No circuit has room for ${labels(left)}: ${String(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)))} W at most.`, remedy: words`Have another circuit brought, or take load off one that is there.` }] : [],
+    ...over.map((circuit): Finding => ({ ...about(wall), severity: 'stop', code: 'circuit-overloaded', message: words`What is on ${circuit.name} already is over 80 % of its breaker.`, remedy: words`Take load off it; nothing more may go on.` })),
+  ]
+}
+
+/** By the house rule on power, what boxes there should be. */
+const BY_RULE = { electrician: ['power', 'floor'], kit: ['kit-upper', 'kit-lower'], outlet: [] as string[] }
+const RULE_WORDS = { electrician: 'hard-wired by a licensed electrician', kit: 'by a listed in-wall kit', outlet: 'from an outlet that is there' }
+
+/** What is wrong with how power comes to the screens. */
+function powerFindings(wall: Wall, wiring: Wiring, { power = 'electrician' }: Rules): Finding[] {
+  const { boxes, loads, circuits } = wiring
+  const sources = (wall.sources ?? []).filter(isFeed)
+  const powered = boxes.filter(({ kind }) => !isSignal(kind))
+  const against = powered.filter(({ kind }) => !BY_RULE[power].includes(kind))
+  const bare = sources.length > 0 && power !== 'outlet' ? loads.filter(({ screen }) => !boxes.some(box => (box.kind === 'power' || box.kind === 'kit-upper' || box.kind === 'floor') && box.for.includes(screen))) : []
+  const used = sources.filter(({ id }) => circuits.some(circuit => circuit.id === id && circuit.screens.length > 0))
+  const kits = boxes.filter(({ kind }) => kind === 'kit-lower')
+  const fromCircuit = kits.filter(kit => !used.some(source => source.kind === 'outlet' && circuits.some(({ id, screens }) => id === source.id && kit.for.some(screen => screens.includes(screen)))))
+  return [
+    ...against.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'power-against-rule', message: words`Power is to be ${RULE_WORDS[power]} by the house rule, and ${some(against.map(({ id }) => `box ${id}`))} ${against.length === 1 ? 'is' : 'are'} not.`, remedy: words`Take other boxes, or choose another rule for this wall.` }] : [],
+    ...bare.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-box', message: words`${labels(bare)} ${bare.length === 1 ? 'has' : 'have'} no box for power.`, remedy: words`Add them in Wire, under Boxes.` }] : [],
+    ...fromCircuit.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'kit-without-outlet', message: words`A kit is fed by a cord from an outlet that is there, and none is said for ${some(fromCircuit.map(({ id }) => `box ${id}`))}.`, remedy: words`Add the outlet under Power. A kit is not wired to a circuit; that is an electrician’s power box.` }] : [],
+    ...isOutside(wall)
+      ? used.filter(source => source.protected !== true).map((source): Finding => source.protected === false
+          ? { ...about(wall), severity: 'stop', code: 'outlet-not-protected', message: words`${nameOfSource(source)} feeds a display that is outside or wet, and no device of 30 mA protects it.`, remedy: words`Have one fitted, as local code has it.` }
+          : { ...about(wall), severity: 'caution', code: 'protection-not-known', message: words`Whether ${nameOfSource(source)} is protected by a device of 30 mA is not known, and it feeds a display that is outside or wet.`, remedy: words`Test it, and enter it under Power.` })
+      : [],
+    ...isOutside(wall) && used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'outside', message: words`Outside or wet: a cover that closes over what is plugged in, a loop in every cable lower than where it enters, each opening sealed.` }] : [],
+    ...used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'licensed-people', message: words`Fixed wiring, its protection and its testing are for licensed people under local code. Isolate, lock and prove dead before a box is opened; detect live cables before cutting.` }] : [],
+    ...(wall.linedIn ?? 3000) < 1990 && boxes.some(({ bay: [left, right] }) => left !== undefined || right !== undefined) ? [{ ...about(wall), severity: 'caution' as const, code: 'old-lining-cut', message: words`The lining is of ${String(wall.linedIn)}: it may hold asbestos or lead, and is to be cut.`, remedy: words`Have it tested before anything is opened.` }] : [],
+  ]
+}
+
+/** Boxes without a place, and what is doubtful of those that have one, each doubt once. */
+function boxFindings({ boxes }: Wiring): Finding[] {
+  const doubts = new Map<string, { text: Text, boxes: BoxPlan[] }>()
+  for (const box of boxes) {
+    for (const text of box.held ? box.doubts : []) {
+      const key = JSON.stringify(text)
+      doubts.set(key, { text, boxes: [...doubts.get(key)?.boxes ?? [], box] })
+    }
+  }
+  return [
+    ...boxes.filter(({ held }) => !held).map((box): Finding => ({
+      ...aboutBox(box.id), severity: 'stop', code: 'box-no-place', message: words`Box ${box.id}: ${box.wrong.reduce((text, each, n) => n === 0 ? each : words`${text}; ${each}`, [])}.`,
+      ...box.nearest ? { remedy: words`It would do at ${box.nearest.x} along and ${box.nearest.y} up.` } : { remedy: words`Take a smaller or shallower box, another bay, or a surface box.` },
+    })),
+    ...[...doubts.values()].map(({ text, boxes: of }): Finding => ({ ...aboutBox(of[0]!.id), severity: 'caution', code: 'box-hard-to-reach', message: words`${of.length === 1 ? 'Box' : 'Boxes'} ${some(of.map(({ id }) => id))}: ${text}.`, remedy: words`Plug it before the display goes up, and write that in the notes; or take another mount.` })),
+  ]
+}
+
+/** Ways that are not there, that lie with what they should not, and openings where plates will stand. */
+function wayFindings(wall: Wall, { routes, noWay, bays, works }: Wiring, screens: Pick<Screen, 'plate' | 'row' | 'column'>[], { signalBesidePower = 'own-bay' }: Rules): Finding[] {
+  const powered = new Set(routes.flatMap(({ kind, bays: through }) => kind === 'power' ? through : []))
+  const boxOf = (route: string) => routes.find(({ id }) => id === route)!.to
+  const mixed = signalBesidePower === 'own-bay' ? routes.filter(({ kind, bays: through }) => kind === 'signal' && through.some(bay => powered.has(bay))) : []
+  const under = works.openings.filter(({ rect }) => screens.some(({ plate }) => plate && rect.x < plate.rect.x + plate.rect.width && plate.rect.x < rect.x + rect.width && rect.y < plate.rect.y + plate.rect.height && plate.rect.y < rect.y + rect.height))
+  const wide = works.bores.filter(({ diameter }) => Number.isNaN(diameter))
+  const weak = works.bores.filter(({ through, diameter }) => through === 'plate' && wall.structure.memberDepth !== undefined && diameter > wall.structure.memberDepth / 2)
+  return [
+    ...noWay.map(({ box, why }): Finding => ({
+      ...aboutBox(box), severity: wall.void === undefined ? 'caution' : 'stop', code: wall.void === undefined ? 'void-not-known' : 'no-way', message: words`Nothing leads to box ${box}: ${why}.`,
+      remedy: wall.void === undefined ? words`Say in Wire, under Routes, what is open.` : words`Feed it from an outlet in its bay, run a raceway on the face, or have a void opened.`,
+    })),
+    ...mixed.map(({ to, bays: through }): Finding => ({
+      ...aboutBox(to), severity: 'stop', code: 'signal-with-power', message: words`Signal to box ${to} runs through ${through.length === 1 ? 'a bay' : 'bays'} with power, from ${bays[through.find(bay => powered.has(bay))!]!.from} along: no other way keeps out of it.`,
+      remedy: words`Bring it in from the other side, put the box in another bay, or choose the house rule that fixes them apart in one bay.`,
+    })),
+    ...under.map(({ rect, routes: of }): Finding => ({ ...aboutBox(boxOf(of[0]!)), severity: 'caution', code: 'opening-under-plate', message: words`An opening at ${rect.x} along and ${rect.y} up lies where a plate will stand.`, remedy: words`Close it and let it set before the plate goes on, or go another way.` })),
+    ...wide.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'hole-too-wide', message: words`No bit is wide enough for what passes at ${wide[0]!.x} along.`, remedy: words`Bring the cables in at several places.` }] : [],
+    ...weak.map(({ x, diameter }): Finding => ({ ...about(wall), severity: 'caution', code: 'plate-weakened', message: words`The hole of ${diameter} at ${x} along takes more than half of the timber at the head or foot of the wall.`, remedy: words`Have a strap put across it (IRC R602.6.1), or bring the cables in at several places.` })),
+    ...(wall.fireRating ?? 0) > 0 && routes.some(({ way }) => way !== 'surface') ? [{ ...about(wall), severity: 'stop' as const, code: 'rated-wall-opened', message: words`The wall is fire-rated, and cables are to run in it.`, remedy: words`Run them on the face, or have the approved seal put on both faces by who is licensed for it.` }] : [],
+  ]
+}
+
+/** Cables that nothing does for, those of which the length is not known, and what is longer than a shorter kind carries; each once. */
+function cableFindings(wall: Wall, { cables, routes }: Wiring): Finding[] {
+  const groups = <Key>(keyOf: (cable: CablePlan) => Key | undefined) => {
+    const out = new Map<Key, CablePlan[]>()
+    for (const cable of cables) {
+      const key = keyOf(cable)
+      if (key !== undefined) out.set(key, [...out.get(key) ?? [], cable])
+    }
+    return [...out.values()]
+  }
+  const subject = (cable: CablePlan) => cable.route === undefined ? { ...STAGE, subject: { kind: 'screen', id: cable.screen } as const } : aboutBox(routes.find(({ id }) => id === cable.route)!.to)
+  const ends = (list: CablePlan[]) => some(list.map(({ to }) => to))
+  return [
+    ...groups(({ choice }) => choice.fault && JSON.stringify(choice.fault)).map((list): Finding => {
+      const { code, message, remedy } = list[0]!.choice.fault!
+      // Where the shop has no such cable at all, nothing unsafe is planned: it is still to be found.
+      return { ...subject(list[0]!), severity: code === 'cable-unknown' ? 'caution' : 'stop', code, message: words`${list[0]!.kind.replace(/^./, letter => letter.toUpperCase())} to ${ends(list)}: ${message}.`, remedy }
+    }),
+    ...groups(({ unknown, choice }) => choice.fault ? undefined : unknown).map((list): Finding => ({ ...about(wall), severity: 'caution', code: 'cable-length-not-known', message: words`${capital(words`${list[0]!.unknown!}`)} is not known: no length can be taken for the ${list[0]!.kind} to ${ends(list)}.`, remedy: words`Measure it and enter it in Wire.` })),
+    ...groups(({ choice, kind }) => choice.tooShort && choice.model && choice.tooShort.id !== choice.model.id ? `${kind} ${choice.tooShort.id} ${choice.model.id}` : undefined).map((list): Finding => {
+      const { tooShort, model } = list[0]!.choice
+      return { ...about(wall), severity: 'note', code: 'farther-kind', message: words`${tooShort!.name ?? tooShort!.id} carries ${tooShort!.farthest!}, and the ${list[0]!.kind} to ${ends(list)} is up to ${Math.max(...list.map(({ needed }) => needed.value))}: ${model!.name ?? model!.id} is taken.` }
+    }),
+  ]
+}
+
+/** What is wrong or missing between the sources of signal and the screens. */
+function signalFindings(wall: Wall, { unported, links, boxes }: Wiring, screens: Screen[], framed: boolean): Finding[] {
+  const label = (id: string) => screens.find(screen => screen.id === id)?.label ?? id
+  const sources = (wall.sources ?? []).filter(givesSignal)
+  const away = sources.flatMap(source => (source.for ?? []).filter(id => !screens.some(screen => screen.id === id)))
+  const open = framed ? links.filter(({ from, to }) => from === undefined && !boxes.some(box => isSignal(box.kind) && box.for.includes(to))).map(({ to }) => to) : []
+  const single = screens.filter(({ mounting }) => mounting?.kind === 'arm')
+  const channels = [...new Map(single.map(screen => [screen.mounting!.id, screen.mounting!])).values()]
+  return [
+    ...unported.map(({ source, screens: without }): Finding => ({ ...about(wall), severity: 'stop', code: 'no-port', message: words`${nameOfSource(source)} has ${String(source.ports)} ${source.ports === 1 ? 'port' : 'ports'}, and ${some(without.map(label))} ${without.length === 1 ? 'has' : 'have'} none.`, remedy: words`Chain the screens, or add a player or a splitter.` })),
+    ...away.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'screen-gone', message: words`${some([...new Set(away)])} ${away.length === 1 ? 'is' : 'are'} to be fed, and not on the wall.`, remedy: words`Say anew which screens the source feeds.` }] : [],
+    ...open.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-pass-through', message: words`${some([...new Set(open)].map(label))} ${new Set(open).size === 1 ? 'has' : 'have'} no pass-through for signal.`, remedy: words`Add them in Wire, under Boxes, or run the cables on the face.` }] : [],
+    ...links.length > 0
+      ? channels.filter(mount => (mount.channels ?? 0) < 2).map((mount): Finding => mount.channels === undefined
+          ? { ...about(wall), severity: 'caution', code: 'channels-not-known', message: words`How many channels the arm of ${mount.name} has is not known: power and signal want one each.`, remedy: words`Give it in the catalogue, from the maker’s sheet.` }
+          : { ...about(wall), severity: 'stop', code: 'one-channel', message: words`The arm of ${mount.name} has one channel, and power and signal never share one.`, remedy: words`Tie one of them along the outside, as its maker allows, or take another arm.` })
+      : [],
+  ]
+}
+
+/** What is wrong, doubtful or not known in the wiring of a wall; nothing is said of one where nobody has begun to wire. */
+export function wireFindings(wall: Wall, arrays: ArrayPlan[], wiring: Wiring, catalogue: Catalogue, rules: Rules): Finding[] {
+  if ((wall.sources ?? []).length === 0 && wiring.boxes.length === 0) return []
+  const screens = screensOf(wall, arrays, catalogue)
+  return [
+    ...circuitFindings(wall, wiring), ...powerFindings(wall, wiring, rules), ...boxFindings(wiring), ...wayFindings(wall, wiring, screens, rules),
+    ...signalFindings(wall, wiring, screens, isFramed(wall)), ...cableFindings(wall, wiring),
+  ]
+}

@@ -1,0 +1,38 @@
+import type { Rect } from '../geometry'
+import type { Feature, Wall } from '../job'
+import type { ArrayPlan } from '../mount'
+import type { Obstacle } from './place'
+import type { Screen } from './screens'
+
+/** A cut-out keeps so far clear of plates, brackets and features, mm. */
+export const CLEAR = 10
+/** Blocking between studs is as high as a stud is thick, mm. */
+const BLOCKING = 38
+export const FURNITURE = new Set(['counter', 'furniture'])
+
+export const around = ({ x, y, width, height }: Rect, by: number): Rect => ({ x: x - by, y: y - by, width: width + 2 * by, height: height + 2 * by })
+const about = ({ x, y }: { x: number, y: number }, width: number, height: number): Rect => ({ x: x - width / 2, y: y - height / 2, width, height })
+
+/** What of a screen's mount a box behind it keeps clear of: its plate, the bracket on the display's pattern, and what moves as it closes. */
+function mountObstacles({ plate, pattern, shown, mounting, orientation, row, column }: Screen): Obstacle[] {
+  const name = `R${row} C${column}`
+  const sideways = orientation === 'portrait-cw' || orientation === 'portrait-ccw'
+  const [wide, high] = sideways ? [shown?.vesa.height ?? 0, shown?.vesa.width ?? 0] : [shown?.vesa.width ?? 0, shown?.vesa.height ?? 0]
+  return [
+    ...plate ? [{ ...around(plate.rect, CLEAR), name: `the plate of ${name}` }] : [],
+    ...mounting && wide > 0 ? [{ ...around(about(pattern, wide, high), CLEAR), name: `the bracket of ${name}` }] : [],
+    ...plate && mounting?.sweep ? [{ ...around(about(plate.centre, mounting.sweep.width, mounting.sweep.height), CLEAR), name: `what moves behind ${name}` }] : [],
+  ]
+}
+
+const nameOfFeature = ({ kind, id }: Feature) => `the ${kind.replaceAll('-', ' ')} ${id}`
+
+/** Everything on and in a wall that a cut-out keeps clear of. */
+export function obstaclesOf(wall: Wall, arrays: ArrayPlan[], screens: Screen[]): Obstacle[] {
+  return [
+    ...arrays.flatMap(({ strips }) => strips.map(strip => ({ ...around(strip.rect, CLEAR), name: strip.of === 'board' ? 'the board' : 'a rail' }))),
+    ...screens.flatMap(mountObstacles),
+    ...(wall.features ?? []).filter(({ kind }) => !FURNITURE.has(kind)).map(feature => ({ ...around(feature, CLEAR), name: nameOfFeature(feature) })),
+    ...(wall.blocking ?? []).filter(({ found }) => found).map(({ id, y, x1 = 0, x2 = wall.width }) => ({ x: x1, y: y - BLOCKING / 2 - CLEAR, width: x2 - x1, height: BLOCKING + 2 * CLEAR, name: `blocking ${id}` })),
+  ]
+}
