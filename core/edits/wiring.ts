@@ -71,6 +71,12 @@ export function setVoid(wall: Wall, side: 'above' | 'below', value: NonNullable<
   if (Object.keys(wall.void).length === 0) delete wall.void
 }
 
+/** Says whether blocking was looked for; what is known of it stands against nobody having looked. */
+export function setLooked(wall: Wall, looked: boolean): void {
+  if (looked) wall.blocking ??= []
+  else if (wall.blocking?.length === 0) delete wall.blocking
+}
+
 /** Says whether its members bear; nothing where that is not known. */
 export function setBearing(wall: Wall, bearing: boolean | undefined): void {
   if (bearing === undefined) delete wall.bearing

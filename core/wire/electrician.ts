@@ -16,7 +16,7 @@ const known = (figure: number | undefined, unit = '') => figure === undefined ? 
 const KINDS: Record<BoxPlan['kind'], string> = { 'power': 'power box', 'kit-upper': 'kit, upper box', 'kit-lower': 'kit, lower box', 'pass-through': 'pass-through', 'floor': 'floor outlet' }
 
 /** Live parts of which the wall is known to hold something: what is to be proved dead before it is cut. */
-const LIVE = new Set(['outlet', 'switch', 'cable-run'])
+const LIVE = new Set(['outlet', 'switch', 'live-cable', 'cable-run'])
 
 /** The wall in outline with what is to be wired, as large as a space on paper. */
 function outline({ wall, cases, wiring: { boxes, circuits, loads } }: ForElectrician, x: number, y: number, width: number, height: number): Shape {

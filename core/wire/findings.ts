@@ -1,4 +1,5 @@
 import type { Finding } from '../finding'
+import { overlaps } from '../geometry'
 import type { Catalogue, Rules, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import { isFramed } from '../survey'
@@ -7,6 +8,7 @@ import { isSignal, type BoxPlan } from './boxes'
 import type { CablePlan } from './cables'
 import { CONTINUOUS, type Load } from './draw'
 import { isOutside } from './fit'
+import { keptFrom } from './obstacles'
 import type { Wiring } from './wiring'
 import { givesSignal, isFeed, isGone, nameOfSource } from './sources'
 import { screensOf, type Screen } from './screens'
@@ -90,7 +92,9 @@ function wayFindings(wall: Wall, { routes, noWay, bays, works }: Wiring, screens
   const powered = new Set(routes.flatMap(({ kind, bays: through }) => kind === 'power' ? through : []))
   const boxOf = (route: string) => routes.find(({ id }) => id === route)!.to
   const mixed = signalBesidePower === 'own-bay' ? routes.filter(({ kind, bays: through }) => kind === 'signal' && through.some(bay => powered.has(bay))) : []
-  const under = works.openings.filter(({ rect }) => screens.some(({ plate }) => plate && rect.x < plate.rect.x + plate.rect.width && plate.rect.x < rect.x + rect.width && rect.y < plate.rect.y + plate.rect.height && plate.rect.y < rect.y + rect.height))
+  const under = works.openings.filter(({ rect }) => screens.some(({ plate }) => plate && overlaps(plate.rect, rect)))
+  const hazards = keptFrom(wall).filter(({ hazard }) => hazard)
+  const struck = works.openings.flatMap(({ rect }) => hazards.filter(hazard => overlaps(hazard, rect)).slice(0, 1).map(hazard => ({ rect, hazard })))
   const wide = works.bores.filter(({ diameter }) => Number.isNaN(diameter))
   const weak = works.bores.filter(({ through, diameter }) => through === 'plate' && wall.structure.memberDepth !== undefined && diameter > wall.structure.memberDepth / 2)
   return [
@@ -103,6 +107,7 @@ function wayFindings(wall: Wall, { routes, noWay, bays, works }: Wiring, screens
       remedy: words`Bring it in from the other side, put the box in another bay, or choose the house rule that fixes them apart in one bay.`,
     })),
     ...under.map(({ rect, routes: of }): Finding => ({ ...aboutBox(boxOf(of[0]!)), severity: 'caution', code: 'opening-under-plate', message: words`An opening at ${rect.x} along and ${rect.y} up lies where a plate will stand.`, remedy: words`Close it and let it set before the plate goes on, or go another way.` })),
+    ...struck.map(({ rect, hazard }): Finding => ({ ...about(wall), severity: 'stop', code: 'opening-at-hazard', message: words`An opening at ${rect.x} along and ${rect.y} up comes too near to ${hazard.name}.`, remedy: words`Detect it, and bring the cable in another bay or from the other side.` })),
     ...wide.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'hole-too-wide', message: words`No bit is wide enough for what passes at ${wide[0]!.x} along.`, remedy: words`Bring the cables in at several places.` }] : [],
     ...weak.map(({ x, diameter }): Finding => ({ ...about(wall), severity: 'caution', code: 'plate-weakened', message: words`The hole of ${diameter} at ${x} along takes more than half of the timber at the head or foot of the wall.`, remedy: words`Have a strap put across it (IRC R602.6.1), or bring the cables in at several places.` })),
     ...(wall.fireRating ?? 0) > 0 && routes.some(({ way }) => way !== 'surface') ? [{ ...about(wall), severity: 'stop' as const, code: 'rated-wall-opened', message: words`The wall is fire-rated, and cables are to run in it.`, remedy: words`Run them on the face, or have the approved seal put on both faces by who is licensed for it.` }] : [],

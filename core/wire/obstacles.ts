@@ -1,6 +1,6 @@
 import type { Rect } from '../geometry'
 import type { Feature, Wall } from '../job'
-import type { ArrayPlan } from '../mount'
+import { HAZARD_CLEARANCE, HAZARDS, type ArrayPlan } from '../mount'
 import type { Obstacle } from './place'
 import type { Screen } from './screens'
 
@@ -25,14 +25,23 @@ function mountObstacles({ plate, pattern, shown, mounting, orientation, row, col
   ]
 }
 
-const nameOfFeature = ({ kind, id }: Feature) => `the ${kind.replaceAll('-', ' ')} ${id}`
+/** So far a cut keeps from what must not be drilled, and so far from anything else that is on or in the wall. */
+const clearOf = ({ kind }: Feature) => kind in HAZARDS ? HAZARD_CLEARANCE : CLEAR
+/** What only lies before the wall, or is seen on it. */
+const BEFORE = new Set([...FURNITURE, 'ceiling-line', 'building-line'])
+
+/** Where nothing is cut or bored, as something of the wall is there: live cables, pipes and rated junctions with what they keep clear. */
+export const keptFrom = ({ features = [] }: Pick<Wall, 'features'>): (Rect & { name: string, hazard: boolean })[] =>
+  features.filter(({ kind }) => !BEFORE.has(kind)).map(feature => ({ ...around(feature, clearOf(feature)), name: nameOfFeature(feature), hazard: feature.kind in HAZARDS }))
+
+export const nameOfFeature = ({ kind, id }: Feature) => `the ${kind.replaceAll('-', ' ')} ${id}`
 
 /** Everything on and in a wall that a cut-out keeps clear of. */
 export function obstaclesOf(wall: Wall, arrays: ArrayPlan[], screens: Screen[]): Obstacle[] {
   return [
     ...arrays.flatMap(({ strips }) => strips.map(strip => ({ ...around(strip.rect, CLEAR), name: strip.of === 'board' ? 'the board' : 'a rail' }))),
     ...screens.flatMap(mountObstacles),
-    ...(wall.features ?? []).filter(({ kind }) => !FURNITURE.has(kind)).map(feature => ({ ...around(feature, CLEAR), name: nameOfFeature(feature) })),
+    ...keptFrom(wall),
     ...(wall.blocking ?? []).filter(({ found }) => found).map(({ id, y, x1 = 0, x2 = wall.width }) => ({ x: x1, y: y - BLOCKING / 2 - CLEAR, width: x2 - x1, height: BLOCKING + 2 * CLEAR, name: `blocking ${id}` })),
   ]
 }

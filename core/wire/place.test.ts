@@ -110,7 +110,9 @@ describe('a box', () => {
 describe('a box that is moved', () => {
   it('never ends over a member, a plate, a bracket or blocking unsaid', () => {
     let [held, wrong] = [0, 0]
-    fc.assert(fc.property(fc.integer({ min: 1400, max: 4700 }), fc.integer({ min: 900, max: 2500 }), (x, y) => {
+    // Where it would be placed is among the places that are tried.
+    const { boxes: [good] } = wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'] }])
+    fc.assert(fc.property(fc.double({ min: 1500, max: 2700, noNaN: true }), fc.double({ min: 1600, max: 2300, noNaN: true }), (x, y) => {
       const { plan, boxes: [put], said } = wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'], x, y }], (job) => { job.walls[0]!.blocking = [{ id: 'k1', y: 1900, found: true, x1: 1900, x2: 2300 }] })
       const { cutout } = put!
       const [a1, position] = [plan.arrays[0]!, plan.arrays[0]!.positions[0]!]
@@ -123,7 +125,7 @@ describe('a box that is moved', () => {
       if (put!.held) held++
       else wrong++
       if (put!.nearest) expect(wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'], ...put!.nearest }], (job) => { job.walls[0]!.blocking = [{ id: 'k1', y: 1900, found: true, x1: 1900, x2: 2300 }] }).boxes[0]!.held).toBe(true)
-    }), { numRuns: 120 })
+    }), { numRuns: 60, examples: [[good!.x, good!.y]] })
     expect([held, wrong].every(count => count > 0)).toBe(true)
   })
 })

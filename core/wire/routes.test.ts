@@ -49,7 +49,7 @@ describe('a way to a box', () => {
       both(wall)
       wall.rules = { cableEntry: 'below' }
     }).routes[0]!
-    expect([ruled.way, ruled.otherwise]).toEqual(['below', { way: 'above', minutes: cheaper.minutes }])
+    expect([ruled.way, ruled.otherwise]).toEqual(['below', { way: 'above', minutes: cheaper.minutes, openings: 0, seals: 1, patches: 0 }])
   })
 
   it('is never faster with insulation, with more blocking, or with what nobody looked for', () => {

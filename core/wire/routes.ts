@@ -1,7 +1,7 @@
 import type { Point, Rect } from '../geometry'
 import type { Rules, Source, Wall } from '../job'
 import { isFramed } from '../survey'
-import { words, type Text } from '../units'
+import { figure, quantity, words, type Figure, type Text } from '../units'
 import type { BoxPlan } from './boxes'
 import { isOutside } from './fit'
 import { inSight, onTheFace } from './raceway'
@@ -35,7 +35,7 @@ export interface RoutePlan {
   /** Bays through which it goes up or down, by index. */
   bays: number[]
   /** What the other way in would take, where there is one. */
-  otherwise?: { way: VoidSide, minutes: number }
+  otherwise?: { way: VoidSide, minutes: number, openings: number, seals: number, patches: number }
 }
 
 /** A box that nothing leads to, and why. */
@@ -180,15 +180,20 @@ export function routesOf(ways: Ways, wanted: Wanted[], cases: Rect[], apart: boo
     const bay = bayNear(ways, each.box.x)
     const goal = placeIn(ways, bay, each.box.y)
     const found = inOrder(beginnings(ways, each).map(({ starts, ...rest }) => ({ ...rest, reached: reach(starts, each.hole, avoid) })).map(way => ({ ...way, minutes: way.reached.minutes[goal]! })).filter(({ minutes }) => minutes < Infinity), rules)
-    const [first, other] = found
-    if (!first) return undefined
-    const places = placesTo(first.reached, goal)
-    const begins = first.at && bayNear(ways, first.at.x)
-    const legs = begunAt(first.at, each.box, legsThrough(ways, places, each.hole, n => n === bay ? each.box.x : n === begins ? first.at!.x : middleOf(bays[n]!)))
-    const side = first.side ?? (legs.some(({ method }) => method === 'void') ? (legs.some(({ to }) => to.y === 0) ? 'below' as const : 'above' as const) : 'bay' as const)
-    const route = routeOf(each, side, legs, bayList(ways, places), cases)
-    // Outside, what is cut for the box is sealed too.
-    return { ...route, seals: route.seals + Number(isOutside(wall)), ...other?.side && { otherwise: { way: other.side, minutes: MINUTES.enter + other.minutes } } }
+    const routeBy = ({ reached, at, side }: typeof found[number]) => {
+      const places = placesTo(reached, goal)
+      const begins = at && bayNear(ways, at.x)
+      const legs = begunAt(at, each.box, legsThrough(ways, places, each.hole, n => n === bay ? each.box.x : n === begins ? at!.x : middleOf(bays[n]!)))
+      const inVoid = legs.find(({ method }) => method === 'void')
+      const route = routeOf(each, side ?? (inVoid ? (inVoid.to.y === 0 ? 'below' : 'above') : 'bay'), legs, bayList(ways, places), cases)
+      // Outside, what is cut for the box is sealed too.
+      return { ...route, seals: route.seals + Number(isOutside(wall)) }
+    }
+    const [first, other] = found.map(routeBy)
+    return first && {
+      ...first,
+      ...other && { otherwise: { way: other.way as VoidSide, minutes: other.minutes, openings: other.openings.length, seals: other.seals, patches: other.patches } },
+    }
   }
 
   for (const each of [...wanted].sort((a, b) => Number(a.kind === 'signal') - Number(b.kind === 'signal'))) {
@@ -212,3 +217,10 @@ export function routesOf(ways: Ways, wanted: Wanted[], cases: Rect[], apart: boo
 const whyNot = (wall: Wall): Text => wall.void === undefined
   ? words`whether cables can come in from above or below is not known`
   : words`nothing is open above or below, and no stud may be bored on the way`
+
+/** How long a route takes, min, with what each leg of it does. */
+export const timeOf = ({ legs, minutes, way }: RoutePlan): Figure => figure([{
+  label: 'Time', unit: 'min', value: minutes,
+  expression: words`to begin ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} + ${leg.method} ${quantity(leg.minutes, '')}`, [])}`,
+  source: way === 'surface' ? 'the firm’s usual minutes: raceway by the metre and for each end' : 'the firm’s usual minutes; likely blocking by its likelihood',
+}])

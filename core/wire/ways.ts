@@ -1,10 +1,11 @@
 import { overlaps, type Rect } from '../geometry'
-import type { Feature, Wall } from '../job'
+import type { Wall } from '../job'
 import type { Member } from '../survey'
 import type { Bay } from './bays'
 import { blockingIn, type Across } from './blocking'
 import { guardPlates, mayBore } from './bore'
 import { Nearest } from './nearest'
+import { keptFrom, nameOfFeature } from './obstacles'
 
 /** How a leg of a route is made. */
 export type Method = 'drops' | 'weighted line' | 'rod' | 'opening at blocking' | 'bored plate' | 'across a stud' | 'void' | 'raceway' | 'through the wall'
@@ -41,13 +42,12 @@ const OPENING = { width: 150, height: 100 }
 /** Of two ways that take as long the one with fewer openings is taken. */
 const AN_OPENING = 1e-6
 /** What stands in a bay and can be passed, and what cannot. */
-const PASSED = new Set(['pipe', 'cable-run', 'duct'])
+const PASSED = new Set(['pipe', 'live-cable', 'cable-run', 'duct'])
 const THROUGH = new Set(['door', 'window', 'recess'])
 /** Beside a pipe a line wants so much, mm. */
 const BESIDE_PIPE = 60
 
 export const openingAt = ({ x, y }: Stop): Rect => ({ x: x - OPENING.width / 2, y: y - OPENING.height / 2, ...OPENING })
-const nameOf = ({ kind, id }: Feature) => `${kind.replaceAll('-', ' ')} ${id}`
 
 /** The stretch of a bay between two heights: how long a line takes down it and up it, a grain more for each opening, and what it meets. */
 interface Step { down: number, up: number, opened: number, met: Across[], past: string[] }
@@ -76,7 +76,7 @@ function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number):
     down: metres * (wall.insulation ? MINUTES.linePerMetre : MINUTES.dropPerMetre) + more,
     up: metres * (wall.insulation ? MINUTES.rodInsulatedPerMetre : MINUTES.rodPerMetre) + more,
     opened: AN_OPENING * met.filter(({ likely }) => likely === 1).length,
-    met, past: passed.map(nameOf),
+    met, past: passed.map(nameOfFeature),
   }
 }
 
@@ -87,6 +87,7 @@ function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number):
  * @param plates before which no stud is bored, as their screws are in it
  */
 export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: number[], plates: Rect[]): Ways {
+  const kept = [...plates, ...keptFrom(wall)]
   const levels = [...new Set([0, wall.height, ...heights.filter(y => y > 0 && y < wall.height)])].sort((a, b) => a - b)
   const middles = bays.map(({ from, to }) => (from + to) / 2)
   return {
@@ -101,7 +102,7 @@ export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: numb
         pieces, plies: pieces.reduce((sum, { plies }) => sum + plies, 0),
         free: levels.map((y) => {
           const openings = pieces.map(({ centre }) => openingAt({ x: centre, y }))
-          return !openings.some(opening => plates.some(plate => overlaps(plate, opening)) || (wall.features ?? []).some(feature => overlaps(feature, opening)))
+          return !openings.some(opening => kept.some(each => overlaps(each, opening)))
         }),
       }
     }),

@@ -127,6 +127,10 @@ describe('what is said', () => {
       job.catalogue.cables![0]!.diameter = 18
     }, 'caution', 'plate-weakened'],
     ['a bundle that no bit makes a hole for', (_, job) => { job.catalogue.cables![0]!.diameter = 120 }, 'stop', 'hole-too-wide'],
+    ['an opening that would come at a live cable', (wall, _job) => {
+      wall.blocking = [{ id: 'k1', y: 2700, found: true }]
+      wall.features!.push({ id: 'c', kind: 'live-cable', x: 0, y: 2680, width: 6200, height: 20 })
+    }, 'stop', 'opening-at-hazard'],
     ['a fixed mount, behind which no hand reaches', (_, job) => { Object.assign(job.catalogue.mounts[0]!, { kind: 'fixed', depth: { stowed: 58, service: 58 } }) }, 'caution', 'box-hard-to-reach'],
     ['a pull-out that comes out too little', (_, job) => { job.catalogue.mounts[0]!.depth.service = 150 }, 'caution', 'box-hard-to-reach'],
     ['what moves behind the display as it closes', (_, job) => { job.catalogue.mounts[0]!.sweep = { width: 1000, height: 560 } }, 'stop', 'box-no-place'],

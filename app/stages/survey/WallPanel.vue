@@ -30,10 +30,12 @@ const setOr = (key: 'fireRating' | 'linedIn' | 'windSpeed', label: string) => (v
   if (value === undefined) Reflect.deleteProperty(wall, key)
   else wall[key] = value
 })
+/** A row of blocking that is only suspected, half way up, to be set right. */
+const addBlocking = () => store.edit('Add blocking', (wall) => { wall.blocking = [...wall.blocking ?? [], { id: nextId('b', wall.blocking), y: Math.round(wall.height / 2), found: false }] })
 </script>
 
 <template>
-  <div class="space-y-2.5">
+  <div class="space-y-1.5">
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <LengthField label="Wall width" :value="wall.width" :actions="field('Wall width', (wall, mm) => { wall.width = mm })" />
       <LengthField label="Wall height" :value="wall.height" :actions="field('Wall height', (wall, mm) => { wall.height = mm })" />
@@ -74,16 +76,19 @@ const setOr = (key: 'fireRating' | 'linedIn' | 'windSpeed', label: string) => (v
       <h2 class="field-label">
         Blocking between members
       </h2>
-      <div v-if="wall.blocking?.length" class="max-h-36 overflow-y-auto" tabindex="0" aria-label="Rows of blocking">
+      <div v-if="wall.blocking?.length" class="max-h-16 overflow-y-auto" tabindex="0" aria-label="Rows of blocking">
         <div v-for="(row, index) in wall.blocking" :key="row.id" class="mt-1 flex items-end gap-2">
           <LengthField class="flex-1" :label="`Height of ${row.id}${row.x1 === undefined ? '' : ', one bay'}`" :value="row.y" :actions="field('Height of blocking', (wall, mm) => { wall.blocking![index]!.y = mm })" />
           <ChoiceField class="flex-1" label="It is" :value="row.found ? 'found' : 'suspected'" :options="[{ value: 'found', label: 'found' }, { value: 'suspected', label: 'suspected' }]" :commit="value => store.edit('Blocking', wall => { wall.blocking![index]!.found = value === 'found' })" />
           <button type="button" class="press !px-2" :aria-label="`Take ${row.id} away`" @click="store.edit('Take blocking away', wall => { wall.blocking!.splice(index, 1) })">
             <X class="size-4" aria-hidden="true" />
           </button>
+          <button v-if="index === 0" type="button" class="press !px-2" aria-label="Add more blocking" @click="addBlocking">
+            <Plus class="size-4" aria-hidden="true" />
+          </button>
         </div>
       </div>
-      <button type="button" class="press mt-1 w-full" @click="store.edit('Add blocking', wall => { wall.blocking = [...wall.blocking ?? [], { id: nextId('b', wall.blocking), y: Math.round(wall.height / 2), found: false }] })">
+      <button v-else type="button" class="press mt-1 w-full" @click="addBlocking">
         <Plus class="size-4" aria-hidden="true" /> Add blocking
       </button>
     </div>

@@ -45,7 +45,7 @@ function add() {
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
-    <ul class="max-h-44 overflow-y-auto text-sm" aria-label="Boxes on this wall" tabindex="0">
+    <ul class="max-h-28 overflow-y-auto text-sm" aria-label="Boxes on this wall" tabindex="0">
       <li v-for="each in boxes" :key="each.id">
         <button type="button" class="flex w-full items-center justify-between gap-2 border-b border-hair py-1 text-left" :class="{ 'font-semibold': each.id === selectedOf('box') }" :aria-pressed="each.id === selectedOf('box')" @click="select('box', each.id)">
           <span class="flex items-center gap-1">{{ labels(each.for) }}, {{ each.kind.replace('-', ' ') }}<Hand v-if="each.byHand" class="size-4 text-chalk" aria-label="put by hand" /></span>

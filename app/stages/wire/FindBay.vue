@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { carriedTo, missesBay, type RoutePlan } from '~~/core/wire'
 
 /** How the bay of a route is found again from above or below, by a dimension or by a locator; and what to do when a tool is lost in the wall. */
@@ -25,31 +24,32 @@ const actions: FieldActions<number> = {
 </script>
 
 <template>
-  <Disclosure v-slot="{ open }" as="section" class="border-t border-hair pt-1">
-    <DisclosureButton class="flex min-h-[var(--target)] w-full items-center justify-between text-left text-sm font-semibold">
-      Find the bay from {{ side }}<span class="text-xs font-normal text-ink-soft">{{ open ? 'hide' : 'show' }}</span>
-    </DisclosureButton>
-    <DisclosurePanel class="space-y-2 pb-1 text-sm" data-testid="find-bay">
-      <ul>
-        <li v-for="each in carried" :key="each.from">
-          <b class="figures">{{ showFine(Math.abs(each.off)) }}</b> to the {{ each.off >= 0 ? 'right' : 'left' }} of {{ each.from }}
-        </li>
-      </ul>
-      <p v-if="bay" class="text-xs text-ink-soft">
-        Measure it on both levels from one that is seen on both. The bay is free from {{ show(bay.from) }} to {{ show(bay.to) }}.
-      </p>
-      <div class="grid grid-cols-2 items-end gap-2">
-        <LengthField :key="`${route.id} ${found ?? ''}`" label="Found at, along" :value="found" :actions="actions" />
-        <button type="button" class="press" @click="hold(x)">
-          {{ connected ? 'Hold the locator there' : 'Use the practice locator' }}
-        </button>
-      </div>
-      <p v-if="misses !== undefined" role="status" :class="misses > 0 ? 'font-semibold text-stop' : 'text-good'">
-        {{ misses > 0 ? `That is ${showFine(misses)} outside the bay: do not bore there.` : `That is over the bay, with ${showFine(Math.min(found! - bay!.from, bay!.to - found!))} to its nearer side.` }}
-      </p>
-      <p class="text-xs text-ink-soft">
-        A tool lost in the wall: stop, leave its line tied off outside; try a magnet along the face, then a hook from the nearest opening. What cannot be had is left only if it is dry, bears on no cable and is written in the notes; never pull on a cable that holds it.
-      </p>
-    </DisclosurePanel>
-  </Disclosure>
+  <p v-if="route.way === 'surface'" class="text-sm">
+    This route runs on the face: no bay has to be found.
+  </p>
+  <section v-else class="space-y-2 text-sm" data-testid="find-bay" :aria-label="`Find the bay from ${side}`">
+    <p class="font-semibold">
+      From {{ side }}, its middle is
+    </p>
+    <ul>
+      <li v-for="each in carried" :key="each.from">
+        <b class="figures">{{ showFine(Math.abs(each.off)) }}</b> to the {{ each.off >= 0 ? 'right' : 'left' }} of {{ each.from }}
+      </li>
+    </ul>
+    <p v-if="bay" class="text-xs text-ink-soft">
+      Measure it on both levels from one that is seen on both. The bay is free from {{ show(bay.from) }} to {{ show(bay.to) }}.
+    </p>
+    <div class="grid grid-cols-2 items-end gap-2">
+      <LengthField :key="`${route.id} ${found ?? ''}`" label="Found at, along" :value="found" :actions="actions" />
+      <button type="button" class="press" @click="hold(x)">
+        {{ connected ? 'Hold the locator there' : 'Use the practice locator' }}
+      </button>
+    </div>
+    <p v-if="misses !== undefined" role="status" :class="misses > 0 ? 'font-semibold text-stop' : 'text-good'">
+      {{ misses > 0 ? `That is ${showFine(misses)} outside the bay: do not bore there.` : `That is over the bay, with ${showFine(Math.min(found! - bay!.from, bay!.to - found!))} to its nearer side.` }}
+    </p>
+    <p class="text-xs text-ink-soft">
+      A tool lost in the wall: stop, leave its line tied off outside; try a magnet along the face, then a hook from the nearest opening. What cannot be had is left only if it is dry, bears on no cable and is written in the notes; never pull on a cable that holds it.
+    </p>
+  </section>
 </template>

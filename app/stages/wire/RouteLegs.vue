@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RoutePlan } from '~~/core/wire'
+import { timeOf, type RoutePlan } from '~~/core/wire'
 
 /** A route leg by leg: how, how far, how long; and what it takes in all. */
 const { route } = defineProps<{ route: RoutePlan }>()
@@ -10,7 +10,7 @@ const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : 
 </script>
 
 <template>
-  <div>
+  <div class="max-h-40 overflow-y-auto" tabindex="0" aria-label="Legs of the route">
     <ol class="space-y-1 text-sm">
       <li v-for="(leg, n) in route.legs" :key="n" class="flex items-start gap-2" :class="{ 'font-semibold': n === current }">
         <span class="figures w-3 shrink-0 text-right">{{ n + 1 }}</span>
@@ -20,11 +20,11 @@ const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : 
       </li>
     </ol>
     <p class="mt-1 text-sm">
-      {{ count(route.openings.length, 'opening', 'openings') }}, {{ count(route.seals, 'seal', 'seals') }}, {{ count(route.patches, 'patch', 'patches') }}<template v-if="route.guards">, {{ route.guards }} steel plates</template>; {{ route.people === 1 ? 'one person' : `${route.people} people` }} for the pull.<template v-if="route.seen > 1">
-        {{ show(route.seen) }} in sight.
-      </template><template v-if="route.otherwise">
-        From {{ route.otherwise.way }} it would take {{ Math.round(route.otherwise.minutes) }} min.
-      </template>
+      {{ count(route.openings.length, 'opening', 'openings') }}, {{ count(route.seals, 'seal', 'seals') }}, {{ count(route.patches, 'patch', 'patches') }}<template v-if="route.guards">, {{ route.guards }} steel plates</template>; {{ route.people === 1 ? 'one person' : `${route.people} people` }} for the pull.{{ route.seen > 1 ? ` ${show(route.seen)} in sight.` : '' }}
+    </p>
+    <FigureLine label="This way" :figure="timeOf(route)" />
+    <p v-if="route.otherwise" class="mt-1 text-sm" data-testid="otherwise">
+      From {{ route.otherwise.way }} it would take {{ Math.round(route.otherwise.minutes) }} min, {{ count(route.otherwise.openings, 'opening', 'openings') }}, {{ count(route.otherwise.seals, 'seal', 'seals') }}, {{ count(route.otherwise.patches, 'patch', 'patches') }}.
     </p>
   </div>
 </template>

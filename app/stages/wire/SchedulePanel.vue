@@ -22,7 +22,9 @@ const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'sch
     <p v-if="sources.length === 0" class="text-sm">
       Say where pictures and data come from: a player or rack, on the wall or elsewhere, or a data plate.
     </p>
-    <SignalSource v-for="source in sources" :key="source.id" :source="source" />
+    <div v-if="sources.length > 0" class="max-h-40 space-y-2 overflow-y-auto" tabindex="0" aria-label="Players and data plates">
+      <SignalSource v-for="source in sources" :key="source.id" :source="source" />
+    </div>
     <div class="grid grid-cols-2 gap-2">
       <button type="button" class="press" @click="add('player')">
         <Plus class="size-4" aria-hidden="true" /> Player or rack
@@ -44,8 +46,8 @@ const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'sch
       <p v-if="store.unsaved" class="field-fault">
         The files show the wall as last saved. Some changes are not saved yet.
       </p>
-      <div class="mt-1 grid gap-2">
-        <a v-for="{ as, title } in FILES" :key="as" class="press" :href="address(as)" download>
+      <div class="mt-1 grid grid-cols-2 gap-2">
+        <a v-for="{ as, title } in FILES" :key="as" class="press first:col-span-2" :href="address(as)" download>
           <Download class="size-4" aria-hidden="true" /> {{ title }}
         </a>
       </div>

@@ -48,7 +48,7 @@ watch(() => route.id, () => { fault.value = done.value = '' })
 </script>
 
 <template>
-  <div class="mt-2">
+  <div>
     <label v-if="asking" class="field-label mb-1">Your name<input v-model="name" class="field-input" autocomplete="name" maxlength="200" @change="asking = !name.trim(); fault = ''"></label>
     <div class="grid grid-cols-2 items-end gap-2">
       <button type="button" class="press !min-h-12 border-stop! text-stop!" :aria-pressed="stopping" @click="stopping = !stopping; stoppedAt = undefined">
@@ -58,11 +58,8 @@ watch(() => route.id, () => { fault.value = done.value = '' })
         It went through
       </button>
     </div>
-    <p v-if="stopping && stoppedAt === undefined" class="mt-1 text-sm" role="status">
-      Tap the drawing at the height, or type it.
-    </p>
-    <div class="mt-1 grid gap-2" :class="stoppedAt === undefined ? 'grid-cols-1' : 'grid-cols-2 items-end'">
-      <LengthField :key="`${route.id} ${store.wall?.blocking?.length ?? 0} ${stoppedAt ?? ''}`" label="It stopped at, above the floor" :value="stoppedAt" :actions="{ commit: stop }" />
+    <div v-if="stopping" class="mt-1 grid gap-2" :class="stoppedAt === undefined ? 'grid-cols-1' : 'grid-cols-2 items-end'">
+      <LengthField :key="`${route.id} ${store.wall?.blocking?.length ?? 0} ${stoppedAt ?? ''}`" label="It stopped at, above the floor" hint="Or tap the drawing there" :value="stoppedAt" :actions="{ commit: stop }" />
       <button v-if="stoppedAt !== undefined" type="button" class="press press-first !min-h-12" @click="stop(stoppedAt)">
         Stopped here
       </button>

@@ -5,6 +5,9 @@ const OPEN = [{ value: '', label: 'not known' }, { value: 'open', label: 'open' 
 const BEAR = [{ value: '', label: 'not known' }, { value: 'yes', label: 'bear' }, { value: 'no', label: 'do not' }]
 const framed = computed(() => store.wall?.structure.kind.endsWith('stud'))
 const open = (side: 'above' | 'below') => (value: string) => store.edit('What is open', wall => setVoid(wall, side, (value || undefined) as 'open' | undefined))
+const LOOKED = [{ value: 'no', label: 'nobody looked yet' }, { value: 'yes', label: 'looked for' }]
+/** That somebody looked and found none is something else than that nobody looked. */
+const look = (value: string) => store.edit('Whether blocking was looked for', wall => setLooked(wall, value === 'yes'))
 const bear = (value: string) => store.edit('Whether the members bear', wall => setBearing(wall, value === '' ? undefined : value === 'yes'))
 </script>
 
@@ -12,6 +15,7 @@ const bear = (value: string) => store.edit('Whether the members bear', wall => s
   <div class="grid grid-cols-2 gap-2">
     <ChoiceField label="Above the wall" :value="store.wall?.void?.above ?? ''" :options="OPEN" :commit="open('above')" />
     <ChoiceField label="Below it" :value="store.wall?.void?.below ?? ''" :options="OPEN" :commit="open('below')" />
+    <ChoiceField v-if="framed" class="col-span-2" inline :label="store.wall?.blocking?.length ? `Blocking, ${store.wall.blocking.length} known` : 'Blocking'" :value="store.wall?.blocking ? 'yes' : 'no'" :options="LOOKED" :commit="look" />
     <ChoiceField v-if="framed" class="col-span-2" inline label="Its members" :value="store.wall?.bearing === undefined ? '' : store.wall.bearing ? 'yes' : 'no'" :options="BEAR" :commit="bear" />
   </div>
 </template>

@@ -11,7 +11,7 @@ const bits = computed(() => {
 </script>
 
 <template>
-  <section v-if="works" class="border-t border-hair pt-2 text-sm" aria-label="What is opened and closed" data-testid="works">
+  <section v-if="works" class="max-h-72 space-y-1 overflow-y-auto text-sm" tabindex="0" aria-label="What is opened and closed" data-testid="works">
     <p>
       <b>All routes: {{ Math.round(works.minutes) }} min</b>, what several share counted once.
     </p>
@@ -32,5 +32,8 @@ const bits = computed(() => {
         {{ reel.model.name ?? reel.model.id }}: {{ reel.lengths.map(length => show(length)).join(' + ') }} on reels, {{ show(reel.left) }} left over
       </li>
     </ul>
+    <p class="text-xs text-ink-soft">
+      On the drawing: yellow lines are power, blue ones signal; what drops by itself is a plain line. Bays are green where a line runs freely, yellow past insulation, red where the covering is opened.
+    </p>
   </section>
 </template>

@@ -1,6 +1,6 @@
 import type { Job, Wall } from '../../job'
 import { HOUSE_RULES, chosenFigure, chosenOption, rulesFor } from '../../rules'
-import { formatLength, stepOf, textToString, toleranceToString, type Precision, type UnitSystem } from '../../units'
+import { bitName, formatLength, stepOf, textToString, toleranceToString, type Precision, type UnitSystem } from '../../units'
 import { accuracyOf, howTrue } from '../accuracy'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
 import { footLine, INK, inLines, label, PAPERS, scaleFor, STOP, STOP_WASH, type Paper, type PaperName, type Sheet } from '../../sheet'
@@ -62,6 +62,17 @@ function stripsOf({ arrays, marking: { datum } }: Shown, { units, precision }: S
     `${name}, row ${row}: ${of === 'board' ? `board ${show(rect.width)} × ${show(rect.height)}` : `rail behind the ${of} slots, ${show(rect.width)} long`}, its ends at ${show(rect.x - datum.x)} and ${show(rect.x + rect.width - datum.x)}, its middle ${show(rect.y + rect.height / 2)} up, on members ${supports.map(({ member }) => member + 1).join(', ')}.`))
 }
 
+/** What is opened and bored for cables, and closed again; nothing where nothing is. */
+function cableWorkOf({ wiring: { works, boxes } }: Shown, { units, precision }: SheetOptions): string[] {
+  const cut = boxes.filter(({ held, kind, cutout }) => held && kind !== 'floor' && cutout.height > 0).length
+  if (cut + works.bores.length + works.openings.length === 0) return []
+  const sizes = [...new Set(works.bores.map(({ diameter }) => diameter).filter(Number.isFinite))].sort((a, b) => a - b).map(size => bitName(size, units))
+  return [
+    `For cables: boxes ${cut}, openings ${works.openings.length}, bored holes ${works.bores.length}${sizes.length > 0 ? ` (${sizes.join(', ')})` : ''}, seals ${works.seals}, patches ${works.patches}, steel plates ${works.guards}. Isolate, prove dead and detect live cables before anything is cut; never a rated wall without its approved seal.`,
+    ...works.openings.length > 0 ? [`Openings are cut sloping so that their piece goes back, ${works.openings.map(({ rect }) => `${formatLength(rect.width, units, precision)} × ${formatLength(rect.height, units, precision)}`).join(', ')}: keep the piece, seal the hole, screw it to battens, tape, fill twice, dry by the filler’s own sheet before sanding.`] : [],
+  ]
+}
+
 /** What people decided against what was worked out: each a line for the sheet. */
 function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
   return findings.flatMap(({ code, message, overridden }) => {
@@ -77,7 +88,7 @@ function decisionPages(decisions: string[], head: number, paper: Paper): Shape[]
   const lines = decisions.flatMap(decision => inLines(decision, paper, TEXT))
   const each = Math.floor((height - 2 * margin - head - FOOT - 8) / LINE)
   return Array.from({ length: Math.ceil(lines.length / each) }, (_, page) => group({},
-    label('Rails and boards, and what was decided by hand', margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
+    label('Rails, boards, work for cables, and what was decided by hand', margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
     ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT))))
 }
 
@@ -141,7 +152,7 @@ export function drawSheet(of: Job, wall: Wall, plan: Shown, options: SheetOption
     bodies.push(next.drawn)
     rest = next.rest
   }
-  bodies.push(...decisionPages([...stripsOf(plan, options), ...decisionsOf(plan, options.units)], deep, paper))
+  bodies.push(...decisionPages([...stripsOf(plan, options), ...cableWorkOf(plan, options), ...decisionsOf(plan, options.units)], deep, paper))
   const head = titleBlock(job, wall, plan, scale, paper, options)
   return { pages: bodies.map((body, n) => group({}, head, body, footLine(paper, n + 1, bodies.length))), scale, paper }
 }
