@@ -1,5 +1,5 @@
 /** What there is on a wall that something can be about: pointed at, found fault with, taken on by name. */
-export type SubjectKind = 'wall' | 'array' | 'screen' | 'hole' | 'member' | 'reading' | 'reference' | 'feature' | 'probe' | 'mark' | 'box' | 'cable'
+export type SubjectKind = 'wall' | 'array' | 'screen' | 'hole' | 'member' | 'reading' | 'reference' | 'feature' | 'probe' | 'mark' | 'box' | 'cable' | 'route'
 
 /** A thing by its kind and its id, which lasts as long as the thing does. */
 export interface Subject { kind: SubjectKind, id: string }

@@ -29,7 +29,10 @@ const VIEWS = {
   'mount': [`${HALL}/mount`],
   'mount-depth': [`${HALL}/mount`, tab('Depth')],
   'fix': [`${HALL}/fix`],
-  'wire': [`${HALL}/wire`, tab('Boxes')],
+  'wire': [`${HALL}/wire`, async (page) => {
+    await tab('Routes')(page)
+    await page.getByRole('button', { name: /^R2 C2 power/ }).click()
+  }],
   'mark': [`${HALL}/mark`],
   'hang': [`${HALL}/hang`, undefined, { width: 390, height: 844 }],
   // These change what the demo has, so they come last.

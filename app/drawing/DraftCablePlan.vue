@@ -7,7 +7,7 @@ const routes = computed(() => (plan.value?.wiring.routes ?? []).filter(({ way })
   ...route, y: core * (route.kind === 'signal' ? 0.35 : 0.65),
   across: route.legs.filter(({ from, to }) => Math.abs(from.x - to.x) > 1), uprights: [...new Set(route.legs.filter(({ from, to }) => Math.abs(from.y - to.y) > 1).map(({ from }) => Math.round(from.x)))],
 })))
-const inkOf = (route: { to: string, kind: string }) => isLit({ kind: 'box', id: route.to }) ? 'var(--color-flag)' : route.kind === 'signal' ? 'var(--color-signal)' : 'var(--color-tape)'
+const inkOf = (route: { id: string, to: string, kind: string }) => isLit({ kind: 'box', id: route.to }) || isLit({ kind: 'route', id: route.id }) ? 'var(--color-flag)' : route.kind === 'signal' ? 'var(--color-signal)' : 'var(--color-tape)'
 </script>
 
 <template>

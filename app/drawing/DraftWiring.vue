@@ -11,8 +11,8 @@ const { route, leg: current, panel, stoppedAt } = useWire()
 
 /** How a leg is drawn, by its method: what drops by itself is a plain line. */
 const DASHES: Record<Method, string | undefined> = { 'drops': undefined, 'weighted line': '10 3', 'rod': '6 3', 'opening at blocking': '3 3', 'bored plate': '1 2', 'across a stud': '3 3', 'void': '14 4 2 4', 'raceway': '18 3', 'through the wall': '1 2' }
-const legs = computed(() => wiring.routes.flatMap(({ id, to, kind, legs }) => legs.map((leg, n) => ({ ...leg, id: `${id} ${n}`, box: to, kind, now: panel.value === 'routes' && id === route.value?.id && n === current.value }))))
-const inkOf = (leg: { box: string, kind: string }) => isLit({ kind: 'box', id: leg.box }) ? 'text-flag' : leg.kind === 'signal' ? 'text-signal' : 'text-tape'
+const legs = computed(() => wiring.routes.flatMap(({ id, to, kind, legs }) => legs.map((leg, n) => ({ ...leg, id: `${id} ${n}`, lit: isLit({ kind: 'box', id: to }) || isLit({ kind: 'route', id }), kind, now: panel.value === 'routes' && id === route.value?.id && n === current.value }))))
+const inkOf = (leg: { lit: boolean, kind: string }) => leg.lit ? 'text-flag' : leg.kind === 'signal' ? 'text-signal' : 'text-tape'
 const line = ({ from, to }: Leg) => `M${from.x} ${from.y} L${to.x} ${to.y}`
 
 /** How a bay is tinted: by the worst that is met in it on the way of a route, or not at all where nothing runs. */

@@ -88,6 +88,15 @@ describe('a cable’s length', () => {
     expect(scheduleOf(plan).find(({ id }) => id === 'power-b-r1c1')).toMatchObject({ open: expect.stringContaining('not known') })
   })
 
+  it('from another source to the same plate goes its own way', () => {
+    const plan = wired((wall) => { wall.sources!.push({ id: 'n', kind: 'network', feature: 'o1' }) })
+    const [picture, data] = [of(plan, 'picture-a1-r1c1'), of(plan, 'data-a1-r1c1')]
+    const way = (id: string | undefined) => plan.routes.find(route => route.id === id)!
+    expect([picture.route, data.route]).toEqual(['to-g-r1c1', 'to-g-r1c1-from-n'])
+    expect([way(picture.route).from, way(data.route).from, way(data.route).path[0]!.x]).toEqual(['pl', 'n', 3058])
+    expect(data.needed.value).toBeGreaterThan(way(data.route).length)
+  })
+
   it('in a chain is the pitch of like screens, slack at both, and 200 at either socket', () => {
     const plan = wired((wall) => { Object.assign(wall.sources![1]!, { by: 'chain' }) })
     const hop = plan.cables.find(({ kind, port }) => kind === 'loop' && port === undefined)!

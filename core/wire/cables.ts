@@ -54,7 +54,7 @@ export interface Wired { wall: Wall, screens: Map<string, Screen>, boxes: BoxPla
 
 /** Every cable of a wall: to the boxes, from them to the screens, from players and data plates, and from screen to screen. */
 export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue, rules }: Wired): CablePlan[] {
-  const routeTo = new Map(routes.map(route => [route.to, route]))
+  const routeTo = (box: BoxPlan, from?: string) => routes.find(route => route.to === box.id && (from === undefined || route.from === from))
   const label = (id: string) => screens.get(id)?.label ?? id
   const carriesAir = (route: RoutePlan | undefined) => route?.legs.some(({ method, to, from }) => (method === 'void' || method === 'bored plate') && wall.void?.[Math.max(to.y, from.y) > 0 ? 'above' : 'below'] === 'plenum') ?? false
   /** What runs beyond the wall to a source that is not on it. */
@@ -79,7 +79,7 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
 
   const out: CablePlan[] = []
   for (const box of boxes) {
-    const route = routeTo.get(box.id)
+    const route = routeTo(box)
     if (route && !isSignal(box.kind)) {
       const source = box.for.map(id => feeds.get(id)).find(found => found !== undefined)
       const lower = boxes.find(({ id }) => id === route.from)
@@ -132,13 +132,13 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
       out.push(cable({
         id, kind, from: before.label, to: screen.label, screen: to, slack,
         // Where no lead made for chains is long enough, what the source is plugged in with does.
-        instead: carriesOf(source),
+        instead: carriesOf(source, catalogue),
         parts: [{ label: 'from socket to socket', value: between + uneven }, { label: 'slack of both pull-outs', value: slack }, { label: 'at both sockets', value: 2 * TAILS.screen }],
       }))
       continue
     }
     const box = boxes.find(each => isSignal(each.kind) && each.held && each.for.includes(to))
-    const route = box && routeTo.get(box.id)
+    const route = box && routeTo(box, source.id)
     const at = placeOf(source, wall)
     const end = [{ label: 'slack of the pull-out', value: slack }, { label: 'at both ends', value: TAILS.screen + (at ? TAILS.source : TAILS.panel) }]
     const unknown = beyondUnknown(source) ?? (route || at ? undefined : box ? 'its way through the wall' : 'where it comes out behind the display')

@@ -106,7 +106,7 @@ it('the way that is taken is as quick as the quickest of all, and its legs add u
     const wall = wallOf(each)
     const members = CENTRES.map((centre): Member => ({ centre, width: 38, sd: 0, plies: 1 } as Member))
     const box = { id: 'b', kind: 'power', x: middle(each.box.bay), y: each.box.y, for: ['x'], bay: [0, 1], held: true } as unknown as BoxPlan
-    const wanted: Wanted[] = [{ box, kind: 'power', source: wall.sources![0], hole: 20 }]
+    const wanted: Wanted[] = [{ id: 'r', box, kind: 'power', source: wall.sources![0], hole: 20 }]
     const plates = each.plate ? [{ ...each.plate, width: 300, height: 300 }] : []
     const { routes: [route], noWay } = routesOf(waysOf(wall, bays, members, heightsOf(wanted, wall), plates), wanted, [], true, {})
     const least = cheapest(each)

@@ -26,7 +26,7 @@ export type { CablePlan } from './cables'
 export { carriedTo, missesBay, type Carried } from './carried'
 export { CONTINUOUS, type Load } from './draw'
 export { cavityOf, isOutside } from './fit'
-export type { Link } from './ports'
+export { carriesOf, type Link } from './ports'
 export { timeOf, type RoutePlan } from './routes'
 export { nameOfSource } from './sources'
 export type { Leg, Method } from './ways'
@@ -59,16 +59,19 @@ function wantedWays(wall: Wall, boxes: BoxPlan[], feeds: Map<string, Source>, li
     const bundle = (kinds: string[]) => boreFor(kinds.flatMap(kind => thickestOf(kind, true, cables, chosen) ?? []))
     if (isSignal(box.kind)) {
       const fed = links.filter(({ to, from }) => from === undefined && box.for.includes(to))
-      return fed.length > 0 ? [{ box, kind: 'signal', source: fed[0]!.source, hole: bundle(fed.map(({ kind }) => kind)) }] : []
+      // What comes from elsewhere comes by a way of its own.
+      return [...new Set(fed.map(({ source }) => source))].map((source, n) => ({
+        id: n === 0 ? `to-${box.id}` : `to-${box.id}-from-${source.id}`, box, kind: 'signal', source, hole: bundle(fed.filter(link => link.source === source).map(({ kind }) => kind)),
+      }))
     }
     if (box.kind === 'kit-upper') {
       const lower = boxes.find(other => other.kind === 'kit-lower' && other.held && other.for.some(id => box.for.includes(id)))
-      if (lower) return [{ box, kind: 'power', source: undefined, lower, hole: bundle(['power']) }]
+      if (lower) return [{ id: `to-${box.id}`, box, kind: 'power', source: undefined, lower, hole: bundle(['power']) }]
       noWay.push({ box: box.id, why: words`it has no lower box to be fed from` })
       return []
     }
     const source = box.for.map(screen => feeds.get(screen)).find(found => found !== undefined)
-    return box.kind === 'power' && source ? [{ box, kind: 'power', source, hole: bundle(['power']) }] : []
+    return box.kind === 'power' && source ? [{ id: `to-${box.id}`, box, kind: 'power', source, hole: bundle(['power']) }] : []
   })
   return { wanted, noWay }
 }

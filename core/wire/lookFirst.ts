@@ -25,9 +25,9 @@ export function lookFirst(ways: Ways, wanted: Wanted[], routes: RoutePlan[], apa
     const across = blockingIn(ways.wall, ways.bays[bay]!)
     const doubtful = across.filter(({ likely }) => likely > 0 && likely < 1).sort((a, b) => b.likely - a.likely)[0]
     if (!doubtful) continue
-    const touched = wanted.filter(({ box }) => routes.find(({ to }) => to === box.id)?.bays.includes(bay))
+    const touched = wanted.filter(each => routes.find(({ id }) => id === each.id)?.bays.includes(bay))
     const knowing = (likely: number): Across[] => across.map(each => each === doubtful ? { ...each, likely } : each)
-    const now = routes.reduce((sum, { to, minutes }) => sum + (touched.some(({ box }) => box.id === to) ? minutes : 0), 0)
+    const now = routes.reduce((sum, { id, minutes }) => sum + (touched.some(each => each.id === id) ? minutes : 0), 0)
     const [blocked, free] = [total(supposing(ways, bay, knowing(1)), touched), total(supposing(ways, bay, knowing(0)), touched)]
     const minutes = now - doubtful.likely * blocked - (1 - doubtful.likely) * free
     if (!best || minutes > best.minutes + 1e-9) best = { bay, x: (ways.bays[bay]!.from + ways.bays[bay]!.to) / 2, y: doubtful.y, minutes: Math.max(minutes, 0) }

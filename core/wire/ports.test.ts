@@ -38,7 +38,7 @@ describe('a port each', () => {
   it('feeds the screens that it is said to, and data beside pictures', () => {
     const { links } = ported([{ id: 'a', kind: 'player', for: ['r2c3'] }, { id: 'n', kind: 'network', for: ['r1c1', 'r2c3'] }])
     expect(links.map(({ id, source, to }) => [id, source.id, to])).toEqual([['picture-r2c3', 'a', 'r2c3'], ['data-r1c1', 'n', 'r1c1'], ['data-r2c3', 'n', 'r2c3']])
-    expect([carriesOf({ id: 'x', kind: 'network', carries: 'fibre' }), carriesOf({ id: 'x', kind: 'player' })]).toEqual(['fibre', 'picture'])
+    expect([carriesOf({ id: 'x', kind: 'network', carries: 'fibre' }, []), carriesOf({ id: 'x', kind: 'player' }, []), carriesOf({ id: 'x', kind: 'player' }, [{ kind: 'power' }, { kind: 'cat6' }, { kind: 'video' }]), carriesOf({ id: 'x', kind: 'network' }, [{ kind: 'power' }, { kind: 'cat6' }])]).toEqual(['fibre', 'picture', 'video', 'cat6'])
   })
 
   it('is none of a circuit’s', () => expect(ported([{ id: 'c', kind: 'circuit' }]).links).toEqual([]))

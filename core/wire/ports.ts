@@ -19,9 +19,17 @@ export interface Link {
 /** Which port feeds which screen, and the screens for which a source has none. */
 export interface Ports { links: Link[], unported: { source: Source, screens: string[] }[] }
 
-const USUAL = { player: 'picture', network: 'data' } as const
-/** What a source feeds screens with. */
-export const carriesOf = ({ kind, carries }: Source): string => carries ?? (kind === 'network' ? USUAL.network : USUAL.player)
+/** Kinds of cable by what they are called: for data, and what carries no picture. */
+const DATA = /data|net|lan|^cat/i
+const NO_PICTURE = /power|cord|loop|control|touch|usb|speaker/i
+
+/** What a source feeds screens with: as it was said, or the first kind of the catalogue that is for it. */
+export function carriesOf({ kind, carries }: Source, cables: Pick<CableModel, 'kind'>[]): string {
+  if (carries) return carries
+  const kinds = cables.map(cable => cable.kind)
+  if (kind === 'network') return kinds.find(each => DATA.test(each)) ?? 'data'
+  return kinds.includes('picture') ? 'picture' : kinds.find(each => !DATA.test(each) && !NO_PICTURE.test(each)) ?? 'picture'
+}
 
 type Placed = Pick<Position, 'id' | 'row' | 'column' | 'outer'>
 const apart = (a: Placed, b: Placed) => Math.abs(a.outer.x + a.outer.width / 2 - b.outer.x - b.outer.width / 2) + Math.abs(a.outer.y + a.outer.height / 2 - b.outer.y - b.outer.height / 2)
@@ -52,7 +60,7 @@ export function portsOf({ sources = [] }: Wall, screens: Placed[], cables: Pick<
   const unported: Ports['unported'] = []
   const fed = new Map<string, Set<string>>()
   for (const source of sources.filter(givesSignal)) {
-    const kind = carriesOf(source)
+    const kind = carriesOf(source, cables)
     const had = fed.get(kind) ?? new Set()
     fed.set(kind, had)
     const open = screens.filter(({ id }) => source.for ? source.for.includes(id) : !had.has(id))
@@ -71,5 +79,5 @@ export function portsOf({ sources = [] }: Wall, screens: Placed[], cables: Pick<
     const left = open.slice(ported.length).map(({ id }) => id)
     if (left.length > 0) unported.push({ source, screens: left })
   }
-  return { links, unported: unported.map(({ source, screens }) => ({ source, screens: screens.filter(id => !fed.get(carriesOf(source))!.has(id)) })).filter(({ screens }) => screens.length > 0) }
+  return { links, unported: unported.map(({ source, screens }) => ({ source, screens: screens.filter(id => !fed.get(carriesOf(source, cables))!.has(id)) })).filter(({ screens }) => screens.length > 0) }
 }

@@ -41,8 +41,8 @@ export interface RoutePlan {
 /** A box that nothing leads to, and why. */
 export interface NoWay { box: string, why: Text }
 
-/** What a route is asked for: its box, where it comes from, and what its bundle wants to have bored. */
-export interface Wanted { box: BoxPlan, kind: RoutePlan['kind'], source: Source | undefined, lower?: BoxPlan, hole: number }
+/** What a route is asked for: its id, its box, where it comes from, and what its bundle wants to have bored. */
+export interface Wanted { id: string, box: BoxPlan, kind: RoutePlan['kind'], source: Source | undefined, lower?: BoxPlan, hole: number }
 
 /** A pull over this, or with so many bends, takes two people, mm. */
 const LONG = 6_000
@@ -73,12 +73,12 @@ function joined(legs: Leg[]): Leg[] {
 
 const sum = (legs: Leg[], of: (leg: Leg) => number) => legs.reduce((total, leg) => total + of(leg), 0)
 
-function routeOf({ box, kind, source, lower, hole }: Wanted, way: RoutePlan['way'], given: Leg[], bays: number[], cases: Rect[]): RoutePlan {
+function routeOf({ id, box, kind, source, lower, hole }: Wanted, way: RoutePlan['way'], given: Leg[], bays: number[], cases: Rect[]): RoutePlan {
   const legs = joined(given)
   const length = sum(legs, lengthOf)
   const bends = legs.slice(1).filter((leg, n) => isUp(leg) !== isUp(legs[n]!)).length
   return {
-    id: `to-${box.id}`, from: lower?.id ?? source!.id, to: box.id, kind, way, legs, length, hole, bays,
+    id, from: lower?.id ?? source!.id, to: box.id, kind, way, legs, length, hole, bays,
     seen: way === 'surface' ? sum(legs, leg => inSight(leg, cases)) : 0,
     path: legs.length === 0 ? [] : [{ ...legs[0]!.from, method: legs[0]!.method }, ...legs.map(leg => ({ ...leg.to, method: leg.method }))],
     minutes: MINUTES.enter + sum(legs, ({ minutes }) => minutes), openings: legs.flatMap(({ openings }) => openings),

@@ -101,7 +101,7 @@ test('at the wall a route is followed leg by leg, and where it stopped is told b
   await page.addInitScript(() => localStorage.setItem('wide-trellis:name', 'Isla Brand'))
   await page.goto(`${HALL}/wire`)
   await page.getByRole('tab', { name: 'Routes' }).click()
-  await page.getByLabel('Route', { exact: true }).selectOption('b33')
+  await page.getByLabel('Route', { exact: true }).selectOption('to-b33')
   const leg = page.getByTestId('leg-card')
   await expect(leg).toContainText('1 of 6: Open at blocking')
   await page.keyboard.press('PageDown')
@@ -203,8 +203,8 @@ test('the schedule, the labels and the electrician’s sheet are saved, opened a
   await expect(page.getByRole('button', { name: /picture: Rack, ticket office to R3 C2/ })).toBeVisible()
   await page.getByRole('button', { name: /picture: Rack, ticket office to R3 C2/ }).click()
   await expect(page.getByText(/way 2126\.9 \+ beyond the wall 6500/)).toBeVisible()
-  for (const [title, file] of [['Electrician’s sheet', 'electrician.pdf'], ['Schedule, CSV', 'schedule.csv'], ['Labels', 'labels.pdf']] as const) {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: title }).click()])
+  for (const [title, file] of [['Electrician’s sheet', 'electrician.pdf'], ['CSV', 'schedule.csv'], ['Labels', 'labels.pdf']] as const) {
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: title, exact: true }).click()])
     expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-${file}`)
   }
   const file = async (as: string) => new Uint8Array(await (await fetch(`${house.address}/api${HALL}/wiring?as=${as}&paper=a4`)).arrayBuffer())

@@ -10,8 +10,8 @@ const part = useScreenState<typeof PARTS[number]['id']>('wire-route-part', () =>
 const shown = computed(() => routes.value.length === 0 ? 'given' : part.value)
 const look = computed(() => plan.value?.wiring.look)
 const titleOf = (each: typeof routes.value[number]) => `${routeName(each)}, ${WAYS[each.way]}`
-function choose(box: string) {
-  select('box', box)
+function choose(id: string) {
+  select('route', id)
   leg.value = 0
 }
 </script>
@@ -24,12 +24,12 @@ function choose(box: string) {
     <template v-else>
       <ul class="max-h-24 overflow-y-auto text-sm max-md:hidden" aria-label="Ways to the boxes" tabindex="0">
         <li v-for="each in routes" :key="each.id">
-          <button type="button" class="flex w-full justify-between gap-2 border-b border-hair py-0.5 text-left" :class="{ 'font-semibold': each.id === route?.id }" :aria-pressed="each.id === route?.id" @click="choose(each.to)">
+          <button type="button" class="flex w-full justify-between gap-2 border-b border-hair py-0.5 text-left" :class="{ 'font-semibold': each.id === route?.id }" :aria-pressed="each.id === route?.id" @click="choose(each.id)">
             <span>{{ titleOf(each) }}</span><span class="figures whitespace-nowrap text-ink-soft">{{ show(each.length) }}, {{ Math.round(each.minutes) }} min</span>
           </button>
         </li>
       </ul>
-      <ChoiceField v-if="route" class="md:hidden" label="Route" :value="route.to" :options="routes.map(each => ({ value: each.to, label: titleOf(each) }))" :commit="(box) => { choose(box); return [] }" />
+      <ChoiceField v-if="route" class="md:hidden" label="Route" :value="route.id" :options="routes.map(each => ({ value: each.id, label: titleOf(each) }))" :commit="(id) => { choose(id); return [] }" />
       <BenchPanels v-model="part" :panels="PARTS" label="Parts of the routes" />
     </template>
     <section v-if="route && shown === 'legs'" data-testid="route-card" class="space-y-2" :aria-label="`Way to ${routeName(route)}`">

@@ -14,7 +14,7 @@ const plates = computed(() => (store.wall?.features ?? []).filter(({ kind, id })
 const add = (kind: 'player' | 'network', feature?: string) => store.edit(kind === 'player' ? 'Add a player' : 'Add a data plate', wall => addSource(wall, kind, store.siteUnits, feature))
 useCommands([{ id: 'add-player', title: 'Add a player or rack', group: 'Wire', run: () => { add('player') } }])
 const address = (as: string) => `/api/sites/${store.site}/walls/${store.id}/wiring?as=${as}&units=${system.value}&fine=${fine.value ? 1 : 0}`
-const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'schedule', title: 'Schedule, CSV' }, { as: 'labels', title: 'Labels' }]
+const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'schedule', title: 'CSV' }, { as: 'labels', title: 'Labels' }]
 </script>
 
 <template>
@@ -22,12 +22,12 @@ const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'sch
     <p v-if="sources.length === 0" class="text-sm">
       Say where pictures and data come from: a player or rack, on the wall or elsewhere, or a data plate.
     </p>
-    <div v-if="sources.length > 0" class="max-h-40 space-y-2 overflow-y-auto" tabindex="0" aria-label="Players and data plates">
+    <div v-if="sources.length > 0" class="max-h-48 space-y-2 overflow-y-auto" tabindex="0" aria-label="Players and data plates">
       <SignalSource v-for="source in sources" :key="source.id" :source="source" />
     </div>
     <div class="grid grid-cols-2 gap-2">
       <button type="button" class="press" @click="add('player')">
-        <Plus class="size-4" aria-hidden="true" /> Player or rack
+        <Plus class="size-4" aria-hidden="true" /> Player
       </button>
       <button type="button" class="press" @click="add('network', plates[0]?.id)">
         <Plus class="size-4" aria-hidden="true" /> {{ plates[0] ? `Use ${plates[0].id}` : 'Data plate' }}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { CableModel, Source } from '~~/core/job'
+import { carriesOf } from '~~/core/wire'
 
 /** A player, a rack or a data plate: what it carries, to each screen or in a chain, where it is, and which of its ports are used. */
 const { source } = defineProps<{ source: Source }>()
@@ -10,7 +11,7 @@ const { readNumber, figure, change } = useSourceFields()
 const { labels } = useWire()
 const NOT_SIGNAL = new Set(['power', 'cord', 'loop'])
 const kinds = computed(() => [...new Set([...(offeredOf('cable', undefined) as CableModel[]).map(({ kind }) => kind), source.carries ?? ''])].filter(kind => kind && !NOT_SIGNAL.has(kind)).sort().map(kind => ({ value: kind, label: kind })))
-const carries = computed(() => source.carries ?? (source.kind === 'network' ? 'data' : 'picture'))
+const carries = computed(() => carriesOf(source, offeredOf('cable', undefined) as CableModel[]))
 const BY = [{ value: 'each', label: 'a cable to each screen' }, { value: 'chain', label: 'from screen to screen' }]
 /** The site holds every cable of the kind from then on, so that the one that reaches can be chosen. */
 function bring(kind: string) {

@@ -28,7 +28,7 @@ const cableColumns = [
   { key: 'to', title: 'To', text: (line: ScheduleLine) => line.to },
   { key: 'model', title: 'Cable', text: (line: ScheduleLine) => line.model },
   { key: 'needed', title: 'Needed', text: (line: ScheduleLine) => show(line.needed), numeric: true },
-  { key: 'taken', title: 'Take', text: (line: ScheduleLine) => line.taken === undefined ? 'not known' : line.reel ? `reel of ${show(line.taken)}` : show(line.taken), numeric: true },
+  { key: 'taken', title: 'Take', text: (line: ScheduleLine) => line.taken === undefined ? 'not known' : line.reel ? 'from a reel' : show(line.taken), numeric: true },
   { key: 'left', title: 'Left over', text: (line: ScheduleLine) => line.offcut === undefined || line.reel ? '' : show(line.offcut), numeric: true },
 ]
 </script>

@@ -9,7 +9,7 @@ export function useWire() {
   const { plan } = useWallPlan()
   const { selectedOf } = useSelection()
   const routes = computed<RoutePlan[]>(() => plan.value?.wiring.routes ?? [])
-  const route = computed(() => routes.value.find(({ to }) => to === selectedOf('box')) ?? routes.value[0])
+  const route = computed(() => routes.value.find(({ id }) => id === selectedOf('route')) ?? routes.value.find(({ to }) => to === selectedOf('box')) ?? routes.value[0])
   const labelOf = computed(() => new Map(plan.value?.wiring.loads.map(({ screen, label }) => [screen, label])))
   const labels = (screens: string[]) => screens.map(screen => labelOf.value.get(screen) ?? screen).join(', ')
   const boxOf = (id: string) => plan.value?.wiring.boxes.find(box => box.id === id)
