@@ -1,7 +1,7 @@
 import type { Component } from 'vue'
 import type { Finding, Stage } from '~~/core/finding'
 import type { Rect } from '~~/core/geometry'
-import type { HoleStep } from '~~/core/hang'
+import type { Change, HoleStep } from '~~/core/hang'
 import type { Wall } from '~~/core/job'
 import type { MadeHole } from '~~/core/log'
 import type { ArrayPlan } from '~~/core/mount'
@@ -21,6 +21,8 @@ export interface Canvas {
   surveying?: boolean
   /** Whether the wall is seen through, with boxes and routes; or only what is cut and bored for them. */
   wiring?: boolean | 'cut'
+  /** Marks that moved, from where they were. */
+  moves?: Change['marks']
   /** Id of the hole that is worked on. */
   current?: string
   /** What runs along the tape. */

@@ -2,7 +2,10 @@ import type { Finding } from '../finding'
 import { isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan, Hole, Position } from '../mount'
 import { words } from '../units'
+import type { DeadHole } from './dead'
 
+export * from './change'
+export * from './dead'
 export * from './holeOfWall'
 export * from './lifting'
 export * from './order'
@@ -15,7 +18,7 @@ const SAYS: Record<MadeHole['result'], string> = {
   hit: 'was made', miss: 'missed', void: 'met a void', steel: 'met steel', mortar: 'came into a mortar joint', blown: 'blew the face out', stripped: 'is stripped', other: 'cannot be used',
 }
 
-/** A new hole keeps so far from a dead one, mm: three diameters of the thickest screws that are usual. */
+/** So far a new hole keeps from one that hit and that nothing uses, mm: three diameters of the thickest screws that are usual. */
 const KEEP_OFF = 30
 
 /** Every hole of a wall in the order of drilling: along each height from the top down, left to right. */
@@ -45,7 +48,7 @@ export function leftBehind(arrays: ArrayPlan[], built: AsBuilt): MadeHole[] {
 }
 
 /** What the log says against the plan: holes that missed, and holes that nothing planned uses any more; a stop while something is planned right beside one. */
-export function hangFindings(arrays: ArrayPlan[], built: AsBuilt): Finding[] {
+export function hangFindings(arrays: ArrayPlan[], built: AsBuilt, dead: DeadHole[] = []): Finding[] {
   const { holes } = built
   if (holes.length === 0) return []
   const steps = holeSteps(arrays)
@@ -54,13 +57,14 @@ export function hangFindings(arrays: ArrayPlan[], built: AsBuilt): Finding[] {
   return holes.flatMap((made): Finding[] => {
     const step = named.get(made.hole)
     const label = step?.label ?? made.hole
-    const beside = steps.some(({ hole }) => Math.hypot(hole.x - made.x, hole.y - made.y) < KEEP_OFF)
+    const { keepOff = KEEP_OFF, fill = 'Fill it' } = dead.find(({ entry }) => entry === made.entry) ?? {}
+    const beside = steps.some(({ hole }) => Math.hypot(hole.x - made.x, hole.y - made.y) < keepOff - 1e-6 && !(hole.made && isAt(hole, made)))
     const about = { stage: 'hang', subject: { kind: 'hole', id: made.hole } } as const
     if (made.result !== 'hit') {
       const message = words`${label} at ${made.x} ${SAYS[made.result]}: ${made.note || 'no note'}.`
       return beside
         ? [{ ...about, severity: 'stop', code: 'hole-missed', message, remedy: words`Leave it empty and find the member before drilling beside it.` }]
-        : [{ ...about, severity: 'note', code: 'hole-dead', message, remedy: words`Fill it; nothing is planned within ${KEEP_OFF} of it.` }]
+        : [{ ...about, severity: 'note', code: 'hole-dead', message, remedy: words`${fill[0]!.toUpperCase()}${fill.slice(1)}; nothing is planned within ${keepOff} of it.` }]
     }
     if (!unused.has(made)) return []
     return [{

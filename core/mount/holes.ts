@@ -19,12 +19,17 @@ export interface HolePlace {
 /** A fastener's place with its slot, member and margin known. */
 interface Reached { row: string, slot: number, x: number, member: number, ply: number, margin: number }
 
+/** Where in a stretch of a slot a hole goes that is wanted at a place: there, or beside what it keeps off. */
+export type PlaceIn = (span: Interval, wanted: number) => number
+const wantedPlace: PlaceIn = (_, wanted) => wanted
+
 /** The best hole of a row of slots in one zone from a plate position: with the largest margin, which may be negative. */
-function bestIn(slots: Slot[], row: string, plateX: number, { index, ply, centre, usable }: FixingZone, free: (slot: number) => boolean = () => true): Reached | undefined {
+function bestIn(slots: Slot[], row: string, plateX: number, { index, ply, centre, usable }: FixingZone, free: (slot: number) => boolean = () => true, placeIn: PlaceIn = wantedPlace): Reached | undefined {
   let best: Reached | undefined
   slots.forEach((slot, n) => {
     if (slot.row !== row || !free(n)) return
-    const x = nearestIn(slotOnWall(slot, plateX), centre)
+    const span = slotOnWall(slot, plateX)
+    const x = placeIn(span, nearestIn(span, centre))
     const margin = usable - Math.abs(x - centre)
     if (!best || margin > best.margin) best = { row, slot: n, x, member: index, ply, margin }
   })
@@ -60,11 +65,11 @@ export function reached(slots: Slot[], row: string, plateX: number, zones: Fixin
 }
 
 /** Holes that a row cannot put into members: each at the point of a free slot that comes nearest to a member still free. */
-function missing(slots: Slot[], row: string, plateX: number, zones: FixingZone[], made: HolePlace[], wanted: number): HolePlace[] {
+function missing(slots: Slot[], row: string, plateX: number, zones: FixingZone[], made: HolePlace[], wanted: number, placeIn: PlaceIn): HolePlace[] {
   if (wanted <= 0) return []
   const free = (slot: number) => !made.some(hole => hole.slot === slot)
   const misses = zones.filter(({ index }) => !made.some(hole => hole.member === index))
-    .flatMap(zone => slots.flatMap((slot, n) => slot.row === row && free(n) ? bestIn(slots, row, plateX, zone, each => each === n) ?? [] : []))
+    .flatMap(zone => slots.flatMap((slot, n) => slot.row === row && free(n) ? bestIn(slots, row, plateX, zone, each => each === n, placeIn) ?? [] : []))
     .sort((a, b) => b.margin - a.margin)
   const chosen: HolePlace[] = []
   for (const miss of misses) {
@@ -73,7 +78,7 @@ function missing(slots: Slot[], row: string, plateX: number, zones: FixingZone[]
     chosen.push(miss)
   }
   const unmet = slots.flatMap((slot, index) => slot.row === row && free(index) && !chosen.some(hole => hole.slot === index) ? [{ index, span: slotOnWall(slot, plateX) }] : [])
-  for (const { index, span } of unmet.slice(0, wanted - chosen.length)) chosen.push({ row, slot: index, x: (span.from + span.to) / 2 })
+  for (const { index, span } of unmet.slice(0, wanted - chosen.length)) chosen.push({ row, slot: index, x: placeIn(span, (span.from + span.to) / 2) })
   return chosen
 }
 
@@ -87,16 +92,18 @@ function piecesAlong(zones: FixingZone[], { from, to }: Interval, beyond: number
 /**
  * The holes of one plate on framing, row by row, left to right.
  *
- * @param standing the pieces that stand at a row's height, of all `zones`
+ * @param zones the pieces by row, without what is too near to a dead hole there
+ * @param standing those that stand at a row's height
+ * @param placeIn where in a row's slots a hole goes that misses its piece
  * @param plied which members are doubled, by index: of these the ply is told
  */
-export function holesOnFraming({ plate, needs }: Mount, plateX: number, zones: FixingZone[], standing: (row: string) => FixingZone[], plied: (member: number) => boolean, spacing?: number): HolePlace[] {
+export function holesOnFraming({ plate, needs }: Mount, plateX: number, zones: (row: string) => FixingZone[], standing: (row: string) => FixingZone[], placeIn: (row: string) => PlaceIn, plied: (member: number) => boolean, spacing?: number): HolePlace[] {
   const span = { from: plateX + Math.min(...plate.slots.map(({ x1 }) => x1)), to: plateX + Math.max(...plate.slots.map(({ x2 }) => x2)) }
   // Of two plies each, so many members at most are taken already or stand nearer than one that is wanted.
   const near = (all: FixingZone[]) => piecesAlong(all, span, 4 * needs.members)
   return needs.rows.flatMap((row) => {
     const made: HolePlace[] = reached(plate.slots, row, plateX, near(standing(row)), needs.members, spacing)
-    const missed = missing(plate.slots, row, plateX, near(zones), made, needs.members - made.length)
+    const missed = missing(plate.slots, row, plateX, near(zones(row)), made, needs.members - made.length, placeIn(row))
     return [...made, ...missed].sort((a, b) => a.x - b.x)
       .map(({ ply, ...hole }) => ply !== undefined && hole.member !== undefined && plied(hole.member) ? { ...hole, ply } : hole)
   })
@@ -121,9 +128,13 @@ export function slotSegments({ plate, needs }: Mount): SlotSegment[] {
   })
 }
 
-/** The holes of one plate on a wall that carries all over: each in the middle of its segment of a slot. */
-export function holesOnSolid(mount: Mount, plateX: number): HolePlace[] {
-  return slotSegments(mount).map(({ row, slot, from, to }) => ({ row, slot, x: plateX + (from + to) / 2 }))
+/**
+ * The holes of one plate on a wall that carries all over: each in the middle of its segment of a slot.
+ *
+ * @param placeIn where in its segment a hole goes that is wanted at a place, at a height from the plate's centre
+ */
+export function holesOnSolid(mount: Mount, plateX: number, placeIn: (span: Interval, wanted: number, y: number) => number = (_, wanted) => wanted): HolePlace[] {
+  return slotSegments(mount).map(({ row, slot, y, from, to }) => ({ row, slot, x: placeIn({ from: plateX + from, to: plateX + to }, plateX + (from + to) / 2, y) }))
 }
 
 /** The holes of one plate on block: each as near to the middle of a block as its segment of a slot lets it. */
@@ -134,7 +145,7 @@ export function holesOnBlock(mount: Mount, plateX: number, blocksAt: (y: number)
       const x = nearestIn(span, centre)
       return { x, margin: usable - Math.abs(x - centre) }
     })
-    const best = places.reduce((a, b) => b.margin > a.margin ? b : a)
-    return { row, slot, x: best.x, margin: Math.min(best.margin, marginUp(y)) }
+    const best = places.sort((a, b) => b.margin - a.margin)[0]
+    return best ? { row, slot, x: best.x, margin: Math.min(best.margin, marginUp(y)) } : { row, slot, x: (span.from + span.to) / 2 }
   })
 }

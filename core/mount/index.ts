@@ -48,15 +48,15 @@ const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.f
 const carrierOf = (array: ScreenArray, wall: Wall) => isFramed(wall) ? array.carrier : undefined
 
 /** What the plates of an array stand on, or undefined where a cell has no mount. */
-function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, { catalogue, rules, site }: PlanContext): Context | undefined {
+function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, { catalogue, rules, site }: PlanContext, built: AsBuilt): Context | undefined {
   const modelOf = mountModels(array, catalogue)
   if (cells.some(cell => !modelOf(cell))) return undefined
-  return { array, wall, survey, catalogue, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate: substrateOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall)) }
+  return { array, wall, survey, catalogue, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate: substrateOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall), built.dead) }
 }
 
 /** Places the plates of an array on what the survey found; where a cell has no mount, nothing is shifted. */
 export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): Placing {
-  const context = contextOf(array, cells, wall, survey, job)
+  const context = contextOf(array, cells, wall, survey, job, built)
   return context ? placePlates(array, cells, context.mountOf, wall, context.substrate, built) : { shift: { x: 0, y: 0 }, plates: [] }
 }
 
@@ -139,7 +139,7 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing, built:
 
 /** The plates and holes of an array where it was placed, and nothing that is to be said of them; none where a cell has no mount. */
 export function mountedCells(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): MountedCell[] {
-  const context = contextOf(array, cells, wall, survey, job)
+  const context = contextOf(array, cells, wall, survey, job, built)
   return context ? mountCells(context, cells, placing, built).mounted : []
 }
 
@@ -160,7 +160,7 @@ function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts 
 /** Puts every plate and hole of an array where it was placed. */
 export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): Mounting {
   const { catalogue, rules } = job
-  const context = contextOf(array, cells, wall, survey, job)
+  const context = contextOf(array, cells, wall, survey, job, built)
   if (!context) {
     return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], unsurveyed: [], lifts: [], findings: [{
       severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: { kind: 'array', id: array.id },

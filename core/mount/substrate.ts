@@ -1,8 +1,9 @@
 import type { Point } from '../geometry'
-import { edgeDistanceOf, jointDistanceOf } from '../fastening'
+import { edgeDistanceOf, jointDistanceOf, keepOffOf } from '../fastening'
 import type { Carrier, Fastener, Mount, Rules, Wall } from '../job'
 import { memoize } from '../memo'
 import { courseAt, isFramed, standsAt, type Coursing, type Survey } from '../survey'
+import { clearOf, clearPlace, NONE_DEAD, type DeadHoles } from './deadHoles'
 import { holesOnBlock, holesOnFraming, holesOnSolid, slotSegments, type HolePlace } from './holes'
 import type { Requirement } from './requirement'
 import { blocksOf, coursesOf, plySpacing, singly, targetsOf, zonesOf, type FixingZone } from './zones'
@@ -32,11 +33,11 @@ const spansOf = (mount: Mount, row: string) => slotsOf(mount, row).map(({ x1, x2
 const unlike = (mount: Mount) => [...new Map(mount.needs.rows.map(row => [spansOf(mount, row).map(({ from, to }) => `${from} ${to}`).sort().join(), row])).values()]
 
 /** Studs and their like: every row reaches so many different members that stand at the height of its slots. */
-function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | undefined): Substrate {
+function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | undefined, dead: DeadHoles): Substrate {
   const zones = zonesOf(members, edgeDistanceOf(fastener))
-  const all = members.every(({ stretches }) => !stretches)
+  const all = dead.at.length === 0 && members.every(({ stretches }) => !stretches)
   const plied = (index: number) => members[index]!.plies > 1
-  const standing = (heights: number[]) => all ? zones : zones.filter(({ index }) => heights.every(y => standsAt(members[index]!, y)))
+  const standing = (heights: number[]) => all ? zones : clearOf(dead, zones.filter(({ index }) => heights.every(y => standsAt(members[index]!, y))), heights)
   const heightsOf = (mount: Mount, row: string, plateY: number) => slotsOf(mount, row).map(({ y }) => plateY + y)
   const spacing = memoize((mount: Mount) => plySpacing(mount, fastener))
   const requirements = memoize((mount: Mount) => memoize((plateY: number) =>
@@ -47,7 +48,7 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
     allOver: false,
     along: (mount, plateY) => requirements(mount)(all ? 0 : plateY),
     up: () => NOTHING,
-    holes: (mount, { x, y }) => holesOnFraming(mount, x, zones, row => standing(heightsOf(mount, row, y)), plied, spacing(mount)),
+    holes: (mount, { x, y }) => holesOnFraming(mount, x, row => clearOf(dead, zones, heightsOf(mount, row, y)), row => standing(heightsOf(mount, row, y)), row => (span, wanted) => clearPlace(dead, span, wanted, heightsOf(mount, row, y)[0] ?? y), plied, spacing(mount)),
     at: (x, y) => {
       const [near] = standing([y]).map(({ index, ply, centre, usable }) => ({ member: index, ...plied(index) && { ply }, margin: usable - Math.abs(x - centre) })).sort((a, b) => b.margin - a.margin)
       return near ?? {}
@@ -57,40 +58,45 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
 }
 
 /** Block: every fastener keeps clear of bed and head joints. */
-function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined): Substrate {
+function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined, dead: DeadHoles): Substrate {
   const distance = jointDistanceOf(fastener)
   const courses = coursesOf(coursing, distance, wall.height)
   const blocks = memoize((course: number): FixingZone[] => blocksOf(coursing, coursing.origin.y + (course + 0.5) * coursing.height, distance, wall.width))
   const up = memoize((mount: Mount) => [...new Set(mount.plate.slots.filter(({ row }) => mount.needs.rows.includes(row)).map(({ y }) => y))]
     .map((y): Requirement => ({ spans: [{ from: y, to: y }], targets: singly(courses), wanted: 1 })))
   const along = memoize((mount: Mount) => memoize((plateY: number) =>
-    slotSegments(mount).map(({ y, from, to }): Requirement => ({ spans: [{ from, to }], targets: singly(blocks(courseAt(coursing, plateY + y))), wanted: 1 }))))
+    slotSegments(mount).map(({ y, from, to }): Requirement => ({ spans: [{ from, to }], targets: singly(clearOf(dead, blocks(courseAt(coursing, plateY + y)), [plateY + y])), wanted: 1 }))))
   const marginUp = (y: number) => Math.max(...courses.map(({ centre, usable }) => usable - Math.abs(y - centre)))
   return {
     allOver: false,
     along: (mount, plateY) => along(mount)(plateY),
     up,
-    holes: (mount, { x, y }) => holesOnBlock(mount, x, at => blocks(courseAt(coursing, y + at)), at => marginUp(y + at)),
+    holes: (mount, { x, y }) => holesOnBlock(mount, x, at => clearOf(dead, blocks(courseAt(coursing, y + at)), [y + at]), at => marginUp(y + at)),
     at: (x, y) => ({ margin: Math.min(marginUp(y), Math.max(...blocks(courseAt(coursing, y)).map(({ centre, usable }) => usable - Math.abs(x - centre)))) }),
     plySpacing: () => undefined,
   }
 }
 
 /** A wall that carries all over; also one whose blocks are not known, where nothing is held yet. */
-const solid = (allOver: boolean): Substrate => ({
+const solid = (allOver: boolean, dead: DeadHoles = NONE_DEAD): Substrate => ({
   allOver,
   along: () => NOTHING,
   up: () => NOTHING,
-  holes: (mount, { x }) => holesOnSolid(mount, x),
+  holes: (mount, { x, y }) => holesOnSolid(mount, x, (span, wanted, at) => clearPlace(dead, span, wanted, y + at)),
   at: () => ({}),
   plySpacing: () => undefined,
 })
 
-/** What the plates of a wall are fixed to with a fastener: on a rail or a board they may be anywhere. */
-export function substrateOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, rules: Rules, carrier?: Carrier): Substrate {
+/**
+ * What the plates of a wall are fixed to with a fastener: on a rail or a board they may be anywhere.
+ *
+ * @param dead holes that serve nothing any more, of which a new one keeps off
+ */
+export function substrateOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, rules: Rules, carrier?: Carrier, dead: Point[] = []): Substrate {
+  const kept = { at: dead, keepOff: keepOffOf(fastener, wall.structure.kind) }
   if (carrier) return solid(false)
-  if (isFramed(wall)) return framing(survey, fastener)
+  if (isFramed(wall)) return framing(survey, fastener, kept)
   const joints = rules.blockJoints !== 'anywhere-under-timber' || !wall.covering.some(({ material }) => TIMBER.includes(material))
-  if (wall.structure.kind === 'block' && joints) return survey.coursing ? block(survey.coursing, wall, fastener) : solid(false)
-  return solid(true)
+  if (wall.structure.kind === 'block' && joints) return survey.coursing ? block(survey.coursing, wall, fastener, kept) : solid(false)
+  return solid(true, kept)
 }

@@ -1,6 +1,6 @@
 import { apartFindings } from '../arrange'
 import type { Finding } from '../finding'
-import { hangFindings, orderFindings, type HangingOrder } from '../hang'
+import { deadHoles, hangFindings, orderFindings, type DeadHole, type HangingOrder } from '../hang'
 import { arraysOf, type Job, type PlanContext, type Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import { markFindings, type Marking } from '../mark'
@@ -24,6 +24,8 @@ export interface WallPlan extends Omit<Survey, 'findings'> {
   marking: Marking
   /** Which circuit feeds which screen, and where the boxes are. */
   wiring: Wiring
+  /** Holes that serve nothing any more. */
+  dead: DeadHole[]
   /** How the screens of each array are hung. */
   hanging: HangingOrder[]
   findings: Finding[]
@@ -71,6 +73,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
   const probe = through.probe(wall, surveyed, mounted, catalogue, units)
   const { findings, ...found } = surveyed
   const marking = through.mark(document, steadyArrays, wiring, rules)
+  const dead = deadHoles(document, built, catalogue)
   const laid = arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
   return {
     id: document.id,
@@ -79,8 +82,9 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
     arrays,
     wiring,
     marking,
+    dead,
     hanging,
-    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
+    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built, dead), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
   }
 }
 

@@ -22,8 +22,11 @@ export const ERROR_MODEL = {
 
 /** Now and then an instrument, or a reference, is out by far more than it should be: how often, and by how much, one σ, mm. */
 export const GROSS = { share: 0.1, sigma: 8 } as const
-/** How often a nail misses what is there, or meets what is none; where nails contradict each other, how often one of them is wrong. */
-export const NAIL_ERRS = { usual: 0.001, contradicted: 0.1 } as const
+/**
+ * How often a nail misses what is there, or meets what is none; where nails contradict each other, how often one of
+ * them is wrong; and how often a bit that was drilled to its depth met nothing where something is.
+ */
+export const NAIL_ERRS = { usual: 0.001, contradicted: 0.1, drilled: 1e-12 } as const
 
 /** Readings that no member made, expected for each millimetre of wall: pipes, blocking, patches of filler. */
 export const FALSE_PER_MM: Record<Evidence['method'], number> = {

@@ -8,7 +8,7 @@ import { PosteriorGrid, type Belief, type Expectation } from './posterior'
 import { expectedAt, runsOf, type Run, type Sighting } from './runs'
 import { sharedErrors, shiftBack, sourcesOf, type SharedError } from './shared'
 import { belongs, likelihoodRatio, signsOf, type Sign } from './sign'
-import { atAnotherHeight, besideIn, missesIn, missesOf, stretchesOf } from './stretches'
+import { besideIn, missesIn, missesOf, showsEnd, stretchesOf } from './stretches'
 import { commonWidth, type CommonWidth } from './width'
 
 /** A framing member as far as it is known; lengths in mm. */
@@ -157,8 +157,10 @@ const bothEdges = (signs: Sign[]) => new Set(signs.filter(({ kind }) => kind ===
 /** How many nails would be wrong about a member of this place and width: hits beside it, and misses in it at their own height. */
 function contradicted(signs: Sign[], against: Sign[], { centre, doubled }: Belief, width: number): boolean {
   const half = (doubled > 0.5 ? 2 * width : width) / 2
+  const nailed = signs.some(({ kind }) => kind === 'hole')
   return signs.some(({ kind, x }) => kind === 'hole' && Math.abs(x - centre) > half + 1.5)
-    || against.some(({ kind, x, atAnotherHeight }) => kind === 'hole' && !atAnotherHeight && Math.abs(x - centre) < half - 1.5)
+    // What was drilled to its depth is doubted for a nail that met something, and not for what an instrument told.
+    || against.some(({ kind, x, atAnotherHeight, reading: { method } }) => kind === 'hole' && !atAnotherHeight && Math.abs(x - centre) < half - 1.5 && (method !== 'pilot' || nailed))
 }
 
 /**
@@ -235,9 +237,10 @@ function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: 
 function signsAgainst(signs: Sign[], width: number): Sign[] {
   const against = signs.filter(({ speaksFor }) => !speaksFor)
   const strongBeside = besideIn(signs.filter(({ speaksFor, kind }) => speaksFor && kind !== 'knock' && kind !== 'box'))
-  const ends = missesOf(against).flatMap((miss) => {
+  const misses = missesOf(against)
+  const ends = misses.flatMap((miss) => {
     const beside = strongBeside(miss.x, width)
-    if (!atAnotherHeight(miss, beside)) return []
+    if (!showsEnd(miss, beside, misses.filter(({ x }) => Math.abs(x - miss.x) < width / 2))) return []
     return [{ miss, off: miss.reading.y - beside.reduce((near, { reading: { y } }) => Math.abs(y - miss.reading.y) < Math.abs(near - miss.reading.y) ? y : near, Infinity) }]
   })
   const endOf = new Map(ends.map(end => [end.miss, end]))

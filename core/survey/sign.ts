@@ -119,7 +119,8 @@ export function likelihoodRatio(sign: Sign, width: number, errs: number = NAIL_E
     return centre => 1 + density(centre) / stray
   }
   if (kind === 'hole') {
-    const [missed, ends] = [atAnotherHeight ? 1 - ENDS : 1 - errs, faceEnds(plies)]
+    const wrong = method === 'pilot' && errs === NAIL_ERRS.usual ? NAIL_ERRS.drilled : errs
+    const [missed, ends] = [atAnotherHeight ? 1 - ENDS : 1 - wrong, faceEnds(plies)]
     return centre => 1 - missed * covers(x, centre, width, ends)
   }
   return centre => 1 - 0.7 * Math.exp(-0.5 * ((x - centre) / ERROR_MODEL.knock) ** 2)

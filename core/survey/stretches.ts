@@ -36,6 +36,18 @@ export function atAnotherHeight(sign: Sign, speaking: Sign[]): boolean {
 }
 
 /**
+ * Whether a nail or bit that met nothing at another height shows that the member ends between. It does where a nail
+ * met the member, or somebody saw it, so that it cannot stand elsewhere, or where a second one met nothing there too.
+ * One that missed what only instruments found shows that they were wrong of its place: a member seldom ends half way.
+ */
+export function showsEnd(miss: Sign, speaking: Sign[], misses: Sign[]): boolean {
+  if (!atAnotherHeight(miss, speaking)) return false
+  if (speaking.some(({ kind, reading: { method } }) => kind === 'hole' || method === 'seen')) return true
+  const side = Math.sign(miss.reading.y - speaking[0]!.reading.y)
+  return misses.some(other => other !== miss && Math.sign(other.reading.y - speaking[0]!.reading.y) === side && atAnotherHeight(other, speaking))
+}
+
+/**
  * Where a member is taken to stand, mm above the floor, where it does not run the wall's whole
  * height: a nail that met nothing at another height than all that speaks for the member ends it half
  * way between. Undefined where it runs the whole height, as it does until evidence says otherwise.
@@ -45,7 +57,7 @@ export function atAnotherHeight(sign: Sign, speaking: Sign[]): boolean {
  * stretchesOf(met, misses, 2700) // [{ from: 0, to: 1400 }]
  */
 export function stretchesOf(met: Sign[], misses: Sign[], height: number): Interval[] | undefined {
-  const ends = misses.filter(miss => atAnotherHeight(miss, met))
+  const ends = misses.filter(miss => showsEnd(miss, met, misses))
   if (ends.length === 0) return undefined
   const heights = [...met.map(({ reading }) => ({ y: reading.y, stands: true })), ...ends.map(({ reading }) => ({ y: reading.y, stands: false }))].sort((a, b) => a.y - b.y)
   const stretches: Interval[] = []

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Check, X } from 'lucide-vue-next'
 import type { Fault } from '~~/core/job'
 import type { MadeHole } from '~~/core/log'
 import { fromPrintedLevel, turned } from '~~/core/mark'
@@ -11,6 +10,7 @@ const store = useWallStore()
 const { plan, steps, drilled, findings } = useWallPlan()
 const { show, suffix, bit, system, precision } = useUnits()
 const { name } = usePreferences()
+const { answer, ask, close } = useAnswer()
 const note = ref('')
 const fault = ref('')
 const noteFault = ref('')
@@ -47,11 +47,12 @@ function record(result: MadeHole['result']) {
   const { id, ...planned } = step.value.hole
   // What missed is a reading of the wall, and lies where the drill went in; what hit is told where the plan has it.
   const { x, y } = result === 'hit' ? planned : turned(planned, plan.value?.marking.levelLine?.turn)
+  if (result !== 'hit') ask(id, result)
   const faults = store.record(name.value.trim(), { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() } })
   const isName = ({ path }: Fault) => path === '$.by'
   fault.value = told(faults.filter(isName), 'A name')
   noteFault.value = told(faults.filter(each => !isName(each)), 'What is recorded')
-  if (faults.length > 0) return
+  if (faults.length > 0) return close()
   if (result === 'hit') go(1)
   else note.value = ''
 }
@@ -119,30 +120,27 @@ watch(steps, (list) => {
       <p v-if="done" class="mt-2 border-l-4 px-2 py-1 text-sm" :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'" data-testid="hole-record">
         <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${done.result.charAt(0).toUpperCase()}${done.result.slice(1)}` }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
       </p>
-      <FindingList v-if="warnings.length" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
-      <div class="min-h-0 flex-1 py-2 md:hidden">
+      <AnswerCard />
+      <FindingList v-if="warnings.length && !answer" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
+      <div v-if="!answer" class="min-h-0 flex-1 py-2 md:hidden">
         <HoleLocator :current="step.hole.id" />
       </div>
       <div class="hidden flex-1 md:block" />
-      <p class="py-1 text-xs text-ink-soft">
-        Power off and proved dead near cables. Eye protection, dust mask, sound ladder.
-      </p>
-      <div class="grid grid-cols-2 gap-2">
-        <FieldFrame :id="nameId" label="Your name" :fault="fault">
-          <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-        </FieldFrame>
-        <FieldFrame :id="noteId" label="Note" :fault="noteFault">
-          <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
-        </FieldFrame>
-      </div>
-      <div class="mt-2 grid grid-cols-2 gap-2">
-        <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record('hit')">
-          <Check class="size-6" aria-hidden="true" /> Hit
-        </button>
-        <button type="button" class="press !min-h-14 !text-lg border-stop! text-stop!" @click="record('miss')">
-          <X class="size-6" aria-hidden="true" /> Miss
-        </button>
-      </div>
+      <!-- What follows is answered before the next hole is. -->
+      <template v-if="!answer">
+        <p class="py-1 text-xs text-ink-soft">
+          Power off and proved dead near cables. Eye protection, dust mask, sound ladder.
+        </p>
+        <div class="grid grid-cols-2 gap-2">
+          <FieldFrame :id="nameId" label="Your name" :fault="fault">
+            <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
+          </FieldFrame>
+          <FieldFrame :id="noteId" label="Note" :fault="noteFault">
+            <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
+          </FieldFrame>
+        </div>
+        <ResultButtons @record="record" />
+      </template>
       <BackNext class="mt-2" :first="index === 0" :last="index === steps.length - 1" @go="go" />
     </template>
   </div>

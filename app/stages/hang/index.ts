@@ -8,7 +8,8 @@ function useCanvas(): ComputedRef<Canvas> {
   const current = useCurrentHole()
   watch(selected, () => { current.value = selectedOf('hole') ?? current.value })
   const { holes } = useTape(() => current.value)
-  return computed(() => ({ showPlates: true, tape: holes.value, current: current.value }))
+  const { answer } = useAnswer()
+  return computed(() => ({ showPlates: true, tape: holes.value, current: current.value, moves: answer.value?.change.marks }))
 }
 
 /** Hang: hole by hole, with what the drill met. */

@@ -1,0 +1,25 @@
+import type { Base, Fastener } from '../job'
+
+/** A new hole in timber or sheet steel stays from one that serves nothing by so many diameters of the fastener. */
+const DIAMETERS = 3
+/** The thickest screw that is usual, where none is chosen, mm. */
+const USUAL = 10
+
+const isMasonry = (base: Base) => base === 'block' || base === 'concrete'
+
+/**
+ * How far a new hole stays from one that serves nothing any more, mm: three diameters in timber and steel, the depth of
+ * the hole in masonry, unless the maker asks for more between two of his.
+ *
+ * @example
+ * keepOffOf({ diameter: 9.525, … }, 'wood-stud') // 28.575
+ */
+export function keepOffOf(fastener: Fastener | undefined, base: Base): number {
+  const { diameter = USUAL, embedment, length, minSpacing = 0 } = fastener ?? {}
+  return isMasonry(base) ? Math.max(embedment ?? length ?? DIAMETERS * diameter, minSpacing) : DIAMETERS * diameter
+}
+
+/** What fills a hole that serves nothing any more. */
+export const fillFor = (base: Base): string => isMasonry(base)
+  ? 'blow it out and fill it to its depth with a repair mortar that sets before the anchor beside it is turned tight'
+  : base === 'steel-stud' ? 'leave the steel, fill the board with jointing compound' : 'glue a dowel of the timber in where it lies in a member, fill the board with jointing compound'
