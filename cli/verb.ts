@@ -1,3 +1,9 @@
+/** What a verb answers: what is printed, a text or a file's bytes, and how the command ends: 0, or 1 where what was asked about does not hold. */
+export interface Answer { printed: string | Uint8Array, code?: 0 | 1 }
+
+/** One of the things that can be said of what is wanted, as `--name value`. */
+export interface Option { what: string, choices?: readonly string[] }
+
 /** What the command line can do: one file each in verbs/. */
 export interface Verb {
   /** As it is typed, with what follows it. */
@@ -7,8 +13,9 @@ export interface Verb {
   more?: string
   /** How many files it takes. */
   files: 0 | 1
-  /** Does it, and returns what is printed, and how the command ends: 0, or 1 where what was asked about does not hold. */
-  run: (files: string[]) => { printed: string, code?: 0 | 1 }
+  /** By name, without its dashes. */
+  options?: Record<string, Option>
+  run: (files: string[], options: Record<string, string>) => Answer | Promise<Answer>
 }
 
 /** What cannot be done, in words for whoever typed it; the command ends with 2. */

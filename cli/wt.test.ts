@@ -1,10 +1,11 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { chained, EMPTY_CHAIN } from '../core/log'
 import { exampleJob } from '../tests/fixtures/job'
+import { pdfText } from '../tests/fixtures/pdfText'
 
 const folder = mkdtempSync(join(tmpdir(), 'wt-'))
 function wt(...args: string[]) {
@@ -127,5 +128,27 @@ describe('wt', { timeout: 90_000 }, () => {
   it('ends with 1 where its answer cannot be written', () => {
     const { status, stderr } = spawnSync('sh', ['-c', 'npx tsx cli/wt.ts schema > /dev/full'], { encoding: 'utf8' })
     expect([status, stderr]).toEqual([1, expect.stringContaining('The answer could not be written')])
+  })
+})
+
+describe('wt sheet', { timeout: 90_000 }, () => {
+  it('draws the sheet of a wall to a file, in the paper and the kind that are asked for, as another program reads it', async () => {
+    const out = join(folder, 'sheet.pdf')
+    expect(wt('sheet', 'demo/holm-point.json', '--wall', 'ticket-hall', '--paper', 'a2', '--out', out)).toEqual({ status: 0, stdout: '', stderr: '' })
+    const bytes = readFileSync(out)
+    expect(/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(bytes.toString('latin1'))!.slice(1).map(Number)).toEqual([expect.closeTo(594 * 72 / 25.4, 1), expect.closeTo(420 * 72 / 25.4, 1)])
+    const text = (await pdfText(bytes)).flat().join(' ')
+    for (const part of ['Holm Point · Ticket hall, east wall', 'on A2', 'R1 C1 box b11', 'Bore through head or foot']) expect(text).toContain(part)
+    const { stdout } = wt('sheet', jobFile('one.json', exampleJob()), '--as', 'json')
+    expect(JSON.parse(stdout).marks.find(({ id }: { id: string }) => id === 'a1-r1c1-top-1')).toMatchObject({ running: 1900, kind: 'hole' })
+  })
+
+  it.each<[string[], RegExp]>([
+    [['demo/holm-point.json'], /has 2 walls: say which with --wall: ticket-hall, cafe/], [['demo/holm-point.json', '--wall', 'attic'], /no wall “attic”/],
+    [['demo/holm-point.json', '--wall', 'cafe', '--as', 'poem'], /--as must be one of pdf, svg, dxf, csv, json, and is “poem”/], [['demo/holm-point.json', '--wall'], /--wall needs a value/],
+    [['demo/holm-point.json', '--wall', 'cafe', '--out', '/no/such/folder/x.pdf'], /cannot be written/], [['demo/holm-point.json', '--colour', 'red'], /does not take “--colour”/], [[], /needs the name of a job file/],
+  ])('%j is refused in words', (args, words) => {
+    const { status, stderr } = wt('sheet', ...args)
+    expect([status, stderr]).toEqual([2, expect.stringMatching(words)])
   })
 })

@@ -1,12 +1,13 @@
 import { writeSync } from 'node:fs'
-import { Refused, type Verb } from './verb'
+import { Refused, type Answer, type Verb } from './verb'
 import { fields } from './verbs/fields'
 import { logVerify } from './verbs/logVerify'
 import { plan } from './verbs/plan'
 import { schema } from './verbs/schema'
+import { sheet } from './verbs/sheet'
 
 /** Every verb, by the words that name it. */
-const VERBS: Record<string, Verb> = { 'plan': plan, 'log verify': logVerify, 'schema': schema, 'fields': fields }
+const VERBS: Record<string, Verb> = { 'plan': plan, 'sheet': sheet, 'log verify': logVerify, 'schema': schema, 'fields': fields }
 
 const HELP = `wt: Wide Trellis on the command line
 
@@ -20,24 +21,43 @@ error, a line each, by its JSON path.
 `
 const isHelp = (word: string) => word === '--help' || word === '-h' || word === 'help'
 
+/** Words as the files and options of a verb. @throws Refused naming the first that it does not take */
+function readWords(name: string, { files: most, options: known = {} }: Verb, words: string[]): { files: string[], options: Record<string, string> } {
+  const [files, options]: [string[], Record<string, string>] = [[], {}]
+  for (let n = 0; n < words.length; n++) {
+    const word = words[n]!
+    const option = word.startsWith('--') ? known[word.slice(2)] : undefined
+    if (!option) {
+      if ((word.startsWith('-') && word !== '-') || files.length === most) throw new Refused(`wt ${name} does not take “${word}”; see wt ${name} --help`)
+      files.push(word)
+      continue
+    }
+    const value = words[++n]
+    if (value === undefined) throw new Refused(`wt ${name} ${word} needs a value: ${option.choices?.join(', ') ?? option.what}`)
+    if (option.choices && !option.choices.includes(value)) throw new Refused(`wt ${name} ${word} must be one of ${option.choices.join(', ')}, and is “${value}”`)
+    options[word.slice(2)] = value
+  }
+  if (files.length < most) throw new Refused(`wt ${name} needs the name of a job file, or - for standard input; see wt ${name} --help`)
+  return { files, options }
+}
+
 /** What the words on the command line ask for. @throws Refused */
-function asked(words: string[]): ReturnType<Verb['run']> {
+function asked(words: string[]): Answer | Promise<Answer> {
   if (words.length === 0) throw new Refused(HELP.trimEnd())
   if (isHelp(words[0]!)) return { printed: HELP }
   const name = Object.keys(VERBS).find(name => name.split(' ').every((word, n) => words[n] === word))
   if (!name) throw new Refused(`wt does not know “${words[0]}”; see wt --help`)
-  const { usage, does, more, files, run } = VERBS[name]!
+  const verb = VERBS[name]!
+  const { usage, does, more, options = {}, run } = verb
   const rest = words.slice(name.split(' ').length)
-  if (rest.some(isHelp)) return { printed: [`wt ${usage}`, '', `${does[0]!.toUpperCase()}${does.slice(1)}.`, ...more ? [more] : [], ''].join('\n') }
-  const unknown = rest.find(word => word.startsWith('-') && word !== '-') ?? rest[files]
-  if (unknown !== undefined) throw new Refused(`wt ${name} does not take “${unknown}”; see wt ${name} --help`)
-  if (rest.length < files) throw new Refused(`wt ${name} needs the name of a job file, or - for standard input; see wt ${name} --help`)
-  return run(rest)
+  if (rest.some(isHelp)) return { printed: [`wt ${usage}`, '', `${does[0]!.toUpperCase()}${does.slice(1)}.`, ...more ? [more] : [], ...Object.entries(options).map(([option, { what, choices }]) => `  --${option.padEnd(10)}${what}${choices ? `: ${choices.join(', ')}` : ''}`), ''].join('\n') }
+  const { files, options: said } = readWords(name, verb, rest)
+  return run(files, said)
 }
 
 /** Writes all of a text, to a pipe that is read slowly too. */
-function write(to: 1 | 2, text: string): void {
-  const bytes = Buffer.from(text)
+function write(to: 1 | 2, text: string | Uint8Array): void {
+  const bytes = Buffer.from(text as string)
   for (let at = 0; at < bytes.length;) {
     try {
       at += writeSync(to, bytes, at)
@@ -48,10 +68,10 @@ function write(to: 1 | 2, text: string): void {
   }
 }
 
-function main(): number {
-  let answer: ReturnType<Verb['run']>
+async function main(): Promise<number> {
+  let answer: Answer
   try {
-    answer = asked(process.argv.slice(2))
+    answer = await asked(process.argv.slice(2))
   }
   catch (error) {
     write(2, error instanceof Refused ? `${error.message}\n` : `wt came upon something that it does not understand: ${(error as Error).message}\n`)
@@ -67,4 +87,4 @@ function main(): number {
     return 1
   }
 }
-process.exitCode = main()
+process.exitCode = await main()

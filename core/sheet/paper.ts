@@ -1,15 +1,20 @@
 import type { UnitSystem } from '../units'
 
-export type PaperName = 'a3' | 'a4' | 'letter'
+export type PaperName = 'a1' | 'a2' | 'a3' | 'a4' | 'letter' | 'tabloid' | 'ansi-c' | 'ansi-d'
 
 /** A sheet of paper lying on its long side, mm. */
 export interface Paper { name: PaperName, title: string, width: number, height: number, margin: number }
 
-/** ISO 216 A3 and A4, and ANSI Letter of 11 × 8 1/2 in. */
+/** ISO 216 from A1 to A4, and ANSI Y14.1 from Letter of 11 × 8 1/2 in to D of 34 × 22 in. */
 export const PAPERS: Record<PaperName, Paper> = {
-  a3: { name: 'a3', title: 'A3', width: 420, height: 297, margin: 10 },
-  a4: { name: 'a4', title: 'A4', width: 297, height: 210, margin: 9 },
-  letter: { name: 'letter', title: 'Letter', width: 279.4, height: 215.9, margin: 9 },
+  'a1': { name: 'a1', title: 'A1', width: 841, height: 594, margin: 12 },
+  'a2': { name: 'a2', title: 'A2', width: 594, height: 420, margin: 12 },
+  'a3': { name: 'a3', title: 'A3', width: 420, height: 297, margin: 10 },
+  'a4': { name: 'a4', title: 'A4', width: 297, height: 210, margin: 9 },
+  'letter': { name: 'letter', title: 'Letter', width: 279.4, height: 215.9, margin: 9 },
+  'tabloid': { name: 'tabloid', title: 'ANSI B', width: 431.8, height: 279.4, margin: 10 },
+  'ansi-c': { name: 'ansi-c', title: 'ANSI C', width: 558.8, height: 431.8, margin: 12 },
+  'ansi-d': { name: 'ansi-d', title: 'ANSI D', width: 863.6, height: 558.8, margin: 12 },
 }
 
 /** Reductions that scale rulers carry: those of ISO 5455 with 1:25 and 1:75 between, and inches to the foot. */

@@ -15,7 +15,7 @@ export function choice<T extends string>(name: string, given: unknown, choices: 
 export function sheetRequest(query: Record<string, unknown>, siteUnits: UnitSystem): SheetOptions & { format: SheetFormat } {
   const fine = choice('fine', query.fine, ['0', '1'], '0') === '1'
   return {
-    format: choice('format', query.format, ['pdf', 'svg', 'csv'], 'pdf'),
+    format: choice('format', query.format, ['pdf', 'svg', 'csv', 'dxf', 'json'], 'pdf'),
     paper: choice('paper', query.paper, Object.keys(PAPERS) as PaperName[], 'a3'),
     units: choice('units', query.units, ['metric', 'imperial'], siteUnits),
     precision: fine ? { decimals: 1, denominator: 32 } : {},

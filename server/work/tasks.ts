@@ -7,10 +7,11 @@ import { planFile } from '../../core/plan/planFile'
 import { PAPERS, sheetAsSvg } from '../../core/sheet'
 import { drawElectrician, drawLabels, scheduleOf } from '../../core/wire'
 import { marksAsCsv } from '../sheets/csv'
+import { wallAsDxf } from '../sheets/dxf'
 import { sheetAsPdf } from '../sheets/pdf'
 import { scheduleAsCsv } from '../sheets/scheduleCsv'
 
-export type SheetFormat = 'pdf' | 'svg' | 'csv'
+export type SheetFormat = 'pdf' | 'svg' | 'csv' | 'dxf' | 'json'
 export type WiringSheet = 'electrician' | 'labels' | 'schedule'
 
 /** The pixel map of an array with what it was made of, or undefined where there is no such array with screens. */
@@ -32,6 +33,8 @@ export const TASKS = {
     const wall = job.walls[0]!
     const plan = planWall(wall, contextOf(job), asBuilt(job.log, wall))
     if (format === 'csv') return `\uFEFF${marksAsCsv(plan.marking.marks, options)}`
+    if (format === 'dxf') return wallAsDxf(wall, plan)
+    if (format === 'json') return `${JSON.stringify(plan.marking, null, 2)}\n`
     const sheet = drawSheet(job, wall, plan, options)
     return format === 'svg' ? sheetAsSvg(sheet) : sheetAsPdf(sheet, `${job.site.name}, ${wall.name}: mark-out`)
   },

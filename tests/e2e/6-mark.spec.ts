@@ -20,18 +20,18 @@ test('the mark-out on the screen runs from the datum, the floor and the level li
   await saved(page)
 })
 
-test('the sheet is seen, and saved as PDF, SVG and CSV', async ({ page, house }) => {
+test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ page, house }) => {
   await page.goto(`${HALL}/mark`)
   await page.getByRole('button', { name: 'See the printed sheet' }).click()
   await expect(page.getByAltText(/Mark-out sheet, page 1 of/)).toBeVisible()
   await page.getByLabel('Paper').selectOption('letter')
-  for (const format of ['PDF', 'SVG', 'CSV']) {
+  for (const format of ['PDF', 'SVG', 'DXF', 'CSV', 'JSON']) {
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: format }).click()])
     expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-mark-out.${format.toLowerCase()}`)
   }
 
   const sheet = async (query: string) => house.api(`${HALL}/sheet?${query}`)
-  for (const [paper, width, height] of [['a3', 1190.55, 841.89], ['letter', 792, 612]] as const) {
+  for (const [paper, width, height] of [['a3', 1190.55, 841.89], ['a1', 2383.94, 1683.78], ['letter', 792, 612], ['ansi-d', 2448, 1584]] as const) {
     const { headers, body } = await sheet(`format=pdf&paper=${paper}`)
     expect(headers.get('content-type')).toBe('application/pdf')
     expect(body).toMatch(/^%PDF-1/)
@@ -46,5 +46,7 @@ test('the sheet is seen, and saved as PDF, SVG and CSV', async ({ page, house })
   const lines = csv.replace('\uFEFF', '').trim().split('\r\n')
   expect(lines[0]).toMatch(/^id,kind,mark,from datum,above floor/)
   expect(lines.find(line => line.startsWith('departures-r1c1-top-1,'))).toMatch(/,1692,2479,\+152,6.5,74,member 5,1691\.\d+,2478\.7,152$/)
+  expect((await sheet('format=dxf')).body).toContain('CUT-OUTS')
+  expect(JSON.parse((await sheet('format=json')).body).marks.length).toBeGreaterThan(100)
   expect((await sheet('format=dwg')).status).toBe(400)
 })

@@ -2,7 +2,7 @@
 import { Download } from 'lucide-vue-next'
 import { accuracyOf, howTrue } from '~~/core/mark'
 import { chosenFigure } from '~~/core/rules'
-import type { PaperName } from '~~/core/sheet'
+import { PAPERS, type PaperName } from '~~/core/sheet'
 import { parseLength, toleranceToString } from '~~/core/units'
 
 /** Mark: where dimensions run from, the level line, and the sheet as files. */
@@ -35,7 +35,7 @@ const levelActions: FieldActions<number | undefined> = {
 }
 const tolerance = (mm: number) => toleranceToString(mm, system.value)
 const holes = computed(() => marking.value?.marks.filter(({ kind }) => kind === 'hole').length ?? 0)
-const PAPERS: { value: PaperName, label: string }[] = [{ value: 'a3', label: 'A3' }, { value: 'a4', label: 'A4' }, { value: 'letter', label: 'Letter' }]
+const PAPER_CHOICE = Object.values(PAPERS).map(({ name, title }) => ({ value: name, label: title }))
 const choosePaper = (name: string) => {
   paper.value = name as PaperName
   return []
@@ -69,7 +69,7 @@ useCommands([
       Each figure is rounded once, at most {{ tolerance(accuracy.rounding) }} off, the level line’s own rounding included. {{ howTrue(accuracy, store.rules, system) }}
     </p>
     <div class="border-t border-hair pt-3">
-      <ChoiceField label="Paper" :value="paper" :options="PAPERS" :commit="choosePaper" />
+      <ChoiceField label="Paper" :value="paper" :options="PAPER_CHOICE" :commit="choosePaper" />
       <button type="button" class="press mt-2 w-full" :aria-pressed="preview" @click="preview = !preview">
         {{ preview ? 'Back to the drawing' : 'See the printed sheet' }}
       </button>
@@ -77,7 +77,7 @@ useCommands([
         The files show the wall as last saved. Some changes are not saved yet.
       </p>
       <div class="mt-2 grid grid-cols-3 gap-2">
-        <a v-for="format in ['pdf', 'svg', 'csv']" :key="format" class="press" :href="address(format)" download>
+        <a v-for="format in ['pdf', 'svg', 'dxf', 'csv', 'json']" :key="format" class="press" :href="address(format)" download>
           <Download class="size-4" aria-hidden="true" /> {{ format.toUpperCase() }}
         </a>
       </div>

@@ -4,9 +4,9 @@ import { asFile } from '../../../../../utils/attachment'
 import { sheetRequest } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
 
-const TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml; charset=utf-8', csv: 'text/csv; charset=utf-8' }
+const TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml; charset=utf-8', csv: 'text/csv; charset=utf-8', dxf: 'image/vnd.dxf', json: 'application/json; charset=utf-8' }
 
-/** The mark-out sheet as a file: `?format=pdf|svg|csv&paper=a3|letter&units=metric|imperial&fine=0|1`. */
+/** The mark-out sheet as a file: `?format=pdf|svg|csv|dxf|json&paper=a1|a2|a3|a4|letter|tabloid|ansi-c|ansi-d&units=metric|imperial&fine=0|1`. */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const job = readJobText(database(), site, wall)
