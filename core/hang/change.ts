@@ -11,8 +11,8 @@ export interface Change {
   sum: number
 }
 
-/** Nearer than this a thing has not moved, mm. */
-const SAME = 0.05
+/** What moved by less than a tape shows has not moved, mm. */
+const SAME = 0.5
 
 const holesIn = (arrays: ArrayPlan[]): Map<string, Hole> => new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes.map(hole => [hole.id, hole] as const))))
 const platesIn = (arrays: ArrayPlan[]) => new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ id, plate }) => plate ? [[id, plate.centre] as const] : [])))
