@@ -19,7 +19,7 @@ function labelAt(cable: ScheduleLine, end: 'from' | 'to', x: number, y: number, 
     label(String(cable.number), x + 2, y + 9.5, 8, { 'font-weight': 600 }),
     label(short(`${cable[here]}${port(here)}`, 30), x + 17, y + 6, 3.2, { 'font-weight': 600 }),
     ...inLines(`other end: ${cable[there]}${port(there)}`, { width: SIZE.width - 19, margin: 0 }, 2.6).slice(0, 2).map((text, n) => label(text, x + 17, y + 9.6 + 3 * n, 2.6)),
-    label(short(`${cable.kind}: ${cable.model}, ${length}${units === 'metric' ? ' mm' : ''}`, 46), x + 2, y + 17.4, 2.6))
+    label(short(`${length}${units === 'metric' ? ' mm' : ''}, ${cable.kind}: ${cable.model}`, 54), x + 2, y + 17.4, 2.6))
 }
 
 /** Labels for both ends of every cable, in the order of the schedule, to be printed and cut out. */

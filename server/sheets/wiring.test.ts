@@ -39,7 +39,8 @@ describe('labels', () => {
     const { wiring } = planned('holm-point', 'cafe')
     const schedule = scheduleOf(wiring)
     const all = (await pdfText(await sheetAsPdf(drawLabels(schedule, PAPERS.a4, 'metric'), 'Labels'))).flat()
-    for (const { number, from, to, port } of schedule) {
+    for (const { number, from, to, port, needed, taken, reel } of schedule) {
+      expect(all.some(text => text.startsWith(`${Math.round(reel ? needed : taken!)} mm, `))).toBe(true)
       const start = port === undefined ? from : `${from}, port ${port}`
       expect(all.filter(text => text === String(number)).length).toBe(2)
       for (const text of [start, `other end: ${start}`, to, `other end: ${to}`]) expect(all.join(' ')).toContain(text)
