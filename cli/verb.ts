@@ -11,8 +11,8 @@ export interface Verb {
   /** What it does, in a line; and more, for its own help. */
   does: string
   more?: string
-  /** How many files it takes. */
-  files: 0 | 1
+  /** What it takes in this order, the first of them a file. */
+  files: string[]
   /** By name, without its dashes. */
   options?: Record<string, Option>
   run: (files: string[], options: Record<string, string>) => Answer | Promise<Answer>

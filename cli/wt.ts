@@ -1,13 +1,15 @@
 import { writeSync } from 'node:fs'
 import { Refused, type Answer, type Verb } from './verb'
+import { diff } from './verbs/diff'
 import { fields } from './verbs/fields'
 import { logVerify } from './verbs/logVerify'
 import { plan } from './verbs/plan'
 import { schema } from './verbs/schema'
 import { sheet } from './verbs/sheet'
+import { templates } from './verbs/templates'
 
 /** Every verb, by the words that name it. */
-const VERBS: Record<string, Verb> = { 'plan': plan, 'sheet': sheet, 'log verify': logVerify, 'schema': schema, 'fields': fields }
+const VERBS: Record<string, Verb> = { 'plan': plan, 'sheet': sheet, 'templates': templates, 'diff': diff, 'log verify': logVerify, 'schema': schema, 'fields': fields }
 
 const HELP = `wt: Wide Trellis on the command line
 
@@ -22,13 +24,13 @@ error, a line each, by its JSON path.
 const isHelp = (word: string) => word === '--help' || word === '-h' || word === 'help'
 
 /** Words as the files and options of a verb. @throws Refused naming the first that it does not take */
-function readWords(name: string, { files: most, options: known = {} }: Verb, words: string[]): { files: string[], options: Record<string, string> } {
+function readWords(name: string, { files: wanted, options: known = {} }: Verb, words: string[]): { files: string[], options: Record<string, string> } {
   const [files, options]: [string[], Record<string, string>] = [[], {}]
   for (let n = 0; n < words.length; n++) {
     const word = words[n]!
     const option = word.startsWith('--') ? known[word.slice(2)] : undefined
     if (!option) {
-      if ((word.startsWith('-') && word !== '-') || files.length === most) throw new Refused(`wt ${name} does not take “${word}”; see wt ${name} --help`)
+      if ((word.startsWith('-') && word !== '-') || files.length === wanted.length) throw new Refused(`wt ${name} does not take “${word}”; see wt ${name} --help`)
       files.push(word)
       continue
     }
@@ -37,7 +39,8 @@ function readWords(name: string, { files: most, options: known = {} }: Verb, wor
     if (option.choices && !option.choices.includes(value)) throw new Refused(`wt ${name} ${word} must be one of ${option.choices.join(', ')}, and is “${value}”`)
     options[word.slice(2)] = value
   }
-  if (files.length < most) throw new Refused(`wt ${name} needs the name of a job file, or - for standard input; see wt ${name} --help`)
+  const missing = wanted[files.length]
+  if (missing !== undefined) throw new Refused(`wt ${name} needs ${files.length === 0 ? 'the name of a job file, or - for standard input' : `${missing} after what it has`}; see wt ${name} --help`)
   return { files, options }
 }
 

@@ -8,6 +8,7 @@ export const element = (name: string, attributes: Attributes, ...content: (Shape
 
 export const line = (x1: number, y1: number, x2: number, y2: number, stroke: Attributes) => element('line', { x1, y1, x2, y2, ...stroke })
 export const rect = (x: number, y: number, width: number, height: number, paint: Attributes) => element('rect', { x, y, width, height, ...paint })
+export const circle = (cx: number, cy: number, r: number, paint: Attributes) => element('circle', { cx, cy, r, ...paint })
 export const group = (attributes: Attributes, ...content: (Shape | string)[]) => element('g', attributes, ...content)
 
 // What XML 1.0 has no place for (section 2.2), halves of surrogate pairs among it.

@@ -32,7 +32,7 @@ async function edit(site, wall, change) {
   await send('PUT', `sites/${site}/walls/${wall}`, { wall: job.walls[0], version, by: 'Isla Brand' })
 }
 const picture = colour => sharp({ create: { width: 48, height: 36, channels: 3, background: colour } }).png().toBuffer()
-const addPhoto = async (site, colour) => (await send('POST', `sites/${site}/photos`, await picture(colour), { 'content-type': 'image/png' })).photo
+const addPhoto = async (site, colour) => (await send('POST', `sites/${site}/photos`, await picture(colour), { 'content-type': 'image/png', 'x-wide-trellis': 'photograph' })).photo
 
 // Holes of the ticket hall and of the departures row, two of them missed.
 for (const [site, wall] of [['holm-point', 'ticket-hall'], ['stennick', 'departures-row']]) {

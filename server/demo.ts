@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { readJob, type Catalogue } from '../core/job'
+import { withFrozen } from '../core/revision'
 import type { Database } from './database/perDatabase'
 import { importModels, readCatalogue } from './repositories/catalogue'
 import { importJob, listSites } from './repositories/sites'
@@ -24,6 +25,6 @@ export function seedDemo(db: Database): void {
   if (listSites(db).length > 0) return
   const jobs = readdirSync(folder()).filter(name => name !== 'catalogue.json').sort().map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
   db.transaction(() => {
-    for (const job of jobs) importJob(db, job, 'Demo', new Date().toISOString())
+    for (const job of jobs) importJob(db, withFrozen(job), 'Demo', new Date().toISOString())
   }, { behavior: 'immediate' })
 }

@@ -10,7 +10,7 @@ export function useStageStates() {
   const { plan, findings, drilled, steps } = useWallPlan()
   return computed(() => (stage: Stage): StageState => {
     const room = ROOMS.find(({ id }) => id === stage)
-    const now = { wall: store.wall, plan: plan.value, findings: findings.value, drilled: drilled.value, steps: steps.value }
+    const now = { wall: store.wall, plan: plan.value, findings: findings.value, drilled: drilled.value, steps: steps.value, issued: store.revisions.length > 0 }
     const here = findings.value.filter(finding => finding.stage === stage)
     if (here.some(({ severity }) => severity === 'stop')) return 'stop'
     if (waitOf(stage, findings.value)) return 'waits'

@@ -5,6 +5,7 @@ import { drilledHoles, holeSteps, leftBehind } from '~~/core/hang'
 import type { Wall } from '~~/core/job'
 import { asBuilt, NOTHING_BUILT, type AsBuilt, type MadeHole } from '~~/core/log'
 import type { Placed } from '~~/core/mount'
+import type { Frozen } from '~~/core/revision'
 import type { Planner } from '~/workers/planner.worker'
 
 /** A hand that drags or types rests when nothing has come from it for so long, ms. */
@@ -13,14 +14,18 @@ const RESTS = 120
 const DRAWN_AT_ONCE = 24
 
 /**
- * The plan of the wall that is shown, worked out in a worker. Only the newest wall is planned:
+ * The plan of the wall that is shown, worked out in a worker; or, while a revision is read, what was frozen in it. Only the newest wall is planned:
  * while one plan is under way, walls in between are passed over.
  */
 export const useWallPlan = createSharedComposable(() => {
   const store = useWallStore()
-  const plan = shallowRef<WallPlan>()
-  /** The wall that the plan belongs to; a frame behind the wall that is shown. */
-  const planned = shallowRef<Wall>()
+  const live = shallowRef<WallPlan>()
+  /** The wall that the plan of the moment belongs to; a frame behind the wall that is shown. */
+  const liveWall = shallowRef<Wall>()
+  /** The revision that is read in the place of the plan of the moment: at the wall nothing else is. */
+  const reading = shallowRef<Frozen>()
+  const plan = computed(() => live.value && reading.value ? { ...live.value, ...reading.value.plan } : live.value)
+  const planned = computed(() => reading.value?.wall ?? liveWall.value)
   const failed = ref<string>()
   /** Plates and holes of a large wall under the hand, which follow it all the while; all else waits until it rests. */
   const placed = shallowRef<Placed[]>()
@@ -29,8 +34,7 @@ export const useWallPlan = createSharedComposable(() => {
   let busy = false
 
   /** What stands by the log, what was recorded just now included; and what the plan knew of it. */
-  const formerId = computed(() => store.wall?.formerId)
-  const built = computed(() => asBuilt(store.allLog, { id: store.id, ...formerId.value !== undefined && { formerId: formerId.value } }))
+  const built = computed(() => asBuilt(store.allLog, store.wallRecord))
   const plannedBuilt = shallowRef<AsBuilt>(NOTHING_BUILT)
   const planContext = () => ({ catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } })
 
@@ -41,8 +45,8 @@ export const useWallPlan = createSharedComposable(() => {
     try {
       if (follows.value && store.preview !== undefined && behind.value) placed.value = await planner.placed(wall, planContext(), built.value)
       else {
-        plan.value = share(plan.value, await planner.plan(wall, planContext(), stands))
-        planned.value = wall
+        live.value = share(live.value, await planner.plan(wall, planContext(), stands))
+        liveWall.value = wall
         plannedBuilt.value = stands
         placed.value = undefined
       }
@@ -60,7 +64,7 @@ export const useWallPlan = createSharedComposable(() => {
    */
   const behind = computed(() => {
     const wall = store.shown
-    return wall !== undefined && planned.value !== undefined && (wall.arrays !== planned.value.arrays || wall.alternative !== planned.value.alternative)
+    return wall !== undefined && liveWall.value !== undefined && reading.value === undefined && (wall.arrays !== liveWall.value.arrays || wall.alternative !== liveWall.value.alternative)
       && store.arrays.reduce((sum, { rows, columns }) => sum + rows * columns, 0) > DRAWN_AT_ONCE
   })
   /** Whether the plan follows a hand on the wall all the while, and does not wait until it rests: where plates are what is looked at. */
@@ -73,7 +77,10 @@ export const useWallPlan = createSharedComposable(() => {
   const drilled = computed(() => plan.value ? drilledHoles(plan.value.arrays, plannedBuilt.value) : new Map<string, MadeHole>())
   /** Holes in the wall that nothing planned uses. */
   const unused = computed(() => plan.value ? leftBehind(plan.value.arrays, plannedBuilt.value) : [])
-  const findings = computed(() => plan.value?.findings ?? [])
+  /** Findings are those of the moment, whatever is read. */
+  const findings = computed(() => live.value?.findings ?? [])
+  /** Whether the plan of the moment is that of the wall and the log as they stand now. */
+  const upToDate = computed(() => liveWall.value === store.shown && plannedBuilt.value === built.value)
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
-  return { plan, planned, placed, built, planContext, follows, behind, failed, drilled, unused, findings, steps }
+  return { plan, planned, live, reading, upToDate, placed, built, planContext, follows, behind, failed, drilled, unused, findings, steps }
 })

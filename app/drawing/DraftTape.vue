@@ -10,13 +10,13 @@ const { width, points, label } = defineProps<{
   label: string
 }>()
 const store = useWallStore()
-const { plan } = useWallPlan()
+const { plan, planned } = useWallPlan()
 const view = useDraftView()
 const { system, show } = useUnits()
 const { hovered } = useSelection()
 const datum = computed(() => plan.value?.marking.datum.x ?? 0)
 
-const length = computed(() => store.shown?.width ?? 0)
+const length = computed(() => (planned.value ?? store.shown)?.width ?? 0)
 const FOOT = 304.8
 /** The tape is drawn a little longer than the wall, px, so that a figure at its end stands on it. */
 const EDGE = 14

@@ -26,7 +26,8 @@ const PLAN = 74
 const LEDGER = 170
 const PAD = { x: 14, top: 22, foot: 12 }
 
-const wall = computed(() => store.shown)
+const { planned, reading } = useWallPlan()
+const wall = computed(() => reading.value ? planned.value : store.shown)
 const width = computed(() => Math.max(200, frameWidth.value - SECTION))
 const fitWidth = computed(() => (width.value - 2 * PAD.x) / (wall.value?.width ?? 1))
 const height = computed(() => {

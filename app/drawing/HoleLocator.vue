@@ -2,8 +2,8 @@
 /** A small elevation for the phone: where on the wall the current hole is, and which are made. */
 const { current } = defineProps<{ current: string }>()
 const store = useWallStore()
-const { plan, drilled } = useWallPlan()
-const wall = computed(() => store.shown)
+const { plan, planned, drilled } = useWallPlan()
+const wall = computed(() => planned.value ?? store.shown)
 const r = computed(() => (wall.value?.width ?? 0) / 110)
 const holes = computed(() => (plan.value?.arrays ?? []).flatMap(({ positions }) => positions.flatMap(position => position.holes ?? [])))
 const FILL = { hit: 'var(--color-good)', miss: 'var(--color-stop)' }

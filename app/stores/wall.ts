@@ -4,6 +4,8 @@ import { computed, ref, shallowRef } from 'vue'
 import { arraysOf, logEntryFaults, merge, same, wallFaults, type Catalogue, type Fault, type LogEntry, type PlanContext, type ScreenArray, type Wall } from '~~/core/job'
 import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import type { EntryKind, EntryOf } from '~~/core/log'
+import { storedOf, type Frozen } from '~~/core/revision/frozen'
+import { revisionsOf } from '~~/core/revision/revisions'
 import { infeasibleInputs } from '~~/core/plan/infeasible'
 import { effectiveRules, levelsOf } from '~~/core/rules'
 import type { DesignChange, ServerWall } from '../sync/device'
@@ -39,6 +41,8 @@ export const useWallStore = defineStore('wall', () => {
   /** Entries that it does not keep yet, whatever wall they are of: another that is opened meanwhile loses none. */
   const unwritten = shallowRef<{ site: string, entry: LogEntry }[]>([])
   const unwrittenHere = computed(() => unwritten.value.filter(each => each.site === site.value && each.entry.wall === id.value).map(({ entry }) => entry))
+  /** What was frozen of it, as far as it is at hand. */
+  const frozen = shallowRef<Frozen[]>([])
   const conflict = shallowRef<Conflict>()
   /** Which side of a conflict is drawn. */
   const looking = ref<'mine' | 'theirs'>('theirs')
@@ -57,6 +61,10 @@ export const useWallStore = defineStore('wall', () => {
   /** The wall that is drawn: the other's in a conflict, else the preview, else the edited one. */
   const shown = computed(() => conflict.value && looking.value === 'theirs' ? conflict.value.theirs.job.walls[0] : preview.value ?? wall.value)
   const allLog = computed(() => [...log.value, ...unsentLog.value, ...unwrittenHere.value])
+  /** What the wall is called in its log, with what is at hand of what was issued. */
+  const wallRecord = computed(() => ({ id: id.value, ...wall.value?.formerId !== undefined && { formerId: wall.value.formerId }, revisions: frozen.value.map(storedOf) }))
+  /** Its revisions in the order in which they were issued. */
+  const revisions = computed(() => revisionsOf(allLog.value, wallRecord.value))
   /** The array that is worked on. */
   const arrayId = ref('')
   const arrays = computed(() => shown.value ? arraysOf(shown.value) : [])
@@ -68,6 +76,7 @@ export const useWallStore = defineStore('wall', () => {
     const other = site.value !== siteId || id.value !== theirs.id
     site.value = siteId
     id.value = theirs.id
+    if (other) frozen.value = []
     history.value = emptyHistory()
     preview.value = conflict.value = undefined
     arrayId.value = ''
@@ -138,6 +147,11 @@ export const useWallStore = defineStore('wall', () => {
     return faults
   }
 
+  /** Takes in what was frozen of this wall. */
+  function addFrozen(one: Frozen) {
+    if (!frozen.value.some(({ id }) => id === one.id)) frozen.value = [...frozen.value, one]
+  }
+
   /** Notes that this device keeps an entry now. */
   function written(of: string, entry: LogEntry) {
     unwritten.value = unwritten.value.filter(each => each.entry.id !== entry.id)
@@ -168,9 +182,9 @@ export const useWallStore = defineStore('wall', () => {
   }
 
   return {
-    site, id, server, wall, preview, history, log, unsentLog, unwritten, conflict, looking,
+    site, id, server, wall, preview, history, frozen, revisions, wallRecord, log, unsentLog, unwritten, conflict, looking,
     siteUnits, addedModels, catalogue, rules, ruleLevels, context, serverWall, unsaved, shown, allLog, arrays, array, arrayId,
-    open, receive, addModel, setConflict, edit, tryOut, record, written, resolveConflict,
+    open, receive, addModel, addFrozen, setConflict, edit, tryOut, record, written, resolveConflict,
     cancelPreview: () => { preview.value = undefined },
     undo: () => step(undone),
     redo: () => step(redone),

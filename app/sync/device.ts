@@ -1,5 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import type { Catalogue, Job, LogEntry, Wall } from '~~/core/job'
+import type { Frozen } from '~~/core/revision'
 
 /** A wall as the server has it: the job with only this wall and its log, and which version of it that is. */
 export interface ServerWall { job: Job, version: number, savedAt: string, savedBy: string }
@@ -36,16 +37,21 @@ export interface UnsentEntry { n?: number, key: string, site: string, wall: stri
 /** A picture that the server does not have yet. */
 export interface UnsentPhoto { name: string, site: string, blob: Blob, refused?: string }
 
+/** What was frozen of a wall when its mark-out was issued; `unsent` where the server does not have it yet, with the order in which it was made here. */
+export interface KeptRevision { id: string, key: string, site: string, wall: string, frozen: Frozen, unsent?: number }
+
 /** What this device keeps: walls that it has seen, and everything that is still to be sent. */
 export class Device extends Dexie {
   declare seen: Table<SeenWall, string>
   declare designs: Table<DesignChange, string>
   declare entries: Table<UnsentEntry, number>
   declare photos: Table<UnsentPhoto, string>
+  declare revisions: Table<KeptRevision, string>
 
   constructor(name = 'wide-trellis') {
     super(name)
     this.version(1).stores({ seen: 'key, seenAt', designs: 'key', entries: '++n, key', photos: 'name' })
+    this.version(2).stores({ revisions: 'id, key, unsent' })
   }
 }
 
@@ -58,11 +64,12 @@ async function makeRoom(device: Device): Promise<void> {
   const unsent = new Set([...await device.designs.toCollection().primaryKeys(), ...(await device.entries.toArray()).map(({ key }) => key)])
   const oldest = await device.seen.orderBy('seenAt').filter(({ key }) => !unsent.has(key)).limit(over).primaryKeys()
   await device.seen.bulkDelete(oldest)
+  await device.revisions.where('key').anyOf(oldest).and(({ unsent: n }) => n === undefined).delete()
 }
 
 /** Notes how the server has a wall; an older answer never takes the place of a newer one. */
 export async function noteSeen(device: Device, key: string, state: ServerWall): Promise<void> {
-  await device.transaction('rw', device.seen, device.designs, device.entries, async () => {
+  await device.transaction('rw', device.seen, device.designs, device.entries, device.revisions, async () => {
     const known = await device.seen.get(key)
     const isOlder = known && (known.state.version > state.version || (known.state.version === state.version && known.state.job.log.length > state.job.log.length))
     await device.seen.put({ key, state: isOlder ? known.state : state, seenAt: Date.now() })

@@ -51,6 +51,7 @@ class Standin implements Server {
     }) })
   }
 
+  addRevision: Server['addRevision'] = ({ id }) => Promise.resolve(this.ask(`frozen ${id}`))
   addPhoto: Server['addPhoto'] = ({ name }) => Promise.resolve(this.ask(`photo ${name}`))
 }
 let server: Standin

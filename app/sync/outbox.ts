@@ -1,12 +1,14 @@
 import { merge, same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
 import { ApiError } from '../utils/api'
-import { noteSeen, wallKey, type DesignChange, type Device, type ServerWall, type UnsentEntry, type UnsentPhoto } from './device'
+import type { Frozen } from '~~/core/revision'
+import { noteSeen, wallKey, type DesignChange, type Device, type KeptRevision, type ServerWall, type UnsentEntry, type UnsentPhoto } from './device'
 
 /** How the server is asked; by itself, so that the outbox can be tested without one. */
 export interface Server {
   saveWall: (change: DesignChange) => Promise<Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'>>
   addEntries: (site: string, wall: string, entries: LogEntry[]) => Promise<{ results: ({ entry: LogEntry } | { error: { message: string, faults?: { path: string, message: string }[] } })[] }>
   addPhoto: (photo: UnsentPhoto) => Promise<unknown>
+  addRevision: (revision: KeptRevision) => Promise<unknown>
 }
 
 /** How it stands with the connection, with the server, and with this device's storage. */
@@ -34,13 +36,15 @@ function isFull(error: unknown): boolean {
   return [name, inner?.name].includes('QuotaExceededError')
 }
 
+const withoutOrder = ({ unsent: _, ...revision }: KeptRevision): KeptRevision => revision
+
 /** Only one tab of this browser sends at a time, where the browser can see to that. */
 const alone = <Result>(act: () => Promise<Result>): Promise<Result> =>
   typeof navigator !== 'undefined' && navigator.locks ? navigator.locks.request('wide-trellis-outbox', act) as Promise<Result> : act()
 
 /**
- * Everything that is done on this device and that the server does not have yet, whatever page is open: pictures,
- * entries of the log, changes of walls. It is kept first and then sent, each kind in order and each thing once. What
+ * Everything that is done on this device and that the server does not have yet, whatever page is open: pictures, what
+ * was frozen, entries of the log, changes of walls. It is kept first and then sent, each kind in order and each thing once. What
  * the server refuses is set aside with the reason and is in nobody's way; what only had no answer is sent again.
  */
 export class Outbox {
@@ -87,6 +91,17 @@ export class Outbox {
     void this.send()
   }
 
+  /** Keeps what was frozen, and the entry that issues it, to be sent in this order. */
+  async issue(site: string, wall: string, frozen: Frozen, entry: LogEntry): Promise<void> {
+    const { device } = this
+    const key = wallKey(site, wall)
+    await this.write(() => device.transaction('rw', device.revisions, device.entries, async () => {
+      await device.revisions.put({ id: frozen.id, key, site, wall, frozen, unsent: Date.now() })
+      await device.entries.add({ key, site, wall, entry })
+    }))
+    void this.send()
+  }
+
   /**
    * Keeps the change of a wall from `before` to `after`, laid on whatever another tab did to it meanwhile.
    *
@@ -126,8 +141,12 @@ export class Outbox {
     void this.send()
   }
 
-  async giveUp({ n }: UnsentEntry): Promise<void> {
-    await this.device.entries.delete(n!)
+  async giveUp({ n, entry }: UnsentEntry): Promise<void> {
+    const { device } = this
+    await device.transaction('rw', device.entries, device.revisions, async () => {
+      await device.entries.delete(n!)
+      if (entry.kind === 'issued' && entry.frozen !== undefined) await device.revisions.where({ id: entry.frozen }).and(({ unsent }) => unsent !== undefined).delete()
+    })
   }
 
   /** Gives up the changes of a wall that the server refused: it is again as the server has it. */
@@ -145,7 +164,7 @@ export class Outbox {
       await alone(async () => {
         while (this.again) {
           this.again = false
-          const troubles = [...await this.sendPhotos(), ...await this.sendEntries(), ...await this.sendDesigns()]
+          const troubles = [...await this.sendPhotos(), ...await this.sendRevisions(), ...await this.sendEntries(), ...await this.sendDesigns()]
           if (troubles.length > 0 && !this.again) throw troubles[0]
         }
       })
@@ -190,6 +209,24 @@ export class Outbox {
       }
       catch (error) {
         troubles.push(...await this.afterFailure(error, refusal => this.device.photos.update(photo.name, { refused: reasonOf(refusal) })))
+      }
+    }
+    return troubles
+  }
+
+  /** What was frozen goes before the entry that issues it; with one that is refused its entry is set aside. */
+  private async sendRevisions(): Promise<ApiError[]> {
+    const { revisions, entries } = this.device
+    const troubles: ApiError[] = []
+    for (const revision of await revisions.orderBy('unsent').toArray()) {
+      const issuing = await entries.where('key').equals(revision.key).filter(({ entry }) => entry.kind === 'issued' && entry.frozen === revision.id).first()
+      if (!issuing || issuing.refused !== undefined) continue
+      try {
+        await this.server.addRevision(revision)
+        await revisions.put(withoutOrder(revision))
+      }
+      catch (error) {
+        troubles.push(...await this.afterFailure(error, refusal => entries.update(issuing.n!, { refused: reasonOf(refusal) })))
       }
     }
     return troubles

@@ -9,4 +9,5 @@ export const server: Server = {
   saveWall: ({ site, id, wall, version, by, models }) => api(at(site, id), { method: 'PUT', body: { wall, version, by, models } }),
   addEntries: (site, wall, entries) => api(`${at(site, wall)}/log`, { method: 'POST', body: { entries } }),
   addPhoto: ({ site, blob }) => sendPhoto(site, blob),
+  addRevision: ({ site, wall, frozen }) => api(`${at(site, wall)}/revisions`, { method: 'POST', body: frozen }),
 }

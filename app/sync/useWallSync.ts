@@ -1,6 +1,7 @@
 import { liveQuery } from 'dexie'
 import { merge, same, type Wall } from '~~/core/job'
 import { noteSeen, wallKey, type Device, type ServerWall } from './device'
+import { frozenOfId, lastFrozen } from './frozen'
 import { useOutbox } from './useOutbox'
 
 export type SaveState = 'saved' | 'saving' | 'offline' | 'trouble' | 'full' | 'denied' | 'refused' | 'conflict'
@@ -35,7 +36,11 @@ export async function openWall(site: string, id: string): Promise<void> {
     // What was sent while the server answered is newer than its answer.
     seen: await device.seen.get(key), change: await device.designs.get(key), log: await unsentOf(device, key),
   })).catch(() => undefined)
+  const wall = state.job.walls[0]!
+  const issued = lastFrozen([...state.job.log, ...own?.log ?? []], wall)
+  const frozen = issued === undefined ? undefined : await frozenOfId(device, site, id, issued)
   store.open(site, own?.seen && own.seen.state.version > state.version ? own.seen.state : state, own)
+  if (frozen) store.addFrozen(frozen)
 }
 
 /**
@@ -75,7 +80,9 @@ export function useWallSync() {
     const upTo = edits.value
     // What happened is recorded whatever becomes of the design.
     for (const { site, entry } of store.unwritten) {
-      await outbox.addEntry(site, entry.wall, entry)
+      const frozen = entry.kind === 'issued' ? store.frozen.find(({ id }) => id === entry.frozen) : undefined
+      if (frozen) await outbox.issue(site, entry.wall, frozen, entry)
+      else await outbox.addEntry(site, entry.wall, entry)
       store.written(site, entry)
     }
     const mine = isOpen() ? store.wall : edited
@@ -126,6 +133,12 @@ export function useWallSync() {
     edits.value++
     inTurn(() => write(edited))
   }, { flush: 'sync' })
+  // What others issue while it is open.
+  watch(() => store.wall && lastFrozen(store.allLog, store.wall), async (issued) => {
+    if (issued === undefined || store.frozen.some(({ id }) => id === issued)) return
+    const frozen = await frozenOfId(device, site, id, issued)
+    if (frozen && isOpen()) store.addFrozen(frozen)
+  })
   const subscription = liveQuery(() => Promise.all([device.seen.get(key), device.designs.get(key), device.entries.where('key').equals(key).toArray()])).subscribe({ next: () => inTurn(refresh), error: () => {} })
   onScopeDispose(() => {
     subscription.unsubscribe()

@@ -3,7 +3,7 @@ import { jobIn } from '../input'
 import type { Verb } from '../verb'
 
 export const logVerify: Verb = {
-  usage: 'log verify JOB.json', does: 'check that nothing in its log was changed', files: 1,
+  usage: 'log verify JOB.json', does: 'check that nothing in its log was changed', files: ['JOB.json'],
   more: 'Exit 0 where every entry holds, 1 with the first that does not. Entries that no server has had yet are in no chain.',
   run: ([file]) => {
     const { log } = jobIn(file!)

@@ -1,5 +1,6 @@
 import type { Point } from '../geometry'
-import type { ArrayPlan, Hole } from '../mount'
+import type { Issued } from '../log'
+import type { ArrayPlan } from '../mount'
 
 /** What a plan has elsewhere than another had it: plates and marks that moved, and holes that are new or not planned any more. */
 export interface Change {
@@ -14,27 +15,36 @@ export interface Change {
 /** What moved by less than a tape shows has not moved, mm. */
 const SAME = 0.5
 
-const holesIn = (arrays: ArrayPlan[]): Map<string, Hole> => new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes.map(hole => [hole.id, hole] as const))))
-const platesIn = (arrays: ArrayPlan[]) => new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ id, plate }) => plate ? [[id, plate.centre] as const] : [])))
+/** Where the plates and holes of a wall are, by the ids of their screens and their own. */
+interface Places { holes: Map<string, Point>, plates: Map<string, Point> }
 
-/**
- * What changed between two plans of a wall. A hole that is made and one that is not are compared by where they are:
- * what was made has not moved.
- */
-export function changeBetween(before: ArrayPlan[], after: ArrayPlan[]): Change {
-  const [old, now] = [holesIn(before), holesIn(after)]
-  const [stood, stand] = [platesIn(before), platesIn(after)]
-  const marks = [...now].flatMap(([id, to]) => {
-    const from = old.get(id)
-    return from && Math.hypot(to.x - from.x, to.y - from.y) > SAME ? [{ hole: id, from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y } }] : []
+const placesOf = (arrays: ArrayPlan[]): Places => ({
+  holes: new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes.map(({ id, x, y }) => [id, { x, y }] as const)))),
+  plates: new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ id, plate }) => plate ? [[id, plate.centre] as const] : []))),
+})
+
+function between(before: Places, after: Places): Change {
+  const isElsewhere = (from: Point | undefined, to: Point): from is Point => from !== undefined && Math.hypot(to.x - from.x, to.y - from.y) > SAME
+  const marks = [...after.holes].flatMap(([hole, to]) => {
+    const from = before.holes.get(hole)
+    return isElsewhere(from, to) ? [{ hole, from, to }] : []
   })
   return {
     marks,
-    plates: [...stand].flatMap(([screen, to]) => {
-      const from = stood.get(screen)
-      return from && Math.hypot(to.x - from.x, to.y - from.y) > SAME ? [{ screen, dx: to.x - from.x, dy: to.y - from.y }] : []
+    plates: [...after.plates].flatMap(([screen, to]) => {
+      const from = before.plates.get(screen)
+      return isElsewhere(from, to) ? [{ screen, dx: to.x - from.x, dy: to.y - from.y }] : []
     }),
-    added: [...now.keys()].filter(id => !old.has(id)), dropped: [...old.keys()].filter(id => !now.has(id)),
+    added: [...after.holes.keys()].filter(id => !before.holes.has(id)), dropped: [...before.holes.keys()].filter(id => !after.holes.has(id)),
     sum: marks.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y), 0),
   }
+}
+
+/** What changed between two plans of a wall. */
+export const changeBetween = (before: ArrayPlan[], after: ArrayPlan[]): Change => between(placesOf(before), placesOf(after))
+
+/** What a plan has elsewhere than it was issued. */
+export function changeFrom({ arrays }: Issued, after: ArrayPlan[]): Change {
+  const plates = arrays.flatMap(({ plates }) => plates)
+  return between({ holes: new Map(plates.flatMap(({ holes }) => holes.map(({ id, x, y }) => [id, { x, y }] as const))), plates: new Map(plates.map(({ screen, centre }) => [screen, centre])) }, placesOf(after))
 }

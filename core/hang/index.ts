@@ -7,8 +7,13 @@ import type { DeadHole } from './dead'
 export * from './change'
 export * from './dead'
 export * from './holeOfWall'
+export * from './kit'
+export * from './kitSheet'
 export * from './lifting'
+export * from './open'
 export * from './order'
+export * from './preset'
+export * from './run'
 
 /** One hole to make, in the order of the work. */
 export interface HoleStep { hole: Hole, position: Position, label: string }

@@ -74,7 +74,8 @@ export const moment = (label?: string) => clockTime(label).test('moment', 'is no
 /** A field that has to be there. */
 export const must = <Field extends { required: (message: string) => unknown }>(field: Field) => field.required('is missing') as ReturnType<Field['required']>
 
-const whole = <Shape extends ObjectShape>(fields: Shape) => object(fields).typeError(notA('an object'))
+/** Fields that belong together, by themselves. */
+export const whole = <Shape extends ObjectShape>(fields: Shape) => object(fields).typeError(notA('an object'))
 /** Fields that belong together, and have to be there. */
 export const group = <Shape extends ObjectShape>(fields: Shape, label?: string) => whole(fields).meta({ label }).required('is missing')
 /** Fields that belong together, and may be absent together. */

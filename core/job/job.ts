@@ -1,17 +1,10 @@
 import type { InferType } from 'yup'
 import { logEntrySchema, type LogEntry } from '../log/entry'
-import { displaySchema } from './display'
-import { fastenerSchema, screwKitSchema } from './fastener'
+import { catalogueSchema, type Catalogue } from './models'
 import { figure, group, list, maybe, must, oneOf, shown } from './fields'
 import { LIMITS } from './limits'
-import { mountSchema } from './mount'
 import { ownRules, rulesSchema, siteSchema, type Rules, type Site } from './site'
 import { wallSchema } from './wall'
-import { boxModelSchema, cableModelSchema } from './wire'
-
-/** The models that a site's walls use. A model that replaces an older one is an entry of its own. */
-const catalogueSchema = group({ displays: must(list(displaySchema, LIMITS.models)), mounts: must(list(mountSchema, LIMITS.models)), fasteners: must(list(fastenerSchema, LIMITS.models)), screwKits: list(screwKitSchema, LIMITS.models), boxes: list(boxModelSchema, LIMITS.models), cables: list(cableModelSchema, LIMITS.models) }, 'The models that the walls use')
-export type Catalogue = InferType<typeof catalogueSchema>
 
 /**
  * A whole job file, version 1: one site with its walls and everything that was measured, decided and done there.

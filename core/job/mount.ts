@@ -6,6 +6,8 @@ export const ORIENTATIONS = ['landscape', 'portrait-cw', 'portrait-ccw', 'invert
 /** How a display is hung, as seen from the front. */
 export type Orientation = typeof ORIENTATIONS[number]
 
+export const SECURES = ['safety-wire', 'wind-lock'] as const
+
 /** A slot of a wall plate: y and x1…x2 from the plate's centre. A round hole has equal ends. */
 const slotSchema = group({ row: name(), y: must(length()), x1: must(length()), x2: must(length()), diameter: must(size()) })
   .test('ends', 'must not have x2 left of x1', s => s?.x1 === undefined || s.x2 === undefined || s.x2 >= s.x1)
@@ -39,6 +41,7 @@ export const mountSchema = group({
   depth: group({ stowed: must(extent('Stowed', 'Depth')), service: must(extent('Pulled out', 'Depth')) }, 'Wall face to the display’s back'),
   sweep: maybe({ width: must(size('Moves behind it, wide', 'Depth')), height: must(size('Moves behind it, high', 'Depth')) }, 'What moves behind the display as it opens and closes, about the plate’s centre'),
   channels: count(8, 'Channels for cables', 'Depth'),
+  secures: list(must(oneOf(SECURES)), 5, 'Secured by', 'Mount', 'choices'),
   lift: extent('Lift to hook on', 'Depth'), sideClearance: extent('Clear at each side', 'Depth'),
   orientations: must(list(must(oneOf(ORIENTATIONS)), 4, 'Takes a display hung', 'Mount', 'choices')),
   maxCovering: extent('Thickest covering', 'Needs'), bracket: extent('Bracket on the display', 'Plate'), ...modelNotes,

@@ -6,9 +6,11 @@ import { evidenceSchema } from './evidence'
 import { idsNow } from './plainWalls'
 import { LIMITS } from './limits'
 import { soundJsonFault } from './soundJson'
-import { jobSchema, type Catalogue, type Job } from './job'
+import { jobSchema, type Job } from './job'
+import type { Catalogue } from './models'
 import { same } from './merge'
 import { COLUMN_ALIGNMENTS, ROW_ALIGNMENTS, type Alignment } from './screenArray'
+import { idOfFrozen } from './revision'
 import { rulesSchema } from './site'
 import { wallSchema, type Wall } from './wall'
 
@@ -84,6 +86,15 @@ function correctionFaults(log: LogEntry[], ids: Map<string, string>): Fault[] {
     const unknown = entry.kind === 'correction' && walls.get(entry.corrects) !== wall
     walls.set(entry.id, wall)
     return unknown ? [{ path: `$.log[${index}].corrects`, message: `“${entry.corrects}” is no earlier entry of this wall` }] : []
+  })
+}
+
+/** What was frozen is what its id says, and its wall is one that could be kept. */
+function revisionFaults({ revisions = [] }: Wall, path: string): Fault[] {
+  return revisions.flatMap((revision, index): Fault[] => {
+    const at = `${path}.revisions[${index}]`
+    if (idOfFrozen(revision) !== revision.id) return [{ path: at, message: 'is not what was issued: it was changed since, or its id is another’s' }]
+    return wallFaults(revision.wall, revision.catalogue, `${at}.wall`)
   })
 }
 
@@ -191,7 +202,7 @@ export function validateJob(value: unknown): Job {
     ...repeated(catalogue.screwKits ?? [], '$.catalogue.screwKits'),
     ...repeated(catalogue.boxes ?? [], '$.catalogue.boxes'),
     ...repeated(catalogue.cables ?? [], '$.catalogue.cables'),
-    ...walls.flatMap((wall, index) => wallLinkFaults(wall, catalogue, `$.walls[${index}]`)),
+    ...walls.flatMap((wall, index) => [...wallLinkFaults(wall, catalogue, `$.walls[${index}]`), ...repeated(wall.revisions ?? [], `$.walls[${index}].revisions`), ...revisionFaults(wall, `$.walls[${index}]`)]),
   ])
   return job as Job
 }

@@ -4,6 +4,7 @@ import { LIMITS } from './limits'
 import { evidenceSchema } from './evidence'
 import { BASES } from './fastener'
 import { screenArraySchema } from './screenArray'
+import { revisions } from './revision'
 import { ownRules } from './site'
 import { wiring } from './wire'
 
@@ -72,5 +73,6 @@ export const wallSchema = group({
   rules: ownRules('House rules of its own, against those of its site'),
   datum: maybe({ x: must(length()), label: name('What is there') }, 'Where running dimensions start; else the wall’s left edge'),
   levelLine: extent('Height of the level line; else by the house rule for the first array'),
+  revisions: revisions(),
 })
 export type Wall = InferType<typeof wallSchema>

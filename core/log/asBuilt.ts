@@ -2,12 +2,16 @@ import type { Finding } from '../finding'
 import type { Wall } from '../job'
 import { clockFindings } from './clocks'
 import type { EntryOf, LogEntry } from './entry'
+import { lastIssued, type Issued } from './issued'
 
 /** A hole as it was made: which of the plan's it was, where it is, and what the drill met there. */
 export type MadeHole = Pick<EntryOf<'hole'>, 'hole' | 'x' | 'y' | 'result' | 'by' | 'at' | 'note'> & { entry: string }
 
 /** A stop that a named person takes upon themselves, and why; it stands again once it tells other figures than it did then. */
 export type Override = Pick<EntryOf<'override'>, 'code' | 'subject' | 'by' | 'reason' | 'at' | 'figures'>
+
+/** What was said last of a step of the work, of a part of the kit, or of a question. */
+export type StepDone = Pick<EntryOf<'step'>, 'step' | 'done' | 'by' | 'at' | 'minutes' | 'note' | 'photo'>
 
 /** What stands on a wall by its log. */
 export interface AsBuilt {
@@ -17,17 +21,23 @@ export interface AsBuilt {
   dead: MadeHole[]
   /** Ids of the screens that hang. */
   hung: string[]
+  /** What was said last of each step of the work. */
+  steps: StepDone[]
   /** What was read last of the seams of each array. */
   seams: EntryOf<'seams'>[]
   overrides: Override[]
+  /** What was issued last of its mark-out, where what was frozen then is at hand. */
+  issued?: Issued
   /** What is to be said of the clocks by which entries were made. */
   findings: Finding[]
 }
 
-export const NOTHING_BUILT: AsBuilt = { holes: [], dead: [], hung: [], seams: [], overrides: [], findings: [] }
+export const NOTHING_BUILT: AsBuilt = { holes: [], dead: [], hung: [], steps: [], seams: [], overrides: [], findings: [] }
 
 /** The ids by which entries name a wall. */
 export type WallName = Pick<Wall, 'id' | 'formerId'>
+/** A wall by its names, with what was frozen of it. */
+export type WallRecord = WallName & Pick<Wall, 'revisions'>
 
 /** Entries about a hole at places nearer to each other than this are about one hole in the wall, mm. */
 const ONE_PLACE = 1
@@ -48,7 +58,8 @@ export function standing(log: LogEntry[], { id, formerId = id }: WallName): LogE
   }).reverse()
 }
 
-const ofKind = <Kind extends LogEntry['kind']>(entries: LogEntry[], kind: Kind) => entries.filter((entry): entry is EntryOf<Kind> => entry.kind === kind)
+/** Entries of one kind. */
+export const ofKind = <Kind extends LogEntry['kind']>(entries: LogEntry[], kind: Kind) => entries.filter((entry): entry is EntryOf<Kind> => entry.kind === kind)
 const lastOf = <Item>(items: Item[], key: (item: Item) => string): Item[] => [...new Map(items.map(item => [key(item), item])).values()]
 
 function holesOf(entries: EntryOf<'hole'>[]): MadeHole[] {
@@ -78,15 +89,18 @@ function overridesOf(entries: LogEntry[]): Override[] {
  *
  * @param log in the order of arrival
  */
-export function asBuilt(log: LogEntry[], wall: WallName): AsBuilt {
+export function asBuilt(log: LogEntry[], wall: WallRecord): AsBuilt {
   const entries = standing(log, wall)
   const holes = holesOf(ofKind(entries, 'hole'))
+  const issued = lastIssued(ofKind(entries, 'issued'), wall.revisions)
   return {
     holes,
     dead: holes.filter(({ result }) => result !== 'hit'),
     hung: [...new Set(ofKind(entries, 'hung').map(({ screen }) => screen))],
+    steps: lastOf(ofKind(entries, 'step'), ({ step }) => step).map(({ step, done, by, at, minutes, note, photo }) => ({ step, done, by, at, ...minutes !== undefined && { minutes }, ...note !== undefined && { note }, ...photo !== undefined && { photo } })),
     seams: lastOf(ofKind(entries, 'seams'), ({ array }) => array),
     overrides: overridesOf(entries),
+    ...issued && { issued },
     findings: clockFindings(entries, wall.id),
   }
 }

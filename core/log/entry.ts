@@ -31,8 +31,8 @@ export const ENTRY_KINDS = {
     figures: list(must(figure()), 50, 'The figures that the stop told then: it stands again once they are others'), ...inChain,
   }),
   'override-ended': group({ ...about('override-ended'), code: name('Code of the finding'), subject: name('Id of what it is about'), reason: note(), ...inChain }),
-  'issued': group({ ...about('issued'), revision: name('A, B, …'), note: note(), ...inChain }),
-  'step': group({ ...about('step'), step: name('Id of a step of the run of work'), done: must(flag()), minutes: notLess('min', 'How long it took'), note: note(), ...inChain }),
+  'issued': group({ ...about('issued'), revision: name('A, B, …'), frozen: text('Id of what was frozen, among the wall’s revisions'), note: note(), ...inChain }),
+  'step': group({ ...about('step'), step: name('Id of a step of the run of work, of a part of the kit, or of a question'), done: must(flag('Whether it is done, is there, or is answered')), minutes: notLess('min', 'How long it took'), note: note(), photo: text('Picture in the data folder'), ...inChain }),
   'seams': group({
     ...about('seams'), array: name(), round: round(),
     gaps: list(group({ between: between(), end: end(), mm: must(length()) }), MANY, 'Gaps at ends of seams'),

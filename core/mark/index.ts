@@ -10,6 +10,7 @@ export * from './datum'
 export * from './marks'
 export * from './accuracy'
 export * from './level'
+export * from './order'
 
 /** What is marked on a wall, and from where; no level line and no marks while there is no array. */
 export interface Marking {

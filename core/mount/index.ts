@@ -18,6 +18,7 @@ import { substrateOf, type Substrate } from './substrate'
 import { tightLifts, type TightLift } from './lifting'
 import { holesOnSolid, type HolePlace } from './holes'
 import { zonesOf } from './zones'
+import { leastHoles, placeLeast, standingArray, standingHoles } from './leastChange'
 import { mountModels, sameUse } from './models'
 import { barredFor, choiceFor, placePlates, type Placing } from './placing'
 import type { Hole, MountedCell, Position } from './position'
@@ -54,10 +55,12 @@ function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey
   return { array, wall, survey, catalogue, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate: substrateOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall), built.dead) }
 }
 
-/** Places the plates of an array on what the survey found; where a cell has no mount, nothing is shifted. */
+/** Places the plates of an array on what the survey found; one that is as it was issued stays as it was, but for what has to move. Where a cell has no mount, nothing is shifted. */
 export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): Placing {
   const context = contextOf(array, cells, wall, survey, job, built)
-  return context ? placePlates(array, cells, context.mountOf, wall, context.substrate, built) : { shift: { x: 0, y: 0 }, plates: [] }
+  if (!context) return { shift: { x: 0, y: 0 }, plates: [] }
+  const standing = standingArray(array, built)
+  return standing ? placeLeast(array, cells, context.mountOf, wall, context.substrate, built, standing) : placePlates(array, cells, context.mountOf, wall, context.substrate, built)
 }
 
 /** Numbers the holes of each row, and says what is drilled and driven there. */
@@ -72,10 +75,32 @@ function numbered(places: (HolePlace & { y: number })[], id: string, { array, wa
   })
 }
 
+/** The holes of a plate that is as it was issued, with as little moved as can be; undefined where it was not, or cannot be held so. */
+function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] | undefined {
+  const issued = standingArray(array, built)?.plateOf(idOf(array, cell))
+  if (!issued) return undefined
+  const mount = mountOf(cell)
+  const holes = standingHoles(array, cell, mount, issued, built)
+  const seated = leastHoles(substrate, mount, centre, holes)
+  if (!seated) return undefined
+  const fastener = fastenerOf(array, catalogue)
+  const drilling = pilotOf(fastener, wall, mount.plate.thickness, units)
+  const fixed = new Set(holes.filter(({ fixed }) => fixed).map(({ id }) => id))
+  const inRow = new Map<string, number>()
+  return marked(seated.map(({ stays: _, ...hole }): Hole => {
+    const rank = (inRow.get(hole.row) ?? 0) + 1
+    inRow.set(hole.row, rank)
+    const made = built.holes.some(each => each.hole === hole.id && each.result === 'hit')
+    return { ...hole, ...fixed.has(hole.id) && substrate.at(hole.x, hole.y), ...drilling, rank, ...fastener && { fastener: fastener.id }, ...fixed.has(hole.id) && !made && { byHand: true } }
+  }), built)
+}
+
 /** The holes of a plate that is fixed to the wall itself, those moved by hand where they were put. */
 function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] {
   const { array, substrate } = context
   const mount = context.mountOf(cell)
+  const asIssued = holesAsIssued(context, cell, centre, built)
+  if (asIssued) return asIssued
   const places = substrate.holes(mount, centre).map(place => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y }))
   const planned = numbered(places, idOf(array, cell), context, mount.plate.thickness).map((hole): Hole => {
     const moved = array.holes?.find(({ row, column, of, rank }) => row === cell.row && column === cell.column && of === hole.row && rank === hole.rank)

@@ -6,7 +6,8 @@ import { courseAt, isFramed, standsAt, type Coursing, type Survey } from '../sur
 import { clearOf, clearPlace, NONE_DEAD, type DeadHoles } from './deadHoles'
 import { holesOnBlock, holesOnFraming, holesOnSolid, slotSegments, type HolePlace } from './holes'
 import type { Requirement } from './requirement'
-import { blocksOf, coursesOf, plySpacing, singly, targetsOf, zonesOf, type FixingZone } from './zones'
+import type { Seat } from './seats'
+import { blocksOf, coursesOf, plySpacing, singly, targetsOf, zone, zonesOf, type FixingZone } from './zones'
 
 /** What plates are fixed to: what they ask of it along the wall and up it, and where their holes then are. */
 export interface Substrate {
@@ -17,6 +18,8 @@ export interface Substrate {
   /** Requirements up the wall. */
   up: (mount: Mount) => Requirement[]
   holes: (mount: Mount, centre: Point) => HolePlace[]
+  /** Where the fasteners of a plate whose centre is at a height may go, row by row. */
+  seats: (mount: Mount, plateY: number) => Seat[]
   /** What a fastener at a place would meet, and with how much margin. */
   at: (x: number, y: number) => Pick<HolePlace, 'member' | 'ply' | 'margin'>
   /** How near fasteners in two plies of one member may be for the plies to count as two; undefined where they count as one. */
@@ -49,6 +52,11 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
     along: (mount, plateY) => requirements(mount)(all ? 0 : plateY),
     up: () => NOTHING,
     holes: (mount, { x, y }) => holesOnFraming(mount, x, row => clearOf(dead, zones, heightsOf(mount, row, y)), row => standing(heightsOf(mount, row, y)), row => (span, wanted) => clearPlace(dead, span, wanted, heightsOf(mount, row, y)[0] ?? y), plied, spacing(mount)),
+    seats: (mount, plateY) => mount.needs.rows.map((row): Seat => ({
+      row, spans: mount.plate.slots.flatMap(({ row: of, x1, x2, y }, slot) => of === row ? [{ from: x1, to: x2, slot, y }] : []), zones: standing(heightsOf(mount, row, plateY)), wanted: mount.needs.members,
+      ...spacing(mount) !== undefined && { plySpacing: spacing(mount) },
+      at: (x, { index, ply, centre, usable }) => ({ member: index, ...plied(index) && { ply }, margin: usable - Math.abs(x - centre) }),
+    })),
     at: (x, y) => {
       const [near] = standing([y]).map(({ index, ply, centre, usable }) => ({ member: index, ...plied(index) && { ply }, margin: usable - Math.abs(x - centre) })).sort((a, b) => b.margin - a.margin)
       return near ?? {}
@@ -72,10 +80,17 @@ function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined, d
     along: (mount, plateY) => along(mount)(plateY),
     up,
     holes: (mount, { x, y }) => holesOnBlock(mount, x, at => clearOf(dead, blocks(courseAt(coursing, y + at)), [y + at]), at => marginUp(y + at)),
+    seats: (mount, plateY) => slotSegments(mount).map(({ row, slot, y, from, to }): Seat => ({
+      row, spans: [{ from, to, slot, y }], zones: clearOf(dead, blocks(courseAt(coursing, plateY + y)), [plateY + y]), wanted: 1,
+      at: (x, { centre, usable }) => ({ margin: Math.min(usable - Math.abs(x - centre), marginUp(plateY + y)) }),
+    })),
     at: (x, y) => ({ margin: Math.min(marginUp(y), Math.max(...blocks(courseAt(coursing, y)).map(({ centre, usable }) => usable - Math.abs(x - centre)))) }),
     plySpacing: () => undefined,
   }
 }
+
+/** A wall that takes a fastener wherever it is put. */
+const EVERYWHERE = zone(0, 0, 1e7)
 
 /** A wall that carries all over; also one whose blocks are not known, where nothing is held yet. */
 const solid = (allOver: boolean, dead: DeadHoles = NONE_DEAD): Substrate => ({
@@ -83,6 +98,7 @@ const solid = (allOver: boolean, dead: DeadHoles = NONE_DEAD): Substrate => ({
   along: () => NOTHING,
   up: () => NOTHING,
   holes: (mount, { x, y }) => holesOnSolid(mount, x, (span, wanted, at) => clearPlace(dead, span, wanted, y + at)),
+  seats: (mount, plateY) => slotSegments(mount).map(({ row, slot, y, from, to }): Seat => ({ row, spans: [{ from, to, slot, y }], zones: clearOf(dead, [EVERYWHERE], [plateY + y]), wanted: 1, at: () => ({}) })),
   at: () => ({}),
   plySpacing: () => undefined,
 })

@@ -1,6 +1,6 @@
 import { apartFindings } from '../arrange'
 import type { Finding } from '../finding'
-import { deadHoles, hangFindings, orderFindings, type DeadHole, type HangingOrder } from '../hang'
+import { changeFrom, deadHoles, hangFindings, openFindings, orderFindings, type Change, type DeadHole, type HangingOrder } from '../hang'
 import { arraysOf, type Job, type PlanContext, type Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import { markFindings, type Marking } from '../mark'
@@ -26,6 +26,8 @@ export interface WallPlan extends Omit<Survey, 'findings'> {
   wiring: Wiring
   /** Holes that serve nothing any more. */
   dead: DeadHole[]
+  /** What is elsewhere than it was issued, where a mark-out was. */
+  change?: Change
   /** How the screens of each array are hung. */
   hanging: HangingOrder[]
   findings: Finding[]
@@ -83,8 +85,9 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
     wiring,
     marking,
     dead,
+    ...built.issued && { change: changeFrom(built.issued, arrays) },
     hanging,
-    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built, dead), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
+    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built, dead), ...openFindings(built, document.id), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
   }
 }
 

@@ -38,7 +38,7 @@ const publishWiring = ({ circuits, boxes, routes, cables, links }: Wiring) => ({
   ports: links.map(({ source, port, kind, from, to, place }) => ({ source: source.id, port, kind, from: from ?? null, to, place })),
 })
 
-function publishWall({ id, members, runs, coursing, nextProbe, arrays, wiring, marking, dead, findings }: WallPlan, units: UnitSystem) {
+function publishWall({ id, members, runs, coursing, nextProbe, arrays, wiring, marking, dead, change, findings }: WallPlan, units: UnitSystem) {
   const { datum, levelLine, marks } = marking
   return {
     id, members,
@@ -49,6 +49,7 @@ function publishWall({ id, members, runs, coursing, nextProbe, arrays, wiring, m
     ...(wiring.circuits.length > 0 || wiring.boxes.length > 0) && { wire: publishWiring(wiring) },
     marking: { datum, levelLine, marks },
     ...dead.length > 0 && { dead: dead.map(({ hole, x, y, result, keepOff, fill }) => ({ hole, x, y, result, keepOff, fill })) },
+    ...change && { change: { plates: change.plates.length, marks: change.marks.length, sum: change.sum } },
     findings: findings.map(publishFinding(units)),
   }
 }

@@ -1,4 +1,5 @@
 import { arrange } from '../arrange'
+import { changeFrom } from '../hang'
 import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from '../job'
 import { NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import { sameUse, USUAL_CARRIERS, type ArrayPlan } from '../mount'
@@ -9,7 +10,7 @@ import { rooms, type Rooms } from './rooms'
 
 /** Another way to hold an array whose plates are not all held: what it is, what it costs, and the change that makes it. */
 export interface Remedy {
-  kind: 'shift' | 'slots' | 'rail' | 'board' | 'mount'
+  kind: 'shift' | 'slots' | 'rail' | 'board' | 'fastener' | 'mount'
   title: Text
   /** The arithmetic of it. */
   says: Text[]
@@ -18,6 +19,8 @@ export interface Remedy {
   /** What is said against it all the same: the stops of Mount and Fix that it would have. */
   stops: Text[]
   change: Partial<ScreenArray>
+  /** How many plates and marks are then elsewhere than they were issued, and these by how much in all, mm; absent where nothing was issued. */
+  moves?: { plates: number, marks: number, sum: number }
 }
 
 /** How far an array may be shifted at most in search of a place that holds it, mm: past one usual spacing. */
@@ -29,7 +32,13 @@ const MOUNTS = 3
 type Context = PlanContext & { built: AsBuilt, surveyed: Survey }
 const unitsOf = ({ site }: PlanContext) => site?.units ?? 'metric'
 
-interface Tried { plan: ArrayPlan, held: number, use: number | undefined, notKnown: boolean, stops: Text[] }
+interface Tried extends Pick<Remedy, 'moves'> { plan: ArrayPlan, held: number, use: number | undefined, notKnown: boolean, stops: Text[] }
+
+function movesOf(plan: ArrayPlan, { issued }: AsBuilt): Pick<Remedy, 'moves'> {
+  if (!issued) return {}
+  const { plates, marks, sum } = changeFrom(issued, [plan])
+  return { moves: { plates: plates.length, marks: marks.length, sum } }
+}
 
 /** An array as it would be planned with a change. */
 function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, job: Context): Tried | undefined {
@@ -41,6 +50,7 @@ function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, jo
   const uses = plan.positions.flatMap(({ loads = [] }) => loads.map(({ utilisation }) => utilisation))
   const known = uses.filter(use => use !== undefined)
   return {
+    ...movesOf(plan, built),
     plan, held: plan.positions.filter(({ plate }) => plate?.held).length, use: known.length > 0 ? Math.max(...known) : undefined, notKnown: known.length < uses.length || uses.length === 0,
     stops: withOverrides(findings, built.overrides).filter(({ severity, stage }) => severity === 'stop' && (stage === 'mount' || stage === 'fix')).map(({ message }) => message),
   }
@@ -67,7 +77,7 @@ function shiftRemedy(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
   if (ways.length === 0) return []
   const told = ways.reduce((a, b) => words`${a} and ${b}`)
   return [{
-    kind: 'shift', title: words`Shift the whole array ${told}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops,
+    kind: 'shift', title: words`Shift the whole array ${told}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
     says: [
       words`${Math.max(Math.abs(x) - tolerance.x, Math.abs(y) - tolerance.y)} more than the ${x !== 0 ? tolerance.x : tolerance.y} that the client allows: ask first.`,
       words`Its middle then stands at ${outline.x + outline.width / 2}, and not at ${nominal.outline.x + nominal.outline.width / 2}.`,
@@ -83,7 +93,7 @@ function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context
     const heaviest = Math.max(...(tried?.plan.positions ?? []).map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
     if (!tried || (capacity !== undefined && heaviest > capacity)) return []
     return [{
-      kind: 'slots', title: words`Fix each plate to ${members === 1 ? 'one member' : `${members} members`}, by its ${rows.join(' and ')} slots`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops,
+      kind: 'slots', title: words`Fix each plate to ${members === 1 ? 'one member' : `${members} members`}, by its ${rows.join(' and ')} slots`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
       says: [capacity === undefined ? words`Its maker allows this.` : words`Its maker then allows ${String(capacity)} kg; the heaviest display is ${String(heaviest)} kg.`, useText(tried)],
       change: { needs: { members, rows } },
     }]
@@ -101,13 +111,27 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Cont
     const members = [...new Set(plan.strips.flatMap(({ supports }) => supports.map(({ member }) => member + 1)))].sort((a, b) => a - b)
     return [{
       kind, title: kind === 'rail' ? words`Rails across the members, one behind each row of slots` : words`A backing board of ${carrier.thickness} plywood, fixed to every member`,
-      held: tried.held, total: plan.positions.length, stops: tried.stops,
+      held: tried.held, total: plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
       says: [
         words`${piecesOf(plan)}, on members ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
         words`Everything comes out by ${carrier.thickness}: ${mount.depth.stowed + carrier.thickness} stowed in place of ${mount.depth.stowed}, for the whole array, so that its faces stay in one plane.`,
         useText(tried),
       ],
       change: { carrier: { ...carrier } },
+    }]
+  })
+}
+
+/** Another fastener of the site: one that is thinner keeps less from an edge, and needs less of a member. */
+function fastenerRemedies(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
+  const others = job.catalogue.fasteners.filter(({ id, base, retired }) => id !== array.fastener && base === wall.structure.kind && !retired)
+  return others.flatMap((fastener): Remedy[] => {
+    const tried = tryOut(array, { fastener: fastener.id }, wall, job)
+    if (!tried || tried.stops.length > 0) return []
+    return [{
+      kind: 'fastener', title: words`Another fastener: ${fastener.name ?? fastener.id}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
+      says: [words`${fastener.diameter} thick and ${fastener.length} long, in every hole of the array that is not made yet.`, useText(tried)],
+      change: { fastener: fastener.id },
     }]
   })
 }
@@ -128,7 +152,7 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
     const tried = tryOut(plain, { mount: other.id }, wall, { ...job, catalogue })
     if (!tried || heaviest(tried.plan) > other.capacity || tried.stops.length > 0) continue
     found.push({
-      kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops,
+      kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
       says: [
         words`A ${other.kind.replace('-', ' ')} mount${other.kind === mount.kind ? '' : `, where this one is ${mount.kind.replace('-', ' ')}`}; it carries ${String(other.capacity)} kg.`,
         words`Stowed ${other.depth.stowed} in place of ${mount.depth.stowed}.`,
@@ -142,7 +166,7 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
 
 /**
  * What else would hold an array that is not held as it is: a larger shift, another use of the slots,
- * rails, a board, another mount. Each is planned through before it is told; those that hold every
+ * rails, a board, another fastener, another mount. Each is planned through before it is told; those that hold every
  * plate without a stop come first, then those that hold most; one that holds no more than now is left out.
  *
  * @param built what stands on the wall by the log: it is kept to by every remedy, too
@@ -161,7 +185,8 @@ export function remediesFor(array: ScreenArray, document: Wall, context: PlanCon
     () => shiftRemedy(array, wall, job),
     () => slotRemedies(array, mount, wall, job),
     () => carrierRemedies(array, mount, wall, job),
-    () => mountRemedies(array, mount, wall, job, offered, share => tell((3 + share) / 4)),
+    () => fastenerRemedies(array, wall, job),
+    () => mountRemedies(array, mount, wall, job, offered, share => tell((4 + share) / 5)),
   ]
   const found = ways.flatMap((way, n) => {
     const remedies = way()

@@ -1,5 +1,6 @@
 export * from './bit'
 export * from './length'
+export * from './tape'
 export * from './text'
 export * from './figure'
 export * from './quantity'

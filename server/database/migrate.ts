@@ -88,6 +88,8 @@ function damage(sqlite: SQLite.Database): string {
 const TRIGGERS: Record<string, string> = {
   stock_no_update: 'BEFORE UPDATE ON stock BEGIN SELECT RAISE(ABORT, \'the stock ledger is only ever added to\'); END',
   stock_no_delete: 'BEFORE DELETE ON stock BEGIN SELECT RAISE(ABORT, \'the stock ledger is only ever added to\'); END',
+  revisions_no_update: 'BEFORE UPDATE ON revisions BEGIN SELECT RAISE(ABORT, \'what was issued is only ever added to\'); END',
+  revisions_no_delete: 'BEFORE DELETE ON revisions BEGIN SELECT RAISE(ABORT, \'what was issued is only ever added to\'); END',
   log_no_update: 'BEFORE UPDATE ON log BEGIN SELECT RAISE(ABORT, \'the log is only ever added to\'); END',
   log_no_delete: 'BEFORE DELETE ON log BEGIN SELECT RAISE(ABORT, \'the log is only ever added to\'); END',
 }

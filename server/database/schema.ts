@@ -84,3 +84,14 @@ export const log = sqliteTable('log', {
   /** The entry as the job file has it, its place in the chain included. */
   entry: text('entry').notNull(),
 }, t => [uniqueIndex('log_id').on(t.site, t.id), uniqueIndex('log_seq').on(t.site, t.seq), index('log_wall').on(t.site, t.wall)])
+
+/** What was frozen whenever a mark-out was issued, by its content's own id. Only ever added to. */
+export const revisions = sqliteTable('revisions', {
+  key: key(),
+  site: ofSite(),
+  wall: text('wall').notNull(),
+  /** SHA-256 of its canonical JSON. */
+  id: text('id').notNull(),
+  /** What was frozen, as the job file has it. */
+  document: text('document').notNull(),
+}, t => [uniqueIndex('revisions_id').on(t.site, t.wall, t.id)])

@@ -1,13 +1,31 @@
 import { isHoleOf } from '../../core/hang'
 import { LIMITS, logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
+import { asBuilt, type EntryOf } from '../../core/log'
+import { nextRevision, type Frozen } from '../../core/revision'
 import type { Database } from '../database/perDatabase'
 import { apiError, validationError, type ApiErrorBody } from '../utils/apiError'
 import { appendEntries, entriesOf, entryOfId, lengthOfLog } from './logRows'
 import { siteRow } from './siteRows'
-import { wallDocument } from './walls'
+import { revisionText } from './revisions'
+import { wallDocument } from './wallRows'
 
 /** What an entry says, without its place in the chain. */
 const told = ({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }: LogEntry) => entry
+
+/** What speaks against issuing a revision: what was frozen is not here, its letter is taken, or it rests on an override that nobody made. */
+function issueFaults(db: Database, site: number, { id }: Wall, { revision, frozen }: EntryOf<'issued'>): Fault[] {
+  const text = frozen === undefined ? undefined : revisionText(db, site, id, frozen)
+  if (text === undefined) return [{ path: '$.frozen', message: 'is missing here: what is issued is sent before the entry that issues it' }]
+  const log = entriesOf(db, site, id)
+  const next = nextRevision(log, id)
+  const other = log.find((entry): entry is EntryOf<'issued'> => entry.kind === 'issued' && entry.revision === revision)
+  if (other) return [{ path: '$.revision', message: `${revision} was issued by ${other.by} meanwhile: compare the two, and issue yours as ${next} or give it up` }]
+  if (revision !== next) return [{ path: '$.revision', message: `must be ${next}, the next of this wall, and is “${revision}”` }]
+  const { overrides } = asBuilt(log, { id })
+  return (JSON.parse(text) as Frozen).built.overrides.flatMap(({ code, subject, by, reason }) => overrides.some(each => each.code === code && each.subject === subject && each.by === by && each.reason === reason)
+    ? []
+    : [{ path: '$.frozen', message: `rests on an override of ${code} by ${by} that does not stand in this wall's log` }])
+}
 
 /** What is wrong with an entry for a wall's log. */
 function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault[] {
@@ -18,6 +36,7 @@ function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault
   if (given.wall !== wall.id) return [{ path: '$.wall', message: `must be “${wall.id}”, as in the address` }]
   const isKnown = (hole: string) => isHoleOf(wall, hole) || entriesOf(db, site, wall.id).some(each => each.kind === 'hole' && each.hole === hole)
   if (given.kind === 'hole' && !isKnown(given.hole)) return [{ path: '$.hole', message: `“${given.hole}” is no hole of this wall's plan. Its array may have been taken away; put it back, or write what was drilled as a remark` }]
+  if (given.kind === 'issued') return entryOfId(db).get({ site, id: given.id }) ? [] : issueFaults(db, site, wall, given)
   if (given.kind !== 'correction' || entryOfId(db).get({ site, id: given.corrects })?.wall === wall.id) return []
   return [{ path: '$.corrects', message: `“${given.corrects}” is no earlier entry of this wall` }]
 }

@@ -8,7 +8,9 @@ import { apiError, validationError } from '../utils/apiError'
 import { readFirm } from './firm'
 import { appendEntries, logOfSite } from './logRows'
 import { siteDocument, siteOfId, siteRow } from './siteRows'
-import { insertWall, wallsOfSite } from './walls'
+import { withRevisions } from './revisions'
+import { insertWall } from './walls'
+import { wallsOfSite } from './wallRows'
 
 /** A site in the list of sites. */
 export interface SiteSummary extends Site {
@@ -59,7 +61,7 @@ function firmOf(db: Database): Pick<Job, 'firm'> {
 /** A whole site as its job file. */
 export function exportJob(db: Database, id: string): Job {
   const row = siteRow(db, id)
-  return { format: 'wide-trellis-job', version: 1, ...firmOf(db), ...siteDocument(db, row), walls: wallsOfSite(db, row.key), log: logOfSite(db, row.key) }
+  return { format: 'wide-trellis-job', version: 1, ...firmOf(db), ...siteDocument(db, row), walls: wallsOfSite(db, row.key).map(wall => withRevisions(db, row.key, wall)), log: logOfSite(db, row.key) }
 }
 
 /** @throws 409 where there is a site of an id */

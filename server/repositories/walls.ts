@@ -1,14 +1,16 @@
-import { and, asc, eq, sql } from 'drizzle-orm'
+import { eq, sql } from 'drizzle-orm'
 import { modelsUsedBy } from '../../core/catalogue'
 import { LIMITS, PLAIN_ID, same, wallFaults, type Catalogue, type Fault, type Job, type Wall } from '../../core/job'
 import { infeasibleInputs } from '../../core/plan/infeasible'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { wallModels, walls } from '../database/schema'
-import { apiError, notFound, validationError } from '../utils/apiError'
+import { apiError, validationError } from '../utils/apiError'
 import { parsedOnce } from './documents'
 import { firmRulesText, readFirm } from './firm'
 import { entriesOf, entryTexts } from './logRows'
+import { keepRevision, revisionTexts } from './revisions'
 import { siteDocument, saveCatalogue, siteRow, withModels, type SiteRow } from './siteRows'
+import { everyWall, keyOfWall, wallOf, wallRow, type WallRow } from './wallRows'
 
 /** Which version of a wall it is, when it was saved and by whom. */
 export interface WallVersion { version: number, savedAt: string, savedBy: string }
@@ -16,31 +18,10 @@ export interface WallVersion { version: number, savedAt: string, savedBy: string
 /** A wall as the server has it: the job with only this wall and its log. */
 export interface WallState extends WallVersion { job: Job }
 
-type WallRow = typeof walls.$inferSelect
-
-const ONE_WALL = and(eq(walls.site, sql.placeholder('site')), eq(walls.id, sql.placeholder('id')))
-const wallOfSite = perDatabase(db => db.select().from(walls).where(ONE_WALL).prepare())
-const keyOfWall = perDatabase(db => db.select({ key: walls.key }).from(walls).where(ONE_WALL).prepare())
-const everyWall = perDatabase(db => db.select().from(walls).where(eq(walls.site, sql.placeholder('site'))).orderBy(asc(walls.key)).prepare())
 const updateWall = perDatabase(db => db.update(walls).set({
   name: sql`${sql.placeholder('name')}`, width: sql`${sql.placeholder('width')}`, height: sql`${sql.placeholder('height')}`, structure: sql`${sql.placeholder('structure')}`,
   version: sql`${sql.placeholder('version')}`, savedAt: sql`${sql.placeholder('savedAt')}`, savedBy: sql`${sql.placeholder('savedBy')}`, document: sql`${sql.placeholder('document')}`,
 }).where(eq(walls.key, sql.placeholder('key'))).prepare())
-
-function wallRow(db: Database, site: number, id: string): WallRow {
-  const row = wallOfSite(db).get({ site, id })
-  if (!row) throw notFound('wall of this name on this site')
-  return row
-}
-
-/** A wall as the job file has it. Not to be changed, as others read the same one. */
-const wallOf = (db: Database, { key, document }: WallRow): Wall => parsedOnce<Wall>(db, `wall ${key}`, document)
-
-/** The wall of a site of an id. Not to be changed, as others read the same one. @throws 404 */
-export const wallDocument = (db: Database, site: number, id: string): Wall => wallOf(db, wallRow(db, site, id))
-
-/** All walls of a site, in the order in which they were begun. */
-export const wallsOfSite = (db: Database, site: number): Wall[] => everyWall(db).all({ site }).map(row => wallOf(db, row))
 
 export function readWall(db: Database, siteId: string, id: string): WallState {
   const site = siteRow(db, siteId)
@@ -53,21 +34,23 @@ export function readWall(db: Database, siteId: string, id: string): WallState {
 export const siteUnits = (db: Database, siteId: string): Job['site']['units'] => siteDocument(db, siteRow(db, siteId)).site.units
 
 /** A wall's job as JSON, put together from what the database has as JSON. */
-const jobText = (db: Database, site: SiteRow, { document, id }: WallRow): string =>
+const jobText = (db: Database, site: SiteRow, { id }: Pick<WallRow, 'id'>, document: string): string =>
   `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},${site.document.slice(1, -1)},"walls":[${document}],"log":[${entryTexts(db, site.key, id).join(',')}]}`
 
-/** The job with only this wall and its log, as JSON. */
+/** The job with only this wall, what was issued of it, and its log, as JSON. */
 export function readJobText(db: Database, siteId: string, id: string): string {
   const site = siteRow(db, siteId)
-  return jobText(db, site, wallRow(db, site.key, id))
+  const row = wallRow(db, site.key, id)
+  const frozen = revisionTexts(db, site.key, id)
+  return jobText(db, site, row, frozen.length === 0 ? row.document : `${row.document.slice(0, -1)},"revisions":[${frozen.join(',')}]}`)
 }
 
-/** A wall as the server has it, as JSON. */
+/** A wall as the server has it, as JSON; what was issued of it has addresses of its own. */
 export function readWallText(db: Database, siteId: string, id: string): string {
   const site = siteRow(db, siteId)
   const row = wallRow(db, site.key, id)
   const { version, savedAt, savedBy } = row
-  return `{"job":${jobText(db, site, row)},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
+  return `{"job":${jobText(db, site, row, row.document)},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
 }
 
 /** What cannot be in a wall, whatever the place; worked out once for each wall and catalogue, as the next save asks it again. */
@@ -82,6 +65,7 @@ function infeasibleIn(wall: Wall, catalogue: Catalogue): Fault[] {
 
 /** Faults of a wall that is to take the place of `before`: an edit may leave what cannot be, not bring it in. */
 function faultsOfEdit(wall: unknown, before: Wall | undefined, catalogue: Catalogue): Fault[] {
+  if ((wall as Partial<Wall> | null)?.revisions !== undefined) return [{ path: '$.revisions', message: 'are issued, and not saved with the wall' }]
   const faults = wallFaults(wall, catalogue, '$', before)
   if (faults.length > 0) return faults
   const known = new Set((before ? infeasibleIn(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`))
@@ -124,8 +108,9 @@ export function saveWall(db: Database, siteId: string, id: string, wall: unknown
   }, { behavior: 'immediate' })
 }
 
-/** Keeps a wall of a site that has none of its id. */
-export function insertWall(db: Database, site: number, wall: Wall, by: string, at: string): void {
+/** Keeps a wall of a site that has none of its id, and what was issued of it. */
+export function insertWall(db: Database, site: number, { revisions = [], ...wall }: Wall, by: string, at: string): void {
+  for (const revision of revisions) keepRevision(db, site, wall.id, revision)
   const { lastInsertRowid } = db.insert(walls).values({ site, id: wall.id, ...columnsOf(wall), savedAt: at, savedBy: by, document: JSON.stringify(wall) }).run()
   saveModelsUsed(db, Number(lastInsertRowid), wall)
 }

@@ -55,6 +55,18 @@ function write(document: PDFKit.PDFDocument, { attributes, content }: Shape, pen
   }
 }
 
+/** Draws what a window shows of a drawing of its own, and nothing beside it. */
+function drawWindow(document: PDFKit.PDFDocument, { attributes: { x, y, width, height, viewBox }, content }: Shape, pen: Pen): void {
+  const [left = 0, top = 0] = String(viewBox).split(' ').map(Number)
+  document.save()
+  document.rect(number(x), number(y), number(width), number(height)).clip()
+  document.translate(number(x) - left, number(y) - top)
+  // What was set within does not last beyond it, and what was set before is not known to the pen within.
+  for (const part of content) draw(document, part, {})
+  document.restore()
+  Object.assign(pen, { fill: undefined, stroke: undefined, width: undefined, dashes: undefined, font: undefined })
+}
+
 /** Draws an element of a sheet, and what is in it, on the current page of a PDF whose unit is the sheet's. */
 export function draw(document: PDFKit.PDFDocument, shape: Shape | string, pen: Pen): void {
   if (typeof shape === 'string') return
@@ -64,8 +76,10 @@ export function draw(document: PDFKit.PDFDocument, shape: Shape | string, pen: P
     return
   }
   if (name === 'text') return write(document, shape, pen)
+  if (name === 'svg') return drawWindow(document, shape, pen)
   if (name === 'line') document.moveTo(number(attributes.x1), number(attributes.y1)).lineTo(number(attributes.x2), number(attributes.y2))
   else if (name === 'rect') document.rect(number(attributes.x), number(attributes.y), number(attributes.width), number(attributes.height))
+  else if (name === 'circle') document.circle(number(attributes.cx), number(attributes.cy), number(attributes.r))
   else throw new Error(`a sheet has no way to draw <${name}>`)
   paint(document, attributes, pen)
 }

@@ -31,5 +31,5 @@ it.each([['holm-point', 'ticket-hall'], ['ravel-sands', 'pier'], ['ravel-sands',
   expect(on('OPENINGS').map(boxOf)).toEqual(plan.wiring.works.openings.map(({ rect }) => like(rect)))
   expect(on('BORES')).toHaveLength(plan.wiring.works.bores.length)
   expect(on('LEVEL-LINE')[0]!.vertices!.map(({ y }) => y)).toEqual([close(plan.marking.levelLine!.y), close(plan.marking.levelLine!.y)])
-  expect(on('TEXT').map(({ text }) => text)).toEqual(positions.map(({ row, column }) => `R${row} C${column}`))
+  expect(on('TEXT').map(({ text }) => text)).toEqual(['DRAFT', ...positions.map(({ row, column }) => `R${row} C${column}`)])
 })

@@ -17,8 +17,12 @@ const LETTERS = 25
 /** What of a wall's plan is drawn. */
 export type DrawnPlan = Pick<WallPlan, 'members' | 'arrays' | 'marking' | 'wiring'>
 
-/** A wall as a DXF drawing in millimetres: x to the right from its left end, y up from the finished floor. */
-export function wallAsDxf(wall: Wall, { members, arrays, marking: { levelLine }, wiring }: DrawnPlan): string {
+/**
+ * A wall as a DXF drawing in millimetres: x to the right from its left end, y up from the finished floor.
+ *
+ * @param of what it is of, written below the wall: its revision, or that it is a draft
+ */
+export function wallAsDxf(wall: Wall, { members, arrays, marking: { levelLine }, wiring }: DrawnPlan, of = 'DRAFT'): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
   for (const [name, colour] of Object.entries(LAYERS)) dxf.addLayer(name, colour, 'Continuous')
@@ -28,6 +32,7 @@ export function wallAsDxf(wall: Wall, { members, arrays, marking: { levelLine },
   const circle = (layer: Layer, x: number, y: number, diameter: number) => dxf.addCircle(point3d(x, y), diameter / 2, on(layer))
   const text = (words: string, x: number, y: number) => dxf.addText(point3d(x, y), LETTERS, words, on('TEXT'))
 
+  text(of, 0, -3 * LETTERS)
   box('WALL', { x: 0, y: 0, width: wall.width, height: wall.height })
   for (const { centre, width } of members) box('MEMBERS', { x: centre - width / 2, y: 0, width, height: wall.height })
   for (const feature of wall.features ?? []) box('FEATURES', feature)

@@ -1,18 +1,23 @@
 import { arrange, pixelMap, testPicture } from '../../core/arrange'
-import { arraysOf, InvalidJob, validateJob, type Fault, type Job } from '../../core/job'
-import { asBuilt } from '../../core/log'
-import { drawSheet, type SheetOptions } from '../../core/mark/sheet'
-import { contextOf, planWall } from '../../core/plan'
+import { arraysOf, InvalidJob, LIMITS, soundJsonFault, validateJob, type Fault, type Job, type StoredRevision } from '../../core/job'
+import { frozenFaults, sheetSource, type Frozen, type SheetSource } from '../../core/revision'
+import type { SheetOptions } from '../../core/mark/sheet'
 import { planFile } from '../../core/plan/planFile'
-import { PAPERS, sheetAsSvg } from '../../core/sheet'
+import { PAPERS, stamped } from '../../core/sheet'
 import { drawElectrician, drawLabels, scheduleOf } from '../../core/wire'
-import { marksAsCsv } from '../sheets/csv'
-import { wallAsDxf } from '../sheets/dxf'
+import { differenceFile, kitFile, sheetFile, templatesFile, type DifferenceFormat, type KitFormat, type SheetFormat, type TemplateFormat } from '../sheets/files'
 import { sheetAsPdf } from '../sheets/pdf'
 import { scheduleAsCsv } from '../sheets/scheduleCsv'
 
-export type SheetFormat = 'pdf' | 'svg' | 'csv' | 'dxf' | 'json'
 export type WiringSheet = 'electrician' | 'labels' | 'schedule'
+
+/** A job with one wall, and which revision of it is wanted: the last one where none is named. */
+interface OfRevision { job: string, revision?: string, options: SheetOptions }
+
+function sourceOf(text: string, revision?: string): SheetSource | undefined {
+  const job = JSON.parse(text) as Job
+  return sheetSource(job, job.walls[0]!, revision)
+}
 
 /** The pixel map of an array with what it was made of, or undefined where there is no such array with screens. */
 function pixelsOf(job: Job, id: string | undefined) {
@@ -27,26 +32,39 @@ export const TASKS = {
   /** The plan of a job, as JSON. */
   plan: ({ job }: { job: string }): string => JSON.stringify(planFile(JSON.parse(job) as Job)),
 
-  /** The mark-out sheet of a job's one wall as a file. */
-  async sheet({ job: text, format, options }: { job: string, format: SheetFormat, options: SheetOptions }): Promise<Uint8Array | string> {
-    const job = JSON.parse(text) as Job
-    const wall = job.walls[0]!
-    const plan = planWall(wall, contextOf(job), asBuilt(job.log, wall))
-    if (format === 'csv') return `\uFEFF${marksAsCsv(plan.marking.marks, options)}`
-    if (format === 'dxf') return wallAsDxf(wall, plan)
-    if (format === 'json') return `${JSON.stringify(plan.marking, null, 2)}\n`
-    const sheet = drawSheet(job, wall, plan, options)
-    return format === 'svg' ? sheetAsSvg(sheet) : sheetAsPdf(sheet, `${job.site.name}, ${wall.name}: mark-out`)
+  /** The mark-out sheet of a job's one wall as a file; undefined where it has no such revision. */
+  async sheet({ job, format, revision, options }: OfRevision & { format: SheetFormat }): Promise<Uint8Array | string | undefined> {
+    const source = sourceOf(job, revision)
+    return source && sheetFile(source, format, options)
   },
 
-  /** What is printed of the wiring of a job's one wall: the electrician's sheet and the labels as PDF, the schedule as CSV. */
-  async wiring({ job: text, as, options: { paper, units, precision } }: { job: string, as: WiringSheet, options: SheetOptions }): Promise<Uint8Array | string> {
-    const job = JSON.parse(text) as Job
-    const wall = job.walls[0]!
-    const { wiring, arrays } = planWall(wall, contextOf(job), asBuilt(job.log, wall))
+  /** Templates of plates and cut-outs of a job's one wall; undefined where it has no such revision or nothing of this id. */
+  async templates({ job, format, of, revision, options }: OfRevision & { format: TemplateFormat, of?: string }): Promise<Uint8Array | string | undefined> {
+    const source = sourceOf(job, revision)
+    return source && templatesFile(source, format, of, options)
+  },
+
+  /** Parts and tools that a revision of a job's one wall needs; undefined where it has no such revision. */
+  async kit({ job, format, revision, options }: OfRevision & { format: KitFormat }): Promise<Uint8Array | string | undefined> {
+    const source = sourceOf(job, revision)
+    return source && kitFile(source, format, options)
+  },
+
+  /** What differs between two revisions of a job's one wall; undefined where it lacks one of them. */
+  async difference({ job, format, from, to, options }: Omit<OfRevision, 'revision'> & { format: DifferenceFormat, from: string, to: string }): Promise<Uint8Array | string | undefined> {
+    const [before, after] = [sourceOf(job, from), sourceOf(job, to)]
+    return before && after && differenceFile(before, after, format, options)
+  },
+
+  /** What is printed of the wiring of a job's one wall: the electrician's sheet and the labels as PDF, the schedule as CSV; undefined where it has no such revision. */
+  async wiring({ job, as, revision, options: { paper, units, precision } }: OfRevision & { as: WiringSheet }): Promise<Uint8Array | string | undefined> {
+    const source = sourceOf(job, revision)
+    if (!source) return undefined
+    const { site, wall, plan: { wiring, arrays }, issue } = source
     if (as === 'schedule') return `\uFEFF${scheduleAsCsv(scheduleOf(wiring), units, precision)}`
-    const title = `${job.site.name}, ${wall.name}: ${as === 'labels' ? 'cable labels' : 'electrician’s sheet'}`
-    return sheetAsPdf(as === 'labels' ? drawLabels(scheduleOf(wiring), PAPERS[paper], units, precision) : drawElectrician({ site: job.site.name, wall, cases: arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer)), wiring, units, precision }, PAPERS[paper]), title)
+    const title = `${site.name}, ${wall.name}: ${as === 'labels' ? 'cable labels' : 'electrician’s sheet'}`
+    const sheet = as === 'labels' ? drawLabels(scheduleOf(wiring), PAPERS[paper], units, precision) : drawElectrician({ site: site.name, wall, cases: arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer)), wiring, units, precision }, PAPERS[paper])
+    return sheetAsPdf(as === 'labels' ? sheet : stamped(sheet, issue, units), title)
   },
 
   /** The pixel map of an array, by its id or the first, and the labelled test picture. */
@@ -54,6 +72,20 @@ export const TASKS = {
     const job = JSON.parse(text) as Job
     const found = pixelsOf(job, id)
     return found && { array: found.array.id, map: found.map, picture: drawn ? testPicture(found.map, `${job.site.name}, ${job.walls[0]!.name}, ${found.array.name}`) : '' }
+  },
+
+  /** What was frozen on a device: what it is, or what speaks against issuing it. */
+  revision({ text, previous }: { text: string, previous?: string }): { frozen: StoredRevision } | { faults: Fault[] } | { notJson: string } {
+    try {
+      const given = JSON.parse(text) as unknown
+      const unsound = soundJsonFault(given)
+      const faults = unsound ? [unsound] : frozenFaults(given, previous === undefined ? undefined : JSON.parse(previous) as Frozen)
+      return faults.length > 0 ? { faults: faults.slice(0, LIMITS.faults) } : { frozen: given as StoredRevision }
+    }
+    catch (error) {
+      if (error instanceof SyntaxError) return { notJson: error.message }
+      throw error
+    }
   },
 
   /** A job file that came in: the job, or what is wrong with it. */

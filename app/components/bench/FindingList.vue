@@ -16,8 +16,8 @@ const LOOKS = {
   caution: { icon: TriangleAlert, name: 'Caution', box: 'border-caution bg-caution-wash', ink: 'text-caution' },
   note: { icon: Info, name: 'Note', box: 'border-chalk bg-paper', ink: 'text-chalk' },
 }
-/** Stages whose stops a named person can take on; what the drill met is answered, not overridden. */
-const OVERRIDABLE = new Set(['survey', 'arrange', 'mount', 'fix'])
+/** A named person can take on any stop but this: what the drill met is answered, not overridden. */
+const ANSWERED = 'hole-missed'
 const RANK = { stop: 0, caution: 1, note: 2 }
 
 interface Card { key: string, finding: Finding, all: Finding[], messages: string[] }
@@ -101,7 +101,7 @@ function endOverride(findings: Finding[]) {
         <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))">
           Show the plate
         </button>
-        <button v-if="finding.severity === 'stop' && OVERRIDABLE.has(finding.stage)" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
+        <button v-if="finding.severity === 'stop' && finding.code !== ANSWERED" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
           Override…
         </button>
         <button v-if="finding.overridden" type="button" class="press !px-2 whitespace-nowrap" @click="endOverride(all)">

@@ -1,31 +1,55 @@
 <script setup lang="ts">
-/** What follows from a hole that was not as planned: what moves and by how much, what fills it, and what else could be done. */
-const { answer, dead, close, waiting } = useAnswer()
+/** What follows from a hole that was not as planned: what moves and by how much, what fills it, and what else could be done, each with what it costs. */
+const { asked, change, moves, dead, close, waiting, open } = useAnswer()
+const { live, steps } = useWallPlan()
+const { stops, next, ready, issue } = useIssuing()
+const { current, accept } = useRevisionAtWall()
 const store = useWallStore()
-const { plan } = useWallPlan()
+const { name } = usePreferences()
 const { show, showFine, suffix } = useUnits()
-const labels = computed(() => new Map(plan.value?.arrays.flatMap(({ positions }) => positions.flatMap(position => (position.holes ?? []).map(hole => [hole.id, `R${position.row} C${position.column} ${hole.row} ${hole.rank}`] as const)))))
-const change = computed(() => answer.value?.change)
-const held = computed(() => plan.value?.arrays.flatMap(({ positions }) => positions).filter(({ plate }) => plate && !plate.held) ?? [])
+const labels = computed(() => new Map(steps.value.map(({ hole, label }) => [hole.id, label])))
+const held = computed(() => live.value?.arrays.flatMap(({ positions }) => positions).filter(({ plate }) => plate && !plate.held) ?? [])
+const member = computed(() => {
+  const hole = live.value?.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).find(({ id }) => id === asked.value?.hole)
+  const index = current.value?.frozen.plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).find(({ id }) => id === asked.value?.hole)?.member ?? hole?.member
+  const [before, now] = [index === undefined ? undefined : current.value?.frozen.plan.members[index], index === undefined ? undefined : live.value?.members[index]]
+  return before && now ? { index: index!, before, now } : undefined
+})
 const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 const FIRST = 4
+const others = ref(false)
+const fault = ref('')
+function goOn() {
+  if (!moves.value) return close()
+  const by = name.value.trim()
+  if (!by) return void (fault.value = 'Write your name first: what is issued says by whom.')
+  const faults = issue(by, asked.value ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${asked.value.result}` : 'after what the drill met')
+  fault.value = faults.map(({ message }) => message).join(' ')
+  if (faults.length > 0) return
+  const { id } = store.revisions.at(-1)!
+  if (id) accept(id)
+  close()
+}
 </script>
 
 <template>
   <p v-if="waiting" class="mt-2 text-sm" role="status">
     The rest is planned anew…
   </p>
-  <section v-else-if="answer && change" class="mt-2 border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm" data-testid="answer" aria-label="What follows">
+  <section v-else-if="open && change" class="mt-2 min-h-0 overflow-y-auto border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm" data-testid="answer" aria-label="What follows">
     <p class="font-semibold">
-      {{ change.marks.length === 0 && change.plates.length === 0 ? 'Nothing else moves.' : `${count(change.plates.length, 'plate moves', 'plates move')}, ${count(change.marks.length, 'mark', 'marks')} by ${far(change.sum)} in all. Holes that are made stay.` }}
+      {{ moves ? `${count(change.plates.length, 'plate moves', 'plates move')}, ${count(change.marks.length, 'mark', 'marks')} by ${far(change.sum)} in all. Holes that are made stay.` : 'Nothing else moves.' }}
+    </p>
+    <p v-if="member && Math.abs(member.now.centre - member.before.centre) > 0.5">
+      Member {{ member.index + 1 }} is now taken to be at {{ show(member.now.centre) }}, not {{ show(member.before.centre) }}.
     </p>
     <ul v-if="change.marks.length" class="mt-1">
       <li v-for="move in change.marks.slice(0, FIRST)" :key="move.hole" class="figures">
         {{ labels.get(move.hole) ?? move.hole }}: {{ show(move.from.x) }} → {{ show(move.to.x) }} along{{ Math.abs(move.to.y - move.from.y) > 0.05 ? `, ${show(move.from.y)} → ${show(move.to.y)} up` : '' }}
       </li>
       <li v-if="change.marks.length > FIRST">
-        and {{ change.marks.length - FIRST }} more, listed below the drawing
+        and {{ change.marks.length - FIRST }} more, ringed on the drawing
       </li>
     </ul>
     <p v-if="held.length" class="mt-1 font-semibold text-stop">
@@ -34,13 +58,20 @@ const FIRST = 4
     <p v-if="dead" class="mt-1">
       The dead hole: {{ dead.fill }}. New ones stay {{ far(dead.keepOff) }} from it.
     </p>
+    <p v-if="moves && stops.length" class="mt-1 font-semibold text-stop" data-testid="answer-blocked">
+      {{ stops.length === 1 ? 'A stop stands' : `${stops.length} stops stand` }} against that: choose another way, or stop and ask.
+    </p>
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
     <div class="mt-1.5 flex flex-wrap gap-2">
-      <button type="button" class="press press-first !min-h-12" @click="close">
-        Go on with this
+      <button v-if="!moves || stops.length === 0" type="button" class="press press-first !min-h-12" :disabled="moves && !ready" @click="goOn">
+        {{ moves ? `Go on with this, as ${next}` : 'Go on' }}
       </button>
-      <NuxtLink class="press !min-h-12" :to="`/sites/${store.site}/walls/${store.id}/mount`">
-        Other ways…
-      </NuxtLink>
+      <button type="button" class="press !min-h-12" :aria-expanded="others" @click="others = !others">
+        Other ways
+      </button>
     </div>
+    <OtherWays v-if="others || stops.length" @done="close" />
   </section>
 </template>

@@ -1,25 +1,36 @@
 <script setup lang="ts">
+import { Volume2, VolumeOff } from 'lucide-vue-next'
+import { usePhoto } from '~/sync/usePhoto'
 import type { Fault } from '~~/core/job'
 import type { MadeHole } from '~~/core/log'
-import { fromPrintedLevel, turned } from '~~/core/mark'
+import { fromPrintedLevel, rowsOf, turned } from '~~/core/mark'
 import { isSame } from '~~/core/subject'
+import { tapeReading } from '~~/core/units'
 
 /** One hole at a time, in figures that can be read from the ladder; what the drill met is recorded. */
 const current = useCurrentHole()
+const { current: issued } = useRevisionAtWall()
 const store = useWallStore()
 const { plan, steps, drilled, findings } = useWallPlan()
 const { show, suffix, bit, system, precision } = useUnits()
 const { name } = usePreferences()
-const { answer, ask, close } = useAnswer()
+const { open: answering, ask, close } = useAnswer()
+const { speaks, canSpeak, speak } = useSpeech()
 const note = ref('')
 const fault = ref('')
 const noteFault = ref('')
+/** A photograph that goes with the next result. */
+const picture = ref('')
 const nameId = useId()
 const noteId = useId()
 
 const index = computed(() => Math.max(0, steps.value.findIndex(({ hole }) => hole.id === current.value)))
 const step = computed(() => steps.value[index.value])
 const done = computed(() => step.value && drilled.value.get(step.value.hole.id))
+const photoOf = computed(() => {
+  const entry = store.allLog.find(({ id }) => id === done.value?.entry)
+  return entry?.kind === 'hole' ? entry.photo : undefined
+})
 const made = computed(() => steps.value.filter(({ hole }) => drilled.value.has(hole.id)).length)
 const mark = computed(() => plan.value?.marking.marks.find(({ id }) => id === step.value?.hole.id))
 const warnings = computed(() => findings.value.filter(({ subject, code }) => isSame(subject, step.value && { kind: 'hole', id: step.value.hole.id }) && (code !== 'hole-misses-member' || !done.value)))
@@ -33,7 +44,7 @@ function go(by: number) {
   const next = steps.value[index.value + by]
   if (!next) return
   current.value = next.hole.id
-  note.value = fault.value = noteFault.value = ''
+  note.value = fault.value = noteFault.value = picture.value = ''
 }
 const told = (faults: Fault[], what: string) => faults.map(({ message }) => `${what} ${message}.`).join(' ')
 
@@ -48,14 +59,26 @@ function record(result: MadeHole['result']) {
   // What missed is a reading of the wall, and lies where the drill went in; what hit is told where the plan has it.
   const { x, y } = result === 'hit' ? planned : turned(planned, plan.value?.marking.levelLine?.turn)
   if (result !== 'hit') ask(id, result)
-  const faults = store.record(name.value.trim(), { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() } })
+  const by = name.value.trim()
+  const before = done.value
+  const faults = store.record(by, { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() }, ...picture.value && { photo: picture.value } })
+  // A second result for one hole corrects the first, and is named as that.
+  if (before && faults.length === 0) store.record(by, { kind: 'correction', corrects: before.entry, note: `${before.result} corrected to ${result}` })
   const isName = ({ path }: Fault) => path === '$.by'
   fault.value = told(faults.filter(isName), 'A name')
   noteFault.value = told(faults.filter(each => !isName(each)), 'What is recorded')
   if (faults.length > 0) return close()
+  picture.value = ''
   if (result === 'hit') go(1)
   else note.value = ''
 }
+const tape = computed(() => tapeReading(mark.value?.running ?? 0, system.value, precision.value))
+/** The holes of the row that is drilled, as they lie along the tape. */
+const row = computed(() => plan.value ? rowsOf(plan.value.marking.marks).find(({ marks }) => marks.some(({ id }) => id === step.value?.hole.id)) : undefined)
+watch(step, (now) => {
+  if (now && mark.value) speak(`${now.label}. ${show(mark.value.running ?? 0)} from ${datum.value?.label}, ${show(mark.value.height ?? 0)} up.`)
+})
+const photo = usePhoto(() => store.site, () => photoOf.value)
 const has = () => step.value !== undefined
 useCommands([
   { id: 'hole-next', title: 'Next hole', group: 'Hang', keys: ['arrowright', 'pagedown'], when: has, run: () => go(1) },
@@ -78,11 +101,14 @@ watch(steps, (list) => {
         <h1 class="text-xl font-bold" data-testid="hole-name">
           {{ step.label }}
         </h1>
-        <p class="text-sm text-ink-soft">
-          hole {{ index + 1 }} of {{ steps.length }}, {{ made }} made
+        <p class="flex items-center gap-2 text-sm text-ink-soft">
+          <button v-if="canSpeak" type="button" class="press !px-2" :aria-pressed="speaks" aria-label="Read the next figure aloud" @click="speaks = !speaks">
+            <component :is="speaks ? Volume2 : VolumeOff" class="size-5" aria-hidden="true" />
+          </button>
+          revision {{ issued?.revision }}, hole {{ index + 1 }} of {{ steps.length }}, {{ made }} made
         </p>
       </header>
-      <WaitsNote stage="hang" class="mt-1" />
+      <QuestionCard />
       <dl class="figures mt-1 divide-y divide-hair border-y border-hair">
         <div class="flex items-baseline justify-between py-1">
           <dt class="text-base">
@@ -90,6 +116,14 @@ watch(steps, (list) => {
           </dt>
           <dd class="whitespace-nowrap text-5xl font-semibold leading-none" data-testid="hole-running">
             {{ show(mark?.running ?? 0) }}<small class="ml-1 text-base font-normal">{{ suffix }}</small>
+          </dd>
+        </div>
+        <div class="flex items-baseline justify-between py-1">
+          <dt class="text-base">
+            on the tape
+          </dt>
+          <dd class="whitespace-nowrap text-3xl font-semibold leading-none" data-testid="hole-tape">
+            {{ tape.whole }}<span v-if="tape.rest" class="ml-2">{{ tape.rest }}</span>
           </dd>
         </div>
         <div class="flex items-baseline justify-between py-1">
@@ -120,14 +154,16 @@ watch(steps, (list) => {
       <p v-if="done" class="mt-2 border-l-4 px-2 py-1 text-sm" :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'" data-testid="hole-record">
         <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${done.result.charAt(0).toUpperCase()}${done.result.slice(1)}` }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
       </p>
+      <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photograph of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
       <AnswerCard />
-      <FindingList v-if="warnings.length && !answer" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
-      <div v-if="!answer" class="min-h-0 flex-1 py-2 md:hidden">
+      <FindingList v-if="warnings.length && !answering" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
+      <div v-if="!answering" class="min-h-0 flex-1 py-2 md:hidden">
+        <RowTape v-if="row" :marks="row.marks" :current="step.hole.id" class="h-9" />
         <HoleLocator :current="step.hole.id" />
       </div>
       <div class="hidden flex-1 md:block" />
       <!-- What follows is answered before the next hole is. -->
-      <template v-if="!answer">
+      <template v-if="!answering">
         <p class="py-1 text-xs text-ink-soft">
           Power off and proved dead near cables. Eye protection, dust mask, sound ladder.
         </p>
@@ -139,7 +175,8 @@ watch(steps, (list) => {
             <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
           </FieldFrame>
         </div>
-        <ResultButtons @record="record" />
+        <ResultButtons :corrects="done?.result" @record="record" />
+        <PhotoButton class="mt-2 md:hidden" :site="store.site" :label="picture ? 'Photograph taken; it goes with the result' : 'Photograph of this hole'" @taken="picture = $event" />
       </template>
       <BackNext class="mt-2" :first="index === 0" :last="index === steps.length - 1" @go="go" />
     </template>

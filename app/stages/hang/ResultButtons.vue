@@ -3,6 +3,10 @@ import { Check, X } from 'lucide-vue-next'
 import type { MadeHole } from '~~/core/log'
 
 /** What the drill met: hit and miss at once, the rest one touch away. */
+const { corrects } = defineProps<{
+  /** What was recorded for this hole before: another result corrects it. */
+  corrects?: MadeHole['result']
+}>()
 const emit = defineEmits<{ record: [result: MadeHole['result']] }>()
 const more = ref(false)
 const OTHERS: { result: MadeHole['result'], title: string }[] = [
@@ -15,6 +19,9 @@ function record(result: MadeHole['result']) {
 </script>
 
 <template>
+  <p v-if="corrects" class="mt-1 text-sm" data-testid="corrects">
+    Another result corrects the one that is recorded, and stands in the log as a correction.
+  </p>
   <div class="mt-2 grid grid-cols-[1fr_1fr_auto] gap-2">
     <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record('hit')">
       <Check class="size-6" aria-hidden="true" /> Hit

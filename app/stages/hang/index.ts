@@ -8,13 +8,13 @@ function useCanvas(): ComputedRef<Canvas> {
   const current = useCurrentHole()
   watch(selected, () => { current.value = selectedOf('hole') ?? current.value })
   const { holes } = useTape(() => current.value)
-  const { answer } = useAnswer()
-  return computed(() => ({ showPlates: true, tape: holes.value, current: current.value, moves: answer.value?.change.marks }))
+  const { change, edited } = useAnswer()
+  return computed(() => ({ showPlates: true, tape: holes.value, current: current.value, moves: edited.value ? undefined : change.value?.marks }))
 }
 
-/** Hang: hole by hole, with what the drill met. */
+/** Hang: from the kit to the last lock, and hole by hole with what the drill met. */
 export const hangStage: StageRoom = {
-  id: 'hang', title: 'Hang', does: 'Hole by hole, with what the drill met',
+  id: 'hang', title: 'Hang', does: 'Step by step and hole by hole, with what the drill met',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   begun: ({ drilled }) => drilled.size > 0,
   settled: ({ steps, drilled }) => steps.length > 0 && steps.every(({ hole }) => drilled.has(hole.id)),

@@ -1,26 +1,30 @@
-import { changeBetween, type Change } from '~~/core/hang'
+import { same, arraysOf } from '~~/core/job'
 import type { MadeHole } from '~~/core/log'
-import type { ArrayPlan } from '~~/core/mount'
 
-/** What followed from a hole that was not as planned: the plan as it was before it was recorded, against the plan as it is now. */
-export interface Answer { hole: string, result: MadeHole['result'], change: Change }
-
-/** The last result that differed from the plan, and what the plan made of it. */
+/** What follows from holes that were not as planned: the plan of the moment against the revision that is worked from. */
 export function useAnswer() {
-  const { plan, built } = useWallPlan()
-  const asked = useScreenState<{ hole: string, result: MadeHole['result'], before: ArrayPlan[] } | undefined>('hang-asked', () => undefined)
-  const answer = computed<Answer | undefined>(() => {
-    const of = asked.value
-    // The plan that knows of it lists it among the holes that serve nothing.
-    if (!of || !plan.value?.dead.some(({ hole, result }) => hole === of.hole && result === of.result)) return undefined
-    return { hole: of.hole, result: of.result, change: changeBetween(of.before, plan.value.arrays) }
+  const store = useWallStore()
+  const { live, upToDate, built } = useWallPlan()
+  const { current } = useRevisionAtWall()
+  /** The last result that differed, until it is answered. */
+  const asked = useScreenState<{ hole: string, result: MadeHole['result'] } | undefined>('hang-asked', () => undefined)
+  const change = computed(() => upToDate.value ? live.value?.change : undefined)
+  const moves = computed(() => change.value !== undefined && change.value.marks.length + change.value.plates.length + change.value.added.length + change.value.dropped.length > 0)
+  /** Whether the wall itself was decided otherwise since, so that more moves than what the drill met. */
+  const edited = computed(() => {
+    const frozen = current.value?.frozen.wall
+    return frozen !== undefined && store.wall !== undefined && !same(frozen.arrays, arraysOf(store.wall))
   })
+  const drilledAnew = computed(() => asked.value !== undefined && live.value?.dead.some(({ hole, result }) => hole === asked.value!.hole && result === asked.value!.result))
   return {
-    answer,
-    dead: computed(() => plan.value?.dead.find(({ hole, result }) => hole === asked.value?.hole && result === asked.value.result)),
-    ask: (hole: string, result: MadeHole['result']) => { asked.value = { hole, result, before: plan.value?.arrays ?? [] } },
+    asked, change, moves, edited,
+    /** The hole that serves nothing any more, with what fills it. */
+    dead: computed(() => live.value?.dead.find(({ hole, result }) => hole === asked.value?.hole && result === asked.value.result)),
+    /** Whether there is something to answer before the next hole. */
+    open: computed(() => (moves.value && !edited.value) || drilledAnew.value === true),
+    ask: (hole: string, result: MadeHole['result']) => { asked.value = { hole, result } },
     close: () => { asked.value = undefined },
     /** Whether it is still being worked out. */
-    waiting: computed(() => asked.value !== undefined && answer.value === undefined && built.value.dead.some(({ hole }) => hole === asked.value!.hole)),
+    waiting: computed(() => asked.value !== undefined && drilledAnew.value !== true && built.value.dead.some(({ hole }) => hole === asked.value!.hole)),
   }
 }

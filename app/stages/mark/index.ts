@@ -6,9 +6,10 @@ const sheet = () => import('./SheetPreview.vue')
 const SheetPreview = defineAsyncComponent(sheet)
 
 function useCanvas(): ComputedRef<Canvas> {
-  const { preview } = useSheetView()
+  const { preview, compared } = useSheetView()
+  const { difference } = useDifference(() => compared.value.from, () => compared.value.to)
   const { holes } = useTape()
-  return computed(() => ({ showPlates: true, wiring: 'cut', tape: holes.value, inPlace: preview.value ? SheetPreview : undefined }))
+  return computed(() => ({ showPlates: true, wiring: 'cut', tape: holes.value, moves: difference.value?.change.marks, inPlace: preview.value ? SheetPreview : undefined }))
 }
 
 const begun = ({ plan }: Standing) => (plan?.marking.marks.length ?? 0) > 0
@@ -17,6 +18,6 @@ const begun = ({ plan }: Standing) => (plan?.marking.marks.length ?? 0) > 0
 export const markStage: StageRoom = {
   id: 'mark', title: 'Mark', does: 'The sheet that goes to the wall',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas, begun,
-  settled: now => begun(now) && !now.findings.some(({ severity }) => severity === 'stop'),
+  settled: now => begun(now) && now.issued && !now.findings.some(({ severity }) => severity === 'stop'),
   parts: [bench, ledger, sheet],
 }

@@ -1,7 +1,14 @@
 import type { PaperName } from '~~/core/sheet'
 
-/** Which paper the sheet is for, and whether it is looked at. */
+/** Which part of Mark is worked on, which paper and scale the sheet is for, and whether it is looked at. */
 export function useSheetView() {
   const { system } = useUnits()
-  return { paper: useScreenState<PaperName>('sheet-paper', () => system.value === 'metric' ? 'a3' : 'letter'), preview: useScreenState('sheet-preview', () => false) }
+  return {
+    panel: useScreenState<'marking' | 'issue' | 'sheets'>('mark-panel', () => 'marking'),
+    paper: useScreenState<PaperName>('sheet-paper', () => system.value === 'metric' ? 'a3' : 'letter'),
+    scale: useScreenState<number | undefined>('sheet-scale', () => undefined),
+    preview: useScreenState('sheet-preview', () => false),
+    /** Letters of the revision against which the one after it is looked at; empty for none. */
+    compared: useScreenState('mark-compared', () => ({ from: '', to: '' })),
+  }
 }

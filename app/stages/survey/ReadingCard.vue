@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { Camera, Trash2, Undo2 } from 'lucide-vue-next'
+import { Trash2, Undo2 } from 'lucide-vue-next'
 import type { Evidence, Wall } from '~~/core/job'
-import { photoName } from '~/sync/photoName'
-import { useOutbox } from '~/sync/useOutbox'
 import { usePhoto } from '~/sync/usePhoto'
 import { carriedFigure, handNameOn, METHOD_NAMES, referenceOf } from '~~/core/survey'
 
@@ -21,6 +19,7 @@ const figureOf = (label: string, recipe: (reading: Evidence, mm: number) => void
 })
 const reason = ref('')
 const fault = ref('')
+const photoFault = ref('')
 watch(() => id, () => {
   reason.value = ''
   fault.value = photoFault.value = ''
@@ -40,24 +39,8 @@ function remove() {
   })
   clear()
 }
-const { outbox } = useOutbox()
 const photo = usePhoto(() => store.site, () => reading.value?.photo)
-const photoFault = ref('')
-async function addPhoto(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
-  try {
-    const name = await photoName(file)
-    if (!name) return void (photoFault.value = 'This is no JPEG, PNG or WebP picture, whatever its name says.')
-    await outbox.addPhoto(store.site, name, file)
-    photoFault.value = set('Add a picture', (reading) => { reading.photo = name }).map(({ message }) => message).join(' ')
-  }
-  catch (error) {
-    photoFault.value = `This device cannot keep the picture: ${(error as Error).message}`
-  }
-}
+const addPhoto = (name: string) => { photoFault.value = set('Add a picture', (reading) => { reading.photo = name }).map(({ message }) => message).join(' ') }
 const answer = computed(() => {
   const { hit, dull, edge, direction } = reading.value
   return [edge, hit === undefined ? '' : hit ? 'hit' : 'miss', dull === undefined ? '' : dull ? 'dull' : 'hollow', direction].filter(Boolean).join(', ')
@@ -100,10 +83,7 @@ const answer = computed(() => {
       <img :src="photo.small.value" :alt="`Picture of reading ${id}`" class="mt-1 max-h-24 rounded border border-hair">
     </a>
     <div class="mt-1 flex gap-2">
-      <label class="press flex-1 cursor-pointer focus-within:outline-3 focus-within:outline-focus">
-        <Camera class="size-4" aria-hidden="true" /> {{ reading.photo ? 'Other picture' : 'Add a picture' }}
-        <input type="file" class="sr-only" accept="image/jpeg,image/png,image/webp" data-testid="photo" @change="addPhoto">
-      </label>
+      <PhotoButton class="flex-1" :site="store.site" :label="reading.photo ? 'Other picture' : 'Add a picture'" @taken="addPhoto" />
       <button type="button" class="press flex-1" @click="remove">
         <Trash2 class="size-4" aria-hidden="true" /> Delete
       </button>

@@ -1,17 +1,18 @@
 import { database } from '../../../../../database/connection'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
-import { asFile } from '../../../../../utils/attachment'
-import { sheetRequest } from '../../../../../utils/sheetRequest'
+import { SHEET_FORMATS } from '../../../../../sheets/files'
+import { sheetAnswer } from '../../../../../utils/sheetAnswer'
+import { revisionOf, sheetRequest } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
 
-const TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml; charset=utf-8', csv: 'text/csv; charset=utf-8', dxf: 'image/vnd.dxf', json: 'application/json; charset=utf-8' }
-
-/** The mark-out sheet as a file: `?format=pdf|svg|csv|dxf|json&paper=a1|a2|a3|a4|letter|tabloid|ansi-c|ansi-d&units=metric|imperial&fine=0|1`. */
+/** The mark-out sheet as a file: `?format=pdf|svg|dxf|csv|json&revision=A|draft&paper=…&scale=25&units=metric|imperial&fine=0|1`; of the last revision, or of a draft where none was issued. */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const job = readJobText(database(), site, wall)
-  const { format, ...options } = sheetRequest(getQuery(event), siteUnits(database(), site))
-  const file = await work('sheet', { job, format, options })
-  asFile(event, [site, wall, 'mark-out'], format, TYPES[format])
-  return typeof file === 'string' ? file : Buffer.from(file)
+  const query = getQuery(event)
+  const { format, options } = sheetRequest(query, siteUnits(database(), site), SHEET_FORMATS)
+  const revision = revisionOf(query.revision)
+  const address = `${getRequestURL(event).origin}/sites/${site}/walls/${wall}`
+  const file = await work('sheet', { job, format, ...revision !== undefined && { revision }, options: { ...options, address } })
+  return sheetAnswer(event, file, [site, wall, 'mark-out', ...revision ? [revision] : []], format, `revision ${revision} of this wall`)
 })

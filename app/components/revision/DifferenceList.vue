@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { Difference } from '~~/core/revision/difference'
+
+/** What differs between two revisions, mark by mark; holes that are made first. */
+const { difference } = defineProps<{ difference: Difference }>()
+const { drilled, plan } = useWallPlan()
+const { show, showFine, suffix } = useUnits()
+const { select } = useSelection()
+const datum = computed(() => plan.value?.marking.datum.x ?? 0)
+const at = ({ x, y }: { x: number, y: number }) => `${show(x - datum.value)}, ${show(y)} up`
+const moved = computed(() => [...difference.moved].sort((a, b) => Number(drilled.value.has(b.id)) - Number(drilled.value.has(a.id)) || Number(b.kind === 'hole') - Number(a.kind === 'hole')))
+const unit = computed(() => suffix.value ? ` ${suffix.value}` : '')
+const none = computed(() => moved.value.length + difference.added.length + difference.gone.length + difference.redrilled.length === 0)
+const FIRST = 60
+</script>
+
+<template>
+  <p v-if="none" class="text-sm" data-testid="no-difference">
+    Nothing differs: they are marked out and drilled alike.
+  </p>
+  <ul v-else class="divide-y divide-hair text-sm" aria-label="What differs" data-testid="difference">
+    <li v-for="mark in moved.slice(0, FIRST)" :key="mark.id" class="py-1">
+      <button type="button" class="block w-full text-left" @click="mark.kind === 'hole' && select('hole', mark.id)">
+        <b>{{ mark.label }}</b>{{ drilled.has(mark.id) ? ', made' : '' }} moved {{ showFine(mark.by) }}{{ unit }}
+        <span class="figures block text-ink-soft">{{ at(mark.from) }} → {{ at(mark.to) }}</span>
+      </button>
+    </li>
+    <li v-if="moved.length > FIRST" class="py-1">
+      and {{ moved.length - FIRST }} more that moved: the list as a file has them
+    </li>
+    <li v-for="mark in difference.added.slice(0, FIRST)" :key="`new ${mark.id}`" class="py-1">
+      <b>{{ mark.label }}</b> is new <span class="figures block text-ink-soft">{{ at(mark.at) }}</span>
+    </li>
+    <li v-for="mark in difference.gone.slice(0, FIRST)" :key="`gone ${mark.id}`" class="py-1">
+      <b>{{ mark.label }}</b> is gone <span class="figures block text-ink-soft">{{ at(mark.at) }}</span>
+    </li>
+    <li v-for="mark in difference.redrilled.slice(0, FIRST)" :key="`bit ${mark.id}`" class="py-1">
+      <b>{{ mark.label }}</b> has another bit or depth
+    </li>
+  </ul>
+</template>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { ASKED } from '~~/core/hang/open'
+import type { Mount } from '~~/core/job'
+import type { Remedy } from '~~/core/plan/remedies'
+import { Cancelled } from '~/workers/pool'
+import { tellsHere, useStudies } from '~/workers/useStudies'
+
+/** What else could be done where a hole did not go as planned, each with what it costs; or stopping, and asking. */
+const emit = defineEmits<{ done: [] }>()
+const store = useWallStore()
+const { asked } = useAnswer()
+const { live, built, planContext, steps } = useWallPlan()
+const { offeredOf, take } = useModelChoice()
+const { tell, showFine, suffix } = useUnits()
+const { name } = usePreferences()
+const studies = useStudies()
+const found = shallowRef<Remedy[]>()
+const fault = ref('')
+/** The array of the hole that is asked about, or the first with a plate that is not held. */
+const array = computed(() => {
+  const plan = live.value?.arrays.find(({ positions }) => positions.some(({ holes = [] }) => holes.some(({ id }) => id === asked.value?.hole))) ?? live.value?.arrays.find(({ positions }) => positions.some(({ plate }) => plate && !plate.held))
+  return store.wall?.arrays.find(({ id }) => id === plan?.id)
+})
+watch([() => store.wall, () => array.value?.id], async (_now, _before, onCleanup) => {
+  const outdated = new AbortController()
+  onCleanup(() => outdated.abort())
+  const [wall, kept] = [store.wall, array.value]
+  if (!wall || !kept) return
+  try {
+    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), planContext(), built.value, offeredOf('mount', kept.mount) as Mount[], tellsHere(() => Promise.resolve())), outdated.signal)
+  }
+  catch (error) {
+    if (!(error instanceof Cancelled)) fault.value = `This could not be worked out: ${(error as Error).message}`
+  }
+}, { immediate: true })
+const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
+const cost = ({ held, total, stops, moves }: Remedy) => `holds ${held} of ${total}${stops.length > 0 ? `, ${stops.length} ${stops.length === 1 ? 'stop' : 'stops'}` : ''}${moves ? `; ${moves.plates} plates and ${moves.marks} marks move, by ${far(moves.sum)} in all` : ''}`
+function choose(remedy: Remedy) {
+  if (!array.value) return
+  if (remedy.change.mount) take('mount', remedy.change.mount)
+  const { id } = array.value
+  fault.value = store.edit(tell(remedy.title), wall => applyRemedy(wall, id, remedy.change)).map(({ message }) => message).join(' ')
+}
+function stopAndAsk() {
+  const by = name.value.trim()
+  if (!by) return void (fault.value = 'Write your name first: whoever answers wants to know who asks.')
+  const hole = asked.value?.hole ?? ''
+  const label = steps.value.find(each => each.hole.id === hole)?.label ?? hole
+  const faults = store.record(by, { kind: 'step', step: `${ASKED}${hole || 'wall'}`, done: false, note: `${label} ${asked.value?.result ?? ''}: what is to be done?`.trim() })
+  fault.value = faults.map(({ message }) => message).join(' ')
+  if (faults.length === 0) emit('done')
+}
+</script>
+
+<template>
+  <div class="mt-2 border-t border-hair pt-1.5" data-testid="other-ways">
+    <p v-if="!found && !fault" role="status">
+      Other ways are worked out…
+    </p>
+    <ul v-else class="space-y-2">
+      <li v-for="remedy in found" :key="`${remedy.kind} ${tell(remedy.title)}`" :data-remedy="remedy.kind">
+        <p class="font-semibold">
+          {{ tell(remedy.title) }}
+        </p>
+        <p>{{ cost(remedy) }}. {{ tell(remedy.says[0]!) }}</p>
+        <button type="button" class="press mt-1 !min-h-12" @click="choose(remedy)">
+          Take it
+        </button>
+      </li>
+      <li v-if="found?.length === 0">
+        Nothing that is known here would hold more plates.
+      </li>
+    </ul>
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
+    <button type="button" class="press mt-2 w-full !min-h-12" @click="stopAndAsk">
+      Stop and ask
+    </button>
+  </div>
+</template>

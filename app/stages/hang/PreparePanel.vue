@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { Check, Printer, TriangleAlert } from 'lucide-vue-next'
+import { KIT_GROUPS, type KitGroup, type KitItem } from '~~/core/hang'
+
+/** Parts and tools that the work needs, to be ticked off; what is missing is told to the planner. */
+const { kit, said } = useRun()
+const { current } = useRevisionAtWall()
+const store = useWallStore()
+const { tell, system } = useUnits()
+const { name } = usePreferences()
+const fault = ref('')
+const nameId = useId()
+const TITLES: Record<KitGroup, string> = { tools: 'Tools', bits: 'Bits', fasteners: 'Anchors and screws', mounts: 'Mounts and rails', displays: 'Displays', cables: 'Boxes and cables', access: 'People and access' }
+const groups = computed(() => KIT_GROUPS.map(id => ({ id, title: TITLES[id], items: kit.value.filter(({ group }) => group === id) })).filter(({ items }) => items.length > 0))
+const there = computed(() => kit.value.filter(({ id }) => said.value.get(id)?.done).length)
+function say(item: KitItem, done: boolean) {
+  const by = name.value.trim()
+  if (!by) {
+    fault.value = 'Write your name first: the log keeps who looked.'
+    document.getElementById(nameId)?.focus()
+    return
+  }
+  const faults = store.record(by, { kind: 'step', step: item.id, done, ...!done && { note: `${item.count > 1 ? `${item.count} × ` : ''}${tell(item.name)}`.slice(0, 1_900) } })
+  fault.value = faults.map(({ message }) => message).join(' ')
+}
+const print = computed(() => `/api/sites/${store.site}/walls/${store.id}/kit?format=pdf&revision=${current.value?.revision}&units=${system.value}`)
+</script>
+
+<template>
+  <div class="flex min-h-0 flex-1 flex-col">
+    <header class="flex items-baseline justify-between gap-2">
+      <h1 class="text-xl font-bold">
+        Prepare
+      </h1>
+      <p class="text-sm text-ink-soft" data-testid="kit-count">
+        {{ there }} of {{ kit.length }} are there
+      </p>
+    </header>
+    <div class="mt-1 grid grid-cols-[1fr_auto] items-end gap-2">
+      <FieldFrame :id="nameId" label="Your name" :fault="fault">
+        <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
+      </FieldFrame>
+      <a class="press" :href="print" download><Printer class="size-4" aria-hidden="true" /> List as PDF</a>
+    </div>
+    <div class="mt-1 min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Parts and tools">
+      <section v-for="{ id, title, items } in groups" :key="id" class="mb-2">
+        <h2 class="sticky top-0 bg-board py-1 text-sm font-semibold">
+          {{ title }}
+        </h2>
+        <ul class="divide-y divide-hair">
+          <li v-for="item in items" :key="item.id" class="grid grid-cols-[3rem_1fr_3rem] items-center gap-2 py-1" :data-kit="item.id">
+            <button type="button" class="press !size-12 !p-0" :class="{ 'border-good! text-good!': said.get(item.id)?.done }" :aria-pressed="said.get(item.id)?.done === true" :aria-label="`${tell(item.name)} is there`" @click="say(item, true)">
+              <Check class="size-6" :class="{ invisible: !said.get(item.id)?.done }" aria-hidden="true" />
+            </button>
+            <p class="text-sm">
+              <b>{{ item.count > 1 || item.spare > 0 ? `${item.count} × ` : '' }}{{ tell(item.name) }}</b><template v-if="item.spare > 0">
+                , and {{ item.spare }} spare
+              </template>
+              <span class="block text-xs text-ink-soft">{{ tell(item.why) }}</span>
+              <span v-if="said.get(item.id)?.done === false" class="block font-semibold text-stop">Missing, told by {{ said.get(item.id)!.by }}</span>
+            </p>
+            <button type="button" class="press !size-12 !p-0" :class="{ 'border-stop! text-stop!': said.get(item.id)?.done === false }" :aria-label="`${tell(item.name)} is missing`" @click="say(item, false)">
+              <TriangleAlert class="size-5" aria-hidden="true" />
+            </button>
+          </li>
+        </ul>
+      </section>
+    </div>
+  </div>
+</template>

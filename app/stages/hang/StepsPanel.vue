@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { Check, Volume2, VolumeOff } from 'lucide-vue-next'
+import { usePhoto } from '~/sync/usePhoto'
+
+/** The run of work, one step a screen: what is done, why now, who and how long; next and back by key, pedal or thumb. */
+const emit = defineEmits<{ holes: [] }>()
+const { run, said } = useRun()
+const store = useWallStore()
+const { drilled } = useWallPlan()
+const { tell } = useUnits()
+const { name } = usePreferences()
+const { select } = useSelection()
+const { speaks, canSpeak, speak } = useSpeech()
+const current = useScreenState('hang-step', () => '')
+const at = useScreenState<Record<string, number>>('hang-step-began', () => ({}))
+const fault = ref('')
+const nameId = useId()
+const index = computed(() => Math.max(0, run.value.findIndex(({ id }) => id === current.value)))
+const step = computed(() => run.value[index.value])
+const done = computed(() => step.value && said.value.get(step.value.id))
+const made = computed(() => step.value?.holes?.filter(id => drilled.value.has(id)).length ?? 0)
+const finished = computed(() => run.value.filter(({ id }) => said.value.get(id)?.done).length)
+watch(run, (steps) => {
+  if (!steps.some(({ id }) => id === current.value)) current.value = (steps.find(({ id }) => !said.value.get(id)?.done) ?? steps[0])?.id ?? ''
+}, { immediate: true })
+watch(step, (now) => {
+  if (!now) return
+  at.value[now.id] ??= Date.now()
+  if (now.subject) select(now.subject.kind, now.subject.id)
+  speak([now.title, ...now.does].map(tell).join(' '))
+}, { immediate: true })
+function go(by: number) {
+  const next = run.value[index.value + by]
+  if (next) current.value = next.id
+  fault.value = ''
+}
+const minutes = () => Math.round((Date.now() - (at.value[step.value!.id] ?? Date.now())) / 6_000) / 10
+function record(photo?: string) {
+  const by = name.value.trim()
+  if (!by) {
+    fault.value = 'Write your name first: the log keeps who did each step.'
+    document.getElementById(nameId)?.focus()
+    return
+  }
+  const now = step.value!
+  const took = minutes()
+  const faults = store.record(by, { kind: 'step', step: now.id, done: photo === undefined || done.value?.done === true, ...took > 0 && photo === undefined && { minutes: took }, ...(photo ?? done.value?.photo) !== undefined && { photo: photo ?? done.value!.photo } })
+  if (photo === undefined && now.hangs && faults.length === 0 && !done.value?.done) store.record(by, { kind: 'hung', screen: now.hangs })
+  fault.value = faults.map(({ message }) => message).join(' ')
+  if (faults.length === 0 && photo === undefined) go(1)
+}
+const photo = usePhoto(() => store.site, () => done.value?.photo)
+const has = () => step.value !== undefined
+useCommands([
+  { id: 'step-next', title: 'Next step', group: 'Hang', keys: ['arrowright', 'pagedown'], when: has, run: () => go(1) },
+  { id: 'step-back', title: 'Step before', group: 'Hang', keys: ['arrowleft', 'pageup'], when: has, run: () => go(-1) },
+  { id: 'step-done', title: 'Step is done', group: 'Hang', keys: ['d'], when: has, run: () => record() },
+])
+</script>
+
+<template>
+  <div class="flex min-h-0 flex-1 flex-col">
+    <p v-if="!step" class="text-sm">
+      There is nothing to hang in this revision.
+    </p>
+    <template v-else>
+      <header class="flex items-center justify-between gap-2">
+        <p class="text-sm text-ink-soft" data-testid="step-count">
+          step {{ index + 1 }} of {{ run.length }}, {{ finished }} done
+        </p>
+        <button v-if="canSpeak" type="button" class="press !px-2" :aria-pressed="speaks" @click="speaks = !speaks">
+          <component :is="speaks ? Volume2 : VolumeOff" class="size-5" aria-hidden="true" /> Read aloud
+        </button>
+      </header>
+      <h1 class="mt-1 text-3xl font-bold leading-tight" data-testid="step-title">
+        {{ tell(step.title) }}
+      </h1>
+      <div class="min-h-0 flex-1 overflow-y-auto py-2" tabindex="0" aria-label="What is done">
+        <ul class="space-y-2 text-xl leading-snug">
+          <li v-for="(does, n) in step.does" :key="n">
+            {{ tell(does) }}
+          </li>
+        </ul>
+        <p class="mt-3 text-sm text-ink-soft">
+          <b>Why now:</b> {{ tell(step.why) }}<template v-if="step.people">
+            {{ step.people === 1 ? 'One person.' : `${step.people} people.` }}
+          </template><template v-if="step.minutes">
+            About {{ Math.round(step.minutes) }} min.
+          </template>
+        </p>
+        <button v-if="step.holes" type="button" class="press mt-2 w-full !min-h-12" @click="select('hole', step.holes.find(id => !drilled.has(id)) ?? step.holes[0]!); emit('holes')">
+          To the holes: {{ made }} of {{ step.holes.length }} are made
+        </button>
+        <p v-if="done?.done" class="mt-2 border-l-4 border-good bg-good-wash px-2 py-1 text-sm" data-testid="step-record">
+          <b>✓ Done</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.minutes ? `, ${done.minutes} min` : '' }}
+        </p>
+        <a v-if="done?.photo" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" alt="Photograph of this step" class="mt-2 max-h-32 rounded border border-hair"></a>
+      </div>
+      <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
+        <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
+      </FieldFrame>
+      <div class="mt-2 grid grid-cols-[auto_1fr] gap-2">
+        <PhotoButton :site="store.site" label="Photograph" class="[&_label]:!min-h-14" @taken="record" />
+        <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record()">
+          <Check class="size-6" aria-hidden="true" /> {{ done?.done ? 'Done again' : 'Done' }}
+        </button>
+      </div>
+      <BackNext class="mt-2" :first="index === 0" :last="index === run.length - 1" @go="go" />
+    </template>
+  </div>
+</template>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { Download } from 'lucide-vue-next'
+import { isAlike } from '~~/core/revision/difference'
+
+/** What was issued, what differs since, and issuing the next revision. */
+const store = useWallStore()
+const { compared } = useSheetView()
+const { upToDate } = useWallPlan()
+const { stops, next } = useIssuing()
+const { name } = usePreferences()
+const { system } = useUnits()
+const issues = computed(() => [...store.revisions].reverse())
+const last = computed(() => store.revisions.at(-1))
+const { difference: since } = useDifference(() => last.value?.revision ?? '', () => MOMENT)
+const { difference, failed } = useDifference(() => compared.value.from, () => compared.value.to)
+const alike = computed(() => since.value !== undefined && isAlike(since.value))
+const before = (revision: string) => store.revisions[store.revisions.findIndex(each => each.revision === revision) - 1]?.revision
+const compare = (from: string | undefined, to: string) => { compared.value = from === undefined || (compared.value.from === from && compared.value.to === to) ? { from: '', to: '' } : { from, to } }
+const file = computed(() => `/api/sites/${store.site}/walls/${store.id}/difference?from=${compared.value.from}&to=${compared.value.to}&units=${system.value}&format=`)
+const withdrawing = ref('')
+const reason = ref('')
+const fault = ref('')
+function withdraw(entry: string) {
+  if (!name.value.trim() || !reason.value.trim()) return void (fault.value = name.value.trim() ? 'Say why: it is kept in the log.' : 'Write your name above first.')
+  store.record(name.value.trim(), { kind: 'correction', corrects: entry, note: reason.value.trim() })
+  withdrawing.value = reason.value = fault.value = ''
+}
+</script>
+
+<template>
+  <div class="space-y-2">
+    <p class="text-sm" data-testid="issued-now">
+      <template v-if="!last">
+        Nothing is issued yet. Sheets are drafts until it is, and Hang works from what was issued.
+      </template>
+      <template v-else-if="alike">
+        <b>Revision {{ last.revision }}</b> is what is planned now.
+      </template>
+      <template v-else-if="since">
+        Since <b>revision {{ last.revision }}</b>: {{ since.moved.length }} marks moved, {{ since.added.length }} new, {{ since.gone.length }} gone.
+        <button type="button" class="underline" @click="compare(last.revision, MOMENT)">
+          {{ compared.to === MOMENT ? 'Hide them' : 'Show them' }}
+        </button>
+      </template>
+    </p>
+    <p v-if="stops.length" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm font-semibold text-stop" role="status" data-testid="issue-blocked">
+      {{ stops.length === 1 ? 'A stop stands' : `${stops.length} stops stand` }} against this plan: {{ next }} can be issued once {{ stops.length === 1 ? 'it is' : 'they are' }} cured, or overridden by name.
+    </p>
+    <FindingList v-if="stops.length" class="max-h-56 overflow-y-auto" :findings="stops" tabindex="0" />
+    <p v-else-if="!upToDate" class="text-sm text-ink-soft">
+      The plan is being worked out…
+    </p>
+    <IssueForm @issued="compared = { from: '', to: '' }" />
+    <ol v-if="issues.length" class="divide-y divide-hair border-t border-hair" aria-label="Revisions">
+      <li v-for="{ revision, by, at, note, entry, id } in issues" :key="entry" class="py-2 text-sm" :data-revision="revision">
+        <p><b class="text-base">{{ revision }}</b> {{ whenOf(at) }}, {{ by }}{{ note ? `: ${note}` : '' }}</p>
+        <p v-if="!id" class="text-ink-soft">
+          Issued before the program kept what was issued.
+        </p>
+        <div class="mt-1 flex flex-wrap gap-2">
+          <button v-if="before(revision) && id" type="button" class="press !px-2" @click="compare(before(revision), revision)">
+            {{ compared.from === before(revision) && compared.to === revision ? 'Hide' : `Compare with ${before(revision)}` }}
+          </button>
+          <button v-if="entry === last?.entry" type="button" class="press !px-2" @click="withdrawing = withdrawing === entry ? '' : entry">
+            Withdraw…
+          </button>
+        </div>
+        <form v-if="withdrawing === entry" class="mt-1 space-y-1" @submit.prevent="withdraw(entry)">
+          <label class="block">Why it does not hold<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
+          <p v-if="fault" class="field-fault" role="alert">
+            {{ fault }}
+          </p>
+          <button type="submit" class="press">
+            Withdraw revision {{ revision }}
+          </button>
+        </form>
+      </li>
+    </ol>
+    <section v-if="compared.from" class="border-t border-hair pt-2" aria-label="Comparison">
+      <h2 class="text-sm font-semibold">
+        From {{ compared.from }} to {{ compared.to === MOMENT ? 'the plan of the moment' : compared.to }}
+      </h2>
+      <p v-if="failed" class="field-fault">
+        {{ failed }}
+      </p>
+      <DifferenceList v-if="difference" class="max-h-72 overflow-y-auto" :difference="difference" tabindex="0" />
+      <div class="mt-1 flex gap-2">
+        <a v-for="format in ['pdf', 'csv']" :key="format" class="press !px-2" :href="`${file}${format}`" download><Download class="size-4" aria-hidden="true" /> {{ format.toUpperCase() }}</a>
+      </div>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,19 @@
+import { differenceOf, differenceRows } from '../../core/revision'
+import { DIFFERENCE_FORMATS, differenceFile } from '../../server/sheets/files'
+import { OUT, sheetOptions, SHEET_OPTIONS, sourceIn, toFile, wallIn } from '../sheets'
+import type { Verb } from '../verb'
+
+export const diff: Verb = {
+  usage: 'diff JOB.json A B', does: 'say what differs between two revisions of a wall', files: ['JOB.json', 'A', 'B'],
+  more: 'A line a mark: moved, new or gone, and where it was and is. “draft” is the plan of the moment. With --as, as a file.',
+  options: { wall: SHEET_OPTIONS.wall, paper: SHEET_OPTIONS.paper, as: { what: 'kind of file', choices: DIFFERENCE_FORMATS }, ...OUT },
+  async run([file, from, to], said) {
+    const { job, wall } = wallIn(file!, said)
+    const [before, after] = [sourceIn(job, wall, from), sourceIn(job, wall, to)]
+    const options = sheetOptions(job, said, 'a3')
+    if (said.as !== undefined) return toFile(await differenceFile(before, after, said.as as typeof DIFFERENCE_FORMATS[number], options), said.out)
+    const rows = differenceRows(differenceOf(before.plan, after.plan), before, after, options.units, options.precision)
+    const lines = rows.map(({ what, label, before, after, by }) => [what, label, before && after ? `${before} → ${after}` : before || after, by && `by ${by}`].filter(Boolean).join('\t'))
+    return toFile(`${[`${rows.length} marks differ.`, ...lines].join('\n')}\n`, said.out)
+  },
+}

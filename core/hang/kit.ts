@@ -1,0 +1,134 @@
+import { chooseScrew } from '../fix'
+import type { Catalogue, Wall } from '../job'
+import { mountModels, type ArrayPlan, type Position } from '../mount'
+import { bitName, words, type Text, type UnitSystem } from '../units'
+import type { Wiring } from '../wire'
+import type { HangingOrder } from './order'
+
+/** A part or a tool that the work needs: how many, how many more to have with one, and what it is for. */
+export interface KitItem { id: string, group: KitGroup, name: Text, count: number, spare: number, why: Text }
+
+export const KIT_GROUPS = ['tools', 'bits', 'fasteners', 'mounts', 'displays', 'cables', 'access'] as const
+export type KitGroup = typeof KIT_GROUPS[number]
+
+/** One in ten is lost, bent or stripped: so many more to have with one. */
+const spareOf = (count: number) => Math.ceil(count / 10)
+const SCREWS_EACH = 4
+
+/** What a kit is worked out of. */
+export interface KitOf { wall: Wall, arrays: ArrayPlan[], wiring: Wiring, hanging: HangingOrder[], catalogue: Catalogue, units: UnitSystem }
+
+/** Counts things by what tells them apart. */
+function counted<Item>(items: Item[], keyOf: (item: Item) => string): { item: Item, key: string, count: number }[] {
+  const found = new Map<string, { item: Item, key: string, count: number }>()
+  for (const item of items) {
+    const key = keyOf(item)
+    const known = found.get(key)
+    if (known) known.count++
+    else found.set(key, { item, key, count: 1 })
+  }
+  return [...found.values()]
+}
+
+type Placed = { position: Position, array: Wall['arrays'][number] }
+const placedIn = ({ wall, arrays }: KitOf): Placed[] => arrays.flatMap(({ id, positions }) => {
+  const array = wall.arrays.find(each => each.id === id)
+  return array ? positions.map(position => ({ position, array })) : []
+})
+
+function bits({ arrays, wiring, units }: KitOf): KitItem[] {
+  const holes = arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [], bolts = [] }) => [...holes, ...bolts])).filter(({ bit }) => bit !== undefined)
+  const bored = wiring.works.bores.filter(({ diameter }) => Number.isFinite(diameter))
+  return [
+    ...counted(holes, ({ bit }) => String(bit)).map(({ item, count }): KitItem => {
+      const deep = Math.max(...holes.filter(({ bit }) => bit === item.bit).map(({ depth = 0 }) => depth))
+      return { id: `bit-${item.bit}`, group: 'bits', name: words`Bit ${bitName(item.bit!, units)}`, count: 1, spare: 1, why: words`${String(count)} holes, the deepest ${deep}: mark that on the bit.` }
+    }),
+    ...counted(bored, ({ diameter }) => String(diameter)).map(({ item, count }): KitItem => ({ id: `bore-${item.diameter}`, group: 'bits', name: words`Auger or hole saw ${bitName(item.diameter, units)}`, count: 1, spare: 0, why: words`${String(count)} holes for cables.` })),
+  ]
+}
+
+function fasteners(of: KitOf): KitItem[] {
+  const placed = placedIn(of)
+  const holes = placed.flatMap(({ position }) => (position.holes ?? []).filter(({ made }) => made !== 'hit'))
+  const bolts = placed.flatMap(({ position }) => position.bolts ?? [])
+  const nameOf = (id: string) => of.catalogue.fasteners.find(each => each.id === id)?.name ?? id
+  return [
+    ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => fastener!).map(({ key, count }): KitItem => ({ id: `fastener-${key}`, group: 'fasteners', name: words`${nameOf(key)}, each with its washer`, count, spare: spareOf(count), why: words`One in every hole that is not made yet.` })),
+    ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => String(of.catalogue.fasteners.find(({ id }) => id === fastener)?.diameter)).map(({ item, key }): KitItem => {
+      const torque = of.catalogue.fasteners.find(({ id }) => id === item.fastener)?.torque
+      return { id: `socket-${key}`, group: 'tools', name: torque === undefined ? words`Socket for the head of ${nameOf(item.fastener!)}, and its ratchet` : words`Socket for the head of ${nameOf(item.fastener!)}, and a torque driver that goes to ${String(torque)} N·m`, count: 1, spare: 0, why: words`To draw the plates tight.` }
+    }),
+    ...bolts.length > 0 ? [{ id: 'bolts', group: 'fasteners' as const, name: words`Bolts of the rails’ or board’s maker, with washers and nuts`, count: bolts.length, spare: spareOf(bolts.length), why: words`From the plates to rails or board.` }] : [],
+    ...screws(of, placed),
+  ]
+}
+
+/** Screws into the displays, with what goes under them. */
+function screws({ catalogue }: KitOf, placed: Placed[]): KitItem[] {
+  return counted(placed, ({ position, array }) => `${position.model} ${mountModels(array, catalogue)(position)?.id} ${array.screw ?? ''} ${array.spacer ?? 0}`).flatMap(({ item: { position, array }, key, count }): KitItem[] => {
+    const display = catalogue.displays.find(({ id }) => id === position.model)
+    const mount = mountModels(array, catalogue)(position)
+    if (!display || !mount) return []
+    const kit = catalogue.screwKits?.find(({ thread }) => thread === display.vesa.thread)
+    const choice = chooseScrew(display, mount.bracket, kit, array.spacer)
+    const all = count * SCREWS_EACH
+    const length = array.screw ?? (choice.fits ? choice.length : undefined)
+    const why = choice.fits ? words`Four to a display, each with ${choice.stack.washers} of washers${choice.stack.spacer > 0 ? words` and a spacer of ${choice.stack.spacer}` : []}.` : words`Four to a display; ${choice.why}.`
+    return [{ id: `screws-${key.replaceAll(' ', '-')}`, group: 'fasteners', name: length === undefined ? words`Screws into ${display.name}, length not known` : words`M${String(display.vesa.thread)} screws of ${length} into ${display.name}`, count: all, spare: spareOf(all), why }]
+  })
+}
+
+function largeParts(of: KitOf): KitItem[] {
+  const placed = placedIn(of)
+  const strips = of.arrays.flatMap(({ strips }) => strips)
+  return [
+    ...counted(placed, ({ position, array }) => mountModels(array, of.catalogue)(position)?.id ?? '').filter(({ key }) => key !== '').map(({ key, count }): KitItem => ({ id: `mount-${key}`, group: 'mounts', name: words`${of.catalogue.mounts.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`One to a display.` })),
+    ...counted(strips, ({ of: kind, rect }) => `${kind === 'board' ? 'board' : 'rail'} ${Math.round(rect.width)} ${Math.round(rect.height)}`).map(({ item, key, count }): KitItem => ({ id: `strip-${key.replaceAll(' ', '-')}`, group: 'mounts', name: words`${item.of === 'board' ? 'Board' : 'Rail'} ${item.rect.width} × ${item.rect.height}`, count, spare: 0, why: words`Cut to this length.` })),
+    ...counted(placed, ({ position }) => position.model).map(({ key, count }): KitItem => ({ id: `display-${key}`, group: 'displays', name: words`${of.catalogue.displays.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Unpacked, looked over and measured before any is lifted.` })),
+  ]
+}
+
+function cableParts({ wiring: { boxes, cables, works }, catalogue }: KitOf): KitItem[] {
+  const taken = cables.filter(({ model, taken }) => model?.plug && taken !== undefined)
+  return [
+    ...counted(boxes.filter(({ held }) => held), ({ model }) => model).map(({ key, count }): KitItem => ({ id: `box-${key}`, group: 'cables', name: words`${catalogue.boxes?.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Let in where the sheet has its cut-out.` })),
+    ...counted(taken, ({ model, taken }) => `${model!.id} ${taken}`).map(({ item, key, count }): KitItem => ({ id: `cable-${key.replaceAll(' ', '-')}`, group: 'cables', name: words`${item.model!.name ?? item.model!.id}, ${item.taken!} long`, count, spare: 0, why: words`By the cable schedule.` })),
+    ...works.reels.map(({ model, lengths }): KitItem => ({ id: `reel-${model.id}`, group: 'cables', name: words`${model.name ?? model.id} from the reel`, count: lengths.length, spare: 0, why: words`Reels of ${lengths.flatMap((mm, n) => n === 0 ? [{ mm }] : [', ', { mm }])}.` })),
+    ...works.seals > 0 ? [{ id: 'seals', group: 'cables' as const, name: words`Seals for bored holes`, count: works.seals, spare: 1, why: words`In a rated wall only the approved one.` }] : [],
+    ...works.guards > 0 ? [{ id: 'guards', group: 'cables' as const, name: words`Steel plates over cables`, count: works.guards, spare: 0, why: words`Where a cable comes near the face of a stud.` }] : [],
+    ...works.patches > 0 ? [{ id: 'patches', group: 'cables' as const, name: words`Battens, tape and filler`, count: works.patches, spare: 0, why: words`To close the openings again.` }] : [],
+  ]
+}
+
+const access = (hanging: HangingOrder[]): KitItem[] => {
+  const steps = hanging.flatMap(({ steps }) => steps)
+  if (steps.length === 0) return []
+  const people = Math.max(...steps.map(({ lifting }) => lifting.people))
+  const from = steps.some(({ lifting }) => lifting.from === 'tower') ? 'tower' : steps.some(({ lifting }) => lifting.from === 'platform') ? 'platform' : 'floor'
+  const item = (id: string, name: Text, count: number, why: Text): KitItem => ({ id, group: 'access', name, count, spare: 0, why })
+  return [
+    item('people', people === 1 ? words`One person who lifts` : words`${String(people)} people who lift`, people, words`By mass and height of the heaviest lift, or by the house rule.`),
+    ...from !== 'floor' ? [item(from, from === 'tower' ? words`Tower` : words`Work platform`, 1, from === 'tower' ? words`Edges above ${3500} are reached.` : words`Edges above ${2000} are reached.`)] : [item('steps', words`Step ladder`, 1, words`To see along the level line.`)],
+    ...steps.some(({ lifting }) => lifting.aid) ? [item('lift-aid', words`Lift aid`, 1, words`Two people may not lift that much so high.`)] : [],
+    ...steps.some(({ lifting }) => lifting.handling === 'face-down') ? [item('bench', words`Padded bench`, 1, words`Brackets are fitted with the display on its face, as its maker allows.`)] : [],
+  ]
+}
+
+const standing = (arrays: ArrayPlan[]): KitItem[] => {
+  const tool = (id: string, name: Text, why: Text): KitItem => ({ id, group: 'tools', name, count: 1, spare: 0, why })
+  return arrays.length === 0
+    ? []
+    : [
+        tool('tape', words`Tape that was held against the one in the survey`, words`Two tapes differ; figures run from one datum.`),
+        tool('level', words`Laser level or long spirit level`, words`For the level line and the check of the plates.`),
+        tool('detector', words`Detector for live cables and pipes`, words`Before every hole.`),
+        tool('protection', words`Eye protection, dust mask, vacuum`, words`For everybody near the drill.`),
+      ]
+}
+
+/** Everything that the work on a wall needs, worked out of its plan: what is made already asks for no fastener any more. */
+export function kitOf(of: KitOf): KitItem[] {
+  const items = [...standing(of.arrays), ...bits(of), ...fasteners(of), ...largeParts(of), ...cableParts(of), ...access(of.hanging)]
+  return items.map(item => ({ ...item, id: `kit:${item.id}` })).sort((a, b) => KIT_GROUPS.indexOf(a.group) - KIT_GROUPS.indexOf(b.group))
+}

@@ -1,0 +1,44 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
+import canonicalize from 'canonicalize'
+import type { InferType, Schema } from 'yup'
+import { LIMITS } from './limits'
+import { group, length, list, maybe, must, name, oneOf, text, whole } from './fields'
+import { catalogueSchema } from './models'
+import { rulesSchema } from './site'
+
+/** So many revisions of a wall are kept. */
+const MOST = 500
+
+const rect = (label?: string) => group({ x: must(length()), y: must(length()), width: must(length()), height: must(length()) }, label)
+const frozenHole = group({ id: name(), row: text(), x: must(length()), y: must(length()) })
+const frozenPosition = group({ id: name(), outer: rect(), plate: maybe({ centre: group({ x: must(length()), y: must(length()) }) }), holes: list(frozenHole, 1_000) })
+const frozenArray = group({ id: name(), name: text(), outline: rect(), shift: group({ x: must(length()), y: must(length()) }), positions: must(list(frozenPosition, LIMITS.screens)) })
+const mark = group({ id: name(), kind: name(), label: text(), running: length(), height: length(), fromLevel: length() })
+
+/** What is frozen when a mark-out is issued; `id` is the SHA-256 of the canonical JSON (RFC 8785) of all else in it. */
+export const revisionSchema = group({
+  id: name('SHA-256 of the canonical JSON of all else in it; the entry of the log that issued it names it'),
+  program: name('Version of the program'),
+  after: text('Id of the revision before it, from which as little as could be was changed'),
+  site: group({ id: name(), name: text(), units: must(oneOf(['metric', 'imperial'])) }),
+  wall: whole({ id: name() }).required('is missing').meta({ label: 'The wall as it was then' }),
+  catalogue: catalogueSchema, rules: rulesSchema,
+  built: whole({ holes: must(list(whole({}), LIMITS.log)), dead: must(list(whole({}), LIMITS.log)), hung: must(list(text(), LIMITS.screens)), overrides: must(list(whole({}), 1_000)) }).required('is missing').meta({ label: 'What stood by its log then' }),
+  plan: whole({
+    members: must(list(whole({}), 10 * LIMITS.members)), arrays: must(list(frozenArray, LIMITS.arrays)),
+    marking: group({ datum: group({ x: must(length()), label: text() }), marks: must(list(mark, 100_000)) }),
+    wiring: whole({}).required('is missing'), dead: must(list(whole({}), LIMITS.log)), hanging: must(list(whole({}), LIMITS.arrays)), findings: must(list(whole({}), 100_000)),
+  }).required('is missing').meta({ label: 'Its plan as it was then' }),
+}, 'What was frozen')
+/** A revision as far as its schema tells it; the core's own types say the rest. */
+export type StoredRevision = InferType<typeof revisionSchema>
+
+/** The revisions of a wall, as a job file has them. */
+export const revisions = () => list(revisionSchema as unknown as Schema<StoredRevision>, MOST, 'What was issued, frozen')
+
+/** The id of what is frozen, SHA-256 of its canonical JSON without it: whoever has it can tell that it is what was issued. */
+export function idOfFrozen(frozen: object): string {
+  const { id: _, ...told } = frozen as { id?: string }
+  return bytesToHex(sha256(utf8ToBytes(canonicalize(told)!)))
+}

@@ -1,0 +1,47 @@
+import type { Rules, Site, Wall } from '../../job'
+import { HOUSE_RULES, chosenFigure, chosenOption } from '../../rules'
+import { inLines, INK, issueLine, label, qrCode, STOP, type Paper } from '../../sheet'
+import { group, line, type Shape } from '../../svg'
+import { formatLength, stepOf, toleranceToString } from '../../units'
+import { accuracyOf, howTrue } from '../accuracy'
+import type { Shown } from './drawing'
+import type { SheetOptions } from './options'
+
+/** What a sheet takes of the job beside the wall. */
+export interface SheetJob { site: Pick<Site, 'name' | 'units'>, rules: Rules }
+
+/** The code by which a telephone finds the wall is so large, mm. */
+const CODE = 17
+const RULES = 2.5
+/** Rules that are told on every sheet: what is drilled rests on them. The others are told where somebody chose. */
+const ALWAYS_TOLD = new Set<string>(['proofOfFraming', 'coveringCountsAsGap', 'hollowWallAnchors', 'blockJoints', 'furring', 'heightDatum'])
+
+/** What the firm chose where good installers disagree. */
+function houseRules({ rules, site }: SheetJob, paper: Paper): string[] {
+  const told = HOUSE_RULES.filter(({ key }) => ALWAYS_TOLD.has(key) || rules[key] !== undefined).map(rule => `${rule.title.toLowerCase()}: ${chosenOption(rule, rules).name}`)
+  return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${toleranceToString(chosenFigure('markingSigma', rules, site.units), site.units)}.`, paper, RULES)
+}
+/** How deep the block at the top of every page is. */
+export const headOf = (job: SheetJob, paper: Paper) => 17.4 + 3.3 * houseRules(job, paper).length
+
+/** What stands at the head of every page: what it is of, where its figures run from, how true they are, and the house rules. */
+export function titleBlock(job: SheetJob, wall: Wall, plan: Shown, scale: number, paper: Paper, { units, precision, issue, address }: SheetOptions): Shape {
+  const { width, margin, title } = paper
+  const head = headOf(job, paper)
+  const right = width - margin - (address === undefined ? 0 : CODE + 2)
+  const show = (mm: number) => formatLength(mm, units, precision)
+  const { datum, levelLine, marks } = plan.marking
+  const accuracy = accuracyOf(marks, units, precision, chosenFigure('markingSigma', job.rules, units))
+  const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
+  const tolerance = (mm: number) => toleranceToString(mm, units)
+  return group({},
+    label(`${job.site.name} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }),
+    label(`${issueLine(issue, units)} · Mark-out, drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`, right, margin + 4.5, 3.4, { 'text-anchor': 'end', 'font-weight': issue ? undefined : 600 }),
+    stops > 0 ? label(`Not to be drilled from: ${stops} ${stops === 1 ? 'stop stands' : 'stops stand'} against this plan.`, right, margin + 9.5, 3.4, { 'text-anchor': 'end', 'font-weight': 600, 'fill': STOP }) : '',
+    label(`Datum: ${datum.label}. Every figure runs from there; never add from mark to mark.`
+      + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.${levelLine.turn ? ` It is not level: it runs with a line of the building, ${levelLine.turn.slope} mm/m up to the right; strike it by its two heights and measure square to it.` : ''}` : ''), margin, margin + 9.5, 2.9),
+    label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, at most ${tolerance(accuracy.rounding)} off, the level line’s own rounding included. ${howTrue(accuracy, job.rules, units)}`, margin, margin + 13.5, 2.9),
+    ...houseRules(job, paper).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, RULES)),
+    address === undefined ? '' : qrCode(address, width - margin - CODE, margin - 1, CODE),
+    line(margin, margin + head - 2, width - margin, margin + head - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
+}

@@ -1,0 +1,42 @@
+import { idOfFrozen, rulesFaults, schemaFaults, revisionSchema, wallFaults, type Fault } from '../job'
+import { issuedOf, NOTHING_BUILT } from '../log'
+import { planWall } from '../plan'
+import { textToString } from '../units'
+import { storedOf, type Frozen } from './frozen'
+
+/** Two figures of one plan, worked out here and there: the last bits of a double may differ, mm. */
+const SAME = 0.01
+
+/** Where what was frozen has another hole than its own wall gives. */
+function unlike({ plan }: Frozen, planned: ReturnType<typeof planWall>): Fault[] {
+  const holesOf = (arrays: Frozen['plan']['arrays']) => new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes.map(hole => [hole.id, hole] as const))))
+  const [given, found] = [holesOf(plan.arrays), holesOf(planned.arrays)]
+  const differs = given.size !== found.size || [...given].some(([id, { x, y }]) => {
+    const other = found.get(id)
+    return !other || Math.hypot(other.x - x, other.y - y) > SAME
+  })
+  return differs ? [{ path: '$.plan', message: 'is not what this server works out of that wall; open the wall anew and issue it again' }] : []
+}
+
+/**
+ * What speaks against issuing what was frozen: it is not whole, its plan is not that of its wall, or a stop stands
+ * against it that nobody has overridden.
+ *
+ * @param previous the revision that it comes after, where there is one
+ */
+export function frozenFaults(given: unknown, previous?: Frozen): Fault[] {
+  const faults = schemaFaults(revisionSchema, given, '$')
+  if (faults.length > 0) return faults
+  const frozen = given as Frozen
+  if (idOfFrozen(frozen) !== frozen.id) return [{ path: '$.id', message: 'is not the SHA-256 of what it says' }]
+  if (frozen.after !== undefined && frozen.after !== previous?.id) return [{ path: '$.after', message: 'is a revision that is not here: send that first' }]
+  const wrong = [...rulesFaults(frozen.rules), ...wallFaults(frozen.wall, frozen.catalogue, '$.wall')]
+  if (wrong.length > 0) return wrong
+  const built = { ...NOTHING_BUILT, ...frozen.built, ...previous && { issued: issuedOf('', storedOf(previous)) } }
+  const planned = planWall(frozen.wall, frozen, built)
+  const stops = planned.findings.filter(({ severity }) => severity === 'stop')
+  return [
+    ...stops.map(({ message }) => ({ path: '$.plan', message: `has a stop against it: ${textToString(message, frozen.site.units)}` })),
+    ...unlike(frozen, planned),
+  ]
+}

@@ -1,0 +1,49 @@
+import { arraysOf, idOfFrozen, type Job, type PlanContext, type Site, type StoredRevision, type Wall } from '../job'
+import type { AsBuilt } from '../log'
+import type { WallPlan } from '../plan'
+import { PROGRAM } from '../program'
+
+/** What of a wall's plan is frozen: all that sheets, templates and the run of work are made from. */
+export type FrozenPlan = Pick<WallPlan, 'id' | 'members' | 'coursing' | 'relief' | 'arrays' | 'wiring' | 'marking' | 'dead' | 'hanging' | 'findings'>
+
+/** What stood by the log when it was frozen. */
+export type FrozenBuilt = Pick<AsBuilt, 'holes' | 'dead' | 'hung' | 'overrides'>
+
+/** What is frozen when a mark-out is issued: wall, catalogue, rules, what stood then, the plan, and the program's version. */
+export interface Frozen extends PlanContext {
+  /** SHA-256 of the canonical JSON (RFC 8785) of all else in it. */
+  id: string
+  program: string
+  /** The revision before it, from which as little as could be was changed. */
+  after?: string
+  site: Pick<Site, 'id' | 'name' | 'units'>
+  wall: Wall
+  built: FrozenBuilt
+  plan: FrozenPlan
+}
+
+const planOf = ({ id, members, coursing, relief, arrays, wiring, marking, dead, hanging, findings }: WallPlan): FrozenPlan =>
+  ({ id, members, ...coursing && { coursing }, ...relief && { relief }, arrays, wiring, marking, dead, hanging, findings })
+
+/** A wall as it is drawn and planned, without other alternatives and earlier revisions. */
+function wallOf({ revisions: _, ...wall }: Wall): Wall {
+  return { ...wall, arrays: arraysOf(wall) }
+}
+
+/**
+ * Freezes a wall with all that its plan follows from, as plain JSON.
+ *
+ * @param plan the plan of this very wall
+ * @param after the revision before it
+ */
+export function freeze(wall: Wall, { catalogue, rules, site }: Pick<Job, 'catalogue' | 'rules' | 'site'>, { holes, dead, hung, overrides }: AsBuilt, plan: WallPlan, after?: string): Frozen {
+  const told = JSON.parse(JSON.stringify({
+    program: PROGRAM, ...after !== undefined && { after }, site: { id: site.id, name: site.name, units: site.units },
+    wall: wallOf(wall), catalogue, rules, built: { holes, dead, hung, overrides }, plan: planOf(plan),
+  })) as Omit<Frozen, 'id'>
+  return { id: idOfFrozen(told), ...told }
+}
+
+/** What a job file keeps of a revision, as the core reads it: its schema has looked at what the program takes from it. */
+export const frozenOf = (stored: StoredRevision): Frozen => stored as unknown as Frozen
+export const storedOf = (frozen: Frozen): StoredRevision => frozen as unknown as StoredRevision

@@ -1,0 +1,35 @@
+import type { Job, Wall } from '../job'
+import { asBuilt } from '../log'
+import { contextOf, planWall } from '../plan'
+import type { Issue } from '../sheet'
+import type { Frozen, FrozenPlan } from './frozen'
+import { revisionsOf } from './revisions'
+
+/** What sheets and templates are made from: a revision as it was issued, or the plan of the moment, which is a draft. */
+export interface SheetSource extends Pick<Frozen, 'site' | 'rules' | 'wall' | 'catalogue'> { plan: FrozenPlan, issue?: Issue }
+
+/** What is asked for where the plan of the moment is wanted and no revision. */
+export const DRAFT = 'draft'
+
+const ofRevision = ({ frozen, revision, by, at, note }: ReturnType<typeof revisionsOf>[number] & { frozen: Frozen }): SheetSource => ({
+  site: frozen.site, rules: frozen.rules, wall: frozen.wall, catalogue: frozen.catalogue, plan: frozen.plan, issue: { revision, by, at, ...note !== undefined && { note } },
+})
+
+/** The plan of the moment, to be looked at and not to be drilled from. */
+export function draftOf(job: Job, wall: Wall): SheetSource {
+  const { site: { id, name, units }, catalogue } = job
+  return { site: { id, name, units }, rules: contextOf(job).rules, wall, catalogue, plan: planWall(wall, contextOf(job), asBuilt(job.log, wall)) }
+}
+
+/**
+ * What a sheet of a wall is made from: the revision of some letters, or without them the one that was issued last;
+ * where none was, a draft.
+ *
+ * @returns undefined where no revision of these letters is at hand
+ */
+export function sheetSource(job: Job, wall: Wall, revision?: string): SheetSource | undefined {
+  if (revision === DRAFT) return draftOf(job, wall)
+  const at = revisionsOf(job.log, wall).findLast(({ frozen, revision: letters }) => frozen !== undefined && (revision === undefined || letters === revision))
+  if (at?.frozen) return ofRevision({ ...at, frozen: at.frozen })
+  return revision === undefined ? draftOf(job, wall) : undefined
+}

@@ -1,0 +1,17 @@
+import { database } from '../../../../../database/connection'
+import { readJobText, siteUnits } from '../../../../../repositories/walls'
+import { KIT_FORMATS } from '../../../../../sheets/files'
+import { sheetAnswer } from '../../../../../utils/sheetAnswer'
+import { revisionOf, sheetRequest } from '../../../../../utils/sheetRequest'
+import { work } from '../../../../../work/pool'
+
+/** Parts and tools of a revision as a list: `?format=pdf|csv&revision=A|draft&paper=…`. */
+export default defineEventHandler(async (event) => {
+  const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
+  const job = readJobText(database(), site, wall)
+  const units = siteUnits(database(), site)
+  const query = getQuery(event)
+  const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units, KIT_FORMATS)
+  const revision = revisionOf(query.revision)
+  return sheetAnswer(event, await work('kit', { job, format, ...revision !== undefined && { revision }, options }), [site, wall, 'parts-and-tools'], format, `revision ${revision} of this wall`)
+})
