@@ -61,7 +61,7 @@ await edit('ravel-sands', 'pier', (wall) => {
 const entry = (kind, n, more) => ({ id: `pier-${kind}-${n}`, at: '2026-11-20T08:00:00.000Z', by: 'Isla Brand', wall: 'pier', kind, ...more })
 await send('POST', 'sites/ravel-sands/walls/pier/log', { entries: [
   entry('override', 1, { code: 'wind-not-known', subject: 'pier', reason: 'sheltered by the hall', figures: [27.5] }), entry('override-ended', 1, { code: 'wind-not-known', subject: 'pier' }),
-  entry('issued', 1, { revision: 'A' }), entry('step', 1, { step: 'mark-out', done: true, minutes: 40 }), entry('hung', 1, { screen: 'sign-r1c1' }), entry('serial', 1, { screen: 'sign-r1c1', serial: 'FX-2291' }), entry('locked', 1, { screen: 'sign-r1c1' }),
+  entry('step', 1, { step: 'mark-out', done: true, minutes: 40 }), entry('hung', 1, { screen: 'sign-r1c1' }), entry('serial', 1, { screen: 'sign-r1c1', serial: 'FX-2291' }), entry('locked', 1, { screen: 'sign-r1c1' }),
   entry('seams', 1, { array: 'sign', round: 1, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 1.8 }] }), entry('turned', 1, { array: 'sign', round: 1, moves: [{ screen: 'r1c2', adjuster: 'height-left', turns: -0.375 }] }),
   entry('fished', 1, { route: 'r1', result: 'stopped', y: 1400 }), entry('photo', 1, { photo: blue }), entry('remark', 1, { note: 'dusty' }), entry('correction', 1, { corrects: 'pier-remark-1', note: 'another wall' }),
 ] })

@@ -1,3 +1,4 @@
+import { pdfText } from '../fixtures/pdfText'
 import { expect, fill, HALL, saved, test } from './house'
 
 test('the mark-out on the screen runs from the datum, the floor and the level line', async ({ page }) => {
@@ -22,12 +23,14 @@ test('the mark-out on the screen runs from the datum, the floor and the level li
 
 test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ page, house }) => {
   await page.goto(`${HALL}/mark`)
+  await page.getByRole('tab', { name: 'Sheets' }).click()
+  await expect(page.getByTestId('sheets-of')).toContainText('Of revision A, issued')
   await page.getByRole('button', { name: 'See the printed sheet' }).click()
   await expect(page.getByAltText(/Mark-out sheet, page 1 of/)).toBeVisible()
   await page.getByLabel('Paper').selectOption('letter')
   for (const format of ['PDF', 'SVG', 'DXF', 'CSV', 'JSON']) {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: format }).click()])
-    expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-mark-out.${format.toLowerCase()}`)
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: format, exact: true }).click()])
+    expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-mark-out-A.${format.toLowerCase()}`)
   }
 
   const sheet = async (query: string) => house.api(`${HALL}/sheet?${query}`)
@@ -45,8 +48,79 @@ test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ pag
   const { body: csv } = await sheet('format=csv')
   const lines = csv.replace('\uFEFF', '').trim().split('\r\n')
   expect(lines[0]).toMatch(/^id,kind,mark,from datum,above floor/)
-  expect(lines.find(line => line.startsWith('departures-r1c1-top-1,'))).toMatch(/,1692,2479,\+152,6.5,74,member 5,1691\.\d+,2478\.7,152$/)
+  expect(lines.find(line => line.startsWith('departures-r1c1-top-1,'))).toMatch(/,1692,2479,\+152,6.5,74,member 5,1691\.\d+,2478\.7,152,"Holes, R1 top"$/)
   expect((await sheet('format=dxf')).body).toContain('CUT-OUTS')
   expect(JSON.parse((await sheet('format=json')).body).marks.length).toBeGreaterThan(100)
   expect((await sheet('format=dwg')).status).toBe(400)
+})
+
+test('a mark-out is issued, revised and compared; sheets are of what was issued, and say DRAFT where they are not', async ({ page, house }) => {
+  await page.goto(`${HALL}/arrange`)
+  await fill(page, 'from the wall’s left', '2968')
+  await saved(page)
+  await page.goto(`${HALL}/mark`)
+  await page.getByRole('tab', { name: 'Revisions' }).click()
+  await expect(page.getByTestId('issued-now')).toContainText('Since revision A')
+  await page.getByRole('button', { name: 'Issue revision B' }).click()
+  await expect(page.getByRole('alert')).toContainText('Write your name')
+  await page.getByLabel('Issued by').fill('Isla Brandt')
+  await page.getByLabel('Note').fill('8 to the right')
+  await page.getByRole('button', { name: 'Issue revision B' }).click()
+  await expect(page.getByTestId('issued-now')).toContainText('Revision B is what is planned now')
+  await saved(page)
+  await page.locator('[data-revision=B]').getByRole('button', { name: 'Compare with A' }).click()
+  await expect(page.getByTestId('difference')).toContainText('Departures centre line, upright moved 8 mm')
+  await expect(page.locator('[data-moved]')).not.toHaveCount(0)
+
+  const { log } = (await house.wall()).job
+  expect(log.at(-1)).toMatchObject({ kind: 'issued', revision: 'B', by: 'Isla Brandt', note: '8 to the right', frozen: expect.stringMatching(/^[0-9a-f]{64}$/) })
+  const texts = async (query: string) => (await pdfText(Buffer.from(await (await page.request.get(`/api${HALL}/${query}`)).body()))).flat().join(' ')
+  const sheet = await texts('sheet?format=pdf')
+  expect(sheet).toMatch(/Revision B · issued \d\d\.\d\d\.2026 by Isla Brandt/)
+  expect(sheet).not.toContain('DRAFT')
+  expect(await texts('sheet?format=pdf&revision=A')).toContain('Revision A · issued 16.11.2026 by Isla Brandt')
+  expect(await texts('sheet?format=pdf&revision=draft')).toContain('DRAFT')
+  expect(await texts('difference?from=A&to=B&format=pdf')).toContain('from revision A to revision B')
+  const changes = JSON.parse((await house.api(`${HALL}/difference?from=A&to=B&format=json`)).body)
+  const centre = changes.moved.find(({ id }: { id: string }) => id === 'departures-centre-x')
+  expect(centre.to.x - centre.from.x).toBeCloseTo(8, 6)
+  expect((await house.api(`${HALL}/sheet?revision=F`)).status).toBe(404)
+
+  // The same letter cannot be issued twice, nor what the server does not work out itself.
+  const frozen = JSON.parse((await house.api(`${HALL}/revisions/${log.at(-1).frozen}`)).body)
+  const post = (path: string, body: unknown) => house.api(`${HALL}/${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+  const again = await post('log', { id: 'again', at: '2026-11-26T09:00:00Z', by: 'Odd Varga', wall: 'ticket-hall', kind: 'issued', revision: 'B', frozen: frozen.id })
+  expect([again.status, again.body]).toEqual([422, expect.stringContaining('B was issued by Isla Brandt meanwhile')])
+  frozen.plan.arrays[0].positions[0].holes[0].x += 5
+  expect((await post('revisions', frozen)).body).toContain('is not the SHA-256 of what it says')
+  // A file with what was issued comes back as it went out; one in which that was changed is refused.
+  const out = (await house.api('/sites/holm-point/job')).body
+  const twin = JSON.parse(out)
+  twin.site.id = 'twin'
+  expect((await house.api('/sites/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(twin) })).status).toBe(201)
+  expect(JSON.parse((await house.api('/sites/twin/job')).body).walls[0].revisions.map(({ id }: { id: string }) => id)).toEqual(JSON.parse(out).walls[0].revisions.map(({ id }: { id: string }) => id))
+  twin.site.id = 'forged'
+  twin.walls[0].revisions[0].plan.arrays[0].positions[0].holes[0].x += 5
+  const forged = await house.api('/sites/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(twin) })
+  expect([forged.status, forged.body]).toEqual([422, expect.stringContaining('is not what was issued')])
+})
+
+test('a stop keeps a mark-out from being issued, until it is overridden by name; templates are as large as what they show', async ({ page, house }) => {
+  await page.goto('/sites/holm-point/walls/cafe/mark')
+  await page.getByRole('tab', { name: 'Revisions' }).click()
+  await expect(page.getByTestId('issue-blocked')).toContainText('against this plan')
+  await expect(page.getByRole('button', { name: 'Issue revision A' })).toBeDisabled()
+  await page.goto('/sites/holm-point/walls/cafe/hang')
+  await expect(page.getByTestId('not-issued')).toContainText('Nothing is issued yet')
+
+  const pdf = Buffer.from(await (await page.request.get(`/api${HALL}/templates?format=pdf&of=departures-r1c1&paper=a4`)).body())
+  const pages = await pdfText(pdf)
+  // A plate of 520 × 480 with its margins is more than one page of A4.
+  expect(pages.length).toBeGreaterThan(3)
+  for (const [n, texts] of pages.entries()) {
+    expect(texts.join(' ')).toContain('plate template, 1:1')
+    expect(texts.join(' ')).toContain(`Page ${n + 1} of ${pages.length} of this template`)
+    expect(texts.join(' ')).toContain('this bar is 100 mm long')
+  }
+  expect((await house.api(`${HALL}/templates?of=nothing`)).status).toBe(404)
 })

@@ -1,5 +1,8 @@
 import { expect, fill, HALL, saved, test } from './house'
 
+/** One dot, as PNG. */
+const PICTURE = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
 test('one hole at a time at the wall, with what the drill met, kept for good', async ({ page, house }) => {
@@ -25,7 +28,7 @@ test('one hole at a time at the wall, with what the drill met, kept for good', a
   await page.getByRole('button', { name: 'Miss' }).tap()
   // The answer comes at once: what moves, what fills the dead hole, how far a new one stays from it.
   await expect(page.getByTestId('answer')).toContainText('New ones stay 28.6 mm from it')
-  await page.getByRole('button', { name: 'Go on with this' }).tap()
+  await page.getByRole('button', { name: /^Go on/ }).tap()
   await expect(page.getByTestId('answer')).toHaveCount(0)
   await saved(page)
 
@@ -71,7 +74,7 @@ test('a hole that differs is answered without a connection: what moves is drawn 
   await expect(answer).toContainText('repair mortar')
   await expect(page.locator('[data-moved]')).toHaveCount(1)
   await house.start()
-  await page.getByRole('button', { name: 'Go on with this' }).click()
+  await page.getByRole('button', { name: 'Go on with this, as B' }).click()
   await expect(page.locator('[data-moved]')).toHaveCount(0)
   await saved(page)
   const { walls: [plan] } = JSON.parse((await house.api('/sites/ravel-sands/walls/arrivals/plan')).body)
@@ -105,4 +108,61 @@ test('a hole that is made stays where it is when its array is moved; what cannot
   await page.goto(`${HALL}/mount`)
   await expect(page.locator('[data-finding=hole-left-behind]')).toContainText('R1 C1 cannot keep to 4 holes that are made for it: its plate would have to stand')
   await expect(page.locator('[data-testid=elevation] [data-left-behind]')).toHaveCount(4)
+})
+
+test('the work is prepared and done step by step; what is missing is told to the planner', async ({ page, house }) => {
+  await page.addInitScript(() => localStorage.setItem('wide-trellis:name', 'Odd Varga'))
+  await page.goto(`${HALL}/hang`)
+  await page.getByRole('tab', { name: 'Prepare' }).tap()
+  const kit = page.locator('[data-kit="kit:people"]')
+  await expect(kit).toContainText('people who lift')
+  await page.locator('[data-kit^="kit:fastener-"]').getByRole('button', { name: 'is there' }).tap()
+  await expect(page.getByTestId('kit-count')).toContainText('1 of')
+  await page.locator('[data-kit="kit:detector"]').getByRole('button', { name: 'is missing' }).tap()
+  await expect(page.locator('[data-kit="kit:detector"]')).toContainText('Missing, told by Odd Varga')
+  await page.getByRole('tab', { name: 'Steps' }).tap()
+  await expect(page.getByTestId('step-title')).toHaveText('Power off, and proved dead')
+  for (const name of ['Done', 'Back', 'Next']) {
+    const { x, y, width, height } = (await page.getByRole('button', { name, exact: true }).boundingBox())!
+    expect(Math.min(width, height)).toBeGreaterThanOrEqual(48)
+    expect([x >= 0, x + width <= 390, y + height <= 844]).toEqual([true, true, true])
+  }
+  await page.getByTestId('photo').setInputFiles({ name: 'dead.png', mimeType: 'image/png', buffer: PICTURE })
+  await page.getByRole('button', { name: 'Done', exact: true }).tap()
+  await expect(page.getByTestId('step-title')).toHaveText('Try a screw by hand')
+  await page.locator('h1').click()
+  await page.keyboard.press('PageDown')
+  await expect(page.getByTestId('step-title')).toHaveText('Measure the unpacked displays')
+  await saved(page)
+  const { job } = await house.wall()
+  expect(job.log.filter(({ kind }: { kind: string }) => kind === 'step')).toMatchObject([
+    { step: expect.stringMatching(/^kit:fastener-/), done: true, by: 'Odd Varga' }, { step: 'kit:detector', done: false, note: expect.stringContaining('Detector') },
+    { step: 'check:power', done: false, photo: expect.stringMatching(/\.png$/) }, { step: 'check:power', done: true, photo: expect.stringMatching(/\.png$/) },
+  ])
+  const { walls: [plan] } = JSON.parse((await house.api(`${HALL}/plan`)).body)
+  expect(plan.findings.find(({ code }: { code: string }) => code === 'part-missing')).toMatchObject({ severity: 'caution', message: expect.stringContaining('Odd Varga has not at the wall') })
+  expect((await page.request.get(`/api${HALL}/kit?format=pdf`)).headers()['content-type']).toBe('application/pdf')
+})
+
+test('a second result for a hole is a correction, and named as one', async ({ page, house }) => {
+  await page.addInitScript(() => localStorage.setItem('wide-trellis:name', 'Odd Varga'))
+  await page.goto(`${HALL}/hang`)
+  await expect(page.getByTestId('hole-tape')).toHaveText('169 cm+ 2 mm')
+  await page.getByRole('button', { name: 'Hit' }).tap()
+  await expect(page.getByTestId('hole-name')).toHaveText('R1 C1 top 2')
+  await page.getByRole('button', { name: 'Back' }).tap()
+  await expect(page.getByTestId('corrects')).toContainText('corrects the one that is recorded')
+  await page.getByRole('button', { name: 'Else…' }).tap()
+  await page.getByRole('button', { name: 'Stripped' }).tap()
+  await expect(page.getByTestId('answer')).toBeVisible()
+  await page.getByRole('button', { name: 'Other ways' }).tap()
+  await page.getByRole('button', { name: 'Stop and ask' }).tap()
+  await expect(page.getByTestId('question')).toContainText('Odd Varga asks: R1 C1 top 1 stripped')
+  await saved(page)
+  const { job } = await house.wall()
+  const [hit, stripped, correction, asked] = job.log.slice(-4)
+  expect([hit, stripped, correction, asked]).toMatchObject([{ result: 'hit' }, { result: 'stripped' }, { kind: 'correction', corrects: hit.id, note: 'hit corrected to stripped' }, { kind: 'step', step: 'ask:departures-r1c1-top-1', done: false }])
+  await page.getByLabel('Answer').fill('Next slot, as planned anew')
+  await page.getByRole('button', { name: 'Answer' }).tap()
+  await expect(page.getByTestId('question')).toHaveCount(0)
 })
