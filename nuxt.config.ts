@@ -33,7 +33,7 @@ const ownFile = (name: string, path: string) => {
 const STAGE_FOLDERS = readdirSync(new URL('app/stages', import.meta.url), { withFileTypes: true }).filter(entry => entry.isDirectory()).map(({ name }) => `stages/${name}`)
 
 export default defineNuxtConfig({
-  modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint'],
+  modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt'],
   // Everything shown is worked out in the browser from one wall's data; there is nothing to render ahead.
   ssr: false,
   components: ['~/components', '~/drawing', '~/stages'].map(path => ({ path, pathPrefix: false })),
@@ -51,6 +51,8 @@ export default defineNuxtConfig({
     },
   },
   css: ['~/assets/main.css'],
+  // Which files there are is known to the service worker; the page need not ask for it.
+  experimental: { appManifest: false },
   compatibilityDate: '2026-01-01',
   nitro: { errorHandler: '~~/server/error.ts', rollupConfig: { output: { manualChunks: coreApart }, plugins: [ownFile('#worker', 'server/work/worker.ts')] } },
   vite: {
@@ -68,4 +70,28 @@ export default defineNuxtConfig({
     },
   },
   eslint: { config: { stylistic: { commaDangle: 'always-multiline', braceStyle: 'stroustrup' } } },
+  pwa: {
+    // A new version is offered, never forced in the middle of a day.
+    registerType: 'prompt',
+    manifest: {
+      name: 'Wide Trellis', short_name: 'Wide Trellis', description: 'Plan, mark out, drive and record wall-mounted displays.', lang: 'en', display: 'standalone', start_url: '/', background_color: '#f2ece0', theme_color: '#1d2624',
+      icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,woff2,svg}'],
+      maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+      // Every page is drawn from the same shell.
+      additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
+      navigateFallback: '/', navigateFallbackDenylist: [/^\/api\//],
+      cleanupOutdatedCaches: true,
+      runtimeCaching: [
+        // A picture is named by its content.
+        { urlPattern: /\/api\/sites\/[^/]+\/photos\/[^/]+$/, handler: 'CacheFirst', options: { cacheName: 'photographs', expiration: { maxEntries: 4_000 } } },
+        { urlPattern: ({ url }) => /^\/api\/sites\/[^/]+\/walls\/[^/]+\/(?:sheet|templates|kit|wiring)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: 'sheets', expiration: { maxEntries: 400 } } },
+        // Lists and what holds for all walls, as they were last; a wall itself is kept by the page.
+        { urlPattern: ({ url }) => /^\/api\/(?:sites(?:\/[^/]+)?|catalogue|rules)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: 'lists', expiration: { maxEntries: 400 } } },
+      ],
+    },
+    client: { installPrompt: false },
+  },
 })

@@ -2,6 +2,7 @@ import { liveQuery } from 'dexie'
 import { merge, same, type Wall } from '~~/core/job'
 import { noteSeen, wallKey, type Device, type ServerWall } from './device'
 import { frozenOfId, lastFrozen } from './frozen'
+import { hearWall } from './hearWall'
 import { useOutbox } from './useOutbox'
 
 export type SaveState = 'saved' | 'saving' | 'offline' | 'trouble' | 'full' | 'denied' | 'refused' | 'conflict'
@@ -140,7 +141,9 @@ export function useWallSync() {
     if (frozen && isOpen()) store.addFrozen(frozen)
   })
   const subscription = liveQuery(() => Promise.all([device.seen.get(key), device.designs.get(key), device.entries.where('key').equals(key).toArray()])).subscribe({ next: () => inTurn(refresh), error: () => {} })
+  const hush = id === '' ? () => {} : hearWall(device, site, id)
   onScopeDispose(() => {
+    hush()
     subscription.unsubscribe()
     clearTimeout(timer)
   })

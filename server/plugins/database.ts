@@ -1,5 +1,6 @@
 import { closeDatabase, startDatabase } from '../database/connection'
 import { DatabaseRefused } from '../database/refusal'
+import { endHearing } from '../events/hub'
 import { endWork } from '../work/pool'
 import { seedCatalogue, seedDemo } from '../demo'
 
@@ -16,6 +17,8 @@ export default defineNitroPlugin((nitro) => {
     console.error(error.message)
     process.exit(1)
   }
+  // Whoever listens would keep the server from ending.
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, endHearing)
   nitro.hooks.hook('close', async () => {
     await endWork()
     closeDatabase()

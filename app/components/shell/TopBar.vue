@@ -20,6 +20,7 @@ const id = useId()
       </template>
     </nav>
     <slot />
+    <NewVersion />
     <OutboxNote />
     <label :for="id" class="hidden text-xs text-on-bar-soft md:block">Your name</label>
     <input :id="id" v-model="name" class="hidden h-8 w-36 rounded border border-on-bar-soft bg-transparent px-2 text-sm md:block" autocomplete="name" maxlength="200">

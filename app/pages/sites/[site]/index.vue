@@ -52,9 +52,12 @@ async function create() {
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: site?.name ?? id }]" />
     <main class="mx-auto grid w-full max-w-5xl flex-1 gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]">
       <section>
-        <h1 class="mb-3 text-2xl font-bold">
-          {{ site?.name ?? id }}
-        </h1>
+        <div class="mb-3 flex flex-wrap items-start justify-between gap-3">
+          <h1 class="text-2xl font-bold">
+            {{ site?.name ?? id }}
+          </h1>
+          <TakeAlong v-if="site && site.walls.length > 0" :site="id" class="md:text-right" />
+        </div>
         <p v-if="failed" class="field-fault" role="alert">
           {{ failed }}
         </p>

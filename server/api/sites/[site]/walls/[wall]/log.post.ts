@@ -1,5 +1,6 @@
 import { LIMITS } from '../../../../../../core/job'
 import { database } from '../../../../../database/connection'
+import { tellWall } from '../../../../../events/hub'
 import { addEntries, addLogEntry } from '../../../../../repositories/log'
 import { now } from '../../../../../utils/author'
 import { validationError } from '../../../../../utils/apiError'
@@ -16,9 +17,12 @@ export default defineEventHandler(async (event) => {
   const { entries } = fieldsOf(body)
   if (entries === undefined) {
     const entry = addLogEntry(database(), site, wall, body, now())
+    tellWall(site, wall, { kind: 'log', entries: [entry] })
     setResponseStatus(event, 201)
     return entry
   }
   if (!Array.isArray(entries) || entries.length > LIMITS.entriesAtOnce) throw validationError([{ path: '$.entries', message: `must be a list of at most ${LIMITS.entriesAtOnce}` }])
-  return { results: addEntries(database(), site, wall, entries, now()) }
+  const results = addEntries(database(), site, wall, entries, now())
+  tellWall(site, wall, { kind: 'log', entries: results.flatMap(result => 'entry' in result ? [result.entry] : []) })
+  return { results }
 })

@@ -1,0 +1,11 @@
+<script setup lang="ts">
+/** A new version of the program, offered: what is open goes on with the one it began with until somebody says so. */
+const { $pwa } = useNuxtApp()
+const waits = computed(() => $pwa?.needRefresh === true)
+</script>
+
+<template>
+  <button v-if="waits" type="button" class="press !px-2" data-testid="new-version" @click="$pwa?.updateServiceWorker(true)">
+    New version: load it
+  </button>
+</template>

@@ -1,0 +1,31 @@
+import { EventEmitter } from 'node:events'
+import type { LogEntry } from '../../core/job'
+
+/** What happens to a wall, as it is told to everybody who has it open. */
+export type WallEvent = { kind: 'log', entries: LogEntry[] } | { kind: 'saved', version: number }
+
+const hub = new EventEmitter({ captureRejections: false })
+// Everybody at work listens; there is no number that would be too many by itself.
+hub.setMaxListeners(0)
+const nameOf = (site: string, wall: string) => `${site}/${wall}`
+const ENDED = 'ended'
+
+/** Tells everybody who has a wall open what happened to it; nothing where nothing did. */
+export function tellWall(site: string, wall: string, event: WallEvent): void {
+  if (event.kind === 'log' && event.entries.length === 0) return
+  hub.emit(nameOf(site, wall), event)
+}
+
+/** Hears what happens to a wall until it is ended. @returns what ends it */
+export function hearWall(site: string, wall: string, heard: (event: WallEvent) => void, ended: () => void): () => void {
+  const name = nameOf(site, wall)
+  hub.on(name, heard)
+  hub.once(ENDED, ended)
+  return () => {
+    hub.off(name, heard)
+    hub.off(ENDED, ended)
+  }
+}
+
+/** Ends all hearing, as the server ends: whoever heard asks again when it is back. */
+export const endHearing = (): void => void hub.emit(ENDED)

@@ -1,0 +1,135 @@
+import type { BrowserContext, Page } from '@playwright/test'
+import { brokenLink } from '../../core/log'
+import { expect, fill, HALL, saved, test, type House } from './house'
+
+/** One dot, as PNG. */
+const PICTURE = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+const person = (name: string) => ({ storageState: { cookies: [], origins: [] }, name })
+
+/** A browser of its own, in somebody's name. */
+async function device(page: Page, house: House, name: string): Promise<{ context: BrowserContext, page: Page }> {
+  const context = await page.context().browser()!.newContext({ baseURL: house.address, viewport: { width: 1280, height: 800 }, ...person(name) })
+  await context.addInitScript(name => localStorage.setItem('wide-trellis:name', name), name)
+  return { context, page: await context.newPage() }
+}
+
+test('a day without a signal: opened from nothing but the device, 60 results and three photographs, nothing lost and nothing twice', async ({ page, house }) => {
+  test.slow()
+  const odd = await device(page, house, 'Odd Varga')
+  await odd.page.goto('/sites/holm-point')
+  await odd.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await odd.page.reload()
+  await odd.page.getByRole('button', { name: 'Take along' }).click()
+  await expect(odd.page.getByTestId('taken')).toContainText('2 walls')
+  await expect(odd.page.getByTestId('taken')).toContainText('MB')
+  await odd.page.close()
+
+  await odd.context.setOffline(true)
+  let wall = await odd.context.newPage()
+  await wall.goto(`${HALL}/hang`)
+  await expect(wall.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
+  for (let n = 0; n < 20; n++) {
+    await wall.keyboard.press('h')
+    await expect(wall.getByText(`${n + 1} made`)).toBeVisible()
+  }
+  // Another device goes on meanwhile, with a signal.
+  const isla = await device(page, house, 'Isla Brandt')
+  await isla.page.goto(`${HALL}/hang`)
+  await isla.page.getByRole('tab', { name: 'Steps' }).click()
+  for (let n = 0; n < 4; n++) {
+    await expect(isla.page.getByTestId('step-count')).toContainText(`${n} done`)
+    await isla.page.getByRole('button', { name: 'Done', exact: true }).click()
+  }
+  await saved(isla.page)
+
+  // Closed and opened again, still from the device alone.
+  await wall.close()
+  wall = await odd.context.newPage()
+  await wall.goto(`${HALL}/hang`)
+  await expect(wall.getByText('20 made')).toBeVisible()
+  for (let n = 20; n < 36; n++) {
+    await wall.keyboard.press('h')
+    await expect(wall.getByText(`${n + 1} made`)).toBeVisible()
+  }
+  await wall.getByRole('tab', { name: 'Steps' }).click()
+  await expect(wall.getByTestId('step-count')).toContainText('0 done')
+  for (let n = 0; n < 24; n++) {
+    if (n < 3) {
+      await wall.getByTestId('photo').setInputFiles({ name: `${n}.png`, mimeType: 'image/png', buffer: Buffer.concat([PICTURE, Buffer.from([n])]) })
+      await expect(wall.getByAltText('Photograph of this step')).toBeVisible()
+    }
+    await wall.keyboard.press('d')
+    await expect(wall.getByTestId('step-count')).toContainText(`${n + 1} done`)
+  }
+  await expect(wall.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
+
+  await odd.context.setOffline(false)
+  await saved(wall)
+  const { log } = JSON.parse((await house.api('/sites/holm-point/job')).body)
+  const of = (by: string, kind: string) => log.filter((entry: { by: string, kind: string }) => entry.by === by && entry.kind === kind)
+  expect(of('Odd Varga', 'hole')).toHaveLength(36)
+  expect(of('Odd Varga', 'step').filter(({ done }: { done: boolean }) => done)).toHaveLength(24)
+  expect(of('Isla Brandt', 'step')).toHaveLength(4)
+  expect(new Set(log.map(({ id }: { id: string }) => id)).size).toBe(log.length)
+  expect(brokenLink(log)).toBeUndefined()
+  const photos = new Set(of('Odd Varga', 'step').flatMap(({ photo }: { photo?: string }) => photo ?? []))
+  expect(photos.size).toBe(3)
+  for (const photo of photos) expect((await house.api(`/sites/holm-point/photos/${String(photo)}`)).status).toBe(200)
+  // What each recorded stands in the order in which he recorded it.
+  expect(of('Odd Varga', 'hole').map(({ at }: { at: string }) => at)).toEqual(of('Odd Varga', 'hole').map(({ at }: { at: string }) => at).sort())
+  // The other sees all of it without asking.
+  await isla.page.getByRole('tab', { name: 'Holes' }).click()
+  await expect(isla.page.getByText('36 made')).toBeVisible()
+  await odd.context.close()
+  await isla.context.close()
+})
+
+test('two crews on one wall see each other’s holes within two seconds', async ({ page, house }) => {
+  const [odd, isla] = [await device(page, house, 'Odd Varga'), await device(page, house, 'Isla Brandt')]
+  for (const each of [odd, isla]) {
+    await each.page.goto(`${HALL}/hang`)
+    await expect(each.page.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
+  }
+  await odd.page.keyboard.press('h')
+  await expect(isla.page.getByTestId('hole-record')).toContainText('Odd Varga', { timeout: 2_000 })
+  await isla.page.keyboard.press('ArrowRight')
+  await isla.page.keyboard.press('h')
+  await expect(odd.page.getByTestId('hole-record')).toContainText('Isla Brandt', { timeout: 2_000 })
+  await saved(odd.page)
+  await odd.context.close()
+  await isla.context.close()
+})
+
+test('a revision that was issued while a device was away is shown before anything more is drilled, made holes first', async ({ page, house }) => {
+  const odd = await device(page, house, 'Odd Varga')
+  await odd.page.goto(`${HALL}/hang`)
+  await expect(odd.page.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
+  await odd.page.keyboard.press('h')
+  await expect(odd.page.getByText('1 made')).toBeVisible()
+  await saved(odd.page)
+  await odd.context.setOffline(true)
+  await odd.page.keyboard.press('h')
+  await expect(odd.page.getByText('2 made')).toBeVisible()
+  await expect(odd.page.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
+
+  const isla = await device(page, house, 'Isla Brandt')
+  await isla.page.goto(`${HALL}/arrange`)
+  await fill(isla.page, 'from the wall’s left', '2966')
+  await saved(isla.page)
+  await isla.page.goto(`${HALL}/mark`)
+  await isla.page.getByRole('tab', { name: 'Revisions' }).click()
+  await isla.page.getByRole('button', { name: 'Issue revision B' }).click()
+  await expect(isla.page.getByTestId('issued-now')).toContainText('Revision B')
+  await saved(isla.page)
+
+  await odd.context.setOffline(false)
+  await expect(odd.page.getByTestId('revision-changed')).toContainText('Revision B was issued')
+  await expect(odd.page.getByTestId('revision-changed')).toContainText('You worked from A')
+  await odd.page.getByRole('button', { name: 'Work from B' }).click()
+  await expect(odd.page.getByText('revision B, hole')).toBeVisible()
+  await saved(odd.page)
+  const { job } = await house.wall()
+  expect(job.log.filter(({ kind }: { kind: string }) => kind === 'hole')).toHaveLength(2)
+  await odd.context.close()
+  await isla.context.close()
+})
