@@ -18,7 +18,7 @@ import { substrateOf, type Substrate } from './substrate'
 import { tightLifts, type TightLift } from './lifting'
 import { holesOnSolid, type HolePlace } from './holes'
 import { zonesOf } from './zones'
-import { leastHoles, placeLeast, standingArray, standingHoles } from './leastChange'
+import { leastHoles, placeLeast, standingArray, standingHoles, unmoved } from './leastChange'
 import { mountModels, sameUse } from './models'
 import { barredFor, choiceFor, placePlates, type Placing } from './placing'
 import type { Hole, MountedCell, Position } from './position'
@@ -75,13 +75,13 @@ function numbered(places: (HolePlace & { y: number })[], id: string, { array, wa
   })
 }
 
-/** The holes of a plate that is as it was issued, with as little moved as can be; undefined where it was not, or cannot be held so. */
+/** The holes of a plate that is as it was issued, with as little moved as can be; where it cannot be held so they stay, and it is said what they miss. Undefined where it was not issued. */
 function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] | undefined {
   const issued = standingArray(array, built)?.plateOf(idOf(array, cell))
   if (!issued) return undefined
   const mount = mountOf(cell)
   const holes = standingHoles(array, cell, mount, issued, built)
-  const seated = leastHoles(substrate, mount, centre, holes)
+  const seated = leastHoles(substrate, mount, centre, holes) ?? unmoved(mount, centre, holes, substrate)
   if (!seated) return undefined
   const fastener = fastenerOf(array, catalogue)
   const drilling = pilotOf(fastener, wall, mount.plate.thickness, units)

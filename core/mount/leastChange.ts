@@ -57,6 +57,15 @@ export function leastHoles(substrate: Substrate, mount: Mount, centre: Point, ho
   return filled.every(each => each !== undefined) ? filled.flat() : undefined
 }
 
+/** The holes of a plate where they are, with what each meets there; undefined where one of them is under no slot any more, or there are too few. */
+export function unmoved({ plate, needs }: Mount, centre: Point, holes: StandingHole[], substrate: Substrate): SeatedHole[] | undefined {
+  const placed = holes.flatMap(({ id, row, x, y }): SeatedHole[] => {
+    const slot = plate.slots.findIndex(each => each.row === row && liesIn({ from: centre.x + each.x1 - SAME, to: centre.x + each.x2 + SAME }, x) && Math.abs(centre.y + each.y - y) < 5)
+    return slot < 0 ? [] : [{ id, row, slot, x, y, ...substrate.at(x, y), stays: true }]
+  })
+  return placed.length === holes.length && placed.length === needs.members * needs.rows.length ? placed : undefined
+}
+
 /** What a plate costs at a place along the wall. */
 const costAt = (substrate: Substrate, mount: Mount, y: number, issued: IssuedPlate | undefined, holes: StandingHole[]) => memoize((x: number): Cost => {
   const moves = issued && Math.hypot(x - issued.centre.x, y - issued.centre.y) > SAME ? 1 : 0

@@ -23,7 +23,7 @@ test('a plate put by hand is told by how much it misses, with its cure, its reas
   await saved(page)
   const [array] = (await house.wall()).job.walls[0].arrays
   expect(array.plates).toEqual([{ row: 1, column: 1, lateralShift: expect.closeTo(-7.9, 1), reason: 'conduit to the right' }])
-  const sheet = await house.api(`${HALL}/sheet?paper=a3&format=svg`)
+  const sheet = await house.api(`${HALL}/sheet?paper=a3&format=svg&revision=draft`)
   expect(sheet.body).toContain('conduit to the right')
 
   await page.getByRole('button', { name: 'Let it be worked out' }).click()
@@ -174,7 +174,7 @@ test('a stop is taken on by a named person with a reason, and can stand again', 
   await saved(page)
   const plan = JSON.parse((await house.api(`${HALL}/plan`)).body)
   expect(plan.walls[0].findings.filter(({ overridden }: { overridden?: object }) => overridden)).toMatchObject([{ severity: 'caution', overridden: { by: 'Isla Brand' } }])
-  expect((await house.api(`${HALL}/sheet?paper=a3&format=svg`)).body).toContain('Stop overridden by Isla Brand')
+  expect((await house.api(`${HALL}/sheet?paper=a3&format=svg&revision=draft`)).body).toContain('Stop overridden by Isla Brand')
   // It is in the log: an undo takes back edits, and never this.
   await page.locator('h1').click()
   await page.keyboard.press('Control+z')

@@ -60,7 +60,9 @@ test('a broken file is refused with every fault by its path, and keeps nothing',
 })
 
 test('the command line prints the same plan as the server', async ({ house }) => {
-  const { stdout } = await promisify(execFile)('npm', ['run', '-s', 'wt', '--', 'plan', 'demo/holm-point.json'], { maxBuffer: 1e8 })
+  const file = join(house.data, 'out.json')
+  writeFileSync(file, (await house.api('/sites/holm-point/job')).body)
+  const { stdout } = await promisify(execFile)('npm', ['run', '-s', 'wt', '--', 'plan', file], { maxBuffer: 1e8 })
   const printed = JSON.parse(stdout)
   expect(printed).toMatchObject({ format: 'wide-trellis-plan', version: 1 })
   expect(JSON.parse((await house.api(`${HALL}/plan`)).body).walls[0]).toEqual(printed.walls[0])

@@ -102,7 +102,7 @@ watch(steps, (list) => {
           {{ step.label }}
         </h1>
         <p class="flex items-center gap-2 text-sm text-ink-soft">
-          <button v-if="canSpeak" type="button" class="press !px-2" :aria-pressed="speaks" aria-label="Read the next figure aloud" @click="speaks = !speaks">
+          <button v-if="canSpeak" type="button" class="press !px-2" :aria-pressed="speaks" aria-label="Read figures aloud" @click="speaks = !speaks">
             <component :is="speaks ? Volume2 : VolumeOff" class="size-5" aria-hidden="true" />
           </button>
           revision {{ issued?.revision }}, hole {{ index + 1 }} of {{ steps.length }}, {{ made }} made
