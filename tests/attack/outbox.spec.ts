@@ -11,6 +11,9 @@ test('two tabs without a connection lose nothing: what each recorded and changed
   await page.getByRole('button', { name: 'Hit' }).click()
   await other.getByRole('button', { name: 'Next' }).click()
   await other.getByRole('button', { name: 'Hit' }).click()
+  // The hole that the other tab has recorded is recorded here too; the next one is not.
+  await expect(page.getByTestId('corrects')).toBeVisible()
+  await page.getByRole('button', { name: 'Next' }).click()
   await page.getByRole('button', { name: 'Hit' }).click()
   await other.getByRole('link', { name: /^Arrange/ }).click()
   await fill(other, 'Gap across', '0.9')

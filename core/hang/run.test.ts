@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest'
+import { demoWall } from '../../tests/fixtures/demo'
+import { exampleJob } from '../../tests/fixtures/job'
+import type { Job } from '../job'
+import { asBuilt, type LogEntry } from '../log'
+import { contextOf, planWall } from '../plan'
+import { tapeReading, textToString } from '../units'
+import { kitOf, presetsOf, runOf } from './index'
+
+function of(job: Job, log: LogEntry[] = job.log) {
+  const [wall] = job.walls
+  const plan = planWall(wall!, contextOf(job), asBuilt(log, wall!))
+  return { wall: wall!, ...plan, catalogue: job.catalogue, rules: contextOf(job).rules, units: 'metric' as const }
+}
+const told = (text: Parameters<typeof textToString>[0]) => textToString(text, 'metric')
+
+describe('parts and tools', () => {
+  const kit = (job: Job, log?: LogEntry[]) => new Map(kitOf(of(job, log)).map(item => [item.id, item]))
+
+  it('are counted out of the plan, with one in ten more of what is lost', () => {
+    const items = kit(exampleJob())
+    expect(items.get('kit:fastener-lag')).toMatchObject({ count: 24, spare: 3, group: 'fasteners' })
+    expect(items.get('kit:mount-m1')).toMatchObject({ count: 6 })
+    expect(items.get('kit:display-d46')).toMatchObject({ count: 6 })
+    expect(told(items.get('kit:bit-6.5')!.why)).toBe('24 holes, the deepest 74: mark that on the bit.')
+    // 21.5 kg with its middle above the shoulder: two lift.
+    expect(items.get('kit:people')).toMatchObject({ count: 2 })
+    expect(items.has('kit:lift-aid')).toBe(false)
+  })
+
+  it('leave out fasteners of holes that are made', () => {
+    const job = exampleJob()
+    const hole = of(job).arrays[0]!.positions[0]!.holes![0]!
+    expect(kit(job, [{ id: 'l1', at: '2026-11-20T09:00:00Z', by: 'Odd', wall: 'w1', kind: 'hole', hole: hole.id, x: hole.x, y: hole.y, result: 'hit' }]).get('kit:fastener-lag')!.count).toBe(23)
+  })
+
+  it('have rails, boxes and cables where there are any, and nothing where nothing is hung', () => {
+    const { job, wall } = demoWall('holm-point', 'ticket-hall')
+    const groups = new Set([...kit({ ...job, walls: [wall] }).values()].map(({ group }) => group))
+    expect([...groups]).toEqual(expect.arrayContaining(['tools', 'bits', 'fasteners', 'mounts', 'displays', 'cables', 'access']))
+    const bare = exampleJob()
+    bare.walls[0]!.arrays = []
+    expect(kitOf(of(bare))).toEqual([])
+    const railed = exampleJob()
+    Object.assign(railed.walls[0]!.arrays[0]!, { carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 } })
+    expect([...kit(railed).keys()].some(id => id.startsWith('kit:strip-rail'))).toBe(true)
+  })
+})
+
+describe('the run of work', () => {
+  const kinds = (job: Job) => runOf(of(job)).map(({ kind }) => kind)
+
+  it('goes from the checks to the last lock: holes before plates, plates checked before anything is lifted', () => {
+    const run = runOf(of(exampleJob()))
+    const order = [...new Set(run.map(({ kind }) => kind))]
+    expect(order).toEqual(['check', 'drill', 'plates', 'level', 'preset', 'uprights', 'hang'])
+    expect(new Set(run.map(({ id }) => id)).size).toBe(run.length)
+    const drill = run.filter(({ kind }) => kind === 'drill')
+    expect(drill.flatMap(({ holes }) => holes)).toHaveLength(24)
+    expect(drill.map(({ title }) => told(title))).toEqual(['Drill the top holes of row 1', 'Drill the bottom holes of row 1', 'Drill the top holes of row 2', 'Drill the bottom holes of row 2'])
+    expect(run.filter(({ kind }) => kind === 'hang').map(({ hangs }) => hangs)).toEqual(of(exampleJob()).hanging[0]!.steps.map(({ screen }) => screen))
+    expect(run.every(({ why, does }) => told(why).length > 0 && does.length > 0)).toBe(true)
+  })
+
+  it('lets cables in before the plates, and sets wind locks last where the mount has them', () => {
+    const { job, wall } = demoWall('holm-point', 'ticket-hall')
+    const order = kinds({ ...job, walls: [wall] })
+    expect(order.lastIndexOf('cable')).toBeLessThan(order.indexOf('plates'))
+    const windy = exampleJob()
+    windy.catalogue.mounts[0]!.secures = ['wind-lock', 'safety-wire']
+    const run = runOf(of(windy))
+    expect(run.at(-1)!.kind).toBe('secure')
+    expect(run.filter(({ kind }) => kind === 'hang').every(({ does }) => told(does.at(-1)!).includes('safety wire'))).toBe(true)
+  })
+
+  it('presets upper rows up and lower rows down, within the travel that there is', () => {
+    expect([presetsOf(1, { height: 12 }), presetsOf(2, { height: 12 }), presetsOf(3, { height: 12 }), presetsOf(5, { height: 3 }), presetsOf(3, undefined)]).toEqual([[0], [1, -1], [2, 0, -2], [3, 1.5, 0, -1.5, -3], [0, 0, -0]])
+  })
+
+  it('is empty where there is nothing to hang', () => {
+    const bare = exampleJob()
+    bare.walls[0]!.arrays = []
+    expect(runOf(of(bare))).toEqual([])
+  })
+})
+
+describe('a figure on the tape', () => {
+  it('is the nearest whole figure and the rest, of the figure as it is printed', () => {
+    const metric = (mm: number) => Object.values(tapeReading(mm, 'metric', {})).join(' ').trim()
+    const imperial = (mm: number) => Object.values(tapeReading(mm, 'imperial', {})).join(' ').trim()
+    expect([metric(1903), metric(1907), metric(1900), metric(1902.6), metric(-3)]).toEqual(['190 cm + 3 mm', '191 cm − 3 mm', '190 cm', '190 cm + 3 mm', '0 cm − 3 mm'])
+    expect([imperial(1903.4), imperial(25.4), imperial(1830)]).toEqual(['75" − 1/16"', '1"', '72" + 1/16"'])
+  })
+})
