@@ -3,6 +3,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { startServer, untilAnswering } from '../scripts/house.mjs'
 import { findChromium } from '../scripts/chromium.mjs'
+
 const port = '4377'
 const server = startServer({ PORT: port, WT_DATA: mkdtempSync(`${tmpdir()}/wt-`), WT_DEMO: '1' }, 'pipe')
 process.on('exit', () => server.kill('SIGKILL'))

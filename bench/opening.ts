@@ -40,3 +40,33 @@ export async function opening(address: string): Promise<Row[]> {
     await browser.close()
   }
 }
+
+/** How long a wall takes to open from nothing but the device, with the server out of reach. */
+export async function openingOffline(address: string): Promise<Row[]> {
+  const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_FLAGS })
+  const path = `${address}/sites/holm-point/walls/ticket-hall/hang`
+  try {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+    const first = await context.newPage()
+    await first.goto(path)
+    await first.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+    await first.getByTestId('hole-name').waitFor()
+    await first.reload()
+    await first.getByTestId('hole-name').waitFor()
+    await first.close()
+    await context.setOffline(true)
+    const times: number[] = []
+    for (let run = 0; run < RUNS; run++) {
+      const page = await context.newPage()
+      const began = performance.now()
+      await page.goto(path)
+      await page.getByTestId('hole-name').waitFor()
+      times.push(performance.now() - began)
+      await page.close()
+    }
+    return [atMost('A wall opened without a connection, to its current hole, median', times.sort((a, b) => a - b)[Math.floor(RUNS / 2)]!, 1_000, 'ms')]
+  }
+  finally {
+    await browser.close()
+  }
+}

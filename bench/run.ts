@@ -2,7 +2,8 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer, untilAnswering } from '../scripts/house.mjs'
-import { opening } from './opening'
+import { answering } from './answering'
+import { opening, openingOffline } from './opening'
 import { frames } from './frames'
 import { heavyRequests, refusals, type Asked } from './heavy'
 import { framingStudy, worldsStudy } from './framing'
@@ -34,7 +35,8 @@ const rows = [
   ...await placing(),
   ...await fusing(),
   ...await wiring(),
-  ...await onServer(async ({ address }) => [...await opening(address), ...await frames(address), ...await serving(address)]),
+  ...await answering(),
+  ...await onServer(async ({ address }) => [...await opening(address), ...await openingOffline(address), ...await frames(address), ...await serving(address)]),
   ...await onServer(async asked => [...await heavyRequests(asked), ...await refusals(asked)]),
   ...await kills(50, 30),
   ...spoiltJobs(20_000),

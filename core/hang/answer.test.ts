@@ -5,6 +5,7 @@ import { demoWall } from '../../tests/fixtures/demo'
 import { fillFor, keepOffOf } from '../fastening'
 import { asBuilt, HOLE_RESULTS, type LogEntry } from '../log'
 import { contextOf, planWall } from '../plan'
+import { withFrozen } from '../revision'
 import { changeBetween, deadHoles } from './index'
 
 const entry = (n: number, wall: string, hole: string, at: { x: number, y: number }, result: typeof HOLE_RESULTS[number]): LogEntry => ({ id: `l${n}`, at: '2026-11-12T09:00:00Z', by: 'Isla Brand', wall, kind: 'hole', hole, x: at.x, y: at.y, result })
@@ -55,9 +56,12 @@ describe('what a result changes', () => {
     const WALLS = [['ravel-sands', 'arrivals'], ['stennick', 'departures-row'], ['holm-point', 'ticket-hall']] as const
     let differed = 0
     fc.assert(fc.property(fc.constantFrom(...WALLS), fc.array(fc.record({ pick: fc.nat(40), result: fc.constantFrom(...HOLE_RESULTS) }), { minLength: 1, maxLength: 5 }), ([site, id], results) => {
-      const { job, wall } = demoWall(site, id)
+      // As they were issued: each then moves as little as it can.
+      const job = withFrozen(demoWall(site, id).job)
+      const wall = job.walls.find(each => each.id === id)!
       let log = job.log
       let plan = planWall(wall, contextOf(job), asBuilt(log, wall))
+      expect(plan.change).toBeDefined()
       for (const [n, { pick, result }] of results.entries()) {
         const open = plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).filter(({ made }) => !made)
         const hole = open[pick % Math.max(open.length, 1)]
@@ -67,6 +71,12 @@ describe('what a result changes', () => {
         if (result !== 'hit') differed++
       }
       const built = asBuilt(log, wall)
+      const issued = new Map(built.issued!.arrays.flatMap(({ plates }) => plates.flatMap(({ holes }) => holes.map(hole => [hole.id, hole] as const))))
+      for (const { hole, from, to } of plan.change!.marks) {
+        // What moved is not made, and where it was it could not stay: it is dead, too near to one, or its plate had to move.
+        expect(built.holes.some(made => made.hole === hole && made.result === 'hit' && Math.hypot(made.x - to.x, made.y - to.y) > 1.01)).toBe(false)
+        expect([from.x, from.y]).toEqual([issued.get(hole)!.x, issued.get(hole)!.y])
+      }
       const positions = plan.arrays.flatMap(array => array.positions)
       const holes = positions.flatMap(position => (position.holes ?? []).map(hole => ({ ...hole, held: position.plate!.held })))
       for (const { hole, x, y } of built.holes.filter(({ result }) => result === 'hit')) {

@@ -84,26 +84,53 @@ const costUp = (held: Interval[], issued: IssuedPlate | undefined, open: number,
 }
 
 /** One plate on its line: where it is while nothing is shifted, how far it slides, and what places cost. */
-interface Mover extends Omit<Link, 'range'> { nominal: number, travel: number, line: number }
+interface Mover extends Omit<Link, 'range'> { nominal: number, travel: number, line: number, issued?: number }
 
 const within = ({ nominal, travel }: Mover, shift: number): Interval => ({ from: nominal + shift - travel, to: nominal + shift + travel })
+
+/** Parts of a line that cannot touch each other whatever they do, and so are placed by themselves. */
+function partsOf(line: number[], movers: Mover[]): number[][] {
+  const parts: number[][] = []
+  line.forEach((n, k) => {
+    const [mover, before] = [movers[n]!, k > 0 ? movers[line[k - 1]!]! : undefined]
+    if (!before || mover.nominal - before.nominal - before.half - mover.half >= mover.travel + before.travel) parts.push([n])
+    else parts.at(-1)!.push(n)
+  })
+  return parts
+}
+
+/** What a part costs where it was issued, where it can all stay there and be held; undefined where it cannot. */
+function stays(part: Link[], issued: (number | undefined)[]): { cost: Cost, at: number[] } | undefined {
+  let cost = FREE
+  for (const [n, { range, barred, half, cost: costOf }] of part.entries()) {
+    const [at, before] = [issued[n], n > 0 ? issued[n - 1] : undefined]
+    if (at === undefined || !liesIn(range, at) || barred.some(({ from, to }) => at > from + SAME && at < to - SAME)) return undefined
+    if (before !== undefined && at - before < half + part[n - 1]!.half - SAME) return undefined
+    const own = costOf(at)
+    if (own[0]! + own[1]! > 0) return undefined
+    cost = plus(cost, own)
+  }
+  return { cost, at: issued as number[] }
+}
 
 /** The places of plates along one axis that change least; of shifts of the whole array that change as little, the one nearest to that which was issued. */
 function moveLeast(movers: Mover[], tolerance: number, issuedShift: number): { shift: number, at: number[] } {
   const lines = [...new Set(movers.map(({ line }) => line))].map(line => movers.flatMap((mover, n) => mover.line === line ? [n] : []).sort((a, b) => movers[a]!.nominal - movers[b]!.nominal))
+  const parts = lines.flatMap(line => partsOf(line, movers))
   const solveAt = (shift: number) => {
     const at = movers.map(() => 0)
     let cost = FREE
-    for (const line of lines) {
-      const links = line.map((n): Link => ({ ...movers[n]!, range: within(movers[n]!, shift) }))
-      const together = cheapestChain(links)
+    for (const part of parts) {
+      const links = part.map((n): Link => ({ ...movers[n]!, range: within(movers[n]!, shift) }))
+      const together = stays(links, part.map(n => movers[n]!.issued)) ?? cheapestChain(links)
       const solved = together ? [together] : links.map(link => cheapestChain([link])!)
       cost = solved.reduce((sum, each) => plus(sum, each.cost), cost)
-      solved.flatMap(each => each.at).forEach((x, i) => { at[line[i]!] = x })
+      solved.flatMap(each => each.at).forEach((x, i) => { at[part[i]!] = x })
     }
     return { shift, at, cost }
   }
-  const shifts = Array.from({ length: 2 * Math.floor(tolerance + 1e-9) + 1 }, (_, n) => n - Math.floor(tolerance + 1e-9)).sort((a, b) => Math.abs(a - issuedShift) - Math.abs(b - issuedShift))
+  const most = Math.floor(tolerance + 1e-9)
+  const shifts = Array.from({ length: 2 * most + 1 }, (_, n) => n - most).sort((a, b) => Math.abs(a - issuedShift) - Math.abs(b - issuedShift))
   let best = solveAt(issuedShift)
   for (const shift of shifts) {
     // Where all is held and no plate moves, another shift could move no fewer marks.
@@ -139,7 +166,7 @@ export function placeLeast(array: ScreenArray, cells: Cell[], mountOf: (cell: Ce
     const reach = { from: nominal - travel - tolerance.y, to: nominal + travel + tolerance.y }
     const held = holdingPlaces(requirementsNear(requirements, reach), reach)
     const barred = barredByPin(pins[n]?.y, nominal, travel + tolerance.y)
-    return { nominal, travel, line: cell.column, half: mount.plate.height / 2, barred, breaks: breaksOf([issued[n]?.centre.y, ...held.flatMap(({ from, to }) => [from, to])]), cost: memoize(costUp(held, issued[n], holes[n]!.filter(({ fixed }) => !fixed).length, requirements.length > 0)) }
+    return { nominal, travel, ...issued[n] && { issued: issued[n].centre.y }, line: cell.column, half: mount.plate.height / 2, barred, breaks: breaksOf([issued[n]?.centre.y, ...held.flatMap(({ from, to }) => [from, to])]), cost: memoize(costUp(held, issued[n], holes[n]!.filter(({ fixed }) => !fixed).length, requirements.length > 0)) }
   }), tolerance.y, standing.shift.y)
 
   const along = moveLeast(cells.map((cell, n): Mover => {
@@ -150,7 +177,7 @@ export function placeLeast(array: ScreenArray, cells: Cell[], mountOf: (cell: Ce
     const reach = { from: nominal - travel - tolerance.x, to: nominal + travel + tolerance.x }
     const seats = substrate.seats(mount, y)
     return {
-      nominal, travel, line: cell.row, half: mount.plate.width / 2, barred: [...barredFor(wall, mount, y), ...barredByPin(pins[n]?.x, nominal, travel + tolerance.x)],
+      nominal, travel, ...issued[n] && { issued: issued[n].centre.x }, line: cell.row, half: mount.plate.width / 2, barred: [...barredFor(wall, mount, y), ...barredByPin(pins[n]?.x, nominal, travel + tolerance.x)],
       breaks: breaksOf([issued[n]?.centre.x, ...seatBreaks(seats, bySeat(seats, holes[n]!), reach)]), cost: costAt(substrate, mount, y, issued[n], holes[n]!),
     }
   }), tolerance.x, standing.shift.x)

@@ -50,9 +50,11 @@ test('one hole at a time at the wall, with what the drill met, kept for good', a
 
   await page.setViewportSize({ width: 1280, height: 800 })
   await expect(page.locator('[data-hole=departures-r1c1-top-1]')).toHaveAttribute('data-state', 'hit')
-  // It is planned elsewhere now; where it missed it is drawn as what serves nothing.
-  await expect(page.locator('[data-hole=departures-r1c1-top-2]')).not.toHaveAttribute('data-state', 'miss')
-  await expect(page.locator('[data-testid=elevation] [data-left-behind]')).not.toHaveCount(0)
+  // Nothing holds that plate any more: its marks stay, and it is said what they miss.
+  await expect(page.locator('[data-hole=departures-r1c1-top-2]')).toHaveAttribute('data-state', 'miss')
+  const { walls: [plan] } = JSON.parse((await house.api(`${HALL}/plan`)).body)
+  expect([plan.change.marks, plan.arrays[0].positions[0].mount.held]).toEqual([0, false])
+  expect(plan.findings.filter(({ severity, code }: { severity: string, code: string }) => severity === 'stop' && code === 'hole-missed')).toHaveLength(1)
 })
 
 test('a hole that differs is answered without a connection: what moves is drawn over what was, and made holes stay', async ({ page, house }) => {

@@ -14,7 +14,7 @@ const store = useWallStore()
 const { plan, steps, drilled, findings } = useWallPlan()
 const { show, suffix, bit, system, precision } = useUnits()
 const { name } = usePreferences()
-const { open: answering, ask, close } = useAnswer()
+const { open: answering, change, ask, close } = useAnswer()
 const { speaks, canSpeak, speak } = useSpeech()
 const note = ref('')
 const fault = ref('')
@@ -102,10 +102,10 @@ watch(steps, (list) => {
           {{ step.label }}
         </h1>
         <p class="flex items-center gap-2 text-sm text-ink-soft">
-          <button v-if="canSpeak" type="button" class="press !px-2" :aria-pressed="speaks" aria-label="Read figures aloud" @click="speaks = !speaks">
+          <button v-if="canSpeak" type="button" class="press !px-2 max-md:!min-h-12" :aria-pressed="speaks" aria-label="Read figures aloud" @click="speaks = !speaks">
             <component :is="speaks ? Volume2 : VolumeOff" class="size-5" aria-hidden="true" />
           </button>
-          revision {{ issued?.revision }}, hole {{ index + 1 }} of {{ steps.length }}, {{ made }} made
+          revision {{ issued?.revision }}, {{ index + 1 }} of {{ steps.length }}, {{ made }} made
         </p>
       </header>
       <QuestionCard />
@@ -157,9 +157,11 @@ watch(steps, (list) => {
       <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photograph of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
       <AnswerCard />
       <FindingList v-if="warnings.length && !answering" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
-      <div v-if="!answering" class="min-h-0 flex-1 py-2 md:hidden">
-        <RowTape v-if="row" :marks="row.marks" :current="step.hole.id" class="h-9" />
-        <HoleLocator :current="step.hole.id" />
+      <div class="flex min-h-0 flex-1 flex-col py-1 md:hidden">
+        <RowTape v-if="row && !answering" :marks="row.marks" :current="step.hole.id" class="h-9 shrink-0" />
+        <div class="min-h-0 flex-1">
+          <HoleLocator :current="step.hole.id" :moves="answering ? change?.marks : undefined" />
+        </div>
       </div>
       <div class="hidden flex-1 md:block" />
       <!-- What follows is answered before the next hole is. -->
@@ -176,7 +178,7 @@ watch(steps, (list) => {
           </FieldFrame>
         </div>
         <ResultButtons :corrects="done?.result" @record="record" />
-        <PhotoButton class="mt-2 md:hidden" :site="store.site" :label="picture ? 'Photograph taken; it goes with the result' : 'Photograph of this hole'" @taken="picture = $event" />
+        <PhotoButton class="mt-2 md:hidden [&_label]:!min-h-12" :site="store.site" :label="picture ? 'Photograph taken; it goes with the result' : 'Photograph of this hole'" @taken="picture = $event" />
       </template>
       <BackNext class="mt-2" :first="index === 0" :last="index === steps.length - 1" @go="go" />
     </template>

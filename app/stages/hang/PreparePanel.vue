@@ -40,7 +40,7 @@ const print = computed(() => `/api/sites/${store.site}/walls/${store.id}/kit?for
       <FieldFrame :id="nameId" label="Your name" :fault="fault">
         <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
       </FieldFrame>
-      <a class="press" :href="print" download><Printer class="size-4" aria-hidden="true" /> List as PDF</a>
+      <a class="press max-md:!min-h-12" :href="print" download><Printer class="size-4" aria-hidden="true" /> List as PDF</a>
     </div>
     <div class="mt-1 min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Parts and tools">
       <section v-for="{ id, title, items } in groups" :key="id" class="mb-2">
@@ -53,9 +53,7 @@ const print = computed(() => `/api/sites/${store.site}/walls/${store.id}/kit?for
               <Check class="size-6" :class="{ invisible: !said.get(item.id)?.done }" aria-hidden="true" />
             </button>
             <p class="text-sm">
-              <b>{{ item.count > 1 || item.spare > 0 ? `${item.count} × ` : '' }}{{ tell(item.name) }}</b><template v-if="item.spare > 0">
-                , and {{ item.spare }} spare
-              </template>
+              <b>{{ item.count > 1 || item.spare > 0 ? `${item.count} × ` : '' }}{{ tell(item.name) }}</b>{{ item.spare > 0 ? `, and ${item.spare} spare` : '' }}
               <span class="block text-xs text-ink-soft">{{ tell(item.why) }}</span>
               <span v-if="said.get(item.id)?.done === false" class="block font-semibold text-stop">Missing, told by {{ said.get(item.id)!.by }}</span>
             </p>

@@ -13,7 +13,7 @@ const middle = computed(() => Math.min(Math.max(now.value ? x(now.value.running)
 
 <template>
   <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="w-full" role="img" :aria-label="`Holes of this row along the tape; this one at ${show(now?.running ?? 0)}`">
-    <rect x="0" y="18" :width="WIDTH" height="14" fill="var(--color-flag)" opacity="0.85" />
+    <rect x="0" y="18" :width="WIDTH" height="14" fill="var(--color-tape)" />
     <template v-for="mark in marks" :key="mark.id">
       <path :d="`M${x(mark.running)} 18 v9`" stroke="#1c1a12" stroke-width="1.5" />
       <path v-if="drilled.get(mark.id)?.result === 'hit'" :d="`M${x(mark.running) - 3} 23 l2 3 l4 -6`" fill="none" stroke="#1c1a12" stroke-width="1.5" />

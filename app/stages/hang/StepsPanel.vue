@@ -68,11 +68,11 @@ useCommands([
         <p class="text-sm text-ink-soft" data-testid="step-count">
           step {{ index + 1 }} of {{ run.length }}, {{ finished }} done
         </p>
-        <button v-if="canSpeak" type="button" class="press !px-2" :aria-pressed="speaks" @click="speaks = !speaks">
+        <button v-if="canSpeak" type="button" class="press !px-2 max-md:!min-h-12" :aria-pressed="speaks" @click="speaks = !speaks">
           <component :is="speaks ? Volume2 : VolumeOff" class="size-5" aria-hidden="true" /> Read aloud
         </button>
       </header>
-      <h1 class="mt-1 text-3xl font-bold leading-tight" data-testid="step-title">
+      <h1 class="mt-1 text-[2.75rem] font-bold leading-[1.05] max-h-[40%] overflow-y-auto" data-testid="step-title">
         {{ tell(step.title) }}
       </h1>
       <div class="min-h-0 flex-1 overflow-y-auto py-2" tabindex="0" aria-label="What is done">
