@@ -11,8 +11,6 @@ import { CHROMIUM_FLAGS, findChromium } from './chromium.mjs'
  */
 const [HALL, PIER] = ['/sites/holm-point/walls/ticket-hall', '/sites/ravel-sands/walls/pier']
 const tab = name => page => page.getByRole('tab', { name, exact: true }).click()
-const CSV = ['method,x,y,edge,hit', 'detector-edge,881,1500,left,', 'detector-edge,919,1500,right,', 'magnet,far,1200,,', 'sonar,1300,1200,,', 'probe,1690,1200,,hit'].join('\r\n')
-
 /** Name, address, and what is done there before the picture is taken. */
 const VIEWS = {
   'sites': ['/'],
@@ -21,7 +19,6 @@ const VIEWS = {
   'catalogue': ['/catalogue'],
   'survey': [`${HALL}/survey`],
   'survey-wall': [`${HALL}/survey`, tab('Layers')],
-  'survey-import': [`${HALL}/survey`, page => page.getByTestId('evidence-csv').setInputFiles({ name: 'readings.csv', mimeType: 'text/csv', buffer: Buffer.from(CSV) })],
   'pier': [`${PIER}/survey`],
   'arrange': [`${HALL}/arrange`],
   'arrange-picture': [`${HALL}/arrange`, tab('Picture')],
@@ -33,8 +30,17 @@ const VIEWS = {
     await tab('Routes')(page)
     await page.getByRole('button', { name: /^R2 C2 power/ }).click()
   }],
-  'mark': [`${HALL}/mark`],
+  'mark': ['/sites/stennick/walls/departures-row/mark', async (page) => {
+    await tab('Revisions')(page)
+    await page.getByRole('button', { name: 'Compare with A' }).click()
+  }],
   'hang': [`${HALL}/hang`, undefined, { width: 390, height: 844 }],
+  'hang-steps': [`${HALL}/hang`, async (page) => {
+    await tab('Steps')(page)
+    await page.getByText('step 1 of').waitFor()
+    await page.keyboard.press('PageDown')
+    await page.keyboard.press('PageDown')
+  }, { width: 390, height: 844 }],
   // These change what the demo has, so they come last.
   'arrange-compare': ['/sites/stennick/walls/departures-row/arrange', async (page) => {
     await tab('All')(page)
@@ -72,7 +78,8 @@ for (const [name, [address, prepare, viewport = { width: 1280, height: 800 }]] o
   const page = await browser.newPage({ viewport })
   await page.goto(`http://localhost:${port}${address}`)
   await page.locator('h1').first().waitFor()
-  await page.waitForLoadState('networkidle')
+  // An open wall hears from the server all the while, so that the network is never idle.
+  await page.waitForTimeout(1_500)
   if (inches) await page.getByTestId('units').first().click({ timeout: 2000 }).catch(() => {})
   await prepare?.(page)
   await page.waitForTimeout(800)
