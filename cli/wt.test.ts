@@ -3,7 +3,10 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
+import { writeJob } from '../core/job'
 import { chained, EMPTY_CHAIN } from '../core/log'
+import { withFrozen } from '../core/revision'
+import { demoJob } from '../tests/fixtures/demo'
 import { exampleJob } from '../tests/fixtures/job'
 import { pdfText } from '../tests/fixtures/pdfText'
 
@@ -150,5 +153,35 @@ describe('wt sheet', { timeout: 90_000 }, () => {
   ])('%j is refused in words', (args, words) => {
     const { status, stderr } = wt('sheet', ...args)
     expect([status, stderr]).toEqual([2, expect.stringMatching(words)])
+  })
+})
+
+describe('wt sheet, templates and diff', { timeout: 90_000 }, () => {
+  const issued = withFrozen(demoJob('stennick'))
+  const file = () => jobFile('issued.json', writeJob(issued))
+
+  it('draw what was issued last, a revision by its letters, or a draft', async () => {
+    const out = join(folder, 'sheet.pdf')
+    expect(wt('sheet', file(), '--revision', 'A', '--out', out)).toMatchObject({ status: 0, stdout: '', stderr: '' })
+    expect((await pdfText(readFileSync(out))).flat().join(' ')).toContain('Revision A · issued 18.11.2026 by Isla Brandt')
+    expect(wt('sheet', file(), '--as', 'json').stdout).toContain('"revision": "C"')
+    expect(wt('sheet', file(), '--revision', 'draft', '--as', 'json').stdout).toContain('"revision": null')
+    expect(wt('sheet', file(), '--revision', 'Q')).toMatchObject({ status: 2, stderr: expect.stringContaining('has no revision “Q” in this file') })
+    expect(wt('sheet', file(), '--scale', '1:25')).toMatchObject({ status: 2, stderr: expect.stringContaining('--scale must be a whole number') })
+  })
+
+  it('draw templates as large as they are', async () => {
+    const out = join(folder, 'templates.pdf')
+    expect(wt('templates', file(), '--of', 'row-r1c1', '--paper', 'a1', '--out', out).status).toBe(0)
+    expect((await pdfText(readFileSync(out))).flat().join(' ')).toContain('plate template, 1:1')
+    expect(wt('templates', file(), '--of', 'nothing')).toMatchObject({ status: 2, stderr: expect.stringContaining('no plate and no cut-out “nothing”') })
+  })
+
+  it('say what moved between two revisions, and by how much', () => {
+    const { status, stdout } = wt('diff', file(), 'A', 'B')
+    expect([status, stdout.split('\n')[0]]).toEqual([0, '1 mark differs.'])
+    expect(stdout).toContain('moved\tR1 C2 top 1\t2320, 1711 up → 2240, 1711 up\tby 80')
+    expect(JSON.parse(wt('diff', file(), 'A', 'C', '--as', 'json').stdout).change.marks).toHaveLength(2)
+    expect(wt('diff', file(), 'A')).toMatchObject({ status: 2, stderr: expect.stringContaining('needs B after what it has') })
   })
 })

@@ -14,6 +14,6 @@ export const diff: Verb = {
     if (said.as !== undefined) return toFile(await differenceFile(before, after, said.as as typeof DIFFERENCE_FORMATS[number], options), said.out)
     const rows = differenceRows(differenceOf(before.plan, after.plan), before, after, options.units, options.precision)
     const lines = rows.map(({ what, label, before, after, by }) => [what, label, before && after ? `${before} → ${after}` : before || after, by && `by ${by}`].filter(Boolean).join('\t'))
-    return toFile(`${[`${rows.length} marks differ.`, ...lines].join('\n')}\n`, said.out)
+    return toFile(`${[rows.length === 1 ? '1 mark differs.' : `${rows.length} marks differ.`, ...lines].join('\n')}\n`, said.out)
   },
 }

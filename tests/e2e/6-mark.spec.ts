@@ -45,6 +45,14 @@ test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ pag
   expect(svg).toMatch(/drawn 1:25 on A3/)
   // The wall is 6200 × 3300 mm: 248 × 132 mm of paper at 1:25.
   expect(svg).toMatch(/<rect [^>]*width="248" height="132"/)
+  // As a browser's own reader of XML finds it: no fault, and the wall's outline where it should be.
+  const read = await page.evaluate((text) => {
+    const parsed = new DOMParser().parseFromString(text, 'image/svg+xml')
+    const wall = [...parsed.querySelectorAll('rect')].find(each => each.getAttribute('width') === '248')
+    return { fault: parsed.querySelector('parsererror')?.textContent ?? '', size: parsed.documentElement.getAttribute('width'), left: wall?.getAttribute('x'), texts: parsed.querySelectorAll('text').length }
+  }, svg)
+  expect(read).toMatchObject({ fault: '', size: '420mm', left: '16' })
+  expect(read.texts).toBeGreaterThan(200)
   const { body: csv } = await sheet('format=csv')
   const lines = csv.replace('\uFEFF', '').trim().split('\r\n')
   expect(lines[0]).toMatch(/^id,kind,mark,from datum,above floor/)

@@ -13,6 +13,12 @@ async function seriousFaults(page: Page) {
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join('; ')}`)
 }
 
+/** Waits until nothing more comes: an open wall hears from the server all the while, so that the network is never idle. */
+async function drawn(page: Page) {
+  if (page.url().includes('/walls/') && !page.url().endsWith('/rules')) await expect(page.getByTestId('at-hand')).toBeVisible()
+  await page.waitForTimeout(300)
+}
+
 for (const theme of ['desk', 'site']) {
   test.describe(`in the ${theme} light axe finds no serious fault`, () => {
     test.beforeEach(({ page }) => page.addInitScript(theme => localStorage.setItem('wide-trellis:theme', theme), theme))
@@ -42,6 +48,22 @@ for (const theme of ['desk', 'site']) {
       await page.goto(`${HALL}/hang`)
       await expect(page.getByTestId('hole-name')).toBeVisible()
       expect(await seriousFaults(page)).toEqual([])
+      for (const panel of ['Prepare', 'Steps', 'Screens']) {
+        await page.getByRole('tab', { name: panel, exact: true }).click()
+        await expect(page.locator('h1, h2').last()).toBeVisible()
+        expect(await seriousFaults(page), panel).toEqual([])
+      }
+    })
+
+    test('in what is issued, compared and printed', async ({ page }) => {
+      await page.goto('/sites/stennick/walls/departures-row/mark')
+      await page.getByRole('tab', { name: 'Revisions' }).click()
+      await page.getByRole('button', { name: 'Compare with A' }).click()
+      await expect(page.getByTestId('difference')).toBeVisible()
+      expect(await seriousFaults(page)).toEqual([])
+      await page.getByRole('tab', { name: 'Sheets' }).click()
+      await expect(page.getByTestId('template')).toBeVisible()
+      expect(await seriousFaults(page)).toEqual([])
     })
   })
 }
@@ -50,7 +72,7 @@ test('at 1280 × 800 nothing scrolls but lists', async ({ page }) => {
   for (const view of VIEWS) {
     await page.goto(view)
     await expect(page.locator('h1').first()).toBeVisible()
-    await page.waitForLoadState('networkidle')
+    await drawn(page)
     const scrolling = await page.evaluate(() => [...document.querySelectorAll('*')]
       .filter(element => element.scrollHeight > element.clientHeight + 1 && /auto|scroll/.test(getComputedStyle(element).overflowY))
       .map(element => element.getAttribute('aria-label') ?? element.tagName))
@@ -62,13 +84,14 @@ test('at 1280 × 800 nothing scrolls but lists', async ({ page }) => {
 test('at 1280 × 800 no part of a bench scrolls as a whole', async ({ page }) => {
   const parts = [
     [`${HALL}/survey`, ['Readings', 'Wall', 'Layers', 'Features', 'Flatness']], [`${HALL}/arrange`, ['Array', 'Screen', 'All', 'Picture', 'Viewers']], [`${HALL}/mount`, ['Plates', 'Remedies', 'Depth']], [`${HALL}/fix`, ['Into the wall', 'Drilling', 'Charts', 'Display']], [`${HALL}/wire`, ['Power', 'Boxes', 'Routes', 'Schedule']],
+    [`${HALL}/mark`, ['Marking', 'Revisions', 'Sheets']], [`${HALL}/hang`, ['Prepare', 'Steps', 'Holes', 'Screens']], ['/sites/stennick/walls/departures-row/mark', ['Marking', 'Sheets']],
     ['/sites/stennick/walls/departures-row/survey', ['Wall', 'Layers']], ['/sites/holm-point/walls/cafe/arrange', ['Array', 'All']],
   ] as const
   for (const [view, panels] of parts) {
     await page.goto(view)
     for (const panel of panels) {
       await page.getByRole('tab', { name: panel, exact: true }).click()
-      await page.waitForLoadState('networkidle')
+      await drawn(page)
       const bench = page.locator('.bench > section')
       await expect(bench).toBeVisible()
       expect(await bench.evaluate(part => part.scrollHeight - part.clientHeight), `${view} ${panel}`).toBeLessThanOrEqual(1)

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { ArrayPlan } from '~~/core/mount'
+
 /** What follows from a hole that was not as planned: what moves and by how much, what fills it, and what else could be done, each with what it costs. */
 const { asked, change, moves, dead, close, waiting, open } = useAnswer()
 const { live, steps } = useWallPlan()
@@ -9,12 +11,15 @@ const { name } = usePreferences()
 const { show, showFine, suffix } = useUnits()
 const labels = computed(() => new Map(steps.value.map(({ hole, label }) => [hole.id, label])))
 const held = computed(() => live.value?.arrays.flatMap(({ positions }) => positions).filter(({ plate }) => plate && !plate.held) ?? [])
+const holesOf = (arrays: ArrayPlan[] = []) => arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
+/** What is known now of the member that the hole was for. */
 const member = computed(() => {
-  const hole = live.value?.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).find(({ id }) => id === asked.value?.hole)
-  const index = current.value?.frozen.plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).find(({ id }) => id === asked.value?.hole)?.member ?? hole?.member
-  const [before, now] = [index === undefined ? undefined : current.value?.frozen.plan.members[index], index === undefined ? undefined : live.value?.members[index]]
-  return before && now ? { index: index!, before, now } : undefined
+  const frozen = current.value?.frozen.plan
+  const index = holesOf(frozen?.arrays).find(({ id }) => id === asked.value?.hole)?.member
+  const before = index === undefined ? undefined : frozen?.members[index]
+  return before && { number: index! + 1, before, now: live.value?.members.find(({ id }) => id === before.id) ?? live.value?.members.find(({ centre, width }) => Math.abs(centre - before.centre) < width / 2) }
 })
+const plates = computed(() => change.value?.plates.map(({ screen, dx, dy }) => ({ screen, by: Math.hypot(dx, dy), label: live.value?.arrays.flatMap(({ positions }) => positions).find(({ id }) => id === screen) })) ?? [])
 const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 const FIRST = 4
@@ -41,8 +46,14 @@ function goOn() {
     <p class="font-semibold">
       {{ moves ? `${count(change.plates.length, 'plate moves', 'plates move')}, ${count(change.marks.length, 'mark', 'marks')} by ${far(change.sum)} in all. Holes that are made stay.` : 'Nothing else moves.' }}
     </p>
-    <p v-if="member && Math.abs(member.now.centre - member.before.centre) > 0.5">
-      Member {{ member.index + 1 }} is now taken to be at {{ show(member.now.centre) }}, not {{ show(member.before.centre) }}.
+    <p v-if="member && !member.now" class="font-semibold">
+      No member is taken to stand at {{ show(member.before.centre) }} any more.
+    </p>
+    <p v-else-if="member?.now && Math.abs(member.now.centre - member.before.centre) > 0.5">
+      Member {{ member.number }} is now taken to be at {{ show(member.now.centre) }}, not {{ show(member.before.centre) }}.
+    </p>
+    <p v-for="plate in plates.slice(0, FIRST)" :key="plate.screen">
+      Slide the plate of {{ plate.label ? `R${plate.label.row} C${plate.label.column}` : plate.screen }} by {{ far(plate.by) }}.
     </p>
     <ul v-if="change.marks.length" class="mt-1">
       <li v-for="move in change.marks.slice(0, FIRST)" :key="move.hole" class="figures">

@@ -4,13 +4,12 @@ import { PAPERS, type PaperName } from '~~/core/sheet'
 import { parseScale } from '~~/core/sheet/parseScale'
 
 /** The sheets as files, on the paper and to the scale that is wanted: of the revision that was issued last, or a draft. */
-const { paper, preview, scale } = useSheetView()
+const { paper, preview, scale, draft } = useSheetView()
 const store = useWallStore()
 const { plan } = useWallPlan()
 const { system, suffix } = useUnits()
 const { fine } = usePreferences()
 const last = computed(() => store.revisions.at(-1))
-const draft = ref(false)
 const of = computed(() => draft.value || !last.value ? 'draft' : last.value.revision)
 const base = computed(() => `/api/sites/${store.site}/walls/${store.id}`)
 const query = (format: string, more: Record<string, string | number> = {}) => Object.entries({ format, revision: of.value, paper: paper.value, units: system.value, fine: fine.value ? 1 : 0, ...more }).map(([key, value]) => `${key}=${encodeURIComponent(value)}`).join('&')

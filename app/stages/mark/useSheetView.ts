@@ -8,6 +8,8 @@ export function useSheetView() {
     paper: useScreenState<PaperName>('sheet-paper', () => system.value === 'metric' ? 'a3' : 'letter'),
     scale: useScreenState<number | undefined>('sheet-scale', () => undefined),
     preview: useScreenState('sheet-preview', () => false),
+    /** Whether a draft of the plan of the moment is wanted though a revision was issued. */
+    draft: useScreenState('sheet-draft', () => false),
     /** Letters of the revision against which the one after it is looked at; empty for none. */
     compared: useScreenState('mark-compared', () => ({ from: '', to: '' })),
   }
