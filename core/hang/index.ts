@@ -63,7 +63,7 @@ export function hangFindings(arrays: ArrayPlan[], built: AsBuilt, dead: DeadHole
     const step = named.get(made.hole)
     const label = step?.label ?? made.hole
     const { keepOff = KEEP_OFF, fill = 'Fill it' } = dead.find(({ entry }) => entry === made.entry) ?? {}
-    const beside = steps.some(({ hole }) => Math.hypot(hole.x - made.x, hole.y - made.y) < keepOff - 1e-6 && !(hole.made && isAt(hole, made)))
+    const beside = steps.some(({ hole }) => Math.hypot(hole.x - made.x, hole.y - made.y) < keepOff - 1e-6 && !(hole.made === 'hit' && isAt(hole, made)))
     const about = { stage: 'hang', subject: { kind: 'hole', id: made.hole } } as const
     if (made.result !== 'hit') {
       const message = words`${label} at ${made.x} ${SAYS[made.result]}: ${made.note || 'no note'}.`

@@ -272,6 +272,7 @@ test('members that are known are entered, moved and deleted', async ({ page, hou
 
 test('a known member is dragged on the elevation, and refused off the wall', async ({ page, house }) => {
   await page.goto(`${CAFE}/survey`)
+  await expect(page.getByTestId('at-hand')).toBeVisible()
   const member = page.getByTestId('elevation').locator('[data-member]').nth(3)
   const { x, y, width, height } = (await member.boundingBox())!
   await page.mouse.move(x + width / 2, y + height * 0.9)

@@ -59,9 +59,12 @@ test('two versions of a wall do not stop what the drill met from being recorded'
     await page.goto(`${HALL}/arrange`)
     await expect(page.getByLabel('Columns')).toHaveValue('3')
   }
+  await odd.context().setOffline(true)
   await fill(isla, 'above the floor', '930')
   await saved(isla)
   await fill(odd, 'Gap across', '0.8')
+  await expect(odd.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
+  await odd.context().setOffline(false)
   await expect(odd.getByTestId('conflict')).toBeVisible()
   await odd.getByRole('link', { name: /^Hang/ }).click()
   await odd.getByRole('button', { name: 'Hit' }).click()
