@@ -10,6 +10,9 @@ import type { Planner } from '~/workers/planner.worker'
 
 /** A hand that drags or types rests when nothing has come from it for so long, ms. */
 const RESTS = 120
+/** What of a plan is not frozen, until the plan of the moment is worked out: a revision can be read without it. */
+const NOT_FROZEN: Pick<WallPlan, 'runs' | 'unexplained' | 'shared' | 'uncheckedReferences'> = { runs: [], unexplained: [], shared: [], uncheckedReferences: [] }
+
 /** Walls with more screens than this cannot be drawn anew in a frame. */
 const DRAWN_AT_ONCE = 24
 
@@ -24,7 +27,7 @@ export const useWallPlan = createSharedComposable(() => {
   const liveWall = shallowRef<Wall>()
   /** The revision that is read in the place of the plan of the moment: at the wall nothing else is. */
   const reading = shallowRef<Frozen>()
-  const plan = computed(() => live.value && reading.value ? { ...live.value, ...reading.value.plan } : live.value)
+  const plan = computed((): WallPlan | undefined => reading.value ? { ...NOT_FROZEN, ...live.value, ...reading.value.plan } : live.value)
   const planned = computed(() => reading.value?.wall ?? liveWall.value)
   const failed = ref<string>()
   /** Plates and holes of a large wall under the hand, which follow it all the while; all else waits until it rests. */
@@ -74,9 +77,11 @@ export const useWallPlan = createSharedComposable(() => {
   watch([() => store.shown, built], () => waits() ? replanAtRest() : replan(), { immediate: true })
   onScopeDispose(() => worker.terminate())
 
-  const drilled = computed(() => plan.value ? drilledHoles(plan.value.arrays, plannedBuilt.value) : new Map<string, MadeHole>())
+  /** What the plan that is shown is held against: a revision against all that is recorded, a plan against what it knew. */
+  const stood = computed(() => reading.value ? built.value : plannedBuilt.value)
+  const drilled = computed(() => plan.value ? drilledHoles(plan.value.arrays, stood.value) : new Map<string, MadeHole>())
   /** Holes in the wall that nothing planned uses. */
-  const unused = computed(() => plan.value ? leftBehind(plan.value.arrays, plannedBuilt.value) : [])
+  const unused = computed(() => plan.value ? leftBehind(plan.value.arrays, stood.value) : [])
   /** Findings are those of the moment, whatever is read. */
   const findings = computed(() => live.value?.findings ?? [])
   /** Whether the plan of the moment is that of the wall and the log as they stand now. */

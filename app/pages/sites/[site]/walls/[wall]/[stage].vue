@@ -12,6 +12,8 @@ const room = computed(() => roomOf(route.params.stage))
 
 const store = useWallStore()
 const failed = ref('')
+// The bench comes while the wall is read.
+void room.value.parts[0]?.().catch(() => {})
 try {
   await openWall(site, wallId)
 }
