@@ -78,7 +78,7 @@ export default defineNuxtConfig({
       icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
     },
     workbox: {
-      globPatterns: ['**/*.{js,css,woff2,svg}'],
+      globPatterns: ['**/*.{js,css,woff2,svg,wasm}'],
       maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
       // Every page is drawn from the same shell.
       additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],

@@ -1,5 +1,6 @@
 import { writeSync } from 'node:fs'
 import { Refused, type Answer, type Verb } from './verb'
+import { align } from './verbs/align'
 import { diff } from './verbs/diff'
 import { fields } from './verbs/fields'
 import { logVerify } from './verbs/logVerify'
@@ -9,7 +10,7 @@ import { sheet } from './verbs/sheet'
 import { templates } from './verbs/templates'
 
 /** Every verb, by the words that name it. */
-const VERBS: Record<string, Verb> = { 'plan': plan, 'sheet': sheet, 'templates': templates, 'diff': diff, 'log verify': logVerify, 'schema': schema, 'fields': fields }
+const VERBS: Record<string, Verb> = { 'plan': plan, 'sheet': sheet, 'templates': templates, 'diff': diff, 'align': align, 'log verify': logVerify, 'schema': schema, 'fields': fields }
 
 const HELP = `wt: Wide Trellis on the command line
 
@@ -32,6 +33,10 @@ function readWords(name: string, { files: wanted, options: known = {} }: Verb, w
     if (!option) {
       if ((word.startsWith('-') && word !== '-') || files.length === wanted.length) throw new Refused(`wt ${name} does not take “${word}”; see wt ${name} --help`)
       files.push(word)
+      continue
+    }
+    if (option.flag) {
+      options[word.slice(2)] = 'yes'
       continue
     }
     const value = words[++n]

@@ -1,5 +1,7 @@
 import type { Stage } from '~~/core/finding'
 import { waitOf } from '~~/core/plan/waits'
+import { chosenFigure } from '~~/core/rules'
+import { isTrued } from '~~/core/true/seam'
 import { ROOMS } from '~/stages'
 
 export type StageState = 'not started' | 'in hand' | 'waits' | 'stop' | 'caution' | 'settled'
@@ -7,10 +9,15 @@ export type StageState = 'not started' | 'in hand' | 'waits' | 'stop' | 'caution
 /** How each stage of the wall stands, from what was entered and what was found. */
 export function useStageStates() {
   const store = useWallStore()
-  const { plan, findings, drilled, steps } = useWallPlan()
+  const { plan, findings, drilled, steps, built } = useWallPlan()
+  /** Whether the seams of every array that has any were read within the tolerance, at last. */
+  const trued = computed(() => store.arrays.every(({ id, rows, columns, gap }) => {
+    const read = built.value.seams.find(({ array }) => array === id)
+    return rows * columns < 2 || (read !== undefined && isTrued(read, gap, chosenFigure('seamTolerance', store.rules, store.siteUnits)))
+  }))
   return computed(() => (stage: Stage): StageState => {
     const room = ROOMS.find(({ id }) => id === stage)
-    const now = { wall: store.wall, plan: plan.value, findings: findings.value, drilled: drilled.value, steps: steps.value, issued: store.revisions.length > 0 }
+    const now = { wall: store.wall, plan: plan.value, findings: findings.value, drilled: drilled.value, steps: steps.value, issued: store.revisions.length > 0, read: built.value.seams.length, trued: trued.value }
     const here = findings.value.filter(finding => finding.stage === stage)
     if (here.some(({ severity }) => severity === 'stop')) return 'stop'
     if (waitOf(stage, findings.value)) return 'waits'

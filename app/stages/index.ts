@@ -5,6 +5,7 @@ import { markStage } from './mark'
 import { mountStage } from './mount'
 import type { StageAhead, StageRoom } from './stage'
 import { surveyStage } from './survey'
+import { trueStage } from './true'
 import { wireStage } from './wire'
 
 /** The nine stages in the order of the job. */
@@ -16,7 +17,7 @@ export const STAGES: (StageRoom | StageAhead)[] = [
   wireStage,
   markStage,
   hangStage,
-  { id: 'true', title: 'True', does: 'Ahead: which adjuster, how many turns', ahead: true },
+  trueStage,
   { id: 'close', title: 'Close', does: 'Ahead: the pack that is handed over', ahead: true },
 ]
 

@@ -39,7 +39,7 @@ export interface Canvas {
 export interface Bench { pointed?: (at: { x: number, y: number }) => void, drawn?: (rect: Rect) => void }
 
 /** What is known of a wall, by which it is told how far a stage has come. */
-export interface Standing { wall?: Wall, plan?: WallPlan, findings: Finding[], drilled: Map<string, MadeHole>, steps: HoleStep[], issued: boolean }
+export interface Standing { wall?: Wall, plan?: WallPlan, findings: Finding[], drilled: Map<string, MadeHole>, steps: HoleStep[], issued: boolean, read: number, trued: boolean }
 
 /** What a stage is called and what it is for. */
 export interface StageName { id: Stage, title: string, does: string }

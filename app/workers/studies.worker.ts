@@ -1,8 +1,22 @@
 import { expose } from 'comlink'
-import type { Mount, PlanContext, ScreenArray, Wall } from '~~/core/job'
+import highs from 'highs'
+import runtime from 'highs/runtime?url'
+import type { LogEntry, Mount, PlanContext, ScreenArray, Wall } from '~~/core/job'
+import type { ArrayPlan } from '~~/core/mount'
+import { align, type Alignment, type LinearSolver } from '~~/core/true'
 import type { AsBuilt } from '~~/core/log'
 import { planWall, type WallPlan } from '~~/core/plan'
 import { remediesFor, type Remedy } from '~~/core/plan/remedies'
+
+let solver: Promise<LinearSolver> | undefined
+/** HiGHS as WebAssembly, fetched when it is first wanted. */
+const linearSolver = (): Promise<LinearSolver> => solver ??= highs({ locateFile: () => runtime }).then(loaded => (program) => {
+  const { Status, Columns } = loaded.solve(program)
+  return { optimal: Status === 'Optimal', value: (name) => {
+    const column = Columns[name]
+    return column && 'Primal' in column ? column.Primal : 0
+  } }
+})
 
 /** What takes longer than the plan of the moment; it tells how far it is, 0 to 1. */
 const studies = {
@@ -18,6 +32,9 @@ const studies = {
     }
     return plans
   },
+  /** How an array is trued from its last readings. */
+  align: async (array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id' | 'formerId'>, log: LogEntry[], context: PlanContext): Promise<Alignment | undefined> =>
+    align(array, plan, wall, log, context, await linearSolver()),
 }
 
 export type Studies = typeof studies

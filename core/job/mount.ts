@@ -24,6 +24,7 @@ export const slotUse = () => ({
 export type SlotUse = InferType<ReturnType<typeof group<ReturnType<typeof slotUse>>>>
 
 const ADJUST = 'Adjusters, either way'
+const TURNS = 'What a turn does'
 
 /** A mount: a wall plate, and where the display's pattern centre sits when every adjuster is at nominal. */
 export const mountSchema = group({
@@ -36,6 +37,10 @@ export const mountSchema = group({
   }),
   interface: group(point(length, ['Pattern right of plate', 'Pattern above plate'], 'Plate')),
   adjust: maybe({ lateral: extent('Sideways', ADJUST), height: extent('Height', ADJUST), depth: extent('Depth', ADJUST), roll: notLess('°', 'Roll', ADJUST) }),
+  turning: maybe({
+    heightPerTurn: size('Height a turn', TURNS), depthPerTurn: size('Depth a turn', TURNS), span: size('Between the height screws', TURNS),
+    depthSpan: maybe({ x: must(size('Between the depth screws, across', TURNS)), y: must(size('Between the depth screws, up', TURNS)) }),
+  }),
   needs: group(slotUse()),
   otherNeeds: list(group({ ...slotUse(), capacity: amount('kg', 1e4) }), 10, 'Other uses: members: rows: carries kg', 'Needs', 'uses'),
   depth: group({ stowed: must(extent('Stowed', 'Depth')), service: must(extent('Pulled out', 'Depth')) }, 'Wall face to the display’s back'),

@@ -1,6 +1,6 @@
 import type { InferType } from 'yup'
 import { PLAIN_ID } from './plainId'
-import { extent, flag, group, maybe, must, name, oneOf } from './fields'
+import { extent, flag, group, maybe, must, name, oneOf, size } from './fields'
 
 export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])) })
 export type Site = InferType<typeof siteSchema>
@@ -27,6 +27,7 @@ const rules = () => ({
   lifting: oneOf(['by-mass', 'always-two', 'lift-aid'], 'Lifting'),
   hangingOrder: oneOf(['by-clearance', 'top-first', 'bottom-first'], 'Hanging order'),
   markingSigma: extent('Standard deviation of one tape measurement'),
+  seamTolerance: size('How far a seam may be off its gap'),
 })
 export const rulesSchema = group(rules())
 export type Rules = InferType<typeof rulesSchema>

@@ -6,10 +6,14 @@ const POLICY = {
   'object-src': '\'none\'', 'base-uri': '\'self\'', 'form-action': '\'self\'', 'frame-ancestors': '\'none\'',
 }
 
-/** @param scripts what runs from within the page itself */
+/**
+ * WebAssembly of our own may be compiled: the solver of the seams is that.
+ *
+ * @param scripts what runs from within the page itself
+ */
 export function policy(scripts: string[] = []): string {
   const allowed = scripts.map(text => ` 'sha256-${createHash('sha256').update(text).digest('base64')}'`).join('')
-  return Object.entries({ ...POLICY, 'script-src': `'self'${allowed}` }).map(([name, value]) => `${name} ${value}`).join('; ')
+  return Object.entries({ ...POLICY, 'script-src': `'self' 'wasm-unsafe-eval'${allowed}` }).map(([name, value]) => `${name} ${value}`).join('; ')
 }
 
 /** The scripts that stand in a page; what is data, or comes from an address, does not run. */

@@ -72,7 +72,7 @@ useCommands([
           <component :is="speaks ? Volume2 : VolumeOff" class="size-5" aria-hidden="true" /> Read aloud
         </button>
       </header>
-      <h1 class="mt-1 text-[2.75rem] font-bold leading-[1.05] max-h-[40%] overflow-y-auto" data-testid="step-title">
+      <h1 class="mt-1 text-[2.75rem] font-bold leading-[1.05]" data-testid="step-title">
         {{ tell(step.title) }}
       </h1>
       <div class="min-h-0 flex-1 overflow-y-auto py-2" tabindex="0" aria-label="What is done">

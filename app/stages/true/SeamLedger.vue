@@ -1,0 +1,18 @@
+<script setup lang="ts">
+/** Every reading of the last round: as it is now, and as it will be once all is turned as told. */
+const { alignment } = useTruing()
+const { showFine } = useUnits()
+const rows = computed(() => (alignment.value?.predicted ?? []).map(({ reading: { kind, between, end, target }, before, after }) => ({
+  id: `${kind} ${between.join(' ')} ${end ?? ''}`, subject: { kind: 'mark' as const, id: `${kind} ${between.join(' ')} ${end ?? ''}` },
+  where: `${between.map(screen => screen.toUpperCase().replace('C', ' C')).join(' | ')}${end ? `, ${end}` : ''}`, what: kind, target: showFine(target), before: showFine(before), after: showFine(after),
+  off: Math.abs(after - target),
+})))
+const columns = [
+  { key: 'where', title: 'Seam', text: (row: typeof rows.value[number]) => row.where }, { key: 'what', title: 'Reads', text: (row: typeof rows.value[number]) => row.what },
+  { key: 'target', title: 'To be', text: (row: typeof rows.value[number]) => row.target, numeric: true }, { key: 'before', title: 'Now', text: (row: typeof rows.value[number]) => row.before, numeric: true }, { key: 'after', title: 'Then', text: (row: typeof rows.value[number]) => row.after, numeric: true },
+]
+</script>
+
+<template>
+  <LedgerTable caption="Seams" :columns="columns" :rows="rows" :doubtful="row => row.off > (alignment?.target.tolerance ?? 0)" />
+</template>

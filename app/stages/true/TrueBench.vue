@@ -1,0 +1,36 @@
+<script setup lang="ts">
+/** True: seams and steps as they were read, and which adjuster to turn how far. */
+const PANELS = [{ id: 'read', title: 'Readings' }, { id: 'turn', title: 'Turns' }] as const
+const panel = useScreenState<typeof PANELS[number]['id']>('true-panel', () => 'read')
+useCommands(PANELS.map(({ id, title }) => ({ id: `true-${id}`, title: `True: ${title}`, group: 'True' as const, run: () => { panel.value = id } })))
+const store = useWallStore()
+const { array, ends, last } = useTruing()
+const choices = computed(() => store.arrays.map(({ id, name }) => ({ value: id, label: name })))
+const choose = (id: string) => {
+  store.arrayId = id
+  return []
+}
+</script>
+
+<template>
+  <section class="flex h-full min-h-0 flex-col gap-2 px-4 pb-3 pt-2" aria-label="True">
+    <h1 class="text-xl font-bold leading-tight max-md:sr-only">
+      True
+    </h1>
+    <WaitsNote stage="true" />
+    <p v-if="!array" class="text-sm">
+      There is no array to true yet. Arrange the displays first.
+    </p>
+    <template v-else>
+      <ChoiceField v-if="choices.length > 1" label="Array" :value="array.id" :options="choices" :commit="choose" inline />
+      <p v-if="ends.length === 0" class="text-sm">
+        One screen by itself has no seams; check its level and go on to Close.
+      </p>
+      <template v-else>
+        <BenchPanels v-model="panel" :panels="PANELS" label="Parts of truing" />
+        <ReadingsPad v-if="panel === 'read'" @recorded="panel = 'turn'" />
+        <TurnsPanel v-else :round="last?.round ?? 0" />
+      </template>
+    </template>
+  </section>
+</template>

@@ -1,0 +1,18 @@
+import type { Canvas, StageRoom } from '../stage'
+
+const bench = () => import('./TrueBench.vue')
+const ledger = () => import('./SeamLedger.vue')
+
+function useCanvas(): ComputedRef<Canvas> {
+  const { members } = useTape()
+  return computed(() => ({ tape: members.value }))
+}
+
+/** True: seams and faces closed, by turns of each adjuster. */
+export const trueStage: StageRoom = {
+  id: 'true', title: 'True', does: 'Which adjuster, how many turns',
+  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
+  begun: ({ read }) => read > 0,
+  settled: ({ read, trued }) => read > 0 && trued,
+  parts: [bench, ledger],
+}

@@ -1,0 +1,38 @@
+import { rulesFor } from '../../core/rules'
+import { asBuilt } from '../../core/log'
+import { contextOf, planWall } from '../../core/plan'
+import { align as alignArray, type Alignment } from '../../core/true'
+import { textToString, type UnitSystem } from '../../core/units'
+import { jobIn } from '../input'
+import { linearSolver } from '../solver'
+import type { Verb } from '../verb'
+
+const published = (wall: string, units: UnitSystem) => ({ array, target, closes, before, after, moves, predicted, binding }: Alignment) => ({
+  wall, id: array, target, closes, before, after,
+  moves: moves.map(({ words, ...move }) => ({ ...move, words: textToString(words, units) })),
+  predicted: {
+    gaps: predicted.flatMap(({ reading: { kind, between, end }, after }) => kind === 'gap' ? [{ between, end, mm: after }] : []),
+    steps: predicted.flatMap(({ reading: { kind, between, end }, after }) => kind === 'step' ? [{ between, end, mm: after }] : []),
+    rolls: predicted.flatMap(({ reading: { kind, between }, after }) => kind === 'roll' ? [{ screen: between[0], mmPerM: after }] : []),
+  },
+  binding: binding.map(({ needs, ...each }) => ({ ...each, needs: textToString(needs, units) })),
+})
+
+export const align: Verb = {
+  usage: 'align JOB.json', does: 'work out which adjusters to turn, from the last readings', files: ['JOB.json'],
+  more: 'Prints wide-trellis-align, version 1: for every array that has readings of its seams, the moves to the nearest eighth of a turn and what then remains.',
+  options: { wall: { what: 'id of the wall' }, array: { what: 'id of the array' }, exact: { what: 'the answer before it is rounded to eighths', flag: true } },
+  async run([file], said) {
+    const job = jobIn(file!)
+    const solve = await linearSolver()
+    const arrays = job.walls.filter(({ id }) => said.wall === undefined || said.wall === id).flatMap((wall) => {
+      const plan = planWall(wall, contextOf(job), asBuilt(job.log, wall))
+      return plan.arrays.filter(({ id }) => said.array === undefined || said.array === id).flatMap((arrayPlan) => {
+        const array = wall.arrays.find(({ id }) => id === arrayPlan.id)!
+        const found = alignArray(array, arrayPlan, wall, job.log, { catalogue: job.catalogue, rules: rulesFor(job, wall) }, solve, said.exact !== undefined)
+        return found ? [published(wall.id, job.site.units)(found)] : []
+      })
+    })
+    return { printed: `${JSON.stringify({ format: 'wide-trellis-align', version: 1, arrays }, null, 2)}\n` }
+  },
+}

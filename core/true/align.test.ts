@@ -1,0 +1,196 @@
+import fc from 'fast-check'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { linearSolver } from '../../cli/solver'
+import { exampleJob } from '../../tests/fixtures/job'
+import type { Job } from '../job'
+import type { EntryOf, LogEntry } from '../log'
+import { contextOf, planWall } from '../plan'
+import { chance } from '../survey/simulate'
+import { textToString } from '../units'
+import { align, isTrued, largestAfter, moveWords, roundedTo, seamFault, solveExactly, trueScreens, type Adjuster, type LinearSolver } from './index'
+
+let solve: LinearSolver
+beforeAll(async () => { solve = await linearSolver() })
+
+const TURNING = { heightPerTurn: 1.25, depthPerTurn: 1.25, span: 380, depthSpan: { x: 380, y: 300 } }
+function trueJob(rows = 2, columns = 2, change: (job: Job) => void = () => {}): Job {
+  const job = exampleJob()
+  Object.assign(job.catalogue.mounts[0]!, { turning: TURNING, adjust: { lateral: 45, height: 12, depth: 8, roll: 1.5 } })
+  Object.assign(job.walls[0]!.arrays[0]!, { rows, columns, gap: { x: 2, y: 2 } })
+  job.walls[0]!.width = 20_000
+  job.walls[0]!.height = 12_000
+  job.walls[0]!.structure.members = Array.from({ length: 49 }, (_, n) => ({ centre: 200 + 400 * n, width: 38 }))
+  job.walls[0]!.arrays[0]!.at = { x: { edge: 'centre', value: 10_000 }, y: { edge: 'centre', value: 6_000 } }
+  change(job)
+  return job
+}
+
+/** Where a case really is: its middle moved, rolled in the plane, its face out and leaning; mm and rad. */
+interface Pose { u: number, v: number, theta: number, w: number, alpha: number, beta: number }
+type Poses = Map<string, Pose>
+const SIZE = { width: 1021.4, height: 576.2 }
+
+/** A point of a case's front by plane geometry, from the middle of the case as it was planned. */
+function pointOf({ u, v, theta, w, alpha, beta }: Pose, x: number, y: number) {
+  return { x: x * Math.cos(theta) - y * Math.sin(theta) + u, y: x * Math.sin(theta) + y * Math.cos(theta) + v, out: w + alpha * y + beta * x }
+}
+
+/** What a feeler gauge reads at every end of every seam, and a straight edge between faces: of the wall itself, not of any equation of the core. */
+function read(poses: Poses, rows: number, columns: number, noise: () => number): Pick<EntryOf<'seams'>, 'gaps' | 'steps'> {
+  const [gaps, steps]: [NonNullable<EntryOf<'seams'>['gaps']>, NonNullable<EntryOf<'seams'>['steps']>] = [[], []]
+  const at = (row: number, column: number) => poses.get(`r${row}c${column}`)!
+  for (let row = 1; row <= rows; row++) {
+    for (let column = 1; column <= columns; column++) {
+      const name = `r${row}c${column}`
+      if (column < columns) {
+        for (const [end, sign] of [['top', 1], ['bottom', -1]] as const) {
+          const [a, b] = [pointOf(at(row, column), SIZE.width / 2, sign * SIZE.height / 2), pointOf(at(row, column + 1), -SIZE.width / 2, sign * SIZE.height / 2)]
+          const between = [name, `r${row}c${column + 1}`]
+          gaps.push({ between, end, mm: 2 + (b.x + SIZE.width / 2) - (a.x - SIZE.width / 2) + noise() })
+          steps.push({ between, end, mm: b.out - a.out + noise() })
+        }
+      }
+      if (row < rows) {
+        for (const [end, sign] of [['right', 1], ['left', -1]] as const) {
+          const [a, b] = [pointOf(at(row, column), sign * SIZE.width / 2, -SIZE.height / 2), pointOf(at(row + 1, column), sign * SIZE.width / 2, SIZE.height / 2)]
+          const between = [name, `r${row + 1}c${column}`]
+          gaps.push({ between, end, mm: 2 + (a.y + SIZE.height / 2) - (b.y - SIZE.height / 2) + noise() })
+          steps.push({ between, end, mm: b.out - a.out + noise() })
+        }
+      }
+    }
+  }
+  return { gaps, steps }
+}
+
+/** Turns the screws of a real mount: two height screws at ± span/2, four depth screws in one plane. */
+function turn(poses: Poses, moves: { screen: string, adjuster: Adjuster, mm: number }[]): void {
+  const of = new Map<string, Partial<Record<Adjuster, number>>>()
+  for (const { screen, adjuster, mm } of moves) of.set(screen, { ...of.get(screen), [adjuster]: mm })
+  for (const [screen, by] of of) {
+    const pose = poses.get(screen)!
+    const [a, b] = [by['height-left'] ?? 0, by['height-right'] ?? 0]
+    const [tl, tr, bl, br] = [by['depth-top-left'] ?? 0, by['depth-top-right'] ?? 0, by['depth-bottom-left'] ?? 0, by['depth-bottom-right'] ?? 0]
+    // The four stay in one plane.
+    expect(tl + br).toBeCloseTo(tr + bl, 6)
+    pose.u += by.lateral ?? 0
+    pose.v += (a + b) / 2
+    pose.theta += (b - a) / TURNING.span
+    pose.w += (tl + tr + bl + br) / 4
+    pose.alpha += (tl + tr - bl - br) / 2 / TURNING.depthSpan.y
+    pose.beta += (tr + br - tl - bl) / 2 / TURNING.depthSpan.x
+  }
+}
+
+function posesOf(rows: number, columns: number, luck: ReturnType<typeof chance>, off: number): Poses {
+  const within = (by: number) => luck.between(-by, by)
+  return new Map(Array.from({ length: rows * columns }, (_, n) => [`r${1 + Math.floor(n / columns)}c${1 + n % columns}`, { u: within(off), v: within(off), theta: within(off / SIZE.width), w: within(off), alpha: within(off / SIZE.height), beta: within(off / SIZE.width) }]))
+}
+const entry = <Kind extends LogEntry['kind']>(n: number, kind: Kind, more: object) => ({ id: `t${n}`, at: '2026-11-20T09:00:00Z', by: 'Isla Brandt', wall: 'w1', kind, ...more }) as unknown as EntryOf<Kind>
+const alignOf = (job: Job, log: LogEntry[], exact = false) => {
+  const [wall] = job.walls
+  return align(wall!.arrays[0]!, planWall(wall!, contextOf(job)).arrays[0]!, wall!, log, { catalogue: job.catalogue, rules: {} }, solve, exact)!
+}
+const worst = ({ gaps = [], steps = [] }: ReturnType<typeof read>) => Math.max(...gaps.map(({ mm }) => Math.abs(mm - 2)), ...steps.map(({ mm }) => Math.abs(mm)))
+
+describe('truing', () => {
+  it('predicts what a wall that is turned so then reads, within what small angles leave', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 3 }), (seed, rows, columns) => {
+      const luck = chance(seed)
+      const poses = posesOf(rows, columns, luck, 3)
+      const job = trueJob(rows, columns)
+      const found = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, rows, columns, () => 0) })])
+      turn(poses, found.moves)
+      const then = read(poses, rows, columns, () => 0)
+      for (const { reading: { kind, between, end }, after } of found.predicted) {
+        const list = kind === 'gap' ? then.gaps! : then.steps!
+        expect(Math.abs(list.find(each => each.between.join() === between.join() && each.end === end)!.mm - after)).toBeLessThan(0.1)
+      }
+      expect(Math.max(found.after.gap, found.after.step)).toBeLessThanOrEqual(Math.max(found.before.gap, found.before.step) + 1e-9)
+      // The travel that there is holds.
+      for (const { adjuster, mm, turns } of found.moves) {
+        expect(Math.abs(mm)).toBeLessThanOrEqual({ height: 12, lateral: 45 }[adjuster.split('-')[0]!] ?? 8)
+        if (turns !== undefined) expect(8 * turns).toBeCloseTo(Math.round(8 * turns), 9)
+      }
+    }), { numRuns: 40 })
+  })
+
+  it('closes 3 × 3 within 0.3 mm in two rounds from errors of 3 mm, read to 0.1 mm, on 95 walls of a hundred', () => {
+    let closed = 0
+    const walls = 100
+    for (let seed = 1; seed <= walls; seed++) {
+      const luck = chance(seed)
+      const poses = posesOf(3, 3, luck, 3)
+      const job = trueJob(3, 3)
+      const log: LogEntry[] = []
+      for (let round = 1; round <= 2; round++) {
+        log.push(entry(2 * round, 'seams', { array: 'a1', round, ...read(poses, 3, 3, () => luck.off(0.1)) }))
+        const { moves } = alignOf(job, log)
+        turn(poses, moves)
+        log.push(entry(2 * round + 1, 'turned', { array: 'a1', round, moves: moves.map(({ screen, adjuster, turns, mm }) => ({ screen, adjuster, ...turns === undefined ? { mm } : { turns } })) }))
+      }
+      if (worst(read(poses, 3, 3, () => 0)) <= 0.3) closed++
+    }
+    expect(closed).toBeGreaterThanOrEqual(95)
+  }, 120_000)
+
+  it('is as good as trying every eighth on two screens side by side', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
+      const luck = chance(seed)
+      // Height and slide alone: four steps of each that matter.
+      const job = trueJob(1, 2, ({ catalogue: { mounts: [mount] } }) => { Object.assign(mount!, { adjust: { lateral: 0, height: 0.4, depth: 0, roll: 9 } }) })
+      const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
+      const poses = posesOf(1, 2, luck, 0.6)
+      const found = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, 1, 2, () => 0) })])
+      const readings = found.predicted.map(({ reading }) => reading)
+      let best = Infinity
+      const step = 1.25 / 8
+      for (let n = 0; n < 5 ** 4; n++) {
+        const moved = new Map(screens.flatMap(({ name }, s) => (['height-left', 'height-right'] as const).map((adjuster, k) => [`${name} ${adjuster}`, (Math.floor(n / 5 ** (2 * s + k)) % 5 - 2) * step] as const)))
+        best = Math.min(best, largestAfter(readings, moved))
+      }
+      expect(largestAfter(readings, roundedTo(readings, screens, solveExactly(readings, screens, solve)))).toBeLessThanOrEqual(best + 1e-6)
+    }), { numRuns: 30 })
+  })
+
+  it('uses what travel is left, says what binds where it is too little, and what would free it', () => {
+    const job = trueJob(2, 1)
+    const seams = entry(1, 'seams', { array: 'a1', round: 1, gaps: ['left', 'right'].map(end => ({ between: ['r1c1', 'r2c1'], end, mm: 11 })) })
+    expect(alignOf(job, [seams]).closes).toBe(true)
+    // The upper one's height screws stand half a millimetre from their lower end, the lower one's from their upper end.
+    const spent = entry(0, 'turned', { array: 'a1', round: 0, moves: ['height-left', 'height-right'].flatMap(adjuster => [{ screen: 'r1c1', adjuster, mm: -11.5 }, { screen: 'r2c1', adjuster, mm: 11.5 }]) })
+    const bound = alignOf(job, [spent, seams])
+    expect([bound.closes, bound.after.gap]).toEqual([false, expect.closeTo(8, 0)])
+    expect(textToString(bound.binding[0]!.needs, 'metric')).toMatch(/^7\.\d more travel of height left of R1 C1/)
+    // What was turned after the readings is taken off them.
+    const { moves } = alignOf(job, [seams])
+    const again = alignOf(job, [seams, entry(2, 'turned', { array: 'a1', round: 1, moves: moves.map(({ screen, adjuster, mm }) => ({ screen, adjuster, mm })) })])
+    expect(again.before.gap).toBeCloseTo(0, 0)
+    expect(again.before.gap).toBeCloseTo(alignOf(job, [seams]).after.gap, 9)
+  })
+
+  it('leaves what was not read alone, and does not take what no seam can have', () => {
+    const job = trueJob(2, 2)
+    const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
+    const one = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 3 }] })])
+    expect(new Set(one.moves.map(({ screen }) => screen)).size).toBeLessThanOrEqual(2)
+    expect(one.moves.every(({ adjuster }) => !adjuster.startsWith('depth'))).toBe(true)
+    expect([seamFault(screens, ['r1c1', 'r1c2'], 'top'), seamFault(screens, ['r1c1', 'r2c2'], 'top'), seamFault(screens, ['r1c1', 'r1c2'], 'left'), seamFault(screens, ['r1c1', 'r9c9'], 'top'), seamFault(screens, ['r1c2', 'r1c1'], 'top')])
+      .toEqual([undefined, expect.stringContaining('share no seam'), expect.stringContaining('is upright'), expect.stringContaining('r9c9 is no screen'), expect.stringContaining('comes first')])
+  })
+
+  it('is done where all that was read last is within the tolerance', () => {
+    const gap = (end: 'top' | 'left', mm: number) => ({ between: ['r1c1', 'r1c2'], end, mm })
+    expect(isTrued({ gaps: [gap('top', 2.3), gap('left', 0.9)] }, { x: 2, y: 1 }, 0.3)).toBe(true)
+    expect(isTrued({ gaps: [gap('top', 2.4)] }, { x: 2, y: 1 }, 0.3)).toBe(false)
+    expect(isTrued({ gaps: [gap('top', 2)], steps: [gap('top', -0.4)] }, { x: 2, y: 1 }, 0.3)).toBe(false)
+    expect(isTrued({}, { x: 2, y: 1 }, 0.3)).toBe(false)
+  })
+
+  it('says in words which screw, how far, and which way as whoever turns it sees it', () => {
+    const said = (screen: string, adjuster: Adjuster, mm: number, turns?: number) => textToString(moveWords(screen, adjuster, mm, turns), 'metric')
+    expect([said('r1c2', 'height-left', 0.46875, 0.375), said('r2c1', 'depth-top-right', -1.25, -1), said('r1c1', 'lateral', -0.7), said('r1c1', 'height-right', 1.5625, 1.25)]).toEqual([
+      'left height screw of R1 C2: 3/8 turn, clockwise as you look up, up 0.5', 'upper right depth screw of R2 C1: 1 turn, clockwise as you face it, in 1.3', 'slide of R1 C1: 0.7 to the left', 'right height screw of R1 C1: 1 1/4 turns, clockwise as you look up, up 1.6',
+    ])
+  })
+})

@@ -1,0 +1,130 @@
+import type { Catalogue, Rules, ScreenArray, Wall } from '../job'
+import { ofKind, standing, type EntryOf, type LogEntry } from '../log'
+import type { ArrayPlan } from '../mount'
+import { chosenFigure } from '../rules'
+import { words, type Text } from '../units'
+import { bindingOf, type Binding } from './binding'
+import { fused } from './rounds'
+import { solveExactly, type LinearSolver } from './program'
+import { roundedTo } from './rounding'
+import { trueScreens, type Adjuster, type TrueScreen } from './screen'
+import { after, deviation, readingsOf, type Reading } from './seam'
+
+/** What one adjuster is to be moved: by turns, clockwise or not as whoever turns it sees it, or by millimetres where it has no screw. */
+export interface Move { screen: string, adjuster: Adjuster, mm: number, turns?: number, words: Text }
+
+/** The worst of gaps and of steps off their targets, mm. */
+export interface Worst { gap: number, step: number }
+
+/** How an array is trued: what is to be moved, what then remains, and what binds where that is too much. */
+export interface Alignment {
+  array: string
+  name: string
+  target: { x: number, y: number, tolerance: number }
+  closes: boolean
+  before: Worst
+  after: Worst
+  moves: Move[]
+  predicted: { reading: Reading, before: number, after: number }[]
+  binding: Binding[]
+  round: number
+}
+
+const PLACES: Record<Adjuster, string> = {
+  'height': 'height screws', 'height-left': 'left height screw', 'height-right': 'right height screw', 'lateral': 'slide',
+  'depth-top-left': 'upper left depth screw', 'depth-top-right': 'upper right depth screw', 'depth-bottom-left': 'lower left depth screw', 'depth-bottom-right': 'lower right depth screw',
+}
+const label = (screen: string) => screen.toUpperCase().replace('C', ' C')
+
+/** Eighths as they are said: 3/8, 1 1/2, 2. */
+function eighths(turns: number): string {
+  const count = Math.round(Math.abs(turns) * 8)
+  const [whole, rest] = [Math.floor(count / 8), count % 8]
+  const divisor = rest % 4 === 0 ? 4 : rest % 2 === 0 ? 2 : 1
+  const part = rest === 0 ? '' : `${rest / divisor}/${8 / divisor}`
+  return [whole > 0 || part === '' ? String(whole) : '', part].filter(Boolean).join(' ')
+}
+
+/** A move in words for whoever makes it. */
+export function moveWords(screen: string, adjuster: Adjuster, mm: number, turns?: number): Text {
+  const of = words`${PLACES[adjuster]} of ${label(screen)}`
+  if (adjuster === 'lateral') return words`${of}: ${Math.abs(mm)} to the ${mm > 0 ? 'right' : 'left'}`
+  if (turns === undefined) return words`${of}: ${Math.abs(mm)} ${adjuster.startsWith('height') ? mm > 0 ? 'up' : 'down' : mm > 0 ? 'out' : 'in'}`
+  const way = adjuster.startsWith('height') ? mm > 0 ? 'clockwise as you look up, up' : 'anticlockwise as you look up, down' : mm > 0 ? 'anticlockwise as you face it, out' : 'clockwise as you face it, in'
+  return words`${of}: ${eighths(turns)} turn${Math.abs(turns) > 1 ? 's' : ''}, ${way} ${Math.abs(mm)}`
+}
+
+/** What was turned of an array, mm, by screen and adjuster; of all rounds or of those after an entry. */
+function turnedOf(entries: LogEntry[], array: string, perTurn: (screen: string, adjuster: Adjuster) => number | undefined, afterEntry?: string): Map<string, number> {
+  const from = afterEntry === undefined ? 0 : entries.findIndex(({ id }) => id === afterEntry) + 1
+  const moved = new Map<string, number>()
+  for (const entry of ofKind(entries.slice(from), 'turned').filter(each => each.array === array)) {
+    for (const { screen, adjuster, turns, mm } of entry.moves) {
+      const by = mm ?? (turns ?? 0) * (perTurn(screen, adjuster) ?? 0)
+      moved.set(`${screen} ${adjuster}`, (moved.get(`${screen} ${adjuster}`) ?? 0) + by)
+    }
+  }
+  return moved
+}
+
+const worstOf = (readings: Reading[], values: number[]): Worst => {
+  const of = (kind: Reading['kind']) => Math.max(0, ...readings.map((reading, n) => reading.kind === kind ? Math.abs(deviation(reading, values[n]!)) : 0))
+  return { gap: of('gap'), step: of('step') }
+}
+
+/** Screens from the top row down, each row from the left; of a screen its height first, then its slide, then its depth. */
+const ORDER: Adjuster[] = ['height', 'height-left', 'height-right', 'lateral', 'depth-top-left', 'depth-top-right', 'depth-bottom-left', 'depth-bottom-right']
+
+function movesOf(screens: TrueScreen[], moved: Map<string, number>, exact: boolean): Move[] {
+  const at = (screen: string, adjuster: Adjuster) => moved.get(`${screen} ${adjuster}`) ?? 0
+  return [...screens].sort((a, b) => a.row - b.row || a.column - b.column).flatMap(({ name, travels }) => ORDER.flatMap((adjuster): Move[] => {
+    const travel = travels.find(each => each.adjuster === adjuster)
+    if (!travel) return []
+    const mm = adjuster === 'depth-bottom-right' ? at(name, 'depth-top-right') + at(name, 'depth-bottom-left') - at(name, 'depth-top-left') : at(name, adjuster)
+    if (Math.abs(mm) < 1e-6) return []
+    const turns = travel.perTurn === undefined ? undefined : exact ? mm / travel.perTurn : Math.round(8 * mm / travel.perTurn) / 8
+    return [{ screen: name, adjuster, mm, ...turns !== undefined && { turns }, words: moveWords(name, adjuster, mm, turns) }]
+  }))
+}
+
+/**
+ * How an array is trued from its last readings, less what was turned after them: the smallest largest deviation within
+ * the travel that is left, then the least movement, to the nearest eighth of a turn.
+ *
+ * @param solve solves the linear programs
+ * @param exact whether the answer is left as it is before rounding
+ * @returns undefined where nothing was read of it
+ */
+export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id' | 'formerId'>, log: LogEntry[], { catalogue, rules }: { catalogue: Catalogue, rules: Rules }, solve: LinearSolver, exact = false): Alignment | undefined {
+  const entries = standing(log, wall)
+  const seams = ofKind(entries, 'seams').findLast(each => each.array === array.id)
+  if (!seams) return undefined
+  const fresh = trueScreens(array, plan, catalogue, new Map())
+  const perTurn = (screen: string, adjuster: Adjuster) => fresh.find(({ name }) => name === screen)?.travels.find(travel => travel.adjuster === adjuster)?.perTurn
+  const screens = trueScreens(array, plan, catalogue, turnedOf(entries, array.id, perTurn))
+  const carried = (of: EntryOf<'seams'>): Reading[] => {
+    const since = turnedOf(entries, array.id, perTurn, of.id)
+    return readingsOf(of, screens, array.gap).map(reading => ({ ...reading, value: after(reading, (screen, adjuster) => since.get(`${screen} ${adjuster}`) ?? 0) }))
+  }
+  const readings = carried(seams)
+  const earlier = ofKind(entries, 'seams').filter(each => each.array === array.id && each.id !== seams.id)
+  /** What is known of each by all rounds together. */
+  const known = fused(readings, earlier.map(carried))
+  const tolerance = chosenFigure('seamTolerance', rules, 'metric')
+  const solved = solveExactly(known, screens, solve)
+  const moved = exact ? solved.moved : roundedTo(known, screens, solved)
+  const valuesOf = (of: Reading[]) => of.map(reading => after(reading, (screen, adjuster) => moved.get(`${screen} ${adjuster}`) ?? 0))
+  const values = valuesOf(readings)
+  const fits = (of: Reading[], then: number[]) => of.every((reading, n) => Math.abs(deviation(reading, then[n]!)) <= tolerance + 1e-6)
+  const closes = fits(readings, values) || fits(known, valuesOf(known))
+  return {
+    array: array.id, name: array.name, target: { ...array.gap, tolerance }, closes, round: seams.round,
+    before: worstOf(readings, readings.map(({ value }) => value)), after: worstOf(readings, values),
+    moves: movesOf(screens, moved, exact),
+    predicted: readings.map((reading, n) => ({ reading, before: reading.value, after: values[n]! })),
+    binding: closes ? [] : bindingOf(readings, values, screens, solved.moved, tolerance),
+  }
+}
+
+/** The last readings of an array. */
+export const lastSeams = (log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>, array: string): EntryOf<'seams'> | undefined => ofKind(standing(log, wall), 'seams').findLast(each => each.array === array)

@@ -1,0 +1,6 @@
+export * from './align'
+export * from './binding'
+export * from './program'
+export * from './rounding'
+export * from './screen'
+export * from './seam'

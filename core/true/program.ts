@@ -1,0 +1,86 @@
+import { after, deviation, type Reading } from './seam'
+import type { Adjuster, TrueScreen, Travel } from './screen'
+
+/** What a linear program was found to be: whether it has a best answer, and each variable in it. */
+export interface LinearAnswer { optimal: boolean, value: (variable: string) => number }
+/** Solves a linear program in the LP format; where it runs decides who does it. */
+export type LinearSolver = (program: string) => LinearAnswer
+
+/** An adjuster that is worked out for itself; the fourth depth screw follows from the other three, which span its plane. */
+export interface Variable extends Travel { screen: string, name: string }
+
+const FOLLOWS: Adjuster = 'depth-bottom-right'
+
+/** The variables of an array: every adjuster of every screen but the fourth depth screws. */
+export const variablesOf = (screens: TrueScreen[]): Variable[] =>
+  screens.flatMap(({ name, travels }, s) => travels.flatMap((travel, t) => travel.adjuster === FOLLOWS ? [] : [{ ...travel, screen: name, name: `a${s}_${t}` }]))
+
+const term = (by: number, name: string) => `${by < 0 ? '-' : '+'} ${Math.abs(by).toPrecision(12)} ${name}`
+const PER_LINE = 8
+/** A sum, broken into lines as the format wants it. */
+const sumOf = (terms: string[]) => terms.map((each, n) => n > 0 && n % PER_LINE === 0 ? `\n  ${each}` : each).join(' ')
+
+interface Row { name: string, terms: string[], least?: number, most?: number }
+
+/** What holds whatever is minimised: the fourth depth screw within its travel, and no screen rolled farther than it may be. */
+function limits(screens: TrueScreen[], variables: Variable[]): Row[] {
+  const of = (screen: string, adjuster: Adjuster) => variables.find(each => each.screen === screen && each.adjuster === adjuster)?.name
+  return screens.flatMap(({ name, span, roll, travels }, s): Row[] => {
+    const fourth = travels.find(({ adjuster }) => adjuster === FOLLOWS)
+    const [tl, tr, bl] = (['depth-top-left', 'depth-top-right', 'depth-bottom-left'] as const).map(adjuster => of(name, adjuster))
+    const [left, right] = [of(name, 'height-left'), of(name, 'height-right')]
+    return [
+      ...fourth && tl && tr && bl ? [{ name: `plane${s}`, terms: [term(1, tr), term(1, bl), term(-1, tl)], least: fourth.least, most: fourth.most }] : [],
+      ...left && right && span !== undefined ? [{ name: `roll${s}`, terms: [term(1, right), term(-1, left)], least: -roll * span, most: roll * span }] : [],
+    ]
+  })
+}
+
+const rowText = ({ name, terms, least, most }: Row) => [
+  ...most !== undefined ? [`${name}m: ${sumOf(terms)} <= ${most.toPrecision(12)}`] : [],
+  ...least !== undefined ? [`${name}l: ${sumOf(terms)} >= ${least.toPrecision(12)}`] : [],
+]
+
+/** Each reading within t of its target, as it counts. */
+function within(readings: Reading[], variables: Variable[], largest: string | number): string[] {
+  const names = new Map(variables.map(({ screen, adjuster, name }) => [`${screen} ${adjuster}`, name]))
+  return readings.flatMap((reading, n) => {
+    const terms = reading.effects.flatMap(({ screen, adjuster, by }) => {
+      const name = names.get(`${screen} ${adjuster}`)
+      return name ? [term(by * reading.weight, name)] : []
+    })
+    const now = deviation(reading, reading.value)
+    if (typeof largest === 'string') return [`r${n}u: ${sumOf([...terms, term(-1, largest)])} <= ${(-now).toPrecision(12)}`, `r${n}d: ${sumOf([...terms, term(1, largest)])} >= ${(-now).toPrecision(12)}`]
+    if (terms.length === 0) return []
+    return [`r${n}u: ${sumOf(terms)} <= ${(largest - now).toPrecision(12)}`, `r${n}d: ${sumOf(terms)} >= ${(-largest - now).toPrecision(12)}`]
+  })
+}
+
+const boundsOf = (variables: Variable[]) => variables.map(({ name, least, most }) => ` ${Math.min(least, 0).toPrecision(12)} <= ${name} <= ${Math.max(most, 0).toPrecision(12)}`)
+
+/** A little room, so that what was just found to be possible stays so through its own rounding, mm. */
+const SLACK = 1e-7
+
+/** What adjusters are to move, mm, by screen and adjuster; and the largest deviation that then remains. */
+export interface Solved { moved: Map<string, number>, largest: number }
+
+/**
+ * The least largest deviation that the travel that is left allows, and of all ways to it the one that moves least in
+ * all: two linear programs, one after the other.
+ */
+export function solveExactly(readings: Reading[], screens: TrueScreen[], solve: LinearSolver): Solved {
+  const variables = variablesOf(screens)
+  if (variables.length === 0 || readings.length === 0) return { moved: new Map(), largest: Math.max(0, ...readings.map(reading => Math.abs(deviation(reading, reading.value)))) }
+  const fixed = limits(screens, variables).flatMap(rowText)
+  const first = solve(['Minimize', ' obj: t', 'Subject To', ...within(readings, variables, 't'), ...fixed, 'Bounds', ' t >= 0', ...boundsOf(variables), 'End'].join('\n'))
+  if (!first.optimal) throw new Error('The seams could not be solved for: their figures contradict each other.')
+  const largest = Math.max(first.value('t'), 0)
+  const sizes = variables.flatMap(({ name }) => [`u${name}: m${name} ${term(-1, name)} >= 0`, `d${name}: m${name} ${term(1, name)} >= 0`])
+  const second = solve(['Minimize', ` obj: ${sumOf(variables.map(({ name }) => term(1, `m${name}`)))}`, 'Subject To', ...within(readings, variables, largest + SLACK), ...sizes, ...fixed, 'Bounds', ...boundsOf(variables), 'End'].join('\n'))
+  const answer = second.optimal ? second : first
+  return { moved: new Map(variables.map(({ screen, adjuster, name }) => [`${screen} ${adjuster}`, answer.value(name)])), largest }
+}
+
+/** The largest deviation of some readings once adjusters have moved so. */
+export const largestAfter = (readings: Reading[], moved: Map<string, number>): number =>
+  Math.max(0, ...readings.map(reading => Math.abs(deviation(reading, after(reading, (screen, adjuster) => moved.get(`${screen} ${adjuster}`) ?? 0)))))

@@ -1,0 +1,30 @@
+import type { Reading } from './seam'
+
+/** One reading of a seam by a feeler gauge is true to this, mm, one standard deviation; and what was turned since adds so much a round. */
+const READ = 0.1
+const TURNED = 0.04
+/** An earlier reading that is farther off than this was not turned as it was told, or was read wrong: it tells nothing now, mm. */
+const APART = 4 * READ
+
+const keyOf = ({ kind, between, end }: Reading) => `${kind} ${between.join(' ')} ${end ?? ''}`
+
+/**
+ * Readings of the last round, each with what earlier rounds tell of the same place once what was turned since is taken
+ * off: weighed by how true each is. Two rounds read twice, so that what the gauge was out is halved.
+ *
+ * @param earlier the readings of earlier rounds, the first first, as they would be now
+ */
+export function fused(readings: Reading[], earlier: Reading[][]): Reading[] {
+  const rounds = [...earlier].reverse().map(round => new Map(round.map(reading => [keyOf(reading), reading.value])))
+  return readings.map((reading) => {
+    let [sum, weight] = [reading.value / READ ** 2, 1 / READ ** 2]
+    rounds.forEach((round, n) => {
+      const value = round.get(keyOf(reading))
+      if (value === undefined || Math.abs(value - reading.value) > APART) return
+      const worth = 1 / (READ ** 2 + (n + 1) * TURNED ** 2)
+      sum += value * worth
+      weight += worth
+    })
+    return { ...reading, value: sum / weight }
+  })
+}
