@@ -11,6 +11,7 @@ import { fusing, placing, planning, wiring } from './planning'
 import { probingStudy } from './probing'
 import type { Row } from './row'
 import { serving } from './serving'
+import { truing } from './truing'
 import { kills, spoiltJobs } from './standing'
 
 const PORT = '4797'
@@ -36,6 +37,7 @@ const rows = [
   ...await fusing(),
   ...await wiring(),
   ...await answering(),
+  ...await truing(),
   ...await onServer(async ({ address }) => [...await opening(address), ...await openingOffline(address), ...await frames(address), ...await serving(address)]),
   ...await onServer(async asked => [...await heavyRequests(asked), ...await refusals(asked)]),
   ...await kills(50, 30),

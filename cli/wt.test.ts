@@ -185,3 +185,24 @@ describe('wt sheet, templates and diff', { timeout: 90_000 }, () => {
     expect(wt('diff', file(), 'A')).toMatchObject({ status: 2, stderr: expect.stringContaining('needs B after what it has') })
   })
 })
+
+describe('wt align and study', { timeout: 90_000 }, () => {
+  it('say which screws to turn, before rounding and after, and nothing where nothing was read', () => {
+    const job = demoJob('holm-point')
+    expect(JSON.parse(wt('align', jobFile('unread.json', writeJob(job))).stdout)).toEqual({ format: 'wide-trellis-align', version: 1, arrays: [] })
+    job.log.push({ id: 's1', at: '2026-11-20T09:00:00Z', by: 'Isla Brandt', wall: 'ticket-hall', kind: 'seams', array: 'departures', round: 1, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 1.83 }, { between: ['r1c1', 'r1c2'], end: 'bottom', mm: 0.6 }] })
+    const file = jobFile('read.json', writeJob(job))
+    const [rounded, exact] = [JSON.parse(wt('align', file).stdout).arrays[0], JSON.parse(wt('align', file, '--exact').stdout).arrays[0]]
+    expect(exact).toMatchObject({ closes: true, before: { gap: expect.closeTo(1.23, 6) }, after: { gap: expect.closeTo(0, 5) } })
+    expect(rounded.closes).toBe(true)
+    for (const { turns } of rounded.moves.filter(({ turns }: { turns?: number }) => turns !== undefined)) expect(8 * turns).toBeCloseTo(Math.round(8 * turns), 9)
+  })
+
+  it('say how often the seams would close, alike for the same seed', () => {
+    const file = jobFile('study.json', writeJob(demoJob('holm-point')))
+    const { stdout } = wt('study', file, '--trials', '500', '--seed', '3', '--array', 'departures')
+    expect(JSON.parse(stdout)).toMatchObject({ format: 'wide-trellis-study', version: 1, arrays: [{ wall: 'ticket-hall', id: 'departures', running: { p: expect.any(Number) }, causes: expect.arrayContaining([{ cause: 'size', p: expect.any(Number) }]) }] })
+    expect(wt('study', file, '--trials', '500', '--seed', '3', '--array', 'departures').stdout).toBe(stdout)
+    expect(wt('study', file, '--trials', 'many')).toMatchObject({ status: 2, stderr: expect.stringContaining('--trials must be a whole number') })
+  })
+})

@@ -7,10 +7,11 @@ import { logVerify } from './verbs/logVerify'
 import { plan } from './verbs/plan'
 import { schema } from './verbs/schema'
 import { sheet } from './verbs/sheet'
+import { study } from './verbs/study'
 import { templates } from './verbs/templates'
 
 /** Every verb, by the words that name it. */
-const VERBS: Record<string, Verb> = { 'plan': plan, 'sheet': sheet, 'templates': templates, 'diff': diff, 'align': align, 'log verify': logVerify, 'schema': schema, 'fields': fields }
+const VERBS: Record<string, Verb> = { 'plan': plan, 'sheet': sheet, 'templates': templates, 'diff': diff, 'align': align, 'study': study, 'log verify': logVerify, 'schema': schema, 'fields': fields }
 
 const HELP = `wt: Wide Trellis on the command line
 

@@ -22,7 +22,6 @@ const VIEWS = {
   'pier': [`${PIER}/survey`],
   'arrange': [`${HALL}/arrange`],
   'arrange-picture': [`${HALL}/arrange`, tab('Picture')],
-  'arrange-viewers': [`${HALL}/arrange`, tab('Viewers')],
   'mount': [`${HALL}/mount`],
   'mount-depth': [`${HALL}/mount`, tab('Depth')],
   'fix': [`${HALL}/fix`],
@@ -42,6 +41,17 @@ const VIEWS = {
     await page.keyboard.press('PageDown')
   }, { width: 390, height: 844 }],
   // These change what the demo has, so they come last.
+  'true': [`${HALL}/true`, async (page) => {
+    for (const [gap, step] of [['1.8', '1.2'], ['0.6', '1.1'], ['0.2', '-0.4'], ['1.4', '0']]) {
+      for (const [label, text] of [['Gap', gap], ['Step', step]]) {
+        await page.getByLabel(label, { exact: true }).fill(text)
+        await page.keyboard.press('Enter')
+      }
+    }
+    await page.getByLabel('Your name').last().fill('Isla Brandt')
+    await page.getByRole('button', { name: 'Keep these readings' }).click()
+    await page.getByTestId('closes').waitFor()
+  }],
   'arrange-compare': ['/sites/stennick/walls/departures-row/arrange', async (page) => {
     await tab('All')(page)
     await page.getByRole('button', { name: 'Try another' }).click()

@@ -28,6 +28,7 @@ const rules = () => ({
   hangingOrder: oneOf(['by-clearance', 'top-first', 'bottom-first'], 'Hanging order'),
   markingSigma: extent('Standard deviation of one tape measurement'),
   seamTolerance: size('How far a seam may be off its gap'),
+  drillWander: extent('Standard deviation of a drill off its mark'), plateSlack: extent('How far a plate lies loose about its screws, in all'),
 })
 export const rulesSchema = group(rules())
 export type Rules = InferType<typeof rulesSchema>

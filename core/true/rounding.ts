@@ -73,10 +73,15 @@ export function roundedTo(readings: Reading[], screens: TrueScreen[], { moved }:
     // What was rounded past a limit of the screen goes back towards where it was.
     for (let tries = 0; !allowed.get(name)!() && tries < 64; tries++) for (const knob of knobs) if (knob.screen === name && knob.at !== 0) turn(knob, -Math.sign(knob.at))
   }
-  const together = neighbours(screens).flatMap(names => GROUPS.map(group => ({ names, knobs: knobs.filter(({ screen, adjuster }) => names.includes(screen) && group.includes(adjuster)) }))).filter(({ knobs }) => knobs.length > 0)
+  const together = neighbours(screens).flatMap(names => GROUPS.map(group => ({ names, knobs: knobs.filter(({ screen, adjuster }) => names.includes(screen) && group.includes(adjuster)) })))
+    .filter(({ knobs }) => knobs.length > 0).map(each => ({ ...each, touched: [...new Set(each.knobs.flatMap(({ readings }) => readings))], tried: -1 }))
+  /** When each reading was changed last: what nothing has changed about since it was tried is not tried again. */
+  const changed = new Int32Array(readings.length)
+  let moment = 0
   /** The best of all that some knobs can do by a step each; tried by going through them one after the other. */
-  function improve(names: string[], mine: Knob[]): boolean {
-    const touched = [...new Set(mine.flatMap(({ readings }) => readings))]
+  function improve(part: typeof together[number]): boolean {
+    const { names, knobs: mine, touched } = part
+    if (touched.every(n => changed[n]! <= part.tried)) return false
     const cost = () => {
       let sum = 0
       for (const n of touched) sum += weightOf(off[n]!)
@@ -102,12 +107,20 @@ export function roundedTo(readings: Reading[], screens: TrueScreen[], { moved }:
       by[n] = 0
     }
     tryFrom(0)
-    best.by?.forEach((step, n) => { if (step !== 0) turn(mine[n]!, step) })
-    return best.by !== undefined
+    part.tried = moment
+    if (!best.by) return false
+    moment++
+    best.by.forEach((step, n) => {
+      if (step === 0) return
+      turn(mine[n]!, step)
+      for (const reading of mine[n]!.readings) changed[reading] = moment
+    })
+    part.tried = moment - 1
+    return true
   }
   for (let sweep = 0, better = true; better && sweep < MOST_SWEEPS; sweep++) {
     better = false
-    for (const { names, knobs } of together) better = improve(names, knobs) || better
+    for (const part of together) better = improve(part) || better
   }
   return new Map(knobs.map(({ screen, adjuster, at, step }) => [`${screen} ${adjuster}`, at * step]))
 }
