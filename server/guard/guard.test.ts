@@ -52,6 +52,6 @@ describe('a request', () => {
 it('lets run what stands in the page itself, and nothing that is brought in', () => {
   const html = '<script>window.a=1</script><script type="application/json" id="d">{"x":1}</script><script type="module" src="/a.js"></script>'
   expect(scriptsIn(html)).toEqual(['window.a=1'])
-  expect(policy(scriptsIn(html))).toContain('script-src \'self\' \'sha256-')
-  expect(policy()).toMatch(/frame-ancestors 'none'; script-src 'self'$/)
+  expect(policy(scriptsIn(html))).toContain('script-src \'self\' \'wasm-unsafe-eval\' \'sha256-')
+  expect(policy()).toMatch(/frame-ancestors 'none'; script-src 'self' 'wasm-unsafe-eval'$/)
 })
