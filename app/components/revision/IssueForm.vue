@@ -3,19 +3,13 @@
 const { verb = 'Issue' } = defineProps<{ verb?: string }>()
 const emit = defineEmits<{ issued: [revision: string] }>()
 const { next, ready, issue } = useIssuing()
-const { name } = usePreferences()
+const { name, nameId, fault, signed } = useSigner('Write your name: it stands on every sheet.')
 const note = ref('')
-const fault = ref('')
-const nameId = useId()
 const noteId = useId()
 const WHOSE: Record<string, string> = { '$.by': 'A name ', '$.note': 'A note ' }
 function go() {
-  const by = name.value.trim()
-  if (!by) {
-    fault.value = 'Write your name: it stands on every sheet.'
-    document.getElementById(nameId)?.focus()
-    return
-  }
+  const by = signed()
+  if (!by) return
   const revision = next.value
   const faults = issue(by, note.value)
   fault.value = faults.map(({ path, message }) => `${WHOSE[path] ?? ''}${message}`).join(' ')

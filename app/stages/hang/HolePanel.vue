@@ -13,15 +13,13 @@ const { current: issued } = useRevisionAtWall()
 const store = useWallStore()
 const { plan, steps, drilled, findings } = useWallPlan()
 const { show, suffix, bit, system, precision } = useUnits()
-const { name } = usePreferences()
+const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who made each hole.')
 const { open: answering, change, ask, close } = useAnswer()
 const { speaks, canSpeak, speak } = useSpeech()
 const note = ref('')
-const fault = ref('')
 const noteFault = ref('')
 /** A photograph that goes with the next result. */
 const picture = ref('')
-const nameId = useId()
 const noteId = useId()
 
 const index = computed(() => Math.max(0, steps.value.findIndex(({ hole }) => hole.id === current.value)))
@@ -50,16 +48,12 @@ const told = (faults: Fault[], what: string) => faults.map(({ message }) => `${w
 
 function record(result: MadeHole['result']) {
   if (!step.value) return
-  if (!name.value.trim()) {
-    fault.value = 'Write your name first: the log keeps who made each hole.'
-    document.getElementById(nameId)?.focus()
-    return
-  }
+  const by = signed()
+  if (!by) return
   const { id, ...planned } = step.value.hole
   // What missed is a reading of the wall, and lies where the drill went in; what hit is told where the plan has it.
   const { x, y } = result === 'hit' ? planned : turned(planned, plan.value?.marking.levelLine?.turn)
   if (result !== 'hit') ask(id, result)
-  const by = name.value.trim()
   const before = done.value
   const faults = store.record(by, { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() }, ...picture.value && { photo: picture.value } })
   // A second result for one hole corrects the first, and is named as that.

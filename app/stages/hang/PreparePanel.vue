@@ -7,19 +7,13 @@ const { kit, said } = useRun()
 const { current } = useRevisionAtWall()
 const store = useWallStore()
 const { tell, system } = useUnits()
-const { name } = usePreferences()
-const fault = ref('')
-const nameId = useId()
+const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who looked.')
 const TITLES: Record<KitGroup, string> = { tools: 'Tools', bits: 'Bits', fasteners: 'Anchors and screws', mounts: 'Mounts and rails', displays: 'Displays', cables: 'Boxes and cables', access: 'People and access' }
 const groups = computed(() => KIT_GROUPS.map(id => ({ id, title: TITLES[id], items: kit.value.filter(({ group }) => group === id) })).filter(({ items }) => items.length > 0))
 const there = computed(() => kit.value.filter(({ id }) => said.value.get(id)?.done).length)
 function say(item: KitItem, done: boolean) {
-  const by = name.value.trim()
-  if (!by) {
-    fault.value = 'Write your name first: the log keeps who looked.'
-    document.getElementById(nameId)?.focus()
-    return
-  }
+  const by = signed()
+  if (!by) return
   const faults = store.record(by, { kind: 'step', step: item.id, done, ...!done && { note: `${item.count > 1 ? `${item.count} × ` : ''}${tell(item.name)}`.slice(0, 1_900) } })
   fault.value = faults.map(({ message }) => message).join(' ')
 }

@@ -8,13 +8,11 @@ const { run, said } = useRun()
 const store = useWallStore()
 const { drilled } = useWallPlan()
 const { tell } = useUnits()
-const { name } = usePreferences()
+const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who did each step.')
 const { select } = useSelection()
 const { speaks, canSpeak, speak } = useSpeech()
 const current = useScreenState('hang-step', () => '')
 const at = useScreenState<Record<string, number>>('hang-step-began', () => ({}))
-const fault = ref('')
-const nameId = useId()
 const index = computed(() => Math.max(0, run.value.findIndex(({ id }) => id === current.value)))
 const step = computed(() => run.value[index.value])
 const done = computed(() => step.value && said.value.get(step.value.id))
@@ -36,12 +34,8 @@ function go(by: number) {
 }
 const minutes = () => Math.round((Date.now() - (at.value[step.value!.id] ?? Date.now())) / 6_000) / 10
 function record(photo?: string) {
-  const by = name.value.trim()
-  if (!by) {
-    fault.value = 'Write your name first: the log keeps who did each step.'
-    document.getElementById(nameId)?.focus()
-    return
-  }
+  const by = signed()
+  if (!by) return
   const now = step.value!
   const took = minutes()
   const faults = store.record(by, { kind: 'step', step: now.id, done: photo === undefined || done.value?.done === true, ...took > 0 && photo === undefined && { minutes: took }, ...(photo ?? done.value?.photo) !== undefined && { photo: photo ?? done.value!.photo } })

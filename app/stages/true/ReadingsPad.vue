@@ -7,13 +7,11 @@ const emit = defineEmits<{ recorded: [] }>()
 const store = useWallStore()
 const { array, ends, screens, last } = useTruing()
 const { system, showFine, suffix } = useUnits()
-const { name } = usePreferences()
+const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who read it.')
 /** What is typed, by the end of a seam. */
 const typed = useScreenState<Record<string, { gap: string, step: string }>>('true-typed', () => ({}))
 const at = useScreenState('true-at', () => 0)
 const field = ref<'gap' | 'step'>('gap')
-const fault = ref('')
-const nameId = useId()
 const index = computed(() => Math.min(at.value, ends.value.length - 1))
 const end = computed(() => ends.value[index.value]!)
 const now = computed(() => typed.value[end.value.key] ?? { gap: '', step: '' })
@@ -53,12 +51,8 @@ function go(by: number) {
   field.value = by > 0 ? 'gap' : 'step'
 }
 function record() {
-  const by = name.value.trim()
-  if (!by) {
-    fault.value = 'Write your name first: the log keeps who read it.'
-    document.getElementById(nameId)?.focus()
-    return
-  }
+  const by = signed()
+  if (!by) return
   const all = ends.value.flatMap(({ key, between, end }) => (['gap', 'step'] as const).flatMap((kind): Entered[] => {
     const { mm, wrong } = read(typed.value[key]?.[kind] ?? '', kind)
     const no = wrong ?? seamFault(screens.value, between, end)

@@ -6,9 +6,7 @@ const { round } = defineProps<{ round: number }>()
 const store = useWallStore()
 const { array, alignment, failed, working, last } = useTruing()
 const { tell, showFine, suffix } = useUnits()
-const { name } = usePreferences()
-const fault = ref('')
-const nameId = useId()
+const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who turned them.')
 /** Moves that were made as told; those that are not ticked were not turned. */
 const made = ref<Record<string, boolean>>({})
 const keyOf = ({ screen, adjuster }: { screen: string, adjuster: string }) => `${screen} ${adjuster}`
@@ -16,12 +14,8 @@ watch(() => last.value?.id, () => { made.value = {} })
 const count = computed(() => alignment.value?.moves.filter(move => made.value[keyOf(move)]).length ?? 0)
 const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
 function record() {
-  const by = name.value.trim()
-  if (!by) {
-    fault.value = 'Write your name first: the log keeps who turned them.'
-    document.getElementById(nameId)?.focus()
-    return
-  }
+  const by = signed()
+  if (!by) return
   const moves = alignment.value!.moves.filter(move => made.value[keyOf(move)]).map(({ screen, adjuster, turns, mm }) => ({ screen, adjuster, ...turns === undefined ? { mm } : { turns } }))
   fault.value = store.record(by, { kind: 'turned', array: array.value!.id, round, moves }).map(({ message }) => message).join(' ')
 }
