@@ -16,7 +16,10 @@ const VIEWS = {
   'sites': ['/'],
   'site': ['/sites/holm-point'],
   'rules': ['/sites/holm-point/rules'],
-  'catalogue': ['/catalogue'],
+  'catalogue': ['/catalogue', async (page) => {
+    await tab('Mounts')(page)
+    await page.getByText('Slipway P2 pull-out').first().click()
+  }],
   'survey': [`${HALL}/survey`],
   'survey-wall': [`${HALL}/survey`, tab('Layers')],
   'pier': [`${PIER}/survey`],

@@ -38,8 +38,8 @@ export const mountSchema = group({
   interface: group(point(length, ['Pattern right of plate', 'Pattern above plate'], 'Plate')),
   adjust: maybe({ lateral: extent('Sideways', ADJUST), height: extent('Height', ADJUST), depth: extent('Depth', ADJUST), roll: notLess('°', 'Roll', ADJUST) }),
   turning: maybe({
-    heightPerTurn: size('Height a turn', TURNS), depthPerTurn: size('Depth a turn', TURNS), span: size('Between the height screws', TURNS),
-    depthSpan: maybe({ x: must(size('Between the depth screws, across', TURNS)), y: must(size('Between the depth screws, up', TURNS)) }),
+    heightPerTurn: size('Height a turn', TURNS), depthPerTurn: size('Depth a turn', TURNS), span: size('Height screws apart', TURNS),
+    depthSpan: maybe({ x: must(size('Depth screws, across', TURNS)), y: must(size('Depth screws, up', TURNS)) }),
   }),
   needs: group(slotUse()),
   otherNeeds: list(group({ ...slotUse(), capacity: amount('kg', 1e4) }), 10, 'Other uses: members: rows: carries kg', 'Needs', 'uses'),

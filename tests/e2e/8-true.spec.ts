@@ -33,6 +33,10 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   await page.getByRole('button', { name: 'Change the sign' }).tap()
   await expect(page.getByLabel('Step')).toHaveValue('1.2')
 
+  // A reload in the middle of a round loses nothing that was typed.
+  await page.reload()
+  await expect(page.getByLabel('Gap')).toHaveValue('1.8')
+  await expect(page.getByText('2 read')).toBeVisible()
   await page.getByRole('button', { name: 'Keep these readings' }).tap()
   await expect(page.getByRole('alert')).toContainText('Write your name first')
   await page.getByLabel('Your name').last().fill('Isla Brandt')
@@ -53,6 +57,7 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   await page.getByRole('button', { name: 'Tick all' }).tap()
   await page.getByRole('button', { name: `${aligned.moves.length} turned` }).tap()
   await expect(page.getByTestId('closes')).not.toContainText('gaps off by 1.2 mm')
+  await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(0)
   await saved(page)
   const { log } = (await house.wall()).job
   expect(log.slice(-2)).toMatchObject([{ kind: 'seams', round: 1, by: 'Isla Brandt' }, { kind: 'turned', round: 1, moves: aligned.moves.map(({ screen, adjuster }: { screen: string, adjuster: string }) => ({ screen, adjuster })) }])

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { seamFault, type End } from '~~/core/true'
 import { parseLength } from '~~/core/units'
+import { wallKey } from '~/sync/device'
 
 /** Gaps and steps at the ends of seams, one end after the other, by a keypad made for it; what is missing constrains nothing. */
 const emit = defineEmits<{ recorded: [] }>()
@@ -8,9 +10,18 @@ const store = useWallStore()
 const { array, ends, screens, last } = useTruing()
 const { system, showFine, suffix } = useUnits()
 const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who read it.')
-/** What is typed, by the end of a seam. */
-const typed = useScreenState<Record<string, { gap: string, step: string }>>('true-typed', () => ({}))
+/** What is typed and not kept yet, by array and by the end of a seam: a reload in the middle of a round loses none of it. */
+const everyTyped = useLocalStorage<Record<string, Record<string, { gap: string, step: string }>>>('wide-trellis:seams', {})
+const arrayKey = computed(() => `${wallKey(store.site, store.id)}/${array.value!.id}`)
+const typed = computed({
+  get: () => everyTyped.value[arrayKey.value] ?? {},
+  set: (now) => {
+    const { [arrayKey.value]: _, ...others } = everyTyped.value
+    everyTyped.value = Object.keys(now).length > 0 ? { ...others, [arrayKey.value]: now } : others
+  },
+})
 const at = useScreenState('true-at', () => 0)
+watch(arrayKey, () => { at.value = 0 })
 const field = ref<'gap' | 'step'>('gap')
 const index = computed(() => Math.min(at.value, ends.value.length - 1))
 const end = computed(() => ends.value[index.value]!)

@@ -18,6 +18,7 @@ function record() {
   if (!by) return
   const moves = alignment.value!.moves.filter(move => made.value[keyOf(move)]).map(({ screen, adjuster, turns, mm }) => ({ screen, adjuster, ...turns === undefined ? { mm } : { turns } }))
   fault.value = store.record(by, { kind: 'turned', array: array.value!.id, round, moves }).map(({ message }) => message).join(' ')
+  if (!fault.value) made.value = {}
 }
 const all = () => { made.value = Object.fromEntries(alignment.value!.moves.map(move => [keyOf(move), true])) }
 </script>

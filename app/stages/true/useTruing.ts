@@ -6,6 +6,8 @@ import { useStudies } from '~/workers/useStudies'
 /** An end of a seam, in the order in which a person walks along them: what is read there, as it is typed. */
 export interface SeamEnd { key: string, between: [string, string], end: End, label: string, target: number }
 
+/** By which ids entries name the wall; what was frozen of it is not sent along. */
+const namesOf = ({ id, formerId }: { id: string, formerId?: string }) => ({ id, ...formerId !== undefined && { formerId } })
 const said = (name: string) => name.toUpperCase().replace('C', ' C')
 
 /** Truing the array that is worked on: the ends of its seams in order, what was read last, and the moves that close them. */
@@ -30,7 +32,7 @@ export const useTruing = createSharedComposable(() => {
       ]
     })
   })
-  const last = computed(() => array.value && lastSeams(store.allLog, { id: store.id }, array.value.id))
+  const last = computed(() => array.value && lastSeams(store.allLog, store.wallRecord, array.value.id))
   const alignment = shallowRef<Alignment>()
   const failed = ref('')
   const working = ref(false)
@@ -44,7 +46,7 @@ export const useTruing = createSharedComposable(() => {
     }
     working.value = true
     try {
-      alignment.value = await studies.run(api => api.align(toRaw(now), toRaw(planned), { id: store.id }, toRaw(log), planContext()), outdated.signal)
+      alignment.value = await studies.run(api => api.align(toRaw(now), toRaw(planned), namesOf(store.wallRecord), toRaw(log), planContext()), outdated.signal)
     }
     catch (error) {
       if (!(error instanceof Cancelled)) failed.value = (error as Error).message
