@@ -19,6 +19,8 @@ export interface TrueScreen {
   /** Distance between its two height screws; absent where the two act as one. */
   span?: number
   depthSpan?: { x: number, y: number }
+  /** How far its face goes in or out either way, with or without screws that tell how. */
+  depth: number
   /** How far it may be rolled either way, rad. */
   roll: number
   travels: Travel[]
@@ -57,7 +59,7 @@ export function trueScreens(array: ScreenArray, { positions }: Pick<ArrayPlan, '
     return [{
       name, id: position.id, row: position.row, column: position.column, width: position.outer.width, height: position.outer.height,
       ...mount.turning?.span !== undefined && { span: mount.turning.span }, ...mount.turning?.depthSpan && { depthSpan: mount.turning.depthSpan },
-      roll: (mount.adjust?.roll ?? 0) * RAD,
+      depth: mount.adjust?.depth ?? 0, roll: (mount.adjust?.roll ?? 0) * RAD,
       travels: travelsOf(mount).map(travel => left(travel, byPlan(travel.adjuster) + (turned.get(`${name} ${travel.adjuster}`) ?? 0))),
     }]
   })

@@ -1,0 +1,5 @@
+export * from './share'
+export * from './studied'
+export * from './study'
+export * from './trial'
+export * from './wall'
