@@ -123,6 +123,7 @@ const level = computed(() => plan.value?.marking.levelLine)
       </g>
       <LazyDraftWiring v-if="canvas.wiring && plan" :wiring="plan.wiring" :wall="wall" :seen-through="canvas.wiring === true" :movable="canvas.movable === 'boxes'" @moving="(id, by) => canvas.movingBox?.(id, by)" @moved="canvas.moved?.()" />
       <DraftMoves v-if="canvas.moves?.length" :moves="canvas.moves" />
+      <DraftSeams v-if="canvas.seams" :drawing="canvas.seams" />
       <LazyDraftSurvey v-if="canvas.surveying" :wall="wall" />
       <template v-if="outline">
         <path

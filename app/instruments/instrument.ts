@@ -1,7 +1,8 @@
 import type { TypedReading } from '~~/core/survey'
+import type { End } from '~~/core/true'
 
-/** What a measuring instrument sends: a length along the wall, or a reading of what is behind it. */
-export type InstrumentEvent = { kind: 'length', mm: number } | { kind: 'reading', reading: Omit<TypedReading, 'y'> }
+/** What a measuring instrument sends: a length along the wall, a reading of what is behind it, a gap or a step at the end of a seam, or how far a case is out of level. */
+export type InstrumentEvent = { kind: 'length', mm: number } | { kind: 'reading', reading: Omit<TypedReading, 'y'> } | { kind: 'gap' | 'step', mm: number } | { kind: 'roll', mmPerM: number }
 
 /**
  * Anything that measures and can be listened to. A real device implements this over its own radio
@@ -18,6 +19,12 @@ export interface Instrument {
 
 /** A stand-in: held against the wall by pointing at the elevation, mm. */
 export interface PracticeInstrument extends Instrument { holdAt: (x: number) => void }
+
+/** Where a gauge is held at a seam, or a level at a screen. */
+export type HeldAtScreens = { between: [string, string], end: End } | { screen: string }
+
+/** A stand-in that is held at a seam or at a screen. */
+export interface PracticeGauge extends Instrument { holdAt: (place: HeldAtScreens) => void }
 
 /** Those who listen to an instrument. */
 export class Listeners {

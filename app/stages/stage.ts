@@ -6,6 +6,7 @@ import type { Wall } from '~~/core/job'
 import type { MadeHole } from '~~/core/log'
 import type { ArrayPlan } from '~~/core/mount'
 import type { WallPlan } from '~~/core/plan'
+import type { SeamDrawing } from '../drawing/seams'
 import type { Tape } from '../drawing/useTape'
 import type { DragOffset } from '../drawing/useDraftDrag'
 
@@ -23,6 +24,8 @@ export interface Canvas {
   wiring?: boolean | 'cut'
   /** Marks that moved, from where they were. */
   moves?: Change['marks']
+  /** Seams, drawn wider than they are. */
+  seams?: SeamDrawing
   /** Id of the hole that is worked on. */
   current?: string
   /** What runs along the tape. */

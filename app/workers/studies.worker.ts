@@ -5,6 +5,7 @@ import type { LogEntry, Mount, PlanContext, ScreenArray, Wall } from '~~/core/jo
 import type { ArrayPlan } from '~~/core/mount'
 import { align, type Alignment, type LinearSolver } from '~~/core/true'
 import type { AsBuilt } from '~~/core/log'
+import { study, type Causes, type Marking, type StudiedWall, type Study } from '~~/core/study'
 import { planWall, type WallPlan } from '~~/core/plan'
 import { remediesFor, type Remedy } from '~~/core/plan/remedies'
 
@@ -35,6 +36,9 @@ const studies = {
   /** How an array is trued from its last readings. */
   align: async (array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id' | 'formerId'>, log: LogEntry[], context: PlanContext): Promise<Alignment | undefined> =>
     align(array, plan, wall, log, context, await linearSolver()),
+  /** How likely an array is to close, by trial. */
+  study: (wall: StudiedWall, causes: Causes, trials: number, seed: number, by: Marking, progress: (share: number) => Promise<void>): Study =>
+    study(wall, causes, trials, seed, by, share => void progress(share)),
 }
 
 export type Studies = typeof studies

@@ -73,8 +73,27 @@ describe('the run of work', () => {
     expect(run.filter(({ kind }) => kind === 'hang').every(({ does }) => told(does.at(-1)!).includes('safety wire'))).toBe(true)
   })
 
-  it('presets upper rows up and lower rows down, within the travel that there is', () => {
-    expect([presetsOf(1, { height: 12 }), presetsOf(2, { height: 12 }), presetsOf(3, { height: 12 }), presetsOf(5, { height: 3 }), presetsOf(3, undefined)]).toEqual([[0], [1, -1], [2, 0, -2], [3, 1.5, 0, -1.5, -3], [0, 0, -0]])
+  it('presets upper rows up and lower rows down by what two rows may come out nearer, within the travel that there is', () => {
+    const presets = (rows: number, height: number | undefined, change: (job: ReturnType<typeof exampleJob>) => void = () => {}) => {
+      const job = exampleJob()
+      const array = Object.assign(job.walls[0]!.arrays[0]!, { rows, columns: 1 })
+      job.walls[0]!.height = 6_000
+      job.catalogue.mounts[0]!.adjust = height === undefined ? undefined : { height }
+      job.catalogue.displays[0]!.sizeTolerance = 0.4
+      change(job)
+      return presetsOf(array, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, job.rules)
+    }
+    // 2 × √(2 × (1 + 1 + 1/12) + 0.16/6) = 4.096; + 1 − 0.6 = 4.496, set to 4.5.
+    const three = presets(3, 12)
+    expect([three.apart.working[0]!.value, three.apart.value, three.short]).toEqual([expect.closeTo(4.0956, 3), 4.5, 0])
+    expect([three.rows, presets(2, 12).rows, presets(1, 12).rows].map(rows => rows.map(({ by }) => by))).toEqual([[4.5, 0, -4.5], [2.25, -2.25], [0]])
+    // No farther than the adjusters go, and what is then wanting is told.
+    const short = presets(3, 3)
+    expect([short.rows.map(({ by }) => by), short.short]).toEqual([[3, 0, -3], expect.closeTo(1.5, 9)])
+    expect(presets(3, undefined).rows.map(({ by }) => by)).toEqual([0, 0, 0])
+    // A wide gap needs none; truer marks need less.
+    expect(presets(3, 12, ({ walls: [wall] }) => { wall!.arrays[0]!.gap.y = 8 }).apart.value).toBe(0)
+    expect(presets(3, 12, ({ rules }) => { Object.assign(rules, { markingSigma: 0.3, drillWander: 0.3 }) }).apart.value).toBe(2)
   })
 
   it('is empty where there is nothing to hang', () => {

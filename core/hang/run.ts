@@ -4,7 +4,7 @@ import type { Subject } from '../subject'
 import { words, type Text } from '../units'
 import type { Wiring } from '../wire'
 import type { HangingOrder, ScreenStep } from './order'
-import { presetsOf } from './preset'
+import { presetsOf, type Presets } from './preset'
 
 export const STEP_KINDS = ['check', 'cable', 'drill', 'plates', 'level', 'preset', 'uprights', 'hang', 'secure'] as const
 export type StepKind = typeof STEP_KINDS[number]
@@ -80,18 +80,28 @@ function drillSteps({ arrays }: RunOf): RunStep[] {
   }))
 }
 
-function plateSteps({ wall, arrays, catalogue }: RunOf): RunStep[] {
+/** What is said of each row's preset, and of what the adjusters do not give. */
+function presetStep(plan: ArrayPlan, { rows, apart, short }: Presets): RunStep[] {
+  if (apart.value === 0 || rows.every(({ by }) => Math.abs(by) < 1e-9)) return []
+  return [{
+    id: `preset:${plan.id}`, kind: 'preset', title: words`Preset the height of ${plan.name}`,
+    why: words`So that nothing touches while a screen is lifted past another: two rows may come out ${apart.working[0]!.value} nearer than planned. The seams are closed afterwards.`,
+    does: [
+      ...rows.map(({ row, by }) => Math.abs(by) < 1e-9 ? words`Row ${String(row)}: as the plan has it.` : words`Row ${String(row)}: ${Math.abs(by)} ${by > 0 ? 'up' : 'down'} from where it will be.`),
+      ...short > 1e-9 ? [words`${short} less between two rows than would be sure: the adjusters go no farther. Pull the row above out while the next is hung.`] : [],
+    ],
+  }]
+}
+
+function plateSteps({ wall, arrays, catalogue, rules }: RunOf): RunStep[] {
   return arrays.filter(({ positions }) => positions.some(({ plate }) => plate)).flatMap((plan): RunStep[] => {
     const array = wall.arrays.find(({ id }) => id === plan.id)
     const mount = array && catalogue.mounts.find(({ id }) => id === array.mount)
-    const rows = [...new Set(plan.positions.map(({ row }) => row))].sort((a, b) => a - b)
-    const presets = presetsOf(rows.length, mount?.adjust)
     const strips = plan.strips.length
-    const moves = presets.some(by => Math.abs(by) > 1e-9)
     return [
       { id: `plates:${plan.id}`, kind: 'plates', title: words`Set the plates of ${plan.name}`, why: words`After all holes of the row, so that no plate covers one that is still to be made.`, does: [...strips > 0 ? [words`${String(strips)} rails or boards first, drawn tight at every member.`] : [], words`Top row of each plate by hand, level it, then the row below; then all tight crosswise.`, ...mount?.kind === 'tilt' || mount?.kind === 'arm' ? [words`Set ${mount.kind === 'tilt' ? 'the tilt' : 'the tension of the arm'} now, for the mass that it will carry: with a screen on it, it cannot be reached.`] : []] },
       { id: `level:${plan.id}`, kind: 'level', title: words`Check the plates of ${plan.name}`, why: words`Before anything is lifted: a plate is moved in a minute now, and in an hour once screens hang.`, does: [words`Every plate level, its middle on its mark. Along a row the tops are in one line.`, words`Pull at each with your weight: plate and bracket stand firm before a screen goes on.`] },
-      ...moves ? [{ id: `preset:${plan.id}`, kind: 'preset' as const, title: words`Preset the height of ${plan.name}`, why: words`So that nothing touches while a screen is lifted past another; the seams are closed afterwards.`, does: rows.flatMap((row, n) => Math.abs(presets[n]!) < 1e-9 ? [words`Row ${String(row)}: in the middle of its travel.`] : [words`Row ${String(row)}: ${Math.abs(presets[n]!)} ${presets[n]! > 0 ? 'up' : 'down'} from the middle of its travel.`]) }] : [],
+      ...array ? presetStep(plan, presetsOf(array, plan, catalogue, rules)) : [],
     ]
   })
 }

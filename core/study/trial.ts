@@ -1,5 +1,5 @@
 import type { Chance } from '../survey/simulate'
-import { linesOf, seamsBetween, type Line, type Reach, type StudiedWall } from './wall'
+import { linesOf, seamsBetween, type Line, type StudiedScreen, type StudiedWall } from './wall'
 
 /** How marks are made: each from the datum, or each from the one before. */
 export type Marking = 'running' | 'mark-to-mark'
@@ -37,57 +37,64 @@ export interface Outcome { worst: number, overlaps: boolean }
  */
 export function trialOf({ screens, gap }: Pick<StudiedWall, 'screens' | 'gap'>): (drawn: Drawn, by: Marking, causes: Causes) => Outcome {
   const lines = linesOf(screens)
-  const pairs = seamsBetween(lines, screens.length)
-  const surveyed = screens.every(({ face }) => face !== undefined)
-  const stands = new Float64Array(screens.length)
-  const grown = new Float64Array(screens.length)
+  const figures = (of: (screen: StudiedScreen) => number) => Float64Array.from(screens, of)
+  const [sizes, face, sigma] = [figures(({ size }) => size), figures(({ face }) => face?.out ?? 0), figures(({ face }) => face?.sigma ?? 0)]
+  const reaches = (['x', 'y', 'depth'] as const).map(axis => ({ least: figures(screen => screen[axis].least), most: figures(screen => screen[axis].most) }))
+  const pairs = screens.every(({ face }) => face !== undefined) ? seamsBetween(lines, screens.length) : []
+  const [from, to, seams] = [Int32Array.from(pairs, ({ a }) => a), Int32Array.from(pairs, ({ b }) => b), Float64Array.from(pairs, ({ seams }) => seams)]
+  // Columns are gone along upwards, the way in which places grow.
+  const along = [{ axis: 0, lines: lines.rows, target: gap.x }, { axis: 1, lines: lines.columns.map(line => [...line].reverse()), target: gap.y }]
+  const [stands, grown] = [new Float64Array(screens.length), new Float64Array(screens.length)]
 
   /** Where the plates of a line stand, mm from their places, as they were marked, drilled and fixed. */
-  function place(line: Line, axis: 0 | 1, { marking, drilling, slack, size }: Drawn, by: Marking, causes: Causes) {
+  function place(line: Line, axis: number, drawn: Drawn, by: Marking, causes: Causes) {
+    const [marking, drilling, slack, size] = [drawn.marking[axis]!, drawn.drilling[axis]!, drawn.slack[axis]!, drawn.size[axis]!]
     let walk = 0
     for (const n of line) {
-      const mark = causes.marking * marking[axis]![n]!
+      const mark = causes.marking * marking[n]!
       walk += mark
-      stands[n] = (by === 'running' ? mark : walk) + causes.drilling * drilling[axis]![n]! + causes.slack * slack[axis]![n]!
-      grown[n] = causes.size * screens[n]!.size * size[axis]![n]!
+      stands[n] = (by === 'running' ? mark : walk) + causes.drilling * drilling[n]! + causes.slack * slack[n]!
+      grown[n] = causes.size * sizes[n]! * size[n]!
     }
   }
-  /** What is left of the worst seam of a line; a line is gone along towards where its places grow. */
-  function worstOf(line: Line, reach: (n: number) => Reach, target: number): Outcome {
-    let [worst, overlaps] = [0, false]
-    for (let i = 0; i < line.length; i++) {
-      // How much longer the cases between two middles are than on the sheet, each end with its half.
-      let longer = 0
-      for (let j = i + 1; j < line.length; j++) {
-        const [a, b] = [line[i]!, line[j]!]
-        longer += (grown[line[j - 1]!]! + grown[b]!) / 2
-        const apart = stands[b]! - stands[a]! - longer
-        const wide = (apart + reach(b).least - reach(a).most) / (j - i)
-        const tight = -(apart + reach(b).most - reach(a).least) / (j - i)
-        worst = Math.max(worst, wide, tight)
-        if (tight > target + 1e-12) overlaps = true
-      }
+  let known: { drawn?: Drawn, share: number, worst: number } = { share: 0, worst: 0 }
+  /** The worst step between faces; of one drawn wall it is the same however it was marked. */
+  function worstStep(drawn: Drawn, share: number): number {
+    if (known.drawn === drawn && known.share === share) return known.worst
+    const { least, most } = reaches[2]!
+    let worst = 0
+    for (let n = 0; n < screens.length; n++) stands[n] = share * (face[n]! + sigma[n]! * drawn.face[n]!)
+    for (let k = 0; k < seams.length; k++) {
+      const [a, b] = [from[k]!, to[k]!]
+      const left = (stands[a]! + least[a]! - stands[b]! - most[b]!) / seams[k]!
+      if (left > worst) worst = left
     }
-    return { worst, overlaps }
+    known = { drawn, share, worst }
+    return worst
   }
-  const [alongX, alongY] = [(n: number) => screens[n]!.x, (n: number) => screens[n]!.y]
-  const upwards = lines.columns.map(line => [...line].reverse())
 
   return (drawn, by, causes) => {
-    let [worst, overlaps] = [0, false]
-    for (const [axis, along, reach, target] of [[0, lines.rows, alongX, gap.x], [1, upwards, alongY, gap.y]] as const) {
-      for (const line of along) {
+    let worst = causes.faces > 0 ? worstStep(drawn, causes.faces) : 0
+    let overlaps = false
+    for (const { axis, lines, target } of along) {
+      const { least, most } = reaches[axis]!
+      for (const line of lines) {
         place(line, axis, drawn, by, causes)
-        const found = worstOf(line, reach, target)
-        worst = Math.max(worst, found.worst)
-        overlaps ||= found.overlaps
-      }
-    }
-    if (surveyed && causes.faces > 0) {
-      for (const { a, b, seams } of pairs) {
-        const [one, other] = [screens[a]!, screens[b]!]
-        const out = (n: number) => causes.faces * (screens[n]!.face!.out + screens[n]!.face!.sigma * drawn.face[n]!)
-        worst = Math.max(worst, (out(a) + one.depth.least - out(b) - other.depth.most) / seams)
+        for (let i = 0; i < line.length; i++) {
+          const a = line[i]!
+          // How much longer the cases between two middles are than on the sheet, each end with its half.
+          let longer = 0
+          for (let j = i + 1; j < line.length; j++) {
+            const b = line[j]!
+            longer += (grown[line[j - 1]!]! + grown[b]!) / 2
+            const apart = stands[b]! - stands[a]! - longer
+            const wide = (apart + least[b]! - most[a]!) / (j - i)
+            const tight = -(apart + most[b]! - least[a]!) / (j - i)
+            if (wide > worst) worst = wide
+            if (tight > worst) worst = tight
+            if (tight > target + 1e-12) overlaps = true
+          }
+        }
       }
     }
     return { worst, overlaps }

@@ -1,13 +1,15 @@
 import type { Catalogue, Rules, ScreenArray, Wall } from '../job'
 import { ofKind, standing, type EntryOf, type LogEntry } from '../log'
-import type { ArrayPlan } from '../mount'
+import { mountModels, type ArrayPlan } from '../mount'
 import { chosenFigure } from '../rules'
 import { words, type Text } from '../units'
 import { bindingOf, type Binding } from './binding'
 import { fused } from './rounds'
+import { alikeInMirror } from './mirror'
 import { solveExactly, type LinearSolver } from './program'
 import { roundedTo } from './rounding'
-import { trueScreens, type Adjuster, type TrueScreen } from './screen'
+import { movedBy, trueScreens, type Adjuster, type TrueScreen } from './screen'
+import { sequenceOf, type TurnStep } from './sequence'
 import { after, deviation, readingsOf, type Reading } from './seam'
 
 /** What one adjuster is to be moved: by turns, clockwise or not as whoever turns it sees it, or by millimetres where it has no screw. */
@@ -24,7 +26,10 @@ export interface Alignment {
   closes: boolean
   before: Worst
   after: Worst
+  /** In the order in which they are made. */
   moves: Move[]
+  /** The rows in the order in which they are turned, and in each its screens. */
+  sequence: TurnStep[]
   predicted: { reading: Reading, before: number, after: number }[]
   binding: Binding[]
   round: number
@@ -55,7 +60,7 @@ export function moveWords(screen: string, adjuster: Adjuster, mm: number, turns?
 }
 
 /** What was turned of an array, mm, by screen and adjuster; of all rounds or of those after an entry. */
-function turnedOf(entries: LogEntry[], array: string, perTurn: (screen: string, adjuster: Adjuster) => number | undefined, afterEntry?: string): Map<string, number> {
+export function turnedOf(entries: LogEntry[], array: string, perTurn: (screen: string, adjuster: Adjuster) => number | undefined, afterEntry?: string): Map<string, number> {
   const from = afterEntry === undefined ? 0 : entries.findIndex(({ id }) => id === afterEntry) + 1
   const moved = new Map<string, number>()
   for (const entry of ofKind(entries.slice(from), 'turned').filter(each => each.array === array)) {
@@ -72,15 +77,15 @@ const worstOf = (readings: Reading[], values: number[]): Worst => {
   return { gap: of('gap'), step: of('step') }
 }
 
-/** Screens from the top row down, each row from the left; of a screen its height first, then its slide, then its depth. */
+/** Of a screen its height is set first, then its slide, then its depth. */
 const ORDER: Adjuster[] = ['height', 'height-left', 'height-right', 'lateral', 'depth-top-left', 'depth-top-right', 'depth-bottom-left', 'depth-bottom-right']
 
-function movesOf(screens: TrueScreen[], moved: Map<string, number>, exact: boolean): Move[] {
-  const at = (screen: string, adjuster: Adjuster) => moved.get(`${screen} ${adjuster}`) ?? 0
-  return [...screens].sort((a, b) => a.row - b.row || a.column - b.column).flatMap(({ name, travels }) => ORDER.flatMap((adjuster): Move[] => {
+/** What is moved of the screens, in their order. */
+function movesOf(screens: TrueScreen[], by: (screen: string, adjuster: Adjuster) => number, exact: boolean): Move[] {
+  return screens.flatMap(({ name, travels }) => ORDER.flatMap((adjuster): Move[] => {
     const travel = travels.find(each => each.adjuster === adjuster)
     if (!travel) return []
-    const mm = adjuster === 'depth-bottom-right' ? at(name, 'depth-top-right') + at(name, 'depth-bottom-left') - at(name, 'depth-top-left') : at(name, adjuster)
+    const mm = by(name, adjuster)
     if (Math.abs(mm) < 1e-6) return []
     const turns = travel.perTurn === undefined ? undefined : exact ? mm / travel.perTurn : Math.round(8 * mm / travel.perTurn) / 8
     return [{ screen: name, adjuster, mm, ...turns !== undefined && { turns }, words: moveWords(name, adjuster, mm, turns) }]
@@ -111,18 +116,24 @@ export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id'
   /** What is known of each by all rounds together. */
   const known = fused(readings, earlier.map(carried))
   const tolerance = chosenFigure('seamTolerance', rules, 'metric')
-  const solved = solveExactly(known, screens, solve)
-  const moved = exact ? solved.moved : roundedTo(known, screens, solved)
-  const valuesOf = (of: Reading[]) => of.map(reading => after(reading, (screen, adjuster) => moved.get(`${screen} ${adjuster}`) ?? 0))
+  const [best, told] = alikeInMirror(screens, known, array.gap, (readings, screens) => {
+    const solved = solveExactly(readings, screens, solve)
+    return [solved.moved, exact ? solved.moved : roundedTo(readings, screens, solved)]
+  })
+  const by = movedBy(told!)
+  const valuesOf = (of: Reading[]) => of.map(reading => after(reading, by))
   const values = valuesOf(readings)
   const fits = (of: Reading[], then: number[]) => of.every((reading, n) => Math.abs(deviation(reading, then[n]!)) <= tolerance + 1e-6)
   const closes = fits(readings, values) || fits(known, valuesOf(known))
+  const mountOf = mountModels(array, catalogue)
+  const pullsOut = (name: string) => mountOf(plan.positions.find(({ id }) => id === screens.find(screen => screen.name === name)?.id) ?? {})?.kind === 'pull-out'
+  const sequence = sequenceOf(screens, readings, by, pullsOut)
   return {
     array: array.id, name: array.name, target: { ...array.gap, tolerance }, closes, round: seams.round,
     before: worstOf(readings, readings.map(({ value }) => value)), after: worstOf(readings, values),
-    moves: movesOf(screens, moved, exact),
+    moves: movesOf(sequence.flatMap(step => step.screens.map(name => screens.find(screen => screen.name === name)!)), by, exact), sequence,
     predicted: readings.map((reading, n) => ({ reading, before: reading.value, after: values[n]! })),
-    binding: closes ? [] : bindingOf(readings, values, screens, solved.moved, tolerance),
+    binding: closes ? [] : bindingOf(readings, values, screens, best!, tolerance),
   }
 }
 

@@ -20,6 +20,15 @@ const PER_LINE = 8
 /** A sum, broken into lines as the format wants it. */
 const sumOf = (terms: string[]) => terms.map((each, n) => n > 0 && n % PER_LINE === 0 ? `\n  ${each}` : each).join(' ')
 
+/** The fourth depth screws, each by the three that it follows from. */
+function fourthsOf(screens: TrueScreen[], variables: Variable[]): { name: string, terms: { by: number, of: string }[] }[] {
+  return screens.flatMap(({ name, travels }, s) => {
+    const of = (adjuster: Adjuster) => variables.find(each => each.screen === name && each.adjuster === adjuster)?.name
+    const [tl, tr, bl] = [of('depth-top-left'), of('depth-top-right'), of('depth-bottom-left')]
+    return tl && tr && bl && travels.some(({ adjuster }) => adjuster === FOLLOWS) ? [{ name: `f${s}`, terms: [{ by: 1, of: tr }, { by: 1, of: bl }, { by: -1, of: tl }] }] : []
+  })
+}
+
 interface Row { name: string, terms: string[], least?: number, most?: number }
 
 /** What holds whatever is minimised: the fourth depth screw within its travel, and no screen rolled farther than it may be. */
@@ -75,8 +84,9 @@ export function solveExactly(readings: Reading[], screens: TrueScreen[], solve: 
   const first = solve(['Minimize', ' obj: t', 'Subject To', ...within(readings, variables, 't'), ...fixed, 'Bounds', ' t >= 0', ...boundsOf(variables), 'End'].join('\n'))
   if (!first.optimal) throw new Error('The seams could not be solved for: their figures contradict each other.')
   const largest = Math.max(first.value('t'), 0)
-  const sizes = variables.flatMap(({ name }) => [`u${name}: m${name} ${term(-1, name)} >= 0`, `d${name}: m${name} ${term(1, name)} >= 0`])
-  const second = solve(['Minimize', ` obj: ${sumOf(variables.map(({ name }) => term(1, `m${name}`)))}`, 'Subject To', ...within(readings, variables, largest + SLACK), ...sizes, ...fixed, 'Bounds', ...boundsOf(variables), 'End'].join('\n'))
+  const moves = [...variables.map(({ name }) => ({ name, terms: [{ by: 1, of: name }] })), ...fourthsOf(screens, variables)]
+  const sizes = moves.flatMap(({ name, terms }) => [-1, 1].map((sign, n) => `${n === 0 ? 'u' : 'd'}${name}: m${name} ${terms.map(({ by, of }) => term(sign * by, of)).join(' ')} >= 0`))
+  const second = solve(['Minimize', ` obj: ${sumOf(moves.map(({ name }) => term(1, `m${name}`)))}`, 'Subject To', ...within(readings, variables, largest + SLACK), ...sizes, ...fixed, 'Bounds', ...boundsOf(variables), 'End'].join('\n'))
   const answer = second.optimal ? second : first
   return { moved: new Map(variables.map(({ screen, adjuster, name }) => [`${screen} ${adjuster}`, answer.value(name)])), largest }
 }

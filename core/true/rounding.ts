@@ -14,11 +14,10 @@ const GROUPS: Adjuster[][] = [['height', 'height-left', 'height-right', 'lateral
 
 interface Knob { screen: string, adjuster: Adjuster, step: number, least: number, most: number, at: number, readings: number[], effects: number[] }
 
-/** Deviations count by their eighth power, so that the largest counts for almost all. */
+/** Deviations count by their fourth power: the largest counts most, and those that the gauge's own error may push over the tolerance count too. */
 function weightOf(off: number): number {
   const square = off * off
-  const fourth = square * square
-  return fourth * fourth
+  return square * square
 }
 const MOST_SWEEPS = 40
 

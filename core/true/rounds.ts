@@ -1,3 +1,4 @@
+import { closedRound } from './corner'
 import type { Reading } from './seam'
 
 /** One reading of a seam by a feeler gauge is true to this, mm, one standard deviation; and what was turned since adds so much a round. */
@@ -10,13 +11,15 @@ const keyOf = ({ kind, between, end }: Reading) => `${kind} ${between.join(' ')}
 
 /**
  * Readings of the last round, each with what earlier rounds tell of the same place once what was turned since is taken
- * off: weighed by how true each is. Two rounds read twice, so that what the gauge was out is halved.
+ * off: weighed by how true each is. Two rounds read twice, so that what the gauge was out is
+ * halved; and steps round a corner where four faces meet have to come back to where they began.
  *
  * @param earlier the readings of earlier rounds, the first first, as they would be now
  */
 export function fused(readings: Reading[], earlier: Reading[][]): Reading[] {
+  if (earlier.length === 0) return readings
   const rounds = [...earlier].reverse().map(round => new Map(round.map(reading => [keyOf(reading), reading.value])))
-  return readings.map((reading) => {
+  return closedRound(readings.map((reading) => {
     let [sum, weight] = [reading.value / READ ** 2, 1 / READ ** 2]
     rounds.forEach((round, n) => {
       const value = round.get(keyOf(reading))
@@ -26,5 +29,5 @@ export function fused(readings: Reading[], earlier: Reading[][]): Reading[] {
       weight += worth
     })
     return { ...reading, value: sum / weight }
-  })
+  }))
 }

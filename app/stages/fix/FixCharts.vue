@@ -8,21 +8,7 @@ const { array, wall, fixing, display, mount, worstPosition, strips, fastener, ra
 const { pulled } = usePulled()
 const { system, showFine, suffix, quantity } = useUnits()
 
-/** Colours of the look that is on now, which a chart cannot read by itself. */
-const preferences = usePreferences()
-const colours = computed(() => {
-  void preferences.theme.value
-  const style = getComputedStyle(document.documentElement)
-  const of = (name: string) => style.getPropertyValue(`--color-${name}`).trim()
-  return { ink: of('ink'), soft: of('ink-soft'), hair: of('hair'), good: of('good'), chalk: of('chalk'), flag: of('flag'), stop: of('stop'), caution: of('caution') }
-})
-const base = computed(() => ({
-  chart: { toolbar: { show: false }, animations: { enabled: false }, zoom: { enabled: false }, fontFamily: 'inherit', foreColor: colours.value.ink, parentHeightOffset: 0 },
-  grid: { borderColor: colours.value.hair, padding: { left: 4, right: 8, top: -12, bottom: 0 } },
-  dataLabels: { enabled: false },
-  legend: { position: 'bottom' as const, fontSize: '11px', itemMargin: { horizontal: 6, vertical: 0 } },
-  tooltip: { theme: (preferences.theme.value === 'site' ? 'dark' : 'light') as 'dark' | 'light' },
-}))
+const { colours, base, theme } = useChart()
 const length = (mm: number) => showFine(Math.round(mm))
 const newtons = (value: number) => quantity(Math.round(value), 'N')
 
@@ -37,7 +23,7 @@ const caseIds = computed(() => [...new Set(shownFasteners.value.flatMap(({ cases
 /** A long name in lines of a few words. */
 const inLines = (name: string) => name.match(/.{1,17}(\s|$)/g)?.map(part => part.trim()) ?? [name]
 const SHORT: Record<LoadCase, string> = { 'stowed': 'stowed', 'stowed-hand': 'stowed, a hand', 'service': 'pulled out', 'service-hand': 'with a hand', 'swung': 'swung', 'swung-hand': 'swung, a hand', 'wind': 'wind' }
-const useChart = computed(() => ({
+const fastenerChart = computed(() => ({
   series: caseIds.value.map(id => ({ name: SHORT[id], data: shownFasteners.value.map(({ cases }) => Math.round(100 * (cases.find(one => one.case === id)?.utilisation ?? 0))) })),
   options: {
     ...base.value,
@@ -77,14 +63,14 @@ const depthChart = computed(() => depth.value && ({
 }))
 const charts = [{ id: 'use', title: 'Utilisation by fastener and case' }, { id: 'pull', title: 'Tension as it is pulled out' }, { id: 'depth', title: 'Allowable load against depth' }] as const
 const chart = ref<typeof charts[number]['id']>('use')
-const key = computed(() => `${chart.value} ${system.value} ${preferences.theme.value} ${array.value?.fastener}`)
+const key = computed(() => `${chart.value} ${system.value} ${theme.value} ${array.value?.fastener}`)
 </script>
 
 <template>
   <div class="space-y-2.5">
     <ChoiceField label="Chart" :value="chart" :options="charts.map(({ id, title }) => ({ value: id, label: title }))" :commit="(id) => { chart = id as typeof chart; return [] }" />
     <div :key="key" class="rounded border border-hair bg-paper" :data-chart="chart">
-      <VueApexCharts v-if="chart === 'use'" type="bar" height="290" :options="useChart.options" :series="useChart.series" />
+      <VueApexCharts v-if="chart === 'use'" type="bar" height="290" :options="fastenerChart.options" :series="fastenerChart.series" />
       <VueApexCharts v-else-if="chart === 'pull' && pull.length > 1" type="line" height="260" :options="pullChart.options" :series="pullChart.series" />
       <p v-else-if="chart === 'pull'" class="p-3 text-sm">
         This mount stays where it is: {{ pull[0] ? `${newtons(pull[0].own)} of tension by its own weight` : 'nothing is worked out until Mount holds its plate' }}.

@@ -13,6 +13,7 @@ export const useInstruments = createSharedComposable(() => {
   let stop: (() => void) | undefined
 
   function heard(event: InstrumentEvent) {
+    if (event.kind !== 'length' && event.kind !== 'reading') return
     const reading = event.kind === 'reading'
       ? event.reading
       : tool.value?.enters === 'reading' ? { method: tool.value.method, ...tool.value.answer, x: event.mm } : undefined

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-/** True: seams and steps as they were read, and which adjuster to turn how far. */
-const PANELS = [{ id: 'read', title: 'Readings' }, { id: 'turn', title: 'Turns' }] as const
+import { isSeam } from './useReadings'
+
+/** True: how likely the wall is to close, seams and steps as they were read, and which adjuster to turn how far. */
+const PANELS = [{ id: 'study', title: 'Study' }, { id: 'read', title: 'Readings' }, { id: 'turn', title: 'Turns' }] as const
 const panel = useScreenState<typeof PANELS[number]['id']>('true-panel', () => 'read')
 useCommands(PANELS.map(({ id, title }) => ({ id: `true-${id}`, title: `True: ${title}`, group: 'True' as const, run: () => { panel.value = id } })))
 const store = useWallStore()
-const { array, ends, last } = useTruing()
+const { array } = useTruing()
+const { places } = useReadings()
 const choices = computed(() => store.arrays.map(({ id, name }) => ({ value: id, label: name })))
 const choose = (id: string) => {
   store.arrayId = id
@@ -23,13 +26,14 @@ const choose = (id: string) => {
     </p>
     <template v-else>
       <ChoiceField v-if="choices.length > 1" label="Array" :value="array.id" :options="choices" :commit="choose" inline />
-      <p v-if="ends.length === 0" class="text-sm">
+      <p v-if="places.every(place => !isSeam(place))" class="text-sm">
         One screen by itself has no seams; check its level and go on to Close.
       </p>
       <template v-else>
         <BenchPanels v-model="panel" :panels="PANELS" label="Parts of truing" />
-        <ReadingsPad v-if="panel === 'read'" @recorded="panel = 'turn'" />
-        <TurnsPanel v-else :round="last?.round ?? 0" />
+        <StudyPanel v-if="panel === 'study'" />
+        <ReadingsPad v-else-if="panel === 'read'" @recorded="panel = 'turn'" />
+        <TurnsPanel v-else />
       </template>
     </template>
   </section>

@@ -1,26 +1,26 @@
 <script setup lang="ts">
 import { Check } from 'lucide-vue-next'
+import { cornersOf } from '~~/core/true'
 
-/** Which adjuster to turn, how far and which way, in the order of the screens; what then remains, and what binds. */
-const { round } = defineProps<{ round: number }>()
+/** Which adjuster to turn, how far and which way, row after row in an order that works; what then remains, and what binds. */
 const store = useWallStore()
 const { array, alignment, failed, working, last } = useTruing()
+const { made, then, moves, entries, all, clear } = useTurns()
 const { tell, showFine, suffix } = useUnits()
 const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who turned them.')
-/** Moves that were made as told; those that are not ticked were not turned. */
-const made = ref<Record<string, boolean>>({})
-const keyOf = ({ screen, adjuster }: { screen: string, adjuster: string }) => `${screen} ${adjuster}`
-watch(() => last.value?.id, () => { made.value = {} })
-const count = computed(() => alignment.value?.moves.filter(move => made.value[keyOf(move)]).length ?? 0)
+const count = computed(() => Object.keys(made.value).length)
 const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
+const said = (screen: string) => screen.toUpperCase().replace('C', ' C')
+const steps = computed(() => (alignment.value?.sequence ?? []).map(step => ({ ...step, moves: step.screens.flatMap(screen => moves.value.filter(move => move.screen === screen)) })))
+/** Steps that were read round a corner and do not come back to where they began: one of the four is wrong. */
+const APART = 0.6
+const doubtful = computed(() => cornersOf((alignment.value?.predicted ?? []).map(({ reading }) => reading)).filter(({ off }) => Math.abs(off) > APART))
 function record() {
   const by = signed()
   if (!by) return
-  const moves = alignment.value!.moves.filter(move => made.value[keyOf(move)]).map(({ screen, adjuster, turns, mm }) => ({ screen, adjuster, ...turns === undefined ? { mm } : { turns } }))
-  fault.value = store.record(by, { kind: 'turned', array: array.value!.id, round, moves }).map(({ message }) => message).join(' ')
-  if (!fault.value) made.value = {}
+  fault.value = store.record(by, { kind: 'turned', array: array.value!.id, round: last.value!.round, moves: entries() }).map(({ message }) => message).join(' ')
+  if (!fault.value) clear()
 }
-const all = () => { made.value = Object.fromEntries(alignment.value!.moves.map(move => [keyOf(move), true])) }
 </script>
 
 <template>
@@ -39,24 +39,38 @@ const all = () => { made.value = Object.fromEntries(alignment.value!.moves.map(m
         <b>{{ alignment.closes ? 'It closes.' : 'It does not close all the way.' }}</b>
         Round {{ alignment.round }}: gaps off by {{ far(alignment.before.gap) }} at most, then {{ far(alignment.after.gap) }}; steps {{ far(alignment.before.step) }}, then {{ far(alignment.after.step) }}. A seam is closed within {{ far(alignment.target.tolerance) }}.
       </p>
+      <div class="flex overflow-hidden rounded border border-edge text-sm max-md:hidden" role="group" aria-label="The drawing shows">
+        <button v-for="of in [false, true]" :key="String(of)" type="button" class="min-h-[var(--target)] flex-1" :class="then === of ? 'bg-pine font-semibold text-on-pine' : 'bg-paper'" :aria-pressed="then === of" @click="then = of">
+          {{ of ? 'After turning' : 'As read' }}
+        </button>
+      </div>
       <ul v-if="alignment.binding.length" class="text-sm" data-testid="binding">
         <li v-for="(bound, n) in alignment.binding.slice(0, 3)" :key="n">
-          {{ bound.between.map(screen => screen.toUpperCase().replace('C', ' C')).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }} too much. {{ tell(bound.needs) }}
+          {{ bound.between.map(said).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }} too much. {{ tell(bound.needs) }}
         </li>
       </ul>
-      <p v-if="alignment.moves.length === 0" class="text-sm" data-testid="no-moves">
+      <p v-for="corner in doubtful" :key="corner.screens.join()" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
+        Steps round the corner of {{ corner.screens.map(said).join(', ') }} do not come back to where they began, by {{ far(Math.abs(corner.off)) }}: read those four again.
+      </p>
+      <p v-if="moves.length === 0" class="text-sm" data-testid="no-moves">
         Nothing is to be turned.
       </p>
-      <ol v-else class="min-h-0 flex-1 divide-y divide-hair overflow-y-auto" tabindex="0" aria-label="Turns">
-        <li v-for="move in alignment.moves" :key="keyOf(move)" :data-move="keyOf(move)">
-          <label class="flex min-h-12 cursor-pointer items-center gap-3 py-1 text-lg leading-snug">
-            <input v-model="made[keyOf(move)]" type="checkbox" class="size-7 shrink-0 accent-[var(--color-pine)]"> {{ tell(move.words) }}
-          </label>
-        </li>
-      </ol>
-      <template v-if="alignment.moves.length">
+      <div v-else class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Turns">
+        <section v-for="step in steps" :key="step.row" class="mb-2" :data-row="step.row">
+          <h2 class="sticky top-0 bg-board py-1 text-sm font-semibold">
+            Row {{ step.row }}{{ step.pulled ? `: pull ${step.screens.map(said).join(', ')} out one at a time; home and locked before the next row` : '' }}
+          </h2>
+          <p v-if="step.touches" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
+            Whatever the order, cases come against one another by {{ far(step.touches) }} on the way: open the gap beside it by hand first.
+          </p>
+          <ol class="divide-y divide-hair">
+            <TurnLine v-for="move in step.moves" :key="`${move.screen} ${move.adjuster}`" :move="move" />
+          </ol>
+        </section>
+      </div>
+      <template v-if="moves.length">
         <p class="text-xs text-ink-soft">
-          Which way a screw goes is by the mount’s own sheet: see with the first one that the seam moves as told. Tick what was turned; what was turned otherwise is read anew in the next round.
+          Which way a screw goes is by the mount’s own sheet: see with the first one that the seam moves as told. The four depth screws of a screen are turned by turns, an eighth at a time. Tick what was turned; “other” enters what was turned otherwise.
         </p>
         <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
           <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">

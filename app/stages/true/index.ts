@@ -5,7 +5,8 @@ const ledger = () => import('./SeamLedger.vue')
 
 function useCanvas(): ComputedRef<Canvas> {
   const { members } = useTape()
-  return computed(() => ({ tape: members.value }))
+  const seams = useSeamDrawing()
+  return computed(() => ({ tape: members.value, ...seams.value && { seams: seams.value } }))
 }
 
 /** True: seams and faces closed, by turns of each adjuster. */

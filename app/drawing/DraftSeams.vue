@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { endAt, widening, type Seam, type SeamDrawing, type SeamEnd } from './seams'
+
+/** Seams drawn many times wider than they are, each end with its figure: the side that stands out is drawn heavier; an end that was not read is dashed. */
+const { drawing } = defineProps<{ drawing: SeamDrawing }>()
+const { showFine } = useUnits()
+const view = useDraftView()
+const factor = computed(() => widening(drawing.seams))
+const off = ({ gap, target }: SeamEnd) => gap !== undefined && Math.abs(gap - target) > drawing.tolerance + 1e-6
+const stepOff = ({ step }: SeamEnd) => step !== undefined && Math.abs(step) > drawing.tolerance + 1e-6
+/** The seam as a shape from end to end, as wide at each as was read there. */
+function shape(seam: Seam): string {
+  const [one, other] = seam.ends.map(end => ({ at: endAt(seam, end.end), half: (end.gap ?? end.target) * factor.value / 2 }))
+  if (!one || !other) return ''
+  const upright = seam.ends[0]!.end === 'top' || seam.ends[0]!.end === 'bottom'
+  const corner = ({ at, half }: typeof one, sign: number) => upright ? `${at.x + sign * half} ${at.y}` : `${at.x} ${at.y + sign * half}`
+  return `M${corner(one, -1)} L${corner(one, 1)} L${corner(other, 1)} L${corner(other, -1)} Z`
+}
+const read = (seam: Seam) => seam.ends.every(({ gap }) => gap !== undefined)
+const wrong = (seam: Seam) => seam.ends.some(off)
+/** A line along the side whose face stands out, as heavy as it does. */
+function proud(seam: Seam, end: SeamEnd) {
+  const at = endAt(seam, end.end)
+  const upright = end.end === 'top' || end.end === 'bottom'
+  const side = (end.step ?? 0) > 0 ? 1 : -1
+  const half = (end.gap ?? end.target) * factor.value / 2
+  const inwards = end.end === 'top' || end.end === 'right' ? -1 : 1
+  const length = 0.28 * (upright ? seam.a.height : seam.a.width)
+  // Of a level seam the second screen lies below.
+  return upright ? `M${at.x + side * half} ${at.y} v${inwards * length}` : `M${at.x} ${at.y - side * half} h${inwards * length}`
+}
+const figure = ({ gap, step }: SeamEnd) => `${gap === undefined ? '–' : showFine(gap)}${step === undefined || Math.abs(step) < 0.05 ? '' : ` ${step > 0 ? '▸' : '◂'}${showFine(Math.abs(step))}`}`
+const inset = (end: SeamEnd) => ({ top: { dy: 16 }, bottom: { dy: -8 }, left: { dx: 26, dy: 4 }, right: { dx: -26, dy: 4 } })[end.end]
+</script>
+
+<template>
+  <g data-part="seams">
+    <g v-for="seam in drawing.seams" :key="seam.id" :data-seam="seam.id">
+      <path :d="shape(seam)" :fill="wrong(seam) ? 'var(--color-caution)' : 'var(--color-good)'" :fill-opacity="read(seam) ? 0.85 : 0" :stroke="read(seam) ? 'var(--color-ink)' : 'var(--color-on-case)'" stroke-width="1" :stroke-dasharray="read(seam) ? undefined : '4 3'" vector-effect="non-scaling-stroke" />
+      <template v-for="end in seam.ends" :key="end.key">
+        <path v-if="stepOff(end)" :d="proud(seam, end)" stroke="var(--color-flag)" :stroke-width="Math.min(7, 2 + 2 * Math.abs(end.step!))" vector-effect="non-scaling-stroke" />
+      </template>
+    </g>
+    <g v-for="level in drawing.levels" :key="level.key" class="cursor-pointer" @click.stop="drawing.pick(level.key)">
+      <circle :cx="level.outer.x + level.outer.width / 2" :cy="level.outer.y + level.outer.height * 0.8" :r="9 / view.scale" :fill="drawing.current === level.key ? 'var(--color-flag)' : 'var(--color-paper)'" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
+      <path :d="`M${level.outer.x + level.outer.width / 2 - 5 / view.scale} ${level.outer.y + level.outer.height * 0.8} h${10 / view.scale}`" stroke="var(--color-ink)" stroke-width="2" vector-effect="non-scaling-stroke" />
+    </g>
+    <g v-for="seam in drawing.seams" :key="`ends ${seam.id}`">
+      <g v-for="end in seam.ends" :key="end.key" class="cursor-pointer" :data-end="end.key" @click.stop="drawing.pick(end.key)">
+        <circle :cx="endAt(seam, end.end).x" :cy="endAt(seam, end.end).y" :r="12 / view.scale" fill="transparent" :stroke="drawing.current === end.key ? 'var(--color-flag)' : 'transparent'" stroke-width="4" vector-effect="non-scaling-stroke" />
+        <DraftLettering v-if="end.gap !== undefined || end.step !== undefined" :x="endAt(seam, end.end).x" :y="endAt(seam, end.end).y" v-bind="inset(end)" anchor="middle" :size="12" halo :class="off(end) || stepOff(end) ? 'text-stop font-bold' : 'text-ink'">
+          {{ figure(end) }}
+        </DraftLettering>
+      </g>
+    </g>
+  </g>
+</template>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import VueApexCharts from 'vue3-apexcharts'
+import type { Studied } from './useStudy'
+
+/** How far off the worst seam stays once the adjusters have done what they can; and how likely the wall is to close without each cause, and with what would better it. */
+const { studied } = defineProps<{ studied: Studied }>()
+const { showFine, suffix, system } = useUnits()
+const { colours, base, theme } = useChart()
+const spread = computed(() => studied.study.spread)
+const share = (count: number) => Math.round(1000 * count / studied.study.trials) / 10
+const middle = (n: number) => (n + 0.5) * spread.value.width
+const histogram = computed(() => ({
+  series: ([['from one datum', spread.value.running], ['from mark to mark', spread.value.markToMark]] as const).map(([name, bins]) => ({ name, data: bins.map((count, n) => ({ x: middle(n), y: share(count) })) })),
+  options: {
+    ...base.value, colors: [colours.value.good, colours.value.flag], stroke: { curve: 'stepline' as const, width: 2, dashArray: [0, 5] },
+    xaxis: { type: 'numeric' as const, min: 0, tickAmount: 4, labels: { formatter: (value: string) => showFine(Number(value)) }, title: { text: `worst seam off by, ${suffix.value || 'ft in'}; the last step holds all beyond`, style: { fontSize: '11px', fontWeight: 400 } } },
+    yaxis: { min: 0, tickAmount: 4, labels: { formatter: (value: number) => `${Math.round(value)} %` } },
+    annotations: { xaxis: [{ x: studied.tolerance, borderColor: colours.value.stop, strokeDashArray: 0, label: { text: 'closed within', orientation: 'horizontal', textAnchor: 'start', offsetX: 4, offsetY: 14, style: { color: '#fff', background: colours.value.stop } } }] },
+  },
+}))
+const CAUSES = { marking: 'no error in marking', drilling: 'a drill that stays', slack: 'no play of plates', size: 'cases true to size', faces: 'a flat wall' }
+const CHANGES = { marking: 'marks twice as true', drilling: 'drill twice as true', size: 'cases twice as true', travel: 'more travel' }
+const ranked = computed(() => [
+  ...studied.study.causes.filter(({ cause }) => !studied.notKnown.includes(cause as never)).map(({ cause, p }) => ({ name: CAUSES[cause], p, kind: 'without' })),
+  ...studied.study.changes.filter(({ change }) => !studied.notKnown.includes(change as never)).map(({ change, p }) => ({ name: CHANGES[change], p, kind: 'with' })),
+])
+const causes = computed(() => ({
+  series: [{ name: 'closes', data: ranked.value.map(({ p }) => Math.round(1000 * p) / 10) }],
+  options: {
+    ...base.value, colors: [({ dataPointIndex }: { dataPointIndex: number }) => ranked.value[dataPointIndex]?.kind === 'with' ? colours.value.chalk : colours.value.good], legend: { show: false },
+    plotOptions: { bar: { horizontal: true, barHeight: '70%', dataLabels: { position: 'bottom' } } },
+    dataLabels: { enabled: true, textAnchor: 'start' as const, formatter: (value: number) => `${value} %`, style: { colors: [colours.value.ink], fontSize: '11px' }, dropShadow: { enabled: false }, background: { enabled: true, foreColor: colours.value.ink, opacity: 0.85 } },
+    xaxis: { categories: ranked.value.map(({ name }) => name), min: 0, max: 100, tickAmount: 4, labels: { formatter: (value: string) => `${value} %` } },
+    yaxis: { labels: { maxWidth: 140, style: { fontSize: '11px' } } },
+    annotations: { xaxis: [{ x: 100 * studied.study[studied.by === 'running' ? 'running' : 'markToMark'].p, borderColor: colours.value.flag, strokeDashArray: 2, label: { text: 'as it is', orientation: 'horizontal', textAnchor: 'end', offsetY: -2, style: { color: '#fff', background: colours.value.flag } } }] },
+  },
+}))
+const key = computed(() => `${system.value} ${theme.value} ${studied.of}`)
+</script>
+
+<template>
+  <div :key="key" class="space-y-2">
+    <figure class="rounded border border-hair bg-paper p-1">
+      <figcaption class="px-1 text-sm font-semibold">
+        What is left of the worst seam
+      </figcaption>
+      <VueApexCharts type="line" height="210" :options="histogram.options" :series="histogram.series" />
+    </figure>
+    <figure class="rounded border border-hair bg-paper p-1">
+      <figcaption class="px-1 text-sm font-semibold">
+        How often it would close with…
+      </figcaption>
+      <VueApexCharts type="bar" height="260" :options="causes.options" :series="causes.series" />
+    </figure>
+  </div>
+</template>

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import type { Move } from '~~/core/true'
+
+/** One adjuster to turn: ticked as told, or entered as it was turned. */
+const { move } = defineProps<{ move: Move }>()
+const { made, keyOf, tick, by, otherwise } = useTurns()
+const { tell, showFine, suffix } = useUnits()
+const open = ref(false)
+const done = computed(() => made.value[keyOf(move)])
+const said = computed(() => move.turns === undefined ? `${showFine(done.value ?? move.mm)}${suffix.value ? ` ${suffix.value}` : ''}` : `${done.value ?? move.turns} turns`)
+</script>
+
+<template>
+  <li :data-move="keyOf(move)">
+    <div class="flex items-center gap-2">
+      <label class="flex min-h-12 flex-1 cursor-pointer items-center gap-3 py-1 text-lg leading-snug">
+        <input type="checkbox" class="size-7 shrink-0 accent-[var(--color-pine)]" :checked="done !== undefined" @change="tick(move, ($event.target as HTMLInputElement).checked)"> {{ tell(move.words) }}
+      </label>
+      <button type="button" class="press !px-2 max-md:!min-h-12" :aria-expanded="open" :aria-label="`Turned otherwise: ${move.screen.toUpperCase()}, ${move.adjuster.replaceAll('-', ' ')}`" @click="open = !open">
+        other
+      </button>
+    </div>
+    <div v-if="open || otherwise(move)" class="mb-2 flex items-center gap-2 text-sm" role="group" aria-label="As it was turned">
+      Turned:
+      <button type="button" class="press !size-12 !p-0 !text-xl" aria-label="A step less" @click="by(move, -1)">
+        −
+      </button>
+      <b class="figures min-w-24 text-center text-lg" data-testid="as-turned">{{ said }}</b>
+      <button type="button" class="press !size-12 !p-0 !text-xl" aria-label="A step more" @click="by(move, 1)">
+        +
+      </button>
+      <span class="text-ink-soft">up, right and out are +</span>
+    </div>
+  </li>
+</template>

@@ -1,0 +1,120 @@
+import { createSharedComposable, useLocalStorage } from '@vueuse/core'
+import { nameOf, seamFault, type End } from '~~/core/true'
+import { parseLength } from '~~/core/units'
+import { wallKey } from '~/sync/device'
+
+/** A place at which something is read: gap and step at an end of a seam, or how far a screen is out of level. */
+export type Place = { key: string, label: string } & ({ between: [string, string], end: End, target: number } | { screen: string })
+/** What is read at a place. */
+export type ReadingKind = 'gap' | 'step' | 'roll'
+type Typed = Partial<Record<ReadingKind, string>>
+
+/** A gap wider, a step deeper or a screen farther out of level than this is no seam and no screen of a wall; mm and mm/m. */
+const [WIDEST, DEEPEST, STEEPEST] = [100, 60, 50]
+const said = (name: string) => name.toUpperCase().replace('C', ' C')
+export const isSeam = (place: Place): place is Extract<Place, { end: End }> => 'end' in place
+
+/** What is read of the array that is worked on, place after place: what is typed and not recorded yet lasts through a reload. */
+export const useReadings = createSharedComposable(() => {
+  const store = useWallStore()
+  const { array, screens, last } = useTruing()
+  const { system, showFine, suffix } = useUnits()
+  /** Level is read along the row that others go by: by the house rule on heights, the top one of a grid or the lowest. */
+  const reference = computed(() => {
+    const rows = screens.value.map(({ row }) => row)
+    return store.rules.heightDatum === 'bottom-edge' ? Math.max(...rows) : Math.min(...rows)
+  })
+  const places = computed<Place[]>(() => {
+    const at = new Map(screens.value.map(screen => [nameOf(screen), screen]))
+    const gap = array.value?.gap ?? { x: 0, y: 0 }
+    const ends = (a: string, b: string, ends: End[], target: number): Place[] => at.has(b) ? ends.map(end => ({ key: `${a} ${b} ${end}`, between: [a, b], end, target, label: `${said(a)} | ${said(b)}, ${end}` })) : []
+    // Row by row; in a row the upright seams from the left, then the level ones below it back from the right: nothing is walked twice.
+    const rows = [...new Set(screens.value.map(({ row }) => row))].sort((a, b) => a - b)
+    return rows.flatMap((row) => {
+      const columns = screens.value.filter(screen => screen.row === row).map(({ column }) => column).sort((a, b) => a - b)
+      return [
+        ...columns.flatMap(column => ends(`r${row}c${column}`, `r${row}c${column + 1}`, ['top', 'bottom'], gap.x)),
+        ...[...columns].reverse().flatMap((column): Place[] => [
+          ...row === reference.value ? [{ key: `level r${row}c${column}`, screen: `r${row}c${column}`, label: `Level of ${said(`r${row}c${column}`)}` }] : [],
+          ...ends(`r${row}c${column}`, `r${row + 1}c${column}`, ['right', 'left'], gap.y),
+        ]),
+      ]
+    })
+  })
+  const everyTyped = useLocalStorage<Record<string, Record<string, Typed>>>('wide-trellis:seams', {})
+  const arrayKey = computed(() => `${wallKey(store.site, store.id)}/${array.value?.id ?? ''}`)
+  const typed = computed({
+    get: () => everyTyped.value[arrayKey.value] ?? {},
+    set: (now) => {
+      const { [arrayKey.value]: _, ...others } = everyTyped.value
+      everyTyped.value = Object.keys(now).length > 0 ? { ...others, [arrayKey.value]: now } : others
+    },
+  })
+  const at = useScreenState('true-at', () => 0)
+  const field = ref<ReadingKind>('gap')
+  const index = computed(() => Math.max(0, Math.min(at.value, places.value.length - 1)))
+  const place = computed(() => places.value[index.value])
+  const kinds = computed<ReadingKind[]>(() => !place.value || isSeam(place.value) ? ['gap', 'step'] : ['roll'])
+  const now = computed(() => (place.value && typed.value[place.value.key]) ?? {})
+  const entered = computed(() => places.value.filter(({ key }) => Object.values(typed.value[key] ?? {}).some(Boolean)).length)
+  watch(arrayKey, () => goTo(0))
+  watch(kinds, (can) => { if (!can.includes(field.value)) field.value = can[0]! }, { immediate: true })
+
+  function put(text: string, kind = field.value) {
+    if (place.value) typed.value = { ...typed.value, [place.value.key]: { ...now.value, [kind]: text } }
+  }
+  const withUnit = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
+  /** What is typed as mm, or mm/m; why it cannot be is said beside it. */
+  function read(text: string, kind: ReadingKind): { value?: number, wrong?: string } {
+    const plain = text.trim().replace(/^-/, '')
+    if (text.trim() === '') return {}
+    const sign = text.trim().startsWith('-') ? -1 : 1
+    if (kind === 'roll') {
+      const value = sign * Number(plain.replace(',', '.'))
+      return plain === '' || Number.isNaN(value) ? { wrong: 'Level is a figure in mm/m, right end up positive' } : Math.abs(value) > STEEPEST ? { wrong: `A screen is at most ${STEEPEST} mm/m out of level` } : { value }
+    }
+    const reading = parseLength(plain, system.value)
+    if (!reading.ok) return { wrong: reading.message }
+    const value = sign * reading.mm
+    if (kind === 'gap' && (value < 0 || value > WIDEST)) return { wrong: `A gap is from 0 to ${withUnit(WIDEST)}` }
+    if (kind === 'step' && Math.abs(value) > DEEPEST) return { wrong: `A step is at most ${withUnit(DEEPEST)} either way` }
+    return { value }
+  }
+  const wrong = computed(() => read(now.value[field.value] ?? '', field.value).wrong ?? '')
+  function goTo(next: number, then: ReadingKind = 'gap') {
+    at.value = next
+    const to = places.value[next]
+    field.value = to && !isSeam(to) ? 'roll' : then === 'roll' ? 'gap' : then
+  }
+  /** One figure on or back; nothing is left behind that cannot be. */
+  function go(by: 1 | -1) {
+    if (by > 0 && wrong.value) return
+    const next = kinds.value.indexOf(field.value) + by
+    if (kinds.value[next]) return void (field.value = kinds.value[next])
+    if (places.value[index.value + by]) goTo(index.value + by, by > 0 ? 'gap' : 'step')
+  }
+  function goToKey(key: string) {
+    const to = places.value.findIndex(each => each.key === key)
+    if (to >= 0) goTo(to)
+  }
+  /** Everything that was typed, as an entry has it; or the first that cannot be, which is gone to. */
+  function all() {
+    const readings = places.value.flatMap((place, n) => (Object.entries(typed.value[place.key] ?? {}) as [ReadingKind, string][]).flatMap(([kind, text]) => {
+      const { value, wrong } = read(text, kind)
+      const no = wrong ?? (isSeam(place) ? seamFault(screens.value, place.between, place.end) : undefined)
+      return value === undefined && no === undefined ? [] : [{ place, n, kind, value: value ?? 0, no }]
+    }))
+    const bad = readings.find(({ no }) => no !== undefined)
+    if (bad) {
+      goTo(bad.n, bad.kind)
+      return undefined
+    }
+    const seams = (of: ReadingKind) => readings.flatMap(({ place, kind, value }) => kind === of && isSeam(place) ? [{ between: [...place.between], end: place.end, mm: value }] : [])
+    return { gaps: seams('gap'), steps: seams('step'), rolls: readings.flatMap(({ place, value }) => isSeam(place) ? [] : [{ screen: place.screen, mmPerM: value }]) }
+  }
+  function clear() {
+    typed.value = {}
+    goTo(0)
+  }
+  return { places, place, index, kinds, field, now, entered, wrong, round: computed(() => (last.value?.round ?? 0) + 1), put, go, goToKey, all, clear, withUnit }
+})
