@@ -3,7 +3,7 @@ import { endAt, widening, type Seam, type SeamDrawing, type SeamEnd } from './se
 
 /** Seams drawn many times wider than they are, each end with its figure: the side that stands out is drawn heavier; an end that was not read is dashed. */
 const { drawing } = defineProps<{ drawing: SeamDrawing }>()
-const { showFine } = useUnits()
+const { system } = useUnits()
 const view = useDraftView()
 const factor = computed(() => widening(drawing.seams))
 const off = ({ gap, target }: SeamEnd) => gap !== undefined && Math.abs(gap - target) > drawing.tolerance + 1e-6
@@ -29,8 +29,9 @@ function proud(seam: Seam, end: SeamEnd) {
   // Of a level seam the second screen lies below.
   return upright ? `M${at.x + side * half} ${at.y} v${inwards * length}` : `M${at.x} ${at.y - side * half} h${inwards * length}`
 }
-const figure = ({ gap, step }: SeamEnd) => `${gap === undefined ? '–' : showFine(gap)}${step === undefined || Math.abs(step) < 0.05 ? '' : ` ${step > 0 ? '▸' : '◂'}${showFine(Math.abs(step))}`}`
-const inset = (end: SeamEnd) => ({ top: { dy: 16 }, bottom: { dy: -8 }, left: { dx: 26, dy: 4 }, right: { dx: -26, dy: 4 } })[end.end]
+/** A gap as it stands on the drawing: in inches in thousandths. */
+const figure = ({ gap }: SeamEnd) => gap === undefined ? '' : system.value === 'metric' ? String(Number(gap.toFixed(1))) : String(Math.round(1000 * gap / 25.4))
+const inset = (end: SeamEnd) => ({ top: { dy: 24 }, bottom: { dy: -16 }, left: { dx: 34, dy: 4 }, right: { dx: -34, dy: 4 } })[end.end]
 </script>
 
 <template>
@@ -41,14 +42,14 @@ const inset = (end: SeamEnd) => ({ top: { dy: 16 }, bottom: { dy: -8 }, left: { 
         <path v-if="stepOff(end)" :d="proud(seam, end)" stroke="var(--color-flag)" :stroke-width="Math.min(7, 2 + 2 * Math.abs(end.step!))" vector-effect="non-scaling-stroke" />
       </template>
     </g>
-    <g v-for="level in drawing.levels" :key="level.key" class="cursor-pointer" @click.stop="drawing.pick(level.key)">
-      <circle :cx="level.outer.x + level.outer.width / 2" :cy="level.outer.y + level.outer.height * 0.8" :r="9 / view.scale" :fill="drawing.current === level.key ? 'var(--color-flag)' : 'var(--color-paper)'" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
-      <path :d="`M${level.outer.x + level.outer.width / 2 - 5 / view.scale} ${level.outer.y + level.outer.height * 0.8} h${10 / view.scale}`" stroke="var(--color-ink)" stroke-width="2" vector-effect="non-scaling-stroke" />
+    <g v-for="level in drawing.levels.filter(({ key }) => key === drawing.current)" :key="level.key">
+      <circle :cx="level.outer.x + level.outer.width / 2" :cy="level.outer.y + level.outer.height / 2" :r="9 / view.scale" fill="var(--color-flag)" stroke="var(--color-paper)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
+      <path :d="`M${level.outer.x + level.outer.width * 0.2} ${level.outer.y + level.outer.height / 2} h${level.outer.width * 0.6}`" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
     </g>
     <g v-for="seam in drawing.seams" :key="`ends ${seam.id}`">
       <g v-for="end in seam.ends" :key="end.key" class="cursor-pointer" :data-end="end.key" @click.stop="drawing.pick(end.key)">
         <circle :cx="endAt(seam, end.end).x" :cy="endAt(seam, end.end).y" :r="12 / view.scale" fill="transparent" :stroke="drawing.current === end.key ? 'var(--color-flag)' : 'transparent'" stroke-width="4" vector-effect="non-scaling-stroke" />
-        <DraftLettering v-if="end.gap !== undefined || end.step !== undefined" :x="endAt(seam, end.end).x" :y="endAt(seam, end.end).y" v-bind="inset(end)" anchor="middle" :size="12" halo :class="off(end) || stepOff(end) ? 'text-stop font-bold' : 'text-ink'">
+        <DraftLettering v-if="end.gap !== undefined" :x="endAt(seam, end.end).x" :y="endAt(seam, end.end).y" v-bind="inset(end)" anchor="middle" :size="11" halo :class="off(end) ? 'text-stop font-bold' : 'text-ink'">
           {{ figure(end) }}
         </DraftLettering>
       </g>

@@ -3,7 +3,9 @@ import { gauged, hungBy, levelled, turned, type Adjuster, type Pose, type TrueSc
 import { Listeners, type HeldAtScreens, type InstrumentEvent, type PracticeGauge } from './instrument'
 
 /** How far off its corners a practice wall hangs, and how truly its instruments read: a gauge one σ in mm, a level in mm/m. */
-const OFF = 3
+const OFF = 2
+/** Cases are hung apart, as presets have them, so that none is against another, mm. */
+const APART = 6
 const GAUGE = 0.1
 const LEVEL = 0.1
 /** What a gauge and a level show, mm and mm/m. */
@@ -16,7 +18,7 @@ const seedOf = (text: string) => [...text].reduce((sum, char) => (31 * sum + cha
 
 /** How the cases of a practice wall hang now: as it was hung, the same for the same wall, and turned since. */
 export function posesNow({ key, screens, turned: by }: PracticeWall): Map<string, Pose> {
-  const hung = hungBy(screens, OFF, chance(seedOf(key)))
+  const hung = hungBy(screens, OFF, chance(seedOf(key)), APART)
   return new Map(screens.map((screen) => {
     const moves = Object.fromEntries(screen.travels.map(({ adjuster }) => [adjuster, by.get(`${screen.name} ${adjuster}`) ?? 0])) as Partial<Record<Adjuster, number>>
     return [screen.name, turned(hung.get(screen.name)!, screen, moves)]

@@ -5,10 +5,11 @@ import type { End } from './seam'
 /** Where a case really is against where it was planned: aside and up, turned in the plane, out, and leaning by its top and by its right; mm and rad. */
 export interface Pose { right: number, up: number, turn: number, out: number, lean: number, twist: number }
 
-/** How cases hang that nobody has trued yet: every corner so far off at the most, mm. */
-export function hungBy(screens: Pick<TrueScreen, 'name' | 'width' | 'height'>[], off: number, luck: Chance): Map<string, Pose> {
+/** How cases hang that nobody has trued yet: every corner so far off at the most, and each so much farther from the next than planned, mm. */
+export function hungBy(screens: Pick<TrueScreen, 'name' | 'row' | 'column' | 'width' | 'height'>[], off: number, luck: Chance, apart = 0): Map<string, Pose> {
   const within = (by: number) => luck.between(-by, by)
-  return new Map(screens.map(({ name, width, height }) => [name, { right: within(off), up: within(off), turn: within(off / width), out: within(off), lean: within(off / height), twist: within(off / width) }]))
+  const [rows, columns] = [Math.max(...screens.map(({ row }) => row)), Math.max(...screens.map(({ column }) => column))]
+  return new Map(screens.map(({ name, row, column, width, height }) => [name, { right: within(off) + apart * (column - (columns + 1) / 2), up: within(off) + apart * ((rows + 1) / 2 - row), turn: within(off / width), out: within(off), lean: within(off / height), twist: within(off / width) }]))
 }
 
 /** Where a case is once its screws were turned, as its mount moves it; the moves by adjuster, mm. */

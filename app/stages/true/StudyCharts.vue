@@ -13,8 +13,8 @@ const histogram = computed(() => ({
   series: ([['from one datum', spread.value.running], ['from mark to mark', spread.value.markToMark]] as const).map(([name, bins]) => ({ name, data: bins.map((count, n) => ({ x: middle(n), y: share(count) })) })),
   options: {
     ...base.value, colors: [colours.value.good, colours.value.flag], stroke: { curve: 'stepline' as const, width: 2, dashArray: [0, 5] },
-    xaxis: { type: 'numeric' as const, min: 0, tickAmount: 4, labels: { formatter: (value: string) => showFine(Number(value)) }, title: { text: `worst seam off by, ${suffix.value || 'ft in'}; the last step holds all beyond`, style: { fontSize: '11px', fontWeight: 400 } } },
-    yaxis: { min: 0, tickAmount: 4, labels: { formatter: (value: number) => `${Math.round(value)} %` } },
+    xaxis: { type: 'numeric' as const, min: 0, tickAmount: 4, labels: { formatter: (value: string) => showFine(Number(value)) }, title: { text: `worst seam off by, ${suffix.value || 'ft in'}, the last and beyond`, style: { fontSize: '11px', fontWeight: 400 } } },
+    yaxis: { min: 0, max: (most: number) => Math.min(100, Math.ceil(most / 10) * 10), tickAmount: 4, labels: { formatter: (value: number) => `${Math.round(value)} %` } },
     annotations: { xaxis: [{ x: studied.tolerance, borderColor: colours.value.stop, strokeDashArray: 0, label: { text: 'closed within', orientation: 'horizontal', textAnchor: 'start', offsetX: 4, offsetY: 14, style: { color: '#fff', background: colours.value.stop } } }] },
   },
 }))
@@ -28,10 +28,9 @@ const causes = computed(() => ({
   series: [{ name: 'closes', data: ranked.value.map(({ p }) => Math.round(1000 * p) / 10) }],
   options: {
     ...base.value, colors: [({ dataPointIndex }: { dataPointIndex: number }) => ranked.value[dataPointIndex]?.kind === 'with' ? colours.value.chalk : colours.value.good], legend: { show: false },
-    plotOptions: { bar: { horizontal: true, barHeight: '70%', dataLabels: { position: 'bottom' } } },
-    dataLabels: { enabled: true, textAnchor: 'start' as const, formatter: (value: number) => `${value} %`, style: { colors: [colours.value.ink], fontSize: '11px' }, dropShadow: { enabled: false }, background: { enabled: true, foreColor: colours.value.ink, opacity: 0.85 } },
-    xaxis: { categories: ranked.value.map(({ name }) => name), min: 0, max: 100, tickAmount: 4, labels: { formatter: (value: string) => `${value} %` } },
-    yaxis: { labels: { maxWidth: 140, style: { fontSize: '11px' } } },
+    plotOptions: { bar: { horizontal: true, barHeight: '70%' } },
+    xaxis: { categories: ranked.value.map(({ name, p }) => `${name}: ${Math.round(1000 * p) / 10} %`), min: 0, max: 100, tickAmount: 4, labels: { formatter: (value: string) => `${value} %` } },
+    yaxis: { labels: { maxWidth: 190, style: { fontSize: '11px' } } },
     annotations: { xaxis: [{ x: 100 * studied.study[studied.by === 'running' ? 'running' : 'markToMark'].p, borderColor: colours.value.flag, strokeDashArray: 2, label: { text: 'as it is', orientation: 'horizontal', textAnchor: 'end', offsetY: -2, style: { color: '#fff', background: colours.value.flag } } }] },
   },
 }))

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { Check } from 'lucide-vue-next'
 import { cornersOf } from '~~/core/true'
+import { widening } from '~/drawing/seams'
 
 /** Which adjuster to turn, how far and which way, row after row in an order that works; what then remains, and what binds. */
 const store = useWallStore()
 const { array, alignment, failed, working, last } = useTruing()
 const { made, then, moves, entries, all, clear } = useTurns()
-const { tell, showFine, suffix } = useUnits()
+const { tell, showThin: far } = useUnits()
 const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who turned them.')
+const drawing = useSeamDrawing()
 const count = computed(() => Object.keys(made.value).length)
-const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
 const said = (screen: string) => screen.toUpperCase().replace('C', ' C')
 const steps = computed(() => (alignment.value?.sequence ?? []).map(step => ({ ...step, moves: step.screens.flatMap(screen => moves.value.filter(move => move.screen === screen)) })))
 /** Steps that were read round a corner and do not come back to where they began: one of the four is wrong. */
@@ -44,21 +45,24 @@ function record() {
           {{ of ? 'After turning' : 'As read' }}
         </button>
       </div>
-      <ul v-if="alignment.binding.length" class="text-sm" data-testid="binding">
-        <li v-for="(bound, n) in alignment.binding.slice(0, 3)" :key="n">
-          {{ bound.between.map(said).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }} too much. {{ tell(bound.needs) }}
-        </li>
-      </ul>
-      <p v-for="corner in doubtful" :key="corner.screens.join()" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
-        Steps round the corner of {{ corner.screens.map(said).join(', ') }} do not come back to where they began, by {{ far(Math.abs(corner.off)) }}: read those four again.
+      <p v-if="drawing" class="text-xs text-ink-soft max-md:hidden">
+        Seams are drawn {{ widening(drawing.seams) }} times wider than they are; the side that stands out has a heavy edge.
       </p>
-      <p v-if="moves.length === 0" class="text-sm" data-testid="no-moves">
-        Nothing is to be turned.
-      </p>
-      <div v-else class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Turns">
+      <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Turns">
+        <ul v-if="alignment.binding.length" class="mb-1 text-sm" data-testid="binding">
+          <li v-for="(bound, n) in alignment.binding.slice(0, 3)" :key="n">
+            <b>{{ bound.between.map(said).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }} too much.</b> {{ tell(bound.needs) }}
+          </li>
+        </ul>
+        <p v-for="corner in doubtful" :key="corner.screens.join()" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
+          Steps round the corner of {{ corner.screens.map(said).join(', ') }} do not come back to where they began, by {{ far(Math.abs(corner.off)) }}: read those four again.
+        </p>
+        <p v-if="moves.length === 0" class="text-sm" data-testid="no-moves">
+          Nothing is to be turned.
+        </p>
         <section v-for="step in steps" :key="step.row" class="mb-2" :data-row="step.row">
           <h2 class="sticky top-0 bg-board py-1 text-sm font-semibold">
-            Row {{ step.row }}{{ step.pulled ? `: pull ${step.screens.map(said).join(', ')} out one at a time; home and locked before the next row` : '' }}
+            Row {{ step.row }}<template v-if="step.pulled">: pull out, turn, home and lock, one by one</template>
           </h2>
           <p v-if="step.touches" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
             Whatever the order, cases come against one another by {{ far(step.touches) }} on the way: open the gap beside it by hand first.
@@ -67,11 +71,11 @@ function record() {
             <TurnLine v-for="move in step.moves" :key="`${move.screen} ${move.adjuster}`" :move="move" />
           </ol>
         </section>
-      </div>
-      <template v-if="moves.length">
-        <p class="text-xs text-ink-soft">
+        <p v-if="moves.length" class="text-xs text-ink-soft">
           Which way a screw goes is by the mount’s own sheet: see with the first one that the seam moves as told. The four depth screws of a screen are turned by turns, an eighth at a time. Tick what was turned; “other” enters what was turned otherwise.
         </p>
+      </div>
+      <template v-if="moves.length">
         <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
           <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
         </FieldFrame>

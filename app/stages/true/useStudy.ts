@@ -32,7 +32,7 @@ export const useStudy = createSharedComposable(() => {
     failed.value = ''
     const [id, made] = [array.value.id, of.value]
     try {
-      const study = await studies.run(api => api.study(now.wall, now.causes, trials.value, SEED, store.rules.measuring ?? 'running', tellsHere(async (done: number) => { if (running === mine) share.value = done })), mine.signal)
+      const study = await studies.run(api => api.study(now.wall, now.causes, trials.value, SEED, store.rules.measuring ?? 'running', tellsHere(async (done: number) => { if (!mine.signal.aborted) share.value = done })), mine.signal)
       studied.value = { array: id, study, notKnown: now.notKnown, tolerance: now.wall.tolerance, by: store.rules.measuring ?? 'running', of: made }
     }
     catch (error) {
