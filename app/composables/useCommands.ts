@@ -2,7 +2,7 @@
 export interface Command {
   id: string
   title: string
-  group: 'Everywhere' | 'Go to' | 'Drawing' | 'Survey' | 'Arrange' | 'Mount' | 'Fix' | 'Wire' | 'Mark' | 'Hang' | 'True'
+  group: 'Everywhere' | 'Go to' | 'Drawing' | 'Survey' | 'Arrange' | 'Mount' | 'Fix' | 'Wire' | 'Mark' | 'Hang' | 'True' | 'Close'
   /** Keys that do it, as `ctrl+z`, `arrowleft`, `?`. The first one is shown. */
   keys?: string[]
   run: () => void

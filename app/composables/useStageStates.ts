@@ -15,9 +15,11 @@ export function useStageStates() {
     const read = built.value.seams.find(({ array }) => array === id)
     return rows * columns < 2 || (read !== undefined && isTrued(read, gap, chosenFigure('seamTolerance', store.rules, store.siteUnits)))
   }))
+  /** What was recorded of handing over. */
+  const closing = computed(() => store.allLog.filter(({ kind }) => ['serial', 'locked', 'tested', 'point', 'signed', 'visit'].includes(kind)))
   return computed(() => (stage: Stage): StageState => {
     const room = ROOMS.find(({ id }) => id === stage)
-    const now = { wall: store.wall, plan: plan.value, findings: findings.value, drilled: drilled.value, steps: steps.value, issued: store.revisions.length > 0, read: built.value.seams.length, trued: trued.value }
+    const now = { wall: store.wall, plan: plan.value, findings: findings.value, drilled: drilled.value, steps: steps.value, issued: store.revisions.length > 0, read: built.value.seams.length, trued: trued.value, closing: closing.value.length, signed: closing.value.some(({ kind }) => kind === 'signed') }
     const here = findings.value.filter(finding => finding.stage === stage)
     if (here.some(({ severity }) => severity === 'stop')) return 'stop'
     if (waitOf(stage, findings.value)) return 'waits'

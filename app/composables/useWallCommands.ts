@@ -1,4 +1,4 @@
-import { STAGES } from '~/stages'
+import { ROOMS } from '~/stages'
 
 /** What can be done on a wall whatever stage is worked on. */
 export function useWallCommands(site: string, base: string): void {
@@ -8,7 +8,7 @@ export function useWallCommands(site: string, base: string): void {
     { id: 'undo', title: 'Undo', group: 'Everywhere', keys: ['ctrl+z'], when: () => store.history.past.length > 0, run: () => store.undo() },
     { id: 'redo', title: 'Redo', group: 'Everywhere', keys: ['ctrl+shift+z', 'ctrl+y'], when: () => store.history.future.length > 0, run: () => store.redo() },
     { id: 'units', title: 'Change between mm and feet and inches', group: 'Everywhere', keys: ['u'], run: toggle },
-    ...STAGES.flatMap((stage, index) => 'ahead' in stage ? [] : [{ id: `go-${stage.id}`, title: stage.title, group: 'Go to' as const, keys: [String(index + 1)], run: () => void navigateTo(`${base}/${stage.id}`) }]),
+    ...ROOMS.map((stage, index) => ({ id: `go-${stage.id}`, title: stage.title, group: 'Go to' as const, keys: [String(index + 1)], run: () => void navigateTo(`${base}/${stage.id}`) })),
     { id: 'go-site', title: 'The site’s walls', group: 'Go to', run: () => void navigateTo(`/sites/${site}`) },
   ])
 }

@@ -87,5 +87,5 @@ export const useWallPlan = createSharedComposable(() => {
   /** Whether the plan of the moment is that of the wall and the log as they stand now. */
   const upToDate = computed(() => liveWall.value === store.shown && plannedBuilt.value === built.value)
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
-  return { plan, planned, live, reading, upToDate, placed, built, planContext, follows, behind, failed, drilled, unused, findings, steps }
+  return { plan, planned, live, liveWall, reading, upToDate, placed, built, planContext, follows, behind, failed, drilled, unused, findings, steps }
 })

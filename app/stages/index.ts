@@ -1,15 +1,16 @@
 import { arrangeStage } from './arrange'
+import { closeStage } from './close'
 import { fixStage } from './fix'
 import { hangStage } from './hang'
 import { markStage } from './mark'
 import { mountStage } from './mount'
-import type { StageAhead, StageRoom } from './stage'
+import type { StageRoom } from './stage'
 import { surveyStage } from './survey'
 import { trueStage } from './true'
 import { wireStage } from './wire'
 
 /** The nine stages in the order of the job. */
-export const STAGES: (StageRoom | StageAhead)[] = [
+export const ROOMS: StageRoom[] = [
   surveyStage,
   arrangeStage,
   mountStage,
@@ -18,14 +19,11 @@ export const STAGES: (StageRoom | StageAhead)[] = [
   markStage,
   hangStage,
   trueStage,
-  { id: 'close', title: 'Close', does: 'Ahead: the pack that is handed over', ahead: true },
+  closeStage,
 ]
-
-/** The stages that can be worked. */
-export const ROOMS = STAGES.filter((stage): stage is StageRoom => !('ahead' in stage))
 
 /** The stage of an address; the first where there is none of that name. */
 export const roomOf = (id: unknown): StageRoom => ROOMS.find(room => room.id === id) ?? ROOMS[0]!
 
 /** What a stage is called. */
-export const titleOf = (id: string): string => STAGES.find(stage => stage.id === id)?.title ?? id
+export const titleOf = (id: string): string => ROOMS.find(stage => stage.id === id)?.title ?? id

@@ -42,7 +42,7 @@ export interface Canvas {
 export interface Bench { pointed?: (at: { x: number, y: number }) => void, drawn?: (rect: Rect) => void }
 
 /** What is known of a wall, by which it is told how far a stage has come. */
-export interface Standing { wall?: Wall, plan?: WallPlan, findings: Finding[], drilled: Map<string, MadeHole>, steps: HoleStep[], issued: boolean, read: number, trued: boolean }
+export interface Standing { wall?: Wall, plan?: WallPlan, findings: Finding[], drilled: Map<string, MadeHole>, steps: HoleStep[], issued: boolean, read: number, trued: boolean, closing: number, signed: boolean }
 
 /** What a stage is called and what it is for. */
 export interface StageName { id: Stage, title: string, does: string }
@@ -60,6 +60,3 @@ export interface StageRoom extends StageName {
   /** What is fetched ahead, as there is often no signal at the wall. */
   parts: (() => Promise<unknown>)[]
 }
-
-/** A stage that cannot be worked yet. */
-export type StageAhead = StageName & { ahead: true }

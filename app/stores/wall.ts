@@ -141,7 +141,8 @@ export const useWallStore = defineStore('wall', () => {
 
   /** Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. Returns what is wrong with it, and adds nothing, if anything is. */
   function record(by: string, said: NewEntry): Fault[] {
-    const entry = { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...said } as LogEntry
+    // Plain, whatever it was typed in: a device keeps nothing that is watched.
+    const entry = { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...JSON.parse(JSON.stringify(said)) as NewEntry } as LogEntry
     const faults = logEntryFaults(entry)
     if (faults.length === 0) unwritten.value = [...unwritten.value, { site: site.value, entry }]
     return faults

@@ -71,6 +71,9 @@ export const clockTime = (label?: string) => text(label).matches(WRITTEN_MOMENT,
 /** A date and time with its zone that there is. */
 export const moment = (label?: string) => clockTime(label).test('moment', 'is no date and time that there is', v => v === undefined || !WRITTEN_MOMENT.test(v) || isMoment(v))
 
+/** A day of the calendar that there is, as 2026-11-27. */
+export const day = (label?: string) => text(label).test('day', ({ value }: Written) => `must be a day as 2026-11-27, and is ${shown(value)}`, v => v === undefined || isMoment(`${v}T00:00:00Z`))
+
 /** A field that has to be there. */
 export const must = <Field extends { required: (message: string) => unknown }>(field: Field) => field.required('is missing') as ReturnType<Field['required']>
 

@@ -1,8 +1,8 @@
 import type { InferType } from 'yup'
 import { PLAIN_ID } from './plainId'
-import { extent, flag, group, maybe, must, name, oneOf, size } from './fields'
+import { extent, flag, group, list, maybe, must, name, oneOf, size, text } from './fields'
 
-export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])) })
+export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])), contacts: list(group({ name: name('Who'), for: text('What for'), phone: text('Telephone') }), 50, 'People to call') })
 export type Site = InferType<typeof siteSchema>
 
 /** House rules as they were chosen at one level, firm, site or wall; a key that is absent is as the level above has it. */
@@ -28,6 +28,7 @@ const rules = () => ({
   hangingOrder: oneOf(['by-clearance', 'top-first', 'bottom-first'], 'Hanging order'),
   markingSigma: extent('Standard deviation of one tape measurement'),
   seamTolerance: size('How far a seam may be off its gap'),
+  inspections: oneOf(['half-yearly', 'yearly', 'two-yearly'], 'A wall that was handed over is inspected'),
   drillWander: extent('Standard deviation of a drill off its mark'), plateSlack: extent('How far a plate lies loose about its screws, in all'),
 })
 export const rulesSchema = group(rules())

@@ -53,3 +53,11 @@ export function brokenLink(log: LogEntry[]): BrokenLink | undefined {
   }
   return undefined
 }
+
+/** How the chain of a log stands: how many entries it has, and the first that does not hold, by whom and when it says it was made. */
+export interface ChainState { entries: number, broken?: BrokenLink & { at: string, by: string } }
+
+export function chainState(log: LogEntry[]): ChainState {
+  const broken = brokenLink(log)
+  return { entries: log.length, ...broken && { broken: { ...broken, at: log[broken.index]!.receivedAt ?? log[broken.index]!.at, by: log[broken.index]!.by } } }
+}

@@ -1,7 +1,7 @@
 import { lazy, type InferType } from 'yup'
 import type { Fault } from '../job/fault'
 import { isMoment } from '../job/moment'
-import { clockTime, count, figure, flag, group, length, list, moment, must, name, note, notLess, oneOf, reason, text } from '../job/fields'
+import { clockTime, count, day, figure, flag, group, length, list, moment, must, name, note, notLess, oneOf, reason, text } from '../job/fields'
 
 /** What the drill met where a hole was planned. */
 export const HOLE_RESULTS = ['hit', 'miss', 'void', 'steel', 'mortar', 'blown', 'stripped', 'other'] as const
@@ -46,8 +46,14 @@ export const ENTRY_KINDS = {
   'fished': group({ ...about('fished'), route: name(), result: must(oneOf(['through', 'stopped'])), y: length('Height at which it stopped'), ...inChain }),
   'hung': group({ ...about('hung'), screen: name('Id of the screen'), note: note(), ...inChain }),
   'serial': group({ ...about('serial'), screen: name('Id of the screen'), serial: name('Its serial number'), ...inChain }),
-  'locked': group({ ...about('locked'), screen: name('Id of the screen'), note: note(), ...inChain }),
-  'photo': group({ ...about('photo'), photo: name('Picture in the data folder'), note: note(), ...inChain }),
+  'locked': group({ ...about('locked'), screen: name('Id of the screen'), unlocked: flag('Whether its lock was opened; absent where it was set'), note: note(), ...inChain }),
+  'photo': group({ ...about('photo'), photo: name('Picture in the data folder'), screen: text('Id of the screen that it shows'), note: note(), ...inChain }),
+  'tested': group({ ...about('tested'), array: name(), passed: must(flag('Whether its test picture was as it should be')), note: note(), ...inChain }),
+  'point': group({ ...about('point'), what: reason('What is still to be done'), owner: name('Who does it'), due: must(day('By when')), ...inChain }),
+  'point-done': group({ ...about('point-done'), point: name('Id of the entry of the open point'), note: note(), ...inChain }),
+  'signed': group({ ...about('signed'), name: name('Who signed'), role: text('As what'), ink: list(must(list(must(figure()), 2_000)), 200, 'Strokes of the pen: x and y in turn, y down, in a field of 1000 by 400'), link: text('Id of the client’s link through which it was signed'), ...inChain }),
+  'visit': group({ ...about('visit'), purpose: must(oneOf(['service', 'inspection'], 'What for')), note: note(), ...inChain }),
+  'replaced': group({ ...about('replaced'), screen: name('Id of the screen'), model: name('Id of the model of display that hangs there now'), note: note(), ...inChain }),
   'remark': group({ ...about('remark'), note: reason(), ...inChain }),
   'correction': group({ ...about('correction'), corrects: name('Id of the earlier entry that does not hold'), note: reason('Why'), ...inChain }),
 } as const

@@ -141,6 +141,14 @@ export const HOUSE_RULES: HouseRule[] = [
       { value: 'bottom-first', name: 'begins with the bottom row', why: 'Each row stands on the one below while it is fixed.' },
     ],
   },
+  {
+    key: 'inspections', stage: 'close', title: 'A wall that was handed over is inspected', otherwise: 'yearly',
+    schools: [
+      { value: 'half-yearly', name: 'twice a year', why: 'Pulled-out mounts and crowds wear what holds the screens, and half a year is soon gone.' },
+      { value: 'yearly', name: 'once a year', why: 'Most makers ask for a yearly look, and insurers go by it.' },
+      { value: 'two-yearly', name: 'every two years', why: 'A fixed sign indoors that nobody touches changes little, and each visit costs a closure.' },
+    ],
+  },
 ]
 
 /** What was chosen, or what holds until somebody has. */

@@ -95,3 +95,19 @@ export const revisions = sqliteTable('revisions', {
   /** What was frozen, as the job file has it. */
   document: text('document').notNull(),
 }, t => [uniqueIndex('revisions_id').on(t.site, t.wall, t.id)])
+
+/** Links by which a client reads and signs a wall without an account. What stands here is not the link itself, but its SHA-256. */
+export const links = sqliteTable('links', {
+  key: key(),
+  site: ofSite(),
+  wall: text('wall').notNull(),
+  id: text('id').notNull().unique(),
+  /** SHA-256 of the secret in the link. */
+  secret: text('secret').notNull().unique(),
+  /** Whom it was made for. */
+  client: text('client').notNull(),
+  madeAt: text('made_at').notNull(),
+  madeBy: text('made_by').notNull(),
+  expiresAt: text('expires_at').notNull(),
+  endedAt: text('ended_at'),
+}, t => [index('links_wall').on(t.site, t.wall)])

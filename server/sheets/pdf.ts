@@ -24,10 +24,14 @@ function noteOf(pages: Shape[]): string {
   return `This PDF has no typeface for ${letters.length === 1 ? 'one letter' : `${letters.length} letters`} of the names, which ${letters.length === 1 ? 'stands' : 'stand'} as □: ${told}${letters.length > 12 ? ', …' : ''}. The SVG of this sheet has them.`
 }
 
-/** A mark-out sheet as a PDF of its pages, true to the scale it states when printed at 100 %. */
-export function sheetAsPdf({ pages, paper }: Sheet, title: string): Promise<Buffer> {
+/**
+ * A sheet as a PDF of its pages, true to the scale it states when printed at 100 %.
+ *
+ * @param made when it was made; with the same moment the same sheet gives the same bytes
+ */
+export function sheetAsPdf({ pages, paper }: Sheet, title: string, made = new Date()): Promise<Buffer> {
   const size: [number, number] = [paper.width * POINTS_PER_MM, paper.height * POINTS_PER_MM]
-  const document = new PDFDocument({ autoFirstPage: false, margin: 0, size, info: { Title: title, Creator: 'Wide Trellis' } })
+  const document = new PDFDocument({ autoFirstPage: false, margin: 0, size, info: { Title: title, Creator: 'Wide Trellis', CreationDate: made } })
   const chunks: Buffer[] = []
   const done = new Promise<Buffer>((finish, fail) => {
     document.on('data', (chunk: Buffer) => chunks.push(chunk))

@@ -1,11 +1,14 @@
 import { arrange, pixelMap, testPicture } from '../../core/arrange'
-import { arraysOf, InvalidJob, LIMITS, soundJsonFault, validateJob, type Fault, type Job, type StoredRevision } from '../../core/job'
-import { frozenFaults, sheetSource, type Frozen, type SheetSource } from '../../core/revision'
+import { arraysOf, InvalidJob, LIMITS, soundJsonFault, validateJob, type Fault, type Job, type LogEntry, type StoredRevision } from '../../core/job'
+import { chainState, type ChainState } from '../../core/log'
+import { frozenFaults, handedOverOf, sheetSource, type Frozen, type SheetSource } from '../../core/revision'
+import { clientViewOf, type HandoverOptions } from '../../core/close'
 import type { SheetOptions } from '../../core/mark/sheet'
 import { planFile } from '../../core/plan/planFile'
 import { PAPERS, stamped } from '../../core/sheet'
 import { drawElectrician, drawLabels, scheduleOf } from '../../core/wire'
 import { differenceFile, kitFile, sheetFile, templatesFile, type DifferenceFormat, type KitFormat, type SheetFormat, type TemplateFormat } from '../sheets/files'
+import { handoverPdf, packOf, type Pack } from '../sheets/pack'
 import { sheetAsPdf } from '../sheets/pdf'
 import { scheduleAsCsv } from '../sheets/scheduleCsv'
 
@@ -65,6 +68,19 @@ export const TASKS = {
     const title = `${site.name}, ${wall.name}: ${as === 'labels' ? 'cable labels' : 'electrician’s sheet'}`
     const sheet = as === 'labels' ? drawLabels(scheduleOf(wiring), PAPERS[paper], units, precision) : drawElectrician({ site: site.name, wall, cases: arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer)), wiring, units, precision }, PAPERS[paper])
     return sheetAsPdf(as === 'labels' ? sheet : stamped(sheet, issue, units), title)
+  },
+
+  /** The handover of a wall: as PDF, or all that is handed over in open files. The job has all walls of its site. */
+  handover: ({ job, wall, options }: { job: string, wall: string, options: HandoverOptions }): Promise<Uint8Array> => handoverPdf(JSON.parse(job) as Job, wall, options),
+  pack: ({ job, wall, options }: { job: string, wall: string, options: HandoverOptions }): Promise<Pack> => packOf(JSON.parse(job) as Job, wall, options),
+
+  /** Whether a site's log is whole. */
+  chain: ({ log }: { log: string }): ChainState => chainState(JSON.parse(log) as LogEntry[]),
+
+  /** What a client is shown of a job's one wall. */
+  clientView({ job: text }: { job: string }) {
+    const job = JSON.parse(text) as Job
+    return clientViewOf(handedOverOf(job, job.walls[0]!))
   },
 
   /** The pixel map of an array, by its id or the first, and the labelled test picture. */

@@ -102,7 +102,7 @@ test.describe('at the desk', () => {
     await expect(first.getByTestId('as-turned')).toHaveText(`${told + 0.125} turns`)
     await page.getByRole('button', { name: /\d+ turned/ }).click()
     await saved(page)
-    const turned = (await house.wall()).job.log.findLast(({ kind }) => kind === 'turned') as { moves: { turns: number }[] }
+    const turned = (await house.wall()).job.log.findLast(({ kind }: { kind: string }) => kind === 'turned') as { moves: { turns: number }[] }
     expect(turned.moves[0]!.turns).toBe(told + 0.125)
 
     await readAll(page)

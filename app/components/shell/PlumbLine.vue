@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Stage } from '~~/core/finding'
 import { waitOf } from '~~/core/plan/waits'
-import { STAGES, titleOf } from '~/stages'
+import { ROOMS, titleOf } from '~/stages'
 
 /** The nine stages as knots on one line; the one that is worked on hangs from it as the bob. */
 const { current, base } = defineProps<{ current: Stage, base: string }>()
@@ -26,9 +26,8 @@ function said(stage: Stage, does: string) {
   <nav class="relative flex flex-col bg-rail py-2" aria-label="Stages">
     <span class="absolute bottom-3 left-[22px] top-3 w-0.5 bg-edge" aria-hidden="true" />
     <ol class="relative flex flex-1 flex-col justify-between">
-      <li v-for="stage in STAGES" :key="stage.id">
+      <li v-for="stage in ROOMS" :key="stage.id">
         <NuxtLink
-          v-if="!('ahead' in stage)"
           :to="`${base}/${stage.id}`"
           class="flex min-h-14 items-center gap-2 py-1 pl-2 pr-2"
           :class="{ 'bg-board': stage.id === current }"
@@ -45,13 +44,6 @@ function said(stage: Stage, does: string) {
             <span class="block text-[11px] leading-tight" :class="stateOf(stage.id) === 'stop' ? 'font-semibold text-stop' : 'text-ink-soft'">{{ said(stage.id, stage.does) }}</span>
           </span>
         </NuxtLink>
-        <div v-else class="flex min-h-14 items-center gap-2 py-1 pl-2 pr-2">
-          <span class="grid w-[30px] shrink-0 place-items-center" aria-hidden="true"><span class="size-2.5 rounded-full border-2 border-edge bg-rail" /></span>
-          <span class="min-w-0 text-ink-soft">
-            <span class="block text-sm leading-tight">{{ stage.title }}</span>
-            <span class="block text-[11px] leading-tight">{{ stage.does }}</span>
-          </span>
-        </div>
       </li>
     </ol>
   </nav>

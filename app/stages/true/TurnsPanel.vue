@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { Check } from 'lucide-vue-next'
-import { cornersOf } from '~~/core/true'
+import { cornersOf, turnFaults } from '~~/core/true'
 import { widening } from '~/drawing/seams'
 
 /** Which adjuster to turn, how far and which way, row after row in an order that works; what then remains, and what binds. */
 const store = useWallStore()
-const { array, alignment, failed, working, last } = useTruing()
+const { array, alignment, failed, working, last, now } = useTruing()
 const { made, then, moves, entries, all, clear } = useTurns()
 const { tell, showThin: far } = useUnits()
 const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who turned them.')
@@ -19,6 +19,8 @@ const doubtful = computed(() => cornersOf((alignment.value?.predicted ?? []).map
 function record() {
   const by = signed()
   if (!by) return
+  const tooFar = turnFaults(now.value, entries())
+  if (tooFar.length > 0) return void (fault.value = tell(tooFar[0]!))
   fault.value = store.record(by, { kind: 'turned', array: array.value!.id, round: last.value!.round, moves: entries() }).map(({ message }) => message).join(' ')
   if (!fault.value) clear()
 }

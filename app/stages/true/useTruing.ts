@@ -1,5 +1,6 @@
 import { createSharedComposable } from '@vueuse/core'
-import { lastSeams, trueScreens, type Alignment } from '~~/core/true'
+import { standing } from '~~/core/log'
+import { lastSeams, trueScreens, turnedOf, type Alignment } from '~~/core/true'
 import { Cancelled } from '~/workers/pool'
 import { useStudies } from '~/workers/useStudies'
 
@@ -14,6 +15,12 @@ export const useTruing = createSharedComposable(() => {
   const array = computed(() => store.array)
   const arrayPlan = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id))
   const screens = computed(() => array.value && arrayPlan.value ? trueScreens(array.value, arrayPlan.value, store.catalogue, new Map()) : [])
+  /** The screens with the travel that each adjuster has left now. */
+  const now = computed(() => {
+    if (!array.value || !arrayPlan.value) return []
+    const perTurn = (screen: string, adjuster: string) => screens.value.find(({ name }) => name === screen)?.travels.find(travel => travel.adjuster === adjuster)?.perTurn
+    return trueScreens(array.value, arrayPlan.value, store.catalogue, turnedOf(standing(store.allLog, store.wallRecord), array.value.id, perTurn))
+  })
   const last = computed(() => array.value && lastSeams(store.allLog, store.wallRecord, array.value.id))
   const alignment = shallowRef<Alignment>()
   const failed = ref('')
@@ -35,5 +42,5 @@ export const useTruing = createSharedComposable(() => {
     }
     if (!outdated.signal.aborted) working.value = false
   }, { immediate: true })
-  return { array, arrayPlan, screens, last, alignment, failed, working }
+  return { array, arrayPlan, screens, now, last, alignment, failed, working }
 })

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { Link2, Unlink2 } from 'lucide-vue-next'
+import type { ChainState } from '~~/core/log'
+
+/** Whether nothing in a site's log was changed, taken out or put in; or since when that is not so. */
+const { site } = defineProps<{ site: string }>()
+const state = ref<ChainState>()
+const failed = ref('')
+onMounted(async () => {
+  try {
+    state.value = await api<ChainState>(`/sites/${site}/chain`)
+  }
+  catch (error) {
+    failed.value = (error as Error).message
+  }
+})
+</script>
+
+<template>
+  <section aria-label="Log" class="space-y-1 text-sm">
+    <h2 class="text-base font-semibold">
+      Log
+    </h2>
+    <p v-if="failed" class="text-ink-soft">
+      Not known: {{ failed }}
+    </p>
+    <p v-else-if="!state" role="status">
+      Its chain is checked…
+    </p>
+    <p v-else-if="!state.broken" class="flex items-start gap-2 border-l-4 border-good bg-good-wash px-2 py-1" data-testid="chain">
+      <Link2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Whole: {{ state.entries }} {{ state.entries === 1 ? 'entry' : 'entries' }}, each as it was recorded, none taken out.
+    </p>
+    <p v-else class="flex items-start gap-2 border-l-4 border-stop bg-stop-wash px-2 py-1" data-testid="chain" role="alert">
+      <Unlink2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Not whole since {{ whenOf(state.broken.at) }}: entry {{ state.broken.index + 1 }} of {{ state.entries }}, by {{ state.broken.by }}, {{ state.broken.why }}. What stands before it holds.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { driftOf, handedOver } from '~~/core/close'
+import type { ScreenArray } from '~~/core/job'
+
+/** How the seams of an array have moved since it was handed over. */
+const { array } = defineProps<{ array: ScreenArray }>()
+const { record } = useClose()
+const { showThin } = useUnits()
+const DriftChart = defineAsyncComponent(() => import('./DriftChart.vue'))
+const drift = computed(() => record.value ? driftOf(record.value.seams.filter(each => each.array === array.id), array.gap, handedOver(record.value)?.at) : undefined)
+const moved = computed(() => drift.value?.seams.filter(({ by }) => Math.abs(by) >= 0.05).slice(0, 5) ?? [])
+const signedThin = (mm: number) => `${mm > 0 ? '+' : '−'}${showThin(Math.abs(mm))}`
+</script>
+
+<template>
+  <section v-if="drift" aria-label="Drift" class="text-sm">
+    <h2 class="font-semibold">
+      Drift of the seams
+    </h2>
+    <p v-if="drift.readings.length < 2">
+      {{ drift.readings.length === 0 ? 'The seams were never read.' : 'Read once. Read them again under True: the next reading shows what moved.' }}
+    </p>
+    <template v-else>
+      <p data-testid="trend">
+        <template v-if="drift.trend">
+          The worst gap changes by {{ signedThin(drift.trend.gap) }} a year, the worst step by {{ signedThin(drift.trend.step) }}, by {{ drift.readings.length }} readings.
+        </template>
+        <template v-else>
+          No trend yet: the readings are less than a month apart.
+        </template>
+      </p>
+      <DriftChart :readings="drift.readings" />
+      <ul v-if="moved.length" class="text-xs">
+        <li v-for="each in moved" :key="`${each.label} ${each.reads}`">
+          {{ each.label }} {{ each.reads }}: {{ showThin(each.then) }} at handover, {{ showThin(each.now) }} now, {{ signedThin(each.by) }}
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>

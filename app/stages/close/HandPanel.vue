@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { FileArchive, FileText } from 'lucide-vue-next'
+
+/** Handing over: test picture, photographs, open points, remarks, signature, the client's link and the pack. */
+const store = useWallStore()
+const { record, handover } = useClose()
+const { system } = useUnits()
+const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who recorded it.')
+const remark = ref('')
+const address = (format: string) => `/api/sites/${store.site}/walls/${store.id}/handover?format=${format}&units=${system.value}`
+const stops = computed(() => handover.value?.missing.filter(({ severity }) => severity === 'stop').length ?? 0)
+function sayRemark() {
+  const by = signed()
+  if (!by) return
+  if (!remark.value.trim()) return void (fault.value = 'Write the remark first.')
+  fault.value = store.record(by, { kind: 'remark', note: remark.value.trim() }).map(({ message }) => message).join(' ')
+  if (!fault.value) remark.value = ''
+}
+</script>
+
+<template>
+  <div class="space-y-4">
+    <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
+      <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
+    </FieldFrame>
+    <TestPanel :signed="signed" />
+    <PhotoPanel :signed="signed" />
+    <PointsPanel :signed="signed" />
+    <section aria-label="Remarks">
+      <h2 class="text-sm font-semibold">
+        The client’s remarks
+      </h2>
+      <ul class="text-sm">
+        <li v-for="entry in record?.remarks" :key="entry.id" class="border-b border-hair py-1">
+          {{ entry.note }} <span class="text-ink-soft">{{ entry.by }}, {{ whenOf(entry.at) }}</span>
+        </li>
+      </ul>
+      <textarea v-model="remark" rows="2" maxlength="2000" class="field-input mt-1 w-full" aria-label="A remark" placeholder="as the client says it" />
+      <button type="button" class="press mt-1" @click="sayRemark">
+        Keep the remark
+      </button>
+    </section>
+    <SignPanel :signed="signed" />
+    <LinkPanel :signed="signed" />
+    <section aria-label="Handover pack">
+      <h2 class="text-sm font-semibold">
+        Handover pack
+      </h2>
+      <p class="text-xs text-ink-soft">
+        As the server has the wall now. Made again of the same, it is the same to the byte.{{ stops > 0 ? ` ${stops === 1 ? 'A stop is' : `${stops} stops are`} open: it says so on its front page.` : '' }}
+      </p>
+      <div class="mt-1 grid grid-cols-2 gap-2">
+        <a class="press" :href="address('pdf')" download data-testid="pack-pdf"><FileText class="size-4" aria-hidden="true" /> PDF</a>
+        <a class="press" :href="address('zip')" download data-testid="pack-zip"><FileArchive class="size-4" aria-hidden="true" /> ZIP of open files</a>
+      </div>
+    </section>
+  </div>
+</template>

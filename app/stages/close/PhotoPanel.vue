@@ -1,0 +1,60 @@
+<script setup lang="ts">
+/** Photographs of the wall, two of them side by side where that tells something. */
+const { signed } = defineProps<{ signed: () => string | undefined }>()
+const store = useWallStore()
+const { record, screens } = useClose()
+const note = ref('')
+const about = ref('')
+const fault = ref('')
+const chosen = ref<string[]>([])
+const photos = computed(() => record.value?.photos ?? [])
+const labelOf = (id: string | undefined) => screens.value.find(screen => screen.id === id)?.label ?? ''
+function taken(photo: string) {
+  const by = signed()
+  if (!by) return
+  fault.value = store.record(by, { kind: 'photo', photo, ...about.value && { screen: about.value }, ...note.value.trim() && { note: note.value.trim() } }).map(({ message }) => message).join(' ')
+  if (!fault.value) note.value = ''
+}
+const toggle = (id: string) => { chosen.value = chosen.value.includes(id) ? chosen.value.filter(each => each !== id) : [...chosen.value, id].slice(-2) }
+const pair = computed(() => chosen.value.flatMap(id => photos.value.find(photo => photo.id === id) ?? []))
+</script>
+
+<template>
+  <section aria-label="Photographs">
+    <h2 class="text-sm font-semibold">
+      Photographs
+    </h2>
+    <div class="mt-1 grid grid-cols-[7rem_1fr] gap-2">
+      <select v-model="about" class="field-input" aria-label="What the photograph shows">
+        <option value="">
+          the wall
+        </option>
+        <option v-for="{ id, label } in screens" :key="id" :value="id">
+          {{ label }}
+        </option>
+      </select>
+      <input v-model="note" class="field-input" aria-label="About the photograph" placeholder="what is seen on it" autocomplete="off" maxlength="2000">
+    </div>
+    <PhotoButton :site="store.site" label="Take a photograph" class="mt-1" @taken="taken" />
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
+    <ul v-if="photos.length" class="mt-2 grid grid-cols-3 gap-2">
+      <li v-for="photo in photos" :key="photo.id">
+        <button type="button" class="w-full rounded border-2 text-left text-xs" :class="chosen.includes(photo.id) ? 'border-flag' : 'border-hair'" :aria-pressed="chosen.includes(photo.id)" @click="toggle(photo.id)">
+          <WallPhoto :photo="photo.photo" :label="photo.note ?? `Photograph of ${whenOf(photo.at)}`" small class="h-16 w-full object-cover" />
+          <span class="block truncate px-1">{{ labelOf(photo.screen) }} {{ photo.note ?? whenOf(photo.at) }}</span>
+        </button>
+      </li>
+    </ul>
+    <p v-if="photos.length > 1 && pair.length < 2" class="text-xs text-ink-soft">
+      Press two to see them side by side.
+    </p>
+    <div v-if="pair.length === 2" class="mt-2 grid grid-cols-2 gap-1" data-testid="side-by-side">
+      <figure v-for="photo in pair" :key="photo.id" class="text-xs">
+        <WallPhoto :photo="photo.photo" :label="photo.note ?? 'Photograph'" class="w-full" />
+        <figcaption>{{ whenOf(photo.at) }}, {{ photo.by }}{{ photo.note ? `: ${photo.note}` : '' }}</figcaption>
+      </figure>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+/** The test picture, and whether it was as it should be. */
+const { signed } = defineProps<{ signed: () => string | undefined }>()
+const store = useWallStore()
+const { record } = useClose()
+const { shown } = useTestPicture()
+const note = ref('')
+const fault = ref('')
+const last = computed(() => store.array && record.value?.tested.get(store.array.id))
+function say(passed: boolean) {
+  const by = signed()
+  if (!by || !store.array) return
+  if (!passed && !note.value.trim()) return void (fault.value = 'Write what is wrong with it.')
+  fault.value = store.record(by, { kind: 'tested', array: store.array.id, passed, ...note.value.trim() && { note: note.value.trim() } }).map(({ message }) => message).join(' ')
+  if (!fault.value) note.value = ''
+}
+</script>
+
+<template>
+  <section aria-label="Test picture">
+    <h2 class="text-sm font-semibold">
+      Test picture
+    </h2>
+    <p v-if="last" class="text-sm">
+      {{ last.passed ? '✓ As it should be' : 'Not right' }}{{ last.note ? `: ${last.note}` : '' }}. <span class="text-ink-soft">{{ last.by }}, {{ whenOf(last.at) }}</span>
+    </p>
+    <input v-model="note" class="field-input mt-1" aria-label="What is wrong with the test picture" placeholder="what is wrong, if anything" autocomplete="off" maxlength="2000" @input="fault = ''">
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
+    <div class="mt-1 flex flex-wrap gap-2">
+      <button type="button" class="press max-md:!hidden" :aria-pressed="shown" @click="shown = !shown">
+        {{ shown ? 'Hide it' : 'Show it' }}
+      </button>
+      <button type="button" class="press" @click="say(true)">
+        As it should be
+      </button>
+      <button type="button" class="press" @click="say(false)">
+        Not right
+      </button>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,28 @@
+import type { Site } from '../job'
+import type { AsBuilt } from '../log'
+import type { Position } from '../mount'
+import { words, type Text } from '../units'
+import { scheduleOf, type Wiring } from '../wire'
+
+/** What is behind a screen, a line each under what it is. */
+export interface Behind { holes: Text[], boxes: Text[], cables: Text[], circuit: Text[], call: string[] }
+
+/** What is behind a screen, for whoever has to take it off: holes and fasteners, boxes, cables, the circuit, and who to call. */
+export function behindOf({ id, holes = [], outer }: Position, built: Pick<AsBuilt, 'holes'>, wiring: Wiring, fasteners: { id: string, name?: string | undefined }[], { contacts = [] }: Pick<Site, 'contacts'>): Behind {
+  const nameOf = (fastener?: string) => fasteners.find(each => each.id === fastener)?.name ?? fastener ?? 'no fastener chosen'
+  const circuits = wiring.circuits.filter(({ screens }) => screens.includes(id))
+  const dead = built.holes.filter(({ x, y, result }) => result !== 'hit' && x >= outer.x && x <= outer.x + outer.width && y >= outer.y && y <= outer.y + outer.height)
+  return {
+    holes: [
+      ...holes.map(({ id: hole, x, y, row, fastener, depth }) => {
+        const made = built.holes.findLast(each => each.hole === hole)
+        return words`${row}: ${made?.x ?? x} along, ${made?.y ?? y} up: ${nameOf(fastener)}${depth === undefined ? [] : words`, drilled ${depth} deep`}${made ? made.result === 'hit' ? '' : `, ${made.result}` : ', not recorded as made'}`
+      }),
+      ...dead.map(({ x, y, result, note }) => words`A dead hole: ${x} along, ${y} up, ${result}${note ? `: ${note}` : ''}`),
+    ],
+    boxes: wiring.boxes.filter(box => box.for.includes(id)).map(({ id: box, kind, x, y }) => words`${kind} ${box}: ${x} along, ${y} up`),
+    cables: scheduleOf(wiring).filter(({ id: cable }) => wiring.cables.find(each => each.id === cable)?.screen === id).map(({ number, kind, model, from, to, port }) => words`No. ${String(number)}, ${kind}: ${model}, ${from} to ${to}${port === undefined ? '' : `, port ${port}`}`),
+    circuit: circuits.map(({ name, amps, share }) => words`${name}: ${amps.toFixed(1)} A of this wall, ${String(Math.round(share.value))} % of its breaker. Off and proved dead before a box is opened.`),
+    call: contacts.map(({ name, for: what, phone }) => [name, what, phone].filter(Boolean).join(', ')),
+  }
+}

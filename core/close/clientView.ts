@@ -1,0 +1,47 @@
+import { drawWall } from '../mark/sheet'
+import { element, rect, svgText } from '../svg'
+import { textToString } from '../units'
+import { handoverOf, type HandedOver } from './handover'
+import { stillOpen } from './record'
+
+/** What a client sees of a wall: enough to know what is signed for, and nothing of other walls. */
+export interface ClientView {
+  site: string
+  wall: string
+  screens: number
+  /** The wall as SVG. */
+  picture: string
+  missing: { severity: string, what: string }[]
+  cautions: string[]
+  points: { what: string, owner: string, due: string }[]
+  remarks: { note: string, by: string, at: string }[]
+  signatures: { name: string, role?: string, at: string }[]
+  inspection: { every: number, due?: string }
+}
+
+/** Cautions that every client is told. */
+const ALWAYS = [
+  'Nobody stands below a screen that is pulled out or not locked.',
+  'Screens are pulled out and taken off by two people who were shown how, power off.',
+  'Nothing is hung from the screens, and vents stay free.',
+  'This plans and records; it does not certify. Structure, electrical work and fire-rated walls are under local code and licensed people.',
+]
+const MARGIN = 8
+
+/** What a client sees of a wall through a link. */
+export function clientViewOf(of: HandedOver): ClientView {
+  const { site, wall, plan } = of
+  const { record, missing, inspection } = handoverOf(of)
+  const scale = Math.max(wall.width / 260, wall.height / 160)
+  const [width, height] = [wall.width / scale + 2 * MARGIN, wall.height / scale + 2 * MARGIN]
+  return {
+    site: site.name, wall: wall.name, screens: plan.arrays.reduce((sum, { positions }) => sum + positions.length, 0),
+    picture: svgText(element('svg', { xmlns: 'http://www.w3.org/2000/svg', viewBox: `0 0 ${width} ${height}` }, rect(0, 0, width, height, { fill: '#ffffff' }), drawWall(wall, plan, { left: MARGIN, foot: height - MARGIN, scale }))),
+    missing: missing.filter(({ what }) => textToString(what, site.units) !== 'Nobody has signed.').map(({ severity, what }) => ({ severity, what: textToString(what, site.units) })),
+    cautions: [...ALWAYS, ...plan.findings.filter(({ severity, overridden }) => severity === 'stop' || overridden).map(({ message }) => textToString(message, site.units))],
+    points: stillOpen(record).map(({ what, owner, due }) => ({ what, owner, due })),
+    remarks: record.remarks.map(({ note, by, at }) => ({ note, by, at })),
+    signatures: record.signatures.map(({ name, role, at }) => ({ name, ...role !== undefined && { role }, at })),
+    inspection: { every: inspection.every, ...inspection.due !== undefined && { due: inspection.due } },
+  }
+}

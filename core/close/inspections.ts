@@ -1,0 +1,40 @@
+import type { Mount, Rules } from '../job'
+import { words, type Text } from '../units'
+import { handedOver, type Record } from './record'
+
+/** Something on a wall that is looked at again and again: what, how, and why. */
+export interface Inspected { what: Text, how: Text }
+
+/** When a wall is to be looked at next: counted from its last inspection, or from when it was handed over. */
+export interface Inspection { every: number, last?: string, due?: string, inspected: Inspected[] }
+
+/** A day so many months later; the last of a month where the later month is shorter. */
+export function monthsLater(day: string, months: number): string {
+  const from = new Date(`${day.slice(0, 10)}T00:00:00Z`)
+  const month = from.getUTCMonth() + months
+  const last = new Date(Date.UTC(from.getUTCFullYear(), month + 1, 0)).getUTCDate()
+  return new Date(Date.UTC(from.getUTCFullYear(), month, Math.min(from.getUTCDate(), last))).toISOString().slice(0, 10)
+}
+
+/** What is inspected on a wall, by what hangs there. */
+function inspectedOf(mounts: Mount[], outside: boolean): Inspected[] {
+  return [
+    { what: words`Locks and hooks`, how: words`Every screen locked; lift at its lower edge: it does not come off.` },
+    { what: words`Fasteners`, how: words`No plate has moved or stands off the wall; no crack, no rust run, no dust below a hole. Torque only as their maker says.` },
+    ...mounts.some(({ kind }) => kind === 'pull-out' || kind === 'arm') ? [{ what: words`Arms and slides`, how: words`Pulled out and home once, two people: nothing grates, nothing sags; cables are not pinched.` }] : [],
+    ...mounts.some(({ secures = [] }) => secures.length > 0) ? [{ what: words`Safety wires and wind locks`, how: words`Clipped and tight.` }] : [],
+    { what: words`Cables and openings`, how: words`Jackets whole, boxes closed, seals of rated walls whole; the residual-current device tested.` },
+    { what: words`Heat and air`, how: words`Vents free of dust; nothing put before or behind the screens.` },
+    ...outside ? [{ what: words`Weather`, how: words`Covers shut, drip loops free, seals whole; after every storm too.` }] : [],
+    { what: words`Seams`, how: words`Read at the same ends as at handover: a drift shows what moves.` },
+  ]
+}
+
+const MONTHS = { 'half-yearly': 6, 'yearly': 12, 'two-yearly': 24 }
+
+/** When a wall is to be inspected next, and what; not known while it was not handed over. */
+export function inspectionOf(record: Record, mounts: Mount[], outside: boolean, rules: Rules): Inspection {
+  const every = MONTHS[rules.inspections ?? 'yearly']
+  const last = record.visits.findLast(({ purpose }) => purpose === 'inspection')?.at ?? handedOver(record)?.at
+  return { every, ...last !== undefined && { last: last.slice(0, 10), due: monthsLater(last, every) }, inspected: inspectedOf(mounts, outside) }
+}

@@ -1,0 +1,41 @@
+import type { Finding } from '../finding'
+import type { AsBuilt } from '../log'
+import type { ArrayPlan } from '../mount'
+import { words, type Text } from '../units'
+import type { Compared } from './compared'
+import { serialTwice, stillOpen, type Record } from './record'
+
+/** What stands in the way of handing a wall over, or is still to be said of it. */
+export interface Missing { severity: 'stop' | 'caution' | 'note', what: Text }
+
+const listed = (labels: string[]) => labels.length > 6 ? `${labels.slice(0, 6).join(', ')} and ${labels.length - 6} more` : labels.join(', ')
+
+/** What a wall lacks before it is handed over, the gravest first. */
+export function missingFor(arrays: ArrayPlan[], built: Pick<AsBuilt, 'hung'>, record: Record, compared: Compared, findings: Finding[]): Missing[] {
+  const screens = arrays.flatMap(({ positions }) => positions)
+  const without = (has: (id: string) => boolean) => screens.filter(({ id }) => !has(id)).map(({ row, column }) => `R${row} C${column}`)
+  const label = new Map(screens.map(({ id, row, column }) => [id, `R${row} C${column}`]))
+  const [unhung, unlocked, unnamed] = [without(id => built.hung.includes(id)), without(id => !built.hung.includes(id) || record.locked.has(id)), without(id => record.serials.has(id))]
+  const perhaps = without(id => built.hung.includes(id) || record.locked.has(id))
+  const unmade = compared.holes.filter(({ made }) => made === undefined).length
+  const off = compared.seams.filter(({ closed }) => !closed)
+  const unread = arrays.filter(({ id, positions }) => positions.length > 1 && !record.seams.some(({ array }) => array === id))
+  const stops = findings.filter(({ severity }) => severity === 'stop')
+  const failed = [...record.tested.values()].filter(({ passed }) => !passed)
+  const one = (severity: Missing['severity'], when: boolean, what: () => Text): Missing[] => when ? [{ severity, what: what() }] : []
+  return [
+    ...one('stop', stops.length > 0, () => words`${String(stops.length)} ${stops.length === 1 ? 'stop stands' : 'stops stand'} against the plan.`),
+    ...one('stop', unlocked.length > 0, () => words`Hung and not locked: ${listed(unlocked)}. Nobody works or walks below a screen that is not locked.`),
+    ...serialTwice(record).map(({ serial, screens }): Missing => ({ severity: 'caution', what: words`Serial ${serial} stands at ${screens.map(id => label.get(id) ?? id).join(' and ')}: one of them is wrong.` })),
+    ...one('caution', unmade > 0, () => words`${String(unmade)} of ${String(compared.holes.length)} holes are not recorded as made.`),
+    ...one('caution', unhung.length > 0, () => words`Not recorded as hung: ${listed(unhung)}.`),
+    ...one('caution', perhaps.length > 0, () => words`Not recorded as locked: ${listed(perhaps)}.`),
+    ...one('caution', off.length > 0, () => words`${String(off.length)} seams, steps or levels were off when they were read last: ${listed(off.map(({ label, reads }) => `${label} ${reads}`))}.`),
+    ...unread.map(({ name }): Missing => ({ severity: 'caution', what: words`The seams of ${name} were not read.` })),
+    ...failed.map(({ array, note }): Missing => ({ severity: 'caution', what: words`The test picture of ${arrays.find(({ id }) => id === array)?.name ?? array} was not right${note ? `: ${note}` : ''}.` })),
+    ...one('note', unnamed.length > 0, () => words`No serial number: ${listed(unnamed)}.`),
+    ...one('note', arrays.some(({ id }) => !record.tested.has(id)), () => words`The test picture was not looked at.`),
+    ...one('note', stillOpen(record).length > 0, () => words`${String(stillOpen(record).length)} open ${stillOpen(record).length === 1 ? 'point' : 'points'}.`),
+    ...one('note', record.signatures.length === 0, () => words`Nobody has signed.`),
+  ]
+}

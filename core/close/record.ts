@@ -1,0 +1,53 @@
+import type { Wall } from '../job'
+import { ofKind, standing, type EntryOf, type LogEntry } from '../log'
+
+/** Something still to be done, and since when it is done. */
+export interface OpenPoint extends Pick<EntryOf<'point'>, 'id' | 'what' | 'owner' | 'due' | 'by' | 'at'> { done?: Pick<EntryOf<'point-done'>, 'by' | 'at' | 'note'> }
+
+/** What the log tells of a wall from its hanging on: what was recorded last of each, in the order in which it arrived. */
+export interface Record {
+  serials: Map<string, EntryOf<'serial'>>
+  /** Screens whose lock was set, and not opened since. */
+  locked: Map<string, EntryOf<'locked'>>
+  tested: Map<string, EntryOf<'tested'>>
+  points: OpenPoint[]
+  photos: EntryOf<'photo'>[]
+  remarks: EntryOf<'remark'>[]
+  signatures: EntryOf<'signed'>[]
+  visits: EntryOf<'visit'>[]
+  replaced: EntryOf<'replaced'>[]
+  seams: EntryOf<'seams'>[]
+  turned: EntryOf<'turned'>[]
+}
+
+const lastOf = <Entry>(entries: Entry[], key: (entry: Entry) => string) => new Map(entries.map(entry => [key(entry), entry]))
+
+/** What the log tells of a wall from its hanging on. */
+export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): Record {
+  const entries = standing(log, wall)
+  const of = <Kind extends LogEntry['kind']>(kind: Kind) => ofKind(entries, kind)
+  const done = lastOf(of('point-done'), ({ point }) => point)
+  return {
+    serials: lastOf(of('serial'), ({ screen }) => screen),
+    locked: new Map([...lastOf(of('locked'), ({ screen }) => screen)].filter(([, { unlocked }]) => !unlocked)),
+    tested: lastOf(of('tested'), ({ array }) => array),
+    points: of('point').map(({ id, what, owner, due, by, at }) => {
+      const end = done.get(id)
+      return { id, what, owner, due, by, at, ...end && { done: { by: end.by, at: end.at, ...end.note !== undefined && { note: end.note } } } }
+    }),
+    photos: of('photo'), remarks: of('remark'), signatures: of('signed'), visits: of('visit'), replaced: of('replaced'), seams: of('seams'), turned: of('turned'),
+  }
+}
+
+/** Open points that are not done. */
+export const stillOpen = ({ points }: Pick<Record, 'points'>): OpenPoint[] => points.filter(({ done }) => !done)
+
+/** When a wall was handed over: when it was signed for first; undefined where nobody has yet. */
+export const handedOver = ({ signatures }: Pick<Record, 'signatures'>): EntryOf<'signed'> | undefined => signatures[0]
+
+/** Serial numbers that stand at more than one screen, with those screens. */
+export function serialTwice({ serials }: Pick<Record, 'serials'>): { serial: string, screens: string[] }[] {
+  const at = new Map<string, string[]>()
+  for (const [screen, { serial }] of serials) at.set(serial.toUpperCase(), [...at.get(serial.toUpperCase()) ?? [], screen])
+  return [...at].filter(([, screens]) => screens.length > 1).map(([serial, screens]) => ({ serial, screens }))
+}

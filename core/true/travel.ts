@@ -1,0 +1,23 @@
+import type { EntryOf } from '../log'
+import { words, type Text } from '../units'
+import type { TrueScreen } from './screen'
+
+/** What is entered in eighths may differ from travel in mm by this, mm. */
+const SAME = 1e-6
+
+/**
+ * Why something cannot have been turned so: there is no such adjuster, or it has not so much travel left.
+ *
+ * @param screens with the travel that each adjuster had left before
+ */
+export function turnFaults(screens: TrueScreen[], moves: EntryOf<'turned'>['moves']): Text[] {
+  return moves.flatMap(({ screen, adjuster, turns, mm }): Text[] => {
+    const travel = screens.find(({ name }) => name === screen)?.travels.find(each => each.adjuster === adjuster)
+    const of = `${adjuster.replaceAll('-', ' ')} of ${screen.toUpperCase().replace('C', ' C')}`
+    if (!travel) return [words`There is no ${of}.`]
+    const by = mm ?? (turns ?? 0) * (travel.perTurn ?? 0)
+    if (by > travel.most + SAME) return [words`${of}: ${by} is more than the ${Math.max(0, travel.most)} of travel that it has left that way.`]
+    if (by < travel.least - SAME) return [words`${of}: ${Math.abs(by)} is more than the ${Math.max(0, -travel.least)} of travel that it has left that way.`]
+    return []
+  })
+}

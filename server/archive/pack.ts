@@ -1,0 +1,28 @@
+import { readFileSync } from 'node:fs'
+import type { Readable } from 'node:stream'
+import { sendStream, type H3Event } from 'h3'
+import { ZipFile } from 'yazl'
+import type { HandoverOptions } from '../../core/close'
+import { photosOf } from '../photos/photos'
+import { asFile } from '../utils/attachment'
+import { work } from '../work/pool'
+
+/** What is handed over of which wall, as which file; the job has all walls of the site. */
+interface PackRequest { site: string, wall: string, format: 'pdf' | 'zip', job: string, options: HandoverOptions }
+
+/** Answers with the handover of a wall as PDF, or with all its open files in a ZIP file whose times are those of what it is of. */
+export async function packAnswer(event: H3Event, { site, wall, format, job, options }: PackRequest): Promise<unknown> {
+  if (format === 'pdf') {
+    const pdf = await work('handover', { job, wall, options })
+    asFile(event, [site, wall, 'handover'], 'pdf', 'application/pdf')
+    return Buffer.from(pdf)
+  }
+  const { files, made, photos } = await work('pack', { job, wall, options })
+  const zip = new ZipFile()
+  const at = { mtime: made, mode: 0o100644 }
+  for (const { name, content } of files) zip.addBuffer(Buffer.from(content), name, at)
+  for (const { name, path } of photosOf(site, job)) if (photos.includes(name)) zip.addBuffer(readFileSync(path), `photos/${name}`, { ...at, compress: false })
+  zip.end()
+  asFile(event, [site, wall, 'handover'], 'zip', 'application/zip')
+  return sendStream(event, zip.outputStream as Readable)
+}

@@ -1,0 +1,66 @@
+import { createHash, randomBytes } from 'node:crypto'
+import { and, asc, eq } from 'drizzle-orm'
+import type { Database } from '../database/perDatabase'
+import { links, sites } from '../database/schema'
+import { apiError, notFound, validationError } from '../utils/apiError'
+import { siteRow } from './siteRows'
+import { wallRow } from './wallRows'
+
+/** A client's link as the firm sees it: whom it is for, until when it holds, and whether it was taken back. */
+export interface LinkSummary { id: string, client: string, madeAt: string, madeBy: string, expiresAt: string, endedAt: string | null }
+
+const DAY = 86_400_000
+const MOST_DAYS = 90
+const digest = (secret: string) => createHash('sha256').update(secret).digest('hex')
+
+/** The links of a wall in the order in which they were made. */
+export function listLinks(db: Database, siteId: string, wallId: string): LinkSummary[] {
+  const site = siteRow(db, siteId)
+  wallRow(db, site.key, wallId)
+  return db.select({ id: links.id, client: links.client, madeAt: links.madeAt, madeBy: links.madeBy, expiresAt: links.expiresAt, endedAt: links.endedAt })
+    .from(links).where(and(eq(links.site, site.key), eq(links.wall, wallId))).orderBy(asc(links.key)).all()
+}
+
+/**
+ * Makes a link for a client. Its secret is told once and kept nowhere.
+ *
+ * @throws 422 where nobody is named, or the days are none
+ */
+export function makeLink(db: Database, siteId: string, wallId: string, { client, days, by }: { client?: unknown, days?: unknown, by: string }, now: Date): LinkSummary & { secret: string } {
+  const site = siteRow(db, siteId)
+  wallRow(db, site.key, wallId)
+  const faults = [
+    ...typeof client !== 'string' || client.trim() === '' || client.length > 200 ? [{ path: '$.client', message: 'must say whom it is for' }] : [],
+    ...!Number.isInteger(days) || Number(days) < 1 || Number(days) > MOST_DAYS ? [{ path: '$.days', message: `must be a whole number of days from 1 to ${MOST_DAYS}` }] : [],
+  ]
+  if (faults.length > 0) throw validationError(faults)
+  const secret = randomBytes(24).toString('base64url')
+  const link: LinkSummary = { id: randomBytes(9).toString('base64url'), client: String(client).trim(), madeAt: now.toISOString(), madeBy: by, expiresAt: new Date(now.getTime() + Number(days) * DAY).toISOString(), endedAt: null }
+  db.insert(links).values({ ...link, site: site.key, wall: wallId, secret: digest(secret) }).run()
+  return { ...link, secret }
+}
+
+/** Takes a link back: from now on it opens nothing. */
+export function endLink(db: Database, siteId: string, wallId: string, id: string, now: Date): LinkSummary[] {
+  const site = siteRow(db, siteId)
+  const { changes } = db.update(links).set({ endedAt: now.toISOString() }).where(and(eq(links.site, site.key), eq(links.wall, wallId), eq(links.id, id))).run()
+  if (changes === 0) throw notFound('link of this wall')
+  return listLinks(db, siteId, wallId)
+}
+
+/** What a link opens. */
+export interface Opened { site: string, wall: string, link: LinkSummary }
+
+/**
+ * The wall that a secret opens.
+ *
+ * @throws 404 where there is no such link; 410 where it has ended or was taken back
+ */
+export function openLink(db: Database, secret: string, now: Date): Opened {
+  const found = db.select({ site: sites.id, link: links }).from(links).innerJoin(sites, eq(sites.key, links.site)).where(eq(links.secret, digest(secret))).get()
+  if (!found) throw notFound('such link. Ask whoever sent it for a new one')
+  const { site, link: { wall, id, client, madeAt, madeBy, expiresAt, endedAt } } = found
+  if (endedAt !== null) throw apiError(410, 'link-ended', 'This link was taken back. Ask whoever sent it for a new one.')
+  if (Date.parse(expiresAt) <= now.getTime()) throw apiError(410, 'link-ended', `This link ended on ${expiresAt.slice(0, 10)}. Ask whoever sent it for a new one.`)
+  return { site, wall, link: { id, client, madeAt, madeBy, expiresAt, endedAt } }
+}

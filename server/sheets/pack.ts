@@ -1,0 +1,55 @@
+import Papa from 'papaparse'
+import { CSV_OUT } from '../../core/csv'
+import { drawHandover, handoverOf, packReadme, type HandoverOptions } from '../../core/close'
+import { writeJob, type Job } from '../../core/job'
+import { drawWall } from '../../core/mark/sheet'
+import { handedOverOf } from '../../core/revision'
+import { element, rect, svgText } from '../../core/svg'
+import { scheduleOf } from '../../core/wire'
+import { wallAsDxf } from './dxf'
+import { sheetAsPdf } from './pdf'
+import { scheduleAsCsv } from './scheduleCsv'
+
+/** The files of a handover pack but its photographs, when it is of, and which photographs belong to it. */
+export interface Pack { files: { name: string, content: Uint8Array | string }[], made: Date, photos: string[] }
+
+const csv = (rows: object[], columns: string[]) => `\uFEFF${Papa.unparse({ fields: columns, data: rows.map(row => columns.map(column => (row as Record<string, unknown>)[column] ?? '')) }, CSV_OUT)}`
+
+/** A pack is of the moment of the wall's last entry: made again of the same, it is the same to the byte. */
+function momentOf(job: Job, wall: string): Date {
+  const times = job.log.filter(entry => entry.wall === wall).map(({ receivedAt, at }) => Date.parse(receivedAt ?? at)).filter(time => !Number.isNaN(time))
+  return new Date(Math.max(Date.parse('2020-01-01T00:00:00Z'), ...times))
+}
+
+/** The handover of a wall as PDF. */
+export async function handoverPdf(job: Job, wallId: string, options: HandoverOptions): Promise<Uint8Array> {
+  const wall = job.walls.find(({ id }) => id === wallId)!
+  return new Uint8Array(await sheetAsPdf(drawHandover(handedOverOf(job, wall), options), `${job.site.name}, ${wall.name}: handover`, momentOf(job, wallId)))
+}
+
+/** Everything that is handed over with a wall, in open files. */
+export async function packOf(job: Job, wallId: string, options: HandoverOptions): Promise<Pack> {
+  const wall = job.walls.find(({ id }) => id === wallId)!
+  const of = handedOverOf(job, wall)
+  const { record, compared } = handoverOf(of)
+  const made = momentOf(job, wallId)
+  const screens = of.plan.arrays.flatMap(({ name, positions }) => positions.map(({ id, row, column, model }) => ({ array: name, screen: `R${row} C${column}`, model: record.replaced.findLast(({ screen }) => screen === id)?.model ?? model, serial: record.serials.get(id)?.serial, locked: record.locked.get(id)?.at })))
+  const drawing = svgText(element('svg', { xmlns: 'http://www.w3.org/2000/svg', width: `${wall.width / 10 + 10}mm`, height: `${wall.height / 10 + 10}mm`, viewBox: `0 0 ${wall.width / 10 + 10} ${wall.height / 10 + 10}` },
+    rect(0, 0, wall.width / 10 + 10, wall.height / 10 + 10, { fill: '#ffffff' }), drawWall(wall, of.plan, { left: 5, foot: wall.height / 10 + 5, scale: 10 })))
+  const steps = of.built.steps.flatMap(({ photo }) => photo === undefined ? [] : [photo])
+  return {
+    made, photos: [...new Set([...record.photos.map(({ photo }) => photo), ...steps])].sort(),
+    files: [
+      { name: 'README.txt', content: packReadme(job.site.name, wall.name, made.toISOString()) },
+      { name: 'handover.pdf', content: await handoverPdf(job, wallId, options) },
+      { name: 'job.json', content: writeJob(job) },
+      { name: 'drawings/as-built.svg', content: drawing },
+      { name: 'drawings/as-built.dxf', content: wallAsDxf(wall, of.plan, 'AS BUILT') },
+      { name: 'schedule/holes.csv', content: csv(compared.holes.map(({ id, label, planned, made, off }) => ({ id, hole: label, planned_x: planned.x, planned_y: planned.y, made_x: made?.x, made_y: made?.y, off, result: made?.result, by: made?.by, at: made?.at })), ['id', 'hole', 'planned_x', 'planned_y', 'made_x', 'made_y', 'off', 'result', 'by', 'at']) },
+      { name: 'schedule/seams.csv', content: csv(compared.seams, ['array', 'label', 'reads', 'planned', 'made', 'off', 'closed']) },
+      { name: 'schedule/cables.csv', content: `\uFEFF${scheduleAsCsv(scheduleOf(of.plan.wiring), options.units, {})}` },
+      { name: 'schedule/screens.csv', content: csv(screens, ['array', 'screen', 'model', 'serial', 'locked']) },
+      { name: 'log.json', content: `${JSON.stringify(job.log, null, 2)}\n` },
+    ],
+  }
+}
