@@ -6,6 +6,8 @@ const { drawing } = defineProps<{ drawing: SeamDrawing }>()
 const { system } = useUnits()
 const view = useDraftView()
 const factor = computed(() => widening(drawing.seams))
+/** Figures stand only where a screen has room for them. */
+const roomy = computed(() => drawing.seams.every(({ a }) => Math.min(a.width, a.height) * view.value.scale > 42))
 const off = ({ gap, target }: SeamEnd) => gap !== undefined && Math.abs(gap - target) > drawing.tolerance + 1e-6
 const stepOff = ({ step }: SeamEnd) => step !== undefined && Math.abs(step) > drawing.tolerance + 1e-6
 /** The seam as a shape from end to end, as wide at each as was read there. */
@@ -49,7 +51,7 @@ const inset = (end: SeamEnd) => ({ top: { dy: 24 }, bottom: { dy: -16 }, left: {
     <g v-for="seam in drawing.seams" :key="`ends ${seam.id}`">
       <g v-for="end in seam.ends" :key="end.key" class="cursor-pointer" :data-end="end.key" @click.stop="drawing.pick(end.key)">
         <circle :cx="endAt(seam, end.end).x" :cy="endAt(seam, end.end).y" :r="12 / view.scale" fill="transparent" :stroke="drawing.current === end.key ? 'var(--color-flag)' : 'transparent'" stroke-width="4" vector-effect="non-scaling-stroke" />
-        <DraftLettering v-if="end.gap !== undefined" :x="endAt(seam, end.end).x" :y="endAt(seam, end.end).y" v-bind="inset(end)" anchor="middle" :size="11" halo :class="off(end) ? 'text-stop font-bold' : 'text-ink'">
+        <DraftLettering v-if="end.gap !== undefined && roomy" :x="endAt(seam, end.end).x" :y="endAt(seam, end.end).y" v-bind="inset(end)" anchor="middle" :size="11" halo :class="off(end) ? 'text-stop font-bold' : 'text-ink'">
           {{ figure(end) }}
         </DraftLettering>
       </g>

@@ -7,7 +7,7 @@ import { jobIn } from '../input'
 import { linearSolver } from '../solver'
 import type { Verb } from '../verb'
 
-const published = (wall: string, units: UnitSystem) => ({ array, target, closes, before, after, moves, predicted, binding }: Alignment) => ({
+const published = (wall: string, units: UnitSystem) => ({ array, target, closes, before, after, moves, sequence, predicted, binding, leftOut }: Alignment) => ({
   wall, id: array, target, closes, before, after,
   moves: moves.map(({ words, ...move }) => ({ ...move, words: textToString(words, units) })),
   predicted: {
@@ -15,6 +15,7 @@ const published = (wall: string, units: UnitSystem) => ({ array, target, closes,
     steps: predicted.flatMap(({ reading: { kind, between, end }, after }) => kind === 'step' ? [{ between, end, mm: after }] : []),
     rolls: predicted.flatMap(({ reading: { kind, between }, after }) => kind === 'roll' ? [{ screen: between[0], mmPerM: after }] : []),
   },
+  sequence, ...leftOut.length > 0 && { leftOut },
   binding: binding.map(({ needs, ...each }) => ({ ...each, needs: textToString(needs, units) })),
 })
 

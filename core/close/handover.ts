@@ -86,7 +86,7 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
     ...record.signatures.length > 0 ? [{ heading: 'Signed' }, ...record.signatures.flatMap(signature)] : [{ heading: 'Signed' }, { text: 'Nobody has signed yet.' }],
 
     { heading: 'As built against plan: holes', newPage: true },
-    { text: `From the wall’s lower left corner, as planned and as made. Farthest off: ${fine(compared.worst.hole)}; middles of screens as their holes put them: ${fine(compared.worst.centre)}.` },
+    { text: `From the wall’s lower left corner, as planned and as made. ${compared.holes.some(({ made }) => made) ? `Farthest off: ${fine(compared.worst.hole)}; middles of screens as their holes put them: ${fine(compared.worst.centre)}.` : 'None is recorded.'}` },
     { columns: [{ title: 'Hole', share: 0.3 }, { title: 'Planned along', share: 0.12, figures: true }, { title: 'up', share: 0.1, figures: true }, { title: 'Made along', share: 0.12, figures: true }, { title: 'up', share: 0.1, figures: true }, { title: 'Off', share: 0.08, figures: true }, { title: 'Met', share: 0.08 }, { title: 'By', share: 0.1 }],
       rows: compared.holes.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not recorded', made ? show(made.y) : '', off === undefined ? '' : fine(off), made?.result ?? '', made?.by ?? '']) },
     { columns: [{ title: 'Middle of screen', share: 0.3 }, { title: 'Planned along', share: 0.14, figures: true }, { title: 'up', share: 0.14, figures: true }, { title: 'Made along', share: 0.14, figures: true }, { title: 'up', share: 0.14, figures: true }, { title: 'Off', share: 0.14, figures: true }],

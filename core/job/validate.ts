@@ -11,7 +11,7 @@ import type { Catalogue } from './models'
 import { same } from './merge'
 import { COLUMN_ALIGNMENTS, ROW_ALIGNMENTS, type Alignment } from './screenArray'
 import { idOfFrozen } from './revision'
-import { rulesSchema } from './site'
+import { rulesSchema, siteSchema } from './site'
 import { wallSchema, type Wall } from './wall'
 
 function repeated(ids: { id: string }[], path: string): Fault[] {
@@ -165,6 +165,9 @@ export function wallFaults(wall: unknown, catalogue: Catalogue, root = '$', good
 export function evidenceFaults(reading: unknown): Fault[] {
   return schemaFaults(evidenceSchema, reading, '$')
 }
+
+/** What is wrong with what a site says of itself. */
+export const siteFaults = (site: unknown): Fault[] => schemaFaults(siteSchema, site, '$.site')
 
 /** Every fault of a site's house rules, at paths under `$`. */
 export function rulesFaults(rules: unknown): Fault[] {

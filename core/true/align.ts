@@ -10,7 +10,7 @@ import { solveExactly, type LinearSolver } from './program'
 import { roundedTo } from './rounding'
 import { movedBy, trueScreens, type Adjuster, type TrueScreen } from './screen'
 import { sequenceOf, type TurnStep } from './sequence'
-import { after, deviation, readingsOf, type Reading } from './seam'
+import { after, deviation, readingsOf, seamFault, type Reading } from './seam'
 
 /** What one adjuster is to be moved: by turns, clockwise or not as whoever turns it sees it, or by millimetres where it has no screw. */
 export interface Move { screen: string, adjuster: Adjuster, mm: number, turns?: number, words: Text }
@@ -33,6 +33,8 @@ export interface Alignment {
   predicted: { reading: Reading, before: number, after: number }[]
   binding: Binding[]
   round: number
+  /** Readings of a seam that there is not, each with why. */
+  leftOut: { between: string[], end: string, why: string }[]
 }
 
 const PLACES: Record<Adjuster, string> = {
@@ -130,6 +132,7 @@ export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id'
   const sequence = sequenceOf(screens, readings, by, pullsOut)
   return {
     array: array.id, name: array.name, target: { ...array.gap, tolerance }, closes, round: seams.round,
+    leftOut: [...seams.gaps ?? [], ...seams.steps ?? []].flatMap(({ between, end }) => seamFault(screens, between, end) ? [{ between, end, why: seamFault(screens, between, end)! }] : []),
     before: worstOf(readings, readings.map(({ value }) => value)), after: worstOf(readings, values),
     moves: movesOf(sequence.flatMap(step => step.screens.map(name => screens.find(screen => screen.name === name)!)), by, exact), sequence,
     predicted: readings.map((reading, n) => ({ reading, before: reading.value, after: values[n]! })),

@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm'
-import { idFrom, idsNow, LIMITS, rulesFaults, validateJob, withPlainIds, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
+import { idFrom, idsNow, LIMITS, rulesFaults, siteFaults, validateJob, withPlainIds, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
 import { brokenLink } from '../../core/log'
 import type { SavedBy, Saves } from '../archive/saves'
 import type { Database } from '../database/perDatabase'
@@ -48,6 +48,24 @@ export function saveRules(db: Database, id: string, rules: unknown, version: unk
     const faults = rulesFaults(rules)
     if (faults.length > 0) throw validationError(faults)
     db.update(sites).set({ document: JSON.stringify({ ...siteDocument(db, row), rules }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
+  }, { behavior: 'immediate' })
+  return readSite(db, id)
+}
+
+/**
+ * Puts the people to call of a site in the place of those of the version they were made from.
+ *
+ * @throws 409 with the state that the server has now, where somebody changed the site in between; 422 with every fault
+ */
+export function saveContacts(db: Database, id: string, contacts: unknown, version: unknown): SiteState {
+  db.transaction(() => {
+    const row = siteRow(db, id)
+    if (version !== row.version) throw apiError(409, 'stale', 'Somebody changed this site after you opened it.', { current: readSite(db, id) })
+    const document = siteDocument(db, row)
+    const site = { ...document.site, contacts: contacts as Site['contacts'] }
+    const faults = siteFaults(site)
+    if (faults.length > 0) throw validationError(faults)
+    db.update(sites).set({ document: JSON.stringify({ ...document, site }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
   }, { behavior: 'immediate' })
   return readSite(db, id)
 }

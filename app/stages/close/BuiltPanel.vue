@@ -49,9 +49,9 @@ const NAMES = { stop: 'Stop', caution: 'Caution', note: 'Note' }
         </dd>
       </div>
     </dl>
-    <section aria-label="Before it is handed over">
+    <section aria-label="Still open">
       <h2 class="text-sm font-semibold">
-        Before it is handed over
+        Still open
       </h2>
       <p v-if="handover.missing.length === 0" class="mt-1 border-l-4 border-good bg-good-wash px-2 py-1 text-sm">
         Nothing is missing.

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** Close: how it was built, its screens, handing it over, and service in later years. */
 const PANELS = [{ id: 'built', title: 'As built' }, { id: 'screens', title: 'Screens' }, { id: 'hand', title: 'Hand over' }, { id: 'service', title: 'Service' }] as const
-const { record } = useClose()
-const panel = useScreenState<typeof PANELS[number]['id']>('close-panel', () => record.value?.signatures.length ? 'service' : 'built')
+const store = useWallStore()
+const panel = useScreenState<typeof PANELS[number]['id']>('close-panel', () => store.allLog.some(({ kind }) => kind === 'signed') ? 'service' : 'built')
 useCommands(PANELS.map(({ id, title }) => ({ id: `close-${id}`, title: `Close: ${title}`, group: 'Close' as const, run: () => { panel.value = id } })))
 </script>
 

@@ -2,6 +2,8 @@
 import { Lock, LockOpen, ScanBarcode } from 'lucide-vue-next'
 
 /** Serial number and lock of every screen: typed, or read off its label by the camera. */
+// Reading codes is fetched when a camera is asked for.
+const SerialScanner = defineAsyncComponent(() => import('./SerialScanner.vue'))
 const store = useWallStore()
 const { screens, record } = useClose()
 const { select, selectedOf } = useSelection()

@@ -17,6 +17,7 @@ const next = computed(() => store.catalogue.displays.find(({ id }) => id === mod
 const changes = computed(() => chosen.value && array.value && next.value ? replacementOf(chosen.value, next.value, array.value, store.catalogue) : [])
 const serial = ref('')
 const visit = reactive({ purpose: 'service' as 'service' | 'inspection', note: '' })
+const overdue = computed(() => handover.value?.inspection.due !== undefined && handover.value.inspection.due < new Date().toISOString().slice(0, 10))
 const LISTS = [['holes', 'Holes and fasteners'], ['boxes', 'Boxes'], ['cables', 'Cables'], ['circuit', 'Circuit']] as const
 
 function sayVisit() {
@@ -50,9 +51,9 @@ function replace() {
 <template>
   <div v-if="handover" class="space-y-3">
     <section aria-label="Inspections" class="text-sm">
-      <p :class="handover.inspection.due && handover.inspection.due < new Date().toISOString().slice(0, 10) ? 'border-l-4 border-caution bg-caution-wash px-2 py-1' : ''" data-testid="inspection">
+      <p :class="overdue ? 'border-l-4 border-caution bg-caution-wash px-2 py-1' : ''" data-testid="inspection">
         <template v-if="handover.inspection.due">
-          Next inspection by <b>{{ handover.inspection.due }}</b>, every {{ handover.inspection.every }} months.
+          Next inspection by <b>{{ handover.inspection.due }}</b>{{ overdue ? ', overdue' : '' }}, every {{ handover.inspection.every }} months.
         </template>
         <template v-else>
           Inspected every {{ handover.inspection.every }} months from when it is signed for.

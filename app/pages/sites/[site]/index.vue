@@ -96,6 +96,7 @@ async function create() {
             <Scale class="size-4" aria-hidden="true" /> Choose how this site is worked
           </NuxtLink>
         </div>
+        <SiteContacts :site="id" />
         <ChainState :site="id" />
         <div class="space-y-2">
           <h2 class="font-semibold">
