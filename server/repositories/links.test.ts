@@ -1,0 +1,68 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { exampleJob } from '../../tests/fixtures/job'
+import { openDatabase } from '../database/connection'
+import type { Database } from '../database/perDatabase'
+import { links } from '../database/schema'
+import { endLink, listLinks, makeLink, openLink } from './links'
+import { importJob, readSite, saveContacts } from './sites'
+
+let opened: ReturnType<typeof openDatabase>
+let db: Database
+const NOW = new Date('2026-11-27T09:00:00.000Z')
+const later = (days: number) => new Date(NOW.getTime() + days * 86_400_000)
+beforeEach(() => {
+  opened = openDatabase(':memory:')
+  db = opened.db
+  importJob(db, exampleJob(), 'Isla', NOW.toISOString())
+})
+afterEach(() => opened.close())
+const site = () => exampleJob().site.id
+const statusOf = (act: () => unknown) => {
+  try {
+    act()
+    return 200
+  }
+  catch (error) {
+    return (error as { statusCode: number }).statusCode
+  }
+}
+
+describe('a client’s link', () => {
+  it('opens its wall until it ends, and its secret is kept nowhere', () => {
+    const { secret, ...link } = makeLink(db, site(), 'w1', { client: ' Harbour office ', days: 14, by: 'Isla' }, NOW)
+    expect(link).toMatchObject({ client: 'Harbour office', expiresAt: later(14).toISOString(), endedAt: null })
+    expect(openLink(db, secret, later(13))).toMatchObject({ site: site(), wall: 'w1', link: { id: link.id } })
+    expect(statusOf(() => openLink(db, secret, later(14)))).toBe(410)
+    expect(JSON.stringify(db.select().from(links).all())).not.toContain(secret)
+    expect(JSON.stringify(listLinks(db, site(), 'w1'))).not.toContain('secret')
+  })
+
+  it('opens nothing once it was taken back, and nothing where it is guessed', () => {
+    const { secret, id } = makeLink(db, site(), 'w1', { client: 'Harbour office', days: 14, by: 'Isla' }, NOW)
+    expect(statusOf(() => openLink(db, `${secret.slice(1)}x`, NOW))).toBe(404)
+    expect(endLink(db, site(), 'w1', id, NOW)).toMatchObject([{ id, endedAt: NOW.toISOString() }])
+    expect(statusOf(() => openLink(db, secret, NOW))).toBe(410)
+    expect(statusOf(() => endLink(db, site(), 'w1', 'none', NOW))).toBe(404)
+  })
+
+  it.each([[{ client: '', days: 14 }, '$.client'], [{ client: 'x', days: 0 }, '$.days'], [{ client: 'x', days: 91 }, '$.days'], [{ client: 'x', days: 1.5 }, '$.days'], [{}, '$.client']])('is not made of %j', (given, path) => {
+    try {
+      makeLink(db, site(), 'w1', { ...given, by: 'Isla' }, NOW)
+      expect.unreachable()
+    }
+    catch (error) {
+      expect((error as { data: { error: { faults: { path: string }[] } } }).data.error.faults.map(fault => fault.path)).toContain(path)
+    }
+    expect(statusOf(() => makeLink(db, site(), 'attic', { client: 'x', days: 1, by: 'Isla' }, NOW))).toBe(404)
+  })
+})
+
+describe('people to call', () => {
+  it('are kept with the site, by the version that they were made from', () => {
+    const { version } = readSite(db, site())
+    expect(saveContacts(db, site(), [{ name: 'Harbour electrics', phone: '555 0142' }], version)).toMatchObject({ version: version + 1, site: { contacts: [{ name: 'Harbour electrics', phone: '555 0142' }] } })
+    expect(statusOf(() => saveContacts(db, site(), [], version))).toBe(409)
+    expect(statusOf(() => saveContacts(db, site(), [{ phone: '1' }], version + 1))).toBe(422)
+    expect(readSite(db, site()).site.contacts).toHaveLength(1)
+  })
+})

@@ -1,0 +1,190 @@
+import { execFile } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { promisify } from 'node:util'
+import type { Page } from '@playwright/test'
+import canonicalize from 'canonicalize'
+import DxfParser from 'dxf-parser'
+import Papa from 'papaparse'
+import sharp from 'sharp'
+import { fromBuffer } from 'yauzl'
+import { pdfText } from '../fixtures/pdfText'
+import { expect, HALL, saved, test } from './house'
+
+const LOUNGE = '/sites/ravel-sands/walls/lounge'
+const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click()
+
+/** The files of a ZIP, by their names. */
+function unzipped(zip: Buffer): Promise<Map<string, Buffer>> {
+  return new Promise((done, fail) => fromBuffer(zip, { lazyEntries: true }, (error, file) => {
+    if (error) return fail(error)
+    const found = new Map<string, Buffer>()
+    file.on('end', () => done(found)).on('error', fail).on('entry', (entry: { fileName: string }) => file.openReadStream(entry as never, (error, stream) => {
+      if (error) return fail(error)
+      const chunks: Buffer[] = []
+      stream.on('data', (chunk: Buffer) => chunks.push(chunk)).on('end', () => {
+        found.set(entry.fileName, Buffer.concat(chunks))
+        file.readEntry()
+      })
+    }))
+    file.readEntry()
+  }))
+}
+async function scribble(page: Page) {
+  const field = page.getByTestId('signature-field')
+  await field.scrollIntoViewIfNeeded()
+  const box = (await field.boundingBox())!
+  await page.mouse.move(box.x + 30, box.y + 60)
+  await page.mouse.down()
+  for (let n = 1; n <= 16; n++) await page.mouse.move(box.x + 30 + 10 * n, box.y + 60 + 25 * Math.sin(n))
+  await page.mouse.up()
+}
+
+test('a wall is closed: serials, locks, points, photograph, signature; and its pack is read back without the product', async ({ page, house }) => {
+  await page.goto(`${HALL}/close`)
+  await expect(page.getByTestId('missing')).toContainText('36 of 36 holes are not recorded as made')
+  await tab(page, 'Screens')
+  await page.getByLabel('Your name').last().fill('Isla Brandt')
+  const serial = async (screen: string, text: string) => {
+    await page.getByLabel(`Serial number of ${screen}`).fill(text)
+    await page.getByLabel(`Serial number of ${screen}`).press('Enter')
+  }
+  await serial('R1 C1', 'KN46-77001')
+  // The same number at another screen is refused beside it, and nothing is kept.
+  await serial('R1 C2', 'kn46-77001')
+  await expect(page.locator('[data-serial="departures-r1c2"]').getByRole('alert')).toContainText('stands at R1 C1 already')
+  await serial('R1 C2', 'KN46-77002')
+  await expect(page.locator('[data-serial="departures-r1c2"]').getByRole('alert')).toHaveCount(0)
+  await page.getByRole('button', { name: 'All are locked' }).click()
+  await expect(page.getByRole('button', { name: 'R3 C3 is locked' })).toHaveAttribute('aria-pressed', 'true')
+  await page.getByRole('button', { name: 'R3 C3 is locked' }).click()
+
+  await tab(page, 'Hand over')
+  await page.getByRole('button', { name: 'Show it' }).click()
+  await expect(page.getByRole('img', { name: 'Test picture of the whole wall' })).toBeVisible()
+  await page.keyboard.press('PageDown')
+  await expect(page.getByRole('img', { name: 'Test picture, R1 C1 alone' })).toBeVisible()
+  await page.getByRole('button', { name: 'Back to the drawing' }).click()
+  await page.getByRole('button', { name: 'As it should be' }).click()
+  await page.getByRole('button', { name: 'Add the point' }).click()
+  await expect(page.getByText('Say by when.')).toBeVisible()
+  await page.getByLabel('What', { exact: true }).fill('Touch up the paint by the door')
+  await page.getByLabel('Who', { exact: true }).fill('Odd Varga')
+  await page.getByLabel('By', { exact: true }).fill('2026-12-04')
+  await page.getByRole('button', { name: 'Add the point' }).click()
+  await expect(page.locator('[data-point]')).toContainText('Touch up the paint by the door')
+  await page.getByLabel('About the photograph').fill('the finished wall')
+  await page.getByTestId('photo').setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer: await sharp({ create: { width: 60, height: 40, channels: 3, background: '#446' } }).jpeg().toBuffer() })
+  await expect(page.getByRole('img', { name: 'the finished wall' })).toBeVisible()
+  await page.getByLabel('A remark', { exact: true }).fill('Please leave a key.')
+  await page.getByRole('button', { name: 'Keep the remark' }).click()
+
+  await page.getByRole('button', { name: 'Keep the signature' }).click()
+  await expect(page.getByText('a signature without a name is nobody’s')).toBeVisible()
+  await page.getByLabel('Who signs').fill('Mara Lind')
+  await page.getByRole('button', { name: 'Keep the signature' }).click()
+  await expect(page.getByText('Sign in the field.')).toBeVisible()
+  await scribble(page)
+  await page.getByRole('button', { name: 'Keep the signature' }).click()
+  await expect(page.getByTestId('signature')).toContainText('Mara Lind')
+  await saved(page)
+
+  const download = page.waitForEvent('download')
+  await page.getByTestId('pack-zip').click()
+  expect((await download).suggestedFilename()).toBe('holm-point-ticket-hall-handover.zip')
+  const zip = async () => Buffer.from(await (await fetch(`${house.address}/api${HALL}/handover?format=zip`)).arrayBuffer())
+  const pack = await zip()
+  expect(Buffer.compare(pack, await zip())).toBe(0)
+  const files = await unzipped(pack)
+  expect([...files.keys()].filter(name => name.startsWith('photos/'))).toHaveLength(1)
+  const pages = await pdfText(files.get('handover.pdf')!)
+  for (const part of ['Still open', 'Signed', 'Mara Lind', 'KN46-77002', 'Touch up the paint by the door', 'Please leave a key.', 'How to get a screen out']) expect(pages.flat().join('\n')).toContain(part)
+  expect(Papa.parse(files.get('schedule/holes.csv')!.toString('utf8').trim(), { header: true }).data).toHaveLength(36)
+  expect(new DxfParser().parseSync(files.get('drawings/as-built.dxf')!.toString('utf8'))!.entities.length).toBeGreaterThan(20)
+  let prev = ''
+  for (const { hash, ...told } of JSON.parse(files.get('log.json')!.toString('utf8')) as { hash: string, prev: string }[]) {
+    expect(told.prev).toBe(prev)
+    expect(createHash('sha256').update(canonicalize(told)!).digest('hex')).toBe(hash)
+    prev = hash
+  }
+  const job = join(house.data, 'pack.json')
+  writeFileSync(job, files.get('job.json')!)
+  const { stdout } = await promisify(execFile)('npm', ['run', '-s', 'wt', '--', 'log', 'verify', job])
+  expect(stdout).toContain('hold')
+
+  // The site's page says so too.
+  await page.goto('/sites/holm-point')
+  await expect(page.getByTestId('chain')).toContainText('Whole:')
+})
+
+test('a screen is replaced two years on: what is behind it, how it comes out, what the new model changes, how the seams have moved', async ({ page, house }) => {
+  // Its code on the sheet opens it for service.
+  await page.goto(LOUNGE)
+  await expect(page).toHaveURL(/\/close$/)
+  await expect(page.getByTestId('inspection')).toContainText('Next inspection by 2026-10-14')
+  await expect(page.getByTestId('trend')).toContainText(/worst gap changes by \+0\.\d+ mm a year/)
+  await page.getByLabel('Screen', { exact: true }).selectOption({ label: 'R2 C2' })
+  const behind = page.getByLabel('Behind this screen')
+  await expect(behind).toContainText('Torve C8 × 65 wedge anchor')
+  await expect(behind).toContainText('Board L, circuit 12')
+  await expect(behind).toContainText('Harbour electrics')
+  await expect(page.getByLabel('How to get it out')).toContainText('it comes out 312 from the wall')
+  await page.getByLabel('Your name').last().fill('Tove Marsh')
+  const models = await page.getByLabel('Model that takes its place').locator('option').allTextContents()
+  await page.getByLabel('Model that takes its place').selectOption({ label: models.find(name => name.includes('as it is'))! })
+  await expect(page.getByTestId('changes')).toContainText('Its case is of the same size')
+  await page.getByRole('button', { name: 'It hangs there now' }).click()
+  await expect(page.getByText('Write the serial number of the screen that hangs there now.')).toBeVisible()
+  await page.getByLabel('Its serial number').fill('KL46-2611-3001')
+  await page.getByRole('button', { name: 'It hangs there now' }).click()
+  await expect(behind).toContainText('serial KL46-2611-3001')
+  await page.getByLabel('What the visit is for').selectOption('inspection')
+  await page.getByLabel('What was done and seen').fill('R2 C2 renewed, all locks tried')
+  await page.getByRole('button', { name: 'Keep the visit' }).click()
+  await expect(page.getByTestId('visit').last()).toContainText('all locks tried')
+  // Looked at today, it is due in a year.
+  await expect(page.getByTestId('inspection')).not.toContainText('overdue')
+  await saved(page)
+  const { log } = (await house.wall('ravel-sands', 'lounge')).job
+  expect(log.slice(-3)).toMatchObject([{ kind: 'replaced', screen: 'lounge-r2c2', by: 'Tove Marsh' }, { kind: 'serial', serial: 'KL46-2611-3001' }, { kind: 'visit', purpose: 'inspection' }])
+})
+
+test('the client reads and signs by a link without an account, which ends when it is taken back', async ({ page, house, browser }) => {
+  await page.goto(`${HALL}/close`)
+  await tab(page, 'Hand over')
+  await page.getByLabel('Your name').last().fill('Isla Brandt')
+  await page.getByRole('button', { name: 'Make a link' }).click()
+  await expect(page.getByText('must say whom it is for')).toBeVisible()
+  await page.getByLabel('Whom it is for').fill('Harbour office')
+  await page.getByRole('button', { name: 'Make a link' }).click()
+  const link = await page.getByTestId('made-link').inputValue()
+  expect(new URL(link).pathname).toMatch(/^\/handover\/[\w-]{32}$/)
+
+  const client = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
+  await client.goto(link)
+  await expect(client.getByRole('heading', { name: 'Ticket hall, east wall, Holm Point' })).toBeVisible()
+  await client.getByRole('button', { name: 'I have read it, and sign' }).click()
+  await expect(client.getByRole('alert')).toContainText('Write your name')
+  await client.getByLabel('Your name').fill('Mara Lind')
+  await client.getByLabel('Remarks, if any').fill('A key for the harbour office, please.')
+  await scribble(client)
+  await client.getByRole('button', { name: 'I have read it, and sign' }).click()
+  await expect(client.getByRole('status')).toContainText('Thank you')
+  await expect(client.getByTestId('client-signature')).toContainText('Mara Lind')
+  // The open wall hears of it by itself.
+  await expect(page.getByTestId('signature')).toContainText('Mara Lind')
+  await expect(page.getByLabel('Remarks')).toContainText('A key for the harbour office')
+  const secret = new URL(link).pathname.split('/').at(-1)!
+  const pdf = await house.api(`/handover/${secret}/pdf`)
+  expect([pdf.status, pdf.headers.get('content-type')]).toEqual([200, 'application/pdf'])
+  // Nothing but this wall is reached by it, and nothing is signed without ink.
+  expect((await house.api(`/handover/${secret}x`)).status).toBe(404)
+  expect((await house.api(`/handover/${secret}/sign`, { method: 'POST', body: JSON.stringify({ id: 'x1', name: 'Nobody' }) })).status).toBe(422)
+
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect(page.locator('[data-link]')).toContainText('taken back')
+  await client.reload()
+  await expect(client.getByRole('alert')).toContainText('taken back')
+  expect((await house.api(`/handover/${secret}/pdf`)).status).toBe(410)
+})
