@@ -9,7 +9,7 @@ import { CHROMIUM_FLAGS, findChromium } from './chromium.mjs'
  * Takes the pictures of docs/screenshots anew from the demo: `npm run screenshots`, or with names of some of
  * them. `--inches` and `--to FOLDER` are for looking at views that are not kept.
  */
-const [HALL, PIER] = ['/sites/holm-point/walls/ticket-hall', '/sites/ravel-sands/walls/pier']
+const [HALL, LOUNGE] = ['/sites/holm-point/walls/ticket-hall', '/sites/ravel-sands/walls/lounge']
 const tab = name => page => page.getByRole('tab', { name, exact: true }).click()
 /** Name, address, and what is done there before the picture is taken. */
 const VIEWS = {
@@ -21,8 +21,6 @@ const VIEWS = {
     await page.getByText('Slipway P2 pull-out').first().click()
   }],
   'survey': [`${HALL}/survey`],
-  'survey-wall': [`${HALL}/survey`, tab('Layers')],
-  'pier': [`${PIER}/survey`],
   'arrange': [`${HALL}/arrange`],
   'arrange-picture': [`${HALL}/arrange`, tab('Picture')],
   'mount': [`${HALL}/mount`],
@@ -43,13 +41,21 @@ const VIEWS = {
     await page.keyboard.press('PageDown')
     await page.keyboard.press('PageDown')
   }, { width: 390, height: 844 }],
+  'true-study': ['/sites/ravel-sands/walls/arrivals/true', async (page) => {
+    await tab('Study')(page)
+    await page.getByRole('button', { name: 'Run the study' }).click()
+    await page.getByTestId('study').waitFor()
+  }],
+  'close': [`${LOUNGE}/close`, tab('As built')],
+  'close-service': [`${LOUNGE}/close`],
   // These change what the demo has, so they come last.
   'true': [`${HALL}/true`, async (page) => {
-    for (const [gap, step] of [['1.8', '1.2'], ['0.6', '1.1'], ['0.2', '-0.4'], ['1.4', '0']]) {
-      for (const [label, text] of [['Gap', gap], ['Step', step]]) {
-        await page.getByLabel(label, { exact: true }).fill(text)
-        await page.keyboard.press('Enter')
-      }
+    await tab('Readings')(page)
+    await page.getByLabel('Instrument').selectOption('practice-feeler')
+    while (!(await page.getByTestId('seam-end').textContent()).startsWith('R3 C2 | R3 C3, bottom')) {
+      const level = (await page.getByTestId('seam-end').textContent()).startsWith('Level')
+      if (!level) await page.getByRole('button', { name: 'Hold it here and read' }).click()
+      for (let n = 0; n < (level ? 1 : 2); n++) await page.getByRole('button', { name: 'Next', exact: true }).click()
     }
     await page.getByLabel('Your name').last().fill('Isla Brandt')
     await page.getByRole('button', { name: 'Keep these readings' }).click()
@@ -64,14 +70,6 @@ const VIEWS = {
     await columns.press('Enter')
     await tab('All')(page)
     await page.getByRole('button', { name: 'Compare' }).click()
-  }],
-  'survey-face': [`${HALL}/survey`, async (page) => {
-    await tab('Flatness')(page)
-    const line = page.getByLabel('Along, up, distance from the plane')
-    for (const [x, y, distance] of [[600, 900, 152], [600, 2700, 149], [3000, 900, 153.5], [3000, 2700, 150.5], [5300, 900, 151], [5300, 2700, 146], [3900, 1800, 155]]) {
-      await line.fill(`${x} ${y} ${distance}`)
-      await line.press('Enter')
-    }
   }],
 }
 

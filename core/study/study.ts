@@ -23,6 +23,8 @@ export interface Study {
   /** How often it would close with marks, drilling or cases twice as true, or with more travel. */
   changes: { change: StudyChange, p: number }[]
   spread: Spread
+  /** Travel either way that would close nineteen walls of twenty, mm, by the way that is the house's. */
+  needs: { x: number, y: number, depth: number }
 }
 
 const BINS = 24
@@ -34,9 +36,12 @@ const withMoreTravel = ({ screens, ...wall }: StudiedWall): StudiedWall => {
   return { ...wall, screens: screens.map(screen => ({ ...screen, x: more(screen.x), y: more(screen.y), depth: more(screen.depth) })) }
 }
 
+/** What nineteen walls of twenty keep below. */
+const nineteenOfTwenty = (values: Float64Array) => Float64Array.from(values).sort()[Math.floor(0.95 * (values.length - 1))]!
+
 /** The largest that is told apart: what nineteen of twenty walls keep below, and four tolerances at the least. */
 function spreadOf(running: Float64Array, markToMark: Float64Array, tolerance: number): Spread {
-  const high = Math.max(...[running, markToMark].map(worsts => Float64Array.from(worsts).sort()[Math.floor(0.95 * (worsts.length - 1))]!))
+  const high = Math.max(...[running, markToMark].map(nineteenOfTwenty))
   const width = Math.max(high, 4 * tolerance) / BINS
   const count = (worsts: Float64Array) => {
     const bins = Array.from({ length: BINS }, () => 0)
@@ -63,13 +68,16 @@ export function study(wall: StudiedWall, causes: Causes, trials: number, seed: n
     ...CHANGES.map(change => change === 'travel' ? { trial: withMore, by, causes } : { trial: asItIs, by, causes: { ...causes, [change]: causes[change] / 2 } }),
   ]
   const well = cases.map(() => 0)
+  const needs = [0, 1, 2].map(() => new Float64Array(trials))
+  const house = by === 'running' ? 0 : 1
   const worsts = [new Float64Array(trials), new Float64Array(trials)] as const
   for (let n = 0; n < trials; n++) {
     const drawn = draw(wall.screens.length, luck)
     cases.forEach(({ trial, by, causes }, k) => {
-      const { worst, overlaps } = trial(drawn, by, causes)
+      const { worst, overlaps, needs: need } = trial(drawn, by, causes)
       if (worst <= wall.tolerance + 1e-12 && !overlaps) well[k]!++
       if (k < worsts.length) worsts[k]![n] = worst
+      if (k === house) need.forEach((mm, axis) => { needs[axis]![n] = mm })
     })
     if ((n + 1) % REPORTS === 0) told((n + 1) / trials)
   }
@@ -78,6 +86,7 @@ export function study(wall: StudiedWall, causes: Causes, trials: number, seed: n
     trials, running: share(0), markToMark: share(1),
     causes: CAUSES.map((cause, k) => ({ cause, p: share(2 + k).p })).sort((a, b) => b.p - a.p),
     changes: CHANGES.map((change, k) => ({ change, p: share(2 + CAUSES.length + k).p })).sort((a, b) => b.p - a.p),
+    needs: { x: nineteenOfTwenty(needs[0]!), y: nineteenOfTwenty(needs[1]!), depth: nineteenOfTwenty(needs[2]!) },
     spread: spreadOf(worsts[0], worsts[1], wall.tolerance),
   }
 }

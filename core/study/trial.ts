@@ -27,7 +27,12 @@ export function draw(screens: number, luck: Chance): Drawn {
 }
 
 /** How a drawn wall comes out once its adjusters have done what they can: the worst seam's distance from its target, mm, and whether cases would have to overlap for it. */
-export interface Outcome { worst: number, overlaps: boolean }
+export interface Outcome {
+  worst: number
+  overlaps: boolean
+  /** How far adjusters that go equally far either way would have to go for all seams to be closed, mm: along, up, and in depth. */
+  needs: [number, number, number]
+}
 
 /**
  * What is left of the worst seam of each wall that is drawn. Positions p with pᵢ − eᵢ within an adjuster's reach, and
@@ -35,7 +40,7 @@ export interface Outcome { worst: number, overlaps: boolean }
  * graph is negative. Along a line the only such ways lead from one screen to another and back through the reach of
  * both, so that the least t is the largest over every two of what their reach leaves over, shared by the seams between.
  */
-export function trialOf({ screens, gap }: Pick<StudiedWall, 'screens' | 'gap'>): (drawn: Drawn, by: Marking, causes: Causes) => Outcome {
+export function trialOf({ screens, gap, tolerance }: StudiedWall): (drawn: Drawn, by: Marking, causes: Causes) => Outcome {
   const lines = linesOf(screens)
   const figures = (of: (screen: StudiedScreen) => number) => Float64Array.from(screens, of)
   const [sizes, face, sigma] = [figures(({ size }) => size), figures(({ face }) => face?.out ?? 0), figures(({ face }) => face?.sigma ?? 0)]
@@ -43,7 +48,7 @@ export function trialOf({ screens, gap }: Pick<StudiedWall, 'screens' | 'gap'>):
   const pairs = screens.every(({ face }) => face !== undefined) ? seamsBetween(lines, screens.length) : []
   const [from, to, seams] = [Int32Array.from(pairs, ({ a }) => a), Int32Array.from(pairs, ({ b }) => b), Float64Array.from(pairs, ({ seams }) => seams)]
   // Columns are gone along upwards, the way in which places grow.
-  const along = [{ axis: 0, lines: lines.rows, target: gap.x }, { axis: 1, lines: lines.columns.map(line => [...line].reverse()), target: gap.y }]
+  const along = [{ axis: 0 as 0 | 1, lines: lines.rows, target: gap.x }, { axis: 1 as 0 | 1, lines: lines.columns.map(line => [...line].reverse()), target: gap.y }]
   const [stands, grown] = [new Float64Array(screens.length), new Float64Array(screens.length)]
 
   /** Where the plates of a line stand, mm from their places, as they were marked, drilled and fixed. */
@@ -57,24 +62,29 @@ export function trialOf({ screens, gap }: Pick<StudiedWall, 'screens' | 'gap'>):
       grown[n] = causes.size * sizes[n]! * size[n]!
     }
   }
-  let known: { drawn?: Drawn, share: number, worst: number } = { share: 0, worst: 0 }
+  let known: { drawn?: Drawn, share: number, worst: number, need: number } = { share: 0, worst: 0, need: 0 }
   /** The worst step between faces; of one drawn wall it is the same however it was marked. */
-  function worstStep(drawn: Drawn, share: number): number {
-    if (known.drawn === drawn && known.share === share) return known.worst
+  function worstStep(drawn: Drawn, share: number): { worst: number, need: number } {
+    if (known.drawn === drawn && known.share === share) return known
     const { least, most } = reaches[2]!
-    let worst = 0
+    let [worst, need] = [0, 0]
     for (let n = 0; n < screens.length; n++) stands[n] = share * (face[n]! + sigma[n]! * drawn.face[n]!)
     for (let k = 0; k < seams.length; k++) {
       const [a, b] = [from[k]!, to[k]!]
       const left = (stands[a]! + least[a]! - stands[b]! - most[b]!) / seams[k]!
       if (left > worst) worst = left
+      const middles = (least[a]! + most[a]! - least[b]! - most[b]!) / 2
+      const wants = (stands[a]! - stands[b]! + middles - tolerance * seams[k]!) / 2
+      if (wants > need) need = wants
     }
-    known = { drawn, share, worst }
-    return worst
+    known = { drawn, share, worst, need }
+    return known
   }
 
   return (drawn, by, causes) => {
-    let worst = causes.faces > 0 ? worstStep(drawn, causes.faces) : 0
+    const steps = causes.faces > 0 ? worstStep(drawn, causes.faces) : { worst: 0, need: 0 }
+    const needs: Outcome['needs'] = [0, 0, steps.need]
+    let { worst } = steps
     let overlaps = false
     for (const { axis, lines, target } of along) {
       const { least, most } = reaches[axis]!
@@ -93,10 +103,13 @@ export function trialOf({ screens, gap }: Pick<StudiedWall, 'screens' | 'gap'>):
             if (wide > worst) worst = wide
             if (tight > worst) worst = tight
             if (tight > target + 1e-12) overlaps = true
+            const middles = (least[b]! + most[b]! - least[a]! - most[a]!) / 2
+            const wants = (Math.abs(apart + middles) - tolerance * (j - i)) / 2
+            if (wants > needs[axis]) needs[axis] = wants
           }
         }
       }
     }
-    return { worst, overlaps }
+    return { worst, overlaps, needs }
   }
 }

@@ -7,7 +7,7 @@ import type { EntryOf, LogEntry } from '../log'
 import { contextOf, planWall } from '../plan'
 import { chance } from '../survey/simulate'
 import { textToString } from '../units'
-import { align, closedRound, cornersOf, gauged, hungBy, isTrued, largestAfter, levelled, moveWords, readingsOf, roundedTo, seamFault, sequenceOf, solveExactly, trueScreens, turned, type Adjuster, type LinearSolver } from './index'
+import { align, closedRound, cornersOf, gauged, hungBy, isTrued, largestAfter, levelled, moveWords, readingsOf, roundedTo, seamFault, sequenceOf, solveExactly, trueScreens, turned, turnFaults, type Adjuster, type LinearSolver } from './index'
 
 let solve: LinearSolver
 beforeAll(async () => { solve = await linearSolver() })
@@ -259,6 +259,17 @@ describe('truing', () => {
     const again = alignOf(job, [seams, entry(2, 'turned', { array: 'a1', round: 1, moves: moves.map(({ screen, adjuster, mm }) => ({ screen, adjuster, mm })) })])
     expect(again.before.gap).toBeCloseTo(0, 0)
     expect(again.before.gap).toBeCloseTo(alignOf(job, [seams]).after.gap, 9)
+  })
+
+  it('does not take that something was turned farther than it goes, or that is not there', () => {
+    const job = trueJob(1, 2)
+    const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map([['r1c1 height-left', 11]]))
+    const told = (moves: EntryOf<'turned'>['moves']) => turnFaults(screens, moves).map(text => textToString(text, 'metric'))
+    // 1 mm is left of it upwards, 23 downwards; a turn is 1.25 mm.
+    expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 0.75 }, { screen: 'r1c1', adjuster: 'height-left', turns: -18 }])).toEqual([])
+    expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 1 }])).toEqual(['height left of R1 C1: 1.3 is more than the 1 of travel that it has left that way.'])
+    expect(told([{ screen: 'r1c2', adjuster: 'lateral', mm: -60 }])[0]).toContain('lateral of R1 C2: 60 is more than the')
+    expect(told([{ screen: 'r1c2', adjuster: 'height', mm: 1 }])).toEqual(['There is no height of R1 C2.'])
   })
 
   it('leaves what was not read alone, and does not take what no seam can have', () => {

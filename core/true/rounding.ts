@@ -12,7 +12,7 @@ export const stepOf = ({ perTurn }: { perTurn?: number }): number => perTurn ===
 /** Adjusters that move a screen in the plane of the wall, and those that move its face: no reading hangs on both. */
 const GROUPS: Adjuster[][] = [['height', 'height-left', 'height-right', 'lateral'], ['depth-top-left', 'depth-top-right', 'depth-bottom-left']]
 
-interface Knob { screen: string, adjuster: Adjuster, step: number, least: number, most: number, at: number, readings: number[], effects: number[] }
+interface Knob { screen: string, adjuster: Adjuster, step: number, least: number, most: number, at: number, readings: Int32Array, effects: Float64Array }
 
 /** Deviations count by their fourth power: the largest counts most, and those that the gauge's own error may push over the tolerance count too. */
 function weightOf(off: number): number {
@@ -43,22 +43,24 @@ function limitsOf({ travels, span, roll }: TrueScreen): (mm: (adjuster: Adjuster
  * smallest, the largest counting for almost all, until nothing is better. Never outside the travel that is left.
  */
 export function roundedTo(readings: Reading[], screens: TrueScreen[], { moved }: Solved): Map<string, number> {
+  const hangs = new Map<string, { reading: number, by: number }[]>()
+  readings.forEach((reading, n) => {
+    for (const { screen, adjuster, by } of reading.effects) {
+      const key = `${screen} ${adjuster}`
+      hangs.set(key, [...hangs.get(key) ?? [], { reading: n, by: by * reading.weight }])
+    }
+  })
   const knobs = variablesOf(screens).map(({ screen, adjuster, least, most, perTurn }): Knob => {
     const step = stepOf({ ...perTurn !== undefined && { perTurn } })
-    return { screen, adjuster, step, least: Math.ceil(Math.min(least, 0) / step - 1e-9), most: Math.floor(Math.max(most, 0) / step + 1e-9), at: 0, readings: [], effects: [] }
+    const on = hangs.get(`${screen} ${adjuster}`) ?? []
+    return { screen, adjuster, step, least: Math.ceil(Math.min(least, 0) / step - 1e-9), most: Math.floor(Math.max(most, 0) / step + 1e-9), at: 0, readings: Int32Array.from(on, ({ reading }) => reading), effects: Float64Array.from(on, ({ by }) => by * step) }
   })
   const knobOf = new Map(knobs.map(knob => [`${knob.screen} ${knob.adjuster}`, knob]))
   const off = Float64Array.from(readings, reading => deviation(reading, reading.value))
-  readings.forEach((reading, n) => {
-    for (const { screen, adjuster, by } of reading.effects) {
-      const knob = knobOf.get(`${screen} ${adjuster}`)
-      knob?.readings.push(n)
-      knob?.effects.push(by * reading.weight * knob.step)
-    }
-  })
   const turn = (knob: Knob, by: number) => {
     knob.at += by
-    knob.readings.forEach((reading, n) => { off[reading]! += knob.effects[n]! * by })
+    const { readings, effects } = knob
+    for (let n = 0; n < readings.length; n++) off[readings[n]!]! += effects[n]! * by
   }
   const allowed = new Map(screens.map((screen) => {
     const within = limitsOf(screen)
@@ -73,7 +75,7 @@ export function roundedTo(readings: Reading[], screens: TrueScreen[], { moved }:
     for (let tries = 0; !allowed.get(name)!() && tries < 64; tries++) for (const knob of knobs) if (knob.screen === name && knob.at !== 0) turn(knob, -Math.sign(knob.at))
   }
   const together = neighbours(screens).flatMap(names => GROUPS.map(group => ({ names, knobs: knobs.filter(({ screen, adjuster }) => names.includes(screen) && group.includes(adjuster)) })))
-    .filter(({ knobs }) => knobs.length > 0).map(each => ({ ...each, touched: [...new Set(each.knobs.flatMap(({ readings }) => readings))], tried: -1 }))
+    .filter(({ knobs }) => knobs.length > 0).map(each => ({ ...each, touched: Int32Array.from(new Set(each.knobs.flatMap(({ readings }) => [...readings]))), tried: -1 }))
   /** When each reading was changed last: what nothing has changed about since it was tried is not tried again. */
   const changed = new Int32Array(readings.length)
   let moment = 0
@@ -83,7 +85,7 @@ export function roundedTo(readings: Reading[], screens: TrueScreen[], { moved }:
     if (touched.every(n => changed[n]! <= part.tried)) return false
     const cost = () => {
       let sum = 0
-      for (const n of touched) sum += weightOf(off[n]!)
+      for (let n = 0; n < touched.length; n++) sum += weightOf(off[touched[n]!]!)
       return sum
     }
     const now = cost()
@@ -96,7 +98,7 @@ export function roundedTo(readings: Reading[], screens: TrueScreen[], { moved }:
         return
       }
       const knob = mine[n]!
-      for (const step of [-1, 0, 1]) {
+      for (let step = -1; step <= 1; step++) {
         if (knob.at + step < knob.least || knob.at + step > knob.most) continue
         if (step !== 0) turn(knob, step)
         by[n] = step

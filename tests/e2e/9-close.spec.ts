@@ -7,6 +7,7 @@ import type { Page } from '@playwright/test'
 import canonicalize from 'canonicalize'
 import DxfParser from 'dxf-parser'
 import Papa from 'papaparse'
+import { toBuffer } from 'qrcode'
 import sharp from 'sharp'
 import { fromBuffer } from 'yauzl'
 import { pdfText } from '../fixtures/pdfText'
@@ -56,6 +57,10 @@ test('a wall is closed: serials, locks, points, photograph, signature; and its p
   await expect(page.locator('[data-serial="departures-r1c2"]').getByRole('alert')).toContainText('stands at R1 C1 already')
   await serial('R1 C2', 'KN46-77002')
   await expect(page.locator('[data-serial="departures-r1c2"]').getByRole('alert')).toHaveCount(0)
+  // Read off a picture of its label, where no camera is to be had.
+  await page.getByRole('button', { name: 'Read the label of R2 C1 by camera' }).click()
+  await page.getByTestId('label-picture').setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: await toBuffer('KN46-77004', { width: 300 }) })
+  await expect(page.getByLabel('Serial number of R2 C1')).toHaveValue('KN46-77004')
   await page.getByRole('button', { name: 'All are locked' }).click()
   await expect(page.getByRole('button', { name: 'R3 C3 is locked' })).toHaveAttribute('aria-pressed', 'true')
   await page.getByRole('button', { name: 'R3 C3 is locked' }).click()

@@ -15,6 +15,8 @@ const chooseTrials = (value: string) => {
   trials.value = Number(value)
   return []
 }
+/** What the screen that has least left can do either way. */
+const has = (axis: 'x' | 'y' | 'depth') => far(Math.min(...subject.value!.wall.screens.map(screen => Math.min(-screen[axis].least, screen[axis].most))))
 const causes = computed(() => subject.value?.causes)
 const NOT_KNOWN = { size: 'The sheet of the display gives no tolerance of its size: cases are taken to be true to it.', faces: 'The wall’s face was not surveyed for flatness: it is taken to be flat.' }
 useCommands([{ id: 'study-run', title: 'Run the study of tolerances', group: 'True', run: () => void run() }])
@@ -63,12 +65,15 @@ useCommands([{ id: 'study-run', title: 'Run the study of tolerances', group: 'Tr
       <p v-if="current.study.markToMark.p > current.study.running.p + 0.01" class="text-sm">
         From mark to mark neighbours fit better, but each plate adds to the walk: the last ones leave the framing and the outline. The seams alone do not decide it.
       </p>
+      <p class="text-sm" data-testid="needs">
+        Travel that closes nineteen walls of twenty: sideways {{ far(current.study.needs.x) }} (this mount has {{ has('x') }}), up and down {{ far(current.study.needs.y) }} ({{ has('y') }}){{ current.notKnown.includes('faces') ? '' : `, in depth ${far(current.study.needs.depth)} (${has('depth')})` }}.
+      </p>
       <StudyCharts :studied="current" />
       <p v-for="unknown in current.notKnown" :key="unknown" class="text-xs">
         <b>Not known:</b> {{ NOT_KNOWN[unknown] }}
       </p>
       <p class="text-xs text-ink-soft">
-        “More travel” is {{ far(MORE_TRAVEL) }} more either way. Marks and drill are normal, plate slack and cases even; rows, columns and faces each by themselves.
+        “More travel” is {{ far(MORE_TRAVEL) }} more either way. Marks and drill are normal, plate slack and cases even; rows, columns and faces each by themselves. It tells whether the travel is enough; what an eighth of a turn and the gauge leave is told when the wall is trued.
       </p>
     </template>
   </div>
