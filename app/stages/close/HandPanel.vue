@@ -20,9 +20,7 @@ function sayRemark() {
 
 <template>
   <div class="space-y-4">
-    <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
-      <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-    </FieldFrame>
+    <NameField :id="nameId" v-model="name" v-model:fault="fault" />
     <TestPanel :signed="signed" />
     <PhotoPanel :signed="signed" />
     <PointsPanel :signed="signed" />

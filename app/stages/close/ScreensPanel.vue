@@ -41,9 +41,7 @@ function lockAll() {
 
 <template>
   <div class="space-y-2">
-    <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
-      <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-    </FieldFrame>
+    <NameField :id="nameId" v-model="name" v-model:fault="fault" />
     <ul class="divide-y divide-hair">
       <li v-for="{ id, label } in screens" :key="id" class="py-1.5" :class="{ 'bg-paper': selectedOf('screen') === id }" :data-serial="id">
         <div class="grid grid-cols-[4.5rem_1fr_3rem_3rem] items-center gap-2">

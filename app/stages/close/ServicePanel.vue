@@ -106,9 +106,7 @@ function replace() {
         </li>
       </ol>
     </section>
-    <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
-      <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-    </FieldFrame>
+    <NameField :id="nameId" v-model="name" v-model:fault="fault" />
     <section aria-label="Another screen in its place" class="text-sm">
       <h2 class="font-semibold">
         Another screen in its place

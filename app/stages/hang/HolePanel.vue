@@ -164,9 +164,7 @@ watch(steps, (list) => {
           Power off and proved dead near cables. Eye protection, dust mask, sound ladder.
         </p>
         <div class="grid grid-cols-2 gap-2">
-          <FieldFrame :id="nameId" label="Your name" :fault="fault">
-            <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-          </FieldFrame>
+          <NameField :id="nameId" v-model="name" v-model:fault="fault" :inline="false" />
           <FieldFrame :id="noteId" label="Note" :fault="noteFault">
             <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
           </FieldFrame>

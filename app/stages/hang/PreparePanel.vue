@@ -31,9 +31,7 @@ const print = computed(() => `/api/sites/${store.site}/walls/${store.id}/kit?for
       </p>
     </header>
     <div class="mt-1 grid grid-cols-[1fr_auto] items-end gap-2">
-      <FieldFrame :id="nameId" label="Your name" :fault="fault">
-        <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-      </FieldFrame>
+      <NameField :id="nameId" v-model="name" v-model:fault="fault" :inline="false" />
       <a class="press max-md:!min-h-12" :href="print" download><Printer class="size-4" aria-hidden="true" /> List as PDF</a>
     </div>
     <div class="mt-1 min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Parts and tools">

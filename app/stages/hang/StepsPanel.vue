@@ -90,9 +90,7 @@ useCommands([
         </p>
         <a v-if="done?.photo" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" alt="Photograph of this step" class="mt-2 max-h-32 rounded border border-hair"></a>
       </div>
-      <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
-        <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-      </FieldFrame>
+      <NameField :id="nameId" v-model="name" v-model:fault="fault" />
       <div class="mt-2 grid grid-cols-[auto_1fr] gap-2">
         <PhotoButton :site="store.site" label="Photograph" class="[&_label]:!min-h-14" @taken="record" />
         <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record()">

@@ -70,9 +70,7 @@ useCommands([
       </div>
     </div>
     <GaugeBar />
-    <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
-      <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-    </FieldFrame>
+    <NameField :id="nameId" v-model="name" v-model:fault="fault" />
     <button type="button" class="press press-first w-full shrink-0 !min-h-12" :disabled="entered === 0" @click="record">
       Keep these readings and work out the turns
     </button>

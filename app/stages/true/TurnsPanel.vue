@@ -81,9 +81,7 @@ function record() {
         </p>
       </div>
       <template v-if="moves.length">
-        <FieldFrame :id="nameId" label="Your name" :fault="fault" inline>
-          <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-        </FieldFrame>
+        <NameField :id="nameId" v-model="name" v-model:fault="fault" />
         <div class="grid grid-cols-[auto_1fr] gap-2">
           <button type="button" class="press !min-h-12" @click="all">
             Tick all
