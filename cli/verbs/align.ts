@@ -15,7 +15,7 @@ const published = (wall: string, units: UnitSystem) => ({ array, target, closes,
     steps: predicted.flatMap(({ reading: { kind, between, end }, after }) => kind === 'step' ? [{ between, end, mm: after }] : []),
     rolls: predicted.flatMap(({ reading: { kind, between }, after }) => kind === 'roll' ? [{ screen: between[0], mmPerM: after }] : []),
   },
-  sequence, ...leftOut.length > 0 && { leftOut },
+  sequence, ...leftOut.length > 0 && { leftOut: leftOut.map(({ why, ...each }) => ({ ...each, why: textToString(why, units) })) },
   binding: binding.map(({ needs, ...each }) => ({ ...each, needs: textToString(needs, units) })),
 })
 

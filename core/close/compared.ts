@@ -1,7 +1,7 @@
 import type { Point } from '../geometry'
 import { isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan } from '../mount'
-import type { Record } from './record'
+import type { ClosingRecord } from './record'
 
 /** A hole as it was issued and as it was made; how far it is off, mm. */
 export interface HoleCompared { id: string, label: string, planned: Point, made?: Point & Pick<MadeHole, 'result' | 'by' | 'at'>, off?: number }
@@ -37,7 +37,7 @@ function holesOf(arrays: ArrayPlan[], { holes }: Pick<AsBuilt, 'holes'>): HoleCo
  * @param arrays as they were issued, or as they are planned where nothing was
  * @param tolerance within which a seam is closed, mm
  */
-export function comparedWith(arrays: ArrayPlan[], built: Pick<AsBuilt, 'holes'>, { seams }: Pick<Record, 'seams'>, gaps: Map<string, Point>, tolerance: number): Compared {
+export function comparedWith(arrays: ArrayPlan[], built: Pick<AsBuilt, 'holes'>, { seams }: Pick<ClosingRecord, 'seams'>, gaps: Map<string, Point>, tolerance: number): Compared {
   const holes = holesOf(arrays, built)
   const byId = new Map(holes.map(hole => [hole.id, hole]))
   const centres = arrays.flatMap(({ positions }) => positions.map(({ id, row, column, outer, holes: planned = [] }): CentreCompared => {

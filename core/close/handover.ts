@@ -14,7 +14,7 @@ import { comparedWith, type Compared } from './compared'
 import { getOutOf } from './getOut'
 import { inspectionOf, type Inspection } from './inspections'
 import { missingFor, type Missing } from './missing'
-import { recordOf, stillOpen, type Record } from './record'
+import { recordOf, stillOpen, type ClosingRecord } from './record'
 
 /** What a handover is made of: the wall as it is planned with what was made, what was issued, and the log. */
 export interface HandedOver {
@@ -32,7 +32,7 @@ export interface HandedOver {
 }
 
 /** What follows of a wall for its handover. */
-export interface Handover { record: Record, compared: Compared, missing: Missing[], inspection: Inspection }
+export interface Handover { record: ClosingRecord, compared: Compared, missing: Missing[], inspection: Inspection }
 
 /** What follows of a wall for its handover. */
 export function handoverOf({ wall, plan, issued, built, catalogue, rules, log }: HandedOver): Handover {
@@ -75,7 +75,7 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
   const uses = [...new Map([...worst].sort((a, b) => (a.utilisation ?? Infinity) - (b.utilisation ?? Infinity)).map(load => [load.case, load])).values()] as (PlateUse & { label: string })[]
   const cautions = plan.findings.filter(({ severity }: Finding) => severity !== 'note')
   const schedule = scheduleOf(plan.wiring)
-  const signature = (entry: Record['signatures'][number]): Block[] => [
+  const signature = (entry: ClosingRecord['signatures'][number]): Block[] => [
     { text: `${entry.name}${entry.role ? `, ${entry.role}` : ''}, ${day(entry.at)}${entry.link ? ', by the client’s link' : ''}`, bold: true },
     ...entry.ink?.length ? [{ height: 26, drawing: (left: number, top: number) => group({}, drawInk(entry.ink!, left, top, 60), line(left, top + 24.5, left + 60, top + 24.5, { 'stroke': INK, 'stroke-width': 0.2 })) }] : [],
   ]

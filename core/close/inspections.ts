@@ -1,6 +1,6 @@
 import type { Mount, Rules } from '../job'
 import { words, type Text } from '../units'
-import { handedOver, type Record } from './record'
+import { handedOver, type ClosingRecord } from './record'
 
 /** Something on a wall that is looked at again and again: what, how, and why. */
 export interface Inspected { what: Text, how: Text }
@@ -33,7 +33,7 @@ function inspectedOf(mounts: Mount[], outside: boolean): Inspected[] {
 const MONTHS = { 'half-yearly': 6, 'yearly': 12, 'two-yearly': 24 }
 
 /** When a wall is to be inspected next, and what; not known while it was not handed over. */
-export function inspectionOf(record: Record, mounts: Mount[], outside: boolean, rules: Rules): Inspection {
+export function inspectionOf(record: ClosingRecord, mounts: Mount[], outside: boolean, rules: Rules): Inspection {
   const every = MONTHS[rules.inspections ?? 'yearly']
   const last = record.visits.findLast(({ purpose }) => purpose === 'inspection')?.at ?? handedOver(record)?.at
   return { every, ...last !== undefined && { last: last.slice(0, 10), due: monthsLater(last, every) }, inspected: inspectedOf(mounts, outside) }

@@ -3,7 +3,7 @@ import type { AsBuilt } from '../log'
 import type { ArrayPlan } from '../mount'
 import { words, type Text } from '../units'
 import type { Compared } from './compared'
-import { serialTwice, stillOpen, type Record } from './record'
+import { serialTwice, stillOpen, type ClosingRecord } from './record'
 
 /** What stands in the way of handing a wall over, or is still to be said of it. */
 export interface Missing { severity: 'stop' | 'caution' | 'note', what: Text }
@@ -11,7 +11,7 @@ export interface Missing { severity: 'stop' | 'caution' | 'note', what: Text }
 const listed = (labels: string[]) => labels.length > 6 ? `${labels.slice(0, 6).join(', ')} and ${labels.length - 6} more` : labels.join(', ')
 
 /** What a wall lacks before it is handed over, the gravest first. */
-export function missingFor(arrays: ArrayPlan[], built: Pick<AsBuilt, 'hung'>, record: Record, compared: Compared, findings: Finding[]): Missing[] {
+export function missingFor(arrays: ArrayPlan[], built: Pick<AsBuilt, 'hung'>, record: ClosingRecord, compared: Compared, findings: Finding[]): Missing[] {
   const screens = arrays.flatMap(({ positions }) => positions)
   const without = (has: (id: string) => boolean) => screens.filter(({ id }) => !has(id)).map(({ row, column }) => `R${row} C${column}`)
   const label = new Map(screens.map(({ id, row, column }) => [id, `R${row} C${column}`]))

@@ -5,7 +5,7 @@ import { ofKind, standing, type EntryOf, type LogEntry } from '../log'
 export interface OpenPoint extends Pick<EntryOf<'point'>, 'id' | 'what' | 'owner' | 'due' | 'by' | 'at'> { done?: Pick<EntryOf<'point-done'>, 'by' | 'at' | 'note'> }
 
 /** What the log tells of a wall from its hanging on: what was recorded last of each, in the order in which it arrived. */
-export interface Record {
+export interface ClosingRecord {
   serials: Map<string, EntryOf<'serial'>>
   /** Screens whose lock was set, and not opened since. */
   locked: Map<string, EntryOf<'locked'>>
@@ -23,7 +23,7 @@ export interface Record {
 const lastOf = <Entry>(entries: Entry[], key: (entry: Entry) => string) => new Map(entries.map(entry => [key(entry), entry]))
 
 /** What the log tells of a wall from its hanging on. */
-export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): Record {
+export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): ClosingRecord {
   const entries = standing(log, wall)
   const of = <Kind extends LogEntry['kind']>(kind: Kind) => ofKind(entries, kind)
   const done = lastOf(of('point-done'), ({ point }) => point)
@@ -40,13 +40,13 @@ export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): 
 }
 
 /** Open points that are not done. */
-export const stillOpen = ({ points }: Pick<Record, 'points'>): OpenPoint[] => points.filter(({ done }) => !done)
+export const stillOpen = ({ points }: Pick<ClosingRecord, 'points'>): OpenPoint[] => points.filter(({ done }) => !done)
 
 /** When a wall was handed over: when it was signed for first; undefined where nobody has yet. */
-export const handedOver = ({ signatures }: Pick<Record, 'signatures'>): EntryOf<'signed'> | undefined => signatures[0]
+export const handedOver = ({ signatures }: Pick<ClosingRecord, 'signatures'>): EntryOf<'signed'> | undefined => signatures[0]
 
 /** Serial numbers that stand at more than one screen, with those screens. */
-export function serialTwice({ serials }: Pick<Record, 'serials'>): { serial: string, screens: string[] }[] {
+export function serialTwice({ serials }: Pick<ClosingRecord, 'serials'>): { serial: string, screens: string[] }[] {
   const at = new Map<string, string[]>()
   for (const [screen, { serial }] of serials) at.set(serial.toUpperCase(), [...at.get(serial.toUpperCase()) ?? [], screen])
   return [...at].filter(([, screens]) => screens.length > 1).map(([serial, screens]) => ({ serial, screens }))

@@ -261,6 +261,14 @@ describe('truing', () => {
     expect(again.before.gap).toBeCloseTo(alignOf(job, [seams]).after.gap, 9)
   })
 
+  it('leaves out what no seam can have, and says why', () => {
+    const job = trueJob(1, 2)
+    const at = { between: ['r1c1', 'r1c2'], end: 'top' as const }
+    const found = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: [{ ...at, mm: 400 }, { between: ['r1c1', 'r9c9'], end: 'top', mm: 1 }, { ...at, end: 'bottom', mm: 2 }], steps: [{ ...at, mm: 69 }, { ...at, end: 'bottom', mm: -68 }] })])
+    expect(found.leftOut.map(({ why }) => textToString(why, 'metric'))).toEqual(['A gap is from 0 to 102', 'r9c9 is no screen of this array', 'A step is at most 68 either way, as deep as the display is'])
+    expect(found.predicted.map(({ reading: { kind, end } }) => `${kind} ${end}`).sort()).toEqual(['gap bottom', 'step bottom'])
+  })
+
   it('does not take that something was turned farther than it goes, or that is not there', () => {
     const job = trueJob(1, 2)
     const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map([['r1c1 height-left', 11]]))

@@ -10,7 +10,7 @@ import { solveExactly, type LinearSolver } from './program'
 import { roundedTo } from './rounding'
 import { movedBy, trueScreens, type Adjuster, type TrueScreen } from './screen'
 import { sequenceOf, type TurnStep } from './sequence'
-import { after, deviation, readingsOf, seamFault, type Reading } from './seam'
+import { after, deviation, readingFault, readingsOf, seamFault, type Reading } from './seam'
 
 /** What one adjuster is to be moved: by turns, clockwise or not as whoever turns it sees it, or by millimetres where it has no screw. */
 export interface Move { screen: string, adjuster: Adjuster, mm: number, turns?: number, words: Text }
@@ -33,8 +33,8 @@ export interface Alignment {
   predicted: { reading: Reading, before: number, after: number }[]
   binding: Binding[]
   round: number
-  /** Readings of a seam that there is not, each with why. */
-  leftOut: { between: string[], end: string, why: string }[]
+  /** Readings of a seam that there is not, or that cannot be, each with why. */
+  leftOut: { between: string[], end: string, why: Text }[]
 }
 
 const PLACES: Record<Adjuster, string> = {
@@ -74,6 +74,15 @@ export function turnedOf(entries: LogEntry[], array: string, perTurn: (screen: s
   return moved
 }
 
+/** Readings that are left out, each with why. */
+function leftOutOf({ gaps = [], steps = [] }: EntryOf<'seams'>, screens: TrueScreen[], target: { x: number, y: number }): Alignment['leftOut'] {
+  return [...gaps.map(gap => ({ ...gap, kind: 'gap' as const })), ...steps.map(step => ({ ...step, kind: 'step' as const }))].flatMap(({ kind, between, end, mm }) => {
+    const no = seamFault(screens, between, end)
+    const why = no === undefined ? readingFault(kind, mm, screens, kind === 'step' ? 0 : end === 'top' || end === 'bottom' ? target.x : target.y) : words`${no}`
+    return why ? [{ between, end, why }] : []
+  })
+}
+
 const worstOf = (readings: Reading[], values: number[]): Worst => {
   const of = (kind: Reading['kind']) => Math.max(0, ...readings.map((reading, n) => reading.kind === kind ? Math.abs(deviation(reading, values[n]!)) : 0))
   return { gap: of('gap'), step: of('step') }
@@ -99,7 +108,7 @@ function movesOf(screens: TrueScreen[], by: (screen: string, adjuster: Adjuster)
  * the travel that is left, then the least movement, to the nearest eighth of a turn.
  *
  * @param solve solves the linear programs
- * @param exact whether the answer is left as it is before rounding
+ * @param exact whether the answer is left as it is before rounding; it is then of the last readings alone
  * @returns undefined where nothing was read of it
  */
 export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id' | 'formerId'>, log: LogEntry[], { catalogue, rules }: { catalogue: Catalogue, rules: Rules }, solve: LinearSolver, exact = false): Alignment | undefined {
@@ -116,7 +125,7 @@ export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id'
   const readings = carried(seams)
   const earlier = ofKind(entries, 'seams').filter(each => each.array === array.id && each.id !== seams.id)
   /** What is known of each by all rounds together. */
-  const known = fused(readings, earlier.map(carried))
+  const known = exact ? readings : fused(readings, earlier.map(carried))
   const tolerance = chosenFigure('seamTolerance', rules, 'metric')
   const [best, told] = alikeInMirror(screens, known, array.gap, (readings, screens) => {
     const solved = solveExactly(readings, screens, solve)
@@ -132,7 +141,7 @@ export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id'
   const sequence = sequenceOf(screens, readings, by, pullsOut)
   return {
     array: array.id, name: array.name, target: { ...array.gap, tolerance }, closes, round: seams.round,
-    leftOut: [...seams.gaps ?? [], ...seams.steps ?? []].flatMap(({ between, end }) => seamFault(screens, between, end) ? [{ between, end, why: seamFault(screens, between, end)! }] : []),
+    leftOut: leftOutOf(seams, screens, array.gap),
     before: worstOf(readings, readings.map(({ value }) => value)), after: worstOf(readings, values),
     moves: movesOf(sequence.flatMap(step => step.screens.map(name => screens.find(screen => screen.name === name)!)), by, exact), sequence,
     predicted: readings.map((reading, n) => ({ reading, before: reading.value, after: values[n]! })),

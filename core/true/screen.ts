@@ -19,6 +19,8 @@ export interface TrueScreen {
   /** Distance between its two height screws; absent where the two act as one. */
   span?: number
   depthSpan?: { x: number, y: number }
+  /** How thick its case is, where its model is at hand: no step is deeper. */
+  thick?: number
   /** How far its face goes in or out either way, with or without screws that tell how. */
   depth: number
   /** How far it may be rolled either way, rad. */
@@ -51,6 +53,10 @@ const left = (travel: Travel, stands: number): Travel => ({ ...travel, least: tr
  */
 export function trueScreens(array: ScreenArray, { positions }: Pick<ArrayPlan, 'positions'>, catalogue: Catalogue, turned: Map<string, number>): TrueScreen[] {
   const modelOf = mountModels(array, catalogue)
+  const thickOf = (model: string) => {
+    const thick = catalogue.displays.find(({ id }) => id === model)?.depth
+    return thick === undefined ? {} : { thick }
+  }
   return positions.flatMap((position): TrueScreen[] => {
     const mount = modelOf(position)
     if (!mount) return []
@@ -59,6 +65,7 @@ export function trueScreens(array: ScreenArray, { positions }: Pick<ArrayPlan, '
     return [{
       name, id: position.id, row: position.row, column: position.column, width: position.outer.width, height: position.outer.height,
       ...mount.turning?.span !== undefined && { span: mount.turning.span }, ...mount.turning?.depthSpan && { depthSpan: mount.turning.depthSpan },
+      ...thickOf(position.model),
       depth: mount.adjust?.depth ?? 0, roll: (mount.adjust?.roll ?? 0) * RAD,
       travels: travelsOf(mount).map(travel => left(travel, byPlan(travel.adjuster) + (turned.get(`${name} ${travel.adjuster}`) ?? 0))),
     }]

@@ -1,4 +1,5 @@
 import type { EntryOf } from '../log'
+import { words, type Text } from '../units'
 import type { Adjuster, TrueScreen } from './screen'
 
 /** Which end of a seam: of an upright one its top or bottom, of a level one its left or right. */
@@ -61,6 +62,23 @@ export function seamFault(screens: TrueScreen[], between: string[], end: string)
   return undefined
 }
 
+/** A gap that is wider than it is to be by more than this is no seam of a wall, mm; and no case hangs farther out of level, mm/m. */
+export const [TOO_WIDE, TOO_STEEP] = [100, 50]
+
+/**
+ * Why something that was read cannot be: a gap below nothing or far wider than it is to be, a step deeper than the
+ * cases, a screen farther out of level than any hangs; undefined where it can.
+ *
+ * @param target what a gap is to be, mm
+ */
+export function readingFault(kind: Reading['kind'], value: number, screens: Pick<TrueScreen, 'thick'>[], target = 0): Text | undefined {
+  const deepest = Math.max(0, ...screens.map(({ thick = TOO_WIDE }) => thick))
+  if (kind === 'gap' && (value < 0 || value > target + TOO_WIDE)) return words`A gap is from 0 to ${target + TOO_WIDE}`
+  if (kind === 'step' && Math.abs(value) > deepest) return words`A step is at most ${deepest} either way, as deep as the display is`
+  if (kind === 'roll' && Math.abs(value) > TOO_STEEP) return words`A screen is at most ${String(TOO_STEEP)} mm/m out of level`
+  return undefined
+}
+
 /** The points that face each other at an end of a seam, from the centres of both screens, mm. */
 function pointsAt(a: TrueScreen, b: TrueScreen, end: End): { a: { x: number, y: number }, b: { x: number, y: number }, upright: boolean } {
   if (end === 'top' || end === 'bottom') {
@@ -79,17 +97,18 @@ function effectsAt(a: TrueScreen, b: TrueScreen, end: End): { gap: Effects, step
 }
 
 /**
- * The readings of an array as what is to be brought to its targets; one of a seam that there is not is left out, as its
- * fault is told where it is entered.
+ * The readings of an array as what is to be brought to its targets; one of a seam that there is not, or that cannot be,
+ * is left out, as its fault is told where it is entered.
  *
  * @param targets the gaps that the array is to have, mm
  */
 export function readingsOf({ gaps = [], steps = [], rolls = [] }: Pick<EntryOf<'seams'>, 'gaps' | 'steps' | 'rolls'>, screens: TrueScreen[], targets: { x: number, y: number }): Reading[] {
   const screenOf = new Map(screens.map(screen => [screen.name, screen]))
   const seam = (kind: 'gap' | 'step') => ({ between, end, mm }: { between: string[], end: End, mm: number }): Reading[] => {
-    if (seamFault(screens, between, end)) return []
+    const target = kind === 'step' ? 0 : end === 'top' || end === 'bottom' ? targets.x : targets.y
+    if (seamFault(screens, between, end) || readingFault(kind, mm, screens, target)) return []
     const [a, b] = between.map(name => screenOf.get(name)!) as [TrueScreen, TrueScreen]
-    return [{ kind, between: [a.name, b.name], end, value: mm, target: kind === 'step' ? 0 : a.row === b.row ? targets.x : targets.y, weight: 1, effects: effectsAt(a, b, end)[kind] }]
+    return [{ kind, between: [a.name, b.name], end, value: mm, target, weight: 1, effects: effectsAt(a, b, end)[kind] }]
   }
   return [
     ...gaps.flatMap(seam('gap')), ...steps.flatMap(seam('step')),

@@ -12,7 +12,7 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   await expect(page.getByTestId('seam-end')).toHaveText('R1 C1 | R1 C2, top')
   // What no seam can have is refused beside the key.
   for (const key of ['4', '0', '0']) await page.getByRole('button', { name: key, exact: true }).tap()
-  await expect(page.getByRole('alert')).toContainText('A gap is from 0 to 100 mm')
+  await expect(page.getByRole('alert')).toContainText('A gap is from 0 to 100.6')
   for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'Delete' }).tap()
   for (const name of ['1', '0', 'Next', 'Back']) {
     const { width, height, x } = (await page.getByRole('button', { name, exact: true }).boundingBox())!

@@ -60,7 +60,7 @@ function record() {
           Steps round the corner of {{ corner.screens.map(said).join(', ') }} do not come back to where they began, by {{ far(Math.abs(corner.off)) }}: read those four again.
         </p>
         <p v-for="(out, n) in alignment.leftOut" :key="`out${n}`" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
-          A reading at {{ out.between.map(said).join(' | ') }}, {{ out.end }} is left out: {{ out.why }}.
+          A reading at {{ out.between.map(said).join(' | ') }}, {{ out.end }} is left out: {{ tell(out.why) }}.
         </p>
         <p v-if="moves.length === 0" class="text-sm" data-testid="no-moves">
           Nothing is to be turned.

@@ -1,5 +1,5 @@
 import { createSharedComposable, useLocalStorage } from '@vueuse/core'
-import { nameOf, seamFault, type End } from '~~/core/true'
+import { nameOf, readingFault, seamFault, type End } from '~~/core/true'
 import { parseLength } from '~~/core/units'
 import { wallKey } from '~/sync/device'
 
@@ -9,8 +9,6 @@ export type Place = { key: string, label: string } & ({ between: [string, string
 export type ReadingKind = 'gap' | 'step' | 'roll'
 type Typed = Partial<Record<ReadingKind, string>>
 
-/** A gap wider, a step deeper or a screen farther out of level than this is no seam and no screen of a wall; mm and mm/m. */
-const [WIDEST, DEEPEST, STEEPEST] = [100, 60, 50]
 const said = (name: string) => name.toUpperCase().replace('C', ' C')
 export const isSeam = (place: Place): place is Extract<Place, { end: End }> => 'end' in place
 
@@ -18,7 +16,7 @@ export const isSeam = (place: Place): place is Extract<Place, { end: End }> => '
 export const useReadings = createSharedComposable(() => {
   const store = useWallStore()
   const { array, screens, last } = useTruing()
-  const { system, showFine, suffix } = useUnits()
+  const { system, showFine, suffix, tell } = useUnits()
   /** Level is read along the row that others go by: by the house rule on heights, the top one of a grid or the lowest. */
   const reference = computed(() => {
     const rows = screens.value.map(({ row }) => row)
@@ -65,20 +63,16 @@ export const useReadings = createSharedComposable(() => {
   }
   const withUnit = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
   /** What is typed as mm, or mm/m; why it cannot be is said beside it. */
-  function read(text: string, kind: ReadingKind): { value?: number, wrong?: string } {
+  function read(text: string, kind: ReadingKind, at = place.value): { value?: number, wrong?: string } {
     const plain = text.trim().replace(/^-/, '')
     if (text.trim() === '') return {}
     const sign = text.trim().startsWith('-') ? -1 : 1
-    if (kind === 'roll') {
-      const value = sign * Number(plain.replace(',', '.'))
-      return plain === '' || Number.isNaN(value) ? { wrong: 'Level is a figure in mm/m, right end up positive' } : Math.abs(value) > STEEPEST ? { wrong: `A screen is at most ${STEEPEST} mm/m out of level` } : { value }
-    }
-    const reading = parseLength(plain, system.value)
-    if (!reading.ok) return { wrong: reading.message }
-    const value = sign * reading.mm
-    if (kind === 'gap' && (value < 0 || value > WIDEST)) return { wrong: `A gap is from 0 to ${withUnit(WIDEST)}` }
-    if (kind === 'step' && Math.abs(value) > DEEPEST) return { wrong: `A step is at most ${withUnit(DEEPEST)} either way` }
-    return { value }
+    const reading = kind === 'roll' ? undefined : parseLength(plain, system.value)
+    if (reading && !reading.ok) return { wrong: reading.message }
+    const value = sign * (reading?.ok ? reading.mm : Number(plain.replace(',', '.')))
+    if (plain === '' || Number.isNaN(value)) return { wrong: 'Level is a figure in mm/m, right end up positive' }
+    const no = readingFault(kind, value, screens.value, at && isSeam(at) ? at.target : 0)
+    return no ? { wrong: tell(no) } : { value }
   }
   const wrong = computed(() => read(now.value[field.value] ?? '', field.value).wrong ?? '')
   function goTo(next: number, then: ReadingKind = 'gap') {
@@ -100,7 +94,7 @@ export const useReadings = createSharedComposable(() => {
   /** Everything that was typed, as an entry has it; or the first that cannot be, which is gone to. */
   function all() {
     const readings = places.value.flatMap((place, n) => (Object.entries(typed.value[place.key] ?? {}) as [ReadingKind, string][]).flatMap(([kind, text]) => {
-      const { value, wrong } = read(text, kind)
+      const { value, wrong } = read(text, kind, place)
       const no = wrong ?? (isSeam(place) ? seamFault(screens.value, place.between, place.end) : undefined)
       return value === undefined && no === undefined ? [] : [{ place, n, kind, value: value ?? 0, no }]
     }))
