@@ -2,10 +2,10 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, HALL, test } from './house'
 
-const VIEWS = ['/', '/catalogue', '/sites/holm-point', '/sites/holm-point/rules', ...['survey', 'arrange', 'mount', 'fix', 'wire', 'mark', 'hang'].map(stage => `${HALL}/${stage}`)]
+const VIEWS = ['/', '/catalogue', '/sites/holm-point', '/sites/holm-point/rules', ...['survey', 'arrange', 'mount', 'fix', 'wire', 'mark', 'hang', 'true', 'close'].map(stage => `${HALL}/${stage}`)]
 
 /** What may scroll by itself; the page of house rules is itself a list. */
-const LISTS = ['Ledger', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, the best first', 'Circuits and outlets']
+const LISTS = ['Ledger', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, the best first', 'Circuits and outlets', 'As built']
 
 async function seriousFaults(page: Page) {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
@@ -53,6 +53,28 @@ for (const theme of ['desk', 'site']) {
         await expect(page.locator('h1, h2').last()).toBeVisible()
         expect(await seriousFaults(page), panel).toEqual([])
       }
+    })
+
+    test('in True and Close, part by part, and on the client’s page', async ({ page, house }) => {
+      await page.goto('/sites/ravel-sands/walls/lounge/true')
+      await page.getByRole('tab', { name: 'Turns' }).click()
+      await expect(page.getByTestId('closes')).toBeVisible()
+      expect(await seriousFaults(page), 'Turns').toEqual([])
+      await page.getByRole('tab', { name: 'Study' }).click()
+      await page.getByLabel('Walls drawn').selectOption('1000')
+      await page.getByRole('button', { name: 'Run the study' }).click()
+      await expect(page.locator('.apexcharts-canvas')).toHaveCount(2)
+      expect(await seriousFaults(page), 'Study').toEqual([])
+      await page.goto('/sites/ravel-sands/walls/lounge/close')
+      await expect(page.getByTestId('trend')).toBeVisible()
+      for (const panel of ['Service', 'As built', 'Screens', 'Hand over']) {
+        await page.getByRole('tab', { name: panel, exact: true }).click()
+        expect(await seriousFaults(page), panel).toEqual([])
+      }
+      const made = await house.api('/sites/ravel-sands/walls/lounge/links', { method: 'POST', body: JSON.stringify({ client: 'Harbour office', days: 1, by: 'Isla' }) })
+      await page.goto(new URL(JSON.parse(made.body).address).pathname)
+      await expect(page.getByTestId('signature-field')).toBeVisible()
+      expect(await seriousFaults(page), 'the client’s page').toEqual([])
     })
 
     test('in what is issued, compared and printed', async ({ page }) => {
