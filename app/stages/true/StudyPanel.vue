@@ -8,7 +8,8 @@ const { showFine, suffix } = useUnits()
 const StudyCharts = defineAsyncComponent(() => import('./StudyCharts.vue'))
 const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
 const percent = (p: number) => `${p > 0.995 && p < 1 ? '> 99' : p < 0.005 && p > 0 ? '< 1' : Math.round(100 * p)} %`
-const between = ({ low, high }: Share) => `${(100 * low).toFixed(1)} to ${(100 * high).toFixed(1)} %`
+/** Near all or none the decimals are what tells. */
+const between = ({ low, high }: Share) => [low, high].map(share => Number((100 * share).toFixed(low > 0.99 || high < 0.01 ? 2 : 1))).join(' to ') + ' %'
 const house = computed(() => store.rules.measuring ?? 'running')
 const TRIALS = [{ value: '1000', label: '1,000' }, { value: '10000', label: '10,000' }, { value: '100000', label: '100,000' }]
 const chooseTrials = (value: string) => {
