@@ -1,3 +1,4 @@
+import { recordOf } from '~~/core/close/record'
 import type { Stage } from '~~/core/finding'
 import { waitOf } from '~~/core/plan/waits'
 import { chosenFigure } from '~~/core/rules'
@@ -17,9 +18,14 @@ export function useStageStates() {
   }))
   /** What was recorded of handing over. */
   const closing = computed(() => store.allLog.filter(({ kind }) => ['serial', 'locked', 'tested', 'point', 'signed', 'visit'].includes(kind)))
+  /** Whether the wall was signed for with every screen that hangs locked, and nothing stopping it. */
+  const signed = computed(() => {
+    const { signatures, locked } = recordOf(store.allLog, store.wallRecord)
+    return signatures.length > 0 && built.value.hung.every(id => locked.has(id)) && !findings.value.some(({ severity }) => severity === 'stop')
+  })
   return computed(() => (stage: Stage): StageState => {
     const room = ROOMS.find(({ id }) => id === stage)
-    const now = { wall: store.wall, plan: plan.value, findings: findings.value, drilled: drilled.value, steps: steps.value, issued: store.revisions.length > 0, read: built.value.seams.length, trued: trued.value, closing: closing.value.length, signed: closing.value.some(({ kind }) => kind === 'signed') }
+    const now = { wall: store.wall, plan: plan.value, findings: findings.value, drilled: drilled.value, steps: steps.value, issued: store.revisions.length > 0, read: built.value.seams.length, trued: trued.value, closing: closing.value.length, signed: signed.value }
     const here = findings.value.filter(finding => finding.stage === stage)
     if (here.some(({ severity }) => severity === 'stop')) return 'stop'
     if (waitOf(stage, findings.value)) return 'waits'

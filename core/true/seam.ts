@@ -66,14 +66,15 @@ export function seamFault(screens: TrueScreen[], between: string[], end: string)
 export const [TOO_WIDE, TOO_STEEP] = [100, 50]
 
 /**
- * Why something that was read cannot be: a gap below nothing or far wider than it is to be, a step deeper than the
- * cases, a screen farther out of level than any hangs; undefined where it can.
+ * Why something that was read cannot be: a gap far from what it is to be, a step deeper than the cases, a screen farther
+ * out of level than any hangs; undefined where it can. A gap a little below nothing is one that a gauge misread, or of
+ * cases that lie over one another.
  *
  * @param target what a gap is to be, mm
  */
 export function readingFault(kind: Reading['kind'], value: number, screens: Pick<TrueScreen, 'thick'>[], target = 0): Text | undefined {
   const deepest = Math.max(0, ...screens.map(({ thick = TOO_WIDE }) => thick))
-  if (kind === 'gap' && (value < 0 || value > target + TOO_WIDE)) return words`A gap is from 0 to ${target + TOO_WIDE}`
+  if (kind === 'gap' && (value < -TOO_WIDE || value > target + TOO_WIDE)) return words`A gap is from 0 to ${target + TOO_WIDE}`
   if (kind === 'step' && Math.abs(value) > deepest) return words`A step is at most ${deepest} either way, as deep as the display is`
   if (kind === 'roll' && Math.abs(value) > TOO_STEEP) return words`A screen is at most ${String(TOO_STEEP)} mm/m out of level`
   return undefined

@@ -71,7 +71,8 @@ export const useReadings = createSharedComposable(() => {
     if (reading && !reading.ok) return { wrong: reading.message }
     const value = sign * (reading?.ok ? reading.mm : Number(plain.replace(',', '.')))
     if (plain === '' || Number.isNaN(value)) return { wrong: 'Level is a figure in mm/m, right end up positive' }
-    const no = readingFault(kind, value, screens.value, at && isSeam(at) ? at.target : 0)
+    // No gauge reads a gap below nothing: what is typed so is a slip.
+    const no = readingFault(kind, kind === 'gap' && value < 0 ? Infinity : value, screens.value, at && isSeam(at) ? at.target : 0)
     return no ? { wrong: tell(no) } : { value }
   }
   const wrong = computed(() => read(now.value[field.value] ?? '', field.value).wrong ?? '')
