@@ -1,4 +1,4 @@
-import { after, type Reading } from './seam'
+import type { Reading } from './seam'
 import type { Adjuster, TrueScreen } from './screen'
 
 /** Screens of a row that are turned together, in order: reached with the row pulled out where its mount comes out. */
@@ -14,22 +14,47 @@ export interface TurnStep {
 /** A gap may be so little above nothing in between, mm. */
 const NOTHING = 1e-6
 
-/** How far the tightest gap is below nothing, mm: 0 where no case is against another; what is tight already and gets no tighter does not count. */
-function overlap(gaps: Reading[], before: number[], now: number[]): number {
-  return Math.max(0, ...gaps.map((_, n) => now[n]! < before[n]! - NOTHING ? -now[n]! : 0))
+/** Gaps while screens are turned one after the other: as they are now, and how much each screen that is turned changes which of them, mm. */
+class Gaps {
+  private readonly now: Float64Array
+  private readonly changes = new Map<string, Map<number, number>>()
+
+  constructor(gaps: Reading[], moved: (screen: string, adjuster: Adjuster) => number) {
+    this.now = Float64Array.from(gaps, ({ value }) => value)
+    gaps.forEach(({ effects }, n) => {
+      for (const { screen, adjuster, by } of effects) {
+        const of = this.changes.get(screen) ?? new Map<number, number>()
+        of.set(n, (of.get(n) ?? 0) + by * moved(screen, adjuster))
+        this.changes.set(screen, of)
+      }
+    })
+  }
+
+  private changesOf(screens: string[]): Map<number, number> {
+    const all = new Map<number, number>()
+    for (const screen of screens) for (const [n, by] of this.changes.get(screen) ?? []) all.set(n, (all.get(n) ?? 0) + by)
+    return all
+  }
+
+  /** How far the tightest gap would be below nothing once these are turned, mm: what is tight already and gets no tighter does not count. */
+  overlap(screens: string[]): number {
+    return Math.max(0, ...[...this.changesOf(screens)].map(([n, by]) => by < -NOTHING ? -(this.now[n]! + by) : 0))
+  }
+
+  turn(screens: string[]): void {
+    for (const [n, by] of this.changesOf(screens)) this.now[n]! += by
+  }
 }
 
 /** The order of some things in which what each does leaves no case against another: the first of them that does, again and again. */
-function inOrder<Thing>(things: Thing[], screensOf: (thing: Thing) => string[], gaps: Reading[], moved: (screen: string, adjuster: Adjuster) => number, done: Set<string>): { thing: Thing, touches: number }[] {
+function inOrder<Thing>(things: Thing[], screensOf: (thing: Thing) => string[], gaps: Gaps): { thing: Thing, touches: number }[] {
   const left = [...things]
   const order: { thing: Thing, touches: number }[] = []
-  const valuesWith = (also: string[]) => gaps.map(reading => after(reading, (screen, adjuster) => done.has(screen) || also.includes(screen) ? moved(screen, adjuster) : 0))
   while (left.length > 0) {
-    const before = valuesWith([])
-    const tried = left.map(thing => ({ thing, touches: overlap(gaps, before, valuesWith(screensOf(thing))) }))
+    const tried = left.map(thing => ({ thing, touches: gaps.overlap(screensOf(thing)) }))
     const next = tried.find(({ touches }) => touches <= NOTHING) ?? tried.reduce((a, b) => b.touches < a.touches ? b : a)
     left.splice(left.indexOf(next.thing), 1)
-    for (const screen of screensOf(next.thing)) done.add(screen)
+    gaps.turn(screensOf(next.thing))
     order.push(next)
   }
   return order
@@ -46,9 +71,9 @@ export function sequenceOf(screens: TrueScreen[], readings: Reading[], moved: (s
   const gaps = readings.filter(({ kind }) => kind === 'gap')
   const turning = screens.filter(({ name, travels }) => travels.some(({ adjuster }) => Math.abs(moved(name, adjuster)) > 1e-9)).sort((a, b) => a.row - b.row || a.column - b.column)
   const rows = [...new Set(turning.map(({ row }) => row))].map(row => ({ row, names: turning.filter(screen => screen.row === row).map(({ name }) => name) }))
-  const done = new Set<string>()
-  return inOrder(rows, ({ names }) => names, gaps, moved, new Set()).map(({ thing: { row, names }, touches }) => {
-    const inRow = inOrder(names, name => [name], gaps, moved, done)
+  const [byRow, byScreen] = [new Gaps(gaps, moved), new Gaps(gaps, moved)]
+  return inOrder(rows, ({ names }) => names, byRow).map(({ thing: { row, names }, touches }) => {
+    const inRow = inOrder(names, name => [name], byScreen)
     const most = Math.max(touches, ...inRow.map(each => each.touches))
     return { row, screens: inRow.map(({ thing }) => thing), pulled: names.some(pullsOut), ...most > NOTHING && { touches: most } }
   })
