@@ -116,6 +116,39 @@ test.describe('at the desk', () => {
     expect(Math.max(await worst('gaps off by'), await worst('steps'))).toBeLessThan(0.6)
   })
 
+  test('readings are taken by voice where the browser listens, the same figure twice too', async ({ page }) => {
+    // A browser that hears what the test has it hear, and ends after every sentence.
+    await page.addInitScript(() => {
+      class Hears {
+        onstart?: () => void
+        onresult?: (event: object) => void
+        onend?: () => void
+        start() {
+          Object.assign(window, { hears: this })
+          this.onstart?.()
+        }
+
+        stop() { this.onend?.() }
+      }
+      Object.assign(window, { SpeechRecognition: Hears, webkitSpeechRecognition: Hears })
+    })
+    const say = (text: string) => page.evaluate(async (text) => {
+      const { hears } = window as unknown as { hears: { onresult: (event: object) => void, onend: () => void } }
+      const [key] = ['trans' + 'cript']
+      hears.onresult({ resultIndex: 0, results: [Object.assign([{ [key]: text, confidence: 1 }], { isFinal: true })] })
+      hears.onend()
+      await new Promise(done => setTimeout(done, 150))
+    }, text)
+    await page.goto(`${HALL}/true`)
+    await page.getByRole('tab', { name: 'Readings' }).click()
+    await page.getByRole('button', { name: 'By voice' }).click()
+    for (const said of ['one point eight', 'zero', 'zero', 'minus zero point two millimetres']) await say(said)
+    await expect(page.getByTestId('seam-end')).toHaveText('R1 C2 | R1 C3, top')
+    await say('back')
+    await expect(page.getByLabel('Step', { exact: true })).toHaveValue('-0.2')
+    await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('0')
+  })
+
   test('a wall whose travel is used up says which seam does not close, by how much, and what would free it', async ({ page, house }) => {
     // The same site under another name, with a mount that goes 1 mm up and down.
     const job = JSON.parse((await house.api('/sites/holm-point/job')).body)

@@ -12,7 +12,7 @@ const NAMES = { stop: 'Stop', caution: 'Caution', note: 'Note' }
 <template>
   <div v-if="handover && compared" class="space-y-3">
     <p class="text-sm">
-      {{ of?.revision ? `Against revision ${of.revision}` : 'Nothing was issued: against the plan of the moment' }}; on the drawing a dashed ring stands where a hole was planned and a line leads to where it was made.
+      {{ of?.revision ? `Against revision ${of.revision}` : 'Nothing was issued: against the plan of the moment' }}; on the drawing a dashed ring stands where a hole or the middle of a screen was planned, with a line to where it came; seams are as they were read last, drawn wider than they are.
     </p>
     <dl class="grid grid-cols-3 gap-2 text-sm" data-testid="worst">
       <div class="rounded border border-hair p-2">
