@@ -201,7 +201,11 @@ describe('truing', () => {
     const job = trueJob(2, 2)
     const level = (mm: number) => ['r1c1', 'r1c2'].flatMap(name => (['left', 'right'] as const).map(end => ({ between: [name, name.replace('r1', 'r2')], end, mm })))
     const tooWide = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: level(6) })])
-    expect(tooWide.sequence.map(({ row, touches }) => [row, touches])).toEqual([[1, undefined], [2, undefined]].slice(0, tooWide.sequence.length))
+    // Row 1 down or row 2 up closes it as well, moving as much: whichever is told, it touches nothing.
+    const rows = tooWide.sequence.map(({ row }) => row)
+    expect(rows.length).toBeGreaterThan(0)
+    expect(rows).toEqual([1, 2].filter(row => rows.includes(row)))
+    expect(tooWide.sequence.map(({ touches }) => touches)).toEqual(rows.map(() => undefined))
     const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
     const readings = readingsOf({ gaps: level(1) }, screens, { x: 2, y: 2 })
     // Row 1 down by 3 and row 2 down by 4: row 2 makes room first.

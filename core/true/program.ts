@@ -73,22 +73,50 @@ const SLACK = 1e-7
 /** What adjusters are to move, mm, by screen and adjuster; and the largest deviation that then remains. */
 export interface Solved { moved: Map<string, number>, largest: number }
 
-/**
- * The least largest deviation that the travel that is left allows, and of all ways to it the one that moves least in
- * all: two linear programs, one after the other.
- */
-export function solveExactly(readings: Reading[], screens: TrueScreen[], solve: LinearSolver): Solved {
-  const variables = variablesOf(screens)
-  if (variables.length === 0 || readings.length === 0) return { moved: new Map(), largest: Math.max(0, ...readings.map(reading => Math.abs(deviation(reading, reading.value)))) }
-  const fixed = limits(screens, variables).flatMap(rowText)
-  const first = solve(['Minimize', ' obj: t', 'Subject To', ...within(readings, variables, 't'), ...fixed, 'Bounds', ' t >= 0', ...boundsOf(variables), 'End'].join('\n'))
-  if (!first.optimal) throw new Error('The seams could not be solved for: their figures contradict each other.')
-  const largest = Math.max(first.value('t'), 0)
+/** Readings and the adjusters that they hang on. */
+interface Part { readings: Reading[], variables: Variable[], screens: TrueScreen[], fixed: string[] }
+
+const isDepth = ({ adjuster }: { adjuster: Adjuster }) => adjuster.startsWith('depth')
+
+/** Moves in the plane of the wall and moves of the faces: no reading hangs on both, so that each is a smaller program of its own. */
+function partsOf(readings: Reading[], screens: TrueScreen[]): Part[] {
+  return [false, true].flatMap((depth) => {
+    const mine = screens.map(screen => ({ ...screen, travels: screen.travels.filter(travel => isDepth(travel) === depth) }))
+    const variables = variablesOf(mine)
+    const read = readings.filter(({ kind }) => (kind === 'step') === depth)
+    return variables.length > 0 && read.length > 0 ? [{ readings: read, variables, screens: mine, fixed: limits(mine, variables).flatMap(rowText) }] : []
+  })
+}
+
+/** The first program of a part: the least largest deviation. */
+function leastLargest({ readings, variables, fixed }: Part, solve: LinearSolver): LinearAnswer {
+  const answer = solve(['Minimize', ' obj: t', 'Subject To', ...within(readings, variables, 't'), ...fixed, 'Bounds', ' t >= 0', ...boundsOf(variables), 'End'].join('\n'))
+  if (!answer.optimal) throw new Error('The seams could not be solved for: their figures contradict each other.')
+  return answer
+}
+
+/** The second: of all ways to stay within the largest deviation the one that moves least in all. */
+function leastMoved({ readings, variables, screens, fixed }: Part, largest: number, solve: LinearSolver): LinearAnswer {
   const moves = [...variables.map(({ name }) => ({ name, terms: [{ by: 1, of: name }] })), ...fourthsOf(screens, variables)]
   const sizes = moves.flatMap(({ name, terms }) => [-1, 1].map((sign, n) => `${n === 0 ? 'u' : 'd'}${name}: m${name} ${terms.map(({ by, of }) => term(sign * by, of)).join(' ')} >= 0`))
-  const second = solve(['Minimize', ` obj: ${sumOf(moves.map(({ name }) => term(1, `m${name}`)))}`, 'Subject To', ...within(readings, variables, largest + SLACK), ...sizes, ...fixed, 'Bounds', ...boundsOf(variables), 'End'].join('\n'))
-  const answer = second.optimal ? second : first
-  return { moved: new Map(variables.map(({ screen, adjuster, name }) => [`${screen} ${adjuster}`, answer.value(name)])), largest }
+  return solve(['Minimize', ` obj: ${sumOf(moves.map(({ name }) => term(1, `m${name}`)))}`, 'Subject To', ...within(readings, variables, largest + SLACK), ...sizes, ...fixed, 'Bounds', ...boundsOf(variables), 'End'].join('\n'))
+}
+
+/**
+ * The least largest deviation that the travel that is left allows, and of all ways to it the one that moves least in
+ * all: two linear programs, one after the other, for the plane of the wall and for the faces.
+ */
+export function solveExactly(readings: Reading[], screens: TrueScreen[], solve: LinearSolver): Solved {
+  const parts = partsOf(readings, screens).map(part => ({ part, first: leastLargest(part, solve) }))
+  const tied = new Set(parts.flatMap(({ part }) => part.readings))
+  const fixed = readings.filter(reading => !tied.has(reading)).map(reading => Math.abs(deviation(reading, reading.value)))
+  const largest = Math.max(0, ...fixed, ...parts.map(({ first }) => first.value('t')))
+  const moved = parts.flatMap(({ part, first }) => {
+    const second = leastMoved(part, largest, solve)
+    const answer = second.optimal ? second : first
+    return part.variables.map(({ screen, adjuster, name }): [string, number] => [`${screen} ${adjuster}`, answer.value(name)])
+  })
+  return { moved: new Map(moved), largest }
 }
 
 /** The largest deviation of some readings once adjusters have moved so. */
