@@ -33,7 +33,7 @@ const ownFile = (name: string, path: string) => {
 const STAGE_FOLDERS = readdirSync(new URL('app/stages', import.meta.url), { withFileTypes: true }).filter(entry => entry.isDirectory()).map(({ name }) => `stages/${name}`)
 
 export default defineNuxtConfig({
-  modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt'],
+  modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt', 'nuxt-auth-utils'],
   // Everything shown is worked out in the browser from one wall's data; there is nothing to render ahead.
   ssr: false,
   components: ['~/components', '~/drawing', '~/stages'].map(path => ({ path, pathPrefix: false })),
@@ -51,6 +51,8 @@ export default defineNuxtConfig({
     },
   },
   css: ['~/assets/main.css'],
+  // Whether the cookie goes over TLS only is said where somebody signs in, as it depends on how he comes.
+  runtimeConfig: { session: { name: 'wide-trellis', password: '', cookie: { sameSite: 'strict', httpOnly: true, secure: false } } },
   // Which files there are is known to the service worker; the page need not ask for it.
   experimental: { appManifest: false },
   compatibilityDate: '2026-01-01',
@@ -69,6 +71,7 @@ export default defineNuxtConfig({
       nitro.options.virtual['#api-routes'] = () => `export const ROUTES = ${JSON.stringify(nitro.scannedHandlers.flatMap(({ route, method }) => route?.startsWith('/api/') && method ? [{ route, method }] : []))}`
     },
   },
+  auth: { webAuthn: true, loadStrategy: 'none' },
   eslint: { config: { stylistic: { commaDangle: 'always-multiline', braceStyle: 'stroustrup' } } },
   pwa: {
     // A new version is offered, never forced in the middle of a day.

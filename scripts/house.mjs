@@ -81,7 +81,7 @@ export function startServer(env, stdio = 'inherit') {
 export async function untilAnswering(server, address, seconds = 90) {
   for (let tries = 0; tries < seconds * 20; tries++) {
     if (server.exitCode !== null) throw new Error(`The server ended at once, with exit code ${server.exitCode}.`)
-    const answered = await fetch(`${address}/api/sites`).then(({ ok }) => ok, () => false)
+    const answered = await fetch(`${address}/api/session`).then(({ ok }) => ok, () => false)
     if (answered) return
     await new Promise(done => setTimeout(done, 50))
   }

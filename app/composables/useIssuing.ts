@@ -12,12 +12,12 @@ export function useIssuing() {
   const ready = computed(() => upToDate.value && stops.value.length === 0 && !store.conflict && !store.preview && (live.value?.marking.marks.length ?? 0) > 0)
 
   /** Freezes the wall and issues it. Returns what is wrong, and issues nothing, where anything is. */
-  function issue(by: string, note: string): Fault[] {
+  function issue(note: string): Fault[] {
     if (!ready.value || !live.value || !store.wall || !store.server) return [{ path: '$', message: 'The plan is still being worked out, or a stop stands against it.' }]
     const last = store.revisions.at(-1)
     const frozen = freeze(toRaw(store.wall), { catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: store.server.job.site }, built.value, live.value, last?.id)
     store.addFrozen(frozen)
-    return store.record(by, { kind: 'issued', revision: next.value, frozen: frozen.id, ...note.trim() && { note: note.trim() } })
+    return store.record({ kind: 'issued', revision: next.value, frozen: frozen.id, ...note.trim() && { note: note.trim() } })
   }
   return { stops, next, ready, issue }
 }

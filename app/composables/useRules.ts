@@ -1,8 +1,13 @@
 import type { Rules } from '~~/core/job'
+import type { TouchedWall } from '~~/server/repositories/touched'
 
-/** House rules of the firm or of a site as the server has them, and saving them on the version they were made from. */
+/** House rules that were chosen and are not saved yet, and the walls that they touch. */
+export interface ProposedRules { rules: Rules, walls: TouchedWall[] }
+
+/** House rules of the firm or of a site as the server has them, and saving them on the version they were made from, once it is known which walls they touch. */
 export async function useRules<State extends { rules: Rules, version: number }>(read: string, save: string) {
   const state = shallowRef<State>()
+  const proposed = shallowRef<ProposedRules>()
   const failed = ref('')
   const says = ref('')
   try {
@@ -11,9 +16,21 @@ export async function useRules<State extends { rules: Rules, version: number }>(
   catch (error) {
     failed.value = (error as Error).message
   }
-  /** What somebody else saved in between is shown and not written over. */
   async function choose(rules: Rules) {
     says.value = ''
+    proposed.value = undefined
+    try {
+      proposed.value = { rules, walls: await api<TouchedWall[]>(`${save}/touched`, { method: 'POST', body: { rules } }) }
+    }
+    catch (error) {
+      says.value = (error as Error).message
+    }
+  }
+  /** Saves what was chosen; what somebody else saved in between is shown and not written over. */
+  async function accept() {
+    if (!proposed.value) return
+    const { rules } = proposed.value
+    proposed.value = undefined
     try {
       state.value = { ...state.value!, ...await api<State>(save, { method: 'PUT', body: { rules, version: state.value!.version } }) }
       says.value = 'Saved. Every wall that has not chosen for itself is planned by it from now on.'
@@ -24,5 +41,6 @@ export async function useRules<State extends { rules: Rules, version: number }>(
       says.value = [refused.message, ...refused.code === 'stale' ? ['What was saved is shown; choose again.'] : []].join(' ')
     }
   }
-  return { state, failed, says, choose }
+  const leave = () => { proposed.value = undefined }
+  return { state, proposed, failed, says, choose, accept, leave }
 }

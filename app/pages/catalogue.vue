@@ -4,9 +4,9 @@ import { Download, FileUp, Plus } from 'lucide-vue-next'
 import { KINDS, MODEL_KINDS, offered, type Model, type ModelKind } from '~~/core/catalogue'
 
 /** The firm's catalogue: displays, mounts, fasteners and screw kits, from which every wall takes its models. */
+const session = useSessionStore()
 const { house, failed, load, modelsOfKind } = useHouseCatalogue()
 await load()
-const { name: person } = usePreferences()
 const { system, toggle } = useUnits()
 useCommands([{ id: 'units', title: 'Change between mm and feet and inches', group: 'Everywhere', keys: ['u'], run: toggle }])
 const kind = ref<ModelKind>('display')
@@ -50,7 +50,7 @@ function begin(from: Model) {
 async function save(next: Model) {
   const version = house.value!.kept[keyOf(next.id)]?.version
   try {
-    const { id } = await api<{ id: string }>(`/catalogue/${kind.value}`, { method: 'PUT', body: { model: next, version, by: person.value } })
+    const { id } = await api<{ id: string }>(`/catalogue/${kind.value}`, { method: 'PUT', body: { model: next, version } })
     await load()
     leave(next.id)
     chosen.value = id
@@ -65,7 +65,7 @@ async function save(next: Model) {
 }
 async function bringIn(taken: Model[]) {
   try {
-    await api(`/catalogue/${kind.value}/import`, { method: 'POST', body: { models: taken, by: person.value } })
+    await api(`/catalogue/${kind.value}/import`, { method: 'POST', body: { models: taken } })
     await load()
     file.value = undefined
     said.value = `${taken.length} taken in.`
@@ -102,10 +102,10 @@ useHead({ title: 'Catalogue · Wide Trellis' })
         </div>
         <ModelTable v-model:search="search" v-model:shown="shown" v-model:chosen="chosen" class="flex-1" :kind="kind" :models="models" :used-by="id => usedBy(id).length" :unkept="id => keyOf(id) in drafts" />
         <div class="flex flex-wrap gap-2">
-          <button type="button" class="press" :disabled="!model" @click="model && begin(model)">
+          <button v-if="session.may('firm.catalogue')" type="button" class="press" :disabled="!model" @click="model && begin(model)">
             <Plus class="size-4" aria-hidden="true" /> New, like this one
           </button>
-          <label class="press cursor-pointer focus-within:outline-3 focus-within:outline-focus">
+          <label v-if="session.may('firm.catalogue')" class="press cursor-pointer focus-within:outline-3 focus-within:outline-focus">
             <FileUp class="size-4" aria-hidden="true" /> Bring in
             <input type="file" class="sr-only" accept=".csv,.json,text/csv,application/json" data-testid="model-file" @change="choose">
           </label>
@@ -122,7 +122,7 @@ useHead({ title: 'Catalogue · Wide Trellis' })
             :key="`${kind} ${model.id}`" :kind="kind" :model="model" :draft="drafts[keyOf(model.id)] ?? model" :used-by="usedBy(model.id)" :held="house?.kept[keyOf(model.id)]?.held" :fresh="!isKept(model.id)"
             class="flex-1" @change="hold" @save="save" @duplicate="begin" @leave="leave(model.id)"
           />
-          <StockPanel v-if="isKept(model.id)" :id="model.id" :key="`stock ${kind} ${model.id}`" :kind="kind" :count="house?.stock[keyOf(model.id)]" @moved="load" />
+          <StockPanel v-if="isKept(model.id) && session.may('firm.stock')" :id="model.id" :key="`stock ${kind} ${model.id}`" :kind="kind" :count="house?.stock[keyOf(model.id)]" @moved="load" />
         </div>
       </div>
     </main>

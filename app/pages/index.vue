@@ -3,9 +3,9 @@ import { FileUp, MapPin, Package, Plus, Scale } from 'lucide-vue-next'
 import type { SiteSummary } from '~~/server/repositories/sites'
 import type { UnitSystem } from '~~/core/units'
 
+const session = useSessionStore()
 const sites = ref<SiteSummary[]>()
 const failed = ref('')
-const { name: person } = usePreferences()
 async function load() {
   try {
     sites.value = await api<SiteSummary[]>('/sites')
@@ -22,7 +22,7 @@ const units = ref<UnitSystem>('metric')
 const fault = ref('')
 async function create() {
   try {
-    const { id } = await api<{ id: string }>('/sites', { method: 'POST', body: { name: name.value, units: units.value, by: person.value } })
+    const { id } = await api<{ id: string }>('/sites', { method: 'POST', body: { name: name.value, units: units.value } })
     await navigateTo(`/sites/${id}`)
   }
   catch (error) {
@@ -40,7 +40,7 @@ async function bringIn(brought: unknown, copy: boolean) {
   faults.value = []
   try {
     const path = brought instanceof Blob ? 'archive' : 'import'
-    const { id, leftOut: files = [] } = await api<{ id: string, leftOut?: string[] }>(`/sites/${path}?by=${encodeURIComponent(person.value)}${copy ? '&copy=1' : ''}`, { method: 'POST', body: brought })
+    const { id, leftOut: files = [] } = await api<{ id: string, leftOut?: string[] }>(`/sites/${path}${copy ? '?copy=1' : ''}`, { method: 'POST', body: brought })
     if (files.length === 0) return void await navigateTo(`/sites/${id}`)
     leftOut.value = { id, files }
     await load()
@@ -64,7 +64,7 @@ async function readFile(event: Event) {
   input.value = ''
 }
 useCommands([
-  { id: 'import', title: 'Bring in a job file', group: 'Everywhere', run: () => file.value?.click() },
+  { id: 'import', title: 'Bring in a job file', group: 'Everywhere', when: () => session.may('site.begin'), run: () => file.value?.click() },
 ])
 </script>
 
@@ -82,7 +82,7 @@ useCommands([
           </button>
         </p>
         <p v-else-if="sites?.length === 0" class="text-sm">
-          No site yet. Begin one here on the right, or bring in a job file.
+          {{ session.may('site.begin') ? 'No site yet. Begin one here on the right, or bring in a job file.' : 'No site is yours yet: a planner sends people to sites.' }}
         </p>
         <ul class="space-y-3">
           <li v-for="site in sites" :key="site.id" class="border-l-4 border-pine bg-board px-4 py-3">
@@ -97,7 +97,7 @@ useCommands([
         </ul>
       </section>
       <aside class="space-y-6">
-        <form class="space-y-2" novalidate @submit.prevent="create">
+        <form v-if="session.may('site.begin')" class="space-y-2" novalidate @submit.prevent="create">
           <h2 class="font-semibold">
             New site
           </h2>
@@ -131,10 +131,10 @@ useCommands([
             House rules
           </h2>
           <NuxtLink class="press w-full" to="/rules">
-            <Scale class="size-4" aria-hidden="true" /> Choose how the firm works
+            <Scale class="size-4" aria-hidden="true" /> {{ session.may('firm.rules') ? 'Choose how the firm works' : 'How the firm works' }}
           </NuxtLink>
         </div>
-        <div class="space-y-2">
+        <div v-if="session.may('site.begin')" class="space-y-2">
           <h2 class="font-semibold">
             Job file
           </h2>

@@ -2,7 +2,8 @@
 import type { FirmState } from '~~/server/repositories/firm'
 
 /** What the firm chooses for all its sites. */
-const { state, failed, says, choose } = await useRules<FirmState>('/rules', '/rules')
+const session = useSessionStore()
+const { state, proposed, failed, says, choose, accept, leave } = await useRules<FirmState>('/rules', '/rules')
 const { units } = usePreferences()
 useHead({ title: 'House rules · Wide Trellis' })
 </script>
@@ -14,7 +15,8 @@ useHead({ title: 'House rules · Wide Trellis' })
       <p v-if="failed" class="field-fault" role="alert">
         {{ failed }}
       </p>
-      <HouseRules v-if="state" :levels="{ firm: state.rules, site: {}, wall: {} }" level="firm" :units="units || 'metric'" :says="says" @choose="choose" />
+      <TouchedWalls v-if="proposed" :proposed="proposed" @accept="accept" @leave="leave" />
+      <HouseRules v-if="state" :levels="{ firm: state.rules, site: {}, wall: {} }" level="firm" :units="units || 'metric'" :says="says" :fixed="!session.may('firm.rules')" @choose="choose" />
     </main>
   </div>
 </template>

@@ -1,8 +1,10 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Wall } from '~~/core/job'
+import { may } from '~~/core/people'
 import { d46, exampleJob } from '~~/tests/fixtures/job'
 import type { DesignChange, ServerWall } from '../sync/device'
+import { useMe } from '../composables/useMe'
 import { useWallStore } from './wall'
 
 const stateOf = (version = 1, change: (wall: Wall) => void = () => {}): ServerWall => {
@@ -106,7 +108,7 @@ describe('two people', () => {
 })
 
 describe('what this device still had of a wall', () => {
-  const change = (more: Partial<DesignChange> = {}): DesignChange => ({ key: 'holm-point/w1', site: 'holm-point', id: 'w1', version: 1, base: exampleJob().walls[0]!, wall: { ...exampleJob().walls[0]!, width: 6300 }, models: {}, by: 'Isla', ...more })
+  const change = (more: Partial<DesignChange> = {}): DesignChange => ({ key: 'holm-point/w1', site: 'holm-point', id: 'w1', version: 1, base: exampleJob().walls[0]!, wall: { ...exampleJob().walls[0]!, width: 6300 }, models: {}, ...more })
 
   it('is there when the wall opens, unsaved, and can be undone', () => {
     const store = useWallStore()
@@ -130,10 +132,12 @@ describe('what this device still had of a wall', () => {
     state.job.log = [entry]
     const store = useWallStore()
     store.open('holm-point', state, { log: [entry, { ...entry, id: 'l2' }] })
-    expect(store.record('Odd', { kind: 'remark', note: 'swept' })).toEqual([])
+    useMe().name.value = 'Odd Varga'
+    useMe().id.value = 'p2'
+    expect(store.record({ kind: 'remark', note: 'swept' })).toEqual([])
     // What the server would refuse is not recorded: it is told at once.
-    expect(store.record('O'.repeat(201), { kind: 'remark', note: '' }).map(({ path }) => path).sort()).toEqual(['$.by', '$.note'])
-    expect([store.unsentLog.map(({ id }) => id), store.unwritten.map(({ site, entry: { by, wall } }) => [site, by, wall])]).toEqual([['l2'], [['holm-point', 'Odd', 'w1']]])
+    expect(store.record({ kind: 'remark', note: '' }).map(({ path }) => path)).toEqual(['$.note'])
+    expect([store.unsentLog.map(({ id }) => id), store.unwritten.map(({ site, entry: { by, person, wall } }) => [site, by, person, wall])]).toEqual([['l2'], [['holm-point', 'Odd Varga', 'p2', 'w1']]])
     // Another wall that is opened meanwhile does not lose it, nor shows it.
     store.open('elsewhere', stateOf())
     expect([store.unwritten.length, store.allLog]).toEqual([1, []])
@@ -144,6 +148,21 @@ describe('what this device still had of a wall', () => {
     const before = store.allLog
     store.receive(structuredClone(state), structuredClone(store.unsentLog))
     expect(store.allLog).toBe(before)
+  })
+})
+
+describe('who may not', () => {
+  it('changes nothing and issues nothing, and is told whom to ask; what is his to record he records', () => {
+    const store = opened()
+    useMe().name.value = 'Odd Varga'
+    useMe().id.value = 'p2'
+    store.rights = action => may({ role: 'crew', sites: ['holm-point'] }, action, { site: 'holm-point' })
+    expect(store.edit('Wall width', widen(6300))[0]!.message).toBe('You cannot change what was measured and decided of a wall here: ask planner or lead')
+    expect(store.tryOut(widen(6300))).toEqual([])
+    expect([store.wall!.width, store.preview]).toEqual([6200, undefined])
+    expect(store.record({ kind: 'issued', revision: 'A' })[0]!.message).toContain('ask planner or lead')
+    expect(store.record({ kind: 'remark', note: 'swept' })).toEqual([])
+    expect(store.unwritten.length).toBe(1)
   })
 })
 

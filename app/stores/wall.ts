@@ -6,10 +6,12 @@ import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import type { EntryKind, EntryOf } from '~~/core/log'
 import { storedOf, type Frozen } from '~~/core/revision/frozen'
 import { revisionsOf } from '~~/core/revision/revisions'
+import { actionOfEntry, RIGHTS, ROLE_WORDS, reachOf, STAFF, type Action } from '~~/core/people'
 import { infeasibleInputs } from '~~/core/plan/infeasible'
 import { effectiveRules, levelsOf } from '~~/core/rules'
 import type { DesignChange, ServerWall } from '../sync/device'
 import { withModels } from '../sync/outbox'
+import { useMe } from '../composables/useMe'
 import { forgetScreenState } from '../composables/useScreenState'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
 import { newId } from '../utils/newId'
@@ -21,6 +23,9 @@ export interface Conflict { theirs: ServerWall, base: Wall }
 /** What is said of something that happened; who, when and where are added. */
 type NewEntry = { [Kind in EntryKind]: Omit<EntryOf<Kind>, 'id' | 'at' | 'by' | 'wall'> }[EntryKind]
 
+/** That something is not for whoever is signed in, and for whom it is. */
+const cannot = (action: Action): Fault => ({ path: '$', message: `You cannot ${RIGHTS[action].title} here: ask ${STAFF.filter(role => reachOf(role, action)).map(role => ROLE_WORDS[role].title.toLowerCase()).join(' or ')}` })
+
 /**
  * The wall that is worked on: what people measured and decided, nothing that follows from it.
  *
@@ -30,6 +35,8 @@ type NewEntry = { [Kind in EntryKind]: Omit<EntryOf<Kind>, 'id' | 'at' | 'by' | 
 export const useWallStore = defineStore('wall', () => {
   const site = ref('')
   const id = ref('')
+  /** What whoever is signed in may do at this wall. */
+  const rights = shallowRef<(action: Action) => boolean>(() => true)
   /** The wall as the server had it last. */
   const server = shallowRef<ServerWall>()
   const wall = shallowRef<Wall>()
@@ -119,6 +126,7 @@ export const useWallStore = defineStore('wall', () => {
   /** Makes an edit. Returns what is wrong with it, and changes nothing, if anything is. */
   function edit(label: string, recipe: (wall: Wall) => void): Fault[] {
     const before = wall.value
+    if (!rights.value('wall.design')) return [cannot('wall.design')]
     if (!before || conflict.value) return [{ path: '$', message: 'Resolve the two versions of this wall first.' }]
     const after = produce(before, recipe)
     preview.value = undefined
@@ -132,7 +140,7 @@ export const useWallStore = defineStore('wall', () => {
 
   /** Draws and plans a wall as if it had been edited, while a hand is still on it. */
   function tryOut(recipe: (wall: Wall) => void): Fault[] {
-    if (!wall.value || conflict.value) return []
+    if (!wall.value || conflict.value || !rights.value('wall.design')) return []
     const next = produce(wall.value, recipe)
     const faults = faultsOf(next)
     if (faults.length === 0) preview.value = next
@@ -140,9 +148,12 @@ export const useWallStore = defineStore('wall', () => {
   }
 
   /** Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. Returns what is wrong with it, and adds nothing, if anything is. */
-  function record(by: string, said: NewEntry): Fault[] {
+  function record(said: NewEntry): Fault[] {
+    const action = actionOfEntry(said)
+    if (!rights.value(action)) return [cannot(action)]
     // Plain, whatever it was typed in: a device keeps nothing that is watched.
-    const entry = { id: newId(), at: new Date().toISOString(), by, wall: id.value, ...JSON.parse(JSON.stringify(said)) as NewEntry } as LogEntry
+    const { name: by, id: person } = useMe()
+    const entry = { id: newId(), at: new Date().toISOString(), by: by.value, person: person.value, wall: id.value, ...JSON.parse(JSON.stringify(said)) as NewEntry } as LogEntry
     const faults = logEntryFaults(entry)
     if (faults.length === 0) unwritten.value = [...unwritten.value, { site: site.value, entry }]
     return faults
@@ -183,7 +194,7 @@ export const useWallStore = defineStore('wall', () => {
   }
 
   return {
-    site, id, server, wall, preview, history, frozen, revisions, wallRecord, log, unsentLog, unwritten, conflict, looking,
+    site, id, rights, server, wall, preview, history, frozen, revisions, wallRecord, log, unsentLog, unwritten, conflict, looking,
     siteUnits, addedModels, catalogue, rules, ruleLevels, context, serverWall, unsaved, shown, allLog, arrays, array, arrayId,
     open, receive, addModel, addFrozen, setConflict, edit, tryOut, record, written, resolveConflict,
     cancelPreview: () => { preview.value = undefined },

@@ -22,7 +22,6 @@ export interface DesignChange {
   wall: Wall
   /** Models that it takes from the firm's catalogue. */
   models: Partial<Catalogue>
-  by: string
   /** The wall as it was sent and not answered: the server may have it already, so it is sent again before what is newer. */
   sent?: Wall
   /** What somebody else saved in between: it waits until a person has resolved that. */

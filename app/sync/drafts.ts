@@ -30,7 +30,7 @@ async function bringIn(device: Device, site: string, id: string, { version, base
   const entries = [...log, ...after.log.filter(({ id }) => !known.has(id))]
   const key = wallKey(site, id)
   await device.transaction('rw', device.designs, device.entries, async () => {
-    if (!await device.designs.get(key)) await device.designs.put({ key, site, id, version, base: before.wall, wall: after.wall, models, by: '' })
+    if (!await device.designs.get(key)) await device.designs.put({ key, site, id, version, base: before.wall, wall: after.wall, models })
     await device.entries.bulkAdd(entries.map(entry => ({ key, site, wall: id, entry })))
   })
 }

@@ -37,7 +37,7 @@ class Standin implements Server {
     this.ask(`wall ${change.id} ${change.wall.width}`)
     const known = this.walls.get(change.id)!
     if (known.version !== change.version) throw new ApiError(409, 'stale', 'Somebody saved.', [], known)
-    const saved = { version: known.version + 1, savedAt: '', savedBy: change.by }
+    const saved = { version: known.version + 1, savedAt: '', savedBy: 'Odd' }
     this.walls.set(change.id, { ...known, ...saved, job: { ...known.job, walls: [change.wall] } })
     return Promise.resolve(saved)
   }
@@ -64,7 +64,7 @@ const idle = async () => {
   await vi.waitFor(() => expect(outbox.state.sending).toBe(false), { timeout: 5_000 })
 }
 const widen = (wall: Wall, width: number): Wall => ({ ...wall, width })
-const change = (id: string, before: number, after: number) => outbox.changeWall('holm-point', widen({ ...exampleWall(), id }, before), widen({ ...exampleWall(), id }, after), {}, 'Odd')
+const change = (id: string, before: number, after: number) => outbox.changeWall('holm-point', widen({ ...exampleWall(), id }, before), widen({ ...exampleWall(), id }, after), {})
 
 describe('the outbox', () => {
   it('sends what was kept while there was no connection: of several walls, in order, each thing once', async () => {
@@ -146,7 +146,7 @@ describe('the outbox', () => {
     await outbox.addEntry('holm-point', 'w1', remark('l1'))
     await idle()
     expect(server.log.map(({ id }) => id)).toEqual(['l1'])
-    await outbox.resolveConflict('holm-point', theirs, { ...exampleWall(), height: 3500, width: 6300 }, {}, 'Odd')
+    await outbox.resolveConflict('holm-point', theirs, { ...exampleWall(), height: 3500, width: 6300 }, {})
     await idle()
     expect(server.walls.get('w1')).toMatchObject({ version: 3, job: { walls: [{ height: 3500, width: 6300 }] } })
     expect(await device.designs.count()).toBe(0)
@@ -156,10 +156,10 @@ describe('the outbox', () => {
     await begun()
     server.fails = () => offline()
     await change('w1', 6200, 6300)
-    const both = await outbox.changeWall('holm-point', exampleWall(), { ...exampleWall(), height: 3000 }, {}, 'Odd')
+    const both = await outbox.changeWall('holm-point', exampleWall(), { ...exampleWall(), height: 3000 }, {})
     expect([both.width, both.height]).toEqual([6300, 3000])
     expect((await device.designs.get('holm-point/w1'))!.wall).toEqual(both)
-    await outbox.changeWall('holm-point', both, exampleWall(), {}, 'Odd')
+    await outbox.changeWall('holm-point', both, exampleWall(), {})
     server.fails = () => undefined
     await outbox.send().then(idle)
     expect([await device.designs.count(), server.walls.get('w1')!.job.walls[0]]).toEqual([0, exampleWall()])
@@ -261,7 +261,7 @@ describe('what this device has seen', () => {
       await noteSeen(device, `holm-point/w${n}`, stateOf())
     }
     vi.setSystemTime(100_000)
-    await device.designs.put({ key: 'holm-point/w0', site: 'holm-point', id: 'w0', version: 1, base: exampleWall(), wall: exampleWall(), models: {}, by: '', refused: 'wrong' })
+    await device.designs.put({ key: 'holm-point/w0', site: 'holm-point', id: 'w0', version: 1, base: exampleWall(), wall: exampleWall(), models: {}, refused: 'wrong' })
     await noteSeen(device, 'holm-point/w1', stateOf())
     await noteSeen(device, 'holm-point/new', stateOf())
     vi.useRealTimers()
@@ -288,6 +288,26 @@ describe('what this device has seen', () => {
     expect([change!.version, change!.wall.width, 'overrides' in change!.wall]).toEqual([1, 6300, false])
     expect((await device.entries.toArray()).map(({ entry }) => [entry.id, entry.kind])).toEqual([['l1', 'remark'], ['override-w1-c', 'override']])
   })
+})
+
+it('waits with all of it while nobody is signed in, and refuses none', async () => {
+  await begun()
+  server.fails = () => new ApiError(401, 'session-ended', 'Sign in again.')
+  await outbox.addEntry('holm-point', 'w1', remark('l1'))
+  await change('w1', 6200, 6300)
+  await idle()
+  expect([(await device.entries.toArray()).map(({ refused }) => refused), (await device.designs.toArray()).map(({ refused }) => refused), outbox.state.trouble]).toEqual([[undefined], [undefined], 'Sign in again.'])
+  server.fails = () => undefined
+  await outbox.send()
+  expect([await device.entries.count(), await device.designs.count(), server.log.map(({ id }) => id)]).toEqual([0, 0, ['l1']])
+})
+
+it('hands over an entry that waits for a planner, and says why', async () => {
+  await begun()
+  server.addEntries = (_site, _wall, entries) => Promise.resolve({ results: entries.map(entry => entry.id === 'late' ? { setAside: 'Odd Varga was no longer of the firm' } : { entry }) })
+  for (const id of ['late', 'l2']) await outbox.addEntry('holm-point', 'w1', remark(id))
+  await idle()
+  expect([await device.entries.count(), outbox.state.setAside]).toEqual([0, ['Odd Varga was no longer of the firm']])
 })
 
 it('names a picture by its content as the server does, and knows what is none', async () => {

@@ -6,7 +6,7 @@ import { noteSeen, wallKey, type DesignChange, type Device, type KeptRevision, t
 /** How the server is asked; by itself, so that the outbox can be tested without one. */
 export interface Server {
   saveWall: (change: DesignChange) => Promise<Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'>>
-  addEntries: (site: string, wall: string, entries: LogEntry[]) => Promise<{ results: ({ entry: LogEntry } | { error: { message: string, faults?: { path: string, message: string }[] } })[] }>
+  addEntries: (site: string, wall: string, entries: LogEntry[]) => Promise<{ results: ({ entry: LogEntry } | { setAside: string } | { error: { message: string, faults?: { path: string, message: string }[] } })[] }>
   addPhoto: (photo: UnsentPhoto) => Promise<unknown>
   addRevision: (revision: KeptRevision) => Promise<unknown>
 }
@@ -18,6 +18,8 @@ export interface OutboxState {
   offline: boolean
   /** What the server said that was in trouble; it is tried again. */
   trouble?: string
+  /** Why entries that were sent wait for a planner. */
+  setAside?: string[]
   /** The device's store cannot be written: it has no room left, or the browser keeps nothing for this page. */
   store?: 'full' | 'denied'
 }
@@ -107,7 +109,7 @@ export class Outbox {
    *
    * @returns the wall with the changes of both
    */
-  async changeWall(site: string, before: Wall, after: Wall, models: Partial<Catalogue>, by: string): Promise<Wall> {
+  async changeWall(site: string, before: Wall, after: Wall, models: Partial<Catalogue>): Promise<Wall> {
     const { device } = this
     const key = wallKey(site, after.id)
     const wall = await this.write(() => device.transaction('rw', device.designs, device.seen, async () => {
@@ -116,7 +118,7 @@ export class Outbox {
       if (!base) throw new Error(`${key} was never opened on this device`)
       const wall = merge(before, after, change?.wall ?? base.base)
       // Where it is what the server had it is kept all the same: something else may be on its way there.
-      if (change || !same(wall, base.base)) await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, by, ...change?.conflict && { conflict: change.conflict }, ...change?.sent && { sent: change.sent } })
+      if (change || !same(wall, base.base)) await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, ...change?.conflict && { conflict: change.conflict }, ...change?.sent && { sent: change.sent } })
       return wall
     }))
     void this.send()
@@ -124,13 +126,13 @@ export class Outbox {
   }
 
   /** Resolves a conflict: from now on the wall is `wall`, made from the version that the other saved. */
-  async resolveConflict(site: string, theirs: ServerWall, wall: Wall, models: Partial<Catalogue>, by: string): Promise<void> {
+  async resolveConflict(site: string, theirs: ServerWall, wall: Wall, models: Partial<Catalogue>): Promise<void> {
     const key = wallKey(site, wall.id)
     const base = theirs.job.walls[0]!
     await noteSeen(this.device, key, theirs)
     await this.write(async () => same(wall, base)
       ? this.device.designs.delete(key)
-      : void await this.device.designs.put({ key, site, id: wall.id, version: theirs.version, base, wall, models, by }))
+      : void await this.device.designs.put({ key, site, id: wall.id, version: theirs.version, base, wall, models }))
     void this.send()
   }
 
@@ -194,7 +196,8 @@ export class Outbox {
    * @throws where there is no connection at all, or it was no answer of the server
    */
   private async afterFailure(error: unknown, setAside: (error: ApiError) => Promise<unknown>): Promise<ApiError[]> {
-    if (!(error instanceof ApiError) || error.isOffline) throw error
+    // Nothing is refused that waits for somebody to sign in.
+    if (!(error instanceof ApiError) || error.isOffline || error.isSignedOut) throw error
     if (error.retryable) return [error]
     await setAside(error)
     return []
@@ -267,7 +270,9 @@ export class Outbox {
           await device.entries.put({ ...unsent, refused: reasonOf(result.error) })
           continue
         }
-        kept.push(result.entry)
+        // The server has it, and a planner decides: this device need not keep it.
+        if ('setAside' in result) this.set({ setAside: [...this.state.setAside ?? [], result.setAside] })
+        else kept.push(result.entry)
         await device.entries.delete(unsent.n!)
       }
       const seen = await device.seen.get(key)

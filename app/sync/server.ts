@@ -6,7 +6,7 @@ const at = (site: string, wall: string) => `/sites/${site}/walls/${wall}`
 
 /** The server as the outbox asks it. */
 export const server: Server = {
-  saveWall: ({ site, id, wall, version, by, models }) => api(at(site, id), { method: 'PUT', body: { wall, version, by, models } }),
+  saveWall: ({ site, id, wall, version, models }) => api(at(site, id), { method: 'PUT', body: { wall, version, models } }),
   addEntries: (site, wall, entries) => api(`${at(site, wall)}/log`, { method: 'POST', body: { entries } }),
   addPhoto: ({ site, blob }) => sendPhoto(site, blob),
   addRevision: ({ site, wall, frozen }) => api(`${at(site, wall)}/revisions`, { method: 'POST', body: frozen }),

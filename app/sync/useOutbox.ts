@@ -4,6 +4,7 @@ import { Device, type DesignChange, type UnsentEntry, type UnsentPhoto } from '.
 import { bringInDrafts, dropDraft, type BrokenDraft } from './drafts'
 import { Outbox, type OutboxState } from './outbox'
 import { server } from './server'
+import { deviceNameOf } from '~/stores/session'
 
 /** What is still to be sent from this device, and what of it was set aside. */
 interface Waiting { count: number, entries: UnsentEntry[], photos: UnsentPhoto[], designs: DesignChange[] }
@@ -14,7 +15,8 @@ export const useOutbox = createGlobalState(() => {
   const waiting = shallowRef<Waiting>({ count: 0, entries: [], photos: [], designs: [] })
   /** What an earlier version kept here that cannot be read. */
   const broken = shallowRef<BrokenDraft[]>([])
-  const device = new Device()
+  const { firm } = useSessionStore()
+  const device = new Device(firm ? deviceNameOf(firm) : undefined)
   const outbox = new Outbox(device, server, (now) => { state.value = now })
   liveQuery(async (): Promise<Waiting> => {
     const [designs, entries, photos] = await Promise.all([device.designs.toArray(), device.entries.toArray(), device.photos.toArray()])

@@ -50,7 +50,6 @@ export async function openWall(site: string, id: string): Promise<void> {
  */
 export function useWallSync() {
   const store = useWallStore()
-  const { name } = usePreferences()
   const { device, outbox, state: sending, waiting } = useOutbox()
   const refused = ref<string>()
   const [site, id] = [store.site, store.id]
@@ -88,7 +87,7 @@ export function useWallSync() {
     }
     const mine = isOpen() ? store.wall : edited
     if (mine && written && mine !== written && !(isOpen() && store.conflict)) {
-      const both = await outbox.changeWall(site, written, mine, toRaw(store.addedModels), name.value)
+      const both = await outbox.changeWall(site, written, mine, toRaw(store.addedModels))
       if (isOpen() && !same(both, mine)) store.wall = merge(mine, both, store.wall!)
       written = same(both, mine) ? mine : both
       await refresh()
@@ -125,7 +124,7 @@ export function useWallSync() {
     written = store.wall
     inTurn(async () => {
       resolving = false
-      await outbox.resolveConflict(site, theirs, written!, toRaw(store.addedModels), name.value)
+      await outbox.resolveConflict(site, theirs, written!, toRaw(store.addedModels))
     })
   }
 

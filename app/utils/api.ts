@@ -12,11 +12,20 @@ export class ApiError extends Error {
     return this.status === 0
   }
 
+  /** Whether it waits until somebody has signed in. */
+  get isSignedOut(): boolean {
+    return this.status === 401
+  }
+
   /** Whether trying again later can help: there was no connection, or the server was in trouble or had too much to do. */
   get retryable(): boolean {
     return this.isOffline || this.status >= 500 || [408, 425, 429].includes(this.status)
   }
 }
+
+let signedOut: (why: string) => void = () => {}
+/** Says what is done where the server answers that nobody is signed in on this device. */
+export const onSignedOut = (act: typeof signedOut): void => { signedOut = act }
 
 /** Asks the API; a file is sent as it is, anything else as JSON. @throws ApiError */
 export async function api<T>(path: string, { method = 'GET', body }: { method?: string, body?: unknown } = {}): Promise<T> {
@@ -31,6 +40,7 @@ export async function api<T>(path: string, { method = 'GET', body }: { method?: 
   const answer = await response.json().catch(() => undefined) as { error?: { code: string, message: string, faults?: Fault[], current?: unknown } } | undefined
   if (!response.ok) {
     const { code = 'error', message = `The server answered ${response.status}.`, faults, current } = answer?.error ?? {}
+    if (response.status === 401 && (code === 'sign-in' || code.startsWith('session-'))) signedOut(message)
     throw new ApiError(response.status, code, message, faults, current)
   }
   return answer as T

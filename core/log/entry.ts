@@ -16,7 +16,8 @@ const end = () => must(oneOf(['top', 'bottom', 'left', 'right'], 'Which end of t
 /** What is said of every entry: by whoever made it, and, once a server has it, its place in the chain. */
 const about = <const Kind extends string>(kind: Kind) => ({
   id: name('From whoever made it; the same one twice is one entry'), seq: count(1e9, 'Its number in the order of arrival'), at: must(clockTime('When, by their clock')), receivedAt: moment('When the server had it'),
-  by: name('Who'), wall: name('On which wall'), kind: must(oneOf([kind])),
+  by: name('Who'), person: text('Id of who was signed in where it was made; the server says his name'), sentBy: text('Who was signed in when it was sent, where that was another'), acceptedBy: text('Who took it into the log, where it had been set aside'),
+  wall: name('On which wall'), kind: must(oneOf([kind])),
 })
 const inChain = { prev: text('Hash of the entry before'), hash: text('SHA-256 of this one') }
 

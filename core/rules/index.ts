@@ -1,3 +1,4 @@
 export * from './levels'
 export * from './figures'
 export * from './table'
+export * from './touched'

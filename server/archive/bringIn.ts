@@ -5,7 +5,6 @@ import { dirname, join } from 'node:path'
 import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { LIMITS } from '../../core/job'
-import { dataFolder } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { dropPhotos, keepPhoto } from '../photos/photos'
 import { checkIsNew, freeSiteId, importJob } from '../repositories/sites'
@@ -18,8 +17,8 @@ import { savesOf } from './saves'
 export interface BroughtIn { id: string, photos: number, leftOut: string[] }
 
 /** Keeps what comes in as a file while it is read. @throws 413 where it is larger than an archive can be */
-async function keptWhile<Result>(incoming: Readable, act: (path: string) => Promise<Result>): Promise<Result> {
-  const path = join(dataFolder(), 'incoming', `${randomUUID()}.zip`)
+async function keptWhile<Result>(folder: string, incoming: Readable, act: (path: string) => Promise<Result>): Promise<Result> {
+  const path = join(folder, 'incoming', `${randomUUID()}.zip`)
   mkdirSync(dirname(path), { recursive: true })
   try {
     let size = 0
@@ -44,7 +43,7 @@ async function keptWhile<Result>(incoming: Readable, act: (path: string) => Prom
  * @param copy gives it a free id where its own is taken
  * @throws 422 with what is wrong, 409 where there is a site of this id
  */
-export const bringInArchive = (db: Database, incoming: Readable, copy: boolean, by: string, at: string): Promise<BroughtIn> => keptWhile(incoming, async (path) => {
+export const bringInArchive = (db: Database, folder: string, incoming: Readable, copy: boolean, by: string, at: string): Promise<BroughtIn> => keptWhile(folder, incoming, async (path) => {
   const archive = await openArchive(path)
   try {
     const job = await readJobFile(await archive.job())
@@ -52,13 +51,13 @@ export const bringInArchive = (db: Database, incoming: Readable, copy: boolean, 
     checkIsNew(db, id)
     try {
       for (const name of archive.photos) {
-        const kept = await keepPhoto(id, await archive.photo(name))
+        const kept = await keepPhoto(folder, id, await archive.photo(name))
         if (kept !== name) throw validationError([{ path: `photos/${name}`, message: 'is another picture than its name says' }])
       }
       importJob(db, { ...job, site: { ...job.site, id, name: id === job.site.id ? job.site.name : `${job.site.name} (copy)` } }, by, at, savesOf(await archive.saves()))
     }
     catch (error) {
-      dropPhotos(id)
+      dropPhotos(folder, id)
       throw error
     }
     return { id, photos: archive.photos.length, leftOut: archive.others }

@@ -3,6 +3,8 @@ import type { Readable } from 'node:stream'
 import { sendStream, type H3Event } from 'h3'
 import { ZipFile } from 'yazl'
 import type { HandoverOptions } from '../../core/close'
+import { firmOf } from '../accounts/access'
+import { folderOfFirm } from '../accounts/open'
 import { photosOf } from '../photos/photos'
 import { asFile } from '../utils/attachment'
 import { work } from '../work/pool'
@@ -21,7 +23,7 @@ export async function packAnswer(event: H3Event, { site, wall, format, job, opti
   const zip = new ZipFile()
   const at = { mtime: made, mode: 0o100644 }
   for (const { name, content } of files) zip.addBuffer(Buffer.from(content), name, at)
-  for (const { name, path } of photosOf(site, job)) if (photos.includes(name)) zip.addBuffer(readFileSync(path), `photos/${name}`, { ...at, compress: false })
+  for (const { name, path } of photosOf(folderOfFirm(firmOf(event)), site, job)) if (photos.includes(name)) zip.addBuffer(readFileSync(path), `photos/${name}`, { ...at, compress: false })
   zip.end()
   asFile(event, [site, wall, 'handover'], 'zip', 'application/zip')
   return sendStream(event, zip.outputStream as Readable)

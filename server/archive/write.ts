@@ -12,13 +12,13 @@ import type { Saves } from './saves'
  *
  * @throws 404 where there is no such site
  */
-export function siteArchive(db: Database, site: string): Readable {
+export function siteArchive(db: Database, folder: string, site: string): Readable {
   const text = writeJob(exportJob(db, site))
   const saves: Saves = { format: 'wide-trellis-saves', version: 1, walls: savesOfSite(db, site) }
   const zip = new ZipFile()
   zip.addBuffer(Buffer.from(text), 'job.json')
   zip.addBuffer(Buffer.from(JSON.stringify(saves, null, 2)), 'saves.json')
-  for (const { name, path } of photosOf(site, text)) zip.addFile(path, `photos/${name}`, { compress: false })
+  for (const { name, path } of photosOf(folder, site, text)) zip.addFile(path, `photos/${name}`, { compress: false })
   zip.end()
   return zip.outputStream as Readable
 }

@@ -4,9 +4,20 @@ import { basename, dirname, join } from 'node:path'
 import type SQLite from 'better-sqlite3'
 import { getTableName, is } from 'drizzle-orm'
 import { SQLiteTable } from 'drizzle-orm/sqlite-core'
-import { CARRIED_OVER } from './carryOver'
 import { DatabaseRefused } from './refusal'
-import * as schema from './schema'
+
+/** What a kind of database is: its tables, one that it has had from the first, its steps so far, and what guards it. */
+export interface DatabaseForm {
+  schema: Record<string, unknown>
+  /** A table by which a file is known to be of this kind. */
+  mark: string
+  /** Folder of the migrations, as drizzle-kit writes them. */
+  migrations: string
+  /** By name, put in place anew after every migration, since a rebuilt table loses its own. */
+  triggers: Record<string, string>
+  /** What a migration has to do beside its statements, by its tag. */
+  carriedOver?: Record<string, (sqlite: SQLite.Database) => void>
+}
 
 /** One step from an earlier form of the database to the next, as drizzle-kit writes them. */
 interface Migration { tag: string, when: number, statements: string[], hash: string }
@@ -26,10 +37,10 @@ function readMigrations(folder: string): Migration[] {
 const tablesOf = (sqlite: SQLite.Database) => (sqlite.prepare('SELECT name FROM sqlite_master WHERE type = \'table\'').all() as { name: string }[]).map(({ name }) => name)
 
 /** When the migrations of a database were written that it has been through; none for a new one. */
-function appliedTo(sqlite: SQLite.Database, file: string): number[] {
+function appliedTo(sqlite: SQLite.Database, file: string, { mark }: DatabaseForm): number[] {
   const tables = tablesOf(sqlite)
   if (tables.length === 0) return []
-  if (!tables.includes(APPLIED) || !tables.includes('sites')) {
+  if (!tables.includes(APPLIED) || !tables.includes(mark)) {
     throw new DatabaseRefused(`${file} is a database, but none of Wide Trellis. Nothing in it was touched. Choose another data folder with WT_DATA.`)
   }
   return (sqlite.prepare(`SELECT created_at AS at FROM ${APPLIED}`).all() as { at: number }[]).map(({ at }) => Number(at))
@@ -68,7 +79,7 @@ function copyFirst(sqlite: SQLite.Database, file: string): string {
 }
 
 /** @throws DatabaseRefused where a table is gone that a database of this form has */
-function checkTables(sqlite: SQLite.Database, file: string): void {
+function checkTables(sqlite: SQLite.Database, file: string, { schema }: DatabaseForm): void {
   const there = tablesOf(sqlite)
   const gone = Object.values(schema).flatMap(table => is(table, SQLiteTable) && !there.includes(getTableName(table)) ? [getTableName(table)] : [])
   if (gone.length > 0) throw new DatabaseRefused(`${file} lacks what it should have: ${gone.join(', ')}. Keep it as it is, and put a copy from backups/ in its place.`)
@@ -84,30 +95,20 @@ function damage(sqlite: SQLite.Database): string {
   ].join('; ')
 }
 
-/** What guards the tables: put in place anew after every migration, since a rebuilt table loses its own. */
-const TRIGGERS: Record<string, string> = {
-  stock_no_update: 'BEFORE UPDATE ON stock BEGIN SELECT RAISE(ABORT, \'the stock ledger is only ever added to\'); END',
-  stock_no_delete: 'BEFORE DELETE ON stock BEGIN SELECT RAISE(ABORT, \'the stock ledger is only ever added to\'); END',
-  revisions_no_update: 'BEFORE UPDATE ON revisions BEGIN SELECT RAISE(ABORT, \'what was issued is only ever added to\'); END',
-  revisions_no_delete: 'BEFORE DELETE ON revisions BEGIN SELECT RAISE(ABORT, \'what was issued is only ever added to\'); END',
-  log_no_update: 'BEFORE UPDATE ON log BEGIN SELECT RAISE(ABORT, \'the log is only ever added to\'); END',
-  log_no_delete: 'BEFORE DELETE ON log BEGIN SELECT RAISE(ABORT, \'the log is only ever added to\'); END',
+const dropTriggers = (sqlite: SQLite.Database, { triggers }: DatabaseForm) => {
+  for (const name of Object.keys(triggers)) sqlite.exec(`DROP TRIGGER IF EXISTS ${name}`)
 }
 
-const dropTriggers = (sqlite: SQLite.Database) => {
-  for (const name of Object.keys(TRIGGERS)) sqlite.exec(`DROP TRIGGER IF EXISTS ${name}`)
-}
-
-function apply(sqlite: SQLite.Database, migrations: Migration[]): void {
+function apply(sqlite: SQLite.Database, migrations: Migration[], form: DatabaseForm): void {
   const note = sqlite.prepare(`INSERT INTO ${APPLIED} (hash, created_at) VALUES (?, ?)`)
-  dropTriggers(sqlite)
+  dropTriggers(sqlite, form)
   for (const { tag, when, hash, statements } of migrations) {
     for (const statement of statements) sqlite.exec(statement)
-    CARRIED_OVER[tag]?.(sqlite)
+    form.carriedOver?.[tag]?.(sqlite)
     note.run(hash, when)
   }
-  dropTriggers(sqlite)
-  for (const [name, does] of Object.entries(TRIGGERS)) sqlite.exec(`CREATE TRIGGER ${name} ${does}`)
+  dropTriggers(sqlite, form)
+  for (const [name, does] of Object.entries(form.triggers)) sqlite.exec(`CREATE TRIGGER ${name} ${does}`)
 }
 
 /**
@@ -118,18 +119,18 @@ function apply(sqlite: SQLite.Database, migrations: Migration[]): void {
  * @param file where it is kept, for the copy and for messages; `:memory:` is not copied
  * @throws DatabaseRefused in words, where it is newer than this program, none of ours, or damaged
  */
-export function bringUpToDate(sqlite: SQLite.Database, file: string, folder: string): void {
-  const migrations = readMigrations(folder)
-  const applied = appliedTo(sqlite, file)
-  if (outstanding(migrations, applied, file).length === 0) return checkTables(sqlite, file)
+export function bringUpToDate(sqlite: SQLite.Database, file: string, form: DatabaseForm): void {
+  const migrations = readMigrations(form.migrations)
+  const applied = appliedTo(sqlite, file, form)
+  if (outstanding(migrations, applied, file).length === 0) return checkTables(sqlite, file, form)
   const before = applied.length > 0 && file !== ':memory:' ? copyFirst(sqlite, file) : undefined
   sqlite.pragma('foreign_keys = OFF')
   try {
     sqlite.transaction(() => {
       // Asked again under the lock: another server may have done it meanwhile.
-      const missing = outstanding(migrations, appliedTo(sqlite, file), file)
+      const missing = outstanding(migrations, appliedTo(sqlite, file, form), file)
       sqlite.exec(`CREATE TABLE IF NOT EXISTS ${APPLIED} (id INTEGER PRIMARY KEY AUTOINCREMENT, hash TEXT NOT NULL, created_at NUMERIC)`)
-      apply(sqlite, missing)
+      apply(sqlite, missing, form)
       const wrong = damage(sqlite)
       if (wrong) throw new Error(wrong)
     }).immediate()

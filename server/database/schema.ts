@@ -111,3 +111,20 @@ export const links = sqliteTable('links', {
   expiresAt: text('expires_at').notNull(),
   endedAt: text('ended_at'),
 }, t => [index('links_wall').on(t.site, t.wall)])
+
+/** Entries that came in when whoever made them might not have made them any more: a planner takes them into the log, or declines them. */
+export const setAside = sqliteTable('set_aside', {
+  key: key(),
+  site: ofSite(),
+  wall: text('wall').notNull(),
+  /** The entry's own id. */
+  id: text('id').notNull(),
+  /** The entry, with who made it. */
+  entry: text('entry').notNull(),
+  /** Why it was set aside, in words. */
+  reason: text('reason').notNull(),
+  receivedAt: text('received_at').notNull(),
+  resolvedAt: text('resolved_at'),
+  resolvedBy: text('resolved_by'),
+  accepted: integer('accepted', { mode: 'boolean' }),
+}, t => [uniqueIndex('set_aside_id').on(t.site, t.id)])

@@ -7,18 +7,18 @@ export type WallEvent = { kind: 'log', entries: LogEntry[] } | { kind: 'saved', 
 const hub = new EventEmitter({ captureRejections: false })
 // Everybody at work listens; there is no number that would be too many by itself.
 hub.setMaxListeners(0)
-const nameOf = (site: string, wall: string) => `${site}/${wall}`
+const nameOf = (firm: string, site: string, wall: string) => `${firm}/${site}/${wall}`
 const ENDED = 'ended'
 
 /** Tells everybody who has a wall open what happened to it; nothing where nothing did. */
-export function tellWall(site: string, wall: string, event: WallEvent): void {
+export function tellWall(firm: string, site: string, wall: string, event: WallEvent): void {
   if (event.kind === 'log' && event.entries.length === 0) return
-  hub.emit(nameOf(site, wall), event)
+  hub.emit(nameOf(firm, site, wall), event)
 }
 
 /** Hears what happens to a wall until it is ended. @returns what ends it */
-export function hearWall(site: string, wall: string, heard: (event: WallEvent) => void, ended: () => void): () => void {
-  const name = nameOf(site, wall)
+export function hearWall(firm: string, site: string, wall: string, heard: (event: WallEvent) => void, ended: () => void): () => void {
+  const name = nameOf(firm, site, wall)
   hub.on(name, heard)
   hub.once(ENDED, ended)
   return () => {

@@ -8,19 +8,18 @@ import { keepPhoto, readPhoto } from './photos'
 
 const picture = (format: 'jpeg' | 'png' | 'webp' | 'tiff', width = 800, height = 500) =>
   sharp({ create: { width, height, channels: 3, background: '#1d4b45' } }).toFormat(format).toBuffer()
-const refusal = async (bytes: Buffer) => keepPhoto('pier', bytes).then(() => 0, (error: { statusCode: number }) => error.statusCode)
-const read = (name: string, thumb = false, site = 'pier', isMentioned = () => false) => readPhoto(site, name, thumb, isMentioned)
+const refusal = async (bytes: Buffer) => keepPhoto(data, 'pier', bytes).then(() => 0, (error: { statusCode: number }) => error.statusCode)
+const read = (name: string, thumb = false, site = 'pier', isMentioned = () => false) => readPhoto(data, site, name, thumb, isMentioned)
 
 let data: string
 beforeEach(() => {
   data = mkdtempSync(join(tmpdir(), 'wt-photos-'))
-  process.env.WT_DATA = data
 })
 
 describe('a picture', () => {
   it.each([['jpeg', 'jpg', 'image/jpeg'], ['png', 'png', 'image/png'], ['webp', 'webp', 'image/webp']] as const)('of kind %s is kept as it came, with a small one', async (format, ending, type) => {
     const bytes = await picture(format)
-    const name = await keepPhoto('pier', bytes)
+    const name = await keepPhoto(data, 'pier', bytes)
     expect(name).toMatch(new RegExp(`^[0-9a-f]{32}\\.${ending}$`))
     expect(readFileSync(join(data, 'photos', 'pier', name))).toEqual(bytes)
     const shown = await read(name)
@@ -32,7 +31,7 @@ describe('a picture', () => {
 
   it('is kept once, however often it is sent, and leaves nothing half written', async () => {
     const bytes = await picture('png')
-    expect(await keepPhoto('pier', bytes)).toBe(await keepPhoto('pier', bytes))
+    expect(await keepPhoto(data, 'pier', bytes)).toBe(await keepPhoto(data, 'pier', bytes))
     expect(readdirSync(join(data, 'photos', 'pier')).map(name => name.replace(/^\w+/, ''))).toEqual(['.png', '.shown.png', '.thumb.webp'])
   })
 
@@ -50,13 +49,13 @@ describe('a picture', () => {
   it('is shown upright and without what the camera wrote into it', async () => {
     const noted = await sharp(await picture('jpeg')).withExif({ IFD0: { Copyright: 'Isla' }, IFD3: { GPSLatitudeRef: 'N' } }).withMetadata({ orientation: 6 }).toBuffer()
     expect((await sharp(noted).metadata()).exif).toBeDefined()
-    const { bytes } = await read(await keepPhoto('pier', noted))
+    const { bytes } = await read(await keepPhoto(data, 'pier', noted))
     expect(await sharp(bytes).metadata()).toMatchObject({ width: 500, height: 800 })
     expect((await sharp(bytes).metadata()).exif).toBeUndefined()
   })
 
   it('belongs to its site; one of an earlier version to those that speak of it', async () => {
-    const name = await keepPhoto('pier', await picture('png'))
+    const name = await keepPhoto(data, 'pier', await picture('png'))
     await expect(read(name, false, 'hall', () => true)).rejects.toThrow('There is no picture')
     renameSync(join(data, 'photos', 'pier', name), join(data, 'photos', name))
     expect((await read(name, false, 'hall', () => true)).type).toBe('image/png')

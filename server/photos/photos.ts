@@ -3,7 +3,6 @@ import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import { LIMITS } from '../../core/job'
-import { dataFolder } from '../database/connection'
 import { notFound, apiError } from '../utils/apiError'
 import { writeDurably } from './durable'
 
@@ -12,7 +11,8 @@ const THUMB = 320
 const FORMATS: Record<string, string> = { jpeg: 'jpg', png: 'png', webp: 'webp' }
 const NAME = /^[0-9a-f]{32}\.(jpg|png|webp)$/
 
-const folder = () => join(dataFolder(), 'photos')
+/** Where the pictures of a firm are, by the firm's own folder. */
+const photosIn = (folder: string) => join(folder, 'photos')
 const refused = () => apiError(422, 'not-a-picture', 'This is no JPEG, PNG or WebP picture, whatever its name says.')
 const decoder = (bytes: Buffer) => sharp(bytes, { limitInputPixels: LIMITS.photoPixels })
 
@@ -20,12 +20,12 @@ const decoder = (bytes: Buffer) => sharp(bytes, { limitInputPixels: LIMITS.photo
 const withoutNotes = (bytes: Buffer): Promise<Buffer> => decoder(bytes).rotate().toBuffer()
 
 /**
- * Keeps a picture of a site in the data folder, with a small one beside it, under a name made from its content, so
+ * Keeps a picture of a site in its firm's folder, with a small one beside it, under a name made from its content, so
  * that the same picture is kept once.
  *
  * @throws 413 over 15 MB; 422 for what is no picture by its content, or has over 50 megapixels
  */
-export async function keepPhoto(site: string, bytes: Buffer): Promise<string> {
+export async function keepPhoto(folder: string, site: string, bytes: Buffer): Promise<string> {
   if (bytes.length > LIMITS.photoBytes) throw apiError(413, 'too-large', 'A picture can have 15 MB; this one has more.')
   if (bytes.length === 0) throw refused()
   // Only its head is read here: a small file can unfold to more than there is memory for.
@@ -37,7 +37,7 @@ export async function keepPhoto(site: string, bytes: Buffer): Promise<string> {
     decoder(bytes).rotate().resize(THUMB, THUMB, { fit: 'inside', withoutEnlargement: true }).webp().toBuffer(), withoutNotes(bytes),
   ]).catch(() => { throw refused() })
   const name = createHash('sha256').update(bytes).digest('hex').slice(0, 32)
-  const at = (rest: string) => join(folder(), site, `${name}.${rest}`)
+  const at = (rest: string) => join(photosIn(folder), site, `${name}.${rest}`)
   writeDurably(at('thumb.webp'), thumb)
   writeDurably(at(`shown.${ending}`), shown)
   // The picture itself comes last: where it is, the others are.
@@ -46,26 +46,26 @@ export async function keepPhoto(site: string, bytes: Buffer): Promise<string> {
 }
 
 /** Where a site's picture is kept; one that an earlier version kept for all sites together counts where the site speaks of it. */
-function pathOf(site: string, name: string, isMentioned: () => boolean): string | undefined {
+function pathOf(folder: string, site: string, name: string, isMentioned: () => boolean): string | undefined {
   if (!NAME.test(name)) return undefined
-  const own = join(folder(), site, name)
+  const own = join(photosIn(folder), site, name)
   if (existsSync(own)) return own
-  const common = join(folder(), name)
+  const common = join(photosIn(folder), name)
   return existsSync(common) && isMentioned() ? common : undefined
 }
 
 /** The pictures of a site as they were taken: those kept for it, and those of earlier versions that its job file speaks of. */
-export function photosOf(site: string, job: string): { name: string, path: string }[] {
-  const own = existsSync(join(folder(), site)) ? readdirSync(join(folder(), site)).filter(name => NAME.test(name)) : []
+export function photosOf(folder: string, site: string, job: string): { name: string, path: string }[] {
+  const own = existsSync(join(photosIn(folder), site)) ? readdirSync(join(photosIn(folder), site)).filter(name => NAME.test(name)) : []
   const mentioned = [...job.matchAll(/"([0-9a-f]{32}\.(?:jpg|png|webp))"/g)].map(([, name]) => name!)
   return [...new Set([...own, ...mentioned])].sort().flatMap((name) => {
-    const path = pathOf(site, name, () => true)
+    const path = pathOf(folder, site, name, () => true)
     return path ? [{ name, path }] : []
   })
 }
 
 /** Takes away what was kept for a site that is not there. */
-export const dropPhotos = (site: string): void => rmSync(join(folder(), site), { recursive: true, force: true })
+export const dropPhotos = (folder: string, site: string): void => rmSync(join(photosIn(folder), site), { recursive: true, force: true })
 
 /**
  * A picture that was kept for a site, without what the camera wrote into it, or its small one.
@@ -73,8 +73,8 @@ export const dropPhotos = (site: string): void => rmSync(join(folder(), site), {
  * @param isMentioned whether the site speaks of it; asked only of pictures of earlier versions
  * @throws 404
  */
-export async function readPhoto(site: string, name: string, thumb: boolean, isMentioned: () => boolean): Promise<{ bytes: Buffer, type: string }> {
-  const path = pathOf(site, name, isMentioned)
+export async function readPhoto(folder: string, site: string, name: string, thumb: boolean, isMentioned: () => boolean): Promise<{ bytes: Buffer, type: string }> {
+  const path = pathOf(folder, site, name, isMentioned)
   if (!path) throw notFound('picture of this name')
   const ending = name.split('.')[1]!
   const beside = path.replace(/\.\w+$/, thumb ? '.thumb.webp' : `.shown.${ending}`)

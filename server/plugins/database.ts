@@ -1,26 +1,45 @@
-import { closeDatabase, startDatabase } from '../database/connection'
+import { randomBytes } from 'node:crypto'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { howToComeIn, seedPeople } from '../accounts/demo'
+import { listFirms } from '../accounts/firms'
+import { accounts, closeDatabases, databaseOfFirm, startDatabases } from '../accounts/open'
+import { dataFolder } from '../database/connection'
 import { DatabaseRefused } from '../database/refusal'
 import { endHearing } from '../events/hub'
 import { endWork } from '../work/pool'
 import { seedCatalogue, seedDemo } from '../demo'
 
-/** Opens and migrates the database before the first request, and closes it with the server. Without it nothing can be served: the server ends with the reason in words. */
+/** The key by which cookies are sealed: `NUXT_SESSION_PASSWORD`, or one made here and kept in the data folder. */
+function sealingKey(): string {
+  const file = join(dataFolder(), 'session.key')
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('base64url'), { mode: 0o600 })
+  return readFileSync(file, 'utf8')
+}
+
+/** Opens and migrates the databases before the first request, and closes them with the server. Without them nothing can be served: the server ends with the reason in words. */
 export default defineNitroPlugin((nitro) => {
   try {
-    startDatabase((db) => {
-      seedCatalogue(db)
-      if (process.env.WT_DEMO === '1') seedDemo(db)
-    }, !import.meta.dev)
+    startDatabases(seedCatalogue, !import.meta.dev)
+    if (process.env.WT_DEMO === '1') {
+      seedPeople(accounts(), new Date().toISOString())
+      seedDemo(databaseOfFirm(listFirms(accounts())[0]!))
+    }
+    // Each is brought up to date now, not when somebody waits for it.
+    for (const firm of listFirms(accounts())) databaseOfFirm(firm)
+    process.env.NUXT_SESSION_PASSWORD ||= sealingKey()
   }
   catch (error) {
     if (!(error instanceof DatabaseRefused)) throw error
     console.error(error.message)
     process.exit(1)
   }
+  const said = howToComeIn(accounts(), `http://${process.env.HOST === '0.0.0.0' ? 'this-machine' : 'localhost'}:${process.env.PORT || '3000'}`, new Date())
+  if (said) console.log(said)
   // Whoever listens would keep the server from ending.
   for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, endHearing)
   nitro.hooks.hook('close', async () => {
     await endWork()
-    closeDatabase()
+    closeDatabases()
   })
 })

@@ -48,6 +48,12 @@ export function endLink(db: Database, siteId: string, wallId: string, id: string
   return listLinks(db, siteId, wallId)
 }
 
+/** The firm that a link names, and the secret proper; a link of before there were several firms names none. */
+export function firmOfSecret(secret: string): { firm?: string, secret: string } {
+  const [firm, rest] = secret.split('.', 2)
+  return rest === undefined ? { secret } : { firm: firm!, secret: rest }
+}
+
 /** What a link opens. */
 export interface Opened { site: string, wall: string, link: LinkSummary }
 

@@ -1,16 +1,27 @@
+import { actionOfEntry, type Action } from '../../core/people'
 import { isHoleOf } from '../../core/hang'
 import { LIMITS, logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
-import { asBuilt, type EntryOf } from '../../core/log'
+import { asBuilt, type EntryKind, type EntryOf } from '../../core/log'
 import { nextRevision, type Frozen } from '../../core/revision'
+import type { Author } from '../accounts/authorship'
 import type { Database } from '../database/perDatabase'
 import { apiError, validationError, type ApiErrorBody } from '../utils/apiError'
 import { appendEntries, entriesOf, entryOfId, lengthOfLog } from './logRows'
-import { siteRow } from './siteRows'
+import { fieldsOf } from '../utils/fields'
+import { asideOf, keepAside, resolveAside } from './setAside'
+import { isHandedOver } from './closed'
+import { siteRow, type SiteRow } from './siteRows'
 import { revisionText } from './revisions'
 import { wallDocument } from './wallRows'
 
 /** What an entry says, without its place in the chain. */
 const told = ({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }: LogEntry) => entry
+
+/** What an entry says, without who the server says that it is by: he may be called otherwise by now, or another may have sent it. */
+const said = (entry: LogEntry) => {
+  const { by: _b, person: _p, sentBy: _s, acceptedBy: _a, ...rest } = told(entry)
+  return rest
+}
 
 /** What speaks against issuing a revision: what was frozen is not here, its letter is taken, or it rests on an override that nobody made. */
 function issueFaults(db: Database, site: number, { id }: Wall, { revision, frozen }: EntryOf<'issued'>): Fault[] {
@@ -47,7 +58,7 @@ function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault
  *
  * @throws 422 with every fault, 409 where another entry has this id
  */
-function addEntry(db: Database, site: number, wall: Wall, entry: unknown, receivedAt: string): LogEntry {
+function addSigned(db: Database, site: number, wall: Wall, entry: unknown, receivedAt: string): LogEntry {
   const faults = faultsOf(db, site, wall, entry)
   if (faults.length > 0) throw validationError(faults)
   const given = told(entry as LogEntry)
@@ -55,22 +66,48 @@ function addEntry(db: Database, site: number, wall: Wall, entry: unknown, receiv
   if (!known && lengthOfLog(db, site) >= LIMITS.log) throw validationError([{ path: '$', message: `is one entry more than the log of a site can have: ${LIMITS.log}` }])
   if (!known) return appendEntries(db, site, [given as LogEntry], receivedAt)[0]!
   const kept = JSON.parse(known.entry) as LogEntry
-  if (same(told(kept), given)) return kept
+  if (same(said(kept), said(given as LogEntry))) return kept
   throw apiError(409, 'entry-exists', 'The log has another entry of this id; nothing in it is ever changed.')
 }
 
-/** What became of one entry of many: as it is kept, or why it was not taken. */
-export type EntryResult = { id: unknown, entry: LogEntry } | { id: unknown, error: ApiErrorBody['error'] }
+/** An entry that waits until a planner has decided about it. */
+export interface Waiting { setAside: string }
+
+/** Where an entry is made, and what it wants to be allowed. */
+function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): { action: Action, place: { site: string, closed: boolean } } {
+  const { kind, corrects } = fieldsOf(entry)
+  const corrected = typeof corrects === 'string' ? entryOfId(db).get({ site: site.key, id: corrects }) : undefined
+  return {
+    action: actionOfEntry({ kind: kind as EntryKind }, corrected && JSON.parse(corrected.entry) as LogEntry),
+    place: { site: site.id, closed: isHandedOver(db, site.key, wall.id) },
+  }
+}
+
+/** Adds an entry to a wall's log by its author, or sets it aside. @throws as `addSigned`, and 403 where he might never make it */
+function addEntry(db: Database, site: SiteRow, wall: Wall, author: Author, given: unknown, receivedAt: string): LogEntry | Waiting {
+  const { action, place } = wantedOf(db, site, wall, given)
+  const authored = author(given, action, place, receivedAt)
+  if (authored.verdict === 'refused') throw apiError(403, 'not-yours', `This entry ${authored.reason}.`)
+  if (authored.verdict === 'taken') return addSigned(db, site.key, wall, authored.entry, receivedAt)
+  const faults = faultsOf(db, site.key, wall, authored.entry)
+  if (faults.length > 0) throw validationError(faults)
+  keepAside(db, site.key, wall.id, authored.entry as LogEntry, authored.reason, receivedAt)
+  return { setAside: authored.reason }
+}
+
+/** What became of one entry of many: as it is kept, that it waits for a planner, or why it was not taken. */
+export type EntryResult = { id: unknown, entry: LogEntry } | { id: unknown } & Waiting | { id: unknown, error: ApiErrorBody['error'] }
 
 /** Adds many entries to a wall's log, in their order; one that is refused keeps none of the others out. */
-export function addEntries(db: Database, siteId: string, wall: string, entries: unknown[], receivedAt: string): EntryResult[] {
+export function addEntries(db: Database, siteId: string, wall: string, author: Author, entries: unknown[], receivedAt: string): EntryResult[] {
   return db.transaction(() => {
-    const { key } = siteRow(db, siteId)
-    const document = wallDocument(db, key, wall)
+    const site = siteRow(db, siteId)
+    const document = wallDocument(db, site.key, wall)
     return entries.map((entry): EntryResult => {
       const id = (entry as { id?: unknown } | null)?.id
       try {
-        return { id, entry: addEntry(db, key, document, entry, receivedAt) }
+        const added = addEntry(db, site, document, author, entry, receivedAt)
+        return 'setAside' in added ? { id, ...added } : { id, entry: added }
       }
       catch (error) {
         const { data } = error as { data?: ApiErrorBody }
@@ -82,9 +119,19 @@ export function addEntries(db: Database, siteId: string, wall: string, entries: 
 }
 
 /** Adds one entry to a wall's log. @throws as `addEntry` */
-export function addLogEntry(db: Database, siteId: string, wall: string, entry: unknown, receivedAt: string): LogEntry {
+export function addLogEntry(db: Database, siteId: string, wall: string, author: Author, entry: unknown, receivedAt: string): LogEntry | Waiting {
   return db.transaction(() => {
-    const { key } = siteRow(db, siteId)
-    return addEntry(db, key, wallDocument(db, key, wall), entry, receivedAt)
+    const site = siteRow(db, siteId)
+    return addEntry(db, site, wallDocument(db, site.key, wall), author, entry, receivedAt)
+  }, { behavior: 'immediate' })
+}
+
+/** Takes an entry that was set aside into the log, as a planner decided. @throws 404 where none waits, and as `addSigned` */
+export function acceptAside(db: Database, key: number, by: string, at: string): LogEntry {
+  return db.transaction(() => {
+    const { site, wall, entry } = asideOf(db, key)
+    const added = addSigned(db, site, wallDocument(db, site, wall), { ...entry, acceptedBy: by }, at)
+    resolveAside(db, key, true, by, at)
+    return added
   }, { behavior: 'immediate' })
 }

@@ -3,6 +3,7 @@ import { sql } from 'drizzle-orm'
 import { d46, exampleJob, exampleWall, m1 } from '../../tests/fixtures/job'
 import { readJob, writeJob, type Job, type LogEntry, type Wall } from '../../core/job'
 import type { EntryOf } from '../../core/log'
+import { clientAuthor } from '../accounts/authorship'
 import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { brokenLink } from '../../core/log'
@@ -183,13 +184,13 @@ describe('a survey in the database', () => {
 
 describe('the log', () => {
   beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
-  const add = (change: Partial<EntryOf<'hole'>> = {}, wall = 'w1') => addLogEntry(db, 'holm-point', wall, { ...hole, ...change }, AT)
+  const add = (change: Partial<EntryOf<'hole'>> = {}, wall = 'w1') => addLogEntry(db, 'holm-point', wall, clientAuthor, { ...hole, ...change }, AT) as LogEntry
   const entries = () => exportJob(db, 'holm-point').log
 
   it('is added to, once for each entry however often it is sent, and each follows the one before', () => {
     const first = add()
     expect(add()).toEqual(first)
-    expect(addLogEntry(db, 'holm-point', 'w1', first, 'later')).toEqual(first)
+    expect(addLogEntry(db, 'holm-point', 'w1', clientAuthor, first, 'later')).toEqual(first)
     add({ id: 'l2', result: 'void' })
     expect(entries().map(({ id, seq, prev }) => [id, seq, prev])).toEqual([['l1', 1, ''], ['l2', 2, first.hash]])
     expect(brokenLink(entries())).toBeUndefined()
@@ -208,10 +209,10 @@ describe('the log', () => {
   })
 
   it('takes many at once, and one that is refused keeps none of the others out', () => {
-    const results = addEntries(db, 'holm-point', 'w1', [hole, null, { ...hole, id: 'l2', x: 'far' }, { ...hole, result: 'miss' }, { ...hole, id: 'l3', kind: 'dance' }, { ...hole, id: 'l4' }], AT)
-    expect(results.map(result => [result.id, 'entry' in result ? 'kept' : result.error.code])).toEqual([['l1', 'kept'], [undefined, 'invalid'], ['l2', 'invalid'], ['l1', 'entry-exists'], ['l3', 'invalid'], ['l4', 'kept']])
+    const results = addEntries(db, 'holm-point', 'w1', clientAuthor, [hole, null, { ...hole, id: 'l2', x: 'far' }, { ...hole, result: 'miss' }, { ...hole, id: 'l3', kind: 'dance' }, { ...hole, id: 'l4' }], AT)
+    expect(results.map(result => [result.id, 'entry' in result ? 'kept' : 'error' in result && result.error.code])).toEqual([['l1', 'kept'], [undefined, 'invalid'], ['l2', 'invalid'], ['l1', 'entry-exists'], ['l3', 'invalid'], ['l4', 'kept']])
     expect(entries().map(({ id, seq }) => [id, seq])).toEqual([['l1', 1], ['l4', 2]])
-    expect(refused(() => addEntries(db, 'holm-point', 'w7', [], AT)).status).toBe(404)
+    expect(refused(() => addEntries(db, 'holm-point', 'w7', clientAuthor, [], AT)).status).toBe(404)
   })
 
   it('refuses what is wrong', () => {
@@ -219,9 +220,9 @@ describe('the log', () => {
     expect(refused(() => add({}, 'w7')).status).toBe(404)
     expect(refused(() => add({ wall: 'w2' })).faults).toEqual([{ path: '$.wall', message: 'must be “w1”, as in the address' }])
     const correction = { id: 'c1', at: AT, by: 'Isla', wall: 'w1', kind: 'correction', corrects: 'l1', note: 'typed wrong' }
-    expect(refused(() => addLogEntry(db, 'holm-point', 'w1', correction, AT)).faults).toEqual([{ path: '$.corrects', message: '“l1” is no earlier entry of this wall' }])
+    expect(refused(() => addLogEntry(db, 'holm-point', 'w1', clientAuthor, correction, AT)).faults).toEqual([{ path: '$.corrects', message: '“l1” is no earlier entry of this wall' }])
     add()
-    expect(addLogEntry(db, 'holm-point', 'w1', correction, AT)).toMatchObject({ seq: 2, corrects: 'l1' })
+    expect(addLogEntry(db, 'holm-point', 'w1', clientAuthor, correction, AT)).toMatchObject({ seq: 2, corrects: 'l1' })
     expect(refused(() => add({ id: 'l2', at: '2026-99-99T09:00:00Z' })).faults![0]!.message).toContain('no date and time that there is')
     expect(refused(() => add({ 'id': 'l2', 'x-scan': 'a'.repeat(3_000) } as never)).faults!.map(({ path }) => path)).toEqual(['$.x-scan'])
     expect(refused(() => importJob(db, { ...exampleJob(), site: { ...exampleJob().site, id: 'other' }, log: [{ ...hole, wall: 'gone' }] }, 'Isla', AT)).faults!.map(({ path }) => path)).toEqual(['$.log[0].wall'])

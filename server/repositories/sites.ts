@@ -17,13 +17,21 @@ export interface SiteSummary extends Site {
   walls: { id: string, name: string, width: number, height: number, structure: string, savedAt: string, savedBy: string }[]
 }
 
-export function listSites(db: Database): SiteSummary[] {
+/**
+ * Sites with their walls, as far as somebody sees them.
+ *
+ * @param sees of a site, which of its walls; undefined where he does not see it at all
+ */
+export function listSites(db: Database, sees: (site: { key: number, id: string }) => ((wall: string) => boolean) | undefined = () => () => true): SiteSummary[] {
   const wallRows = db.select({
     site: walls.site, id: walls.id, name: walls.name, width: walls.width, height: walls.height,
     structure: walls.structure, savedAt: walls.savedAt, savedBy: walls.savedBy,
   }).from(walls).orderBy(asc(walls.key)).all()
   return db.select({ key: sites.key, id: sites.id, name: sites.name, units: sites.units }).from(sites).orderBy(asc(sites.name)).all()
-    .map(({ key, ...site }) => ({ ...site, walls: wallRows.filter(wall => wall.site === key).map(({ site: _, ...wall }) => wall) }))
+    .flatMap(({ key, ...site }) => {
+      const seen = sees({ key, id: site.id })
+      return seen ? [{ ...site, walls: wallRows.filter(wall => wall.site === key && seen(wall.id)).map(({ site: _, ...wall }) => wall) }] : []
+    })
 }
 
 /** What a site decides for all its walls, and which version of that it is. */

@@ -20,11 +20,11 @@ async function save(house: House, by: string, change: (wall: { [key: string]: un
   expect(status).toBe(200)
 }
 const script = (verb: string, args: string[], data: string) => promisify(execFile)('npm', ['run', '-s', verb, '--', ...args], { env: { ...process.env, WT_DATA: data } })
-const fetched = async (house: House, path: string) => Buffer.from(await (await fetch(`${house.address}/api${path}`)).arrayBuffer())
+const fetched = (house: House, path: string) => house.file(path)
 
 test('a site goes out with its pictures and comes back with nothing lost: who saved it, what nobody knows, what a name may be', async ({ page, house }) => {
   const photo = await addPhoto(house, '#a03020')
-  await save(house, 'Isla Brand', (wall) => {
+  await save(house, 'Isla Brandt', (wall) => {
     Object.assign(wall, { constructor: 'Bygg AS', toString: { by: 'hand' }, name: '東館 “East” / 2.exe' })
     Object.assign((wall.evidence as object[])[0]!, { photo })
   })
@@ -41,7 +41,7 @@ test('a site goes out with its pictures and comes back with nothing lost: who sa
     await expect(page.getByRole('alert')).toContainText('here already')
     await page.getByRole('button', { name: 'Bring it in as a copy' }).click()
     await expect(page.getByRole('heading', { name: 'Holm Point (copy)' })).toBeVisible()
-    await expect(page.getByText('saved by Isla Brand')).toBeVisible()
+    await expect(page.getByText('saved by Isla Brandt')).toBeVisible()
     const [before, after] = [JSON.parse((await house.api('/sites/holm-point/job')).body), JSON.parse((await other.api('/sites/holm-point-2/job')).body)]
     expect({ ...after, site: before.site }).toEqual(before)
     expect(after.walls[0]).toMatchObject({ constructor: 'Bygg AS', toString: { by: 'hand' } })
@@ -73,7 +73,7 @@ test('what is no archive is refused in words, and leaves nothing behind', async 
 
 test('a backup is made while people write, is whole, and is put back as it was', async ({ house }) => {
   const photo = await addPhoto(house, '#306080')
-  await save(house, 'Isla Brand', (wall) => { Object.assign((wall.evidence as object[])[0]!, { photo }) })
+  await save(house, 'Isla Brandt', (wall) => { Object.assign((wall.evidence as object[])[0]!, { photo }) })
   let under = true
   const writing = (async () => {
     for (let n = 0; under; n++) {

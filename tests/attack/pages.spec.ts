@@ -29,7 +29,7 @@ test('another page’s writes are refused, and leave nothing', async ({ house })
   expect((await ask(house, '/api/sites', 'GET', { host: 'rebound.example' })).status).toBe(421)
   expect((await ask(house, '/api/sites/holm-point/photos', 'POST', { 'content-type': 'image/png' }, 'x')).status).toBe(415)
   expect(JSON.parse((await house.api('/sites')).body).map(({ name }: { name: string }) => name)).not.toContain('From elsewhere')
-  const own = await ask(house, '/api/sites', 'POST', { 'origin': house.address, 'host': `localhost:${house.port}`, 'sec-fetch-site': 'same-origin' }, SITE)
+  const own = await ask(house, '/api/sites', 'POST', { 'origin': house.address, 'host': `localhost:${house.port}`, 'sec-fetch-site': 'same-origin', 'cookie': house.cookie }, SITE)
   expect(own.status).toBe(201)
 })
 

@@ -3,7 +3,7 @@ import { once } from 'node:events'
 import { existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, freePort, test } from './house'
+import { cookieAt, expect, freePort, test } from './house'
 
 /** Runs the demo's own command until it has printed its address; gives back how to stop it. */
 async function demo(port: number, data: string) {
@@ -25,18 +25,19 @@ test('the demo starts, stops clean, and starts again with what was kept', async 
   const data = mkdtempSync(join(tmpdir(), 'wide-trellis-demo-'))
   const port = await freePort()
   const address = `http://localhost:${port}/api/sites`
+  const signedIn = async () => ({ cookie: await cookieAt(`http://localhost:${port}`, 'Isla Brandt') })
 
   const first = await demo(port, data)
-  const sites = await (await fetch(address)).json() as { name: string }[]
+  const sites = await (await fetch(address, { headers: await signedIn() })).json() as { name: string }[]
   expect(sites.map(({ name }) => name)).toEqual(['Holm Point', 'Ravel Sands', 'Stennick'])
-  await fetch(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'Brough Ness', units: 'imperial', by: 'Isla' }) })
+  await fetch(address, { method: 'POST', headers: { 'content-type': 'application/json', ...await signedIn() }, body: JSON.stringify({ name: 'Brough Ness', units: 'imperial' }) })
   expect(await first.stop('SIGTERM')).toBe(0)
   expect(existsSync(join(data, 'wide-trellis.db'))).toBe(true)
   expect(existsSync(join(data, 'wide-trellis.db-wal'))).toBe(false)
   await expect(fetch(address)).rejects.toThrow()
 
   const second = await demo(port, data)
-  const again = await (await fetch(address)).json() as { name: string }[]
+  const again = await (await fetch(address, { headers: await signedIn() })).json() as { name: string }[]
   expect(again.map(({ name }) => name)).toEqual(['Brough Ness', 'Holm Point', 'Ravel Sands', 'Stennick'])
   expect(await second.stop('SIGINT')).toBe(0)
   rmSync(data, { recursive: true })

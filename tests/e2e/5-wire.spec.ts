@@ -69,13 +69,7 @@ test('a pull-out wall is wired from an outlet below, blocking is met on the way,
   await expect(page.getByTestId('works')).toContainText('1 opening,')
   await page.getByRole('tab', { name: 'Legs' }).click()
 
-  // Without a name nothing is recorded, and what was typed stays.
   await page.getByRole('button', { name: 'It stopped' }).click()
-  await fill(page, 'It stopped at, above the floor', '2600')
-  await expect(card).toContainText('Write your name first')
-  await expect(page.getByLabel('It stopped at, above the floor')).toHaveValue('2600')
-  await card.getByLabel('Your name').fill('Isla Brand')
-  await card.getByLabel('Your name').press('Tab')
   await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
   await fill(page, 'It stopped at, above the floor', '4000')
@@ -98,7 +92,6 @@ test('a pull-out wall is wired from an outlet below, blocking is met on the way,
 
 test('at the wall a route is followed leg by leg, and where it stopped is told by a thumb on the drawing', async ({ page, house }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.addInitScript(() => localStorage.setItem('wide-trellis:name', 'Isla Brand'))
   await page.goto(`${HALL}/wire`)
   await page.getByRole('tab', { name: 'Routes' }).click()
   await page.getByLabel('Route', { exact: true }).selectOption('to-b33')
@@ -207,7 +200,7 @@ test('the schedule, the labels and the electrician’s sheet are saved, opened a
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: title, exact: true }).click()])
     expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-${file}`)
   }
-  const file = async (as: string) => new Uint8Array(await (await fetch(`${house.address}/api${HALL}/wiring?as=${as}&paper=a4`)).arrayBuffer())
+  const file = async (as: string) => new Uint8Array(await house.file(`${HALL}/wiring?as=${as}&paper=a4`))
   const sheet = (await pdfText(await file('electrician'))).flat()
   for (const text of ['Outlet below, circuit 7', '16 A', '1485 W', '6.46 A', '48 %', 'b22', '2327', 'Licence', 'Signature']) expect(sheet.join('|')).toContain(text)
   const labels = (await pdfText(await file('labels'))).flat()

@@ -18,10 +18,6 @@ test('one hole at a time at the wall, with what the drill met, kept for good', a
     expect([x >= 0, x + width <= 390, y + height <= 844]).toEqual([true, true, true])
   }
 
-  // The log keeps who made a hole: no name, no record.
-  await page.getByRole('button', { name: 'Hit' }).tap()
-  await expect(page.getByRole('alert')).toContainText('Write your name first')
-  await page.getByLabel('Your name').last().fill('Isla Brand')
   await page.getByRole('button', { name: 'Hit' }).tap()
   await expect(page.getByTestId('hole-name')).toHaveText('R1 C1 top 2')
   await page.getByLabel('Note').fill('void behind the board')
@@ -41,7 +37,7 @@ test('one hole at a time at the wall, with what the drill met, kept for good', a
   await expect(page.getByTestId('hole-record')).toContainText('Hit')
 
   const { job } = await house.wall()
-  const mine = job.log.filter(({ by }: { by: string }) => by === 'Isla Brand')
+  const mine = job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole')
   expect(mine).toMatchObject([
     { kind: 'hole', wall: 'ticket-hall', hole: 'departures-r1c1-top-1', result: 'hit' },
     { hole: 'departures-r1c1-top-2', result: 'miss', note: 'void behind the board' },
@@ -59,7 +55,6 @@ test('one hole at a time at the wall, with what the drill met, kept for good', a
 
 test('a hole that differs is answered without a connection: what moves is drawn over what was, and made holes stay', async ({ page, house }) => {
   await page.setViewportSize({ width: 1280, height: 800 })
-  await page.addInitScript(() => localStorage.setItem('wide-trellis:name', 'Odd Varga'))
   await page.goto('/sites/ravel-sands/walls/arrivals/hang')
   await expect(page.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
   await page.getByRole('button', { name: 'Hit' }).click()
@@ -113,7 +108,7 @@ test('a hole that is made stays where it is when its array is moved; what cannot
 })
 
 test('the work is prepared and done step by step; what is missing is told to the planner', async ({ page, house }) => {
-  await page.addInitScript(() => localStorage.setItem('wide-trellis:name', 'Odd Varga'))
+  await house.signIn(page.context(), 'Odd Varga')
   await page.goto(`${HALL}/hang`)
   await page.getByRole('tab', { name: 'Prepare' }).tap()
   const kit = page.locator('[data-kit="kit:people"]')
@@ -147,7 +142,7 @@ test('the work is prepared and done step by step; what is missing is told to the
 })
 
 test('a second result for a hole is a correction, and named as one', async ({ page, house }) => {
-  await page.addInitScript(() => localStorage.setItem('wide-trellis:name', 'Odd Varga'))
+  await house.signIn(page.context(), 'Odd Varga')
   await page.goto(`${HALL}/hang`)
   await expect(page.getByTestId('hole-tape')).toHaveText('169 cm+ 2 mm')
   await page.getByRole('button', { name: 'Hit' }).tap()

@@ -39,7 +39,6 @@ test('an edit and a hole made without a connection are kept and sent when it is 
   const state = page.getByTestId('save-state')
   await expect(state).toHaveAttribute('data-state', 'offline')
   await expect(state).toContainText('Not saved: no connection')
-  await page.getByLabel('Your name').first().fill('Isla Brand')
   await page.getByRole('link', { name: /^Hang/ }).click()
   await page.getByRole('button', { name: 'Hit' }).click()
   await expect(page.locator('[data-hole=departures-r1c1-top-1]')).toHaveAttribute('data-state', 'hit')
@@ -49,7 +48,7 @@ test('an edit and a hole made without a connection are kept and sent when it is 
   await expect(state).toHaveAttribute('data-state', 'saved', { timeout: 20_000 })
   const { job } = await house.wall()
   expect(job.walls[0].arrays[0]).toMatchObject({ gap: { x: 0.8 }, at: { y: { value: 910 } } })
-  expect(job.log.filter(({ by }: { by: string }) => by === 'Isla Brand')).toMatchObject([{ hole: 'departures-r1c1-top-1', result: 'hit' }])
+  expect(job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole')).toMatchObject([{ hole: 'departures-r1c1-top-1', result: 'hit' }])
 })
 
 test('what was not sent when the browser closed is there when it opens again', async ({ page, house, context }) => {
@@ -67,7 +66,7 @@ test('what was not sent when the browser closed is there when it opens again', a
 })
 
 test('two people who work on different alternatives of a wall do not mix them', async ({ browser, house }) => {
-  const [isla, odd] = [await otherPerson(browser, house, 'Isla'), await otherPerson(browser, house, 'Odd')]
+  const [isla, odd] = [await otherPerson(browser, house, 'Isla Brandt'), await otherPerson(browser, house, 'Ranveig Holt')]
   const all = async (page: Page) => page.getByRole('tab', { name: 'All', exact: true }).click()
   await isla.goto(`${HALL}/arrange`)
   await all(isla)
@@ -88,8 +87,8 @@ test('two people who work on different alternatives of a wall do not mix them', 
 })
 
 test('the second of two people to save is told, sees the other’s state, and loses nothing', async ({ browser, house }) => {
-  const isla = await otherPerson(browser, house, 'Isla')
-  const odd = await otherPerson(browser, house, 'Odd')
+  const isla = await otherPerson(browser, house, 'Isla Brandt')
+  const odd = await otherPerson(browser, house, 'Ranveig Holt')
   for (const page of [isla, odd]) await page.goto(`${HALL}/arrange`)
   await expect(odd.getByLabel('Columns')).toHaveValue('3')
   // While he has no signal nothing that she does comes to him.
@@ -101,7 +100,7 @@ test('the second of two people to save is told, sees the other’s state, and lo
   await expect(odd.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
   await odd.context().setOffline(false)
   const told = odd.getByTestId('conflict')
-  await expect(told).toContainText('Isla saved this wall')
+  await expect(told).toContainText('Isla Brandt saved this wall')
   await expect(told).toContainText('They changed 1 place, you changed')
   // Drawn first: the other's state, with its three columns at its height.
   await expect(odd.locator('[data-screen=departures-r1c3]')).toBeVisible()

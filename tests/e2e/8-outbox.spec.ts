@@ -26,7 +26,6 @@ test('two walls are worked on in one outage: each opens from this device, and bo
 
 test('an entry that is refused among good ones is set aside with the reason, and keeps nothing else back', async ({ page, house }) => {
   await page.goto(`${HALL}/hang`)
-  await page.getByLabel('Your name').first().fill('Isla Brand')
   await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
   for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'Hit' }).click()
@@ -40,12 +39,12 @@ test('an entry that is refused among good ones is set aside with the reason, and
   await house.start()
   await expect(page.getByTestId('set-aside')).toContainText('1 refused', { timeout: 20_000 })
   await saved(page)
-  const recorded = async () => (await house.wall()).job.log.filter(({ by }: { by: string }) => by === 'Isla Brand').map(({ hole }: { hole: string }) => hole)
+  const recorded = async () => (await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole').map(({ hole }: { hole: string }) => hole)
   expect(await recorded()).toEqual(['departures-r1c1-top-1', 'departures-r1c2-top-1'])
   await fill(page, 'Note', '')
   await page.getByTestId('set-aside').click()
   await expect(page.getByTestId('refused-entry')).toContainText('departures-r1c1-top-2')
-  await expect(page.getByTestId('refused-entry')).toContainText('hole departures-r1c1-top-2, ticket-hall, Isla Brand')
+  await expect(page.getByTestId('refused-entry')).toContainText('hole departures-r1c1-top-2, ticket-hall, Isla Brandt')
   await expect(page.getByTestId('refused-entry')).toContainText('x is missing.')
   await page.unroute('**/log')
   await page.getByRole('button', { name: 'Send again' }).click()
@@ -54,7 +53,7 @@ test('an entry that is refused among good ones is set aside with the reason, and
 })
 
 test('two versions of a wall do not stop what the drill met from being recorded', async ({ browser, house }) => {
-  const [isla, odd] = [await otherPerson(browser, house, 'Isla'), await otherPerson(browser, house, 'Odd')]
+  const [isla, odd] = [await otherPerson(browser, house, 'Isla Brandt'), await otherPerson(browser, house, 'Ranveig Holt')]
   for (const page of [isla, odd]) {
     await page.goto(`${HALL}/arrange`)
     await expect(page.getByLabel('Columns')).toHaveValue('3')
@@ -68,7 +67,7 @@ test('two versions of a wall do not stop what the drill met from being recorded'
   await expect(odd.getByTestId('conflict')).toBeVisible()
   await odd.getByRole('link', { name: /^Hang/ }).click()
   await odd.getByRole('button', { name: 'Hit' }).click()
-  await expect.poll(async () => (await house.wall()).job.log.filter(({ by }: { by: string }) => by === 'Odd').length).toBe(1)
+  await expect.poll(async () => (await house.wall()).job.log.filter(({ by }: { by: string }) => by === 'Ranveig Holt').length).toBe(1)
   await expect(odd.getByTestId('conflict')).toBeVisible()
 })
 

@@ -4,12 +4,11 @@ import { expect, fill, HALL, saved, test, type House } from './house'
 
 /** One dot, as PNG. */
 const PICTURE = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
-const person = (name: string) => ({ storageState: { cookies: [], origins: [] }, name })
 
 /** A browser of its own, in somebody's name. */
 async function device(page: Page, house: House, name: string): Promise<{ context: BrowserContext, page: Page }> {
-  const context = await page.context().browser()!.newContext({ baseURL: house.address, viewport: { width: 1280, height: 800 }, ...person(name) })
-  await context.addInitScript(name => localStorage.setItem('wide-trellis:name', name), name)
+  const context = await page.context().browser()!.newContext({ baseURL: house.address, viewport: { width: 1280, height: 800 } })
+  await house.signIn(context, name)
   return { context, page: await context.newPage() }
 }
 

@@ -4,12 +4,14 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test as base, type Browser, type Page } from '@playwright/test'
+import { expect, test as base, type Browser, type BrowserContext, type Page } from '@playwright/test'
 import { startServer, untilAnswering } from '../../scripts/house.mjs'
 
 /** A server of the built application with a folder of its own, which can be stopped and started again. */
 export class House {
   private server: ChildProcess | undefined
+  /** The session of whoever `api` asks as. */
+  cookie = ''
 
   private constructor(readonly port: number, readonly data: string) {}
 
@@ -26,6 +28,16 @@ export class House {
   async start() {
     this.server = startServer({ PORT: String(this.port), WT_DATA: this.data, WT_DEMO: '1' }, 'pipe')
     await untilAnswering(this.server, this.address)
+    this.cookie ||= await this.cookieOf('Isla Brandt')
+  }
+
+  /** A session of one of the demo's people, as a cookie. */
+  cookieOf = (person: string) => cookieAt(this.address, person)
+
+  /** Signs one of the demo's people in in a browser. */
+  async signIn(context: BrowserContext, person = 'Isla Brandt') {
+    const [name, value] = (await this.cookieOf(person)).split('=') as [string, string]
+    await context.addCookies([{ name, value, url: this.address }])
   }
 
   stop = () => this.end('SIGTERM')
@@ -45,14 +57,25 @@ export class House {
   }
 
   async api(path: string, init?: RequestInit) {
-    const response = await fetch(`${this.address}/api${path}`, { ...init, headers: { ...init?.body !== undefined && { 'content-type': 'application/json' }, ...init?.headers as Record<string, string> } })
+    const response = await fetch(`${this.address}/api${path}`, { ...init, headers: { cookie: this.cookie, ...init?.body !== undefined && { 'content-type': 'application/json' }, ...init?.headers as Record<string, string> } })
     return { status: response.status, headers: response.headers, body: await response.text() }
+  }
+
+  /** A file of the server's. */
+  async file(path: string): Promise<Buffer> {
+    return Buffer.from(await (await fetch(`${this.address}/api${path}`, { headers: { cookie: this.cookie } })).arrayBuffer())
   }
 
   /** A wall as the server keeps it. */
   async wall(site = 'holm-point', wall = 'ticket-hall') {
     return JSON.parse((await this.api(`/sites/${site}/walls/${wall}`)).body)
   }
+}
+
+/** A session of one of the demo's people, at whatever server, as a cookie. */
+export async function cookieAt(address: string, person: string): Promise<string> {
+  const answer = await fetch(`${address}/api/session/demo`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ person }) })
+  return answer.headers.getSetCookie().map(cookie => cookie.split(';')[0]!).find(cookie => cookie.startsWith('wide-trellis='))!
 }
 
 export function freePort(): Promise<number> {
@@ -86,9 +109,9 @@ export async function beginWall(page: Page, name: string, width: string, height:
 }
 
 /** Another person at another machine: a browser of their own. */
-export async function otherPerson(browser: Browser, house: House, name: string): Promise<Page> {
+export async function otherPerson(browser: Browser, house: House, person: string): Promise<Page> {
   const context = await browser.newContext({ baseURL: house.address })
-  await context.addInitScript(name => localStorage.setItem('wide-trellis:name', name), name)
+  await house.signIn(context, person)
   return context.newPage()
 }
 
@@ -100,6 +123,10 @@ export const test = base.extend<{ house: House }>({
     await house.close()
   },
   baseURL: async ({ house }, use) => use(house.address),
+  context: async ({ context, house }, use) => {
+    await house.signIn(context)
+    await use(context)
+  },
   page: async ({ page }, use) => {
     const faults: string[] = []
     page.on('pageerror', error => faults.push(error.message))

@@ -39,22 +39,21 @@ function takeCure({ cure }: Finding) {
   store.edit(`Shift plate R${row} C${column}`, wall => setPlate(wall, array, row, column, { lateralShift }))
 }
 
-const { name } = usePreferences()
 /** The stop that is being taken on, by its key, and what is said for it. */
 const taking = ref('')
 const reason = ref('')
 const fault = ref('')
 function takeOn(stops: Finding[]) {
-  const [by, because] = [name.value.trim(), reason.value.trim()]
-  if (!by || !because) return void (fault.value = by ? 'Say why: it is kept and printed.' : 'Say who you are: the name is kept and printed.')
+  const because = reason.value.trim()
+  if (!because) return void (fault.value = 'Say why: it is kept and printed with your name.')
   for (const { code, subject, message } of stops) {
-    const faults = store.record(by, { kind: 'override', code, subject: subject.id, reason: because, figures: figuresOf(message) })
-    if (faults.length > 0) return void (fault.value = faults.map(({ path, message }) => `${path === '$.by' ? 'A name' : 'What is recorded'} ${message}.`).join(' '))
+    const faults = store.record({ kind: 'override', code, subject: subject.id, reason: because, figures: figuresOf(message) })
+    if (faults.length > 0) return void (fault.value = faults.map(({ message }) => `What is recorded ${message}.`).join(' '))
   }
   taking.value = reason.value = fault.value = ''
 }
 function endOverride(findings: Finding[]) {
-  for (const { code, subject } of findings) store.record(name.value.trim() || 'Somebody', { kind: 'override-ended', code, subject: subject.id })
+  for (const { code, subject } of findings) store.record({ kind: 'override-ended', code, subject: subject.id })
 }
 </script>
 
@@ -80,7 +79,6 @@ function endOverride(findings: Finding[]) {
         A stop overridden by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
       </p>
       <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(all)">
-        <label class="block">Your name<input v-model="name" class="field-input" autocomplete="name" maxlength="200"></label>
         <label class="block">Why it may be built all the same<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
         <p v-if="fault" class="field-fault" role="alert">
           {{ fault }}
@@ -95,16 +93,16 @@ function endOverride(findings: Finding[]) {
         </div>
       </form>
       <div v-else class="mt-2 flex flex-wrap gap-2 pl-6">
-        <button v-if="finding.cure" type="button" class="press press-first !px-2 whitespace-nowrap" @click="takeCure(finding)">
+        <button v-if="finding.cure && store.rights('wall.design')" type="button" class="press press-first !px-2 whitespace-nowrap" @click="takeCure(finding)">
           Take the shift
         </button>
         <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))">
           Show the plate
         </button>
-        <button v-if="finding.severity === 'stop' && finding.code !== ANSWERED" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
+        <button v-if="finding.severity === 'stop' && finding.code !== ANSWERED && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
           Override…
         </button>
-        <button v-if="finding.overridden" type="button" class="press !px-2 whitespace-nowrap" @click="endOverride(all)">
+        <button v-if="finding.overridden && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="endOverride(all)">
           End the override
         </button>
       </div>

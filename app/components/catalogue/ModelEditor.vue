@@ -20,6 +20,7 @@ const { kind, model, draft, usedBy = [], held = false, fresh = false } = defineP
 }>()
 const emit = defineEmits<{ change: [model: Model], save: [model: Model], duplicate: [model: Model], leave: [] }>()
 const { system } = useUnits()
+const session = useSessionStore()
 const asDisplay = computed(() => draft as Display)
 const asMount = computed(() => draft as Mount)
 const asBox = computed(() => draft as BoxModel)
@@ -98,7 +99,10 @@ function splitBezels() {
         {{ fault.path }} {{ fault.message }}
       </p>
     </div>
-    <div class="mt-3 flex flex-wrap items-center gap-2">
+    <p v-if="!session.may('firm.catalogue')" class="mt-3 text-sm text-ink-soft">
+      You read the catalogue; a planner changes it.
+    </p>
+    <div v-else class="mt-3 flex flex-wrap items-center gap-2">
       <button type="button" class="press press-first" :disabled="!changed || faults.length > 0 || unread.size > 0" @click="emit('save', draft)">
         <Save class="size-4" aria-hidden="true" /> {{ fresh ? 'Keep it' : held && changed ? 'Keep as a revision' : 'Keep the figures' }}
       </button>

@@ -4,7 +4,6 @@ import type { ModelKind } from '~~/core/catalogue'
 /** How many of a model are in store and van, and entering what came or went; the ledger is only added to. */
 const { kind, id, count } = defineProps<{ kind: ModelKind, id: string, count: number | undefined }>()
 const emit = defineEmits<{ moved: [] }>()
-const { name } = usePreferences()
 const change = ref('')
 const note = ref('')
 const fault = ref('')
@@ -12,7 +11,7 @@ async function enter() {
   const typed = change.value.trim().replace('−', '-')
   if (!/^[+-]?\d{1,6}$/.test(typed)) return void (fault.value = 'Type a whole number: 200 that came, or -12 that went.')
   try {
-    await api(`/catalogue/${kind}/stock`, { method: 'POST', body: { model: id, change: Number(typed), by: name.value, ...note.value.trim() && { note: note.value.trim() } } })
+    await api(`/catalogue/${kind}/stock`, { method: 'POST', body: { model: id, change: Number(typed), ...note.value.trim() && { note: note.value.trim() } } })
     change.value = note.value = fault.value = ''
     emit('moved')
   }

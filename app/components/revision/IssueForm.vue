@@ -1,17 +1,16 @@
 <script setup lang="ts">
-/** Who issues the next revision, and what is to be said of it. */
+/** Issues the next revision, with what is to be said of it. */
 const { verb = 'Issue' } = defineProps<{ verb?: string }>()
 const emit = defineEmits<{ issued: [revision: string] }>()
+const store = useWallStore()
 const { next, ready, issue } = useIssuing()
-const { name, nameId, fault, signed } = useSigner('Write your name: it stands on every sheet.')
+const fault = ref('')
 const note = ref('')
 const noteId = useId()
-const WHOSE: Record<string, string> = { '$.by': 'A name ', '$.note': 'A note ' }
+const WHOSE: Record<string, string> = { '$.note': 'A note ' }
 function go() {
-  const by = signed()
-  if (!by) return
   const revision = next.value
-  const faults = issue(by, note.value)
+  const faults = issue(note.value)
   fault.value = faults.map(({ path, message }) => `${WHOSE[path] ?? ''}${message}`).join(' ')
   if (faults.length > 0) return
   note.value = ''
@@ -20,15 +19,13 @@ function go() {
 </script>
 
 <template>
-  <form class="space-y-2" data-testid="issue-form" @submit.prevent="go">
-    <div class="grid grid-cols-2 gap-2">
-      <FieldFrame :id="nameId" label="Issued by">
-        <input :id="nameId" v-model="name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="fault !== ''" @input="fault = ''">
-      </FieldFrame>
-      <FieldFrame :id="noteId" label="Note">
-        <input :id="noteId" v-model="note" class="field-input" autocomplete="off" maxlength="2000">
-      </FieldFrame>
-    </div>
+  <p v-if="!store.rights('wall.issue')" class="text-sm text-ink-soft">
+    A lead or planner issues.
+  </p>
+  <form v-else class="space-y-2" data-testid="issue-form" @submit.prevent="go">
+    <FieldFrame :id="noteId" label="Note">
+      <input :id="noteId" v-model="note" class="field-input" autocomplete="off" maxlength="2000">
+    </FieldFrame>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>

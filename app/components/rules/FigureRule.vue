@@ -3,7 +3,7 @@ import { chosenFigure, effectiveRules, levelOfRule, type RuleFigure, type RuleLe
 import { formatLength, parseLength, type UnitSystem } from '~~/core/units'
 
 /** A house rule that is a length: what holds here, who chose it, and to choose it for this level. */
-const { figure, levels, level, units } = defineProps<{ figure: RuleFigure, levels: RuleLevels, level: RuleLevel, units: UnitSystem }>()
+const { figure, levels, level, units, fixed = false } = defineProps<{ figure: RuleFigure, levels: RuleLevels, level: RuleLevel, units: UnitSystem, fixed?: boolean }>()
 const emit = defineEmits<{ choose: [mm: number | undefined] }>()
 const shown = computed(() => formatLength(chosenFigure(figure.key, effectiveRules(levels), units), units, { decimals: 1, denominator: 32 }))
 const typed = ref<string>()
@@ -21,12 +21,12 @@ function choose() {
 <template>
   <div class="max-w-sm border-t border-hair pt-4" :data-rule="figure.key">
     <FieldFrame :id="figure.key" v-slot="{ describedby }" :label="`${figure.title}${units === 'metric' ? ', mm' : ''}`" :fault="fault" :hint="figure.why">
-      <input :id="figure.key" class="field-input text-right" :value="typed ?? shown" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" @input="typed = ($event.target as HTMLInputElement).value" @change="choose">
+      <input :id="figure.key" class="field-input text-right" :readonly="fixed" :value="typed ?? shown" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" @input="typed = ($event.target as HTMLInputElement).value" @change="choose">
     </FieldFrame>
     <p class="mt-1 text-sm text-ink-soft">
       {{ CHOSEN_BY[levelOfRule(figure.key, levels) ?? 'default'] }}
     </p>
-    <button v-if="levelOfRule(figure.key, levels) === level" type="button" class="press mt-2" @click="emit('choose', undefined)">
+    <button v-if="levelOfRule(figure.key, levels) === level && !fixed" type="button" class="press mt-2" @click="emit('choose', undefined)">
       {{ AS_ABOVE[level] }}
     </button>
   </div>

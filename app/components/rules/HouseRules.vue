@@ -4,7 +4,14 @@ import { HOUSE_RULES, RULE_FIGURES, valueOfSchool, type RuleLevel, type RuleLeve
 import type { UnitSystem } from '~~/core/units'
 
 /** Every house rule, as it holds at one level: firm, site or wall; with who chose it, and to choose for this level. */
-const { levels, level, units, says } = defineProps<{ levels: RuleLevels, level: RuleLevel, units: UnitSystem, says: string }>()
+const { levels, level, units, says, fixed = false } = defineProps<{
+  levels: RuleLevels
+  level: RuleLevel
+  units: UnitSystem
+  says: string
+  /** Whether whoever reads them may not choose. */
+  fixed?: boolean
+}>()
 const emit = defineEmits<{ choose: [rules: Rules] }>()
 /** The rules of this level with a change; what is undefined in it is no longer chosen here. */
 function choose(change: Partial<Rules>) {
@@ -22,10 +29,10 @@ function choose(change: Partial<Rules>) {
         Good installers disagree here, each with reason. The firm chooses for all its sites, a site for its walls, a wall for itself; plans follow, and sheets print what was chosen.
       </p>
       <p class="mt-2 min-h-5 text-sm" role="status">
-        {{ says }}
+        {{ says || (fixed ? 'You read these; a planner or lead changes them.' : '') }}
       </p>
     </header>
-    <RuleChoice v-for="rule in HOUSE_RULES" :key="rule.key" :rule="rule" :levels="levels" :level="level" @choose="value => choose({ [rule.key]: value === undefined ? undefined : valueOfSchool(value) })" />
-    <FigureRule v-for="figure in RULE_FIGURES" :key="figure.key" :figure="figure" :levels="levels" :level="level" :units="units" @choose="mm => choose({ [figure.key]: mm })" />
+    <RuleChoice v-for="rule in HOUSE_RULES" :key="rule.key" :rule="rule" :levels="levels" :level="level" :fixed="fixed" @choose="value => choose({ [rule.key]: value === undefined ? undefined : valueOfSchool(value) })" />
+    <FigureRule v-for="figure in RULE_FIGURES" :key="figure.key" :figure="figure" :levels="levels" :level="level" :units="units" :fixed="fixed" @choose="mm => choose({ [figure.key]: mm })" />
   </div>
 </template>

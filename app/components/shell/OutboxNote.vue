@@ -15,5 +15,8 @@ const STORE = { full: 'This device’s storage is full', denied: 'This browser l
   <span v-if="waiting.count > 0 && (state.offline || state.trouble)" class="flex items-center gap-1 text-xs" role="status" data-testid="unsent" :title="`Kept on this device, sent when the server ${state.trouble ? 'can take it' : 'is back'}`">
     <CloudUpload class="size-4" aria-hidden="true" /> {{ waiting.count }} to send
   </span>
+  <p v-if="state.setAside?.length" class="max-w-md rounded bg-caution-wash px-2 py-1 text-xs text-ink" role="status" data-testid="waits-for-planner" :title="state.setAside.join('. ')">
+    {{ state.setAside.length === 1 ? 'An entry was' : `${state.setAside.length} entries were` }} sent and wait{{ state.setAside.length === 1 ? 's' : '' }} for a planner
+  </p>
   <LazyRefusedList v-if="refused > 0" />
 </template>

@@ -4,6 +4,7 @@ import type { SiteState } from '~~/server/repositories/sites'
 
 /** People to call of a site: who stands before an open wall years later needs them. */
 const { site } = defineProps<{ site: string }>()
+const session = useSessionStore()
 const state = ref<SiteState>()
 const fault = ref('')
 const form = reactive({ name: '', for: '', phone: '' })
@@ -37,12 +38,12 @@ async function add() {
     <ul class="divide-y divide-hair text-sm">
       <li v-for="(contact, n) in contacts" :key="n" class="flex items-center gap-2 py-1">
         <span class="flex-1">{{ contact.name }}<span class="block text-xs text-ink-soft">{{ [contact.for, contact.phone].filter(Boolean).join(', ') }}</span></span>
-        <button type="button" class="press !px-2" :aria-label="`Take ${contact.name} away`" @click="save(contacts.filter((_, k) => k !== n))">
+        <button v-if="session.may('site.settings', site)" type="button" class="press !px-2" :aria-label="`Take ${contact.name} away`" @click="save(contacts.filter((_, k) => k !== n))">
           Take away
         </button>
       </li>
     </ul>
-    <details>
+    <details v-if="session.may('site.settings', site)">
       <summary class="cursor-pointer text-sm">
         Add somebody
       </summary>

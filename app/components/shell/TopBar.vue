@@ -3,8 +3,7 @@ import { Moon, Sun } from 'lucide-vue-next'
 
 /** Where one is, in whose name, and in which light. */
 const { crumbs } = defineProps<{ crumbs: { title: string, to?: string }[] }>()
-const { name, theme } = usePreferences()
-const id = useId()
+const { theme } = usePreferences()
 </script>
 
 <template>
@@ -22,10 +21,9 @@ const id = useId()
     <slot />
     <NewVersion />
     <OutboxNote />
-    <label :for="id" class="hidden text-xs text-on-bar-soft md:block">Your name</label>
-    <input :id="id" v-model="name" class="hidden h-8 w-36 rounded border border-on-bar-soft bg-transparent px-2 text-sm md:block" autocomplete="name" maxlength="200">
     <button type="button" class="grid size-[var(--target)] place-items-center rounded border border-on-bar-soft" :aria-label="theme === 'desk' ? 'Change to the light for the wall' : 'Change to the light for the desk'" @click="theme = theme === 'desk' ? 'site' : 'desk'">
       <component :is="theme === 'desk' ? Sun : Moon" class="size-4" aria-hidden="true" />
     </button>
+    <AccountMenu />
   </header>
 </template>

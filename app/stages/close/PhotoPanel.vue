@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** Photographs of the wall, two of them side by side where that tells something. */
-const { signed } = defineProps<{ signed: () => string | undefined }>()
 const store = useWallStore()
 const { record, screens } = useClose()
 const note = ref('')
@@ -10,9 +9,7 @@ const chosen = ref<string[]>([])
 const photos = computed(() => record.value?.photos ?? [])
 const labelOf = (id: string | undefined) => screens.value.find(screen => screen.id === id)?.label ?? ''
 function taken(photo: string) {
-  const by = signed()
-  if (!by) return
-  fault.value = store.record(by, { kind: 'photo', photo, ...about.value && { screen: about.value }, ...note.value.trim() && { note: note.value.trim() } }).map(({ message }) => message).join(' ')
+  fault.value = store.record({ kind: 'photo', photo, ...about.value && { screen: about.value }, ...note.value.trim() && { note: note.value.trim() } }).map(({ message }) => message).join(' ')
   if (!fault.value) note.value = ''
 }
 const toggle = (id: string) => { chosen.value = chosen.value.includes(id) ? chosen.value.filter(each => each !== id) : [...chosen.value, id].slice(-2) }

@@ -2,7 +2,6 @@
 import { stillOpen } from '~~/core/close'
 
 /** What is still to be done, by whom and by when. */
-const { signed } = defineProps<{ signed: () => string | undefined }>()
 const store = useWallStore()
 const { record } = useClose()
 const form = reactive({ what: '', owner: '', due: '' })
@@ -16,14 +15,11 @@ function add() {
   faults.owner = form.owner.trim() ? '' : 'Say who does it.'
   faults.due = form.due ? '' : 'Say by when.'
   if (faults.what || faults.owner || faults.due) return
-  const by = signed()
-  if (!by) return
-  fault.value = store.record(by, { kind: 'point', what: form.what.trim(), owner: form.owner.trim(), due: form.due }).map(({ message }) => message).join(' ')
+  fault.value = store.record({ kind: 'point', what: form.what.trim(), owner: form.owner.trim(), due: form.due }).map(({ message }) => message).join(' ')
   if (!fault.value) Object.assign(form, { what: '', owner: '', due: '' })
 }
 function end(point: string) {
-  const by = signed()
-  if (by) fault.value = store.record(by, { kind: 'point-done', point }).map(({ message }) => message).join(' ')
+  fault.value = store.record({ kind: 'point-done', point }).map(({ message }) => message).join(' ')
 }
 </script>
 

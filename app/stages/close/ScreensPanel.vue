@@ -7,7 +7,7 @@ const SerialScanner = defineAsyncComponent(() => import('./SerialScanner.vue'))
 const store = useWallStore()
 const { screens, record } = useClose()
 const { select, selectedOf } = useSelection()
-const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who looked.')
+const fault = ref('')
 const typed = ref<Record<string, string>>({})
 const scanning = ref('')
 const faults = ref<Record<string, string>>({})
@@ -21,27 +21,24 @@ function keep(screen: string, text: string) {
   typed.value[screen] = serial
   const other = [...record.value?.serials ?? []].find(([id, entry]) => id !== screen && entry.serial.toUpperCase() === serial.toUpperCase())
   if (other) return void (faults.value[screen] = `${serial} stands at ${labelOf(other[0])} already: read both labels again.`)
-  const by = signed()
-  if (!by) return
-  const found = store.record(by, { kind: 'serial', screen, serial })
+  const found = store.record({ kind: 'serial', screen, serial })
   faults.value[screen] = found.map(({ message }) => message).join(' ')
   if (found.length === 0) typed.value = Object.fromEntries(Object.entries(typed.value).filter(([id]) => id !== screen))
 }
 function setLock(screen: string) {
-  const by = signed()
-  if (!by) return
   const unlocked = record.value!.locked.has(screen)
-  fault.value = store.record(by, { kind: 'locked', screen, ...unlocked && { unlocked } }).map(({ message }) => message).join(' ')
+  fault.value = store.record({ kind: 'locked', screen, ...unlocked && { unlocked } }).map(({ message }) => message).join(' ')
 }
 function lockAll() {
-  const by = signed()
-  if (by) for (const { id } of screens.value) if (!record.value?.locked.has(id)) store.record(by, { kind: 'locked', screen: id })
+  for (const { id } of screens.value) if (!record.value?.locked.has(id)) store.record({ kind: 'locked', screen: id })
 }
 </script>
 
 <template>
   <div class="space-y-2">
-    <NameField :id="nameId" v-model="name" v-model:fault="fault" />
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
     <ul class="divide-y divide-hair">
       <li v-for="{ id, label } in screens" :key="id" class="py-1.5" :class="{ 'bg-paper': selectedOf('screen') === id }" :data-serial="id">
         <div class="grid grid-cols-[4.5rem_1fr_3rem_3rem] items-center gap-2">

@@ -7,7 +7,7 @@ const { screens, record, handover, of } = useClose()
 const { live, built } = useWallPlan()
 const { tell } = useUnits()
 const { select, selectedOf } = useSelection()
-const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who came.')
+const fault = ref('')
 const chosen = computed(() => screens.value.find(({ id }) => id === selectedOf('screen')) ?? screens.value[0])
 const array = computed(() => of.value?.wall.arrays.find(({ id }) => id === chosen.value?.array))
 const behind = computed(() => chosen.value && live.value && of.value && behindOf(chosen.value, built.value, live.value.wiring, store.catalogue.fasteners, of.value.site))
@@ -21,16 +21,13 @@ const overdue = computed(() => handover.value?.inspection.due !== undefined && h
 const LISTS = [['holes', 'Holes and fasteners'], ['boxes', 'Boxes'], ['cables', 'Cables'], ['circuit', 'Circuit']] as const
 
 function sayVisit() {
-  const by = signed()
-  if (!by) return
-  fault.value = store.record(by, { kind: 'visit', purpose: visit.purpose, ...visit.note.trim() && { note: visit.note.trim() } }).map(({ message }) => message).join(' ')
+  fault.value = store.record({ kind: 'visit', purpose: visit.purpose, ...visit.note.trim() && { note: visit.note.trim() } }).map(({ message }) => message).join(' ')
   if (!fault.value) visit.note = ''
 }
 /** What was taken out and put in is recorded; where its model is another, the design says so too, and all is planned anew. */
 function replace() {
-  const by = signed()
   const screen = chosen.value
-  if (!by || !screen || !next.value) return
+  if (!screen || !next.value) return
   if (!serial.value.trim()) return void (fault.value = 'Write the serial number of the screen that hangs there now.')
   const { row, column } = screen
   if (next.value.id !== screen.model) {
@@ -42,7 +39,7 @@ function replace() {
     })
     if (faults.length > 0) return void (fault.value = faults.map(({ message }) => message).join(' '))
   }
-  const faults = [...store.record(by, { kind: 'replaced', screen: screen.id, model: next.value.id }), ...store.record(by, { kind: 'serial', screen: screen.id, serial: serial.value.trim() })]
+  const faults = [...store.record({ kind: 'replaced', screen: screen.id, model: next.value.id }), ...store.record({ kind: 'serial', screen: screen.id, serial: serial.value.trim() })]
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0) serial.value = model.value = ''
 }
@@ -106,7 +103,9 @@ function replace() {
         </li>
       </ol>
     </section>
-    <NameField :id="nameId" v-model="name" v-model:fault="fault" />
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
     <section aria-label="Another screen in its place" class="text-sm">
       <h2 class="font-semibold">
         Another screen in its place
@@ -156,6 +155,6 @@ function replace() {
         Keep the visit
       </button>
     </section>
-    <PhotoPanel :signed="signed" />
+    <PhotoPanel />
   </div>
 </template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** The client signs on this screen, with name and time. */
-const { signed } = defineProps<{ signed: () => string | undefined }>()
 const store = useWallStore()
 const { record } = useClose()
 const who = reactive({ name: '', role: '' })
@@ -10,9 +9,7 @@ const pad = ref(0)
 function sign() {
   if (!who.name.trim()) return void (fault.value = 'Write the name of whoever signs: a signature without a name is nobody’s.')
   if (ink.value.length === 0) return void (fault.value = 'Sign in the field.')
-  const by = signed()
-  if (!by) return
-  fault.value = store.record(by, { kind: 'signed', name: who.name.trim(), ...who.role.trim() && { role: who.role.trim() }, ink: ink.value }).map(({ message }) => message).join(' ')
+  fault.value = store.record({ kind: 'signed', name: who.name.trim(), ...who.role.trim() && { role: who.role.trim() }, ink: ink.value }).map(({ message }) => message).join(' ')
   if (fault.value) return
   Object.assign(who, { name: '', role: '' })
   ink.value = []

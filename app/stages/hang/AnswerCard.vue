@@ -7,7 +7,6 @@ const { live, steps } = useWallPlan()
 const { stops, next, ready, issue } = useIssuing()
 const { current, accept } = useRevisionAtWall()
 const store = useWallStore()
-const { name } = usePreferences()
 const { show, showFine, suffix } = useUnits()
 const labels = computed(() => new Map(steps.value.map(({ hole, label }) => [hole.id, label])))
 const held = computed(() => live.value?.arrays.flatMap(({ positions }) => positions).filter(({ plate }) => plate && !plate.held) ?? [])
@@ -27,9 +26,7 @@ const others = ref(false)
 const fault = ref('')
 function goOn() {
   if (!moves.value) return close()
-  const by = name.value.trim()
-  if (!by) return void (fault.value = 'Write your name first: what is issued says by whom.')
-  const faults = issue(by, asked.value ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${asked.value.result}` : 'after what the drill met')
+  const faults = issue(asked.value ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${asked.value.result}` : 'after what the drill met')
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length > 0) return
   const { id } = store.revisions.at(-1)!
@@ -72,17 +69,20 @@ function goOn() {
     <p v-if="moves && stops.length" class="mt-1 font-semibold text-stop" data-testid="answer-blocked">
       {{ stops.length === 1 ? 'A stop stands' : `${stops.length} stops stand` }} against that: choose another way, or stop and ask.
     </p>
+    <p v-if="moves && !store.rights('wall.issue')" class="mt-1 font-semibold" data-testid="ask-lead">
+      This is a new revision, which a lead or planner issues: stop and ask.
+    </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
     <div class="mt-1.5 flex flex-wrap gap-2">
-      <button v-if="!moves || stops.length === 0" type="button" class="press press-first !min-h-12" :disabled="moves && !ready" @click="goOn">
+      <button v-if="!moves || (stops.length === 0 && store.rights('wall.issue'))" type="button" class="press press-first !min-h-12" :disabled="moves && !ready" @click="goOn">
         {{ moves ? `Go on with this, as ${next}` : 'Go on' }}
       </button>
       <button type="button" class="press !min-h-12" :aria-expanded="others" @click="others = !others">
         Other ways
       </button>
     </div>
-    <OtherWays v-if="others || stops.length" @done="close" />
+    <OtherWays v-if="others || stops.length || (moves && !store.rights('wall.issue'))" @done="close" />
   </section>
 </template>

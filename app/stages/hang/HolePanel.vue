@@ -13,7 +13,6 @@ const { current: issued } = useRevisionAtWall()
 const store = useWallStore()
 const { plan, steps, drilled, findings } = useWallPlan()
 const { show, suffix, bit, system, precision } = useUnits()
-const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who made each hole.')
 const { open: answering, change, ask, close } = useAnswer()
 const { speaks, canSpeak, speak } = useSpeech()
 const note = ref('')
@@ -42,25 +41,21 @@ function go(by: number) {
   const next = steps.value[index.value + by]
   if (!next) return
   current.value = next.hole.id
-  note.value = fault.value = noteFault.value = picture.value = ''
+  note.value = noteFault.value = picture.value = ''
 }
 const told = (faults: Fault[], what: string) => faults.map(({ message }) => `${what} ${message}.`).join(' ')
 
 function record(result: MadeHole['result']) {
   if (!step.value) return
-  const by = signed()
-  if (!by) return
   const { id, ...planned } = step.value.hole
   // What missed is a reading of the wall, and lies where the drill went in; what hit is told where the plan has it.
   const { x, y } = result === 'hit' ? planned : turned(planned, plan.value?.marking.levelLine?.turn)
   if (result !== 'hit') ask(id, result)
   const before = done.value
-  const faults = store.record(by, { kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() }, ...picture.value && { photo: picture.value } })
+  const faults = store.record({ kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() }, ...picture.value && { photo: picture.value } })
   // A second result for one hole corrects the first, and is named as that.
-  if (before && faults.length === 0) store.record(by, { kind: 'correction', corrects: before.entry, note: `${before.result} corrected to ${result}` })
-  const isName = ({ path }: Fault) => path === '$.by'
-  fault.value = told(faults.filter(isName), 'A name')
-  noteFault.value = told(faults.filter(each => !isName(each)), 'What is recorded')
+  if (before && faults.length === 0) store.record({ kind: 'correction', corrects: before.entry, note: `${before.result} corrected to ${result}` })
+  noteFault.value = told(faults, 'What is recorded')
   if (faults.length > 0) return close()
   picture.value = ''
   if (result === 'hit') go(1)
@@ -163,12 +158,9 @@ watch(steps, (list) => {
         <p class="py-1 text-xs text-ink-soft">
           Power off and proved dead near cables. Eye protection, dust mask, sound ladder.
         </p>
-        <div class="grid grid-cols-2 gap-2">
-          <NameField :id="nameId" v-model="name" v-model:fault="fault" :inline="false" />
-          <FieldFrame :id="noteId" label="Note" :fault="noteFault">
-            <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
-          </FieldFrame>
-        </div>
+        <FieldFrame :id="noteId" label="Note" :fault="noteFault">
+          <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
+        </FieldFrame>
         <ResultButtons :corrects="done?.result" @record="record" />
         <PhotoButton class="mt-2 md:hidden [&_label]:!min-h-12" :site="store.site" :label="picture ? 'Photograph taken; it goes with the result' : 'Photograph of this hole'" @taken="picture = $event" />
       </template>

@@ -12,7 +12,6 @@ const { asked } = useAnswer()
 const { live, built, planContext, steps } = useWallPlan()
 const { offeredOf, take } = useModelChoice()
 const { tell, showFine, suffix } = useUnits()
-const { name } = usePreferences()
 const studies = useStudies()
 const found = shallowRef<Remedy[]>()
 const fault = ref('')
@@ -42,11 +41,9 @@ function choose(remedy: Remedy) {
   fault.value = store.edit(tell(remedy.title), wall => applyRemedy(wall, id, remedy.change)).map(({ message }) => message).join(' ')
 }
 function stopAndAsk() {
-  const by = name.value.trim()
-  if (!by) return void (fault.value = 'Write your name first: whoever answers wants to know who asks.')
   const hole = asked.value?.hole ?? ''
   const label = steps.value.find(each => each.hole.id === hole)?.label ?? hole
-  const faults = store.record(by, { kind: 'step', step: `${ASKED}${hole || 'wall'}`, done: false, note: `${label} ${asked.value?.result ?? ''}: what is to be done?`.trim() })
+  const faults = store.record({ kind: 'step', step: `${ASKED}${hole || 'wall'}`, done: false, note: `${label} ${asked.value?.result ?? ''}: what is to be done?`.trim() })
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0) emit('done')
 }
@@ -63,7 +60,7 @@ function stopAndAsk() {
           {{ tell(remedy.title) }}
         </p>
         <p>{{ cost(remedy) }}. {{ tell(remedy.says[0]!) }}</p>
-        <button type="button" class="press mt-1 !min-h-12" @click="choose(remedy)">
+        <button v-if="store.rights('wall.design')" type="button" class="press mt-1 !min-h-12" @click="choose(remedy)">
           Take it
         </button>
       </li>

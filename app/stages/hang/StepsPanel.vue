@@ -8,7 +8,7 @@ const { run, said } = useRun()
 const store = useWallStore()
 const { drilled } = useWallPlan()
 const { tell } = useUnits()
-const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who did each step.')
+const fault = ref('')
 const { select } = useSelection()
 const { speaks, canSpeak, speak } = useSpeech()
 const current = useScreenState('hang-step', () => '')
@@ -34,12 +34,10 @@ function go(by: number) {
 }
 const minutes = () => Math.round((Date.now() - (at.value[step.value!.id] ?? Date.now())) / 6_000) / 10
 function record(photo?: string) {
-  const by = signed()
-  if (!by) return
   const now = step.value!
   const took = minutes()
-  const faults = store.record(by, { kind: 'step', step: now.id, done: photo === undefined || done.value?.done === true, ...took > 0 && photo === undefined && { minutes: took }, ...(photo ?? done.value?.photo) !== undefined && { photo: photo ?? done.value!.photo } })
-  if (photo === undefined && now.hangs && faults.length === 0 && !done.value?.done) store.record(by, { kind: 'hung', screen: now.hangs })
+  const faults = store.record({ kind: 'step', step: now.id, done: photo === undefined || done.value?.done === true, ...took > 0 && photo === undefined && { minutes: took }, ...(photo ?? done.value?.photo) !== undefined && { photo: photo ?? done.value!.photo } })
+  if (photo === undefined && now.hangs && faults.length === 0 && !done.value?.done) store.record({ kind: 'hung', screen: now.hangs })
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0 && photo === undefined) go(1)
 }
@@ -90,7 +88,9 @@ useCommands([
         </p>
         <a v-if="done?.photo" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" alt="Photograph of this step" class="mt-2 max-h-32 rounded border border-hair"></a>
       </div>
-      <NameField :id="nameId" v-model="name" v-model:fault="fault" />
+      <p v-if="fault" class="field-fault" role="alert">
+        {{ fault }}
+      </p>
       <div class="mt-2 grid grid-cols-[auto_1fr] gap-2">
         <PhotoButton :site="store.site" label="Photograph" class="[&_label]:!min-h-14" @taken="record" />
         <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record()">

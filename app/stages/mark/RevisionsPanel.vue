@@ -7,7 +7,6 @@ const store = useWallStore()
 const { compared } = useSheetView()
 const { upToDate } = useWallPlan()
 const { stops, next } = useIssuing()
-const { name } = usePreferences()
 const { system } = useUnits()
 const issues = computed(() => [...store.revisions].reverse())
 const last = computed(() => store.revisions.at(-1))
@@ -21,8 +20,8 @@ const withdrawing = ref('')
 const reason = ref('')
 const fault = ref('')
 function withdraw(entry: string) {
-  if (!name.value.trim() || !reason.value.trim()) return void (fault.value = name.value.trim() ? 'Say why: it is kept in the log.' : 'Write your name above first.')
-  store.record(name.value.trim(), { kind: 'correction', corrects: entry, note: reason.value.trim() })
+  if (!reason.value.trim()) return void (fault.value = 'Say why: it is kept in the log.')
+  store.record({ kind: 'correction', corrects: entry, note: reason.value.trim() })
   withdrawing.value = reason.value = fault.value = ''
 }
 </script>
@@ -61,7 +60,7 @@ function withdraw(entry: string) {
           <button v-if="before(revision) && id" type="button" class="press !px-2" @click="compare(before(revision), revision)">
             {{ compared.from === before(revision) && compared.to === revision ? 'Hide' : `Compare with ${before(revision)}` }}
           </button>
-          <button v-if="entry === last?.entry" type="button" class="press !px-2" @click="withdrawing = withdrawing === entry ? '' : entry">
+          <button v-if="entry === last?.entry && store.rights('wall.issue')" type="button" class="press !px-2" @click="withdrawing = withdrawing === entry ? '' : entry">
             Withdraw…
           </button>
         </div>

@@ -5,7 +5,7 @@ import { Crosshair } from 'lucide-vue-next'
 const store = useWallStore()
 const { plan } = useWallPlan()
 const { show, tell, suffix } = useUnits()
-const { name } = usePreferences()
+const { name } = useMe()
 const { select } = useSelection()
 const probe = computed(() => plan.value?.nextProbe)
 const datum = computed(() => plan.value?.marking.datum.x ?? 0)

@@ -5,7 +5,7 @@ import { QUICK_METHODS, readQuickLine } from '~~/core/survey'
 /** Readings typed as a running list: read as they are typed, with what is wrong under the word that is wrong. */
 const store = useWallStore()
 const { system } = useUnits()
-const { name } = usePreferences()
+const { name } = useMe()
 const { height, behind } = useSurveyTool()
 const text = ref('')
 const id = useId()

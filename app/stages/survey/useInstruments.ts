@@ -5,7 +5,7 @@ import { practiceDetector, practiceDistanceMeter } from '~/instruments/practice'
 /** The instruments that can be connected, and the one that is; what it tells goes where readings are entered. */
 export const useInstruments = createSharedComposable(() => {
   const store = useWallStore()
-  const { name } = usePreferences()
+  const { name } = useMe()
   const { tool, height } = useSurveyTool()
   const offered = computed<PracticeInstrument[]>(() => [practiceDetector(`${store.site}/${store.id}`), practiceDistanceMeter()])
   const connected = shallowRef<PracticeInstrument>()

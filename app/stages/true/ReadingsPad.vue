@@ -6,7 +6,7 @@ const emit = defineEmits<{ recorded: [] }>()
 const store = useWallStore()
 const { array } = useTruing()
 const { places, place, index, kinds, field, now, entered, wrong, round, put, go, all, clear, withUnit } = useReadings()
-const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who read it.')
+const fault = ref('')
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '⌫']
 const NAMES: Record<ReadingKind, string> = { gap: 'Gap', step: 'Step', roll: 'Level' }
 const label = (kind: ReadingKind) => kind === 'gap' && place.value && isSeam(place.value) ? `Gap, to be ${withUnit(place.value.target)}` : kind === 'step' ? 'Step, second less first' : 'mm/m, right end up'
@@ -17,12 +17,10 @@ function press(key: string) {
   put(key === '⌫' ? text.slice(0, -1) : key === '±' ? text.startsWith('-') ? text.slice(1) : `-${text}` : `${text}${key}`)
 }
 function record() {
-  const by = signed()
-  if (!by) return
   const readings = all()
   if (!readings) return
   if (readings.gaps.length + readings.steps.length + readings.rolls.length === 0) return void (fault.value = 'Enter at least one reading.')
-  const faults = store.record(by, { kind: 'seams', array: array.value!.id, round: round.value, ...readings })
+  const faults = store.record({ kind: 'seams', array: array.value!.id, round: round.value, ...readings })
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length > 0) return
   clear()
@@ -70,7 +68,9 @@ useCommands([
       </div>
     </div>
     <GaugeBar />
-    <NameField :id="nameId" v-model="name" v-model:fault="fault" />
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
     <button type="button" class="press press-first w-full shrink-0 !min-h-12" :disabled="entered === 0" @click="record">
       Keep these readings and work out the turns
     </button>

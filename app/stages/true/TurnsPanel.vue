@@ -8,7 +8,7 @@ const store = useWallStore()
 const { array, alignment, failed, working, last, now } = useTruing()
 const { made, then, moves, entries, all, clear } = useTurns()
 const { tell, showThin: far } = useUnits()
-const { name, nameId, fault, signed } = useSigner('Write your name first: the log keeps who turned them.')
+const fault = ref('')
 const drawing = useSeamDrawing()
 const count = computed(() => Object.keys(made.value).length)
 const said = (screen: string) => screen.toUpperCase().replace('C', ' C')
@@ -17,11 +17,9 @@ const steps = computed(() => (alignment.value?.sequence ?? []).map(step => ({ ..
 const APART = 0.6
 const doubtful = computed(() => cornersOf((alignment.value?.predicted ?? []).map(({ reading }) => reading)).filter(({ off }) => Math.abs(off) > APART))
 function record() {
-  const by = signed()
-  if (!by) return
   const tooFar = turnFaults(now.value, entries())
   if (tooFar.length > 0) return void (fault.value = tell(tooFar[0]!))
-  fault.value = store.record(by, { kind: 'turned', array: array.value!.id, round: last.value!.round, moves: entries() }).map(({ message }) => message).join(' ')
+  fault.value = store.record({ kind: 'turned', array: array.value!.id, round: last.value!.round, moves: entries() }).map(({ message }) => message).join(' ')
   if (!fault.value) clear()
 }
 </script>
@@ -81,7 +79,9 @@ function record() {
         </p>
       </div>
       <template v-if="moves.length">
-        <NameField :id="nameId" v-model="name" v-model:fault="fault" />
+        <p v-if="fault" class="field-fault" role="alert">
+          {{ fault }}
+        </p>
         <div class="grid grid-cols-[auto_1fr] gap-2">
           <button type="button" class="press !min-h-12" @click="all">
             Tick all

@@ -7,20 +7,13 @@ const store = useWallStore()
 const { plan } = useWallPlan()
 const { stopping, stoppedAt } = useWire()
 const { show, system } = useUnits()
-const { name } = usePreferences()
 const NUDGE = computed(() => system.value === 'metric' ? 25 : 25.4)
 const fault = ref('')
-/** Whether somebody is asked who he is: the log keeps who found it. */
-const asking = ref(false)
 const done = ref('')
 
 function tell(result: 'through' | 'stopped', y?: number): boolean {
   done.value = ''
-  if (!name.value.trim()) {
-    asking.value = true
-    fault.value = 'Write your name first: the log keeps who found it.'
-  }
-  else fault.value = store.record(name.value.trim(), { kind: 'fished', route: route.id, result, ...y !== undefined && { y } }).map(({ message }) => message).join(' ')
+  fault.value = store.record({ kind: 'fished', route: route.id, result, ...y !== undefined && { y } }).map(({ message }) => message).join(' ')
   return fault.value === ''
 }
 const bays = () => plan.value?.wiring.bays ?? []
@@ -49,7 +42,6 @@ watch(() => route.id, () => { fault.value = done.value = '' })
 
 <template>
   <div>
-    <label v-if="asking" class="field-label mb-1">Your name<input v-model="name" class="field-input" autocomplete="name" maxlength="200" @change="asking = !name.trim(); fault = ''"></label>
     <div class="grid grid-cols-2 items-end gap-2">
       <button type="button" class="press !min-h-12 border-stop! text-stop!" :aria-pressed="stopping" @click="stopping = !stopping; stoppedAt = undefined">
         It stopped

@@ -1,5 +1,5 @@
-import { database } from '../../database/connection'
+import { database } from '../../accounts/access'
 import { readFirm } from '../../repositories/firm'
 
 /** What the firm chose for all its sites. */
-export default defineEventHandler(() => readFirm(database()))
+export default defineEventHandler(event => readFirm(database(event)))

@@ -1,18 +1,18 @@
 import { LIMITS } from '../../../core/job'
-import { database } from '../../database/connection'
+import { author, database } from '../../accounts/access'
 import { freeSiteId, importJob } from '../../repositories/sites'
-import { author, now } from '../../utils/author'
+import { now } from '../../utils/now'
 import { bodyText } from '../../utils/jsonBody'
 import { readJobFile } from '../../utils/jobFile'
 
 /** Takes a job file as a new site; `?copy=1` gives it a free id where its own is taken. */
 export default defineEventHandler(async (event) => {
-  const { copy, by } = getQuery(event)
+  const { copy } = getQuery(event)
   const job = await readJobFile(await bodyText(event, LIMITS.jobBytes))
-  const db = database()
+  const db = database(event)
   const id = copy ? freeSiteId(db, job.site.id) : job.site.id
   const name = id === job.site.id ? job.site.name : `${job.site.name} (copy)`
-  importJob(db, { ...job, site: { ...job.site, id, name } }, author(by), now())
+  importJob(db, { ...job, site: { ...job.site, id, name } }, author(event), now())
   setResponseStatus(event, 201)
   return { id }
 })

@@ -1,4 +1,5 @@
-import { database } from '../../database/connection'
+import { database, seenBy } from '../../accounts/access'
 import { listSites } from '../../repositories/sites'
 
-export default defineEventHandler(() => listSites(database()))
+/** The sites that whoever asks sees, with their walls. */
+export default defineEventHandler(event => listSites(database(event), seenBy(event)))

@@ -6,7 +6,7 @@ import type { SiteSummary } from '~~/server/repositories/sites'
 
 const route = useRoute()
 const id = route.params.site as string
-const { name: person } = usePreferences()
+const session = useSessionStore()
 const site = ref<SiteSummary>()
 const failed = ref('')
 try {
@@ -33,7 +33,7 @@ async function create() {
     covering: [{ material: 'gypsum-board', thickness: 12.5 }], arrays: [],
   }
   try {
-    await api(`/sites/${id}/walls`, { method: 'POST', body: { wall, by: person.value } })
+    await api(`/sites/${id}/walls`, { method: 'POST', body: { wall } })
     await navigateTo(`/sites/${id}/walls/${wall.id}/survey`)
   }
   catch (error) {
@@ -62,7 +62,7 @@ async function create() {
           {{ failed }}
         </p>
         <p v-else-if="site?.walls.length === 0" class="text-sm">
-          No wall yet. Measure one and enter it here on the right.
+          {{ session.may('wall.design', id) ? 'No wall yet. Measure one and enter it here on the right.' : 'No wall yet.' }}
         </p>
         <ul class="space-y-3">
           <li v-for="wall in site?.walls" :key="wall.id">
@@ -77,7 +77,7 @@ async function create() {
         </ul>
       </section>
       <aside v-if="site" class="space-y-6">
-        <form class="space-y-2" novalidate @submit.prevent="create">
+        <form v-if="session.may('wall.design', id)" class="space-y-2" novalidate @submit.prevent="create">
           <h2 class="font-semibold">
             New wall
           </h2>
@@ -93,12 +93,12 @@ async function create() {
             House rules
           </h2>
           <NuxtLink class="press w-full" :to="`/sites/${id}/rules`">
-            <Scale class="size-4" aria-hidden="true" /> Choose how this site is worked
+            <Scale class="size-4" aria-hidden="true" /> {{ session.may('site.settings', id) ? 'Choose how this site is worked' : 'How this site is worked' }}
           </NuxtLink>
         </div>
         <SiteContacts :site="id" />
         <ChainState :site="id" />
-        <div class="space-y-2">
+        <div v-if="session.may('site.export', id)" class="space-y-2">
           <h2 class="font-semibold">
             Job file
           </h2>

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { KINDS, modelColumns, modelsToRows } from '../../../../core/catalogue'
 import { CSV_OUT } from '../../../../core/csv'
-import { database } from '../../../database/connection'
+import { database } from '../../../accounts/access'
 import { readCatalogue } from '../../../repositories/catalogue'
 import { asFile } from '../../../utils/attachment'
 import { modelKind } from '../../../utils/modelKind'
@@ -11,7 +11,7 @@ import { choice } from '../../../utils/sheetRequest'
 export default defineEventHandler((event) => {
   const kind = modelKind(getRouterParam(event, 'kind'))
   const format = choice('format', getQuery(event).format, ['json', 'csv'], 'json')
-  const models = readCatalogue(database())[KINDS[kind].list]
+  const models = readCatalogue(database(event))[KINDS[kind].list]
   asFile(event, [KINDS[kind].list], format, format === 'json' ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8')
   if (format === 'json') return JSON.stringify({ [KINDS[kind].list]: models }, null, 2)
   return Papa.unparse({ fields: modelColumns(kind), data: modelsToRows(kind, models) }, CSV_OUT)

@@ -1,12 +1,16 @@
-import { database } from '../../../database/connection'
+import { author, database } from '../../../accounts/access'
 import { saveModel } from '../../../repositories/catalogue'
-import { author, now } from '../../../utils/author'
+import { now } from '../../../utils/now'
 import { fieldsOf } from '../../../utils/fields'
 import { jsonBody } from '../../../utils/jsonBody'
 import { modelKind } from '../../../utils/modelKind'
+import { audited } from '../../../utils/audited'
 
 /** Keeps a model; new figures of one that walls use become a revision. */
 export default defineEventHandler(async (event) => {
-  const { model, version, by } = fieldsOf(await jsonBody(event))
-  return saveModel(database(), modelKind(getRouterParam(event, 'kind')), model, version, author(by), now())
+  const { model, version } = fieldsOf(await jsonBody(event))
+  const kind = modelKind(getRouterParam(event, 'kind'))
+  const saved = saveModel(database(event), kind, model, version, author(event), now())
+  audited(event, 'catalogue', saved.id, kind)
+  return saved
 })

@@ -1,10 +1,9 @@
-import { database } from '../../../database/connection'
-import { openLink } from '../../../repositories/links'
+import { database, openedLink } from '../../../accounts/access'
 import { readJobText } from '../../../repositories/walls'
 import { work } from '../../../work/pool'
 
 /** What a client sees of a wall through a link: its picture, what is open, the cautions, who signed. Nothing else of the site. */
 export default defineEventHandler(async (event) => {
-  const { site, wall, link: { client, expiresAt } } = openLink(database(), getRouterParam(event, 'secret')!, new Date())
-  return { ...await work('clientView', { job: readJobText(database(), site, wall) }), client, expiresAt }
+  const { site, wall, link: { client, expiresAt } } = openedLink(event)
+  return { ...await work('clientView', { job: readJobText(database(event), site, wall) }), client, expiresAt }
 })

@@ -1,11 +1,14 @@
 import { siteArchive } from '../../../archive/write'
-import { database } from '../../../database/connection'
+import { database, firmOf } from '../../../accounts/access'
+import { folderOfFirm } from '../../../accounts/open'
 import { asFile } from '../../../utils/attachment'
+import { audited } from '../../../utils/audited'
 
 /** The site with its pictures as a ZIP file. */
 export default defineEventHandler((event) => {
   const site = getRouterParam(event, 'site')!
-  const archive = siteArchive(database(), site)
+  const archive = siteArchive(database(event), folderOfFirm(firmOf(event)), site)
+  audited(event, 'export', site, 'with its pictures')
   asFile(event, [site], 'zip', 'application/zip')
   return sendStream(event, archive)
 })

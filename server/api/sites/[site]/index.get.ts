@@ -1,5 +1,5 @@
-import { database } from '../../../database/connection'
+import { database } from '../../../accounts/access'
 import { readSite } from '../../../repositories/sites'
 
 /** What a site decides for all its walls. */
-export default defineEventHandler(event => readSite(database(), getRouterParam(event, 'site')!))
+export default defineEventHandler(event => readSite(database(event), getRouterParam(event, 'site')!))

@@ -1,4 +1,5 @@
-import { database } from '../../../../database/connection'
+import { database, firmOf } from '../../../../accounts/access'
+import { folderOfFirm } from '../../../../accounts/open'
 import { LIMITS } from '../../../../../core/job'
 import { keepPhoto } from '../../../../photos/photos'
 import { siteRow } from '../../../../repositories/siteRows'
@@ -6,8 +7,8 @@ import { bodyBytes } from '../../../../utils/jsonBody'
 
 /** Keeps a picture, sent as it is; answers with the name it is kept under. */
 export default defineEventHandler(async (event) => {
-  const { id } = siteRow(database(), getRouterParam(event, 'site')!)
-  const photo = await keepPhoto(id, await bodyBytes(event, LIMITS.photoBytes, 'A picture can have 15 MB; this one has more.'))
+  const { id } = siteRow(database(event), getRouterParam(event, 'site')!)
+  const photo = await keepPhoto(folderOfFirm(firmOf(event)), id, await bodyBytes(event, LIMITS.photoBytes, 'A picture can have 15 MB; this one has more.'))
   setResponseStatus(event, 201)
   return { photo }
 })

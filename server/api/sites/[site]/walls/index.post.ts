@@ -1,12 +1,12 @@
-import { database } from '../../../../database/connection'
+import { author, database } from '../../../../accounts/access'
 import { createWall } from '../../../../repositories/walls'
-import { author, now } from '../../../../utils/author'
+import { now } from '../../../../utils/now'
 import { fieldsOf } from '../../../../utils/fields'
 import { jsonBody } from '../../../../utils/jsonBody'
 
 export default defineEventHandler(async (event) => {
-  const { wall, by } = fieldsOf(await jsonBody(event))
-  const id = createWall(database(), getRouterParam(event, 'site')!, wall, author(by), now())
+  const { wall } = fieldsOf(await jsonBody(event))
+  const id = createWall(database(event), getRouterParam(event, 'site')!, wall, author(event), now())
   setResponseStatus(event, 201)
   return { id }
 })

@@ -11,6 +11,8 @@ const base = `/sites/${site}/walls/${wallId}`
 const room = computed(() => roomOf(route.params.stage))
 
 const store = useWallStore()
+const session = useSessionStore()
+store.rights = action => session.may(action, site)
 const failed = ref('')
 // The bench comes while the wall is read.
 void room.value.parts[0]?.().catch(() => {})

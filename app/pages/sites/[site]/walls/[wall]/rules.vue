@@ -5,6 +5,8 @@ import { openWall, useWallSync } from '~/sync/useWallSync'
 /** The house rules of one wall: what holds for it, who chose it, and what it has otherwise than its site. */
 const { site, wall: wallId } = useRoute().params as { site: string, wall: string }
 const store = useWallStore()
+const session = useSessionStore()
+store.rights = action => session.may(action, site)
 const failed = ref('')
 try {
   await openWall(site, wallId)
@@ -31,7 +33,7 @@ useHead({ title: 'House rules · Wide Trellis' })
     <template v-else-if="store.wall">
       <LazyConflictBanner v-if="store.conflict" @resolve="resolve" />
       <main class="flex-1 overflow-y-auto p-6" aria-label="House rules" tabindex="0">
-        <HouseRules :levels="store.ruleLevels" level="wall" :units="store.siteUnits" :says="says" @choose="choose" />
+        <HouseRules :levels="store.ruleLevels" level="wall" :units="store.siteUnits" :says="says" :fixed="!store.rights('wall.design')" @choose="choose" />
       </main>
       <StatusLine :state="state" :reason="reason" :count="waiting.count" />
     </template>

@@ -1,4 +1,4 @@
-import { database } from '../../../../../database/connection'
+import { database } from '../../../../../accounts/access'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
 import { DIFFERENCE_FORMATS } from '../../../../../sheets/files'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
@@ -8,9 +8,9 @@ import { work } from '../../../../../work/pool'
 /** What differs between two revisions: `?from=A&to=B&format=pdf|svg|csv|json`; “draft” is the plan of the moment. */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const job = readJobText(database(), site, wall)
+  const job = readJobText(database(event), site, wall)
   const query = getQuery(event)
-  const { format, options } = sheetRequest(query, siteUnits(database(), site), DIFFERENCE_FORMATS)
+  const { format, options } = sheetRequest(query, siteUnits(database(event), site), DIFFERENCE_FORMATS)
   const [from, to] = [revisionOf(query.from) ?? '', revisionOf(query.to) ?? 'draft']
   return sheetAnswer(event, await work('difference', { job, format, from, to, options }), [site, wall, from, to], format, `revision ${from} or ${to} of this wall`)
 })

@@ -1,4 +1,6 @@
-import { database } from '../../../../../database/connection'
+import { database, firmOf, signedIn } from '../../../../../accounts/access'
+import { accounts } from '../../../../../accounts/open'
+import { openSession } from '../../../../../accounts/sessions'
 import { hearWall } from '../../../../../events/hub'
 import { readWall } from '../../../../../repositories/walls'
 
@@ -8,10 +10,13 @@ const BEAT = 20_000
 /** What happens to a wall as it happens (server-sent events): `log` with the entries that came in, `saved` with the version of its design. */
 export default defineEventHandler((event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const { version } = readWall(database(), site, wall)
+  const { version } = readWall(database(event), site, wall)
   const stream = createEventStream(event)
-  const beat = setInterval(() => void stream.push({ event: 'beat', data: '' }), BEAT)
-  const end = hearWall(site, wall, ({ kind, ...told }) => void stream.push({ event: kind, data: JSON.stringify(told) }), () => void stream.close())
+  const { session } = signedIn(event)
+  // Whoever was let in when it began may have been removed since.
+  const tell = (name: string, data: string) => void ('ended' in openSession(accounts(), session, new Date()) ? stream.close() : stream.push({ event: name, data }))
+  const beat = setInterval(() => tell('beat', ''), BEAT)
+  const end = hearWall(firmOf(event).id, site, wall, ({ kind, ...told }) => tell(kind, JSON.stringify(told)), () => void stream.close())
   stream.onClosed(() => {
     clearInterval(beat)
     end()

@@ -1,5 +1,5 @@
 import { writeJob } from '../../../../../../core/job'
-import { database } from '../../../../../database/connection'
+import { database } from '../../../../../accounts/access'
 import { packAnswer } from '../../../../../archive/pack'
 import { exportJob } from '../../../../../repositories/sites'
 import { wallDocument } from '../../../../../repositories/wallRows'
@@ -10,7 +10,7 @@ import { sheetRequest } from '../../../../../utils/sheetRequest'
 /** What is handed over with a wall: `?format=pdf|zip&paper=…&units=…`; made again of the same it is the same to the byte. */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const db = database()
+  const db = database(event)
   wallDocument(db, siteRow(db, site).key, wall)
   const units = siteUnits(db, site)
   const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...getQuery(event) }, units, ['pdf', 'zip'])

@@ -1,4 +1,4 @@
-import { database } from '../../../../../database/connection'
+import { database } from '../../../../../accounts/access'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
 import { KIT_FORMATS } from '../../../../../sheets/files'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
@@ -8,8 +8,8 @@ import { work } from '../../../../../work/pool'
 /** Parts and tools of a revision as a list: `?format=pdf|csv&revision=A|draft&paper=…`. */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const job = readJobText(database(), site, wall)
-  const units = siteUnits(database(), site)
+  const job = readJobText(database(event), site, wall)
+  const units = siteUnits(database(event), site)
   const query = getQuery(event)
   const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units, KIT_FORMATS)
   const revision = revisionOf(query.revision)

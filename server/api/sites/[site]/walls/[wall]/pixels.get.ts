@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { CSV_OUT } from '../../../../../../core/csv'
-import { database } from '../../../../../database/connection'
+import { database } from '../../../../../accounts/access'
 import { readJobText } from '../../../../../repositories/walls'
 import { notFound } from '../../../../../utils/apiError'
 import { asFile } from '../../../../../utils/attachment'
@@ -15,7 +15,7 @@ export default defineEventHandler(async (event) => {
   const query = getQuery(event)
   const format = choice('format', query.format, ['json', 'csv', 'svg'], 'json')
   const id = query.array === undefined ? undefined : String(query.array)
-  const found = await work('pixels', { job: readJobText(database(), site, wall), drawn: format === 'svg', ...id !== undefined && { array: id } })
+  const found = await work('pixels', { job: readJobText(database(event), site, wall), drawn: format === 'svg', ...id !== undefined && { array: id } })
   if (!found) throw notFound('array of this name with screens on this wall')
   const { array, map, picture } = found
   asFile(event, [site, wall, array, 'pixels'], format, TYPES[format])

@@ -1,4 +1,4 @@
-import { database } from '../../../../../database/connection'
+import { database } from '../../../../../accounts/access'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
 import { SHEET_FORMATS } from '../../../../../sheets/files'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
@@ -8,9 +8,9 @@ import { work } from '../../../../../work/pool'
 /** The mark-out sheet as a file: `?format=pdf|svg|dxf|csv|json&revision=A|draft&paper=…&scale=25&units=metric|imperial&fine=0|1`; of the last revision, or of a draft where none was issued. */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const job = readJobText(database(), site, wall)
+  const job = readJobText(database(event), site, wall)
   const query = getQuery(event)
-  const { format, options } = sheetRequest(query, siteUnits(database(), site), SHEET_FORMATS)
+  const { format, options } = sheetRequest(query, siteUnits(database(event), site), SHEET_FORMATS)
   const revision = revisionOf(query.revision)
   const address = `${getRequestURL(event).origin}/sites/${site}/walls/${wall}`
   const file = await work('sheet', { job, format, ...revision !== undefined && { revision }, options: { ...options, address } })

@@ -1,4 +1,4 @@
-import { database } from '../../../../../database/connection'
+import { database } from '../../../../../accounts/access'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
 import { TEMPLATE_FORMATS } from '../../../../../sheets/files'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
@@ -8,9 +8,9 @@ import { work } from '../../../../../work/pool'
 /** Templates 1:1 of plates and cut-outs: `?format=pdf|svg&of=SCREEN-OR-BOX&revision=A|draft&paper=…`. */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const job = readJobText(database(), site, wall)
+  const job = readJobText(database(event), site, wall)
   const query = getQuery(event)
-  const { format, options } = sheetRequest(query, siteUnits(database(), site), TEMPLATE_FORMATS)
+  const { format, options } = sheetRequest(query, siteUnits(database(event), site), TEMPLATE_FORMATS)
   const [revision, of] = [revisionOf(query.revision), revisionOf(query.of)]
   const file = await work('templates', { job, format, ...of !== undefined && { of }, ...revision !== undefined && { revision }, options })
   return sheetAnswer(event, file, [site, wall, 'templates', ...of ? [of] : []], format, of === undefined ? 'plate or cut-out of this wall that a template could be of' : `plate or cut-out “${of}” on this wall`)

@@ -1,4 +1,4 @@
-import { database } from '../../../../../database/connection'
+import { database } from '../../../../../accounts/access'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
 import { choice, revisionOf, sheetOptions } from '../../../../../utils/sheetRequest'
@@ -11,8 +11,8 @@ export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const query = getQuery(event)
   const as = choice('as', query.as, ['electrician', 'labels', 'schedule'], 'electrician')
-  const job = readJobText(database(), site, wall)
-  const units = siteUnits(database(), site)
+  const job = readJobText(database(event), site, wall)
+  const units = siteUnits(database(event), site)
   const revision = revisionOf(query.revision)
   const options = sheetOptions({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units)
   return sheetAnswer(event, await work('wiring', { job, as, ...revision !== undefined && { revision }, options }), [site, wall, as], FORMATS[as], `revision ${revision} of this wall`)

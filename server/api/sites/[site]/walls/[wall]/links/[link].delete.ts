@@ -1,5 +1,11 @@
-import { database } from '../../../../../../database/connection'
+import { database } from '../../../../../../accounts/access'
 import { endLink } from '../../../../../../repositories/links'
+import { audited } from '../../../../../../utils/audited'
 
 /** Takes a client's link back. */
-export default defineEventHandler(event => endLink(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!, getRouterParam(event, 'link')!, new Date()))
+export default defineEventHandler((event) => {
+  const [site, wall, link] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!, getRouterParam(event, 'link')!]
+  const links = endLink(database(event), site, wall, link, new Date())
+  audited(event, 'link-ended', links.find(({ id }) => id === link)?.client ?? '', `${site}, ${wall}`)
+  return links
+})

@@ -1,5 +1,5 @@
-import { database } from '../../../../../../database/connection'
+import { database } from '../../../../../../accounts/access'
 import { listLinks } from '../../../../../../repositories/links'
 
 /** The clients' links of a wall; the secrets in them are told only to whoever makes one. */
-export default defineEventHandler(event => listLinks(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!))
+export default defineEventHandler(event => listLinks(database(event), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!))

@@ -1,13 +1,14 @@
-import { database } from '../../../../../../database/connection'
+import { author, database, firmOf } from '../../../../../../accounts/access'
 import { makeLink } from '../../../../../../repositories/links'
-import { author } from '../../../../../../utils/author'
 import { fieldsOf } from '../../../../../../utils/fields'
 import { jsonBody } from '../../../../../../utils/jsonBody'
+import { audited } from '../../../../../../utils/audited'
 
-/** Makes a link by which a client reads and signs a wall: `{ client, days, by }`; the answer has its address, once. */
+/** Makes a link by which a client reads and signs a wall: `{ client, days }`; the answer has its address, once. */
 export default defineEventHandler(async (event) => {
-  const { client, days, by } = fieldsOf(await jsonBody(event))
-  const { secret, ...link } = makeLink(database(), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!, { client, days, by: author(by) }, new Date())
+  const { client, days } = fieldsOf(await jsonBody(event))
+  const { secret, ...link } = makeLink(database(event), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!, { client, days, by: author(event) }, new Date())
+  audited(event, 'link-made', link.client, `${getRouterParam(event, 'site')}, ${getRouterParam(event, 'wall')}, until ${link.expiresAt.slice(0, 10)}`)
   setResponseStatus(event, 201)
-  return { ...link, address: `${getRequestURL(event).origin}/handover/${secret}` }
+  return { ...link, address: `${getRequestURL(event).origin}/handover/${firmOf(event).id}.${secret}` }
 })

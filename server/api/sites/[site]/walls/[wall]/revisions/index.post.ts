@@ -1,5 +1,5 @@
 import { LIMITS } from '../../../../../../../core/job'
-import { database } from '../../../../../../database/connection'
+import { database } from '../../../../../../accounts/access'
 import { addRevision, previousOf } from '../../../../../../repositories/revisions'
 import { apiError, validationError } from '../../../../../../utils/apiError'
 import { bodyText } from '../../../../../../utils/jsonBody'
@@ -9,10 +9,10 @@ import { work } from '../../../../../../work/pool'
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const text = await bodyText(event, LIMITS.frozenBytes)
-  const read = await work('revision', { text, previous: previousOf(database(), site, wall, text) })
+  const read = await work('revision', { text, previous: previousOf(database(event), site, wall, text) })
   if ('notJson' in read) throw apiError(400, 'not-json', `What was sent is not JSON: ${read.notJson}`)
   if ('faults' in read) throw validationError(read.faults)
-  addRevision(database(), site, wall, read.frozen)
+  addRevision(database(event), site, wall, read.frozen)
   setResponseStatus(event, 201)
   return { id: read.frozen.id }
 })

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { Aside } from '~~/server/repositories/setAside'
+
+/** Entries that were made when whoever made them had lost the right to: a planner takes them into the log, or declines them. */
+const waiting = ref<Aside[]>([])
+const fault = ref('')
+async function ask(path: string, init?: { method: string, body: unknown }) {
+  try {
+    waiting.value = await api<Aside[]>(path, init)
+    fault.value = ''
+  }
+  catch (error) {
+    fault.value = (error as Error).message
+  }
+}
+await ask('/set-aside')
+const decide = (key: number, accept: boolean) => ask(`/set-aside/${key}`, { method: 'POST', body: { accept } })
+const what = ({ entry }: Aside) => [entry.kind, ...'hole' in entry ? [entry.hole, entry.result] : [], ...'note' in entry && entry.note ? [`“${entry.note}”`] : []].join(' ')
+</script>
+
+<template>
+  <section v-if="waiting.length || fault" class="border-l-4 border-caution bg-caution-wash px-3 py-2" aria-labelledby="aside" data-testid="set-aside-list">
+    <h2 id="aside" class="font-semibold">
+      {{ waiting.length === 1 ? 'An entry waits' : `${waiting.length} entries wait` }} for a planner
+    </h2>
+    <p v-if="fault" class="field-fault" role="alert">
+      {{ fault }}
+    </p>
+    <ul class="divide-y divide-hair text-sm">
+      <li v-for="aside in waiting" :key="aside.key" class="flex flex-wrap items-center gap-3 py-2">
+        <span class="min-w-0 flex-1">{{ aside.entry.by }}, {{ whenOf(aside.entry.at) }}, {{ aside.siteName }}, {{ aside.wall }}: {{ what(aside) }}<span class="block text-ink-soft">{{ aside.reason }}.</span></span>
+        <button type="button" class="press press-first" @click="decide(aside.key, true)">
+          Take into the log
+        </button>
+        <button type="button" class="press" @click="decide(aside.key, false)">
+          Decline
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,35 @@
+/** Coming in: what is asked of the server, what it refuses, beside which field, and where one goes then. */
+export function useDoor() {
+  const route = useRoute()
+  const fault = ref('')
+  const faults = ref<Record<string, string>>({})
+  const busy = ref(false)
+
+  /** A page of ours; never one of another server, whatever the address says. */
+  function wayOn(): string {
+    const { to } = route.query
+    return typeof to === 'string' && /^\/(?![/\\])/.test(to) ? to : '/'
+  }
+
+  /** Asks, and goes on where somebody is signed in by it; begun anew, so that nothing of whoever was here before is left. */
+  async function enter(path: string, body: unknown): Promise<unknown> {
+    busy.value = true
+    fault.value = ''
+    faults.value = {}
+    try {
+      const answer = await api<{ signedIn?: boolean }>(path, { method: 'POST', body })
+      if (answer.signedIn) location.assign(wayOn())
+      return answer
+    }
+    catch (error) {
+      const refused = error as ApiError
+      faults.value = Object.fromEntries((refused.faults ?? []).map(({ path, message }) => [path.slice(2), `It ${message}.`]))
+      if (Object.keys(faults.value).length === 0) fault.value = refused.message
+      return undefined
+    }
+    finally {
+      busy.value = false
+    }
+  }
+  return { fault, faults, busy, enter, wayOn }
+}

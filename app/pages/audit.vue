@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import type { AuditLine } from '~~/server/accounts/audit'
+import type { SessionSummary } from '~~/server/accounts/sessions'
+
+/** Devices that are signed in, to be ended where one is lost; and what was done about people, rights and what leaves the house. */
+const lines = ref<AuditLine[]>([])
+const sessions = ref<SessionSummary[]>([])
+const failed = ref('')
+const more = ref(false)
+const PAGE = 200
+async function read(before?: number) {
+  const page = await api<AuditLine[]>(`/audit${before ? `?before=${before}` : ''}`)
+  lines.value = [...lines.value, ...page]
+  more.value = page.length === PAGE
+}
+try {
+  [sessions.value] = await Promise.all([api<SessionSummary[]>('/audit/sessions'), read()])
+}
+catch (error) {
+  failed.value = (error as Error).message
+}
+const open = computed(() => sessions.value.filter(({ endedAt }) => endedAt === null))
+/** What one can choose to see alone. */
+const kinds = computed(() => [...new Set(lines.value.map(({ kind }) => kind))].sort())
+const kind = ref('')
+const shown = computed(() => lines.value.filter(line => kind.value === '' || line.kind === kind.value))
+async function end({ id }: SessionSummary) {
+  try {
+    sessions.value = await api(`/audit/sessions/${id}`, { method: 'DELETE', body: {} })
+    lines.value = []
+    await read()
+  }
+  catch (error) {
+    failed.value = (error as Error).message
+  }
+}
+useHead({ title: 'Audit · Wide Trellis' })
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'People', to: '/people' }, { title: 'Audit' }]" />
+    <main class="mx-auto w-full max-w-5xl flex-1 space-y-6 overflow-y-auto p-6" tabindex="0" aria-label="Audit">
+      <p v-if="failed" class="field-fault" role="alert">
+        {{ failed }}
+      </p>
+      <section aria-labelledby="sessions">
+        <h1 id="sessions" class="text-2xl font-bold">
+          Devices that are signed in
+        </h1>
+        <p class="text-sm text-ink-soft">
+          A phone that is lost: end its session. It shows nothing more once it reaches the server, and nothing after the firm’s days without it; what it has not sent stays on it for whoever signs in there again.
+        </p>
+        <ul class="mt-2 divide-y divide-hair border-y border-hair text-sm" data-testid="sessions">
+          <li v-for="session in open" :key="session.id" class="flex items-center gap-3 py-2">
+            <span class="min-w-0 flex-1"><b class="font-semibold">{{ session.name }}</b>, {{ deviceWords(session.device) }}<span class="block text-ink-soft">since {{ whenOf(session.beganAt) }}, seen {{ whenOf(session.seenAt) }}</span></span>
+            <button type="button" class="press" :aria-label="`End the session of ${session.name}`" @click="end(session)">
+              End it
+            </button>
+          </li>
+        </ul>
+      </section>
+      <section aria-labelledby="lines">
+        <div class="flex flex-wrap items-end gap-4">
+          <h2 id="lines" class="flex-1 text-2xl font-bold">
+            What was done
+          </h2>
+          <FieldFrame id="audit-kind" label="Show">
+            <select id="audit-kind" v-model="kind" class="field-input">
+              <option value="">
+                everything
+              </option>
+              <option v-for="each in kinds" :key="each" :value="each">
+                {{ AUDIT_WORDS[each] ?? each }}
+              </option>
+            </select>
+          </FieldFrame>
+        </div>
+        <div class="overflow-x-auto">
+          <table class="mt-2 w-full text-left text-sm">
+            <thead>
+              <tr class="border-b border-hair">
+                <th v-for="title in ['When', 'Who', 'What', 'Of whom or what', 'Detail']" :key="title" scope="col" class="py-1 pr-4 font-semibold">
+                  {{ title }}
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="line in shown" :key="line.key" class="border-b border-hair align-top">
+                <td class="figures py-1 pr-4 whitespace-nowrap">
+                  {{ whenOf(line.at) }}
+                </td>
+                <td class="py-1 pr-4 whitespace-nowrap">
+                  {{ line.by }}
+                </td>
+                <td class="py-1 pr-4 whitespace-nowrap">
+                  {{ AUDIT_WORDS[line.kind] ?? line.kind }}
+                </td>
+                <td class="py-1 pr-4">
+                  {{ line.kind.startsWith('sign') ? deviceWords(line.subject) : line.subject }}
+                </td>
+                <td class="max-w-md py-1 break-words text-ink-soft">
+                  {{ line.detail }}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <button v-if="more" type="button" class="press mt-2" @click="read(lines.at(-1)!.key)">
+          What came before
+        </button>
+      </section>
+    </main>
+  </div>
+</template>

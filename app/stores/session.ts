@@ -1,0 +1,87 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { useLocalStorage } from '@vueuse/core'
+import { may as mayDo, type Action, type StaffRole } from '~~/core/people'
+import { api, ApiError } from '../utils/api'
+import { forgetFiles, forgetWalls } from '../sync/forget'
+import { useMe } from '../composables/useMe'
+
+/** Somebody who is signed in on this device, of which firm; and when the server said so last. */
+export interface SignedIn {
+  person: { id: string, name: string, address: string, role: StaffRole, sites: string[] }
+  firm: { id: string, name: string, deviceDays: number, first: boolean }
+}
+interface Kept extends SignedIn { confirmedAt: number, locked?: string }
+/** How one comes in here. */
+interface Answer extends Partial<SignedIn> { begun: boolean, ended?: string, demo?: Pick<SignedIn['person'], 'id' | 'name' | 'role' | 'sites'>[] }
+
+const DAY = 86_400_000
+/** What a device keeps of a firm is in a store of its own; the first firm's has the name that it had before there were several. */
+export const deviceNameOf = ({ id, first }: SignedIn['firm']): string => first ? 'wide-trellis' : `wide-trellis-${id}`
+
+const TOO_LONG = 'This device was without the server for longer than the firm allows. Sign in again, with a connection: what it has not sent is kept.'
+
+/** Who is signed in on this device, what he may do, and signing in and out. Known without a connection too, for as many days as the firm allows. */
+export const useSessionStore = defineStore('session', () => {
+  const kept = useLocalStorage<Kept | null>('wide-trellis:signed-in', null, { serializer: { read: text => JSON.parse(text) as Kept | null, write: JSON.stringify } })
+  const begun = ref(true)
+  const demo = ref<Answer['demo']>()
+  const asked = ref(false)
+  const open = computed(() => kept.value && !kept.value.locked ? kept.value : undefined)
+  const me = useMe()
+  const person = computed(() => open.value?.person)
+  const firm = computed(() => open.value?.firm)
+  /** Why this device has to sign in again. */
+  const locked = computed(() => kept.value?.locked)
+
+  function note(next: Kept | null) {
+    kept.value = next
+    me.name.value = next?.person.name ?? ''
+    me.id.value = next?.person.id ?? ''
+  }
+  note(kept.value)
+
+  /** What was read here is gone from this device until somebody signs in again; what is unsent stays. */
+  async function lock(why: string) {
+    if (!kept.value || kept.value.locked) return
+    const { firm } = kept.value
+    note({ ...kept.value, locked: why })
+    await Promise.all([forgetWalls(deviceNameOf(firm), () => false), forgetFiles()])
+  }
+
+  function isTooOld({ confirmedAt, firm }: Kept, now = Date.now()): boolean {
+    // A clock that was put back counts as too long ago.
+    return now - confirmedAt > firm.deviceDays * DAY || now < confirmedAt - DAY
+  }
+
+  /** Asks the server who is signed in; without a connection this device knows, for a while. */
+  async function confirm() {
+    try {
+      const answer = await api<Answer>('/session')
+      begun.value = answer.begun
+      demo.value = answer.demo
+      asked.value = true
+      if (!answer.person || !answer.firm) return kept.value && await lock(answer.ended ?? 'The session of this device has ended. Sign in again: what it has not sent is kept.')
+      const before = kept.value
+      note({ person: answer.person, firm: answer.firm, confirmedAt: Date.now() })
+      if (before && (before.person.id !== answer.person.id || JSON.stringify(before.person.sites) !== JSON.stringify(answer.person.sites) || before.person.role !== answer.person.role)) await forgetOthers(answer as SignedIn)
+    }
+    catch (error) {
+      if (!(error instanceof ApiError) || !error.isOffline) throw error
+      if (kept.value && isTooOld(kept.value)) await lock(TOO_LONG)
+    }
+  }
+  /** What somebody else read here, and he does not see, goes. */
+  const forgetOthers = ({ person, firm }: SignedIn) => Promise.all([forgetFiles(), forgetWalls(deviceNameOf(firm), site => person.role !== 'service' && mayDo(person, 'site.read', { site }))])
+
+  /** Whether whoever is signed in may do a thing: at a site, and for service at a wall that was handed over. */
+  const may = (action: Action, site?: string, closed = true): boolean => mayDo(person.value, action, site === undefined ? undefined : { site, closed })
+
+  async function signOut() {
+    await api('/session', { method: 'DELETE', body: {} }).catch((error) => { if (!(error instanceof ApiError) || error.status !== 401) throw error })
+    await forgetFiles()
+    note(null)
+  }
+
+  return { begun, demo, asked, person, firm, locked, confirm, lock, may, signOut }
+})

@@ -1,0 +1,34 @@
+import Dexie from 'dexie'
+import { Device } from './device'
+
+/** Lists, papers and pictures that the service worker keeps for a day without a signal. */
+const CACHES = ['photographs', 'sheets', 'lists']
+
+/** Takes lists, papers and pictures off this device. */
+export async function forgetFiles(): Promise<void> {
+  if (typeof caches !== 'undefined') await Promise.all(CACHES.map(name => caches.delete(name)))
+  localStorage.removeItem('wide-trellis:taken')
+}
+
+/** Takes walls off this device but those of sites that are kept; what it has not sent stays. */
+export async function forgetWalls(name: string, keeps: (site: string) => boolean): Promise<void> {
+  const device = new Device(name)
+  const goes = ({ key }: { key: string }) => !keeps(key.split('/')[0]!)
+  await device.transaction('rw', device.seen, device.revisions, async () => {
+    await device.seen.filter(goes).delete()
+    await device.revisions.filter(revision => revision.unsent === undefined && goes(revision)).delete()
+  }).finally(() => device.close())
+}
+
+/** How much this device keeps that the server does not have. */
+export async function countUnsent(device: Device): Promise<number> {
+  const [entries, designs, photos] = await Promise.all([device.entries.count(), device.designs.count(), device.photos.count()])
+  return entries + designs + photos
+}
+
+/** Takes everything of a firm off this device, what it has not sent included. */
+export async function forgetAll(name: string): Promise<void> {
+  await forgetFiles()
+  await Dexie.delete(name)
+  for (const key of Object.keys(localStorage)) if (key.startsWith('wide-trellis:') && !['wide-trellis:theme', 'wide-trellis:units', 'wide-trellis:fine'].includes(key)) localStorage.removeItem(key)
+}

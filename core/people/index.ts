@@ -1,0 +1,4 @@
+export * from './roles'
+export * from './rights'
+export * from './entries'
+export * from './grants'

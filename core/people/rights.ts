@@ -1,0 +1,58 @@
+import type { Role } from './roles'
+
+/** Where somebody may do a thing: everywhere, on the sites that are theirs, at walls that were handed over, or at the wall that a link opens. */
+export type Reach = 'all' | 'own' | 'closed' | 'link'
+
+const PLANNING = { planner: 'all', lead: 'own' } as const
+const AT_WORK = { ...PLANNING, crew: 'own' } as const
+const READING = { ...AT_WORK, service: 'closed' } as const
+const ANYBODY = { planner: 'all', lead: 'all', crew: 'all', service: 'all' } as const
+const PLANNER = { planner: 'all' } as const
+
+/**
+ * What may be done, by whom, and where: the one table that server, screens and tests go by. A role that is not named
+ * may not.
+ */
+export const RIGHTS = {
+  'site.read': { title: 'read sites, walls, plans and papers', reach: READING },
+  'wall.design': { title: 'change what was measured and decided of a wall', reach: PLANNING },
+  'wall.issue': { title: 'issue a mark-out, and override a stop', reach: PLANNING },
+  'wall.record': { title: 'record what happens at a wall', reach: AT_WORK },
+  'wall.visit': { title: 'record a visit', reach: READING },
+  'wall.links': { title: 'make links for clients, and take them back', reach: PLANNING },
+  'site.export': { title: 'save a whole site as a file', reach: PLANNING },
+  'site.settings': { title: 'change house rules and contacts of a site', reach: PLANNING },
+  'site.begin': { title: 'begin a site, or bring one in', reach: PLANNER },
+  'firm.read': { title: 'read house rules and catalogue', reach: ANYBODY },
+  'firm.rules': { title: 'change the house rules of the firm', reach: PLANNER },
+  'firm.catalogue': { title: 'change the catalogue of the firm', reach: PLANNER },
+  'firm.stock': { title: 'count what comes into the store and goes out', reach: { planner: 'all', lead: 'all', crew: 'all' } },
+  'people.manage': { title: 'invite people, change their roles and remove them', reach: PLANNER },
+  'audit.read': { title: 'read the audit, and end sessions of others', reach: PLANNER },
+  'account': { title: 'see to one’s own account', reach: ANYBODY },
+  'handover.read': { title: 'read the wall that a link opens', reach: { client: 'link' } },
+  'handover.sign': { title: 'sign the wall that a link opens', reach: { client: 'link' } },
+} as const satisfies Record<string, { title: string, reach: Partial<Record<Role, Reach>> }>
+
+export type Action = keyof typeof RIGHTS
+
+/** Where a role may do a thing; undefined where it may not at all. */
+export const reachOf = (role: Role, action: Action): Reach | undefined => (RIGHTS[action].reach as Partial<Record<Role, Reach>>)[role]
+
+/** A role, and the sites on which it is held where that is said for each person. */
+export interface Held { role: Role, sites: readonly string[] }
+
+/**
+ * Whether somebody may do a thing at a place.
+ *
+ * @param held undefined for who holds no role
+ * @param place the site it is about, and whether the wall was handed over (of a site: whether any of its walls was);
+ *   absent for what is about the firm as a whole
+ * @example may({ role: 'crew', sites: ['holm-point'] }, 'wall.record', { site: 'stennick' }) // false
+ */
+export function may(held: Held | undefined, action: Action, place?: { site: string, closed?: boolean }): boolean {
+  const reach = held && reachOf(held.role, action)
+  if (!reach) return false
+  if (!place || reach === 'all' || reach === 'link') return true
+  return reach === 'own' ? held.sites.includes(place.site) : place.closed === true
+}

@@ -1,0 +1,45 @@
+import { heldAt, may, ROLE_WORDS, RIGHTS, type Action } from '../../core/people'
+import type { Accounts } from './form'
+import { grantsOf, personOfId } from './people'
+import type { SignedIn } from './sessions'
+
+/** Where an entry is made. */
+export interface EntryPlace { site: string, closed: boolean }
+
+/** An entry as it came, with who made it on the server's word, and whether it is taken. */
+export type Authored
+  = { entry: unknown, verdict: 'taken' }
+  /** Whoever made it had the right, but not then: a planner decides. */
+    | { entry: unknown, verdict: 'set-aside', reason: string }
+    | { entry: unknown, verdict: 'refused', reason: string }
+
+/** Says of an entry who made it, and whether he might. */
+export type Author = (entry: unknown, action: Action, place: EntryPlace, receivedAt: string) => Authored
+
+const isObject = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value)
+const isBefore = (a: unknown, b: string) => typeof a === 'string' && Date.parse(a) < Date.parse(b)
+
+/**
+ * The author of what a session sends. Who made an entry is who was signed in on the device then, as the entry says by
+ * his id; his name is the server's. What somebody made while he had the right to is taken however late it comes, what
+ * he made after it was taken from him is set aside, and what was never his to do is refused.
+ */
+export const authorOf = (accounts: Accounts, { person, firm }: SignedIn): Author => (entry, action, place, receivedAt) => {
+  if (!isObject(entry)) return { entry, verdict: 'taken' }
+  const { sentBy: _s, acceptedBy: _a, ...given } = entry
+  const who = given.person === undefined ? person : personOfId(accounts, firm.key, String(given.person))
+  if (!who) return { entry: given, verdict: 'refused', reason: 'is by nobody of this firm: it may have been made on this device for another' }
+  const signed = { ...given, person: who.id, by: who.name, ...who.id !== person.id && { sentBy: person.name } }
+  const grants = grantsOf(accounts, who.key)
+  // A clock that is ahead says nothing of what is to come.
+  const at = isBefore(given.at, receivedAt) ? String(given.at) : receivedAt
+  const lets = (held: typeof grants[number] | undefined) => may(held, action, place)
+  if (lets(heldAt(grants, at)) || lets(heldAt(grants, receivedAt))) return { entry: signed, verdict: 'taken' }
+  const now = heldAt(grants, at)
+  const what = RIGHTS[action].title
+  if (grants.some(lets)) return { entry: signed, verdict: 'set-aside', reason: `${who.name} was ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()}, and not here,` : 'no longer of the firm'} when this was made, and could not ${what}` }
+  return { entry: signed, verdict: 'refused', reason: `is not for ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()} here` : 'somebody who is no longer of the firm'} to make: they cannot ${what}` }
+}
+
+/** The author of what comes through a client's link: the name that he wrote. */
+export const clientAuthor: Author = entry => ({ entry, verdict: 'taken' })

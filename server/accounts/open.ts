@@ -1,0 +1,62 @@
+import { join } from 'node:path'
+import { holdFolder } from '../database/folder'
+import { dataFolder, openDatabase, openWhole, type Open } from '../database/connection'
+import type { Database } from '../database/perDatabase'
+import type * as firmSchema from '../database/schema'
+import { openAccounts, type Accounts } from './form'
+import type * as schema from './schema'
+
+/** What a firm of this server is, as far as its data goes. */
+export interface FirmPlace { id: string, folder: string }
+
+let letGo: (() => void) | undefined
+let opened: Open<typeof schema> | undefined
+const ofFirms = new Map<string, Open<typeof firmSchema>>()
+let beginFirm: (db: Database) => void = () => {}
+
+/**
+ * Opens the accounts of this server; databases of firms are opened when they are first asked for.
+ *
+ * @param begin puts in what the database of a firm begins with
+ * @param alone whether no other process may have the folder; while it is being built upon, one server takes over from another
+ * @throws DatabaseRefused in words
+ */
+export function startDatabases(begin: (db: Database) => void, alone = true): void {
+  const folder = dataFolder()
+  letGo = alone ? holdFolder(folder) : undefined
+  beginFirm = begin
+  try {
+    opened = openWhole(join(folder, 'accounts.db'), openAccounts, () => {})
+  }
+  catch (error) {
+    letGo?.()
+    throw error
+  }
+}
+
+/** The accounts of this server. */
+export function accounts(): Accounts {
+  if (!opened) throw new Error('the accounts are asked for before they are opened')
+  return opened.db
+}
+
+/** The folder of a firm: its database and its pictures. The first firm of a server has the data folder itself. */
+export const folderOfFirm = ({ folder }: FirmPlace): string => join(dataFolder(), folder)
+
+/** The database of a firm. @throws DatabaseRefused in words, where it cannot be opened */
+export function databaseOfFirm(firm: FirmPlace): Database {
+  const known = ofFirms.get(firm.id)
+  if (known) return known.db
+  const made = openWhole(join(folderOfFirm(firm), 'wide-trellis.db'), openDatabase, beginFirm)
+  ofFirms.set(firm.id, made)
+  return made.db
+}
+
+/** Closes every database, writing what is in the write-ahead logs into the files. */
+export function closeDatabases(): void {
+  for (const { close } of ofFirms.values()) close()
+  ofFirms.clear()
+  opened?.close()
+  opened = undefined
+  letGo?.()
+}

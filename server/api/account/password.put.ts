@@ -1,0 +1,21 @@
+import { signedIn } from '../../accounts/access'
+import { accounts } from '../../accounts/open'
+import { passwordFault, setPassword } from '../../accounts/people'
+import { clientOf, limited } from '../../guard/limits'
+import { apiError, validationError } from '../../utils/apiError'
+import { fieldsOf } from '../../utils/fields'
+import { jsonBody } from '../../utils/jsonBody'
+import { now } from '../../utils/now'
+
+/** Sets one's own password: `{ now, next }`; one's other sessions end. */
+export default defineEventHandler(async (event) => {
+  const { person, session } = signedIn(event)
+  const { now: present, next } = fieldsOf(await jsonBody(event))
+  const faults = passwordFault('$.next', next)
+  if (faults.length > 0) throw validationError(faults)
+  await limited('password', `${clientOf(event)} ${person.id}`, async () => {
+    if (person.password !== null && !await verifyPassword(person.password, String(present))) throw apiError(403, 'wrong-password', 'This is not the password that you have now.')
+  })
+  setPassword(accounts(), person, await hashPassword(String(next)), person.name, now(), session)
+  return { set: true }
+})

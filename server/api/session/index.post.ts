@@ -1,0 +1,33 @@
+import { note } from '../../accounts/audit'
+import { listFirms } from '../../accounts/firms'
+import { accounts } from '../../accounts/open'
+import { addressOf, peopleOfAddress } from '../../accounts/people'
+import { clientOf, limited } from '../../guard/limits'
+import { apiError } from '../../utils/apiError'
+import { fieldsOf } from '../../utils/fields'
+import { jsonBody } from '../../utils/jsonBody'
+import { now } from '../../utils/now'
+import { signIn } from '../../utils/session'
+
+/** What is compared where there is nobody of an address, so that it takes as long. */
+let nobodys: Promise<string> | undefined
+
+/** Signs in: `{ address, password }`, and `firm` where somebody is of several with one password. */
+export default defineEventHandler(async (event) => {
+  const { address, password, firm } = fieldsOf(await jsonBody(event))
+  const [who, typed] = [addressOf(address), typeof password === 'string' ? password.slice(0, 200) : '']
+  const person = await limited('address', who, () => limited('password', `${clientOf(event)} ${who}`, async () => {
+    const known = peopleOfAddress(accounts(), who)
+    if (known.every(({ password }) => password === null)) await verifyPassword(await (nobodys ??= hashPassword('nobody')), typed)
+    const matching = []
+    for (const each of known) if (each.password !== null && await verifyPassword(each.password, typed)) matching.push(each)
+    if (matching.length > 0) return matching
+    for (const each of known) note(accounts(), each.firm, { at: now(), by: each.name, kind: 'sign-in-failed', subject: (getHeader(event, 'user-agent') ?? '').slice(0, 300), detail: 'wrong password' })
+    throw apiError(401, 'wrong-password', 'This address and this password do not go together. A planner of your firm can give you a link to set a new password.')
+  }))
+  const firms = listFirms(accounts()).filter(({ key }) => person.some(each => each.firm === key))
+  const chosen = firms.length === 1 ? firms[0] : firms.find(({ id }) => id === firm)
+  if (!chosen) return { choose: firms.map(({ id, name }) => ({ id, name })) }
+  await signIn(event, person.find(each => each.firm === chosen.key)!, 'password')
+  return { signedIn: true }
+})

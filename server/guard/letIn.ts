@@ -1,0 +1,76 @@
+import type { H3Event } from 'h3'
+import { may, RIGHTS, ROLE_WORDS, reachOf, STAFF } from '../../core/people'
+import { firmOfId, listFirms } from '../accounts/firms'
+import { accounts, databaseOfFirm } from '../accounts/open'
+import { openSession, type Ended, type SignedIn } from '../accounts/sessions'
+import type { Database } from '../database/perDatabase'
+import { isHandedOver, siteHandedOver } from '../repositories/closed'
+import { firmOfSecret, openLink } from '../repositories/links'
+import { siteOfId } from '../repositories/siteRows'
+import { apiError, notFound } from '../utils/apiError'
+import { clientOf, limited } from './limits'
+import { isByLink, ROUTE_RIGHTS } from './rights'
+import type { RouteFound } from './routes'
+
+const SIGN_IN: Record<Ended['ended'], string> = {
+  unknown: 'This device was signed in on another server, or long ago. Sign in here.',
+  ended: 'The session of this device was ended. Sign in again: what it has not sent is kept.',
+  idle: 'This device has not been here for longer than the firm allows. Sign in again: what it has not sent is kept.',
+}
+
+/** Who is signed in where a request comes from; undefined where it says nothing of that. */
+async function sessionOf(event: H3Event): Promise<SignedIn | Ended | undefined> {
+  if (getCookie(event, SESSION_COOKIE) === undefined) return undefined
+  const { secure } = await getUserSession(event)
+  return secure ? openSession(accounts(), secure.session, new Date()) : { ended: 'unknown' }
+}
+
+/** A client comes by the secret in the address: its firm is found, and what it opens. Tries that open nothing are limited. */
+async function byLink(event: H3Event, secret: string): Promise<void> {
+  await limited('links', clientOf(event), () => {
+    const { firm: id, secret: rest } = firmOfSecret(secret)
+    const firm = id === undefined ? listFirms(accounts())[0] : firmOfId(accounts(), id)
+    if (!firm) throw notFound('such link. Ask whoever sent it for a new one')
+    const db = databaseOfFirm(firm)
+    event.context.opened = openLink(db, rest, new Date())
+    event.context.firm = { firm, db }
+  })
+}
+
+/** The site that a request is about, and whether it, or the wall, was handed over. */
+function placeOf(db: Database, { site, wall }: Record<string, string>): { site: string, closed: boolean } | undefined {
+  if (site === undefined) return undefined
+  const row = siteOfId(db).get({ id: decodeURIComponent(site) })
+  if (!row) return { site, closed: false }
+  return { site: row.id, closed: wall === undefined ? siteHandedOver(db, row.key) : isHandedOver(db, row.key, decodeURIComponent(wall)) }
+}
+
+const rolesThatMay = (wanted: keyof typeof RIGHTS) => STAFF.filter(role => reachOf(role, wanted)).map(role => ROLE_WORDS[role].title.toLowerCase()).join(' or ')
+
+/**
+ * Lets in who may do what a request wants, and notes who that is; what is not his to see is answered as if it were not
+ * there.
+ *
+ * @throws 401 where nobody is signed in, 403 where he may not do it, 404 for what he does not see
+ */
+export async function letIn(event: H3Event, { method, route, params }: RouteFound): Promise<void> {
+  const wanted = ROUTE_RIGHTS[`${method} ${route}`]
+  if (wanted === undefined) throw apiError(403, 'no-right', 'Nobody may do this: the route has no line in the table of rights.')
+  if (isByLink(wanted)) return byLink(event, decodeURIComponent(params.secret!))
+  const session = await sessionOf(event)
+  if (session && !('ended' in session)) {
+    event.context.signedIn = session
+    if (wanted !== 'anybody' || route === '/api/session') event.context.firm = { firm: session.firm, db: databaseOfFirm(session.firm) }
+  }
+  if (wanted === 'anybody') {
+    if (session && 'ended' in session) event.context.sessionEnded = SIGN_IN[session.ended]
+    return
+  }
+  if (!session) throw apiError(401, 'sign-in', 'Sign in first.')
+  if ('ended' in session) throw apiError(401, `session-${session.ended}`, SIGN_IN[session.ended])
+  const place = placeOf(event.context.firm!.db, params)
+  if (may(session.held, wanted, place)) return
+  // What somebody does not even read is not there for him.
+  if (place && !may(session.held, 'site.read', place)) throw notFound(params.wall === undefined ? 'site of this name' : 'wall of this name on this site')
+  throw apiError(403, 'not-yours', `${ROLE_WORDS[session.held.role].title} cannot ${RIGHTS[wanted].title}: ask ${rolesThatMay(wanted)}.`)
+}
