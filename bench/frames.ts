@@ -1,11 +1,13 @@
 import { chromium, type Page } from '@playwright/test'
+import { signIn } from '../scripts/house.mjs'
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/chromium.mjs'
+import { ask } from './asking'
 import { gridJob, readWallOf60 } from './jobs'
 import { atMost, measured, type Row } from './row'
 
 /** A site of its own with one wall, kept on the server. */
 async function keep(address: string, id: string, job: object): Promise<string> {
-  const answer = await fetch(`${address}/api/sites/import`, {
+  const answer = await ask(`${address}/api/sites/import`, {
     method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...job, site: { id, name: id, units: 'metric' } }),
   })
   if (!answer.ok) throw new Error(`The bench's wall was refused: ${await answer.text()}`)
@@ -93,7 +95,9 @@ async function redrawing(page: Page, address: string): Promise<number[]> {
 export async function frames(address: string): Promise<Row[]> {
   const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_FLAGS })
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+    await signIn(context, address)
+    const page = await context.newPage()
     return [
       ...rowsOf('Dragging a grid of 10 × 10', await dragging(page, address, 'arrange', [10, 10])),
       ...rowsOf('Dragging 12 × 6 with its plates placed as it goes', await dragging(page, address, 'mount', [6, 12])),

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { ask } from './asking'
 import { gridJob, wallOfReadings } from './jobs'
 import { atMost, measured, type Row } from './row'
 
@@ -19,16 +20,16 @@ function memoryPeak(pid: number): number | undefined {
 
 async function post(address: string, body: string): Promise<{ status: number, took: number }> {
   const began = performance.now()
-  const response = await fetch(`${address}/api/sites/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body })
+  const response = await ask(`${address}/api/sites/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body })
   await response.text()
   return { status: response.status, took: performance.now() - began }
 }
 
 /** Asks for something heavy, and reads a wall over and over meanwhile. */
-async function beside(address: string, ask: () => Promise<Response>): Promise<{ took: number, reads: number[] }> {
+async function beside(address: string, heavy: () => Promise<Response>): Promise<{ took: number, reads: number[] }> {
   const began = performance.now()
   let under = true
-  const asked = ask().then(async (response) => {
+  const asked = heavy().then(async (response) => {
     await response.arrayBuffer()
     under = false
     if (!response.ok) throw new Error(`${response.url} was answered with ${response.status}`)
@@ -37,7 +38,7 @@ async function beside(address: string, ask: () => Promise<Response>): Promise<{ 
   const reads: number[] = []
   while (under) {
     const from = performance.now()
-    await (await fetch(`${address}${HALL}`)).arrayBuffer()
+    await (await ask(`${address}${HALL}`)).arrayBuffer()
     reads.push(performance.now() - from)
     await new Promise(done => setTimeout(done, 5))
   }
@@ -57,16 +58,16 @@ export async function heavyRequests({ address, pid }: Asked): Promise<Row[]> {
   const [fastener] = screens.catalogue.fasteners
   const models = JSON.stringify({ models: Array.from({ length: 2_000 }, (_, n) => ({ ...fastener, id: `bench-${n}` })) })
   const requests: [string, number | undefined, () => Promise<Response>][] = [
-    ['PDF of 2,500 screens', 5_000, () => fetch(`${many}/sheet?format=pdf`)],
-    ['Plan of 2,500 screens', undefined, () => fetch(`${many}/plan`)],
-    ['Test picture of 2,500 screens', undefined, () => fetch(`${many}/pixels?format=svg`)],
-    ['Plan of 5,000 readings', 2_000, () => fetch(`${address}/api/sites/many-readings/walls/w/plan`)],
-    ['Bringing in a wall of 2,500 screens', undefined, () => fetch(`${address}/api/sites/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: whole })],
-    ['Bringing in 2,000 fasteners', undefined, () => fetch(`${address}/api/catalogue/fastener/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: models })],
+    ['PDF of 2,500 screens', 5_000, () => ask(`${many}/sheet?format=pdf`)],
+    ['Plan of 2,500 screens', undefined, () => ask(`${many}/plan`)],
+    ['Test picture of 2,500 screens', undefined, () => ask(`${many}/pixels?format=svg`)],
+    ['Plan of 5,000 readings', 2_000, () => ask(`${address}/api/sites/many-readings/walls/w/plan`)],
+    ['Bringing in a wall of 2,500 screens', undefined, () => ask(`${address}/api/sites/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: whole })],
+    ['Bringing in 2,000 fasteners', undefined, () => ask(`${address}/api/catalogue/fastener/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: models })],
   ]
   const rows: Row[] = []
-  for (const [what, aim, ask] of requests) {
-    const { took, reads } = await beside(address, ask)
+  for (const [what, aim, heavy] of requests) {
+    const { took, reads } = await beside(address, heavy)
     rows.push(aim ? atMost(what, took, aim, 'ms') : measured(what, took, 'ms'))
     rows.push(atMost(`  longest of ${reads.length} reads beside it`, reads.at(-1)!, 50, 'ms'))
   }

@@ -1,5 +1,6 @@
 import { gzipSync } from 'node:zlib'
 import { chromium, type Browser } from '@playwright/test'
+import { signIn } from '../scripts/house.mjs'
 import { CHROMIUM_FLAGS, findChromium } from '../scripts/chromium.mjs'
 import { atMost, measured, type Row } from './row'
 
@@ -7,7 +8,9 @@ const RUNS = 7
 
 /** Opens a wall in a browser that has nothing stored; gives the time until it is drawn, ms, and its scripts, bytes gzipped. */
 async function open(browser: Browser, address: string): Promise<{ drawn: number, script: number }> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  await signIn(context, address)
+  const page = await context.newPage()
   const scripts: Promise<number>[] = []
   let opening = true
   page.on('response', (response) => {
@@ -47,6 +50,7 @@ export async function openingOffline(address: string): Promise<Row[]> {
   const path = `${address}/sites/holm-point/walls/ticket-hall/hang`
   try {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+    await signIn(context, address)
     const first = await context.newPage()
     await first.goto(path)
     await first.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))

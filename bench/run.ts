@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer, untilAnswering } from '../scripts/house.mjs'
+import { goIn } from './asking'
 import { answering } from './answering'
 import { opening, openingOffline } from './opening'
 import { frames } from './frames'
@@ -13,6 +14,7 @@ import type { Row } from './row'
 import { serving } from './serving'
 import { truing } from './truing'
 import { kills, spoiltJobs } from './standing'
+import { week } from './week'
 
 const PORT = '4797'
 
@@ -23,6 +25,7 @@ async function onServer(measure: (asked: Asked) => Promise<Row[]>): Promise<Row[
   const address = `http://127.0.0.1:${PORT}`
   try {
     await untilAnswering(server, address)
+    await goIn(address)
     return await measure({ address, pid: server.pid! })
   }
   finally {
@@ -40,6 +43,7 @@ const rows = [
   ...await truing(),
   ...await onServer(async ({ address }) => [...await opening(address), ...await openingOffline(address), ...await frames(address), ...await serving(address)]),
   ...await onServer(async asked => [...await heavyRequests(asked), ...await refusals(asked)]),
+  ...await week(),
   ...await kills(50, 30),
   ...spoiltJobs(20_000),
 ]

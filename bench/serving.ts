@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import SQLite from 'better-sqlite3'
+import { ask, who } from './asking'
 import { atLeast, atMost, measured, type Row } from './row'
 
 const AT_ONCE = 20
@@ -41,11 +42,11 @@ function bareWrites(document: string): number {
  */
 export async function serving(address: string): Promise<Row[]> {
   const hall = `${address}/api/sites/holm-point/walls/ticket-hall`
-  const read = await fire({ url: hall })
+  const read = await fire({ url: hall, headers: who() })
 
-  const { job } = await (await fetch(hall)).json() as { job: { walls: object[] } }
+  const { job } = await (await ask(hall)).json() as { job: { walls: object[] } }
   const walls = Array.from({ length: AT_ONCE }, (_, k) => ({ ...job.walls[0], id: `bench-${k}`, name: `Bench ${k}` }))
-  const imported = await fetch(`${address}/api/sites/import`, {
+  const imported = await ask(`${address}/api/sites/import`, {
     method: 'POST', headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ ...job, site: { id: 'bench', name: 'Bench', units: 'metric' }, walls, log: [] }),
   })
@@ -56,7 +57,7 @@ export async function serving(address: string): Promise<Row[]> {
     setupClient(client) {
       const wall = walls[next++]!
       let version = 1
-      const request: autocannon.Request = { method: 'PUT', path: `/api/sites/bench/walls/${wall.id}`, headers: { 'content-type': 'application/json', 'host': new URL(address).host } }
+      const request: autocannon.Request = { method: 'PUT', path: `/api/sites/bench/walls/${wall.id}`, headers: { ...who(), 'content-type': 'application/json', 'host': new URL(address).host } }
       client.setRequests([{
         ...request,
         setupRequest: () => ({ ...request, body: JSON.stringify({ version, wall: { ...wall, width: 6200 + version % 100 } }) }),

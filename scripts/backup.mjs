@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
-import { join, relative, resolve } from 'node:path'
+import { dirname, join, relative, resolve } from 'node:path'
 import SQLite from 'better-sqlite3'
 
 /**
@@ -9,7 +9,9 @@ import SQLite from 'better-sqlite3'
  */
 
 const FORMAT = 'wide-trellis-backup'
+/** Of a firm, in the data folder itself or in a folder of its own. */
 const DATABASE = 'wide-trellis.db'
+const ACCOUNTS = 'accounts.db'
 const stamp = () => new Date().toISOString().replace(/[:.]/g, '-')
 const fail = (message) => {
   console.error(message)
@@ -31,23 +33,33 @@ function damageIn(file) {
   }
 }
 
-/** Copies the database by SQLite's own backup, which a server at work does not disturb, then the pictures, which never change once they are there. */
+/** The folders of the firms of a data folder: itself, and those within it. */
+const firmsIn = data => ['.', ...existsSync(join(data, 'firms')) ? readdirSync(join(data, 'firms')).map(firm => join('firms', firm)) : []]
+
+/** Copies a database by SQLite's own backup, which a server at work does not disturb. */
+async function copyDatabase(from, to) {
+  mkdirSync(dirname(to), { recursive: true })
+  const source = new SQLite(from, { readonly: true, fileMustExist: true, timeout: 10_000 })
+  await source.backup(to)
+  source.close()
+  const damage = damageIn(to)
+  if (damage) fail(`${from} is damaged, and was not backed up: ${damage}. Keep the backups that there are.`)
+}
+
+/** Copies accounts and the databases of all firms, then the pictures, which never change once they are there. */
 async function backUp(data, to) {
-  if (!existsSync(join(data, DATABASE))) fail(`${data} has no ${DATABASE}. Set WT_DATA to the server's data folder.`)
+  if (![DATABASE, ACCOUNTS].some(name => existsSync(join(data, name)))) fail(`${data} has no ${DATABASE}. Set WT_DATA to the server's data folder.`)
   if (existsSync(to)) fail(`${to} is there already. Name a folder that is not.`)
   const part = `${to}.part`
   rmSync(part, { recursive: true, force: true })
   mkdirSync(part, { recursive: true })
-  const source = new SQLite(join(data, DATABASE), { readonly: true, fileMustExist: true, timeout: 10_000 })
-  await source.backup(join(part, DATABASE))
-  source.close()
-  const damage = damageIn(join(part, DATABASE))
-  if (damage) fail(`The database in ${data} is damaged, and was not backed up: ${damage}. Keep the backups that there are.`)
-  if (existsSync(join(data, 'photos'))) cpSync(join(data, 'photos'), join(part, 'photos'), { recursive: true, filter: path => !path.endsWith('.part') })
+  const databases = [ACCOUNTS, ...firmsIn(data).map(firm => join(firm, DATABASE))].filter(file => existsSync(join(data, file)))
+  for (const file of databases) await copyDatabase(join(data, file), join(part, file))
+  for (const photos of firmsIn(data).map(firm => join(firm, 'photos'))) if (existsSync(join(data, photos))) cpSync(join(data, photos), join(part, photos), { recursive: true, filter: path => !path.endsWith('.part') })
   const files = Object.fromEntries(filesIn(part).map(file => [file, digestOf(join(part, file))]))
   writeFileSync(join(part, 'backup.json'), JSON.stringify({ format: FORMAT, version: 1, at: new Date().toISOString(), files }, null, 2))
   renameSync(part, to)
-  console.log(`${to}: the database and ${Object.keys(files).length - 1} files of pictures. Keep it on another disk.`)
+  console.log(`${to}: ${databases.length} databases and ${Object.keys(files).length - databases.length} files of pictures. Keep it on another disk.`)
 }
 
 /** The files of a backup, each as it was when it was made. */
@@ -88,7 +100,7 @@ function restore(from, data) {
   const aside = existsSync(data) ? `${data}.before-${stamp()}` : undefined
   if (aside) renameSync(data, aside)
   renameSync(incoming, data)
-  console.log(`${data} is as ${from} has it.${aside ? ` What was there is in ${aside}.` : ''}`)
+  console.log(`${data} is as ${from} has it.${aside ? ` What was there is in ${aside}.` : ''} Everybody signs in again.`)
 }
 
 const [verb, folder] = process.argv.slice(2)

@@ -3,7 +3,7 @@ import { cpSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp from 'sharp'
-import { build, install, ROOT, startServer, untilAnswering } from './house.mjs'
+import { build, cookieOf, install, ROOT, startServer, untilAnswering } from './house.mjs'
 
 /**
  * Makes a data folder as this version leaves it after some work, with the job files that it gave out, in
@@ -19,17 +19,18 @@ const address = 'http://localhost:4196'
 const server = startServer({ PORT: '4196', WT_DATA: data, WT_DEMO: '1' }, 'pipe')
 process.on('exit', () => server.kill('SIGKILL'))
 await untilAnswering(server, address)
+const cookie = await cookieOf(address)
 
 async function send(method, path, body, headers = { 'content-type': 'application/json' }) {
-  const answer = await fetch(`${address}/api/${path}`, { method, headers, body: Buffer.isBuffer(body) ? body : JSON.stringify(body) })
+  const answer = await fetch(`${address}/api/${path}`, { method, headers: { cookie, ...headers }, body: Buffer.isBuffer(body) ? body : JSON.stringify(body) })
   if (!answer.ok) throw new Error(`${method} ${path}: ${answer.status} ${await answer.text()}`)
   return answer.json()
 }
-const get = async path => (await fetch(`${address}/api/${path}`)).json()
+const get = async path => (await fetch(`${address}/api/${path}`, { headers: { cookie } })).json()
 async function edit(site, wall, change) {
   const { job, version } = await get(`sites/${site}/walls/${wall}`)
   change(job.walls[0])
-  await send('PUT', `sites/${site}/walls/${wall}`, { wall: job.walls[0], version, by: 'Isla Brand' })
+  await send('PUT', `sites/${site}/walls/${wall}`, { wall: job.walls[0], version })
 }
 const picture = colour => sharp({ create: { width: 48, height: 36, channels: 3, background: colour } }).png().toBuffer()
 const addPhoto = async (site, colour) => (await send('POST', `sites/${site}/photos`, await picture(colour), { 'content-type': 'image/png', 'x-wide-trellis': 'photograph' })).photo
@@ -58,7 +59,7 @@ await edit('ravel-sands', 'pier', (wall) => {
   wall.evidence.push({ id: 'seen-1', method: 'seen', x: 900, y: 1200, photo: blue })
 })
 // One of each kind of entry that a wall can have.
-const entry = (kind, n, more) => ({ id: `pier-${kind}-${n}`, at: '2026-11-20T08:00:00.000Z', by: 'Isla Brand', wall: 'pier', kind, ...more })
+const entry = (kind, n, more) => ({ id: `pier-${kind}-${n}`, at: '2026-11-20T08:00:00.000Z', by: 'Isla Brandt', wall: 'pier', kind, ...more })
 await send('POST', 'sites/ravel-sands/walls/pier/log', { entries: [
   entry('override', 1, { code: 'wind-not-known', subject: 'pier', reason: 'sheltered by the hall', figures: [27.5] }), entry('override-ended', 1, { code: 'wind-not-known', subject: 'pier' }),
   entry('step', 1, { step: 'mark-out', done: true, minutes: 40 }), entry('hung', 1, { screen: 'sign-r1c1' }), entry('serial', 1, { screen: 'sign-r1c1', serial: 'FX-2291' }), entry('locked', 1, { screen: 'sign-r1c1' }),
@@ -73,7 +74,7 @@ await send('PUT', 'sites/stennick/rules', { rules: { ...rules, blockJoints: 'kee
 const folder = join(ROOT, 'tests', 'fixtures', 'data', name)
 rmSync(folder, { recursive: true, force: true })
 mkdirSync(join(folder, 'jobs'), { recursive: true })
-for (const { id } of await get('sites')) writeFileSync(join(folder, 'jobs', `${id}.json`), Buffer.from(await (await fetch(`${address}/api/sites/${id}/job`)).arrayBuffer()))
+for (const { id } of await get('sites')) writeFileSync(join(folder, 'jobs', `${id}.json`), Buffer.from(await (await fetch(`${address}/api/sites/${id}/job`, { headers: { cookie } })).arrayBuffer()))
 writeFileSync(join(folder, 'catalogue.json'), JSON.stringify(await get('catalogue'), null, 2))
 server.kill('SIGTERM')
 await once(server, 'exit')

@@ -87,3 +87,20 @@ export async function untilAnswering(server, address, seconds = 90) {
   }
   throw new Error(`The server did not answer at ${address} within ${seconds} s.`)
 }
+
+/**
+ * Goes in as one of the demo's people.
+ *
+ * @returns the session, as a cookie
+ */
+export async function cookieOf(address, person = 'Isla Brandt') {
+  const answer = await fetch(`${address}/api/session/demo`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ person }) })
+  if (!answer.ok) throw new Error(`Nobody goes in as ${person}: ${await answer.text()}`)
+  return answer.headers.getSetCookie().map(cookie => cookie.split(';')[0]).find(cookie => cookie.startsWith('wide-trellis='))
+}
+
+/** Goes in as one of the demo's people in a browser's context. */
+export async function signIn(context, address, person) {
+  const [name, value] = (await cookieOf(address, person)).split('=')
+  await context.addCookies([{ name, value, url: address }])
+}

@@ -2,7 +2,7 @@ import { once } from 'node:events'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { build, install, ROOT, startServer, untilAnswering } from './house.mjs'
+import { build, install, ROOT, signIn, startServer, untilAnswering } from './house.mjs'
 import { CHROMIUM_FLAGS, findChromium } from './chromium.mjs'
 
 /**
@@ -57,7 +57,6 @@ const VIEWS = {
       if (!level) await page.getByRole('button', { name: 'Hold it here and read' }).click()
       for (let n = 0; n < (level ? 1 : 2); n++) await page.getByRole('button', { name: 'Next', exact: true }).click()
     }
-    await page.getByLabel('Your name').last().fill('Isla Brandt')
     await page.getByRole('button', { name: 'Keep these readings' }).click()
     await page.getByTestId('closes').waitFor()
   }],
@@ -86,7 +85,9 @@ await untilAnswering(server, `http://localhost:${port}`)
 const browser = await chromium.launch({ executablePath: findChromium(), args: CHROMIUM_FLAGS })
 for (const [name, [address, prepare, viewport = { width: 1280, height: 800 }]] of Object.entries(VIEWS)) {
   if (args.length > 0 && !args.includes(name)) continue
-  const page = await browser.newPage({ viewport })
+  const context = await browser.newContext({ viewport })
+  await signIn(context, `http://localhost:${port}`)
+  const page = await context.newPage()
   await page.goto(`http://localhost:${port}${address}`)
   await page.locator('h1').first().waitFor()
   // An open wall hears from the server all the while, so that the network is never idle.
@@ -95,7 +96,7 @@ for (const [name, [address, prepare, viewport = { width: 1280, height: 800 }]] o
   await prepare?.(page)
   await page.waitForTimeout(800)
   await page.screenshot({ path: join(folder, `${name}.png`) })
-  await page.close()
+  await context.close()
 }
 await browser.close()
 server.kill('SIGTERM')

@@ -3,7 +3,7 @@ import { exampleJob } from '../../tests/fixtures/job'
 import { wallFaults, type Rules } from '../job'
 import { rulesSchema } from '../job/site'
 import { contextOf, planWall } from '../plan'
-import { chosenFigure, chosenOption, effectiveRules, HOUSE_RULES, RULE_FIGURES, levelOfRule, levelsOf, rulesFor, valueOfSchool } from './index'
+import { chosenFigure, chosenOption, effectiveRules, HOUSE_RULES, RULE_FIGURES, levelOfRule, levelsOf, rulesFor, touchedRules, valueOfSchool } from './index'
 
 describe('the house rules', () => {
   it('have a school for whatever a file can say, each with its reason, and one that holds until somebody has chosen', () => {
@@ -69,5 +69,17 @@ describe('fixings of a plate in the top row and one below', () => {
 
   it('leave an array for which a person chose', () => {
     expect(withThreeRows(30)({ plateFixings: 'top-and-one-below' }, { members: 2, rows: ['top', 'middle', 'bottom'] }).rows).toEqual(['top', 'middle', 'bottom'])
+  })
+})
+
+describe('walls that a rule touches', () => {
+  const none = { firm: {}, site: {}, wall: {} }
+  it('are those that have not chosen for themselves, and that were planned otherwise before', () => {
+    expect(touchedRules(none, 'firm', { heightDatum: 'bottom-edge' }, 'metric')).toEqual(['heightDatum'])
+    expect(touchedRules({ ...none, site: { heightDatum: 'by-kind' } }, 'firm', { heightDatum: 'bottom-edge' }, 'metric')).toEqual([])
+    expect(touchedRules({ ...none, firm: { heightDatum: 'bottom-edge' }, wall: { heightDatum: 'bottom-edge' } }, 'site', { heightDatum: 'by-kind' }, 'metric')).toEqual([])
+    // What is chosen and held already changes nothing, a default in the wall's unit included.
+    expect(touchedRules(none, 'firm', { heightDatum: 'by-kind', markingSigma: 1 }, 'metric')).toEqual([])
+    expect(touchedRules(none, 'firm', { drillWander: 2, seamTolerance: 0.3 }, 'metric')).toContain('drillWander')
   })
 })

@@ -21,4 +21,9 @@ export const scriptsIn = (html: string): string[] => [...html.matchAll(/<script(
 
 export const HEADERS = {
   'content-security-policy': policy(), 'x-frame-options': 'DENY', 'referrer-policy': 'same-origin', 'x-content-type-options': 'nosniff', 'cross-origin-resource-policy': 'same-origin',
+  // The camera reads labels and takes pictures, the microphone hears readings; of nobody else's pages.
+  'permissions-policy': 'camera=(self), microphone=(self), publickey-credentials-get=(self), publickey-credentials-create=(self), geolocation=(), payment=(), usb=()',
 }
+
+/** Said over TLS only: a browser that was told it at a plain address of a site's own network could never come back. */
+export const TLS_ONLY = { 'strict-transport-security': 'max-age=31536000' }

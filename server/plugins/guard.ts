@@ -1,4 +1,4 @@
-import { HEADERS, policy, scriptsIn } from '../guard/headers'
+import { HEADERS, policy, scriptsIn, TLS_ONLY } from '../guard/headers'
 import { isForThisMachineOnly } from '../guard/hosts'
 
 /** Where this server listens, what it says to browsers with every answer, and whom it lets write. */
@@ -6,8 +6,8 @@ export default defineNitroPlugin((nitro) => {
   process.env.HOST = process.env.NITRO_HOST || process.env.HOST || '127.0.0.1'
   // While it is being built upon, the tools' own pages and connections come in.
   if (import.meta.dev) return
-  console.log(isForThisMachineOnly() ? 'Reached from this machine alone. HOST=0.0.0.0 lets others on its network reach it.' : `Reached from wherever ${process.env.HOST} can be: whoever reaches it can read and write.`)
-  nitro.hooks.hook('request', event => setResponseHeaders(event, HEADERS))
+  console.log(isForThisMachineOnly() ? 'Reached from this machine alone. HOST=0.0.0.0 lets others on its network reach it.' : `Reached from wherever ${process.env.HOST} can be, by whoever is signed in.`)
+  nitro.hooks.hook('request', event => setResponseHeaders(event, isTls(event) ? { ...HEADERS, ...TLS_ONLY } : HEADERS))
   nitro.hooks.hook('render:response', ({ headers, body }) => {
     if (headers && typeof body === 'string') headers['content-security-policy'] = policy(scriptsIn(body))
   })

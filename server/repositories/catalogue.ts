@@ -6,7 +6,7 @@ import { models, sites, wallModels, walls } from '../database/schema'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { apiError, validationError } from '../utils/apiError'
 import { siteDocument } from './siteRows'
-import { moveStock, readStock, stockMoves, type StockCounts } from './stock'
+import { addMove, readStock, stockMoves, type StockCounts } from './stock'
 
 /** Who kept a model last, which version of it that is, which walls use it, and whether any site holds it, so that new figures become a revision. */
 export interface Keeping { version: number, savedAt: string, savedBy: string, usedBy: { site: string, wall: string, name: string }[], held: boolean }
@@ -104,7 +104,7 @@ export function importModels(db: Database, kind: ModelKind, given: unknown[], by
     const model = each as Model
     const row = modelOfId(db).get({ kind, id: model.id })
     const kept = same(row?.model, model) ? { id: model.id } : keepModel(db, kind, model, row?.version, by, at, held)
-    if (count !== undefined && stockMoves(db, kind, kept.id).length === 0) moveStock(db, kind, kept.id, count, by, at, 'As the catalogue had it')
+    if (count !== undefined && stockMoves(db, kind, kept.id).length === 0) addMove(db, kind, kept.id, count, by, at, 'As the catalogue had it')
     return kept
   }), { behavior: 'immediate' })
 }

@@ -182,6 +182,19 @@ describe('a survey in the database', () => {
   })
 })
 
+describe('who took a reading', () => {
+  it('is on the server’s word: whoever saves it first, and for good', () => {
+    importJob(db, exampleJob(), 'Isla', AT)
+    const reading = (id: string, by?: string) => ({ id, method: 'probe', hit: true, x: 1200, y: 1000, ...by !== undefined && { by } })
+    const saved = (version: number, by: string, evidence: object[]) => {
+      saveWall(db, 'holm-point', 'w1', { ...exampleWall(), evidence }, version, by, AT)
+      return readWall(db, 'holm-point', 'w1').job.walls[0]!.evidence!.map(({ id, by }) => [id, by])
+    }
+    expect(saved(1, 'Odd', [reading('e1', 'Mallory'), reading('e2')])).toEqual([['e1', 'Odd'], ['e2', undefined]])
+    expect(saved(2, 'Isla', [reading('e3', 'Mallory'), reading('e1', 'Mallory'), reading('e2', 'Mallory')])).toEqual([['e3', 'Isla'], ['e1', 'Odd'], ['e2', undefined]])
+  })
+})
+
 describe('the log', () => {
   beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
   const add = (change: Partial<EntryOf<'hole'>> = {}, wall = 'w1') => addLogEntry(db, 'holm-point', wall, clientAuthor, { ...hole, ...change }, AT) as LogEntry

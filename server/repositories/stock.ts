@@ -32,18 +32,19 @@ function faultsOf(change: unknown, note: unknown, have: number): Fault[] {
 }
 
 /**
- * Notes that so many of a model came, or went.
+ * Notes that so many of a model came, or went, within whatever is kept with it.
  *
  * @returns how many there are now
  * @throws 404 for a model that the catalogue does not have, 422 with every fault
  */
-export function moveStock(db: Database, kind: ModelKind, id: string, change: unknown, by: string, at: string, note?: unknown): number {
-  return db.transaction(() => {
-    if (!db.select({ key: models.key }).from(models).where(and(eq(models.kind, kind), eq(models.id, id))).get()) throw notFound('model of this name in the catalogue')
-    const have = stockMoves(db, kind, id).reduce((sum, { change }) => sum + change, 0)
-    const faults = faultsOf(change, note, have)
-    if (faults.length > 0) throw validationError(faults)
-    db.insert(stock).values({ kind, model: id, change: change as number, at, by, ...note !== undefined && { note: note as string } }).run()
-    return have + (change as number)
-  }, { behavior: 'immediate' })
+export function addMove(db: Database, kind: ModelKind, id: string, change: unknown, by: string, at: string, note?: unknown): number {
+  if (!db.select({ key: models.key }).from(models).where(and(eq(models.kind, kind), eq(models.id, id))).get()) throw notFound('model of this name in the catalogue')
+  const have = stockMoves(db, kind, id).reduce((sum, { change }) => sum + change, 0)
+  const faults = faultsOf(change, note, have)
+  if (faults.length > 0) throw validationError(faults)
+  db.insert(stock).values({ kind, model: id, change: change as number, at, by, ...note !== undefined && { note: note as string } }).run()
+  return have + (change as number)
 }
+
+/** Notes by itself that so many of a model came, or went. @throws as `addMove` */
+export const moveStock = (...move: Parameters<typeof addMove>): number => move[0].transaction(() => addMove(...move), { behavior: 'immediate' })

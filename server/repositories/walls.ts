@@ -80,6 +80,19 @@ function saveModelsUsed(db: Database, key: number, wall: Wall): void {
 
 const columnsOf = ({ name, width, height, structure }: Wall) => ({ name, width, height, structure: structure.kind })
 
+/** A wall whose readings are by whom the server knows: those that it had stay by whoever took them, new ones are by whoever saves. */
+function withAuthors(after: Wall, before: Wall, by: string): Wall {
+  if (!after.evidence || after.evidence === before.evidence) return after
+  const known = new Map((before.evidence ?? []).map(reading => [reading.id, reading.by]))
+  const said = (reading: NonNullable<Wall['evidence']>[number]) => known.has(reading.id) ? known.get(reading.id) : reading.by === undefined ? undefined : by
+  if (after.evidence.every(reading => reading.by === said(reading))) return after
+  return { ...after, evidence: after.evidence.map((reading) => {
+    const { by: _, ...rest } = reading
+    const name = said(reading)
+    return name === reading.by ? reading : { ...rest, ...name !== undefined && { by: name } }
+  }) }
+}
+
 /**
  * Puts a wall in the place of the version it was made from.
  *
@@ -96,8 +109,8 @@ export function saveWall(db: Database, siteId: string, id: string, wall: unknown
     const before = wallOf(db, row)
     const faults = faultsOfEdit(wall, before, withTheirs)
     if (faults.length > 0) throw validationError(faults)
-    const after = wall as Wall
-    if (after.id !== id) throw validationError([{ path: '$.id', message: `must be “${id}”, as in the address` }])
+    if ((wall as Wall).id !== id) throw validationError([{ path: '$.id', message: `must be “${id}”, as in the address` }])
+    const after = withAuthors(wall as Wall, before, by)
     if (withTheirs !== catalogue) saveCatalogue(db, site, withTheirs)
     const saved: WallVersion = { version: row.version + 1, savedAt: at, savedBy: by }
     const document = JSON.stringify(after)

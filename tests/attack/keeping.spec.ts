@@ -36,6 +36,7 @@ test('a site goes out with its pictures and comes back with nothing lost: who sa
 
   const other = await House.open()
   try {
+    await other.signIn(page.context())
     await page.goto(other.address)
     await page.getByTestId('job-file').setInputFiles(file)
     await expect(page.getByRole('alert')).toContainText('here already')

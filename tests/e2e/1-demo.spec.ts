@@ -3,7 +3,8 @@ import { once } from 'node:events'
 import { existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { cookieAt, expect, freePort, test } from './house'
+import { cookieOf } from '../../scripts/house.mjs'
+import { expect, freePort, test } from './house'
 
 /** Runs the demo's own command until it has printed its address; gives back how to stop it. */
 async function demo(port: number, data: string) {
@@ -25,7 +26,7 @@ test('the demo starts, stops clean, and starts again with what was kept', async 
   const data = mkdtempSync(join(tmpdir(), 'wide-trellis-demo-'))
   const port = await freePort()
   const address = `http://localhost:${port}/api/sites`
-  const signedIn = async () => ({ cookie: await cookieAt(`http://localhost:${port}`, 'Isla Brandt') })
+  const signedIn = async () => ({ cookie: await cookieOf(`http://localhost:${port}`) })
 
   const first = await demo(port, data)
   const sites = await (await fetch(address, { headers: await signedIn() })).json() as { name: string }[]

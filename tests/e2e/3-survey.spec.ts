@@ -341,6 +341,7 @@ test('by a house rule of one good sign, what was not proved is', async ({ page }
   await page.goto('/sites/holm-point')
   await page.getByRole('link', { name: 'Choose how this site is worked' }).click()
   await page.getByRole('radio', { name: /one good sign/ }).click()
+  await page.getByRole('button', { name: 'Save the rule' }).click()
   await expect(page.getByRole('status')).toContainText('Saved')
   await fill(page, 'One σ of a single tape measurement, mm', '-1')
   await expect(page.getByRole('alert')).toHaveText('It must not be negative.')

@@ -7,6 +7,16 @@ test('house rules are chosen by the firm, a site and a wall; a wall says where e
   await page.getByRole('link', { name: 'Choose how the firm works' }).click()
   await expect(by).toHaveText('the usual, as nobody chose')
   await datum.getByText('always the bottom edge of the display').click()
+  // Before it is saved it says which walls are planned otherwise, and can be left.
+  const touched = page.getByTestId('touched')
+  await expect(touched).toContainText('walls are planned otherwise by this')
+  await expect(touched.getByRole('link', { name: 'Holm Point, Ticket hall' })).toBeVisible()
+  await expect(touched.getByRole('listitem').filter({ hasText: 'Ticket hall' })).toContainText('issued')
+  await page.getByRole('button', { name: 'Leave it as it was' }).click()
+  await expect(by).toHaveText('the usual, as nobody chose')
+  expect(JSON.parse((await house.api('/rules')).body).rules).toEqual({})
+  await datum.getByText('always the bottom edge of the display').click()
+  await page.getByRole('button', { name: 'Save the rule' }).click()
   await expect(page.getByRole('status').first()).toContainText('Saved')
   await expect(by).toHaveText('chosen by the firm')
 
@@ -28,4 +38,11 @@ test('house rules are chosen by the firm, a site and a wall; a wall says where e
   await expect(by).toHaveText('chosen by the firm')
   await saved(page)
   expect((await house.wall()).job.walls[0]).not.toHaveProperty('rules')
+  // What holds already touches nothing.
+  await page.goto('/sites/holm-point/rules')
+  await datum.getByText('always the bottom edge of the display').click()
+  await datum.getByText('centre line of the top row for a grid').click()
+  await expect(page.getByTestId('touched')).toContainText('2 walls are planned otherwise by this')
+  const audit = JSON.parse((await house.api('/audit')).body)
+  expect(audit.filter(({ kind }: { kind: string }) => kind === 'rules')).toMatchObject([{ by: 'Isla Brandt', subject: 'the firm', detail: expect.stringContaining('heightDatum') }])
 })

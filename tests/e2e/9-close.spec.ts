@@ -150,7 +150,7 @@ test('a screen is replaced two years on: what is behind it, how it comes out, wh
   await expect(page.getByTestId('inspection')).not.toContainText('overdue')
   await saved(page)
   const { log } = (await house.wall('ravel-sands', 'lounge')).job
-  expect(log.slice(-3)).toMatchObject([{ kind: 'replaced', screen: 'lounge-r2c2', by: 'Tove Marsh' }, { kind: 'serial', serial: 'KL46-2611-3001' }, { kind: 'visit', purpose: 'inspection' }])
+  expect(log.slice(-3)).toMatchObject([{ kind: 'replaced', screen: 'lounge-r2c2', by: 'Isla Brandt' }, { kind: 'serial', serial: 'KL46-2611-3001' }, { kind: 'visit', purpose: 'inspection' }])
 })
 
 test('the client reads and signs by a link without an account, which ends when it is taken back', async ({ page, house, browser }) => {
@@ -161,7 +161,7 @@ test('the client reads and signs by a link without an account, which ends when i
   await page.getByLabel('Whom it is for').fill('Harbour office')
   await page.getByRole('button', { name: 'Make a link' }).click()
   const link = await page.getByTestId('made-link').inputValue()
-  expect(new URL(link).pathname).toMatch(/^\/handover\/[\w-]{32}$/)
+  expect(new URL(link).pathname).toMatch(/^\/handover\/[\w-]{36}\.[\w-]{32}$/)
 
   const client = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
   await client.goto(link)

@@ -17,6 +17,7 @@ test('a site goes to another machine as a file and comes back the same', async (
 
   const other = await House.open()
   try {
+    await other.signIn(page.context())
     await page.goto(other.address)
     // This machine has a site of that name: it says so, and takes the file as a copy.
     await page.getByTestId('job-file').setInputFiles(file)
@@ -34,6 +35,7 @@ test('a site goes to another machine as a file and comes back the same', async (
   const renamed = text.replace('"id": "holm-point"', '"id": "holm-north"')
   const second = join(house.data, 'holm-north.json')
   writeFileSync(second, renamed)
+  await house.signIn(page.context())
   await page.goto('/')
   await page.getByTestId('job-file').setInputFiles(second)
   await expect(page).toHaveURL(/holm-north$/)

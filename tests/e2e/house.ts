@@ -1,11 +1,12 @@
-import type { ChildProcess } from 'node:child_process'
+import { execFile, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { promisify } from 'node:util'
 import { expect, test as base, type Browser, type BrowserContext, type Page } from '@playwright/test'
-import { startServer, untilAnswering } from '../../scripts/house.mjs'
+import { cookieOf, signIn, startServer, untilAnswering } from '../../scripts/house.mjs'
 
 /** A server of the built application with a folder of its own, which can be stopped and started again. */
 export class House {
@@ -13,10 +14,13 @@ export class House {
   /** The session of whoever `api` asks as. */
   cookie = ''
 
-  private constructor(readonly port: number, readonly data: string) {}
+  /** What it printed. */
+  said = ''
 
-  static async open(data = mkdtempSync(join(tmpdir(), 'wide-trellis-'))): Promise<House> {
-    const house = new House(await freePort(), data)
+  private constructor(readonly port: number, readonly data: string, private readonly demo: boolean) {}
+
+  static async open(data = mkdtempSync(join(tmpdir(), 'wide-trellis-')), demo = true): Promise<House> {
+    const house = new House(await freePort(), data, demo)
     await house.start()
     return house
   }
@@ -26,19 +30,32 @@ export class House {
   }
 
   async start() {
-    this.server = startServer({ PORT: String(this.port), WT_DATA: this.data, WT_DEMO: '1' }, 'pipe')
+    this.server = startServer({ PORT: String(this.port), WT_DATA: this.data, ...this.demo && { WT_DEMO: '1' } }, 'pipe')
+    this.server.stdout?.on('data', (text: Buffer) => { this.said += String(text) })
     await untilAnswering(this.server, this.address)
-    this.cookie ||= await this.cookieOf('Isla Brandt')
+    if (this.demo) this.cookie ||= await this.cookieOf('Isla Brandt')
   }
 
   /** A session of one of the demo's people, as a cookie. */
-  cookieOf = (person: string) => cookieAt(this.address, person)
+  cookieOf = (person: string) => cookieOf(this.address, person)
+
+  /** A code by which one more firm is begun here. */
+  async codeForFirm(): Promise<string> {
+    const { stdout } = await promisify(execFile)('npm', ['run', '-s', 'firm'], { env: { ...process.env, WT_DATA: this.data } })
+    return /[a-z2-9]{4}-[a-z2-9]{4}-[a-z2-9]{4}/.exec(stdout)![0]
+  }
+
+  /** Asks as one of the demo's people, or, with a cookie, as somebody else. */
+  async as(who: string, path: string, init: RequestInit = {}) {
+    const { cookie } = this
+    this.cookie = who.includes('=') ? who : await this.cookieOf(who)
+    const answer = this.api(path, init)
+    this.cookie = cookie
+    return answer
+  }
 
   /** Signs one of the demo's people in in a browser. */
-  async signIn(context: BrowserContext, person = 'Isla Brandt') {
-    const [name, value] = (await this.cookieOf(person)).split('=') as [string, string]
-    await context.addCookies([{ name, value, url: this.address }])
-  }
+  signIn = (context: BrowserContext, person?: string) => signIn(context, this.address, person)
 
   stop = () => this.end('SIGTERM')
   /** Ends it as a power cut does. */
@@ -70,12 +87,6 @@ export class House {
   async wall(site = 'holm-point', wall = 'ticket-hall') {
     return JSON.parse((await this.api(`/sites/${site}/walls/${wall}`)).body)
   }
-}
-
-/** A session of one of the demo's people, at whatever server, as a cookie. */
-export async function cookieAt(address: string, person: string): Promise<string> {
-  const answer = await fetch(`${address}/api/session/demo`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ person }) })
-  return answer.headers.getSetCookie().map(cookie => cookie.split(';')[0]!).find(cookie => cookie.startsWith('wide-trellis='))!
 }
 
 export function freePort(): Promise<number> {

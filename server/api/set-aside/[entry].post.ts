@@ -3,7 +3,8 @@ import { author, database, firmOf } from '../../accounts/access'
 import { accounts } from '../../accounts/open'
 import { tellWall } from '../../events/hub'
 import { acceptAside } from '../../repositories/log'
-import { asideOf, listAside, resolveAside } from '../../repositories/setAside'
+import { listAside, resolveAside } from '../../repositories/setAside'
+import { notFound } from '../../utils/apiError'
 import { fieldsOf } from '../../utils/fields'
 import { jsonBody } from '../../utils/jsonBody'
 import { now } from '../../utils/now'
@@ -13,9 +14,10 @@ export default defineEventHandler(async (event) => {
   const { accept } = fieldsOf(await jsonBody(event))
   const [db, key, by, firm] = [database(event), Number(getRouterParam(event, 'entry')), author(event), firmOf(event)]
   const waiting = listAside(db).find(each => each.key === key)
-  const { entry } = asideOf(db, key)
-  if (accept === true) tellWall(firm.id, waiting!.site, waiting!.wall, { kind: 'log', entries: [acceptAside(db, key, by, now())] })
+  if (!waiting) throw notFound('entry that waits under this number')
+  const { entry } = waiting
+  if (accept === true) tellWall(firm.id, waiting.site, waiting.wall, { kind: 'log', entries: [acceptAside(db, key, by, now())] })
   else resolveAside(db, key, false, by, now())
-  note(accounts(), firm.key, { at: now(), by, kind: accept === true ? 'entry-accepted' : 'entry-declined', subject: entry.by, detail: `${entry.kind}, ${waiting!.siteName}, ${waiting!.wall}` })
+  note(accounts(), firm.key, { at: now(), by, kind: accept === true ? 'entry-accepted' : 'entry-declined', subject: entry.by, detail: `${entry.kind}, ${waiting.siteName}, ${waiting.wall}` })
   return listAside(db)
 })

@@ -6,6 +6,6 @@ import { now } from '../../../utils/now'
 /** Takes one of one's own passkeys away. */
 export default defineEventHandler((event) => {
   const { person } = signedIn(event)
-  removePasskey(accounts(), person, decodeURIComponent(getRouterParam(event, 'passkey')!), now())
+  removePasskey(accounts(), person, getRouterParam(event, 'passkey')!, now())
   return listPasskeys(accounts(), person)
 })

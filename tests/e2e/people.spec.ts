@@ -1,0 +1,261 @@
+import type { Browser, Page } from '@playwright/test'
+import { expect, HALL, House, otherPerson, saved, test } from './house'
+
+/** A browser in which nobody is signed in. */
+const stranger = async (browser: Browser, house: House): Promise<Page> => (await browser.newContext({ baseURL: house.address })).newPage()
+const PASSWORD = 'ladder tape dust'
+
+/** What a device keeps of walls that it read, and of entries that it has not sent. */
+const kept = (page: Page) => page.evaluate(() => new Promise<{ seen: number, entries: number }>((answer, fail) => {
+  const asked = indexedDB.open('wide-trellis')
+  asked.onerror = () => fail(asked.error!)
+  asked.onsuccess = () => {
+    const counts: Record<string, number> = {}
+    const db = asked.result
+    for (const name of ['seen', 'entries']) {
+      const count = db.transaction(name).objectStore(name).count()
+      count.onsuccess = () => {
+        counts[name] = count.result
+        if (Object.keys(counts).length < 2) return
+        db.close()
+        answer(counts as never)
+      }
+    }
+  }
+}))
+
+/** Invites somebody and gives the link. */
+async function invited(planner: Page, name: string, address: string, role: string, sites: string[]): Promise<string> {
+  await planner.goto('/people')
+  await planner.getByLabel('Name', { exact: true }).first().fill(name)
+  await planner.getByLabel('E-mail address').fill(address)
+  await planner.getByLabel('Role', { exact: true }).selectOption(role)
+  for (const site of sites) await planner.getByLabel(site, { exact: true }).check()
+  await planner.getByRole('button', { name: 'Make a link' }).click()
+  return planner.getByTestId('join-link').inputValue()
+}
+
+test('the first start makes the firm and its first planner, by the code that the server printed, once', async ({ browser }) => {
+  const house = await House.open(undefined, false)
+  const page = await stranger(browser, house)
+  await page.goto('/')
+  await expect(page).toHaveURL(/\/begin$/)
+  await expect(page.getByRole('heading', { name: 'Begin a firm' })).toBeVisible()
+  const code = /[a-z2-9]{4}-[a-z2-9]{4}-[a-z2-9]{4}/.exec(house.said)![0]
+  await page.getByLabel('Code').fill('aaaa-bbbb-cccc')
+  for (const [label, text] of [['Your firm', 'Dust & Level'], ['Your name', 'Mina Falk'], ['Your e-mail address', 'mina@dust-level.example']] as const) await page.getByLabel(label).fill(text)
+  await page.getByLabel('Password', { exact: true }).fill(PASSWORD)
+  await page.getByRole('button', { name: 'Begin the firm' }).click()
+  await expect(page.getByRole('alert')).toContainText('not the code that the server printed')
+  await page.getByLabel('Code').fill(code)
+  await page.getByLabel('Password', { exact: true }).fill('short')
+  await page.getByRole('button', { name: 'Begin the firm' }).click()
+  await expect(page.getByText('It must have from 10 to 200 characters.')).toBeVisible()
+  await page.getByLabel('Password', { exact: true }).fill(PASSWORD)
+  await page.getByRole('button', { name: 'Begin the firm' }).click()
+  await expect(page.getByTestId('account')).toContainText('Mina Falk')
+  await expect(page.getByText('No site yet')).toBeVisible()
+  // The demo's click is for the demo; here one signs in with a password.
+  const again = await stranger(browser, house)
+  await again.goto('/')
+  await expect(again.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  await expect(again.getByText('This is the demo')).toHaveCount(0)
+  await again.getByLabel('E-mail address').fill('Mina@Dust-Level.example')
+  await again.getByLabel('Password').fill('wrong wrong wrong')
+  await again.getByRole('button', { name: 'Sign in' }).click()
+  await expect(again.getByRole('alert')).toContainText('do not go together')
+  await again.getByLabel('Password').fill(PASSWORD)
+  await again.getByRole('button', { name: 'Sign in' }).click()
+  await expect(again.getByTestId('account')).toContainText('Mina Falk')
+  await again.goto(`/begin?code=${code}`)
+  for (const [label, text] of [['Your firm', 'Another'], ['Your name', 'Eve'], ['Your e-mail address', 'eve@other.example']] as const) await again.getByLabel(label).fill(text)
+  await again.getByLabel('Password', { exact: true }).fill(PASSWORD)
+  await again.getByRole('button', { name: 'Begin the firm' }).click()
+  await expect(again.getByRole('alert')).toContainText('This code was used already')
+  await house.close()
+})
+
+test('one who is invited comes in by his link, reads and records where he is sent, and neither designs nor issues', async ({ page, browser, house }) => {
+  const link = await invited(page, 'Nils Aker', 'nils@brandt-holt.example', 'crew', ['Holm Point'])
+  const nils = await stranger(browser, house)
+  await nils.goto(link)
+  await expect(nils.getByText('takes you in as')).toContainText('Brandt & Holt, display fitters takes you in as crew')
+  await nils.getByLabel('Password', { exact: true }).fill(PASSWORD)
+  await nils.getByRole('button', { name: 'Come in' }).click()
+  await expect(nils.getByTestId('account')).toContainText('Nils Aker')
+  await expect(nils.getByRole('heading', { level: 2 })).toHaveText(['Holm Point', 'Catalogue', 'House rules'])
+  // A site that is not his is not there, and what he may not do is not offered, and refused in words.
+  await nils.goto('/sites/stennick/walls/departures-row/hang')
+  await expect(nils.getByText('There is no wall of this name on this site here.')).toBeVisible()
+  await nils.goto(`${HALL}/arrange`)
+  await expect(nils.getByTestId('read-only')).toBeVisible()
+  await nils.getByLabel('Gap across', { exact: true }).fill('0.9')
+  await nils.getByLabel('Gap across', { exact: true }).press('Enter')
+  await expect(nils.getByText('ask planner or lead').first()).toBeVisible()
+  await nils.goto(`${HALL}/mark`)
+  await nils.getByRole('tab', { name: 'Revisions' }).click()
+  await expect(nils.getByText('A lead or planner issues.')).toBeVisible()
+  await nils.goto(`${HALL}/hang`)
+  await nils.getByRole('button', { name: 'Hit' }).click()
+  await saved(nils)
+  expect((await house.wall()).job.log.at(-1)).toMatchObject({ kind: 'hole', by: 'Nils Aker' })
+  for (const path of ['/people', '/audit']) {
+    await nils.goto(path)
+    await expect(nils.getByRole('alert').first()).toContainText('Crew cannot')
+  }
+  // The link works once.
+  const late = await stranger(browser, house)
+  await late.goto(link)
+  await expect(late.getByRole('alert')).toContainText('This link was used already')
+
+  // Removed while he is signed in: he is told, and sees nothing more.
+  await nils.goto(`${HALL}/hang`)
+  await expect(nils.getByTestId('hole-name')).toBeVisible()
+  await page.goto('/people')
+  await page.getByRole('button', { name: 'Remove Nils Aker' }).click()
+  await page.locator('[data-person="Nils Aker"]').getByRole('button', { name: 'Remove Nils Aker' }).last().click()
+  await expect(page.locator('[data-person="Nils Aker"]')).toHaveCount(0)
+  await nils.getByRole('button', { name: 'Hit' }).click()
+  await expect(nils.getByTestId('locked')).toContainText('session of this device was ended')
+  await expect(nils.getByTestId('hole-name')).toHaveCount(0)
+})
+
+test('the last planner cannot go, two people cannot have one address, and a planner gives a link for a new password', async ({ page, browser, house }) => {
+  await page.goto('/people')
+  await page.getByRole('button', { name: 'Remove Isla Brandt' }).click()
+  await page.locator('[data-person="Isla Brandt"]').getByRole('button', { name: 'Remove Isla Brandt' }).last().click()
+  await expect(page.getByRole('alert')).toContainText('This is the last planner of the firm')
+  await page.getByLabel('Name', { exact: true }).first().fill('Odd Other')
+  await page.getByLabel('E-mail address').fill('ODD@brandt-holt.example')
+  await page.getByRole('button', { name: 'Make a link' }).click()
+  await expect(page.getByRole('alert')).toContainText('Odd Varga has this address already')
+  await page.getByRole('button', { name: 'Link for a new password of Odd Varga' }).click()
+  const odd = await stranger(browser, house)
+  await odd.goto(await page.getByTestId('join-link').inputValue())
+  await odd.getByLabel('Password', { exact: true }).fill(PASSWORD)
+  await odd.getByRole('button', { name: 'Set it and sign in' }).click()
+  await expect(odd.getByTestId('account')).toContainText('Odd Varga')
+})
+
+test('another firm’s sites are refused by address, and each firm has its own', async ({ browser, house }) => {
+  const eve = await stranger(browser, house)
+  await eve.goto(`/begin?code=${await house.codeForFirm()}`)
+  for (const [label, text] of [['Your firm', 'Other Fitters'], ['Your name', 'Eve Other'], ['Your e-mail address', 'eve@other.example']] as const) await eve.getByLabel(label).fill(text)
+  await eve.getByLabel('Password', { exact: true }).fill(PASSWORD)
+  await eve.getByRole('button', { name: 'Begin the firm' }).click()
+  await expect(eve.getByText('No site yet')).toBeVisible()
+  await eve.goto('/sites/holm-point')
+  await expect(eve.getByText('There is no site of this name here.').first()).toBeVisible()
+  await eve.goto(`${HALL}/hang`)
+  await expect(eve.getByText(/There is no wall of this name on this site here|There is no site of this name here/).first()).toBeVisible()
+  await eve.goto('/people')
+  await expect(eve.getByRole('heading', { level: 1 })).toHaveText('People of Other Fitters')
+  await expect(eve.locator('[data-person]')).toHaveCount(1)
+})
+
+test('a phone that is lost shows nothing more, and what it had not sent is sent once somebody signs in on it again', async ({ page, browser, house }) => {
+  const phone = await otherPerson(browser, house, 'Odd Varga')
+  await phone.goto(`${HALL}/hang`)
+  await expect(phone.getByTestId('at-hand')).toBeVisible()
+  await phone.context().setOffline(true)
+  await phone.getByRole('button', { name: 'Hit' }).click()
+  await expect(phone.getByTestId('unsent')).toContainText('1 to send')
+  expect(await kept(phone)).toEqual({ seen: 1, entries: 1 })
+  await page.goto('/audit')
+  await page.getByRole('button', { name: 'End the session of Odd Varga' }).click()
+  await expect(page.getByRole('button', { name: 'End the session of Odd Varga' })).toHaveCount(0)
+  await expect(page.getByRole('row', { name: /session ended/ })).toContainText('Odd Varga')
+  await phone.context().setOffline(false)
+  await expect(phone.getByTestId('locked')).toContainText('what it has not sent is kept')
+  await expect.poll(() => kept(phone)).toEqual({ seen: 0, entries: 1 })
+  expect((await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole')).toHaveLength(0)
+  await phone.getByRole('button', { name: /^Odd Varga/ }).click()
+  await expect(phone.getByTestId('hole-name')).toBeVisible()
+  await expect.poll(async () => (await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole').length).toBe(1)
+})
+
+test('a device that was away for longer than the firm allows shows nothing until somebody signs in, and forgets nothing unsent', async ({ browser, house }) => {
+  const phone = await otherPerson(browser, house, 'Odd Varga')
+  await phone.goto('/sites/holm-point')
+  await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await phone.goto(`${HALL}/hang`)
+  await expect(phone.getByTestId('at-hand')).toBeVisible()
+  await phone.reload()
+  await expect(phone.getByTestId('at-hand')).toBeVisible()
+  await phone.context().setOffline(true)
+  await phone.getByRole('button', { name: 'Hit' }).click()
+  await expect(phone.getByTestId('unsent')).toContainText('1 to send')
+  // Fifteen days later.
+  await phone.evaluate(() => {
+    const signedIn = JSON.parse(localStorage.getItem('wide-trellis:signed-in')!) as { confirmedAt: number }
+    localStorage.setItem('wide-trellis:signed-in', JSON.stringify({ ...signedIn, confirmedAt: Date.now() - 15 * 86_400_000 }))
+  })
+  await phone.reload()
+  await expect(phone.getByTestId('locked')).toContainText('longer than the firm allows')
+  await expect.poll(() => kept(phone)).toEqual({ seen: 0, entries: 1 })
+})
+
+test('a role that is taken away in the middle of a day: what was done before is taken, what came after waits for a planner', async ({ page, browser, house }) => {
+  const phone = await otherPerson(browser, house, 'Odd Varga')
+  await phone.goto(`${HALL}/hang`)
+  await expect(phone.getByTestId('at-hand')).toBeVisible()
+  await phone.context().setOffline(true)
+  await phone.getByRole('button', { name: 'Hit' }).click()
+  await expect(phone.getByTestId('unsent')).toContainText('1 to send')
+  await page.goto('/people')
+  await page.getByRole('button', { name: 'Role of Odd Varga' }).click()
+  await page.locator('[data-person="Odd Varga"]').getByLabel('Holm Point').uncheck()
+  await page.getByRole('button', { name: 'From now on' }).click()
+  await expect(page.locator('[data-person="Odd Varga"]')).toContainText('Crew: Stennick')
+  await phone.getByRole('button', { name: 'Hit' }).click()
+  await expect(phone.getByTestId('unsent')).toContainText('2 to send')
+  await phone.context().setOffline(false)
+  await expect(phone.getByTestId('waits-for-planner')).toContainText('An entry was sent and waits for a planner')
+  const holes = async () => (await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole')
+  expect(await holes()).toHaveLength(1)
+  await page.reload()
+  await expect(page.getByTestId('set-aside-list')).toContainText('Odd Varga was crew, and not here, when this was made')
+  await page.getByRole('button', { name: 'Take into the log' }).click()
+  await expect(page.getByTestId('set-aside-list')).toHaveCount(0)
+  expect(await holes()).toMatchObject([{ by: 'Odd Varga' }, { by: 'Odd Varga', acceptedBy: 'Isla Brandt' }])
+})
+
+test('signing out for good asks about what is unsent, and leaves nothing of the firm on the device', async ({ browser, house }) => {
+  const phone = await otherPerson(browser, house, 'Odd Varga')
+  await phone.goto(`${HALL}/hang`)
+  await expect(phone.getByTestId('at-hand')).toBeVisible()
+  await phone.route('**/log', route => route.fulfill({ status: 503, json: { error: { code: 'busy', message: 'Busy.' } } }))
+  await phone.getByRole('button', { name: 'Hit' }).click()
+  await expect(phone.getByTestId('unsent')).toContainText('1 to send')
+  await phone.getByTestId('account').click()
+  await phone.getByRole('menuitem', { name: 'Your account' }).click()
+  await phone.getByRole('button', { name: 'Sign out for good' }).click()
+  await expect(phone.getByTestId('unsent-question')).toContainText('One thing that was done on this device is not sent')
+  await phone.unroute('**/log')
+  await phone.getByRole('button', { name: 'Send first' }).click()
+  await expect(phone.getByText('All is sent.')).toBeVisible()
+  expect((await house.wall()).job.log.at(-1)).toMatchObject({ kind: 'hole', by: 'Odd Varga' })
+  await phone.getByRole('button', { name: 'Sign out for good' }).click()
+  await expect(phone).toHaveURL(/\/sign-in/)
+  expect(await phone.evaluate(async () => [(await indexedDB.databases()).map(({ name }) => name), Object.keys(localStorage).filter(key => !/theme|units|fine/.test(key))])).toEqual([[], []])
+})
+
+test('a passkey of the device lets in without a password, and is taken away again', async ({ page, browser, house }) => {
+  const client = await page.context().newCDPSession(page)
+  await client.send('WebAuthn.enable')
+  await client.send('WebAuthn.addVirtualAuthenticator', { options: { protocol: 'ctap2', transport: 'internal', hasResidentKey: true, hasUserVerification: true, isUserVerified: true, automaticPresenceSimulation: true } })
+  await page.goto('/account')
+  await page.getByRole('button', { name: 'Add one of this device' }).click()
+  await expect(page.getByTestId('passkeys').getByRole('listitem')).toHaveCount(1)
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  await page.getByRole('button', { name: 'With a passkey of this device' }).click()
+  await expect(page.getByTestId('account')).toContainText('Isla Brandt')
+  await page.goto('/account')
+  await page.getByRole('button', { name: 'Remove' }).click()
+  await expect(page.getByTestId('passkeys')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click()
+  await page.getByRole('button', { name: 'With a passkey of this device' }).click()
+  await expect(page.getByRole('alert')).toContainText('passkey')
+  await (await otherPerson(browser, house, 'Isla Brandt')).close()
+})
