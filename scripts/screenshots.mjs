@@ -15,6 +15,7 @@ const tab = name => page => page.getByRole('tab', { name, exact: true }).click()
 const VIEWS = {
   'sites': ['/'],
   'site': ['/sites/holm-point'],
+  'people': ['/people'],
   'rules': ['/sites/holm-point/rules'],
   'catalogue': ['/catalogue', async (page) => {
     await tab('Mounts')(page)
@@ -59,16 +60,6 @@ const VIEWS = {
     }
     await page.getByRole('button', { name: 'Keep these readings' }).click()
     await page.getByTestId('closes').waitFor()
-  }],
-  'arrange-compare': ['/sites/stennick/walls/departures-row/arrange', async (page) => {
-    await tab('All')(page)
-    await page.getByRole('button', { name: 'Try another' }).click()
-    await tab('Array')(page)
-    const columns = page.getByLabel('Columns', { exact: true })
-    await columns.fill('3')
-    await columns.press('Enter')
-    await tab('All')(page)
-    await page.getByRole('button', { name: 'Compare' }).click()
   }],
 }
 

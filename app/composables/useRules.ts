@@ -1,8 +1,15 @@
 import type { Rules } from '~~/core/job'
+import { chosenOption, HOUSE_RULES, RULE_FIGURES } from '~~/core/rules'
 import type { TouchedWall } from '~~/server/repositories/touched'
 
 /** House rules that were chosen and are not saved yet, and the walls that they touch. */
-export interface ProposedRules { rules: Rules, walls: TouchedWall[] }
+export interface ProposedRules { rules: Rules, walls: TouchedWall[], what: string }
+
+/** What is chosen otherwise, in words. */
+function changeOf(before: Rules, after: Rules): string {
+  const choices = HOUSE_RULES.filter(({ key }) => before[key] !== after[key]).map(rule => `${rule.title}: ${chosenOption(rule, after).name}`)
+  return [...choices, ...RULE_FIGURES.filter(({ key }) => before[key] !== after[key]).map(({ title }) => title)].join('; ')
+}
 
 /** House rules of the firm or of a site as the server has them, and saving them on the version they were made from, once it is known which walls they touch. */
 export async function useRules<State extends { rules: Rules, version: number }>(read: string, save: string) {
@@ -20,7 +27,7 @@ export async function useRules<State extends { rules: Rules, version: number }>(
     says.value = ''
     proposed.value = undefined
     try {
-      proposed.value = { rules, walls: await api<TouchedWall[]>(`${save}/touched`, { method: 'POST', body: { rules } }) }
+      proposed.value = { rules, what: changeOf(state.value!.rules, rules), walls: await api<TouchedWall[]>(`${save}/touched`, { method: 'POST', body: { rules } }) }
     }
     catch (error) {
       says.value = (error as Error).message

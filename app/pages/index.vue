@@ -71,7 +71,7 @@ useCommands([
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites' }]" />
-    <main class="mx-auto grid w-full max-w-5xl flex-1 gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]">
+    <main class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]">
       <section>
         <h1 class="mb-3 text-2xl font-bold">
           Sites

@@ -52,7 +52,7 @@ useHead({ title: 'People · Wide Trellis' })
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'People' }]" />
-    <main class="mx-auto grid w-full max-w-5xl flex-1 gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]" tabindex="0" aria-label="People">
+    <main class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]" tabindex="0" aria-label="People">
       <div class="space-y-6">
         <header>
           <h1 class="text-2xl font-bold">

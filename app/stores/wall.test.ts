@@ -157,10 +157,10 @@ describe('who may not', () => {
     useMe().name.value = 'Odd Varga'
     useMe().id.value = 'p2'
     store.rights = action => may({ role: 'crew', sites: ['holm-point'] }, action, { site: 'holm-point' })
-    expect(store.edit('Wall width', widen(6300))[0]!.message).toBe('You cannot change what was measured and decided of a wall here: ask planner or lead')
+    expect(store.edit('Wall width', widen(6300))[0]!.message).toBe('You cannot change what was measured and decided of a wall here: ask a planner or a lead')
     expect(store.tryOut(widen(6300))).toEqual([])
     expect([store.wall!.width, store.preview]).toEqual([6200, undefined])
-    expect(store.record({ kind: 'issued', revision: 'A' })[0]!.message).toContain('ask planner or lead')
+    expect(store.record({ kind: 'issued', revision: 'A' })[0]!.message).toContain('ask a planner or a lead')
     expect(store.record({ kind: 'remark', note: 'swept' })).toEqual([])
     expect(store.unwritten.length).toBe(1)
   })

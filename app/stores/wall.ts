@@ -6,7 +6,7 @@ import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import type { EntryKind, EntryOf } from '~~/core/log'
 import { storedOf, type Frozen } from '~~/core/revision/frozen'
 import { revisionsOf } from '~~/core/revision/revisions'
-import { actionOfEntry, RIGHTS, ROLE_WORDS, reachOf, STAFF, type Action } from '~~/core/people'
+import { actionOfEntry, RIGHTS, whoMay, type Action } from '~~/core/people'
 import { infeasibleInputs } from '~~/core/plan/infeasible'
 import { effectiveRules, levelsOf } from '~~/core/rules'
 import type { DesignChange, ServerWall } from '../sync/device'
@@ -24,7 +24,7 @@ export interface Conflict { theirs: ServerWall, base: Wall }
 type NewEntry = { [Kind in EntryKind]: Omit<EntryOf<Kind>, 'id' | 'at' | 'by' | 'wall'> }[EntryKind]
 
 /** That something is not for whoever is signed in, and for whom it is. */
-const cannot = (action: Action): Fault => ({ path: '$', message: `You cannot ${RIGHTS[action].title} here: ask ${STAFF.filter(role => reachOf(role, action)).map(role => ROLE_WORDS[role].title.toLowerCase()).join(' or ')}` })
+const cannot = (action: Action): Fault => ({ path: '$', message: `You cannot ${RIGHTS[action].title} here: ask ${whoMay(action)}` })
 
 /**
  * The wall that is worked on: what people measured and decided, nothing that follows from it.

@@ -1,4 +1,4 @@
-import type { Role } from './roles'
+import { ROLE_WORDS, STAFF, type Role } from './roles'
 
 /** Where somebody may do a thing: everywhere, on the sites that are theirs, at walls that were handed over, or at the wall that a link opens. */
 export type Reach = 'all' | 'own' | 'closed' | 'link'
@@ -38,6 +38,9 @@ export type Action = keyof typeof RIGHTS
 
 /** Where a role may do a thing; undefined where it may not at all. */
 export const reachOf = (role: Role, action: Action): Reach | undefined => (RIGHTS[action].reach as Partial<Record<Role, Reach>>)[role]
+
+/** Who may do a thing, in words: “a planner or a lead”. */
+export const whoMay = (action: Action): string => STAFF.filter(role => reachOf(role, action)).map(role => `a ${ROLE_WORDS[role].title.toLowerCase()}`).join(' or ')
 
 /** A role, and the sites on which it is held where that is said for each person. */
 export interface Held { role: Role, sites: readonly string[] }

@@ -1,6 +1,6 @@
-import { heldAt, may, ROLE_WORDS, RIGHTS, type Action } from '../../core/people'
+import { heldAt, may, ROLE_WORDS, RIGHTS, type Action, type Grant } from '../../core/people'
 import type { Accounts } from './form'
-import { grantsOf, personOfId } from './people'
+import { grantsOf, personOfId, type Person } from './people'
 import type { SignedIn } from './sessions'
 
 /** Where an entry is made. */
@@ -24,21 +24,34 @@ const isBefore = (a: unknown, b: string) => typeof a === 'string' && Date.parse(
  * his id; his name is the server's. What somebody made while he had the right to is taken however late it comes, what
  * he made after it was taken from him is set aside, and what was never his to do is refused.
  */
-export const authorOf = (accounts: Accounts, { person, firm }: SignedIn): Author => (entry, action, place, receivedAt) => {
+export function authorOf(accounts: Accounts, { person, firm }: SignedIn): Author {
+  /** Of many entries that come at once most are by one. */
+  const known = new Map<string, ReturnType<typeof read>>()
+  function read(id: string) {
+    const who = id === person.id ? person : personOfId(accounts, firm.key, id)
+    return who && { who, grants: grantsOf(accounts, who.key) }
+  }
+  function authored(id: string) {
+    if (!known.has(id)) known.set(id, read(id))
+    return known.get(id)
+  }
+  return (entry, action, place, receivedAt) => signed(entry, action, place, receivedAt, person, authored)
+}
+
+function signed(entry: unknown, action: Action, place: EntryPlace, receivedAt: string, person: Person, authored: (id: string) => { who: Person, grants: Grant[] } | undefined): Authored {
   if (!isObject(entry)) return { entry, verdict: 'taken' }
   const { sentBy: _s, acceptedBy: _a, ...given } = entry
-  const who = given.person === undefined ? person : personOfId(accounts, firm.key, String(given.person))
+  const { who, grants = [] } = authored(given.person === undefined ? person.id : String(given.person)) ?? {}
   if (!who) return { entry: given, verdict: 'refused', reason: 'is by nobody of this firm: it may have been made on this device for another' }
-  const signed = { ...given, person: who.id, by: who.name, ...who.id !== person.id && { sentBy: person.name } }
-  const grants = grantsOf(accounts, who.key)
+  const byHim = { ...given, person: who.id, by: who.name, ...who.id !== person.id && { sentBy: person.name } }
   // A clock that is ahead says nothing of what is to come.
   const at = isBefore(given.at, receivedAt) ? String(given.at) : receivedAt
   const lets = (held: typeof grants[number] | undefined) => may(held, action, place)
-  if (lets(heldAt(grants, at)) || lets(heldAt(grants, receivedAt))) return { entry: signed, verdict: 'taken' }
+  if (lets(heldAt(grants, at)) || lets(heldAt(grants, receivedAt))) return { entry: byHim, verdict: 'taken' }
   const now = heldAt(grants, at)
   const what = RIGHTS[action].title
-  if (grants.some(lets)) return { entry: signed, verdict: 'set-aside', reason: `${who.name} was ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()}, and not here,` : 'no longer of the firm'} when this was made, and could not ${what}` }
-  return { entry: signed, verdict: 'refused', reason: `is not for ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()} here` : 'somebody who is no longer of the firm'} to make: they cannot ${what}` }
+  if (grants.some(lets)) return { entry: byHim, verdict: 'set-aside', reason: `${who.name} was ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()}, and not here,` : 'no longer of the firm'} when this was made, and could not ${what}` }
+  return { entry: byHim, verdict: 'refused', reason: `is not for ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()} here` : 'somebody who is no longer of the firm'} to make: they cannot ${what}` }
 }
 
 /** The author of what comes through a client's link: the name that he wrote. */

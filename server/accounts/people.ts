@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, eq, isNull } from 'drizzle-orm'
+import { and, asc, eq, isNull, sql } from 'drizzle-orm'
 import { heldNow, isBySite, isStaffRole, ROLE_WORDS, STAFF, type Grant, type StaffRole } from '../../core/people'
+import { perDatabase } from '../database/perDatabase'
 import { apiError, notFound, validationError } from '../utils/apiError'
 import { note } from './audit'
 import { nameFault } from './firms'
@@ -33,9 +34,10 @@ export function roleChoice({ role, sites = [] }: { role?: unknown, sites?: unkno
   return { role: role as StaffRole, sites: isBySite(role as StaffRole) ? [...new Set(sites as string[])].sort() : [] }
 }
 
+const everyGrant = perDatabase((accounts: Accounts) => accounts.select({ role: grants.role, sites: grants.sites, from: grants.from, to: grants.to }).from(grants).where(eq(grants.person, sql.placeholder('person'))).orderBy(asc(grants.key)).prepare())
+
 /** Everything that somebody ever held, in order. */
-export const grantsOf = (accounts: Accounts, person: number): Grant[] =>
-  accounts.select({ role: grants.role, sites: grants.sites, from: grants.from, to: grants.to }).from(grants).where(eq(grants.person, person)).orderBy(asc(grants.key)).all()
+export const grantsOf = (accounts: Accounts, person: number): Grant[] => everyGrant(accounts).all({ person })
 
 /** People of an address who are still there, one a firm. */
 export const peopleOfAddress = (accounts: Accounts, address: string): Person[] =>

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, desc, eq, sql } from 'drizzle-orm'
 import { heldNow, type Grant } from '../../core/people'
+import { perDatabase } from '../database/perDatabase'
 import { notFound } from '../utils/apiError'
 import { note } from './audit'
 import type { Firm } from './firms'
@@ -24,9 +25,8 @@ const DAY = 86_400_000
 /** It is written down at most so often that a device was seen, ms. */
 const NOTED = 5 * 60_000
 
-const sessionOfId = (accounts: Accounts) => accounts.select({ session: sessions, person: people, firm: firms }).from(sessions)
-  .innerJoin(people, eq(people.key, sessions.person)).innerJoin(firms, eq(firms.key, people.firm)).where(eq(sessions.id, sql.placeholder('id'))).prepare()
-const prepared = new WeakMap<Accounts, ReturnType<typeof sessionOfId>>()
+const sessionOfId = perDatabase((accounts: Accounts) => accounts.select({ session: sessions, person: people, firm: firms }).from(sessions)
+  .innerJoin(people, eq(people.key, sessions.person)).innerJoin(firms, eq(firms.key, people.firm)).where(eq(sessions.id, sql.placeholder('id'))).prepare())
 
 /** Begins a session of a person on a device. */
 export function beginSession(accounts: Accounts, person: Person, way: Way, device: string, at: string): string {
@@ -41,9 +41,7 @@ export function beginSession(accounts: Accounts, person: Person, way: Way, devic
  * allows has ended by itself.
  */
 export function openSession(accounts: Accounts, id: string, now: Date): SignedIn | Ended {
-  const statement = prepared.get(accounts) ?? sessionOfId(accounts)
-  prepared.set(accounts, statement)
-  const found = statement.get({ id })
+  const found = sessionOfId(accounts).get({ id })
   if (!found) return { ended: 'unknown' }
   const { session, person, firm } = found
   const held = person.removedAt === null ? heldNow(grantsOf(accounts, person.key)) : undefined

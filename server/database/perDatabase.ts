@@ -7,8 +7,8 @@ export type Database = BetterSQLite3Database<typeof schema>
  * Something made once for each open database and kept as long as it is open: a prepared statement,
  * which costs many times more to make than to run, or what was read and cannot have changed.
  */
-export function perDatabase<Thing>(make: (db: Database) => Thing): (db: Database) => Thing {
-  const made = new WeakMap<Database, Thing>()
+export function perDatabase<Thing, Db extends object = Database>(make: (db: Db) => Thing): (db: Db) => Thing {
+  const made = new WeakMap<Db, Thing>()
   return (db) => {
     const known = made.get(db)
     if (known !== undefined) return known

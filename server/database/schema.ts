@@ -83,7 +83,7 @@ export const log = sqliteTable('log', {
   hash: text('hash').notNull(),
   /** The entry as the job file has it, its place in the chain included. */
   entry: text('entry').notNull(),
-}, t => [uniqueIndex('log_id').on(t.site, t.id), uniqueIndex('log_seq').on(t.site, t.seq), index('log_wall').on(t.site, t.wall)])
+}, t => [uniqueIndex('log_id').on(t.site, t.id), uniqueIndex('log_seq').on(t.site, t.seq), index('log_wall').on(t.site, t.wall), index('log_kind').on(t.site, t.kind, t.wall)])
 
 /** What was frozen whenever a mark-out was issued, by its content's own id. Only ever added to. */
 export const revisions = sqliteTable('revisions', {

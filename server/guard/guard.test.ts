@@ -1,6 +1,7 @@
-import { describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { ApiErrorBody } from '../utils/apiError'
 import { policy, scriptsIn } from './headers'
+import { isOffered } from '../accounts/demo'
 import { isForThisMachineOnly, isOurHost } from './hosts'
 import { guard } from './requests'
 
@@ -54,4 +55,17 @@ it('lets run what stands in the page itself, and nothing that is brought in', ()
   expect(scriptsIn(html)).toEqual(['window.a=1'])
   expect(policy(scriptsIn(html))).toContain('script-src \'self\' \'wasm-unsafe-eval\' \'sha256-')
   expect(policy()).toMatch(/frame-ancestors 'none'; script-src 'self' 'wasm-unsafe-eval'$/)
+})
+
+describe('the demo’s click', () => {
+  afterEach(() => vi.unstubAllEnvs())
+  it('is offered on its own machine, and nowhere else', () => {
+    const offered = (demo: string, host: string | undefined, header: string) => {
+      vi.stubEnv('WT_DEMO', demo)
+      vi.stubEnv('HOST', host)
+      return isOffered(header)
+    }
+    expect([offered('1', undefined, 'localhost:3000'), offered('1', '127.0.0.1', '127.0.0.1:3000')]).toEqual([true, true])
+    expect([offered('', undefined, 'localhost:3000'), offered('1', '0.0.0.0', 'localhost:3000'), offered('1', undefined, 'trellis.firm.example'), offered('1', undefined, '192.168.1.7:3000')]).toEqual([false, false, false, false])
+  })
 })

@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3'
-import { may, RIGHTS, ROLE_WORDS, reachOf, STAFF } from '../../core/people'
+import { may, RIGHTS, ROLE_WORDS, whoMay } from '../../core/people'
 import { firmOfId, listFirms } from '../accounts/firms'
 import { accounts, databaseOfFirm } from '../accounts/open'
 import { grantsOf } from '../accounts/people'
@@ -19,11 +19,26 @@ const SIGN_IN: Record<Ended['ended'], string> = {
   idle: 'This device has not been here for longer than the firm allows. Sign in again: what it has not sent is kept.',
 }
 
-/** Who is signed in where a request comes from; undefined where it says nothing of that. */
-async function sessionOf(event: H3Event): Promise<SignedIn | Ended | undefined> {
-  if (getCookie(event, SESSION_COOKIE) === undefined) return undefined
+/** Which session a sealed cookie names: what was unsealed once need not be again, as the same text says the same. */
+const unsealed = new Map<string, string>()
+const AT_HAND = 5_000
+
+async function sessionIdOf(event: H3Event, cookie: string): Promise<string | undefined> {
+  const known = unsealed.get(cookie)
+  if (known !== undefined) return known
   const { secure } = await getUserSession(event)
-  return secure ? openSession(accounts(), secure.session, new Date()) : { ended: 'unknown' }
+  if (!secure) return undefined
+  if (unsealed.size >= AT_HAND) unsealed.delete(unsealed.keys().next().value!)
+  unsealed.set(cookie, secure.session)
+  return secure.session
+}
+
+/** Who is signed in where a request comes from, as it stands at this moment; undefined where it says nothing of that. */
+async function sessionOf(event: H3Event): Promise<SignedIn | Ended | undefined> {
+  const cookie = getCookie(event, SESSION_COOKIE)
+  if (cookie === undefined) return undefined
+  const id = await sessionIdOf(event, cookie)
+  return id === undefined ? { ended: 'unknown' } : openSession(accounts(), id, new Date())
 }
 
 /** A client comes by the secret in the address: its firm is found, and what it opens. Tries that open nothing are limited. */
@@ -45,8 +60,6 @@ function placeOf(db: Database, { site, wall }: Record<string, string>): { site: 
   if (!row) throw notFound('site of this name')
   return { site: row.id, closed: wall === undefined ? siteHandedOver(db, row.key) : isHandedOver(db, row.key, wall) }
 }
-
-const rolesThatMay = (wanted: keyof typeof RIGHTS) => STAFF.filter(role => reachOf(role, wanted)).map(role => ROLE_WORDS[role].title.toLowerCase()).join(' or ')
 
 /**
  * Lets in who may do what a request wants, and notes who that is; what is not his to see is answered as if it were not
@@ -74,5 +87,5 @@ export async function letIn(event: H3Event, { method, route, params }: RouteFoun
   if (held.some(each => may(each, wanted, place))) return
   // What somebody does not even read is not there for him.
   if (place && !may(session.held, 'site.read', place)) throw notFound(params.wall === undefined ? 'site of this name' : 'wall of this name on this site')
-  throw apiError(403, 'not-yours', `${ROLE_WORDS[session.held.role].title} cannot ${RIGHTS[wanted].title}: ask ${rolesThatMay(wanted)}.`)
+  throw apiError(403, 'not-yours', `${ROLE_WORDS[session.held.role].title} cannot ${RIGHTS[wanted].title}: ask ${whoMay(wanted)}.`)
 }

@@ -38,10 +38,9 @@ export async function keepPhoto(folder: string, site: string, bytes: Buffer): Pr
   ]).catch(() => { throw refused() })
   const name = createHash('sha256').update(bytes).digest('hex').slice(0, 32)
   const at = (rest: string) => join(photosIn(folder), site, `${name}.${rest}`)
-  writeDurably(at('thumb.webp'), thumb)
-  writeDurably(at(`shown.${ending}`), shown)
+  await Promise.all([writeDurably(at('thumb.webp'), thumb), writeDurably(at(`shown.${ending}`), shown)])
   // The picture itself comes last: where it is, the others are.
-  writeDurably(at(ending), bytes)
+  await writeDurably(at(ending), bytes)
   return `${name}.${ending}`
 }
 

@@ -19,7 +19,11 @@ function usesOf(db: Database): Map<string, Keeping['usedBy']> {
   const uses = new Map<string, Keeping['usedBy']>()
   const rows = db.select({ kind: wallModels.kind, model: wallModels.model, wall: walls.id, wallName: walls.name, site: sites.id, siteName: sites.name })
     .from(wallModels).innerJoin(walls, eq(walls.key, wallModels.wall)).innerJoin(sites, eq(sites.key, walls.site)).orderBy(asc(walls.key)).all()
-  for (const { kind, model, site, wall, siteName, wallName } of rows) uses.set(`${kind}/${model}`, [...uses.get(`${kind}/${model}`) ?? [], { site, wall, name: `${siteName}, ${wallName}` }])
+  for (const { kind, model, site, wall, siteName, wallName } of rows) {
+    const key = `${kind}/${model}`
+    if (!uses.has(key)) uses.set(key, [])
+    uses.get(key)!.push({ site, wall, name: `${siteName}, ${wallName}` })
+  }
   return uses
 }
 

@@ -10,6 +10,9 @@ const entriesOfWall = perDatabase(db => db.select({ entry: log.entry }).from(log
 /** An entry of a site by its id. */
 export const entryOfId = perDatabase(db => db.select({ entry: log.entry, wall: log.wall }).from(log).where(and(OF_SITE, eq(log.id, sql.placeholder('id')))).prepare())
 const lastEntry = perDatabase(db => db.select({ seq: log.seq, hash: log.hash }).from(log).where(OF_SITE).orderBy(desc(log.seq)).limit(1).prepare())
+const insertEntry = perDatabase(db => db.insert(log).values({
+  site: sql.placeholder('site'), seq: sql.placeholder('seq'), hash: sql.placeholder('hash'), id: sql.placeholder('id'), wall: sql.placeholder('wall'), kind: sql.placeholder('kind'), entry: sql.placeholder('entry'),
+}).prepare())
 
 /** How many entries the log of a site has. */
 export const lengthOfLog = (db: Database, site: number): number => lastEntry(db).get({ site })?.seq ?? 0
@@ -33,7 +36,7 @@ export function appendEntries(db: Database, site: number, entries: LogEntry[], r
   return entries.map((given) => {
     const entry = given.hash === undefined ? chained(given, end, receivedAt) : given
     end = { seq: entry.seq!, hash: entry.hash! }
-    db.insert(log).values({ site, ...end, id: entry.id, wall: ids.get(entry.wall) ?? entry.wall, kind: entry.kind, entry: JSON.stringify(entry) }).run()
+    insertEntry(db).run({ site, ...end, id: entry.id, wall: ids.get(entry.wall) ?? entry.wall, kind: entry.kind, entry: JSON.stringify(entry) })
     return entry
   })
 }

@@ -11,7 +11,9 @@ import { readFirm, saveFirmRules } from './firm'
 import { addEntries, addLogEntry } from './log'
 import { importModels, readCatalogue, saveModel } from './catalogue'
 import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, saveRules } from './sites'
+import { addRevision } from './revisions'
 import { moveStock, readStock, stockMoves } from './stock'
+import { touchedBy } from './touched'
 import { createWall, readWall, readWallText, saveWall, type WallState } from './walls'
 
 let opened: ReturnType<typeof openDatabase>
@@ -366,5 +368,19 @@ describe('the firm’s catalogue', () => {
     expect(readWall(db, 'holm-point', 'w1').job.catalogue.displays.map(({ id, mass }) => [id, mass])).toEqual([['d46', 21.5], ['new', 21.5]])
     expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { displays: [{ id: 'x' }] }))).toMatchObject({ status: 422, faults: expect.arrayContaining([expect.objectContaining({ path: '$.models.displays.name' })]) })
     expect(refused(() => saveWall(db, 'holm-point', 'w1', wall, 2, 'Kit', AT, { mounts: 3 }))).toMatchObject({ status: 422 })
+  })
+})
+
+describe('walls that a rule touches', () => {
+  it('are those of all sites that have not chosen for themselves, with whether anything of them was issued', () => {
+    importJob(db, exampleJob(), 'Isla', AT)
+    const chosen: Wall = { ...exampleWall(), id: 'w2', name: 'Own rules', rules: { heightDatum: 'by-kind' } }
+    importJob(db, { ...exampleJob(), site: { id: 'other', name: 'Other', units: 'metric' }, walls: [exampleWall(), chosen] }, 'Isla', AT)
+    const issued = { id: 'a'.repeat(64), format: 'wide-trellis-revision' }
+    addRevision(db, 'other', 'w1', issued as never)
+    expect(touchedBy(db, { heightDatum: 'bottom-edge' }).map(({ site, wall, issued }) => [site, wall, issued])).toEqual([['holm-point', 'w1', false], ['other', 'w1', true]])
+    expect(touchedBy(db, { heightDatum: 'bottom-edge' }, 'other').map(({ site }) => site)).toEqual(['other'])
+    expect(refused(() => touchedBy(db, { heightDatum: 'upside-down' })).status).toBe(422)
+    expect(refused(() => touchedBy(db, {}, 'nowhere')).status).toBe(404)
   })
 })

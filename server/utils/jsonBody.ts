@@ -22,6 +22,12 @@ export async function bodyBytes({ node: { req } }: H3Event, most: number, words:
 /** A request's body as text. @throws 413 where it is larger than `most` bytes */
 export const bodyText = async (event: H3Event, most: number = LIMITS.bodyBytes): Promise<string> => (await bodyBytes(event, most, tooLarge(most))).toString('utf8')
 
+/** A body that another reads, and that is small. @throws 413 where it is not, or does not say */
+export function checkSmall({ node: { req } }: H3Event, most = 64 * 1024): void {
+  const length = Number(req.headers['content-length'] ?? Infinity)
+  if (!(length <= most)) throw apiError(413, 'too-large', `What is sent here has at most ${most / 1024} kB, and says how much.`)
+}
+
 /**
  * Reads a request's body as JSON.
  *

@@ -51,7 +51,17 @@ test('every answer says what a browser may do with it, and the application works
     const { headers } = await ask(house, path, 'GET')
     expect(headers).toMatchObject({ 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'content-security-policy': expect.stringContaining('frame-ancestors \'none\'') })
     expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*'unsafe/)
+    expect(headers['permissions-policy']).toContain('camera=(self), microphone=(self)')
+    // At a plain address of a site's own network a browser must not be told to come by TLS only; over TLS it is.
+    expect(headers).not.toHaveProperty('strict-transport-security')
+    expect((await ask(house, path, 'GET', { 'x-forwarded-proto': 'https' })).headers).toHaveProperty('strict-transport-security')
   }
+  const cookieOver = async (proto: string) => {
+    const { headers } = await ask(house, '/api/session/demo', 'POST', { 'x-forwarded-proto': proto }, '{"person":"Odd Varga"}')
+    return (headers['set-cookie'] as string[]).find(cookie => cookie.startsWith('wide-trellis='))!
+  }
+  expect(await cookieOver('http')).toMatch(/HttpOnly; SameSite=Strict/)
+  expect([await cookieOver('http'), await cookieOver('https')].map(cookie => cookie.includes('Secure'))).toEqual([false, true])
   const said: string[] = []
   page.on('console', message => said.push(message.text()))
   for (const stage of ['survey', 'arrange', 'mount', 'fix', 'mark', 'hang']) {

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, HALL, test } from './house'
 
-const VIEWS = ['/', '/catalogue', '/sites/holm-point', '/sites/holm-point/rules', ...['survey', 'arrange', 'mount', 'fix', 'wire', 'mark', 'hang', 'true', 'close'].map(stage => `${HALL}/${stage}`)]
+const VIEWS = ['/', '/people', '/audit', '/account', '/begin', '/join/none', '/catalogue', '/sites/holm-point', '/sites/holm-point/rules', ...['survey', 'arrange', 'mount', 'fix', 'wire', 'mark', 'hang', 'true', 'close'].map(stage => `${HALL}/${stage}`)]
 
 /** What may scroll by itself; the page of house rules is itself a list. */
 const LISTS = ['Ledger', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, the best first', 'Circuits and outlets', 'As built']
@@ -30,6 +30,26 @@ for (const theme of ['desk', 'site']) {
         expect(await seriousFaults(page)).toEqual([])
       })
     }
+
+    test('where one signs in, by keys alone', async ({ browser, house }) => {
+      const context = await browser.newContext({ baseURL: house.address })
+      await context.addInitScript(theme => localStorage.setItem('wide-trellis:theme', theme), theme)
+      const page = await context.newPage()
+      await page.goto('/')
+      await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+      expect(await seriousFaults(page)).toEqual([])
+      await page.keyboard.press('Tab')
+      await expect(page.getByRole('button', { name: /^Isla Brandt/ })).toBeFocused()
+      await page.keyboard.press('Enter')
+      await expect(page.getByTestId('account')).toContainText('Isla Brandt')
+      await page.getByTestId('account').focus()
+      await page.keyboard.press('Enter')
+      await expect(page.getByRole('menuitem', { name: 'Your account' })).toBeVisible()
+      expect(await seriousFaults(page)).toEqual([])
+      await page.keyboard.press('ArrowDown')
+      await page.keyboard.press('Enter')
+      await expect(page).toHaveURL(/\/(account|people)$/)
+    })
 
     test('in the palette and on the sheet of keys', async ({ page }) => {
       await page.goto(`${HALL}/survey`)

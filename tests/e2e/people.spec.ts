@@ -91,7 +91,7 @@ test('one who is invited comes in by his link, reads and records where he is sen
   await expect(nils.getByTestId('read-only')).toBeVisible()
   await nils.getByLabel('Gap across', { exact: true }).fill('0.9')
   await nils.getByLabel('Gap across', { exact: true }).press('Enter')
-  await expect(nils.getByText('ask planner or lead').first()).toBeVisible()
+  await expect(nils.getByText('ask a planner or a lead').first()).toBeVisible()
   await nils.goto(`${HALL}/mark`)
   await nils.getByRole('tab', { name: 'Revisions' }).click()
   await expect(nils.getByText('A lead or planner issues.')).toBeVisible()

@@ -19,7 +19,7 @@ watch(() => person, (now) => {
 
 <template>
   <li class="space-y-2 py-3" :data-person="person.name">
-    <div class="flex flex-wrap items-center gap-3">
+    <div class="flex flex-col gap-3 md:flex-row md:items-center">
       <p class="min-w-0 flex-1">
         <span class="font-semibold">{{ person.name }}</span><span v-if="own" class="text-ink-soft">, you</span>
         <span class="block text-sm"><b class="font-semibold">{{ ROLE_WORDS[person.role].title }}</b>{{ where }}</span>

@@ -12,6 +12,7 @@ onMounted(() => first.value?.focus())
 
 <template>
   <section class="sticky top-0 z-10 mx-auto max-w-3xl space-y-2 border-l-4 border-caution bg-caution-wash px-3 py-2 text-sm shadow-lg" aria-labelledby="touched" data-testid="touched">
+    <p>{{ proposed.what }}.</p>
     <h2 id="touched" class="font-semibold">
       {{ proposed.walls.length === 0 ? 'No wall is planned otherwise by this.' : proposed.walls.length === 1 ? 'One wall is planned otherwise by this:' : `${proposed.walls.length} walls are planned otherwise by this:` }}
     </h2>

@@ -11,7 +11,7 @@ const { theme } = usePreferences()
     <NuxtLink to="/" no-prefetch class="flex items-center gap-2 font-bold" aria-label="Wide Trellis, all sites">
       <img src="/mark.svg" alt="" class="size-7"> <span class="hidden sm:inline">Wide Trellis</span>
     </NuxtLink>
-    <nav class="flex min-w-0 flex-1 items-center gap-2 text-sm" aria-label="Where you are">
+    <nav class="flex min-w-0 flex-1 items-center gap-2 overflow-hidden text-sm whitespace-nowrap" aria-label="Where you are">
       <template v-for="({ title, to }, index) in crumbs" :key="title">
         <span v-if="index > 0" class="text-on-bar-soft" aria-hidden="true">›</span>
         <NuxtLink v-if="to" :to="to" no-prefetch class="shrink-0 text-on-bar-soft hover:underline">{{ title }}</NuxtLink>

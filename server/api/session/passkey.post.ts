@@ -3,6 +3,7 @@ import { accounts } from '../../accounts/open'
 import { countPasskey, passkeyOf } from '../../accounts/passkeys'
 import { clientOf, limited } from '../../guard/limits'
 import { apiError } from '../../utils/apiError'
+import { checkSmall } from '../../utils/jsonBody'
 import { signIn } from '../../utils/session'
 
 const authenticate = defineWebAuthnAuthenticateEventHandler({
@@ -23,4 +24,7 @@ const authenticate = defineWebAuthnAuthenticateEventHandler({
 })
 
 /** Signs in with a passkey: asked twice, for what the device is to sign, and with what it signed. */
-export default defineEventHandler(event => limited('links', clientOf(event), () => authenticate(event)))
+export default defineEventHandler((event) => {
+  checkSmall(event)
+  return limited('links', clientOf(event), () => authenticate(event))
+})

@@ -12,4 +12,5 @@ CREATE TABLE `set_aside` (
 	FOREIGN KEY (`site`) REFERENCES `sites`(`key`) ON UPDATE no action ON DELETE cascade
 );
 --> statement-breakpoint
-CREATE UNIQUE INDEX `set_aside_id` ON `set_aside` (`site`,`id`);
+CREATE UNIQUE INDEX `set_aside_id` ON `set_aside` (`site`,`id`);--> statement-breakpoint
+CREATE INDEX `log_kind` ON `log` (`site`,`kind`,`wall`);

@@ -50,7 +50,7 @@ async function create() {
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: site?.name ?? id }]" />
-    <main class="mx-auto grid w-full max-w-5xl flex-1 gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]">
+    <main class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]">
       <section>
         <div class="mb-3 flex flex-wrap items-start justify-between gap-3">
           <h1 class="text-2xl font-bold">

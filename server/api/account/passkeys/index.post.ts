@@ -3,10 +3,10 @@ import { challengeOf, keepChallenge } from '../../../accounts/challenges'
 import { accounts } from '../../../accounts/open'
 import { addPasskey, listPasskeys } from '../../../accounts/passkeys'
 import { apiError } from '../../../utils/apiError'
+import { checkSmall } from '../../../utils/jsonBody'
 import { now } from '../../../utils/now'
 
-/** Adds a passkey of the device that asks: asked twice, for what it is to sign, and with what it signed. Whose it is is the session's to say. */
-export default defineWebAuthnRegisterEventHandler({
+const register = defineWebAuthnRegisterEventHandler({
   getOptions: () => ({ rpName: 'Wide Trellis', authenticatorSelection: { residentKey: 'required', userVerification: 'preferred' } }),
   validateUser: (_user, event) => {
     const { person } = signedIn(event)
@@ -22,4 +22,10 @@ export default defineWebAuthnRegisterEventHandler({
   onError: () => {
     throw apiError(422, 'passkey-refused', 'The device made no passkey that can be used here. Try again, or go on with your password.')
   },
+})
+
+/** Adds a passkey of the device that asks: asked twice, for what it is to sign, and with what it signed. Whose it is is the session's to say. */
+export default defineEventHandler((event) => {
+  checkSmall(event)
+  return register(event)
 })

@@ -8,6 +8,7 @@ import { now } from '../../../../../utils/now'
 import { validationError } from '../../../../../utils/apiError'
 import { fieldsOf } from '../../../../../utils/fields'
 import { jsonBody } from '../../../../../utils/jsonBody'
+import { turn } from '../../../../../utils/turn'
 
 /**
  * Adds one entry to the log, or, as `{ "entries": […] }`, many in their order: each is answered by itself, and one
@@ -29,6 +30,7 @@ export default defineEventHandler(async (event) => {
     return entry
   }
   if (!Array.isArray(entries) || entries.length > LIMITS.entriesAtOnce) throw validationError([{ path: '$.entries', message: `must be a list of at most ${LIMITS.entriesAtOnce}` }])
+  await turn()
   const results = addEntries(database(event), site, wall, by, entries, now())
   tellWall(firmOf(event).id, site, wall, { kind: 'log', entries: results.flatMap(result => 'entry' in result ? [result.entry] : []) })
   return { results }
