@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, eq, isNull, sql } from 'drizzle-orm'
 import { heldNow, isBySite, isStaffRole, ROLE_WORDS, STAFF, type Grant, type StaffRole } from '../../core/people'
+import { atomically } from '../database/atomically'
 import { perDatabase } from '../database/perDatabase'
 import { apiError, notFound, validationError } from '../utils/apiError'
 import { note } from './audit'
@@ -76,12 +77,12 @@ export function addPerson(accounts: Accounts, firm: number, { name, address, pas
   const known = accounts.select().from(people).where(and(eq(people.firm, firm), eq(people.address, addressOf(address)))).get()
   if (known && known.removedAt === null) throw apiError(409, 'address-taken', `${known.name} has this address already. Two people cannot sign in with one: give each their own.`)
   const given = { name: String(name).trim(), address: addressOf(address), password, removedAt: null }
-  return accounts.transaction(() => {
+  return atomically(accounts, () => {
     if (known) accounts.update(people).set(given).where(eq(people.key, known.key)).run()
     const key = known?.key ?? Number(accounts.insert(people).values({ ...given, firm, id: randomUUID() }).run().lastInsertRowid)
     accounts.insert(grants).values({ person: key, role, sites, from: at }).run()
     return accounts.select().from(people).where(eq(people.key, key)).get()!
-  }, { behavior: 'immediate' })
+  })
 }
 
 /** @throws 409 where somebody is the last who may see to people */
@@ -95,25 +96,25 @@ const said = ({ role, sites }: RoleChoice) => isBySite(role) ? `${ROLE_WORDS[rol
 /** Gives a person another role, or other sites, from now on. @throws 404; 409 for the last planner */
 export function changeRole(accounts: Accounts, firm: number, id: string, choice: RoleChoice, by: string, at: string): void {
   const person = personHere(accounts, firm, id)
-  accounts.transaction(() => {
+  atomically(accounts, () => {
     if (choice.role !== 'planner') checkPlannerLeft(accounts, firm, id)
     accounts.update(grants).set({ to: at }).where(and(eq(grants.person, person.key), isNull(grants.to))).run()
     accounts.insert(grants).values({ person: person.key, ...choice, from: at }).run()
     note(accounts, firm, { at, by, kind: 'role', subject: person.name, detail: said(choice) })
-  }, { behavior: 'immediate' })
+  })
 }
 
 /** Removes a person: what he recorded stays, he comes in no more. @throws 404; 409 for the last planner */
 export function removePerson(accounts: Accounts, firm: number, id: string, by: string, at: string): void {
   const person = personHere(accounts, firm, id)
-  accounts.transaction(() => {
+  atomically(accounts, () => {
     checkPlannerLeft(accounts, firm, id)
     accounts.update(grants).set({ to: at }).where(and(eq(grants.person, person.key), isNull(grants.to))).run()
     accounts.update(people).set({ removedAt: at, password: null }).where(eq(people.key, person.key)).run()
     accounts.update(sessions).set({ endedAt: at, endedBy: by }).where(and(eq(sessions.person, person.key), isNull(sessions.endedAt))).run()
     accounts.delete(passkeys).where(eq(passkeys.person, person.key)).run()
     note(accounts, firm, { at, by, kind: 'removed', subject: person.name, detail: '' })
-  }, { behavior: 'immediate' })
+  })
 }
 
 const SHORTEST = 10
@@ -123,11 +124,11 @@ export const passwordFault = (path: string, given: unknown): { path: string, mes
 
 /** Sets the password of a person, as scrypt has made of it; other sessions of his end. */
 export function setPassword(accounts: Accounts, { key, firm, name }: Person, password: string, by: string, at: string, except?: string): void {
-  accounts.transaction(() => {
+  atomically(accounts, () => {
     accounts.update(people).set({ password }).where(eq(people.key, key)).run()
     for (const { id } of accounts.select({ id: sessions.id }).from(sessions).where(and(eq(sessions.person, key), isNull(sessions.endedAt))).all()) {
       if (id !== except) accounts.update(sessions).set({ endedAt: at, endedBy: 'a new password' }).where(eq(sessions.id, id)).run()
     }
     note(accounts, firm, { at, by, kind: 'password', subject: name, detail: '' })
-  }, { behavior: 'immediate' })
+  })
 }

@@ -52,15 +52,17 @@ export function openSession(accounts: Accounts, id: string, now: Date): SignedIn
   return { session: id, person, firm, held }
 }
 
-/** Sessions of a firm, or of one of its people, the newest first. */
+const ofWhom = (firm: number, person: number | undefined) => [eq(people.firm, firm), ...person === undefined ? [] : [eq(people.key, person)]]
+
+/** Sessions of a firm, or of one of its people: those that hold first, the newest first. */
 export const listSessions = (accounts: Accounts, firm: number, person?: number): SessionSummary[] =>
   accounts.select({ id: sessions.id, person: people.id, name: people.name, device: sessions.device, way: sessions.way, beganAt: sessions.beganAt, seenAt: sessions.seenAt, endedAt: sessions.endedAt, endedBy: sessions.endedBy })
     .from(sessions).innerJoin(people, eq(people.key, sessions.person))
-    .where(and(eq(people.firm, firm), ...person === undefined ? [] : [eq(people.key, person)])).orderBy(desc(sessions.key)).limit(500).all()
+    .where(and(...ofWhom(firm, person))).orderBy(sql`${sessions.endedAt} IS NOT NULL`, desc(sessions.key)).limit(500).all()
 
 /** Ends a session: its device is let in no more. @throws 404 for one of no such person or firm */
 export function endSession(accounts: Accounts, firm: number, id: string, by: string, at: string, person?: number): void {
-  const found = listSessions(accounts, firm, person).find(each => each.id === id)
+  const found = accounts.select({ name: people.name, device: sessions.device, endedAt: sessions.endedAt }).from(sessions).innerJoin(people, eq(people.key, sessions.person)).where(and(eq(sessions.id, id), ...ofWhom(firm, person))).get()
   if (!found) throw notFound('session of this firm')
   if (found.endedAt !== null) return
   accounts.update(sessions).set({ endedAt: at, endedBy: by }).where(eq(sessions.id, id)).run()

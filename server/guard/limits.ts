@@ -6,6 +6,8 @@ import { apiError } from '../utils/apiError'
 const LIMITS = {
   /** One address from one place. */
   password: new RateLimiterMemory({ points: 6, duration: 15 * 60 }),
+  /** Any address from one place. */
+  place: new RateLimiterMemory({ points: 60, duration: 60 * 60 }),
   /** One address from anywhere, so that many places do not guess together. */
   address: new RateLimiterMemory({ points: 30, duration: 60 * 60 }),
   /** Secrets of links, codes and passkeys from one place. */

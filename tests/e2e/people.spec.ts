@@ -24,6 +24,17 @@ const kept = (page: Page) => page.evaluate(() => new Promise<{ seen: number, ent
   }
 }))
 
+/** Odd's phone at the wall, without a signal, with one hole that the server does not have. */
+async function phoneWithOneUnsent(browser: Browser, house: House): Promise<Page> {
+  const phone = await otherPerson(browser, house, 'Odd Varga')
+  await phone.goto(`${HALL}/hang`)
+  await expect(phone.getByTestId('at-hand')).toBeVisible()
+  await phone.context().setOffline(true)
+  await phone.getByRole('button', { name: 'Hit' }).click()
+  await expect(phone.getByTestId('unsent')).toContainText('1 to send')
+  return phone
+}
+
 /** Invites somebody and gives the link. */
 async function invited(planner: Page, name: string, address: string, role: string, sites: string[]): Promise<string> {
   await planner.goto('/people')
@@ -154,12 +165,7 @@ test('another firm’s sites are refused by address, and each firm has its own',
 })
 
 test('a phone that is lost shows nothing more, and what it had not sent is sent once somebody signs in on it again', async ({ page, browser, house }) => {
-  const phone = await otherPerson(browser, house, 'Odd Varga')
-  await phone.goto(`${HALL}/hang`)
-  await expect(phone.getByTestId('at-hand')).toBeVisible()
-  await phone.context().setOffline(true)
-  await phone.getByRole('button', { name: 'Hit' }).click()
-  await expect(phone.getByTestId('unsent')).toContainText('1 to send')
+  const phone = await phoneWithOneUnsent(browser, house)
   expect(await kept(phone)).toEqual({ seen: 1, entries: 1 })
   await page.goto('/audit')
   await page.getByRole('button', { name: 'End the session of Odd Varga' }).click()
@@ -196,12 +202,7 @@ test('a device that was away for longer than the firm allows shows nothing until
 })
 
 test('a role that is taken away in the middle of a day: what was done before is taken, what came after waits for a planner', async ({ page, browser, house }) => {
-  const phone = await otherPerson(browser, house, 'Odd Varga')
-  await phone.goto(`${HALL}/hang`)
-  await expect(phone.getByTestId('at-hand')).toBeVisible()
-  await phone.context().setOffline(true)
-  await phone.getByRole('button', { name: 'Hit' }).click()
-  await expect(phone.getByTestId('unsent')).toContainText('1 to send')
+  const phone = await phoneWithOneUnsent(browser, house)
   await page.goto('/people')
   await page.getByRole('button', { name: 'Role of Odd Varga' }).click()
   await page.locator('[data-person="Odd Varga"]').getByLabel('Holm Point').uncheck()

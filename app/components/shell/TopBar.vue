@@ -4,6 +4,8 @@ import { Moon, Sun } from 'lucide-vue-next'
 /** Where one is, in whose name, and in which light. */
 const { crumbs } = defineProps<{ crumbs: { title: string, to?: string }[] }>()
 const { theme } = usePreferences()
+/** Far in, a phone has room for what lies just above: the mark leads to all sites. */
+const deep = computed(() => crumbs.length > 2)
 </script>
 
 <template>
@@ -13,9 +15,9 @@ const { theme } = usePreferences()
     </NuxtLink>
     <nav class="flex min-w-0 flex-1 items-center gap-2 overflow-hidden text-sm whitespace-nowrap" aria-label="Where you are">
       <template v-for="({ title, to }, index) in crumbs" :key="title">
-        <span v-if="index > 0" class="text-on-bar-soft" aria-hidden="true">›</span>
-        <NuxtLink v-if="to" :to="to" no-prefetch class="shrink-0 text-on-bar-soft hover:underline">{{ title }}</NuxtLink>
-        <span v-else class="truncate font-semibold">{{ title }}</span>
+        <span v-if="index > 0" class="text-on-bar-soft" :class="{ 'max-md:hidden': index === 1 && deep }" aria-hidden="true">›</span>
+        <NuxtLink v-if="to" :to="to" no-prefetch class="text-on-bar-soft hover:underline" :class="index === 0 ? ['shrink-0', { 'max-md:hidden': deep }] : 'truncate'">{{ title }}</NuxtLink>
+        <span v-else class="truncate font-semibold" :class="{ 'max-md:hidden': deep && $slots.default }">{{ title }}</span>
       </template>
     </nav>
     <slot />

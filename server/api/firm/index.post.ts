@@ -4,6 +4,7 @@ import { accounts, databaseOfFirm } from '../../accounts/open'
 import { addPerson, addressFault, passwordFault } from '../../accounts/people'
 import { clientOf, limited } from '../../guard/limits'
 import { validationError } from '../../utils/apiError'
+import { atomically } from '../../database/atomically'
 import { fieldsOf } from '../../utils/fields'
 import { jsonBody } from '../../utils/jsonBody'
 import { now } from '../../utils/now'
@@ -12,17 +13,21 @@ import { signIn } from '../../utils/session'
 /** Begins a firm and its first planner by the code that was printed where the server runs: `{ code, firm, name, address, password }`. */
 export default defineEventHandler(async (event) => {
   const { code, firm, name, address, password } = fieldsOf(await jsonBody(event))
-  const hash = typeof password === 'string' && password.length <= 200 ? await hashPassword(password) : ''
-  const person = await limited('links', clientOf(event), () => accounts().transaction(() => {
-    const invitation = openInvitation(accounts(), String(code), ['firm'], new Date())
+  const open = () => openInvitation(accounts(), String(code), ['firm'], new Date())
+  const person = await limited('links', clientOf(event), async () => {
+    open()
     const faults = [...nameFault('$.firm', firm), ...nameFault('$.name', name), ...addressFault('$.address', address), ...passwordFault('$.password', password)]
     if (faults.length > 0) throw validationError(faults)
-    const begun = beginFirm(accounts(), String(firm), now())
-    markUsed(accounts(), invitation, now())
-    const planner = addPerson(accounts(), begun.key, { name, address, password: hash, role: 'planner', sites: [] }, now())
-    databaseOfFirm(begun)
-    return planner
-  }, { behavior: 'immediate' }))
+    const hash = await hashPassword(String(password))
+    return atomically(accounts(), () => {
+      // Somebody else may have used it while the password was made ready.
+      markUsed(accounts(), open(), now())
+      const begun = beginFirm(accounts(), String(firm), now())
+      const planner = addPerson(accounts(), begun.key, { name, address, password: hash, role: 'planner', sites: [] }, now())
+      databaseOfFirm(begun)
+      return planner
+    })
+  })
   await signIn(event, person, 'link')
   setResponseStatus(event, 201)
   return { signedIn: true }

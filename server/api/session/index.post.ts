@@ -16,7 +16,8 @@ let nobodys: Promise<string> | undefined
 export default defineEventHandler(async (event) => {
   const { address, password, firm } = fieldsOf(await jsonBody(event))
   const [who, typed] = [addressOf(address), typeof password === 'string' ? password.slice(0, 200) : '']
-  const person = await limited('address', who, () => limited('password', `${clientOf(event)} ${who}`, async () => {
+  const place = clientOf(event)
+  const person = await limited('place', place, () => limited('address', who, () => limited('password', `${place} ${who}`, async () => {
     const known = peopleOfAddress(accounts(), who)
     if (known.every(({ password }) => password === null)) await verifyPassword(await (nobodys ??= hashPassword('nobody')), typed)
     const matching = []
@@ -24,7 +25,7 @@ export default defineEventHandler(async (event) => {
     if (matching.length > 0) return matching
     for (const each of known) note(accounts(), each.firm, { at: now(), by: each.name, kind: 'sign-in-failed', subject: (getHeader(event, 'user-agent') ?? '').slice(0, 300), detail: 'wrong password' })
     throw apiError(401, 'wrong-password', 'This address and this password do not go together. A planner of your firm can give you a link to set a new password.')
-  }))
+  })))
   const firms = listFirms(accounts()).filter(({ key }) => person.some(each => each.firm === key))
   const chosen = firms.length === 1 ? firms[0] : firms.find(({ id }) => id === firm)
   if (!chosen) return { choose: firms.map(({ id, name }) => ({ id, name })) }

@@ -1,3 +1,4 @@
+import { may } from '../../../../../../core/people'
 import { database, firmOf, signedIn } from '../../../../../accounts/access'
 import { accounts } from '../../../../../accounts/open'
 import { openSession } from '../../../../../accounts/sessions'
@@ -13,8 +14,12 @@ export default defineEventHandler((event) => {
   const { version } = readWall(database(event), site, wall)
   const stream = createEventStream(event)
   const { session } = signedIn(event)
-  // Whoever was let in when it began may have been removed since.
-  const tell = (name: string, data: string) => void ('ended' in openSession(accounts(), session, new Date()) ? stream.close() : stream.push({ event: name, data }))
+  // Whoever was let in when it began may have been removed since, or sent elsewhere.
+  const still = () => {
+    const now = openSession(accounts(), session, new Date())
+    return !('ended' in now) && may(now.held, 'site.read', { site, closed: true })
+  }
+  const tell = (name: string, data: string) => void (still() ? stream.push({ event: name, data }) : stream.close())
   const beat = setInterval(() => tell('beat', ''), BEAT)
   const end = hearWall(firmOf(event).id, site, wall, ({ kind, ...told }) => tell(kind, JSON.stringify(told)), () => void stream.close())
   stream.onClosed(() => {
