@@ -151,7 +151,7 @@ async function sendFirst() {
           </h2>
           <ul class="divide-y divide-hair border-y border-hair text-sm">
             <li v-for="each in here" :key="each.id" class="flex items-center gap-3 py-2">
-              <span class="min-w-0 flex-1"><span class="block truncate">{{ deviceWords(each.device) }}</span><span class="text-ink-soft">since {{ whenOf(each.beganAt) }}, seen {{ whenOf(each.seenAt) }}</span></span>
+              <span class="min-w-0 flex-1"><span class="block truncate" :title="each.device">{{ deviceWords(each.device) }}</span><span class="text-ink-soft">since {{ whenOf(each.beganAt) }}, seen {{ whenOf(each.seenAt) }}</span></span>
               <span v-if="each.id === account.session" class="text-ink-soft">this one</span>
               <button v-else type="button" class="press" @click="endSession(each.id)">
                 End it

@@ -53,7 +53,7 @@ useHead({ title: 'Audit · Wide Trellis' })
         </p>
         <ul class="mt-2 divide-y divide-hair border-y border-hair text-sm" data-testid="sessions">
           <li v-for="session in open" :key="session.id" class="flex items-center gap-3 py-2">
-            <span class="min-w-0 flex-1"><b class="font-semibold">{{ session.name }}</b>, {{ deviceWords(session.device) }}<span class="block text-ink-soft">since {{ whenOf(session.beganAt) }}, seen {{ whenOf(session.seenAt) }}</span></span>
+            <span class="min-w-0 flex-1"><b class="font-semibold">{{ session.name }}</b>, <span :title="session.device">{{ deviceWords(session.device) }}</span><span class="block text-ink-soft">since {{ whenOf(session.beganAt) }}, seen {{ whenOf(session.seenAt) }}</span></span>
             <button type="button" class="press" :aria-label="`End the session of ${session.name}`" @click="end(session)">
               End it
             </button>

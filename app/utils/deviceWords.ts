@@ -1,9 +1,6 @@
-const BROWSERS: [RegExp, string][] = [[/Edg\//, 'Edge'], [/Firefox\//, 'Firefox'], [/Chrome\//, 'Chrome'], [/Safari\//, 'Safari']]
-const SYSTEMS: [RegExp, string][] = [[/iPhone/, 'iPhone'], [/iPad/, 'iPad'], [/Android.*Mobile/, 'Android phone'], [/Android/, 'Android tablet'], [/Windows/, 'Windows'], [/Mac OS X/, 'Mac'], [/Linux/, 'Linux']]
-
-/** What a browser says of itself, in words; as it came where it says nothing that is known. @example deviceWords('… iPhone; CPU … Safari/604.1') // 'Safari on iPhone' */
+/** What kind of device a browser says that it is on; as it came where it says nothing of that. @example deviceWords('Mozilla/5.0 (Mobile; rv:140.0)') // 'Phone' */
 export function deviceWords(agent: string): string {
-  const name = ([, word]: [RegExp, string]) => word
-  const [browser, system] = [BROWSERS.find(([sign]) => sign.test(agent)), SYSTEMS.find(([sign]) => sign.test(agent))]
-  return browser && system ? `${name(browser)} on ${name(system)}` : agent
+  if (/tablet/i.test(agent)) return 'Tablet'
+  if (/mobi/i.test(agent)) return 'Phone'
+  return agent.startsWith('Mozilla/') ? 'Computer' : agent
 }

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { sql } from 'drizzle-orm'
 import { exampleJob } from '../../tests/fixtures/job'
 import { brokenLink } from '../../core/log'
+import { atomically } from '../database/atomically'
 import { openDatabase } from '../database/connection'
 import type { ApiErrorBody } from '../utils/apiError'
 import { acceptAside, addEntries } from '../repositories/log'
@@ -25,7 +26,7 @@ const join = (name: string, role: 'planner' | 'lead' | 'crew' | 'service', sites
 beforeEach(() => {
   opened = openAccounts(':memory:')
   firm = beginFirm(db(), 'Brand & Holt', T(1))
-  isla = join('Isla Brand', 'planner')
+  isla = join('Isla Brandt', 'planner')
 })
 afterEach(() => opened.close())
 
@@ -42,16 +43,16 @@ function refused(act: () => unknown): ApiErrorBody['error'] & { status: number }
 
 describe('people', () => {
   it('have one address each in a firm, whatever its letters; another firm may know it too', () => {
-    expect(refused(() => addPerson(db(), firm.key, { name: 'Other', address: ' ISLA@firm.example', password: null, role: 'crew', sites: [] }, T(2)))).toMatchObject({ status: 409, code: 'address-taken', message: expect.stringContaining('Isla Brand has this address already') })
+    expect(refused(() => addPerson(db(), firm.key, { name: 'Other', address: ' ISLA@firm.example', password: null, role: 'crew', sites: [] }, T(2)))).toMatchObject({ status: 409, code: 'address-taken', message: expect.stringContaining('Isla Brandt has this address already') })
     const other = beginFirm(db(), 'Other firm', T(2))
-    addPerson(db(), other.key, { name: 'Isla Brand', address: 'isla@firm.example', password: null, role: 'crew', sites: [] }, T(2))
+    addPerson(db(), other.key, { name: 'Isla Brandt', address: 'isla@firm.example', password: null, role: 'crew', sites: [] }, T(2))
     expect(peopleOfAddress(db(), 'Isla@Firm.example').map(({ firm }) => firm)).toEqual([firm.key, other.key])
     expect([firm.folder, other.folder]).toEqual(['.', `firms/${other.id}`])
   })
 
   it('always have a planner among them: the last cannot remove himself nor become something else', () => {
-    expect(refused(() => removePerson(db(), firm.key, isla.id, 'Isla Brand', T(3)))).toMatchObject({ status: 409, code: 'last-planner' })
-    expect(refused(() => changeRole(db(), firm.key, isla.id, { role: 'lead', sites: [] }, 'Isla Brand', T(3)))).toMatchObject({ code: 'last-planner' })
+    expect(refused(() => removePerson(db(), firm.key, isla.id, 'Isla Brandt', T(3)))).toMatchObject({ status: 409, code: 'last-planner' })
+    expect(refused(() => changeRole(db(), firm.key, isla.id, { role: 'lead', sites: [] }, 'Isla Brandt', T(3)))).toMatchObject({ code: 'last-planner' })
     join('Ranveig Holt', 'planner')
     removePerson(db(), firm.key, isla.id, 'Ranveig Holt', T(3))
     expect(listPeople(db(), firm.key).map(({ name }) => name)).toEqual(['Ranveig Holt'])
@@ -70,12 +71,12 @@ describe('a session', () => {
     const sessions = [1, 2, 3].map(() => beginSession(db(), odd, 'password', 'a phone', T(2)))
     expect(openSession(db(), sessions[0]!, at(3))).toMatchObject({ person: { name: 'Odd Varga' }, held: { role: 'crew', sites: ['holm-point'] } })
     expect(openSession(db(), 'none', at(3))).toEqual({ ended: 'unknown' })
-    endSession(db(), firm.key, sessions[0]!, 'Isla Brand', T(4))
+    endSession(db(), firm.key, sessions[0]!, 'Isla Brandt', T(4))
     expect(openSession(db(), sessions[0]!, at(4))).toEqual({ ended: 'ended' })
     // Seen on the third, so that fourteen days end on the seventeenth.
     openSession(db(), sessions[1]!, at(3))
     expect([openSession(db(), sessions[1]!, at(17)), openSession(db(), sessions[2]!, at(17))]).toMatchObject([{ person: { id: odd.id } }, { ended: 'idle' }])
-    removePerson(db(), firm.key, odd.id, 'Isla Brand', T(17))
+    removePerson(db(), firm.key, odd.id, 'Isla Brandt', T(17))
     expect(openSession(db(), sessions[1]!, at(17))).toEqual({ ended: 'ended' })
     expect(listSessions(db(), firm.key).every(({ endedAt }) => endedAt !== null)).toBe(true)
   })
@@ -89,20 +90,20 @@ describe('a session', () => {
 
   it('follows what the firm allows', () => {
     const session = beginSession(db(), isla, 'password', 'a laptop', T(2))
-    saveFirm(db(), firm, { name: 'Brand & Holt', deviceDays: 3 }, 'Isla Brand', T(2))
+    saveFirm(db(), firm, { name: 'Brand & Holt', deviceDays: 3 }, 'Isla Brandt', T(2))
     expect(openSession(db(), session, at(6))).toEqual({ ended: 'idle' })
-    expect(refused(() => saveFirm(db(), firm, { name: '', deviceDays: 0.5 }, 'Isla Brand', T(2))).faults!.map(({ path }) => path)).toEqual(['$.name', '$.deviceDays'])
+    expect(refused(() => saveFirm(db(), firm, { name: '', deviceDays: 0.5 }, 'Isla Brandt', T(2))).faults!.map(({ path }) => path)).toEqual(['$.name', '$.deviceDays'])
   })
 })
 
 describe('a link for coming in', () => {
   const now = new Date(T(2))
   it('works once, for seven days, and until it is taken back', () => {
-    const make = (name: string) => invite(db(), firm.key, { name, address: `${name}@firm.example`, role: 'crew', sites: [] }, 'Isla Brand', now)
+    const make = (name: string) => invite(db(), firm.key, { name, address: `${name}@firm.example`, role: 'crew', sites: [] }, 'Isla Brandt', now)
     const [one, two, three] = [make('Odd'), make('Jun'), make('Tove')] as const
     expect(openInvitation(db(), one, ['join'], now)).toMatchObject({ name: 'Odd', role: 'crew' })
     markUsed(db(), openInvitation(db(), one, ['join'], now), T(2))
-    endInvitation(db(), firm.key, listInvitations(db(), firm.key, now).find(({ name }) => name === 'Jun')!.id, 'Isla Brand', T(2))
+    endInvitation(db(), firm.key, listInvitations(db(), firm.key, now).find(({ name }) => name === 'Jun')!.id, 'Isla Brandt', T(2))
     expect([one, two].map(secret => refused(() => openInvitation(db(), secret, ['join'], now)).message)).toEqual([expect.stringContaining('used already'), expect.stringContaining('taken back')])
     expect(refused(() => openInvitation(db(), three, ['join'], new Date(T(10)))).message).toContain('ended on 2026-11-09')
     expect(refused(() => openInvitation(db(), three, ['firm'], now)).status).toBe(404)
@@ -117,6 +118,16 @@ describe('a link for coming in', () => {
     expect(openInvitation(db(), ` ${code}\n`, ['firm'], now).kind).toBe('firm')
     expect(JSON.stringify(db().all(sql`SELECT * FROM invitations`))).not.toContain(code)
   })
+})
+
+it('what is done together is done whole or not at all, also where a part of it is done so by itself', () => {
+  expect(() => atomically(db(), () => {
+    join('Odd Varga', 'crew')
+    throw new Error('the rest failed')
+  })).toThrow('the rest failed')
+  expect(listPeople(db(), firm.key).map(({ name }) => name)).toEqual(['Isla Brandt'])
+  join('Odd Varga', 'crew')
+  expect(listPeople(db(), firm.key)).toHaveLength(2)
 })
 
 it('the audit is only ever added to', () => {
@@ -143,7 +154,7 @@ describe('who made an entry', () => {
   const send = (by: SignedIn, entries: unknown[], day: number) => addEntries(log.db, 'holm-point', 'w1', authorOf(db(), by), entries, T(day, '20:00'))
 
   it('is on the server’s word: neither a name nor another’s approval is taken from what is sent', () => {
-    const [result] = send(as(odd, 5), [remark('r1', 5, { acceptedBy: 'Isla Brand', sentBy: 'Isla Brand' })], 5)
+    const [result] = send(as(odd, 5), [remark('r1', 5, { acceptedBy: 'Isla Brandt', sentBy: 'Isla Brandt' })], 5)
     expect((result as { entry: object }).entry).toMatchObject({ by: 'Odd Varga', person: odd.id })
     expect((result as { entry: object }).entry).not.toHaveProperty('acceptedBy')
     expect((result as { entry: object }).entry).not.toHaveProperty('sentBy')
@@ -152,27 +163,27 @@ describe('who made an entry', () => {
   it('is who was signed in on the device then, whoever sends it; the same entry sent by both is one', () => {
     const entry = remark('r1', 5, { person: odd.id })
     const [first] = send(as(isla, 6), [entry], 6)
-    expect(first).toMatchObject({ entry: { by: 'Odd Varga', sentBy: 'Isla Brand' } })
+    expect(first).toMatchObject({ entry: { by: 'Odd Varga', sentBy: 'Isla Brandt' } })
     expect(send(as(odd, 6), [entry], 6)).toEqual([first])
     const stranger = addPerson(db(), beginFirm(db(), 'Other firm', T(1)).key, { name: 'Eve', address: 'eve@other.example', password: null, role: 'planner', sites: [] }, T(1))
     expect(send(as(isla, 6), [remark('r2', 5, { person: stranger.id })], 6)).toMatchObject([{ error: { code: 'not-yours' } }])
   })
 
   it('who lost the right in the middle of a day: what came before is taken, what came after waits for a planner', () => {
-    changeRole(db(), firm.key, odd.id, { role: 'crew', sites: ['stennick'] }, 'Isla Brand', T(5, '12:00'))
+    changeRole(db(), firm.key, odd.id, { role: 'crew', sites: ['stennick'] }, 'Isla Brandt', T(5, '12:00'))
     const [before, after] = [{ ...remark('r1', 5), at: T(5, '11:00'), person: odd.id }, { ...remark('r2', 5), at: T(5, '13:00'), person: odd.id }]
     const results = send(as(isla, 5), [before, after, after], 5)
     expect(results).toMatchObject([{ entry: { id: 'r1' } }, { id: 'r2', setAside: 'Odd Varga was crew, and not here, when this was made, and could not record a visit' }, { id: 'r2' }])
     const [waiting, ...others] = listAside(log.db)
     expect([waiting!.entry.id, others]).toEqual(['r2', []])
-    acceptAside(log.db, waiting!.key, 'Isla Brand', T(6))
-    expect(exportJob(log.db, 'holm-point').log.map(({ id, by, acceptedBy }) => [id, by, acceptedBy])).toEqual([['r1', 'Odd Varga', undefined], ['r2', 'Odd Varga', 'Isla Brand']])
+    acceptAside(log.db, waiting!.key, 'Isla Brandt', T(6))
+    expect(exportJob(log.db, 'holm-point').log.map(({ id, by, acceptedBy }) => [id, by, acceptedBy])).toEqual([['r1', 'Odd Varga', undefined], ['r2', 'Odd Varga', 'Isla Brandt']])
     expect(brokenLink(exportJob(log.db, 'holm-point').log)).toBeUndefined()
-    expect(refused(() => acceptAside(log.db, waiting!.key, 'Isla Brand', T(6))).status).toBe(404)
+    expect(refused(() => acceptAside(log.db, waiting!.key, 'Isla Brandt', T(6))).status).toBe(404)
   })
 
   it('who was removed: what another sends of his before that is taken, later waits', () => {
-    removePerson(db(), firm.key, odd.id, 'Isla Brand', T(5, '12:00'))
+    removePerson(db(), firm.key, odd.id, 'Isla Brandt', T(5, '12:00'))
     expect(send(as(isla, 6), [{ ...remark('r1', 5, { person: odd.id }) }, remark('r2', 6, { person: odd.id })], 6)).toMatchObject([{ entry: { by: 'Odd Varga' } }, { setAside: expect.stringContaining('no longer of the firm') }])
   })
 
@@ -180,7 +191,7 @@ describe('who made an entry', () => {
     expect(send(as(odd, 5), [{ ...remark('r1', 5), kind: 'issued', revision: 'A' }, { ...remark('r2', 5), kind: 'override', code: 'a', subject: 'b', reason: 'c' }], 5)).toMatchObject([{ error: { code: 'not-yours' } }, { error: { message: expect.stringContaining('crew here to make') } }])
     const tove = join('Tove Marsh', 'service')
     expect(send(as(tove, 5), [remark('r3', 5)], 5)).toMatchObject([{ error: { code: 'not-yours' } }])
-    changeRole(db(), firm.key, odd.id, { role: 'service', sites: [] }, 'Isla Brand', T(5, '12:00'))
+    changeRole(db(), firm.key, odd.id, { role: 'service', sites: [] }, 'Isla Brandt', T(5, '12:00'))
     expect(send(as(odd, 5), [remark('r4', 30)], 5)).toMatchObject([{ setAside: expect.any(String) }])
   })
 })
