@@ -1,4 +1,5 @@
 import type { StaffRole } from '../../core/people'
+import { atomically } from '../database/atomically'
 import { isForThisMachineOnly, isThisMachine } from '../guard/hosts'
 import { beginFirm, listFirms } from './firms'
 import type { Accounts } from './form'
@@ -17,9 +18,11 @@ const PEOPLE: { name: string, role: StaffRole, sites?: string[] }[] = [
 
 /** Begins the demo's firm where there is none. */
 export function seedPeople(accounts: Accounts, at: string): void {
-  if (listFirms(accounts).length > 0) return
-  const { key } = beginFirm(accounts, FIRM, at)
-  for (const { name, role, sites = [] } of PEOPLE) addPerson(accounts, key, { name, address: `${name.split(' ')[0]!.toLowerCase()}@brandt-holt.example`, password: null, role, sites }, at)
+  atomically(accounts, () => {
+    if (listFirms(accounts).length > 0) return
+    const { key } = beginFirm(accounts, FIRM, at)
+    for (const { name, role, sites = [] } of PEOPLE) addPerson(accounts, key, { name, address: `${name.split(' ')[0]!.toLowerCase()}@brandt-holt.example`, password: null, role, sites }, at)
+  })
 }
 
 /** Whether one goes in as one of the demo's people by a click: only on the machine where the demo runs. */
