@@ -25,7 +25,7 @@ const near = computed(() => list.value.filter(({ group, keys }) => keys && group
     <span class="rounded px-2 py-0.5" :class="LOOK[state]" role="status" data-testid="save-state" :data-state="state">
       {{ SAID[state] }}<template v-if="(state === 'refused' || state === 'trouble') && reason">: {{ reason }}</template><template v-if="state === 'offline' && count > 1"> ({{ count }})</template>
     </span>
-    <span v-if="!store.rights('wall.design')" class="rounded border border-hair px-2 py-0.5" data-testid="read-only" title="A lead or planner changes what was measured and decided">You read this plan</span>
+    <span v-if="!store.rights('wall.design')" class="rounded border border-hair px-2 py-0.5 max-md:hidden" data-testid="read-only" title="A lead or planner changes what was measured and decided">You read this plan</span>
     <span v-if="atHand" data-testid="at-hand" title="Every stage is at hand: this wall can be worked without signal"><CloudCheck class="size-4 text-ink-soft" role="img" aria-label="Every stage is at hand without signal" /></span>
     <button type="button" class="press !px-2 !font-normal" :disabled="!lastEdit || !!store.conflict" :title="lastEdit ? `Undo: ${lastEdit}` : 'Nothing to undo'" @click="store.undo()">
       <Undo2 class="size-4" aria-hidden="true" /><span>Undo</span><span v-if="lastEdit" class="hidden max-w-40 truncate text-ink-soft lg:inline">{{ lastEdit }}</span>

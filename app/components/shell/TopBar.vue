@@ -15,7 +15,7 @@ const deep = computed(() => crumbs.length > 2)
     </NuxtLink>
     <nav class="flex min-w-0 flex-1 items-center gap-2 overflow-hidden text-sm whitespace-nowrap" aria-label="Where you are">
       <template v-for="({ title, to }, index) in crumbs" :key="title">
-        <span v-if="index > 0" class="text-on-bar-soft" :class="{ 'max-md:hidden': index === 1 && deep }" aria-hidden="true">›</span>
+        <span v-if="index > 0" class="text-on-bar-soft" :class="{ 'max-md:hidden': deep && (index === 1 || $slots.default) }" aria-hidden="true">›</span>
         <NuxtLink v-if="to" :to="to" no-prefetch class="text-on-bar-soft hover:underline" :class="index === 0 ? ['shrink-0', { 'max-md:hidden': deep }] : 'truncate'">{{ title }}</NuxtLink>
         <span v-else class="truncate font-semibold" :class="{ 'max-md:hidden': deep && $slots.default }">{{ title }}</span>
       </template>
