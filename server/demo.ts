@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { readJob, type Catalogue } from '../core/job'
 import { withFrozen } from '../core/revision'
+import { atomically } from './database/atomically'
 import type { Database } from './database/perDatabase'
 import { importModels, readCatalogue } from './repositories/catalogue'
 import { importJob, listSites } from './repositories/sites'
@@ -15,16 +16,16 @@ export function seedCatalogue(db: Database): void {
   const missing = MODEL_KINDS.filter(kind => kept[KINDS[kind].list].length === 0)
   if (missing.length === 0) return
   const shipped = JSON.parse(readFileSync(join(folder(), 'catalogue.json'), 'utf8')) as Catalogue
-  db.transaction(() => {
+  atomically(db, () => {
     for (const kind of missing) importModels(db, kind, modelsOf(shipped, kind), 'Demo', new Date().toISOString())
-  }, { behavior: 'immediate' })
+  })
 }
 
 /** Loads the demo’s sites into a database that has none. */
 export function seedDemo(db: Database): void {
   if (listSites(db).length > 0) return
   const jobs = readdirSync(folder()).filter(name => name !== 'catalogue.json').sort().map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
-  db.transaction(() => {
+  atomically(db, () => {
     for (const job of jobs) importJob(db, withFrozen(job), 'Demo', new Date().toISOString())
-  }, { behavior: 'immediate' })
+  })
 }

@@ -3,6 +3,7 @@ import { KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, t
 import { remember } from '../../core/memo'
 import { LIMITS, same, type Catalogue, type Fault } from '../../core/job'
 import { models, sites, wallModels, walls } from '../database/schema'
+import { atomically } from '../database/atomically'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { apiError, validationError } from '../utils/apiError'
 import { siteDocument } from './siteRows'
@@ -104,11 +105,11 @@ export function importModels(db: Database, kind: ModelKind, given: unknown[], by
   }
   if (faults.length > 0) throw validationError(faults.slice(0, LIMITS.faults))
   const held = remember(1, () => heldBySites(db))
-  return db.transaction(() => split.map(({ model: each, count }) => {
+  return atomically(db, () => split.map(({ model: each, count }) => {
     const model = each as Model
     const row = modelOfId(db).get({ kind, id: model.id })
     const kept = same(row?.model, model) ? { id: model.id } : keepModel(db, kind, model, row?.version, by, at, held)
     if (count !== undefined && stockMoves(db, kind, kept.id).length === 0) addMove(db, kind, kept.id, count, by, at, 'As the catalogue had it')
     return kept
-  }), { behavior: 'immediate' })
+  }))
 }

@@ -2,6 +2,7 @@ import { asc, eq } from 'drizzle-orm'
 import { idFrom, idsNow, LIMITS, rulesFaults, siteFaults, validateJob, withPlainIds, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
 import { brokenLink } from '../../core/log'
 import type { SavedBy, Saves } from '../archive/saves'
+import { atomically } from '../database/atomically'
 import type { Database } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
@@ -116,7 +117,7 @@ export function importJob(db: Database, given: Job, by: string, at: string, save
   if (broken) throw validationError([{ path: `$.log[${broken.index}]`, message: `${broken.why}: the log of this file was changed after it was recorded` }])
   const astray = log.flatMap(({ wall }, index) => ids.has(wall) ? [] : [{ path: `$.log[${index}].wall`, message: `“${wall}” is no wall of this file` }])
   if (astray.length > 0) throw validationError(astray.slice(0, LIMITS.faults))
-  return db.transaction(() => {
+  return atomically(db, () => {
     checkIsNew(db, site.id)
     const { lastInsertRowid } = db.insert(sites).values({ id: site.id, name: site.name, units: site.units, document: JSON.stringify(document) }).run()
     const key = Number(lastInsertRowid)
@@ -126,7 +127,7 @@ export function importJob(db: Database, given: Job, by: string, at: string, save
     }
     appendEntries(db, key, log, at, ids)
     return site.id
-  }, { behavior: 'immediate' })
+  })
 }
 
 /** An id that no site has: the wanted one, or with the next free number behind it. */
