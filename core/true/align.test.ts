@@ -115,7 +115,7 @@ describe('truing', () => {
     }), { numRuns: 40 })
   })
 
-  it('closes 3 × 3 within 0.3 mm in two rounds from errors of 3 mm, read to 0.1 mm, on nine walls of ten at the least', () => {
+  it('closes 3 × 3 within 0.3 mm in two rounds from errors of 3 mm, read to 0.1 mm, on 93 walls of a hundred at the least', () => {
     let closed = 0
     const walls = 100
     for (let seed = 1; seed <= walls; seed++) {
@@ -131,8 +131,8 @@ describe('truing', () => {
       }
       if (worst(read(poses, 3, 3, () => 0)) <= 0.3) closed++
     }
-    // What an eighth of a turn leaves at the corners and what the gauge errs set the limit: 93 to 94 of a hundred over many walls.
-    expect(closed).toBeGreaterThanOrEqual(90)
+    // What an eighth of a turn leaves at the corners and what the gauge errs set the limit: 96 of a hundred over many walls; a hundred alone may have two or three fewer.
+    expect(closed).toBeGreaterThanOrEqual(93)
   }, 120_000)
 
   it('is as good as trying every eighth on two screens side by side', () => {
@@ -224,8 +224,29 @@ describe('truing', () => {
     // One of the four read 1 mm too deep is shared among them.
     const wrong = steps!.map(step => step.between.join() === 'r1c2,r2c2' && step.end === 'left' ? { ...step, mm: step.mm + 1 } : step)
     expect(corner(wrong)[0]!.off).toBeCloseTo(1, 9)
-    expect(cornersOf(closedRound(readingsOf({ steps: wrong }, screens, { x: 2, y: 2 })))[0]!.off).toBeCloseTo(0, 9)
+    expect(cornersOf(closedRound(readingsOf({ steps: wrong }, screens, { x: 2, y: 2 }), screens))[0]!.off).toBeCloseTo(0, 9)
     expect(corner(wrong.slice(1))).toHaveLength(wrong[0]!.end === 'bottom' ? 0 : 1)
+  })
+
+  it('takes gaps of rigid cases as they are, and makes gaps that are read with an error truer', () => {
+    const job = trueJob(3, 3)
+    const screens = trueScreens(job.walls[0]!.arrays[0]!, planWall(job.walls[0]!, contextOf(job)).arrays[0]!, job.catalogue, new Map())
+    let [asRead, closed] = [0, 0]
+    for (let seed = 1; seed <= 60; seed++) {
+      const luck = chance(seed)
+      const poses = posesOf(3, 3, luck, 1)
+      const gapsOf = (off: () => number) => readingsOf({ gaps: read(poses, 3, 3, off).gaps }, screens, { x: 2, y: 2 })
+      const exact = gapsOf(() => 0)
+      const off = (found: typeof exact) => found.reduce((sum, { value }, n) => sum + (value - exact[n]!.value) ** 2, 0)
+      // Large angles apart (a case turned by 1 mm in 600 mm), nothing is taken off what is true.
+      expect(Math.sqrt(off(closedRound(exact, screens)) / exact.length)).toBeLessThan(0.01)
+      const noisy = gapsOf(() => luck.off(0.1))
+      asRead += off(noisy)
+      closed += off(closedRound(noisy, screens))
+    }
+    // 24 gaps with four loops among them: 20 of 24 parts of the error's square are left.
+    expect(closed / asRead).toBeGreaterThan(0.75)
+    expect(closed / asRead).toBeLessThan(0.9)
   })
 
   it('is told by a gauge what the wall is, by the same geometry as any other', () => {

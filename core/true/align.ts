@@ -125,7 +125,7 @@ export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id'
   const readings = carried(seams)
   const earlier = ofKind(entries, 'seams').filter(each => each.array === array.id && each.id !== seams.id)
   /** What is known of each by all rounds together. */
-  const known = exact ? readings : fused(readings, earlier.map(carried))
+  const known = exact ? readings : fused(readings, earlier.map(carried), screens)
   const tolerance = chosenFigure('seamTolerance', rules, 'metric')
   const [best, told] = alikeInMirror(screens, known, array.gap, (readings, screens) => {
     const solved = solveExactly(readings, screens, solve)
