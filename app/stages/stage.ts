@@ -1,11 +1,8 @@
 import type { Component } from 'vue'
-import type { Finding, Stage } from '~~/core/finding'
+import type { Stage } from '~~/core/finding'
 import type { Rect } from '~~/core/geometry'
-import type { Change, HoleStep } from '~~/core/hang'
-import type { Wall } from '~~/core/job'
-import type { MadeHole } from '~~/core/log'
+import type { Change } from '~~/core/hang'
 import type { ArrayPlan } from '~~/core/mount'
-import type { WallPlan } from '~~/core/plan'
 import type { SeamDrawing } from '../drawing/seams'
 import type { Tape } from '../drawing/useTape'
 import type { DragOffset } from '../drawing/useDraftDrag'
@@ -41,9 +38,6 @@ export interface Canvas {
 /** What a bench does with what a hand tells on the drawing, mm. */
 export interface Bench { pointed?: (at: { x: number, y: number }) => void, drawn?: (rect: Rect) => void }
 
-/** What is known of a wall, by which it is told how far a stage has come. */
-export interface Standing { wall?: Wall, plan?: WallPlan, findings: Finding[], drilled: Map<string, MadeHole>, steps: HoleStep[], issued: boolean, read: number, trued: boolean, closing: number, signed: boolean }
-
 /** What a stage is called and what it is for. */
 export interface StageName { id: Stage, title: string, does: string }
 
@@ -54,9 +48,6 @@ export interface StageRoom extends StageName {
   ledger: Component
   /** Set up once for the wall that is open. */
   useCanvas: () => ComputedRef<Canvas>
-  /** Whether there is anything of it yet, and whether there is nothing left to do. */
-  begun: (now: Standing) => boolean
-  settled: (now: Standing) => boolean
   /** What is fetched ahead, as there is often no signal at the wall. */
   parts: (() => Promise<unknown>)[]
 }

@@ -1,8 +1,13 @@
 import type { InferType } from 'yup'
 import { PLAIN_ID } from './plainId'
-import { extent, flag, group, list, maybe, must, name, oneOf, size, text } from './fields'
+import { extent, flag, group, list, maybe, must, name, note, oneOf, size, text } from './fields'
+import { daysOff, windows, zone } from './opening'
 
-export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])), contacts: list(group({ name: name('Who'), for: text('What for'), phone: text('Telephone') }), 50, 'People to call') })
+export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])), contacts: list(group({ name: name('Who'), for: text('What for'), phone: text('Telephone') }), 50, 'People to call'),
+  address: note('Where it is'), access: note('How one comes in, and who opens'), parking: note('Where the van stands'), delivery: note('How goods come in: lift, ramp, door widths, times'),
+  zone: zone('Time zone (IANA) of its clocks; else the firm’s'),
+  windows: windows('When work may be done there; absent where it is open at all times'), noise: windows('When it may be loud there; absent where that is whenever it is open'), closed: daysOff('Days on which it is closed'),
+})
 export type Site = InferType<typeof siteSchema>
 
 /** House rules as they were chosen at one level, firm, site or wall; a key that is absent is as the level above has it. */

@@ -64,6 +64,8 @@ export const stock = sqliteTable('stock', {
   key: key(),
   kind: text('kind').notNull(),
   model: text('model').notNull(),
+  /** Where: in the store, or in the van of a crew, by the crew's id. */
+  place: text('place').notNull().default('store'),
   /** How many more there are, or, below 0, fewer. */
   change: integer('change').notNull(),
   at: text('at').notNull(),
@@ -128,3 +130,52 @@ export const setAside = sqliteTable('set_aside', {
   resolvedBy: text('resolved_by'),
   accepted: integer('accepted', { mode: 'boolean' }),
 }, t => [uniqueIndex('set_aside_id').on(t.site, t.id)])
+
+/** The state of a wall as lists over all walls show it, worked out of its plan and log in a thread; whether it still holds is told by what it was worked out of. */
+export const wallStates = sqliteTable('wall_states', {
+  wall: integer('wall').primaryKey().references(() => walls.key, { onDelete: 'cascade' }),
+  /** What it was worked out of, as one text: versions of the wall, its log, its site, the firm's rules and the program. */
+  basis: text('basis').notNull(),
+  /** What lists of walls show. */
+  state: text('state').notNull(),
+  /** What the programme, the stock and what the firm learns ask for. */
+  work: text('work').notNull(),
+})
+
+/** The firm's programme: crews, hours, what was fixed by hand. There is one. */
+export const programme = sqliteTable('programme', {
+  key: integer('key').primaryKey(),
+  version: integer('version').notNull().default(1),
+  settings: text('settings').notNull(),
+  /** How often it was published, when last and by whom. */
+  published: integer('published').notNull().default(0),
+  publishedAt: text('published_at'),
+  publishedBy: text('published_by'),
+})
+
+/** What was published: who is at which wall from when to when. A crew's day at a site is several of these. */
+export const visits = sqliteTable('visits', {
+  key: key(),
+  site: ofSite(),
+  wall: text('wall').notNull(),
+  task: text('task').notNull(),
+  crew: text('crew').notNull(),
+  crewName: text('crew_name').notNull(),
+  /** Ids of the people in the crew then. */
+  people: text('people', { mode: 'json' }).$type<string[]>().notNull(),
+  title: text('title').notNull(),
+  startsAt: text('starts_at').notNull(),
+  endsAt: text('ends_at').notNull(),
+  /** With which publishing it came to stand there. */
+  published: integer('published').notNull(),
+}, t => [index('visits_time').on(t.startsAt), index('visits_site').on(t.site)])
+
+/** Calendars that people subscribe to, of a crew or of a person. What stands here is not the secret in the address, but its SHA-256. */
+export const calendars = sqliteTable('calendars', {
+  key: key(),
+  kind: text('kind', { enum: ['crew', 'person'] }).notNull(),
+  of: text('of').notNull(),
+  secret: text('secret').notNull().unique(),
+  madeAt: text('made_at').notNull(),
+  madeBy: text('made_by').notNull(),
+}, t => [uniqueIndex('calendars_of').on(t.kind, t.of)])

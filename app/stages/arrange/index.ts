@@ -20,7 +20,5 @@ function useCanvas(): ComputedRef<Canvas> {
 export const arrangeStage: StageRoom = {
   id: 'arrange', title: 'Arrange', does: 'Which displays, how many, and where',
   bench: ArrangeBench, ledger: ScreenLedger, useCanvas,
-  begun: ({ plan }) => (plan?.arrays.length ?? 0) > 0,
-  settled: ({ plan }) => (plan?.arrays.length ?? 0) > 0,
   parts: [alternatives, () => import('./PicturePanel.vue'), () => import('./ViewersPanel.vue'), () => import('./ScreenPanel.vue'), () => import('./ArraysPanel.vue'), () => import('../../drawing/DraftPicture.vue')],
 }

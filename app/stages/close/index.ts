@@ -32,7 +32,5 @@ function useCanvas(): ComputedRef<Canvas> {
 export const closeStage: StageRoom = {
   id: 'close', title: 'Close', does: 'Hand over, and keep',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
-  begun: ({ closing }) => closing > 0,
-  settled: ({ signed }) => signed,
   parts: [bench, ledger],
 }

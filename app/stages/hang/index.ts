@@ -16,7 +16,5 @@ function useCanvas(): ComputedRef<Canvas> {
 export const hangStage: StageRoom = {
   id: 'hang', title: 'Hang', does: 'Step by step and hole by hole, with what the drill met',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
-  begun: ({ drilled }) => drilled.size > 0,
-  settled: ({ steps, drilled }) => steps.length > 0 && steps.every(({ hole }) => drilled.has(hole.id)),
   parts: [bench, ledger],
 }

@@ -1,4 +1,4 @@
-import type { Canvas, StageRoom, Standing } from '../stage'
+import type { Canvas, StageRoom } from '../stage'
 
 const bench = () => import('./MarkBench.vue')
 const ledger = () => import('./EveryMarkLedger.vue')
@@ -12,12 +12,9 @@ function useCanvas(): ComputedRef<Canvas> {
   return computed(() => ({ showPlates: true, wiring: 'cut', tape: holes.value, moves: difference.value?.change.marks, inPlace: preview.value ? SheetPreview : undefined }))
 }
 
-const begun = ({ plan }: Standing) => (plan?.marking.marks.length ?? 0) > 0
-
 /** Mark: the sheet that goes to the wall. */
 export const markStage: StageRoom = {
   id: 'mark', title: 'Mark', does: 'The sheet that goes to the wall',
-  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas, begun,
-  settled: now => begun(now) && now.issued && !now.findings.some(({ severity }) => severity === 'stop'),
+  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger, sheet],
 }

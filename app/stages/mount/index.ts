@@ -1,4 +1,4 @@
-import type { Canvas, StageRoom, Standing } from '../stage'
+import type { Canvas, StageRoom } from '../stage'
 
 const bench = () => import('./MountBench.vue')
 const ledger = () => import('../../components/ledger/MarkLedger.vue')
@@ -16,11 +16,9 @@ function useCanvas(): ComputedRef<Canvas> {
   }))
 }
 
-const begun = ({ plan }: Standing) => plan?.arrays.some(({ positions }) => positions.some(({ plate }) => plate)) ?? false
-
 /** Mount: where each plate goes, and into what. */
 export const mountStage: StageRoom = {
   id: 'mount', title: 'Mount', does: 'Where each plate goes, and into what',
-  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas, begun, settled: begun,
+  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger, depth, () => import('./RemediesPanel.vue'), () => import('./DepthPanel.vue')],
 }

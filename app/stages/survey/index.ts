@@ -1,4 +1,4 @@
-import { isFramed, knownFraming } from '~~/core/survey'
+import { knownFraming } from '~~/core/survey'
 import type { DragOffset } from '../../drawing/useDraftDrag'
 import type { Canvas, StageRoom } from '../stage'
 
@@ -36,7 +36,5 @@ function useCanvas(): ComputedRef<Canvas> {
 export const surveyStage: StageRoom = {
   id: 'survey', title: 'Survey', does: 'What the wall is and where its structure lies',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
-  begun: () => true,
-  settled: ({ plan, wall }) => (plan?.members.length ?? 0) > 0 || (wall !== undefined && !isFramed(wall)),
   parts: [bench, ledger, table, () => import('./WallPanel.vue'), () => import('./LayerList.vue'), () => import('./FeaturesPanel.vue'), () => import('./FlatnessPanel.vue'), () => import('../../drawing/DraftSurvey.vue')],
 }

@@ -13,7 +13,5 @@ function useCanvas(): ComputedRef<Canvas> {
 export const trueStage: StageRoom = {
   id: 'true', title: 'True', does: 'Which adjuster, how many turns',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
-  begun: ({ read }) => read > 0,
-  settled: ({ read, trued }) => read > 0 && trued,
   parts: [bench, ledger],
 }

@@ -1,4 +1,4 @@
-import type { Canvas, StageRoom, Standing } from '../stage'
+import type { Canvas, StageRoom } from '../stage'
 
 const bench = () => import('./WireBench.vue')
 const ledger = () => import('./WireLedger.vue')
@@ -13,15 +13,9 @@ function useCanvas(): ComputedRef<Canvas> {
   }))
 }
 
-const begun = ({ wall }: Standing) => (wall?.sources?.length ?? 0) > 0 || (wall?.boxes?.length ?? 0) > 0
-
 /** Wire: which circuit and player feed which screen, where the boxes go, and the ways and cables to them. */
 export const wireStage: StageRoom = {
   id: 'wire', title: 'Wire', does: 'Circuits, boxes, and the way through the wall',
-  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas, begun,
-  settled: (now) => {
-    const { left = [], boxes = [], noWay = [], cables = [] } = now.plan?.wiring ?? {}
-    return begun(now) && now.plan !== undefined && left.length === 0 && boxes.every(({ held }) => held) && noWay.length === 0 && cables.every(({ taken }) => taken !== undefined)
-  },
+  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger, () => import('./PowerPanel.vue'), () => import('./BoxesPanel.vue'), () => import('./RoutesPanel.vue'), () => import('./SchedulePanel.vue')],
 }

@@ -1,0 +1,122 @@
+import type { Site } from '../job'
+import { words, type Figure, type Text } from '../units'
+import { loopIn } from './chains'
+import { DAY, minuteAt, minuteOf, type Minute } from './clock'
+import { KINDS, SKILL_WORDS, WORK_KINDS, type WorkKind } from './kinds'
+import { lengthOf, pieceMinutes, type PieceMinutes } from './lengths'
+import { canDo } from './bookings'
+import type { Crew, Place, Programme, Task } from './programme'
+import type { Settings } from './settings'
+import { openTimes } from './windows'
+import type { Sample, Work } from './workload'
+
+/** A site as the programme needs it. */
+export type SiteOfProgramme = Pick<Site, 'id' | 'name' | 'zone' | 'windows' | 'noise' | 'closed'>
+/** A wall as the programme needs it; `work` is absent while its plan is being worked out. */
+export interface WallOfProgramme { site: string, id: string, name: string, work?: Work[], stops: number, issued: boolean }
+
+/** What is known of a task beside what a schedule needs. */
+export interface TaskInfo { id: string, site: string, siteName: string, wall: string, wallName: string, kind: WorkKind, work: Work, length: Figure }
+
+/** A programme with what it was made of, and what kept something from being planned as it was put in. */
+export interface Built { programme: Programme, info: Map<string, TaskInfo>, pieces: PieceMinutes[], cautions: Text[] }
+
+/** What a programme is made of. */
+export interface BuiltOf { settings: Settings, sites: SiteOfProgramme[], walls: WallOfProgramme[], samples: Sample[], now: Minute }
+
+export const taskId = (site: string, wall: string, kind: WorkKind): string => `${site}/${wall}/${kind}`
+
+/** So far ahead is planned, days: what has no place until then has none. */
+const AHEAD = 365
+const TOGETHER = 15
+
+/** What has to be over before a kind of work at a wall that has these kinds; what it does not have is passed over to what comes before that. */
+function before(kind: WorkKind, has: Set<WorkKind>): Map<WorkKind, number> {
+  const found = new Map<WorkKind, number>()
+  for (const [earlier, wait] of Object.entries(KINDS[kind].after) as [WorkKind, number][]) {
+    for (const [each, since] of has.has(earlier) ? [[earlier, wait] as const] : before(earlier, has)) found.set(each, Math.max(found.get(each) ?? 0, since))
+  }
+  return found
+}
+
+/** What is said of crews, windows and sites with which little or nothing can be planned. */
+function cautionsOf(settings: Settings, sites: SiteOfProgramme[], crews: Crew[], places: Place[], tasks: Task[]): Text[] {
+  const skills = [...new Set(tasks.map(({ skill }) => skill))].filter(skill => !crews.some(crew => crew.people.length > 0 && crew.skills.includes(skill)))
+  const twice = [...new Set(crews.flatMap(({ people }) => people))].map(person => crews.filter(crew => crew.people.includes(person))).filter(({ length }) => length > 1)
+  const waits = new Set(places.filter(({ id }) => tasks.some(({ site }) => site === id)).map(({ id }) => id))
+  return [
+    ...crews.length === 0 ? [words`There is no crew yet: nothing can be planned until there is one.`] : [],
+    ...settings.crews.flatMap(({ name, people, hours, skills }) => people.length === 0 ? [words`${name} has nobody in it, and is planned for nothing.`] : skills.length === 0 ? [words`${name} can do no kind of work, and is planned for nothing.`] : hours.every(({ days }) => days.length === 0) ? [words`${name} is never at work.`] : []),
+    ...sites.flatMap(({ id, name, windows, noise }) => !waits.has(id)
+      ? []
+      : [
+          ...windows && windows.every(({ days }) => days.length === 0) ? [words`${name} never opens: none of its windows has a day.`] : [],
+          ...noise && noise.every(({ days }) => days.length === 0) ? [words`It may never be loud at ${name}: nothing can be drilled there.`] : [],
+        ]),
+    ...places.flatMap(({ id, name, open }) => waits.has(id) && open.length > 0 && crews.length > 0 && !crews.some(crew => crew.times.some(time => open.some(({ from, to }) => from < time.to && time.from < to))) ? [words`No crew is at work while ${name} is open.`] : []),
+    ...skills.map(skill => words`Nobody in any crew does ${SKILL_WORDS[skill]}: what needs it has no place, nor what comes after it.`),
+    ...twice.map(([one, other]) => words`${one!.name} and ${other!.name} share people: they are never planned at one time.`),
+    ...tasks.some(task => task.aid) && settings.aids === 0 ? [words`Screens are too heavy to be hung without a lift aid, and the firm has none.`] : [],
+  ]
+}
+
+/**
+ * The programme of a firm: a task for each kind of work that is left at each wall, as long as its pieces take; the
+ * crews, their hours less the days on which they are off; the sites' windows less the days on which they are closed, and
+ * days that were lost. Links that were put in by hand and make a loop are left out, the newest first, and told.
+ */
+export function programmeOf({ settings, sites, walls, samples, now }: BuiltOf): Built {
+  const cautions: Text[] = []
+  const own = new Map(settings.minutes?.map(({ sort, minutes }) => [sort, minutes]))
+  const from = Math.max(TOGETHER * Math.ceil(now / TOGETHER), settings.beginning ? minuteAt(settings.beginning.day, '00:00', settings.zone) : 0)
+  const to = from + AHEAD * DAY
+  const siteOf = new Map(sites.map(site => [site.id, site]))
+  const left = new Set(settings.leftOut)
+  const pieces = new Map<string, PieceMinutes>()
+  const info = new Map<string, TaskInfo>()
+  const tasks = walls.flatMap(({ site, id: wall, name, work = [] }): Task[] => {
+    const open = work.filter(each => each.done < each.pieces && !left.has(taskId(site, wall, each.kind)))
+    const has = new Set(open.map(({ kind }) => kind))
+    return open.map((each): Task => {
+      const { kind, sort, people, aid } = each
+      if (!pieces.has(sort)) pieces.set(sort, pieceMinutes(sort, kind, samples, own))
+      const id = taskId(site, wall, kind)
+      const length = lengthOf(each, pieces.get(sort)!)
+      info.set(id, { id, site, siteName: siteOf.get(site)?.name ?? site, wall, wallName: name, kind, work: each, length })
+      const { title, skill, noisy = false, whole = false } = KINDS[kind]
+      return { id, site, wall, title: words`${title}, ${name}`, minutes: length.value, people, skill, noisy, aid, splits: !whole, after: [...before(kind, has)].map(([earlier, wait]) => ({ task: taskId(site, wall, earlier), wait })) }
+    })
+  }).sort((a, b) => WORK_KINDS.indexOf(info.get(a.id)!.kind) - WORK_KINDS.indexOf(info.get(b.id)!.kind))
+
+  const byId = new Map(tasks.map(task => [task.id, task]))
+  for (const { before: first, after: second, wait } of settings.links ?? []) {
+    const task = byId.get(second)
+    if (!task || !byId.has(first)) continue
+    task.after.push({ task: first, wait })
+    const loop = loopIn(tasks)
+    if (!loop) continue
+    task.after.pop()
+    cautions.push(words`“${byId.get(first)!.title}” before “${task.title}” is left out: each would wait for the other (${loop.map(id => KINDS[info.get(id)!.kind].title.toLowerCase()).join(', ')}).`)
+  }
+
+  const lostAt = (which: 'crew' | 'site', id: string) => (settings.lost ?? []).filter(lost => lost[which] === id || (lost.crew === undefined && lost.site === undefined)).map(({ day }) => day)
+  const always = [{ from, to }]
+  const crews = settings.crews.map(({ id, name, people, skills, hours, off = [] }): Crew => ({ id, name, people, skills, times: openTimes(hours, settings.zone, from, to, [...off.map(({ day }) => day), ...lostAt('crew', id)]) }))
+  const places = sites.map(({ id, name, zone = settings.zone, windows, noise, closed = [] }): Place => {
+    const shut = [...closed.map(({ day }) => day), ...lostAt('site', id)]
+    const open = windows ? openTimes(windows, zone, from, to, shut) : shut.length === 0 ? always : openTimes([{ days: ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'], from: '00:00', to: '23:59' }], zone, from, to, shut)
+    return { id, name, open, loud: noise ? openTimes(noise, zone, from, to, shut) : open }
+  })
+  const ways = new Map((settings.travel ?? []).flatMap(({ from, to, minutes }) => [[`${from} ${to}`, minutes], [`${to} ${from}`, minutes]] as const))
+  const crewOf = new Map(crews.map(crew => [crew.id, crew]))
+  const programme: Programme = {
+    from, to, tasks, crews, places, aids: settings.aids,
+    fixed: (settings.fixed ?? []).map(({ task, crew, start }) => ({ task, crew, start: minuteOf(start) })).filter(({ task }) => byId.has(task)),
+    travel: (a, b) => a === b ? 0 : ways.get(`${a} ${b}`) ?? settings.betweenSites,
+  }
+  const unable = programme.fixed.filter(({ task, crew }) => crewOf.has(crew) && !canDo(crewOf.get(crew)!, byId.get(task)!))
+  return {
+    programme, info, pieces: [...pieces.values()],
+    cautions: [...cautionsOf(settings, sites, crews, places, tasks), ...cautions, ...unable.map(({ task, crew }) => words`${crewOf.get(crew)!.name} was given “${byId.get(task)!.title}” by hand and cannot do it.`)],
+  }
+}

@@ -1,0 +1,117 @@
+import { recordOf } from '../close/record'
+import { holeSteps, runOf, type RunStep } from '../hang'
+import { arraysOf, type Catalogue, type Rules, type Wall } from '../job'
+import { ofKind, standing, type AsBuilt, type LogEntry } from '../log'
+import type { WallPlan } from '../plan'
+import type { Standing } from '../plan/stageStates'
+import { KINDS, WORK_KINDS, type WorkKind } from './kinds'
+
+/** One kind of work at a wall: how many pieces it has, how many of them are done, and what the wall asks for beside. */
+export interface Work {
+  kind: WorkKind
+  /** What its minutes are learned by: its kind, and what is drilled into. */
+  sort: string
+  pieces: number
+  done: number
+  people: number
+  aid: boolean
+  /** What the pieces that are left take by the plan itself, where that works it out, min. */
+  planned?: number
+}
+
+/** What minutes are learned by: drilling takes other times in other walls. */
+export const sortOf = (kind: WorkKind, structure: Wall['structure']['kind']): string => kind === 'drill' ? `drill ${structure}` : kind
+
+/** How the id of a step begins by which a whole kind of work is said to be done. */
+export const TASK_STEP = 'task:'
+
+/** What the workload of a wall is worked out of. */
+export interface WorkloadOf { wall: Wall, plan: WallPlan, built: AsBuilt, log: LogEntry[], now: Standing, catalogue: Catalogue, rules: Rules }
+
+/** The run of work of a wall as it is planned now. */
+export const runOfWall = ({ wall, plan: { arrays, wiring, hanging }, catalogue, rules }: WorkloadOf): RunStep[] => runOf({ wall, arrays, wiring, hanging, catalogue, rules })
+
+/**
+ * The work at a wall by its plan, and how much of it is done by its log. What comes late tells of what came before it: a
+ * wall in which a hole is made was marked out, one whose screens all hang has its boxes and cables, and one that was
+ * signed for is done.
+ */
+export function workloadOf(of: WorkloadOf): Work[] {
+  const { wall, plan, built, log, now, rules } = of
+  const steps = new Map(built.steps.filter(({ done }) => done).map(each => [each.step, each]))
+  const run = runOfWall(of)
+  const record = recordOf(log, wall)
+  const through = new Set(ofKind(standing(log, wall), 'fished').filter(({ result }) => result === 'through').map(({ route }) => route))
+  const screens = plan.arrays.flatMap(({ id, positions }) => positions.map(position => ({ ...position, array: id })))
+  const plates = screens.filter(({ plate }) => plate)
+  const routes = plan.wiring.routes
+  const cut = plan.wiring.boxes.filter(({ held, kind, cutout }) => held && kind !== 'floor' && cutout.height > 0).length
+  const isHardWired = plan.wiring.boxes.some(({ kind }) => kind === 'power' || kind === 'floor') && (rules.power ?? 'electrician') === 'electrician'
+  const pulled = routes.filter(({ id }) => steps.has(`cable:${id}`) || through.has(id))
+  const several = arraysOf(wall).filter(({ rows, columns }) => rows * columns > 1).map(({ id }) => id)
+  const lifts = run.filter(({ kind }) => kind === 'hang')
+  const lifting = plan.hanging.flatMap(({ steps }) => steps.map(step => step.lifting))
+  const done = (kind: WorkKind) => steps.has(`${TASK_STEP}${kind}`)
+  const works: Record<WorkKind, { pieces: number, done: number, people?: number, aid?: boolean, planned?: number }> = {
+    'survey': { pieces: Math.max(1, Math.ceil(wall.width / 1_000)), done: (wall.evidence?.length ?? 0) > 0 || (wall.structure.members?.length ?? 0) > 0 || (screens.length > 0 && now.issued) ? Infinity : 0 },
+    'isolate': { pieces: isHardWired ? 1 : 0, done: steps.has('check:power') ? 1 : 0 },
+    'mark': { pieces: plan.marking.marks.length, done: built.holes.length > 0 ? Infinity : 0 },
+    'boxes': { pieces: cut, done: steps.has('cable:boxes') ? cut : 0 },
+    'pull': { pieces: routes.length, done: pulled.length, people: Math.max(1, ...routes.map(({ people }) => people)), planned: routes.filter(route => !pulled.includes(route)).reduce((sum, { minutes }) => sum + minutes, 0) },
+    'inspect': { pieces: isHardWired ? 1 : 0, done: 0 },
+    'patch': { pieces: plan.wiring.works.patches, done: steps.has('cable:patch') ? plan.wiring.works.patches : 0 },
+    'paint': { pieces: plan.wiring.works.patches, done: 0 },
+    'drill': { pieces: holeSteps(plan.arrays).length, done: now.drilled },
+    'plates': { pieces: plates.length, done: plates.filter(({ array }) => steps.has(`plates:${array}`)).length },
+    'hang': { pieces: screens.length, done: screens.filter(({ id }) => built.hung.includes(id)).length, people: Math.max(1, ...lifts.map(({ people = 1 }) => people)), aid: lifting.some(({ aid }) => aid) },
+    'true': { pieces: screens.filter(({ array }) => several.includes(array)).length, done: now.trued && now.read ? Infinity : 0 },
+    'test': { pieces: screens.length, done: screens.filter(({ array }) => record.tested.get(array)?.passed).length },
+    'hand-over': { pieces: screens.length > 0 ? 1 : 0, done: now.signed ? 1 : 0 },
+  }
+  const signed = record.signatures.length > 0
+  const allHang = screens.length > 0 && built.hung.length >= screens.length
+  const before = (kind: WorkKind, last: WorkKind) => WORK_KINDS.indexOf(kind) < WORK_KINDS.indexOf(last)
+  const structure = wall.structure.kind
+  return WORK_KINDS.flatMap((kind): Work[] => {
+    const { pieces, done: made, people, aid = false, planned } = works[kind]
+    if (pieces === 0) return []
+    const over = signed || done(kind) || (allHang && before(kind, 'hang')) || (now.drilled > 0 && before(kind, 'boxes'))
+    const left = over ? 0 : Math.max(0, pieces - made)
+    return [{ kind, sort: sortOf(kind, structure), pieces, done: pieces - left, people: people ?? KINDS[kind].people, aid, ...planned !== undefined && planned > 0 && left > 0 && { planned } }]
+  })
+}
+
+/** What of its own work took how long, by the firm's log: so many pieces, so many minutes. */
+export interface Sample { sort: string, kind: WorkKind, pieces: number, minutes: number, at: string }
+
+/** What the log of a wall tells of how long work takes: of steps whose minutes were noted. */
+export function samplesOf(of: WorkloadOf): Sample[] {
+  const { wall, plan, built } = of
+  const run = new Map(runOfWall(of).map(step => [step.id, step]))
+  const pieces = new Map(workloadOf(of).map(work => [work.kind, work.pieces]))
+  const noted = built.steps.filter((step): step is typeof step & { minutes: number } => step.done && (step.minutes ?? 0) > 0)
+  const sample = (kind: WorkKind, count: number, minutes: number, at: string): Sample[] => count > 0 ? [{ sort: sortOf(kind, wall.structure.kind), kind, pieces: count, minutes, at }] : []
+  const cut = plan.wiring.boxes.filter(({ held, kind, cutout }) => held && kind !== 'floor' && cutout.height > 0).length
+  /** Plates are set, checked and preset, and their brackets fitted: one kind of work in several steps. */
+  const ofPlates = new Map<string, { minutes: number, at: string, set: boolean, checked: boolean }>()
+  const samples = noted.flatMap(({ step: id, minutes, at }): Sample[] => {
+    const kind = WORK_KINDS.find(kind => id === `${TASK_STEP}${kind}`)
+    if (kind) return sample(kind, pieces.get(kind) ?? 0, minutes, at)
+    const step = run.get(id)
+    switch (step?.kind) {
+      case 'drill': return sample('drill', step.holes?.length ?? 0, minutes, at)
+      case 'hang': return sample('hang', 1, minutes, at)
+      case 'cable': return id === 'cable:boxes' ? sample('boxes', cut, minutes, at) : id === 'cable:patch' ? sample('patch', plan.wiring.works.patches, minutes, at) : sample('pull', 1, minutes, at)
+      case 'plates': case 'level': case 'preset': case 'uprights': {
+        const array = plan.arrays.find(({ id: array }) => id === `${step.kind}:${array}`)?.id
+        if (array !== undefined) {
+          const sum = ofPlates.get(array) ?? { minutes: 0, at, set: false, checked: false }
+          ofPlates.set(array, { minutes: sum.minutes + minutes, at: at > sum.at ? at : sum.at, set: sum.set || step.kind === 'plates', checked: sum.checked || step.kind === 'level' })
+        }
+        return []
+      }
+      default: return []
+    }
+  })
+  return [...samples, ...[...ofPlates].flatMap(([array, { minutes, at, set, checked }]) => set && checked ? sample('plates', plan.arrays.find(({ id }) => id === array)!.positions.filter(({ plate }) => plate).length, minutes, at) : [])]
+}
