@@ -1,11 +1,15 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { readJob, type Catalogue } from '../core/job'
+import { readJob, type Catalogue, type Job } from '../core/job'
+import { minuteOf, programmeOf, schedule, stretchesOf, type Settings } from '../core/programme'
+import { wallState } from '../core/programme/wallState'
 import { withFrozen } from '../core/revision'
 import { atomically } from './database/atomically'
 import type { Database } from './database/perDatabase'
 import { importModels, readCatalogue } from './repositories/catalogue'
-import { importJob, listSites } from './repositories/sites'
+import { publish, readProgramme, saveSettings } from './repositories/programme'
+import { importJob, listPlaces, listSites } from './repositories/sites'
+import { listWalls, refreshStates } from './repositories/wallStates'
 import { KINDS, MODEL_KINDS, modelsOf } from '../core/catalogue'
 
 const folder = () => resolve(process.env.WT_DEMO_FOLDER || 'demo')
@@ -24,8 +28,25 @@ export function seedCatalogue(db: Database): void {
 /** Loads the demo’s sites into a database that has none. */
 export function seedDemo(db: Database): void {
   if (listSites(db).length > 0) return
-  const jobs = readdirSync(folder()).filter(name => name !== 'catalogue.json').sort().map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
+  const jobs = readdirSync(folder()).filter(name => name !== 'catalogue.json' && name !== 'programme.json').sort().map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
   atomically(db, () => {
     for (const job of jobs) importJob(db, withFrozen(job), 'Demo', new Date().toISOString())
   })
+}
+
+/**
+ * Puts the demo's programme into a database that has none, and publishes what is worked out of it: crews of the people
+ * whose names its file has, the weeks from now on.
+ *
+ * @param idOf the id of somebody of the firm by his name
+ */
+export async function seedProgramme(db: Database, idOf: (name: string) => string | undefined, now: Date): Promise<void> {
+  if (readProgramme(db).version > 0) return
+  const given = JSON.parse(readFileSync(join(folder(), 'programme.json'), 'utf8')) as Settings
+  const settings = { ...given, crews: given.crews.map(crew => ({ ...crew, people: crew.people.flatMap(name => idOf(name) ?? []) })) }
+  const { version } = saveSettings(db, settings, 0)
+  await refreshStates(db, job => Promise.resolve(wallState(JSON.parse(job) as Job)))
+  const walls = listWalls(db, () => () => true, { work: true })
+  const { programme, info } = programmeOf({ settings, sites: listPlaces(db), walls: walls.map(({ site, id, name, state, work }) => ({ site, id, name, stops: state!.stops.length, issued: state!.revision !== undefined, work: work!.work })), samples: walls.flatMap(({ work }) => work!.samples), now: minuteOf(now) })
+  publish(db, stretchesOf(schedule(programme).placed, info), version, 'Isla Brandt', now.toISOString())
 }

@@ -1,5 +1,5 @@
 import type { InferType } from 'yup'
-import { amount, extent, figure, group, list, maybe, must, name, oneOf, size, text } from './fields'
+import { amount, count, extent, figure, group, list, maybe, must, name, oneOf, size, text } from './fields'
 import { modelNotes } from './display'
 
 export const BASES = ['wood-stud', 'steel-stud', 'block', 'concrete'] as const
@@ -23,7 +23,7 @@ export const fastenerSchema = group({
   criticalEdge: size('All from an edge distance of', MAKER), criticalSpacing: size('All from a spacing of', MAKER), minSpacing: size('Least spacing', MAKER),
   edgeFactor: share('Share left at the least edge'), spacingFactor: share('Share left at the least spacing'), shearEdgeFactor: share('In shear, at the least edge'), shearSpacingFactor: share('In shear, at the least spacing'),
   torque: amount('N·m', 1_000, 'Torque', MAKER),
-  finish: oneOf(FINISHES, 'Finish', 'In the van'),
+  finish: oneOf(FINISHES, 'Finish', 'In the van'), pack: count(10_000, 'In the maker’s pack', 'In the van'),
   ...modelNotes,
 })
 export type Fastener = InferType<typeof fastenerSchema>

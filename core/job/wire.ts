@@ -15,7 +15,7 @@ export const boxModelSchema = group({
   cutout: group({ width: must(size('Cut-out, wide', WALL)), height: must(size('Cut-out, high', WALL)) }),
   depth: must(size('Depth behind the face', WALL)), proud: extent('Stands out in front of the face', WALL),
   clamps: maybe({ min: must(extent('Clamps covering from', WALL)), max: must(size('Clamps covering to', WALL)) }),
-  gang: count(8, 'Gangs', CASE), outlets: count(12, 'Outlets', CASE), surface: flag('On the face of the wall, not let in', CASE), cover: flag('Covers what is plugged in, for outside', CASE), ...modelNotes,
+  gang: count(8, 'Gangs', CASE), outlets: count(12, 'Outlets', CASE), surface: flag('On the face of the wall, not let in', CASE), cover: flag('Covers what is plugged in, for outside', CASE), pack: count(10_000, 'In the maker’s pack', CASE), ...modelNotes,
 })
 export type BoxModel = InferType<typeof boxModelSchema>
 
@@ -25,7 +25,7 @@ export const cableModelSchema = group({
   id: name(), name: text('Name', CABLE), kind: name('Carries', CABLE),
   diameter: must(size('Diameter', CABLE)), plug: maybe({ width: must(size('Plug, wide', 'Plug')), height: must(size('Plug, high', 'Plug')) }),
   lengths: must(list(must(size()), 60, 'Stocked lengths', CABLE, 'lengths')), farthest: size('Carries as far as', CABLE),
-  amps: amount('A', 400, 'Suits a breaker up to', CABLE), inWall: flag('Rated to run inside a wall', CABLE), plenum: flag('Rated for a void that carries air', CABLE), ...modelNotes,
+  amps: amount('A', 400, 'Suits a breaker up to', CABLE), inWall: flag('Rated to run inside a wall', CABLE), plenum: flag('Rated for a void that carries air', CABLE), pack: count(10_000, 'In the maker’s pack', CABLE), ...modelNotes,
 })
 export type CableModel = InferType<typeof cableModelSchema>
 

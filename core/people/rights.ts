@@ -27,6 +27,8 @@ export const RIGHTS = {
   'firm.rules': { title: 'change the house rules of the firm', reach: PLANNER },
   'firm.catalogue': { title: 'change the catalogue of the firm', reach: PLANNER },
   'firm.stock': { title: 'count what comes into the store and goes out', reach: { planner: 'all', lead: 'all', crew: 'all' } },
+  'programme.read': { title: 'read the programme, day sheets and stock', reach: { planner: 'all', lead: 'all', crew: 'all' } },
+  'programme.plan': { title: 'plan and publish the programme', reach: PLANNER },
   'people.manage': { title: 'invite people, change their roles and remove them', reach: PLANNER },
   'audit.read': { title: 'read the audit, and end sessions of others', reach: PLANNER },
   'account': { title: 'see to one’s own account', reach: ANYBODY },

@@ -1,11 +1,11 @@
 import type { Site } from '../job'
 import { words, type Figure, type Text } from '../units'
 import { loopIn } from './chains'
-import { DAY, minuteAt, minuteOf, type Minute } from './clock'
+import { DAY, minuteAt, minuteOf, momentOf, type Minute } from './clock'
 import { KINDS, SKILL_WORDS, WORK_KINDS, type WorkKind } from './kinds'
 import { lengthOf, pieceMinutes, type PieceMinutes } from './lengths'
 import { canDo } from './bookings'
-import type { Crew, Place, Programme, Task } from './programme'
+import type { Crew, Place, Placed, Programme, Task } from './programme'
 import type { Settings } from './settings'
 import { openTimes } from './windows'
 import type { Sample, Work } from './workload'
@@ -119,4 +119,12 @@ export function programmeOf({ settings, sites, walls, samples, now }: BuiltOf): 
     programme, info, pieces: [...pieces.values()],
     cautions: [...cautionsOf(settings, sites, crews, places, tasks), ...cautions, ...unable.map(({ task, crew }) => words`${crewOf.get(crew)!.name} was given “${byId.get(task)!.title}” by hand and cannot do it.`)],
   }
+}
+
+/** A schedule's pieces as they are published: what is done where, by whom, from when to when. */
+export function stretchesOf(placed: Placed[], info: Map<string, TaskInfo>) {
+  return placed.flatMap(({ task, crew, pieces }) => {
+    const { site, wall, wallName, kind } = info.get(task)!
+    return pieces.map(({ from, to }) => ({ site, wall, task, crew, title: `${KINDS[kind].title}: ${wallName}`, startsAt: momentOf(from), endsAt: momentOf(to) }))
+  })
 }

@@ -13,6 +13,8 @@ const PEOPLE: { name: string, role: StaffRole, sites?: string[] }[] = [
   { name: 'Ranveig Holt', role: 'lead', sites: ['holm-point', 'ravel-sands', 'stennick'] },
   { name: 'Odd Varga', role: 'crew', sites: ['holm-point', 'stennick'] },
   { name: 'Jun Petrie', role: 'crew', sites: ['ravel-sands'] },
+  { name: 'Signe Aldous', role: 'crew', sites: ['ravel-sands', 'holm-point'] },
+  { name: 'Marek Sund', role: 'crew', sites: ['holm-point', 'ravel-sands', 'stennick'] },
   { name: 'Tove Marsh', role: 'service' },
 ]
 

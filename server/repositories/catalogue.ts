@@ -35,6 +35,9 @@ const insertModel = perDatabase(db => db.insert(models).values({
 }).prepare())
 const allModels = perDatabase(db => db.select().from(models).orderBy(asc(models.key)).prepare())
 
+/** Every model of the firm's catalogue with its kind, in the order in which they came. */
+export const everyModel = (db: Database): { kind: ModelKind, model: Model & { pack?: number } }[] => allModels(db).all().map(({ kind, model }) => ({ kind: kind as ModelKind, model: model as Model }))
+
 export function readCatalogue(db: Database): HouseCatalogue {
   const [uses, held] = [usesOf(db), heldBySites(db)]
   const house: HouseCatalogue = { displays: [], mounts: [], fasteners: [], screwKits: [], boxes: [], cables: [], kept: {}, stock: readStock(db) }

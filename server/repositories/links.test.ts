@@ -4,7 +4,7 @@ import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { links } from '../database/schema'
 import { endLink, listLinks, makeLink, openLink } from './links'
-import { importJob, readSite, saveContacts } from './sites'
+import { importJob, readSite, savePlace } from './sites'
 
 let opened: ReturnType<typeof openDatabase>
 let db: Database
@@ -60,9 +60,9 @@ describe('a client’s link', () => {
 describe('people to call', () => {
   it('are kept with the site, by the version that they were made from', () => {
     const { version } = readSite(db, site())
-    expect(saveContacts(db, site(), [{ name: 'Harbour electrics', phone: '555 0142' }], version)).toMatchObject({ version: version + 1, site: { contacts: [{ name: 'Harbour electrics', phone: '555 0142' }] } })
-    expect(statusOf(() => saveContacts(db, site(), [], version))).toBe(409)
-    expect(statusOf(() => saveContacts(db, site(), [{ phone: '1' }], version + 1))).toBe(422)
+    expect(savePlace(db, site(), { contacts: [{ name: 'Harbour electrics', phone: '555 0142' }] }, version)).toMatchObject({ version: version + 1, site: { contacts: [{ name: 'Harbour electrics', phone: '555 0142' }] } })
+    expect(statusOf(() => savePlace(db, site(), { contacts: [] }, version))).toBe(409)
+    expect(statusOf(() => savePlace(db, site(), { contacts: [{ phone: '1' }] }, version + 1))).toBe(422)
     expect(readSite(db, site()).site.contacts).toHaveLength(1)
   })
 })

@@ -35,6 +35,11 @@ export function listSites(db: Database, sees: (site: { key: number, id: string }
     })
 }
 
+/** Sites with what is said of their place, as far as somebody sees them. */
+export function listPlaces(db: Database, sees: (site: { key: number, id: string }) => unknown = () => true): Site[] {
+  return db.select().from(sites).orderBy(asc(sites.name)).all().filter(sees).map(row => siteDocument(db, row).site)
+}
+
 /** What a site decides for all its walls, and which version of that it is. */
 export interface SiteState { site: Site, rules: Rules, version: number, firm: Rules }
 
@@ -61,17 +66,23 @@ export function saveRules(db: Database, id: string, rules: unknown, version: unk
   return readSite(db, id)
 }
 
+/** What of a site is said of the place and not of its walls. */
+export const PLACE_FIELDS = ['contacts', 'address', 'access', 'parking', 'delivery', 'zone', 'windows', 'noise', 'closed'] as const
+export type SitePlace = Pick<Site, typeof PLACE_FIELDS[number]>
+
 /**
- * Puts the people to call of a site in the place of those of the version they were made from.
+ * Puts what is said of a site's place, people to call, access, windows, in the place of that of the version it was made
+ * from. What is not named stays; what is null is taken away.
  *
  * @throws 409 with the state that the server has now, where somebody changed the site in between; 422 with every fault
  */
-export function saveContacts(db: Database, id: string, contacts: unknown, version: unknown): SiteState {
+export function savePlace(db: Database, id: string, place: Record<string, unknown>, version: unknown): SiteState {
   db.transaction(() => {
     const row = siteRow(db, id)
     if (version !== row.version) throw apiError(409, 'stale', 'Somebody changed this site after you opened it.', { current: readSite(db, id) })
     const document = siteDocument(db, row)
-    const site = { ...document.site, contacts: contacts as Site['contacts'] }
+    const given = Object.fromEntries(PLACE_FIELDS.flatMap(key => key in place ? [[key, place[key] ?? undefined]] : []))
+    const site = Object.fromEntries(Object.entries({ ...document.site, ...given }).filter(([, value]) => value !== undefined)) as Site
     const faults = siteFaults(site)
     if (faults.length > 0) throw validationError(faults)
     db.update(sites).set({ document: JSON.stringify({ ...document, site }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()

@@ -1,6 +1,6 @@
-import { and, asc, eq, sum } from 'drizzle-orm'
+import { and, asc, eq, min, sum } from 'drizzle-orm'
 import type { ModelKind } from '../../core/catalogue'
-import type { Fault } from '../../core/job'
+import { PLAIN_ID, type Fault } from '../../core/job'
 import type { Database } from '../database/perDatabase'
 import { models, stock } from '../database/schema'
 import { notFound, validationError } from '../utils/apiError'
@@ -13,12 +13,18 @@ export function readStock(db: Database): StockCounts {
   return Object.fromEntries(rows.map(({ kind, model, count }) => [`${kind}/${model}`, count]))
 }
 
+/** How many of a model there are at a place by the ledger, and since when it is counted there. */
+export interface StockAtPlace { kind: ModelKind, model: string, place: string, count: number, since: string }
+
+export const stockByPlace = (db: Database): StockAtPlace[] =>
+  db.select({ kind: stock.kind, model: stock.model, place: stock.place, count: sum(stock.change).mapWith(Number), since: min(stock.at).mapWith(String) }).from(stock).groupBy(stock.kind, stock.model, stock.place).orderBy(asc(stock.kind), asc(stock.model)).all() as StockAtPlace[]
+
 /** One line of the ledger. */
 export interface StockMove { change: number, at: string, by: string, note: string | null }
 
-/** What came and went of a model, in order. */
-export const stockMoves = (db: Database, kind: ModelKind, id: string): StockMove[] =>
-  db.select({ change: stock.change, at: stock.at, by: stock.by, note: stock.note }).from(stock).where(and(eq(stock.kind, kind), eq(stock.model, id))).orderBy(asc(stock.key)).all()
+/** What came and went of a model, everywhere or at one place, in order. */
+export const stockMoves = (db: Database, kind: ModelKind, id: string, place?: string): StockMove[] =>
+  db.select({ change: stock.change, at: stock.at, by: stock.by, note: stock.note }).from(stock).where(and(eq(stock.kind, kind), eq(stock.model, id), ...place === undefined ? [] : [eq(stock.place, place)])).orderBy(asc(stock.key)).all()
 
 const MOST = 1_000_000
 
@@ -37,13 +43,14 @@ function faultsOf(change: unknown, note: unknown, have: number): Fault[] {
  * @returns how many there are now
  * @throws 404 for a model that the catalogue does not have, 422 with every fault
  */
-export function addMove(db: Database, kind: ModelKind, id: string, change: unknown, by: string, at: string, note?: unknown): number {
+export function addMove(db: Database, kind: ModelKind, id: string, change: unknown, by: string, at: string, note?: unknown, place: unknown = 'store'): number {
   if (!db.select({ key: models.key }).from(models).where(and(eq(models.kind, kind), eq(models.id, id))).get()) throw notFound('model of this name in the catalogue')
-  const have = stockMoves(db, kind, id).reduce((sum, { change }) => sum + change, 0)
+  if (typeof place !== 'string' || !PLAIN_ID.test(place)) throw validationError([{ path: '$.place', message: 'must be the store or the van of a crew' }])
+  const [all, have] = [stockMoves(db, kind, id), stockMoves(db, kind, id, place)].map(moves => moves.reduce((sum, { change }) => sum + change, 0)) as [number, number]
   const faults = faultsOf(change, note, have)
   if (faults.length > 0) throw validationError(faults)
-  db.insert(stock).values({ kind, model: id, change: change as number, at, by, ...note !== undefined && { note: note as string } }).run()
-  return have + (change as number)
+  db.insert(stock).values({ kind, model: id, place, change: change as number, at, by, ...note !== undefined && { note: note as string } }).run()
+  return all + (change as number)
 }
 
 /** Notes by itself that so many of a model came, or went. @throws as `addMove` */

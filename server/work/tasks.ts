@@ -5,6 +5,7 @@ import { frozenFaults, handedOverOf, sheetSource, type Frozen, type SheetSource 
 import { clientViewOf, type HandoverOptions } from '../../core/close'
 import type { SheetOptions } from '../../core/mark/sheet'
 import { planFile } from '../../core/plan/planFile'
+import { wallState, type WallState } from '../../core/programme/wallState'
 import { PAPERS, stamped } from '../../core/sheet'
 import { drawElectrician, drawLabels, scheduleOf } from '../../core/wire'
 import { differenceFile, kitFile, sheetFile, templatesFile, type DifferenceFormat, type KitFormat, type SheetFormat, type TemplateFormat } from '../sheets/files'
@@ -34,6 +35,9 @@ function pixelsOf(job: Job, id: string | undefined) {
 export const TASKS = {
   /** The plan of a job, as JSON. */
   plan: ({ job }: { job: string }): string => JSON.stringify(planFile(JSON.parse(job) as Job)),
+
+  /** The state of a job's one wall, as lists over all walls show it. */
+  state: ({ job }: { job: string }): WallState => wallState(JSON.parse(job) as Job),
 
   /** The mark-out sheet of a job's one wall as a file; undefined where it has no such revision. */
   async sheet({ job, format, revision, options }: OfRevision & { format: SheetFormat }): Promise<Uint8Array | string | undefined> {

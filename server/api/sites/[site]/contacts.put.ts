@@ -1,5 +1,5 @@
 import { database } from '../../../accounts/access'
-import { saveContacts } from '../../../repositories/sites'
+import { savePlace } from '../../../repositories/sites'
 import { fieldsOf } from '../../../utils/fields'
 import { jsonBody } from '../../../utils/jsonBody'
 import { audited } from '../../../utils/audited'
@@ -8,7 +8,7 @@ import { audited } from '../../../utils/audited'
 export default defineEventHandler(async (event) => {
   const { contacts, version } = fieldsOf(await jsonBody(event))
   const site = getRouterParam(event, 'site')!
-  const saved = saveContacts(database(event), site, contacts, version)
+  const saved = savePlace(database(event), site, { contacts }, version)
   audited(event, 'contacts', site)
   return saved
 })

@@ -1,0 +1,19 @@
+import { database, firmOf, seenBy } from '../../accounts/access'
+import { accounts } from '../../accounts/open'
+import { listPeople } from '../../accounts/people'
+import { readProgramme } from '../../repositories/programme'
+import { listPlaces } from '../../repositories/sites'
+import { wallsSeen } from '../../utils/walls'
+
+/** All that a programme is worked out of, as far as whoever asks sees it: settings, people, sites with their windows, walls with the work that is left. */
+export default defineEventHandler((event) => {
+  const db = database(event)
+  const walls = wallsSeen(event, { work: true })
+  return {
+    ...readProgramme(db),
+    people: listPeople(accounts(), firmOf(event).key).map(({ id, name, role }) => ({ id, name, role })),
+    sites: listPlaces(db, seenBy(event)),
+    walls: walls.map(({ site, id, name, state, work, stale }) => ({ site, id, name, stops: state?.stops.length ?? 0, issued: state?.revision !== undefined, stale, ...work && { work: work.work, samples: work.samples, lessons: work.lessons, needed: work.needed, kit: work.kit } })),
+    pending: walls.filter(({ stale }) => stale).length,
+  }
+})

@@ -1,0 +1,83 @@
+import { and, asc, eq, gte, lt } from 'drizzle-orm'
+import { momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, type Settings, type Stretch } from '../../core/programme'
+import { schemaFaults } from '../../core/job'
+import { group, list, moment, must, name } from '../../core/job/fields'
+import { perDatabase, type Database } from '../database/perDatabase'
+import { programme, sites, visits, walls } from '../database/schema'
+import { apiError, validationError } from '../utils/apiError'
+
+/** The firm's programme as it is kept: its settings, which version of them it is, and when it was published last. */
+export interface ProgrammeState { settings: Settings, version: number, published: number, publishedAt?: string, publishedBy?: string }
+
+/** A stretch of work that was published. */
+export interface PublishedStretch { site: string, wall: string, task: string, crew: string, crewName: string, people: string[], title: string, startsAt: string, endsAt: string, published: number }
+
+const ONLY = 1
+const only = perDatabase(db => db.select().from(programme).where(eq(programme.key, ONLY)).prepare())
+
+export function readProgramme(db: Database): ProgrammeState {
+  const row = only(db).get()
+  if (!row) return { settings: NO_SETTINGS, version: 0, published: 0 }
+  return { settings: JSON.parse(row.settings) as Settings, version: row.version, published: row.published, ...row.publishedAt !== null && { publishedAt: row.publishedAt }, ...row.publishedBy !== null && { publishedBy: row.publishedBy } }
+}
+
+/**
+ * Puts the programme's settings in the place of the version that they were made from.
+ *
+ * @throws 409 with the state that the server has now, where somebody changed it in between; 422 with every fault
+ */
+export function saveSettings(db: Database, settings: unknown, version: unknown): ProgrammeState {
+  return db.transaction(() => {
+    const now = readProgramme(db)
+    if (version !== now.version) throw apiError(409, 'stale', 'Somebody changed the programme after you opened it.', { current: now })
+    const faults = settingsFaults(settings)
+    if (faults.length > 0) throw validationError(faults)
+    const next = { version: now.version + 1, settings: JSON.stringify(settings) }
+    db.insert(programme).values({ key: ONLY, ...next }).onConflictDoUpdate({ target: programme.key, set: next }).run()
+    return readProgramme(db)
+  }, { behavior: 'immediate' })
+}
+
+const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
+type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'title' | 'startsAt' | 'endsAt'>
+
+/**
+ * Publishes a schedule: from now on it is what feeds, day sheets and pick lists go by. What began before stays as it was
+ * published; everything later is as it is given.
+ *
+ * @throws 409 where the settings it was made from are no longer those that hold; 422 where a stretch is of no wall or
+ *   crew, ends before it begins, or somebody would be at two places at once
+ */
+export function publish(db: Database, proposed: unknown, version: unknown, by: string, at: string): ProgrammeState {
+  return db.transaction(() => {
+    const now = readProgramme(db)
+    if (version !== now.version) throw apiError(409, 'stale', 'Somebody changed the programme after this was worked out. Look at it again, then publish.', { current: now })
+    const faults = schemaFaults(stretchesSchema, proposed, '$')
+    if (faults.length > 0) throw validationError(faults)
+    const utc = (moment: string) => new Date(moment).toISOString()
+    const stretches = (proposed as Proposed[]).map(({ site, wall, task, crew, title, startsAt, endsAt }): Proposed => ({ site, wall, task, crew, title, startsAt: utc(startsAt), endsAt: utc(endsAt) }))
+    const crews = new Map(now.settings.crews.map(crew => [crew.id, crew]))
+    const places = new Map(db.select({ site: sites.id, key: sites.key, wall: walls.id }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).all().map(({ site, key, wall }) => [`${site}/${wall}`, key]))
+    const wrong = stretches.flatMap(({ site, wall, crew, startsAt, endsAt }, n) => [
+      ...places.has(`${site}/${wall}`) ? [] : [{ path: `$[${n}]`, message: `is of no wall that there is: ${site}/${wall}` }],
+      ...crews.has(crew) ? [] : [{ path: `$[${n}].crew`, message: `is no crew that there is: ${crew}` }],
+      ...startsAt < endsAt ? [] : [{ path: `$[${n}].endsAt`, message: 'is not after its beginning' }],
+    ])
+    const asStretch = ({ startsAt, endsAt, ...rest }: Proposed): Stretch => ({ ...rest, from: minuteOf(startsAt), to: minuteOf(endsAt) })
+    const twice = visitsAtOnce(visitsOf(stretches.map(asStretch), () => now.settings.zone), crew => crews.get(crew)?.people ?? [])
+    if (wrong.length > 0 || twice.length > 0) throw validationError([...wrong, ...twice.map(([one, other]) => ({ path: '$', message: `puts somebody at ${one.site} and at ${other.site} at one time, from ${momentOf(other.from)}` }))].slice(0, 100))
+    db.delete(visits).where(gte(visits.startsAt, at)).run()
+    const published = now.published + 1
+    const rows = stretches.filter(({ startsAt }) => startsAt >= at).map(stretch => ({ ...stretch, site: places.get(`${stretch.site}/${stretch.wall}`)!, crewName: crews.get(stretch.crew)!.name, people: crews.get(stretch.crew)!.people, published }))
+    for (let n = 0; n < rows.length; n += 500) db.insert(visits).values(rows.slice(n, n + 500)).run()
+    const next = { published, publishedAt: at, publishedBy: by }
+    db.insert(programme).values({ key: ONLY, settings: JSON.stringify(now.settings), version: now.version, ...next }).onConflictDoUpdate({ target: programme.key, set: next }).run()
+    return readProgramme(db)
+  }, { behavior: 'immediate' })
+}
+
+/** What was published between two moments, in order of time. */
+export function publishedBetween(db: Database, from: string, to: string): PublishedStretch[] {
+  return db.select({ site: sites.id, wall: visits.wall, task: visits.task, crew: visits.crew, crewName: visits.crewName, people: visits.people, title: visits.title, startsAt: visits.startsAt, endsAt: visits.endsAt, published: visits.published })
+    .from(visits).innerJoin(sites, eq(sites.key, visits.site)).where(and(gte(visits.endsAt, from), lt(visits.startsAt, to))).orderBy(asc(visits.startsAt), asc(visits.key)).all()
+}

@@ -1,0 +1,98 @@
+import { createHash } from 'node:crypto'
+import { asc, eq, max } from 'drizzle-orm'
+import type { Stage } from '../../core/finding'
+import type { StageState } from '../../core/plan/stageStates'
+import type { WallState } from '../../core/programme/wallState'
+import { PROGRAM } from '../../core/program'
+import type { Database } from '../database/perDatabase'
+import { log, sites, walls, wallStates } from '../database/schema'
+import { readFirm } from './firm'
+import { readJobText } from './walls'
+
+/** What lists of walls show of one. */
+export type StateShown = Pick<WallState, 'stages' | 'stops' | 'cautions' | 'revision' | 'last' | 'screens'>
+/** What programme, stock and lessons ask of one. */
+export type StateOfWork = Pick<WallState, 'work' | 'needed' | 'used' | 'kit' | 'samples' | 'lessons'>
+
+/** A wall in a list over all sites. */
+export interface WallLine {
+  site: string
+  siteName: string
+  units: 'metric' | 'imperial'
+  id: string
+  name: string
+  width: number
+  height: number
+  savedAt: string
+  savedBy: string
+  /** As it was worked out last; absent where that has not been done yet. */
+  state?: StateShown
+  work?: StateOfWork
+  /** Whether something of it has changed since, so that it is being worked out again. */
+  stale: boolean
+}
+
+const digest = (text: string) => createHash('sha1').update(text).digest('base64url')
+
+/** What the state of each wall is worked out of, by the wall's key. */
+function bases(db: Database): Map<number, string> {
+  const firm = readFirm(db).version
+  const siteOf = new Map(db.select({ key: sites.key, document: sites.document }).from(sites).all().map(({ key, document }) => [key, digest(document)]))
+  const last = new Map(db.select({ site: log.site, wall: log.wall, seq: max(log.seq) }).from(log).groupBy(log.site, log.wall).all().map(({ site, wall, seq }) => [`${site}/${wall}`, seq]))
+  return new Map(db.select({ key: walls.key, site: walls.site, id: walls.id, version: walls.version }).from(walls).all()
+    .map(({ key, site, id, version }) => [key, `${PROGRAM} ${version} ${last.get(`${site}/${id}`) ?? 0} ${siteOf.get(site)} ${firm}`]))
+}
+
+/**
+ * Every wall with its state as it was worked out last.
+ *
+ * @param sees of a site, which of its walls are seen; undefined where it is not seen at all
+ */
+export function listWalls(db: Database, sees: (site: { key: number, id: string }) => ((wall: string) => boolean) | undefined, wants: { work: boolean } = { work: false }): WallLine[] {
+  const now = bases(db)
+  const seenOf = new Map(db.select({ key: sites.key, id: sites.id }).from(sites).all().map(site => [site.key, sees(site)]))
+  return db.select({
+    key: walls.key, siteKey: walls.site, site: sites.id, siteName: sites.name, units: sites.units, id: walls.id, name: walls.name, width: walls.width, height: walls.height, savedAt: walls.savedAt, savedBy: walls.savedBy,
+    basis: wallStates.basis, state: wallStates.state, ...wants.work && { work: wallStates.work },
+  }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).leftJoin(wallStates, eq(wallStates.wall, walls.key)).orderBy(asc(sites.name), asc(walls.key)).all()
+    .filter(({ siteKey, id }) => seenOf.get(siteKey)?.(id))
+    .map(({ key, siteKey: _, basis, state, work, ...line }: { key: number, siteKey: number, basis: string | null, state: string | null, work?: string | null } & Omit<WallLine, 'state' | 'work' | 'stale'>) => ({
+      ...line, ...state !== null && { state: JSON.parse(state) as StateShown }, ...typeof work === 'string' && { work: JSON.parse(work) as StateOfWork }, stale: basis !== now.get(key),
+    }))
+}
+
+/** Walls whose state is to be worked out again: none was, or something of them has changed since. */
+function staleWalls(db: Database): { key: number, site: string, id: string, basis: string }[] {
+  const now = bases(db)
+  return db.select({ key: walls.key, site: sites.id, id: walls.id, basis: wallStates.basis }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).leftJoin(wallStates, eq(wallStates.wall, walls.key)).all()
+    .flatMap(({ key, site, id, basis }) => basis === now.get(key) ? [] : [{ key, site, id, basis: now.get(key)! }])
+}
+
+/** States that are being worked out, by the firm's database: whoever asks meanwhile waits for the same. */
+const atWork = new WeakMap<object, Promise<void>>()
+
+/** What is put in the place of a state that cannot be worked out: the wall is shown, and it is tried again once it has changed. */
+const FAILED: Pick<WallState, 'stops' | 'work' | 'needed' | 'used' | 'kit' | 'samples' | 'lessons' | 'cautions' | 'screens'> & { stages: Partial<Record<Stage, StageState>> }
+  = { stages: {}, stops: [{ stage: 'survey', message: ['The plan of this wall cannot be worked out: open it to see why.'] }], cautions: 0, screens: [], work: [], needed: [], used: [], kit: [], samples: [], lessons: { holes: [], truing: [], stops: [] } }
+
+/**
+ * Works out the states of all walls that have changed, one after the other, so that the threads stay free for those who
+ * wait for an answer.
+ *
+ * @param workOut works a wall's state out of its job as text
+ */
+export function refreshStates(db: Database, workOut: (job: string) => Promise<WallState>): Promise<void> {
+  const known = atWork.get(db)
+  if (known) return known
+  const started = (async () => {
+    for (const { key, site, id, basis } of staleWalls(db)) {
+      const found: Omit<WallState, 'stages'> & { stages: Partial<Record<Stage, StageState>> } = await workOut(readJobText(db, site, id)).catch(() => FAILED)
+      const { work, needed, used, kit, samples, lessons, ...state } = found
+      const row = { basis, state: JSON.stringify(state), work: JSON.stringify({ work, needed, used, kit, samples, lessons }) }
+      // Whoever removed the wall meanwhile has removed what is known of it.
+      if (db.select({ key: walls.key }).from(walls).where(eq(walls.key, key)).get()) db.insert(wallStates).values({ wall: key, ...row }).onConflictDoUpdate({ target: wallStates.wall, set: row }).run()
+    }
+  })().finally(() => atWork.delete(db))
+  atWork.set(db, started)
+  return started
+}

@@ -1,0 +1,12 @@
+import type { H3Event } from 'h3'
+import { database, seenBy } from '../accounts/access'
+import { listWalls, refreshStates, type WallLine } from '../repositories/wallStates'
+import { work } from '../work/pool'
+
+/** The walls that whoever asks sees, with their states as they were worked out last; those that have changed since are begun to be worked out again. */
+export function wallsSeen(event: H3Event, wants?: { work: boolean }): WallLine[] {
+  const db = database(event)
+  const walls = listWalls(db, seenBy(event), wants)
+  if (walls.some(({ stale }) => stale)) void refreshStates(db, job => work('state', { job })).catch(() => {})
+  return walls
+}
