@@ -92,7 +92,7 @@ export default defineNuxtConfig({
         { urlPattern: /\/api\/sites\/[^/]+\/photos\/[^/]+$/, handler: 'CacheFirst', options: { cacheName: 'photographs', expiration: { maxEntries: 4_000 } } },
         { urlPattern: ({ url }) => /^\/api\/sites\/[^/]+\/walls\/[^/]+\/(?:sheet|templates|kit|wiring)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: 'sheets', expiration: { maxEntries: 400 } } },
         // Lists and what holds for all walls, as they were last; a wall itself is kept by the page.
-        { urlPattern: ({ url }) => /^\/api\/(?:sites(?:\/[^/]+)?|catalogue|rules)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: 'lists', expiration: { maxEntries: 400 } } },
+        { urlPattern: ({ url }) => /^\/api\/(?:sites(?:\/[^/]+)?|walls|programme(?:\/published)?|stock|catalogue|rules)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: 'lists', expiration: { maxEntries: 400 } } },
       ],
     },
     client: { installPrompt: false },

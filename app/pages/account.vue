@@ -105,6 +105,7 @@ async function sendFirst() {
           {{ session.person.address }}. {{ ROLE_WORDS[session.person.role].title }} of {{ session.firm!.name }}: {{ ROLE_WORDS[session.person.role].does }}.
         </p>
       </header>
+      <CalendarAddress v-if="session.may('programme.read')" path="/account/calendar" of="your visits" />
       <p v-if="failed" class="field-fault" role="alert">
         {{ failed }}
       </p>

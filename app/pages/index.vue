@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { FileUp, MapPin, Package, Plus, Scale } from 'lucide-vue-next'
+import { CalendarRange, FileUp, MapPin, Package, Plus, Scale } from 'lucide-vue-next'
 import type { SiteSummary } from '~~/server/repositories/sites'
 import type { UnitSystem } from '~~/core/units'
 
 const session = useSessionStore()
 const sites = ref<SiteSummary[]>()
 const failed = ref('')
+const { walls, pending, load: loadWalls } = useWalls()
 async function load() {
   try {
     sites.value = await api<SiteSummary[]>('/sites')
+    void loadWalls()
     failed.value = ''
   }
   catch (error) {
@@ -64,6 +66,7 @@ async function readFile(event: Event) {
   input.value = ''
 }
 useCommands([
+  { id: 'programme', title: 'Programme', group: 'Go to', when: () => session.may('programme.read'), run: () => void navigateTo('/programme') },
   { id: 'import', title: 'Bring in a job file', group: 'Everywhere', when: () => session.may('site.begin'), run: () => file.value?.click() },
 ])
 </script>
@@ -71,9 +74,9 @@ useCommands([
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites' }]" />
-    <main class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]">
-      <section>
-        <h1 class="mb-3 text-2xl font-bold">
+    <main class="mx-auto grid min-h-0 w-full max-w-7xl flex-1 gap-6 overflow-y-auto p-4 md:grid-cols-[minmax(0,1fr)_260px] md:overflow-hidden">
+      <section class="flex min-h-[70vh] flex-col md:min-h-0">
+        <h1 class="mb-2 text-2xl font-bold">
           Sites
         </h1>
         <p v-if="failed" class="field-fault" role="alert">
@@ -84,19 +87,27 @@ useCommands([
         <p v-else-if="sites?.length === 0" class="text-sm">
           {{ session.may('site.begin') ? 'No site yet. Begin one here on the right, or bring in a job file.' : 'No site is yours yet: a planner sends people to sites.' }}
         </p>
-        <ul class="space-y-3">
-          <li v-for="site in sites" :key="site.id" class="border-l-4 border-pine bg-board px-4 py-3">
-            <h2 class="flex items-center gap-2">
-              <MapPin class="size-4 text-ink-soft" aria-hidden="true" />
-              <NuxtLink :to="`/sites/${site.id}`" class="text-lg font-semibold hover:underline">{{ site.name }}</NuxtLink>
-            </h2>
-            <p class="mt-1 text-sm text-ink-soft">
-              {{ site.walls.length }} {{ site.walls.length === 1 ? 'wall' : 'walls' }}<template v-if="site.walls.length">: {{ site.walls.map(wall => wall.name).join(' · ') }}</template>
-            </p>
+        <ul v-if="sites?.length" class="mb-3 flex max-h-32 flex-wrap gap-2 overflow-y-auto">
+          <li v-for="site in sites" :key="site.id">
+            <NuxtLink :to="`/sites/${site.id}`" no-prefetch class="flex min-h-[var(--target)] items-center gap-2 border border-edge bg-paper px-3 text-sm font-semibold hover:border-ink">
+              <MapPin class="size-4 text-ink-soft" aria-hidden="true" />{{ site.name }}<span class="font-normal text-ink-soft">{{ site.walls.length }}</span>
+            </NuxtLink>
           </li>
         </ul>
+        <p v-if="pending > 0" class="mb-2 bg-caution-wash px-2 py-1 text-sm text-caution" role="status">
+          {{ pending === 1 ? 'One wall is' : `${pending} walls are` }} being worked out; the others are as they stand now.
+        </p>
+        <WallList v-if="walls?.length" :walls="walls" />
       </section>
-      <aside class="space-y-6">
+      <aside class="space-y-5 md:overflow-y-auto">
+        <div v-if="session.may('programme.read')" class="space-y-2">
+          <h2 class="font-semibold">
+            Programme
+          </h2>
+          <NuxtLink class="press w-full" to="/programme">
+            <CalendarRange class="size-4" aria-hidden="true" /> {{ session.may('programme.plan') ? 'Who is where when' : 'What is planned' }}
+          </NuxtLink>
+        </div>
         <form v-if="session.may('site.begin')" class="space-y-2" novalidate @submit.prevent="create">
           <h2 class="font-semibold">
             New site

@@ -30,8 +30,8 @@ export interface Crew { id: string, name: string, people: string[], skills: Skil
 /** Where tasks are done, when it is open, and when it may be loud there. */
 export interface Place { id: string, name: string, open: Interval[], loud: Interval[] }
 
-/** What somebody fixed: this task begins then, and is done by this crew. */
-export interface Fixed { task: string, crew: string, start: Minute }
+/** What somebody fixed: this task begins then, and is done by this crew; or what is under way already and goes on. */
+export interface Fixed { task: string, crew: string, start: Minute, begun?: boolean }
 
 /** All that a schedule is worked out of. */
 export interface Programme {
@@ -43,6 +43,8 @@ export interface Programme {
   crews: Crew[]
   places: Place[]
   fixed: Fixed[]
+  /** What people were told before: where it costs little, it stays. */
+  before?: Pick<Placed, 'task' | 'crew' | 'start'>[]
   /** Lift aids that the firm has. */
   aids: number
   /** From one site to another, min. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { words } from '../units'
-import { finishOf, inOrder, loopIn, lowerBound, minuteAt, minuteOf, momentOf, openTimes, schedule, type Crew, type Programme, type Schedule, type Task } from './index'
+import { finishOf, inOrder, loopIn, lowerBound, minuteAt, minuteOf, momentOf, movedTasks, openTimes, schedule, without, type Crew, type Programme, type Schedule, type Task } from './index'
 import { programmeByChance } from './simulate'
 
 const MONDAY = minuteOf('2026-11-30T00:00:00Z')
@@ -159,6 +159,28 @@ describe('a schedule', () => {
     expect(why([{ task: 'z', crew: 'one', start: MONDAY }, { task: 'x', crew: 'one', start: MONDAY + 30 }])).toEqual(['one is taken then, or on the way'])
     expect(why([{ task: 'z', crew: 'one', start: MONDAY }], { crews: [crew('one', { skills: ['decorating'] })] })).toEqual(['nobody of one can do it'])
   })
+
+  it('keeps to what people were told, and moves no more than it has to', () => {
+    fc.assert(fc.property(fc.integer({ min: 1, max: 100_000 }), fc.integer({ min: 2, max: 5 }), (seed, walls) => {
+      const given = programmeByChance(seed, { walls, tasksEach: 5, crews: 3, sites: 2 })
+      const first = schedule(given)
+      const again = schedule({ ...given, before: first.placed })
+      expect(again.placed).toEqual(first.placed)
+      // A day is lost to one crew: what is told still holds for all whom that leaves alone.
+      const day = { from: given.from, to: given.from + 1_440 }
+      const lost = { ...given, crews: given.crews.map((crew, n) => n === 0 ? { ...crew, times: without(crew.times, [day]) } : crew) }
+      const kept = schedule({ ...lost, before: first.placed })
+      expect(broken(lost, kept)).toEqual([])
+      if (kept.keptBut !== undefined) {
+        const ofWall = (wall: string) => lost.tasks.filter(task => task.wall === wall)
+        const untouched = [...new Set(lost.tasks.map(({ wall }) => wall))].filter(wall => ofWall(wall).every(({ id, aid }) => !aid && at(first, id)?.crew !== lost.crews[0]!.id))
+        const moved = movedTasks(first.placed, kept.placed).map(({ task }) => task)
+        expect(moved.filter(id => untouched.some(wall => ofWall(wall).some(task => task.id === id)))).toEqual([])
+        expect(finishOf(kept, given.from) - given.from).toBeLessThanOrEqual(1.05 * (kept.keptBut - given.from) + 1)
+      }
+      else expect(kept.placed).toEqual(schedule(lost).placed)
+    }), { numRuns: 12 })
+  }, 120_000)
 
   it('says in words why something has no place, and places all that has one', () => {
     const short = openTimes([{ days: ['mon'], from: '08:00', to: '09:00' }], 'UTC', MONDAY, MONDAY + 30 * 1_440)

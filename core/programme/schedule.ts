@@ -7,7 +7,7 @@ import { EXACT, placeExactly } from './exact'
 import { finishOf, type Crew, type Fixed, type Placed, type Programme, type Schedule, type Task } from './programme'
 import { placeInTime, type Weights } from './parallel'
 import { placeSerially } from './serial'
-import { HOUR } from './clock'
+import { HOUR, type Minute } from './clock'
 
 /** Up to so many crews, schedules of every choice among them are looked at. */
 const EVERY_CHOICE = 3
@@ -136,6 +136,23 @@ function placeWith(problem: Problem, fixed: Fixed[]): Placed[] {
   return better(best, ranked).placed
 }
 
+/** What was told before is kept where all is over no more than this share later than it could be. */
+const KEEPS = 0.05
+
+/** As it was told before, and only so much otherwise as has to be: each task by the crew that had it, and not sooner. */
+function placeAsBefore(problem: Problem, fixed: Fixed[], before: NonNullable<Programme['before']>): Placed[] {
+  const was = new Map(before.map(each => [each.task, each]))
+  const tails = tailsOf(problem.programme.tasks)
+  const bookings = new Bookings(problem)
+  bookFixed(bookings, fixed)
+  placeSerially(bookings, problem.programme.tasks, ({ id }) => was.get(id)?.start ?? problem.programme.to - tails.get(id)!, ({ id }) => {
+    const told = was.get(id)
+    const crew = told ? problem.crews.findIndex(({ id }) => id === told.crew) : -1
+    return told && crew >= 0 ? { crew, start: told.start } : undefined
+  })
+  return [...bookings.placed.values()]
+}
+
 /** The choices of crews that are looked at: what one crew more offers always has among it what there was without it. */
 function choicesOf(crews: Crew[]): Crew[][] {
   const known = new Map<string, Crew[]>()
@@ -163,14 +180,15 @@ function whyNot(task: Task, problem: Problem, placed: Set<string>, titles: Map<s
   return words`Its windows until the end of what is planned are taken.`
 }
 
-/** A schedule, with what was fixed by hand and cannot be. */
-export interface Scheduled extends Schedule { notFixed: NotFixed[] }
+/** A schedule, with what was fixed by hand and cannot be; and where it keeps to what was told before, when all could be over otherwise. */
+export interface Scheduled extends Schedule { notFixed: NotFixed[], keptBut?: Minute }
 
 /**
  * When each task is done and by whom, so that all is over as early as can be found: serial scheduling over several
  * orders, the critical path first among them, then changes of the best order; up to seven tasks the best of all orders.
  * What is fixed by hand stays. The same programme always has the same schedule, and a crew more never makes it later:
- * up to three crews of whatever kind, beyond them one that is added at the end of the list.
+ * up to three crews of whatever kind, beyond them one that is added at the end of the list. What people were told before
+ * stays where that makes all no more than a twentieth later.
  *
  * @param programme with tasks whose chains have no loop
  */
@@ -189,14 +207,17 @@ export function schedule(programme: Programme): Scheduled {
       const cost = costOf(placed, given)
       if (!best || isBetter(cost, best.cost)) best = { placed, cost }
     }
-    const placed = best?.placed ?? []
+    const kept = given.before && given.before.length > 0 && best ? placeAsBefore(whole, fixed, given.before) : undefined
+    const [asBefore, afresh] = [costOf(kept ?? [], given), best?.cost]
+    const keeps = kept !== undefined && asBefore[0] === afresh![0] && asBefore[1] - given.from <= (1 + KEEPS) * (afresh![1] - given.from)
+    const placed = keeps ? kept : best?.placed ?? []
     const early = tooEarly(fixed, placed, given)
     if (early.length === 0) {
       const [has, titles] = [new Set(placed.map(({ task }) => task)), new Map(given.tasks.map(({ id, title }) => [id, title]))]
       return {
         placed: placed.sort((a, b) => a.start - b.start || a.task.localeCompare(b.task)),
         unplaced: given.tasks.filter(({ id }) => !has.has(id)).map(task => ({ task: task.id, why: whyNot(task, whole, has, titles) })),
-        notFixed,
+        notFixed, ...keeps && { keptBut: afresh![1] },
       }
     }
     notFixed.push(...early)

@@ -22,7 +22,17 @@ export interface TaskInfo { id: string, site: string, siteName: string, wall: st
 export interface Built { programme: Programme, info: Map<string, TaskInfo>, pieces: PieceMinutes[], cautions: Text[] }
 
 /** What a programme is made of. */
-export interface BuiltOf { settings: Settings, sites: SiteOfProgramme[], walls: WallOfProgramme[], samples: Sample[], now: Minute }
+export interface BuiltOf {
+  settings: Settings
+  sites: SiteOfProgramme[]
+  walls: WallOfProgramme[]
+  samples: Sample[]
+  now: Minute
+  /** What was published and is under way now: it is taken to be on time until its end, and what is then not recorded is planned anew. */
+  underWay?: { task: string, crew: string, end: Minute }[]
+  /** What people were told: it stays where that costs little. */
+  before?: Programme['before']
+}
 
 export const taskId = (site: string, wall: string, kind: WorkKind): string => `${site}/${wall}/${kind}`
 
@@ -65,7 +75,7 @@ function cautionsOf(settings: Settings, sites: SiteOfProgramme[], crews: Crew[],
  * crews, their hours less the days on which they are off; the sites' windows less the days on which they are closed, and
  * days that were lost. Links that were put in by hand and make a loop are left out, the newest first, and told.
  */
-export function programmeOf({ settings, sites, walls, samples, now }: BuiltOf): Built {
+export function programmeOf({ settings, sites, walls, samples, now, underWay = [], before: told }: BuiltOf): Built {
   const cautions: Text[] = []
   const own = new Map(settings.minutes?.map(({ sort, minutes }) => [sort, minutes]))
   const from = Math.max(TOGETHER * Math.ceil(now / TOGETHER), settings.beginning ? minuteAt(settings.beginning.day, '00:00', settings.zone) : 0)
@@ -89,6 +99,13 @@ export function programmeOf({ settings, sites, walls, samples, now }: BuiltOf): 
   }).sort((a, b) => WORK_KINDS.indexOf(info.get(a.id)!.kind) - WORK_KINDS.indexOf(info.get(b.id)!.kind))
 
   const byId = new Map(tasks.map(task => [task.id, task]))
+  const begun = underWay.filter(({ task, end }) => byId.has(task) && end > from)
+  for (const { task: id, end } of begun) {
+    const task = byId.get(id)!
+    task.minutes = Math.min(task.minutes, end - from)
+    // It has begun, so that whatever comes before it is over, recorded or not.
+    task.after = []
+  }
   for (const { before: first, after: second, wait } of settings.links ?? []) {
     const task = byId.get(second)
     if (!task || !byId.has(first)) continue
@@ -110,8 +127,11 @@ export function programmeOf({ settings, sites, walls, samples, now }: BuiltOf): 
   const ways = new Map((settings.travel ?? []).flatMap(({ from, to, minutes }) => [[`${from} ${to}`, minutes], [`${to} ${from}`, minutes]] as const))
   const crewOf = new Map(crews.map(crew => [crew.id, crew]))
   const programme: Programme = {
-    from, to, tasks, crews, places, aids: settings.aids,
-    fixed: (settings.fixed ?? []).map(({ task, crew, start }) => ({ task, crew, start: minuteOf(start) })).filter(({ task }) => byId.has(task)),
+    from, to, tasks, crews, places, aids: settings.aids, ...told && { before: told },
+    fixed: [
+      ...begun.filter(({ crew }) => crewOf.has(crew)).map(({ task, crew }) => ({ task, crew, start: from, begun: true })),
+      ...(settings.fixed ?? []).map(({ task, crew, start }) => ({ task, crew, start: minuteOf(start) })).filter(({ task }) => byId.has(task) && !begun.some(each => each.task === task)),
+    ],
     travel: (a, b) => a === b ? 0 : ways.get(`${a} ${b}`) ?? settings.betweenSites,
   }
   const unable = programme.fixed.filter(({ task, crew }) => crewOf.has(crew) && !canDo(crewOf.get(crew)!, byId.get(task)!))
@@ -125,6 +145,6 @@ export function programmeOf({ settings, sites, walls, samples, now }: BuiltOf): 
 export function stretchesOf(placed: Placed[], info: Map<string, TaskInfo>) {
   return placed.flatMap(({ task, crew, pieces }) => {
     const { site, wall, wallName, kind } = info.get(task)!
-    return pieces.map(({ from, to }) => ({ site, wall, task, crew, title: `${KINDS[kind].title}: ${wallName}`, startsAt: momentOf(from), endsAt: momentOf(to) }))
+    return pieces.map(({ from, to }) => ({ site, wall, task, crew, kind, title: `${KINDS[kind].title}: ${wallName}`, startsAt: momentOf(from), endsAt: momentOf(to) }))
   })
 }

@@ -39,7 +39,7 @@ export function whyNotEarlier(programme: Programme, placed: Placed[], id: string
     if (hindrance.until <= mine.start) waits.push({ until: hindrance.until, why: said(hindrance), ...hindrance.task !== undefined && { task: hindrance.task } })
   })
   const fixed = programme.fixed.find(each => each.task === id)
-  if (fixed?.start === mine.start) waits.push({ until: mine.start, why: words`it was fixed at this time by hand` })
+  if (fixed?.start === mine.start) waits.push({ until: mine.start, why: fixed.begun ? words`it is under way` : words`it was fixed at this time by hand` })
   const others = problem.crews.flatMap((other, n) => {
     const start = other.id !== mine.crew && canDo(other, task) ? bookings.earliest(task, n, ready)?.start : undefined
     return start === undefined ? [] : [{ crew: other.id, start }]

@@ -163,6 +163,8 @@ export const visits = sqliteTable('visits', {
   crewName: text('crew_name').notNull(),
   /** Ids of the people in the crew then. */
   people: text('people', { mode: 'json' }).$type<string[]>().notNull(),
+  /** The kind of work, as the core names it; and what it is called. */
+  kind: text('kind').notNull(),
   title: text('title').notNull(),
   startsAt: text('starts_at').notNull(),
   endsAt: text('ends_at').notNull(),

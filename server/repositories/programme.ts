@@ -1,7 +1,7 @@
 import { and, asc, eq, gte, lt } from 'drizzle-orm'
-import { momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, type Settings, type Stretch } from '../../core/programme'
+import { momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, WORK_KINDS, type Settings, type Stretch, type WorkKind } from '../../core/programme'
 import { schemaFaults } from '../../core/job'
-import { group, list, moment, must, name } from '../../core/job/fields'
+import { group, list, moment, must, name, oneOf } from '../../core/job/fields'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { programme, sites, visits, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
@@ -10,7 +10,7 @@ import { apiError, validationError } from '../utils/apiError'
 export interface ProgrammeState { settings: Settings, version: number, published: number, publishedAt?: string, publishedBy?: string }
 
 /** A stretch of work that was published. */
-export interface PublishedStretch { site: string, wall: string, task: string, crew: string, crewName: string, people: string[], title: string, startsAt: string, endsAt: string, published: number }
+export interface PublishedStretch { site: string, wall: string, task: string, crew: string, crewName: string, people: string[], kind: WorkKind, title: string, startsAt: string, endsAt: string, published: number }
 
 const ONLY = 1
 const only = perDatabase(db => db.select().from(programme).where(eq(programme.key, ONLY)).prepare())
@@ -38,8 +38,8 @@ export function saveSettings(db: Database, settings: unknown, version: unknown):
   }, { behavior: 'immediate' })
 }
 
-const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
-type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'title' | 'startsAt' | 'endsAt'>
+const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), kind: must(oneOf(WORK_KINDS)), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
+type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'kind' | 'title' | 'startsAt' | 'endsAt'>
 
 /**
  * Publishes a schedule: from now on it is what feeds, day sheets and pick lists go by. What began before stays as it was
@@ -55,7 +55,7 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
     const faults = schemaFaults(stretchesSchema, proposed, '$')
     if (faults.length > 0) throw validationError(faults)
     const utc = (moment: string) => new Date(moment).toISOString()
-    const stretches = (proposed as Proposed[]).map(({ site, wall, task, crew, title, startsAt, endsAt }): Proposed => ({ site, wall, task, crew, title, startsAt: utc(startsAt), endsAt: utc(endsAt) }))
+    const stretches = (proposed as Proposed[]).map(({ site, wall, task, crew, kind, title, startsAt, endsAt }): Proposed => ({ site, wall, task, crew, kind, title, startsAt: utc(startsAt), endsAt: utc(endsAt) }))
     const crews = new Map(now.settings.crews.map(crew => [crew.id, crew]))
     const places = new Map(db.select({ site: sites.id, key: sites.key, wall: walls.id }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).all().map(({ site, key, wall }) => [`${site}/${wall}`, key]))
     const wrong = stretches.flatMap(({ site, wall, crew, startsAt, endsAt }, n) => [
@@ -78,6 +78,6 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
 
 /** What was published between two moments, in order of time. */
 export function publishedBetween(db: Database, from: string, to: string): PublishedStretch[] {
-  return db.select({ site: sites.id, wall: visits.wall, task: visits.task, crew: visits.crew, crewName: visits.crewName, people: visits.people, title: visits.title, startsAt: visits.startsAt, endsAt: visits.endsAt, published: visits.published })
-    .from(visits).innerJoin(sites, eq(sites.key, visits.site)).where(and(gte(visits.endsAt, from), lt(visits.startsAt, to))).orderBy(asc(visits.startsAt), asc(visits.key)).all()
+  return db.select({ site: sites.id, wall: visits.wall, task: visits.task, crew: visits.crew, crewName: visits.crewName, people: visits.people, kind: visits.kind, title: visits.title, startsAt: visits.startsAt, endsAt: visits.endsAt, published: visits.published })
+    .from(visits).innerJoin(sites, eq(sites.key, visits.site)).where(and(gte(visits.endsAt, from), lt(visits.startsAt, to))).orderBy(asc(visits.startsAt), asc(visits.key)).all() as PublishedStretch[]
 }

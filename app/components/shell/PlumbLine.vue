@@ -2,16 +2,12 @@
 import type { Stage } from '~~/core/finding'
 import { waitOf } from '~~/core/plan/waits'
 import { ROOMS, titleOf } from '~/stages'
+import { KNOT_LOOKS, KNOT_MARKS } from './knots'
 
 /** The nine stages as knots on one line; the one that is worked on hangs from it as the bob. */
 const { current, base } = defineProps<{ current: Stage, base: string }>()
 const stateOf = useStageStates()
 const { findings } = useWallPlan()
-const MARKS = { 'stop': '✕', 'caution': '!', 'settled': '✓', 'in hand': '•', 'waits': '…', 'not started': '' }
-const KNOTS = {
-  'stop': 'bg-stop text-paper border-stop', 'caution': 'bg-caution-wash text-caution border-caution', 'settled': 'bg-good text-paper border-good',
-  'in hand': 'bg-paper text-ink border-ink', 'waits': 'bg-rail text-ink border-ink border-dashed', 'not started': 'bg-paper text-ink border-edge',
-}
 function said(stage: Stage, does: string) {
   const state = stateOf.value(stage)
   const stops = findings.value.filter(finding => finding.stage === stage && finding.severity === 'stop').length
@@ -37,7 +33,7 @@ function said(stage: Stage, does: string) {
             <svg width="30" height="40" viewBox="0 0 30 40"><path d="M15 0 V8 M8 8 h14 l2 12 l-9 19 l-9 -19 z" fill="var(--color-flag)" stroke="var(--color-ink)" stroke-width="1.5" stroke-linejoin="round" /></svg>
           </span>
           <span v-else class="grid w-[30px] shrink-0 place-items-center" aria-hidden="true">
-            <span class="grid size-5 place-items-center rounded-full border-2 text-[11px] font-bold leading-none" :class="KNOTS[stateOf(stage.id)]">{{ MARKS[stateOf(stage.id)] }}</span>
+            <span class="grid size-5 place-items-center rounded-full border-2 text-[11px] font-bold leading-none" :class="KNOT_LOOKS[stateOf(stage.id)]">{{ KNOT_MARKS[stateOf(stage.id)] }}</span>
           </span>
           <span class="min-w-0">
             <span class="block text-sm leading-tight" :class="stage.id === current ? 'font-bold' : 'font-semibold'">{{ stage.title }}</span>

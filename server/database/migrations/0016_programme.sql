@@ -26,6 +26,7 @@ CREATE TABLE `visits` (
 	`crew` text NOT NULL,
 	`crew_name` text NOT NULL,
 	`people` text NOT NULL,
+	`kind` text NOT NULL,
 	`title` text NOT NULL,
 	`starts_at` text NOT NULL,
 	`ends_at` text NOT NULL,

@@ -17,6 +17,10 @@ catch (error) {
   failed.value = (error as Error).message
 }
 const units = computed(() => site.value?.units ?? 'metric')
+const { tell } = useUnits()
+const { walls, load } = useWalls()
+void load()
+const stateOf = (wall: string) => walls.value?.find(each => each.site === id && each.id === wall)
 
 const form = reactive({ name: '', width: '', height: '' })
 const faults = reactive({ name: '', width: '', height: '' })
@@ -50,7 +54,7 @@ async function create() {
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: site?.name ?? id }]" />
-    <main class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[1fr_300px]">
+    <main class="mx-auto grid w-full max-w-7xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[minmax(0,1fr)_340px]">
       <section>
         <div class="mb-3 flex flex-wrap items-start justify-between gap-3">
           <h1 class="text-2xl font-bold">
@@ -64,17 +68,19 @@ async function create() {
         <p v-else-if="site?.walls.length === 0" class="text-sm">
           {{ session.may('wall.design', id) ? 'No wall yet. Measure one and enter it here on the right.' : 'No wall yet.' }}
         </p>
-        <ul class="space-y-3">
+        <ul class="grid gap-3 sm:grid-cols-2">
           <li v-for="wall in site?.walls" :key="wall.id">
-            <NuxtLink :to="`/sites/${id}/walls/${wall.id}/survey`" class="flex items-center gap-4 border-l-4 border-pine bg-board px-4 py-3 hover:bg-paper">
-              <svg :viewBox="`0 0 ${wall.width} ${wall.height}`" class="h-12 w-24 shrink-0" aria-hidden="true"><rect :width="wall.width" :height="wall.height" fill="var(--color-wood)" stroke="var(--color-wood-edge)" stroke-width="60" /></svg>
-              <span>
-                <span class="block text-lg font-semibold">{{ wall.name }}</span>
-                <span class="text-sm text-ink-soft"><span class="figures">{{ formatLength(wall.width, units) }} × {{ formatLength(wall.height, units) }}</span>{{ units === 'metric' ? ' mm' : '' }}, {{ wall.structure.replace('-', ' ') }}, saved by {{ wall.savedBy }}</span>
-              </span>
+            <NuxtLink :to="`/sites/${id}/walls/${wall.id}/survey`" class="flex h-full flex-col gap-2 border-l-4 bg-board px-4 py-3 hover:bg-paper" :class="stateOf(wall.id)?.state?.stops.length ? 'border-stop' : 'border-pine'" :data-wall="wall.id">
+              <span class="text-lg font-semibold leading-tight">{{ wall.name }}</span>
+              <WallPicture :width="wall.width" :height="wall.height" :screens="stateOf(wall.id)?.state?.screens ?? []" />
+              <StageKnots :stages="stateOf(wall.id)?.state?.stages ?? {}" />
+              <span v-if="stateOf(wall.id)?.state?.stops.length" class="text-sm font-semibold text-stop">{{ tell(stateOf(wall.id)!.state!.stops[0]!.message) }}</span>
+              <span v-if="stateOf(wall.id)?.next" class="text-sm"><b>{{ whenOf(stateOf(wall.id)!.next!.startsAt) }}</b>, {{ stateOf(wall.id)!.next!.crew }}</span>
+              <span class="text-sm text-ink-soft"><span class="figures">{{ formatLength(wall.width, units) }} × {{ formatLength(wall.height, units) }}</span>{{ units === 'metric' ? ' mm' : '' }}, {{ wall.structure.replace('-', ' ') }}, saved by {{ wall.savedBy }}</span>
             </NuxtLink>
           </li>
         </ul>
+        <SiteVisits v-if="site && session.may('programme.read')" :site="id" class="mt-6" />
       </section>
       <aside v-if="site" class="space-y-6">
         <form v-if="session.may('wall.design', id)" class="space-y-2" novalidate @submit.prevent="create">
@@ -96,6 +102,7 @@ async function create() {
             <Scale class="size-4" aria-hidden="true" /> {{ session.may('site.settings', id) ? 'Choose how this site is worked' : 'How this site is worked' }}
           </NuxtLink>
         </div>
+        <SitePlace :site="id" />
         <SiteContacts :site="id" />
         <ChainState :site="id" />
         <div v-if="session.may('site.export', id)" class="space-y-2">

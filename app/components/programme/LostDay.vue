@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { dayAfter, localTime, minuteOf } from '~~/core/programme'
+
+/** A day that is lost, to weather or a locked door: planned anew in one step, with what that moves. */
+const store = useProgrammeStore()
+const form = reactive({ day: dayAfter(localTime(minuteOf(new Date()), store.settings.zone).day), where: 'all', reason: '' })
+const fault = ref('')
+const open = ref(false)
+const nameOf = (where: string) => where === 'all' ? 'everybody' : where.startsWith('crew:') ? store.crewName(where.slice(5)) : store.siteName(where.slice(5))
+async function lose() {
+  if (!form.reason.trim()) return void (fault.value = 'Say why: weather, no access, somebody ill.')
+  const lost = { day: form.day, reason: form.reason.trim(), ...form.where.startsWith('crew:') && { crew: form.where.slice(5) }, ...form.where.startsWith('site:') && { site: form.where.slice(5) } }
+  fault.value = await store.edit(now => ({ ...now, lost: [...now.lost ?? [], lost] }), `${form.day} lost for ${nameOf(form.where)}: ${lost.reason}`)
+  if (!fault.value) open.value = false
+}
+const giveBack = (n: number) => store.edit(now => ({ ...now, lost: now.lost?.filter((_, k) => k !== n) }), 'A lost day is given back')
+</script>
+
+<template>
+  <section class="space-y-2">
+    <button type="button" class="press w-full" :aria-expanded="open" @click="open = !open">
+      A day is lost…
+    </button>
+    <form v-if="open" class="space-y-2" novalidate @submit.prevent="lose">
+      <FieldFrame id="lost-day" label="Which day">
+        <input id="lost-day" v-model="form.day" type="date" class="field-input">
+      </FieldFrame>
+      <FieldFrame id="lost-where" label="For whom">
+        <select id="lost-where" v-model="form.where" class="field-input">
+          <option value="all">
+            everybody
+          </option>
+          <option v-for="crew in store.settings.crews" :key="crew.id" :value="`crew:${crew.id}`">
+            {{ crew.name }}
+          </option>
+          <option v-for="site in store.data?.sites" :key="site.id" :value="`site:${site.id}`">
+            {{ site.name }}
+          </option>
+        </select>
+      </FieldFrame>
+      <FieldFrame id="lost-reason" label="Why" :fault="fault">
+        <input id="lost-reason" v-model="form.reason" class="field-input" autocomplete="off" maxlength="200" @input="fault = ''">
+      </FieldFrame>
+      <button type="submit" class="press press-first w-full">
+        Plan anew without it
+      </button>
+    </form>
+    <ul v-if="store.settings.lost?.length" class="text-sm">
+      <li v-for="(lost, n) in store.settings.lost" :key="n" class="flex items-center gap-2">
+        <span class="flex-1">{{ lost.day }}, {{ lost.crew ? store.crewName(lost.crew) : lost.site ? store.siteName(lost.site) : 'everybody' }}: {{ lost.reason }}</span>
+        <button type="button" class="press !px-2" @click="giveBack(n)">
+          Give back
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+/** The pages of the programme: the bar, which of them one is on, and what failed. */
+const { title } = defineProps<{ title: string }>()
+const store = useProgrammeStore()
+const route = useRoute()
+const PAGES = [
+  { to: '/programme', title: 'Schedule' }, { to: '/programme/week', title: 'Week' }, { to: '/programme/day', title: 'Day sheet' },
+  { to: '/programme/stock', title: 'Stock and van' }, { to: '/programme/learned', title: 'What we learn' }, { to: '/programme/crews', title: 'Crews and hours' },
+]
+onMounted(() => store.load())
+useCommands(() => PAGES.map(({ to, title }) => ({ id: `to-${to}`, title, group: 'Go to' as const, run: () => void navigateTo(to) })))
+</script>
+
+<template>
+  <div class="flex h-full flex-col print:block print:h-auto">
+    <TopBar class="print:hidden" :crumbs="[{ title: 'Sites', to: '/' }, { title: 'Programme', to: '/programme' }, { title }]" />
+    <nav class="flex shrink-0 gap-1 overflow-x-auto border-b border-hair bg-rail px-3 print:hidden" aria-label="Programme">
+      <NuxtLink v-for="page in PAGES" :key="page.to" :to="page.to" no-prefetch class="flex min-h-[var(--target)] items-center border-b-4 px-3 text-sm font-semibold whitespace-nowrap" :class="route.path === page.to ? 'border-flag' : 'border-transparent text-ink-soft hover:text-ink'" :aria-current="route.path === page.to ? 'page' : undefined">
+        {{ page.title }}
+      </NuxtLink>
+    </nav>
+    <p v-if="store.failed" class="field-fault px-4 py-2" role="alert">
+      {{ store.failed }} <button type="button" class="press ml-2" @click="store.load()">
+        Try again
+      </button>
+    </p>
+    <p v-if="store.data && store.data.pending > 0" class="bg-caution-wash px-4 py-1 text-sm text-caution print:hidden" role="status">
+      {{ store.data.pending === 1 ? 'The plan of one wall is being worked out' : `The plans of ${store.data.pending} walls are being worked out` }}: what follows is not complete yet.
+    </p>
+    <slot />
+  </div>
+</template>

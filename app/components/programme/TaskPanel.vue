@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { KINDS, localTime, minuteAt, SKILL_WORDS, type WhyNot } from '~~/core/programme'
+import { dayAt, lasts, timeAt, whenAt } from './when'
+
+/** The task that is chosen: what it is, how long, why it is not earlier, and putting it elsewhere by hand. */
+const { may } = defineProps<{ may: boolean }>()
+const store = useProgrammeStore()
+const { tell } = useUnits()
+const zone = computed(() => store.settings.zone)
+const task = computed(() => store.selected === undefined ? undefined : store.taskOf(store.selected))
+const placed = computed(() => store.selected === undefined ? undefined : store.placedOf(store.selected))
+const notFixed = computed(() => store.planned?.notFixed.find(({ fixed }) => fixed.task === store.selected))
+const unplaced = computed(() => store.planned?.unplaced.find(({ task }) => task === store.selected))
+const why = shallowRef<WhyNot>()
+const form = reactive({ crew: '', day: '', time: '' })
+const fault = ref('')
+watch([task, placed], async () => {
+  why.value = undefined
+  fault.value = ''
+  if (!task.value) return
+  const start = placed.value?.start ?? store.planned!.from
+  Object.assign(form, { crew: placed.value?.crew ?? store.settings.crews[0]?.id ?? '', ...localTime(start, zone.value) })
+  const asked = task.value.id
+  const answer = placed.value && await store.why(asked)
+  if (task.value?.id === asked) why.value = answer
+}, { immediate: true })
+async function fixHere() {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(form.day) || !/^\d{2}:\d{2}$/.test(form.time)) return void (fault.value = 'Choose a day and a time.')
+  fault.value = await store.fix(task.value!.id, form.crew, minuteAt(form.day, form.time, zone.value))
+}
+const before = ref('')
+const others = computed(() => store.planned?.tasks.filter(({ id }) => id !== task.value?.id) ?? [])
+async function link() {
+  if (!before.value) return
+  const [first, after] = [before.value, task.value!.id]
+  fault.value = await store.edit(now => ({ ...now, links: [...(now.links ?? []), { before: first, after, wait: 0 }] }))
+  before.value = ''
+}
+const links = computed(() => store.settings.links?.filter(({ after }) => after === task.value?.id) ?? [])
+const isLinked = (id: string) => links.value.some(({ before }) => before === id)
+const unlink = (id: string) => store.edit(now => ({ ...now, links: now.links?.filter(each => each.before !== id || each.after !== task.value!.id) }))
+const leaveOut = () => store.edit(now => ({ ...now, leftOut: [...new Set([...now.leftOut ?? [], task.value!.id])] }), `${tell(task.value!.title)} is left out`)
+</script>
+
+<template>
+  <section v-if="task" aria-label="The task" class="space-y-3" data-testid="task">
+    <header>
+      <h2 class="text-lg font-bold">
+        {{ tell(task.title) }}
+      </h2>
+      <p class="text-sm text-ink-soft">
+        {{ task.siteName }}; <NuxtLink :to="`/sites/${task.site}/walls/${task.wall}/hang`" class="underline">open the wall</NuxtLink>
+      </p>
+    </header>
+    <p v-if="placed" class="text-sm" data-testid="task-when">
+      <b>{{ whenAt(placed.start, zone) }}</b> to {{ dayAt(placed.end, zone) === dayAt(placed.start, zone) ? timeAt(placed.end, zone) : whenAt(placed.end, zone) }}, {{ store.crewName(placed.crew) }}<template v-if="placed.pieces.length > 1">, in {{ placed.pieces.length }} parts</template>
+    </p>
+    <p v-if="unplaced" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm">
+      It has no place. {{ tell(unplaced.why) }}
+    </p>
+    <p v-if="notFixed" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm" role="alert" data-testid="not-fixed">
+      It was put at {{ whenAt(notFixed.fixed.start, zone) }} by hand, and cannot be: {{ tell(notFixed.why) }}.
+      <button v-if="may" type="button" class="press mt-1" @click="store.letGo(task.id)">
+        Let it go
+      </button>
+    </p>
+    <FigureLine label="How long" :figure="task.length" />
+    <p class="text-sm">
+      {{ task.work.done }} of {{ task.work.pieces }} {{ KINDS[task.kind].piece[1] }} done. {{ task.people }} {{ task.people === 1 ? 'person' : 'people' }}, {{ SKILL_WORDS[task.skill] }}{{ task.aid ? ', a lift aid' : '' }}{{ task.noisy ? '; only when it may be loud' : '' }}{{ task.splits ? '' : '; in one go' }}. Tools: {{ KINDS[task.kind].tools }}.
+    </p>
+    <div v-if="why" data-testid="why">
+      <h3 class="font-semibold">
+        Why not earlier
+      </h3>
+      <ol v-if="why.waits.length" class="mt-1 space-y-1 text-sm">
+        <li v-for="(wait, n) in why.waits" :key="n" class="border-l-2 border-edge pl-2">
+          <span class="figures font-semibold">{{ whenAt(wait.until, zone) }}</span>: {{ tell(wait.why) }}
+        </li>
+      </ol>
+      <p v-else class="text-sm">
+        It begins as soon as anything can.
+      </p>
+      <p v-for="other in why.others" :key="other.crew" class="mt-1 text-xs text-ink-soft">
+        {{ store.crewName(other.crew) }} could begin {{ whenAt(other.start, zone) }}.
+      </p>
+    </div>
+    <div v-if="task.after.length">
+      <h3 class="font-semibold">
+        Comes after
+      </h3>
+      <ul class="text-sm">
+        <li v-for="{ task: id, wait } in task.after" :key="id" class="flex items-center gap-2">
+          <span class="flex-1">{{ tell(store.taskOf(id)?.title ?? [id]) }}{{ wait ? `, and ${lasts(wait)} after it` : '' }}</span>
+          <button v-if="may && isLinked(id)" type="button" class="press !px-2" @click="unlink(id)">
+            Take away
+          </button>
+        </li>
+      </ul>
+    </div>
+    <form v-if="may" class="space-y-2 border-t border-hair pt-2" novalidate @submit.prevent="fixHere">
+      <h3 class="font-semibold">
+        Put it by hand
+      </h3>
+      <div class="grid grid-cols-2 gap-2">
+        <FieldFrame id="fix-day" label="Day">
+          <input id="fix-day" v-model="form.day" type="date" class="field-input">
+        </FieldFrame>
+        <FieldFrame id="fix-time" label="Begins at">
+          <input id="fix-time" v-model="form.time" type="time" step="900" class="field-input">
+        </FieldFrame>
+      </div>
+      <FieldFrame id="fix-crew" label="Crew">
+        <select id="fix-crew" v-model="form.crew" class="field-input">
+          <option v-for="crew in store.settings.crews" :key="crew.id" :value="crew.id">
+            {{ crew.name }}
+          </option>
+        </select>
+      </FieldFrame>
+      <p v-if="fault" class="field-fault" role="alert">
+        {{ fault }}
+      </p>
+      <div class="flex flex-wrap gap-2">
+        <button type="submit" class="press press-first">
+          Fix it here
+        </button>
+        <button v-if="store.isFixed(task.id)" type="button" class="press" @click="store.letGo(task.id)">
+          Let it go
+        </button>
+        <button type="button" class="press" @click="leaveOut">
+          Leave it out
+        </button>
+      </div>
+      <FieldFrame id="link-before" label="Has to come after, too">
+        <select id="link-before" v-model="before" class="field-input" @change="link">
+          <option value="">
+            choose a task
+          </option>
+          <option v-for="other in others" :key="other.id" :value="other.id">
+            {{ other.siteName }}: {{ tell(other.title) }}
+          </option>
+        </select>
+      </FieldFrame>
+    </form>
+  </section>
+</template>

@@ -1,0 +1,11 @@
+import { dateOf, type Minute } from '~~/core/programme'
+
+/** A moment as people at a place say it: day and time, or either. */
+export const dayAt = (minute: Minute, timeZone: string): string => dateOf(minute).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short', timeZone })
+export const timeAt = (minute: Minute, timeZone: string): string => dateOf(minute).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone })
+export const whenAt = (minute: Minute, timeZone: string): string => `${dayAt(minute, timeZone)}, ${timeAt(minute, timeZone)}`
+/** How long something takes. */
+export function lasts(minutes: number): string {
+  const [hours, rest] = [Math.floor(minutes / 60), Math.round(minutes % 60)]
+  return [hours > 0 ? `${hours} h` : '', rest > 0 || hours === 0 ? `${rest} min` : ''].filter(Boolean).join(' ')
+}

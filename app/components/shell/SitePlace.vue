@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import type { Window } from '~~/core/job'
+import type { SiteState } from '~~/server/repositories/sites'
+
+/** The place: where it is, how one comes in, and when it may be worked at, and be loud. */
+const { site } = defineProps<{ site: string }>()
+const session = useSessionStore()
+const state = ref<SiteState>()
+const fault = ref('')
+const editing = ref(false)
+const may = computed(() => session.may('site.settings', site))
+onMounted(async () => { state.value = await api<SiteState>(`/sites/${site}`).catch(() => undefined) })
+const place = computed(() => state.value?.site)
+const TEXTS = [['address', 'Address'], ['access', 'Access'], ['parking', 'Parking'], ['delivery', 'Lift and delivery']] as const
+const DAYS = { mon: 'Mo', tue: 'Tu', wed: 'We', thu: 'Th', fri: 'Fr', sat: 'Sa', sun: 'Su' }
+const said = ({ days, from, to }: Window) => `${days.map(day => DAYS[day]).join(' ') || 'no day'} ${from} to ${to}${to <= from ? ' the day after' : ''}`
+const form = reactive({ address: '', access: '', parking: '', delivery: '', zone: '', windows: [] as Window[], noise: [] as Window[], always: true, loud: true, closed: '' })
+function edit() {
+  const now = place.value!
+  Object.assign(form, { address: now.address ?? '', access: now.access ?? '', parking: now.parking ?? '', delivery: now.delivery ?? '', zone: now.zone ?? '', windows: now.windows ?? [], noise: now.noise ?? [], always: now.windows === undefined, loud: now.noise === undefined, closed: (now.closed ?? []).map(({ day, reason }) => [day, reason].filter(Boolean).join(' ')).join('\n') })
+  editing.value = true
+}
+async function save() {
+  const closed = form.closed.split('\n').map(line => line.trim()).filter(Boolean).map((line) => {
+    const [day, ...reason] = line.split(/\s+/)
+    return { day, ...reason.length > 0 && { reason: reason.join(' ') } }
+  })
+  const text = (value: string) => value.trim() || null
+  try {
+    state.value = await api<SiteState>(`/sites/${site}/place`, { method: 'PUT', body: { version: state.value!.version, place: {
+      address: text(form.address), access: text(form.access), parking: text(form.parking), delivery: text(form.delivery), zone: text(form.zone),
+      windows: form.always ? null : form.windows, noise: form.loud ? null : form.noise, closed: closed.length > 0 ? closed : null,
+    } } })
+    editing.value = false
+    fault.value = ''
+  }
+  catch (error) {
+    const { faults = [], message, current } = error as ApiError
+    if (current) state.value = current as SiteState
+    fault.value = faults.length > 0 ? faults.map(each => `${each.path.replace(/^\$\.site\.?/, '')} ${each.message}`.trim()).join('. ') : message
+  }
+}
+</script>
+
+<template>
+  <section v-if="place" aria-label="The place" class="space-y-2" data-testid="place">
+    <div class="flex items-center justify-between">
+      <h2 class="font-semibold">
+        The place
+      </h2>
+      <button v-if="may && !editing" type="button" class="press" @click="edit">
+        Change
+      </button>
+    </div>
+    <dl v-if="!editing" class="space-y-1 text-sm">
+      <template v-for="[key, label] in TEXTS" :key="key">
+        <div v-if="place[key]">
+          <dt class="text-xs text-ink-soft">
+            {{ label }}
+          </dt>
+          <dd>{{ place[key] }}</dd>
+        </div>
+      </template>
+      <div>
+        <dt class="text-xs text-ink-soft">
+          Open for work{{ place.zone ? `, by the clock of ${place.zone}` : '' }}
+        </dt>
+        <dd v-for="(window, n) in place.windows ?? []" :key="n" class="figures">
+          {{ said(window) }}
+        </dd>
+        <dd v-if="!place.windows">
+          at all times
+        </dd>
+        <dd v-else-if="place.windows.every(({ days }) => days.length === 0)" class="font-semibold text-stop">
+          never: no window has a day
+        </dd>
+      </div>
+      <div v-if="place.noise">
+        <dt class="text-xs text-ink-soft">
+          May be loud
+        </dt>
+        <dd v-for="(window, n) in place.noise" :key="n" class="figures">
+          {{ said(window) }}
+        </dd>
+      </div>
+      <div v-if="place.closed?.length">
+        <dt class="text-xs text-ink-soft">
+          Closed
+        </dt>
+        <dd v-for="day in place.closed" :key="day.day">
+          <span class="figures">{{ day.day }}</span>{{ day.reason ? `: ${day.reason}` : '' }}
+        </dd>
+      </div>
+    </dl>
+    <form v-else class="space-y-2" novalidate @submit.prevent="save">
+      <FieldFrame v-for="[key, label] in TEXTS" :id="`place-${key}`" :key="key" :label="label">
+        <textarea :id="`place-${key}`" v-model="form[key]" class="field-input !py-1" rows="2" maxlength="2000" />
+      </FieldFrame>
+      <FieldFrame id="place-zone" label="Time zone" hint="As Europe/Oslo; empty for the firm’s.">
+        <input id="place-zone" v-model="form.zone" class="field-input" autocomplete="off">
+      </FieldFrame>
+      <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.always" type="checkbox" class="size-5"> open at all times</label>
+      <WindowFields v-if="!form.always" label="Open for work" :windows="form.windows" @change="windows => { form.windows = windows }" />
+      <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.loud" type="checkbox" class="size-5"> may be loud whenever it is open</label>
+      <WindowFields v-if="!form.loud" label="May be loud" :windows="form.noise" @change="windows => { form.noise = windows }" />
+      <FieldFrame id="place-closed" label="Closed on, a day a line" hint="As 2026-12-24 last ferry at noon">
+        <textarea id="place-closed" v-model="form.closed" class="field-input !py-1" rows="3" />
+      </FieldFrame>
+      <p v-if="fault" class="field-fault" role="alert">
+        {{ fault }}
+      </p>
+      <div class="flex gap-2">
+        <button type="submit" class="press press-first">
+          Save
+        </button>
+        <button type="button" class="press" @click="editing = false">
+          Leave it
+        </button>
+      </div>
+    </form>
+  </section>
+</template>

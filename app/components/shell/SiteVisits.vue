@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { minuteOf, visitsOf } from '~~/core/programme'
+import { dayAt, timeAt } from '~/components/programme/when'
+import type { PublishedStretch } from '~~/server/repositories/programme'
+
+/** The visits to a site that are published from today on. */
+const { site } = defineProps<{ site: string }>()
+const stretches = ref<PublishedStretch[]>([])
+const failed = ref('')
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+const YEAR = 366 * 86_400_000
+onMounted(async () => {
+  try {
+    const [from, to] = [new Date(Date.now() - 86_400_000), new Date(Date.now() + YEAR)]
+    stretches.value = (await api<PublishedStretch[]>(`/programme/published?from=${from.toISOString()}&to=${to.toISOString()}`)).filter(each => each.site === site)
+  }
+  catch (error) {
+    failed.value = (error as Error).message
+  }
+})
+const visits = computed(() => visitsOf(stretches.value.map(each => ({ ...each, from: minuteOf(each.startsAt), to: minuteOf(each.endsAt) })), () => zone))
+</script>
+
+<template>
+  <section aria-label="Visits">
+    <h2 class="font-semibold">
+      Visits
+    </h2>
+    <p v-if="failed" class="field-fault" role="alert">
+      {{ failed }}
+    </p>
+    <p v-else-if="visits.length === 0" class="text-sm text-ink-soft">
+      None is published.
+    </p>
+    <ul class="divide-y divide-hair text-sm">
+      <li v-for="visit in visits" :key="visit.id" class="flex flex-wrap gap-x-3 py-1">
+        <NuxtLink :to="`/programme/day?day=${visit.day}&crew=${visit.crew}`" no-prefetch class="font-semibold underline">
+          {{ dayAt(visit.from, zone) }}
+        </NuxtLink>
+        <span class="figures">{{ timeAt(visit.from, zone) }} to {{ timeAt(visit.to, zone) }}</span>
+        <span>{{ visit.stretches[0]!.crewName }}</span>
+        <span class="text-ink-soft">{{ [...new Set(visit.stretches.map(({ title }) => title))].join('; ') }}</span>
+      </li>
+    </ul>
+  </section>
+</template>

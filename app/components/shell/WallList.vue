@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { useElementSize } from '@vueuse/core'
+import { STAGES } from '~~/core/finding'
+import type { ListedWall } from '~/composables/useWalls'
+
+/** Every wall at a glance: its nine stages, what stops it, who comes next, what was last; searched, filtered, sorted. Only what is in sight is drawn. */
+const { walls } = defineProps<{ walls: ListedWall[] }>()
+const search = ref('')
+const show = ref('all')
+const sort = ref('site')
+const hasStop = ({ state }: ListedWall) => (state?.stops.length ?? 0) > 0
+const isDone = ({ state }: ListedWall) => state?.stages.close === 'settled'
+const FILTERS: Record<string, { title: string, keeps: (wall: ListedWall) => boolean }> = {
+  all: { title: 'all walls', keeps: () => true },
+  stop: { title: 'with a stop', keeps: hasStop },
+  caution: { title: 'with a caution', keeps: ({ state }) => STAGES.some(stage => state?.stages[stage] === 'caution') },
+  work: { title: 'at work', keeps: wall => !isDone(wall) && (wall.state?.stages.hang === 'in hand' || wall.state?.stages.hang === 'settled') },
+  open: { title: 'not handed over', keeps: wall => !isDone(wall) },
+  done: { title: 'handed over', keeps: isDone },
+  unplanned: { title: 'without a visit', keeps: wall => !isDone(wall) && !wall.next },
+}
+const lastOf = ({ state, savedAt }: ListedWall) => state?.last && state.last.at > savedAt ? state.last.at : savedAt
+const SORTS: Record<string, { title: string, by: (a: ListedWall, b: ListedWall) => number }> = {
+  site: { title: 'site', by: (a, b) => a.siteName.localeCompare(b.siteName) || a.name.localeCompare(b.name) },
+  stop: { title: 'stops first', by: (a, b) => Number(hasStop(b)) - Number(hasStop(a)) || a.siteName.localeCompare(b.siteName) },
+  next: { title: 'next visit', by: (a, b) => (a.next?.startsAt ?? '9').localeCompare(b.next?.startsAt ?? '9') },
+  last: { title: 'last change', by: (a, b) => lastOf(b).localeCompare(lastOf(a)) },
+}
+const shown = computed(() => {
+  const wanted = search.value.trim().toLowerCase().split(/\s+/)
+  return walls.filter(wall => FILTERS[show.value]!.keeps(wall) && wanted.every(word => `${wall.siteName} ${wall.name} ${wall.next?.crew ?? ''}`.toLowerCase().includes(word))).sort(SORTS[sort.value]!.by)
+})
+const scroller = useTemplateRef<HTMLElement>('scroller')
+const { width } = useElementSize(scroller)
+const rowHeight = computed(() => width.value > 0 && width.value < 640 ? 132 : 68)
+const virtual = useVirtualizer(computed(() => ({ count: shown.value.length, getScrollElement: () => scroller.value, estimateSize: () => rowHeight.value, overscan: 8 })))
+watch(rowHeight, () => virtual.value.measure())
+const { tell } = useUnits()
+const shortly = (at: string) => new Date(at).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short' })
+const KINDS: Record<string, string> = { hole: 'a hole', issued: 'issued', hung: 'hung', seams: 'seams read', turned: 'trued', step: 'a step', signed: 'signed', visit: 'a visit', point: 'a point', remark: 'a remark', photo: 'a photograph' }
+function lastSaid(wall: ListedWall) {
+  const { last } = wall.state ?? {}
+  return last && last.at > wall.savedAt ? `${KINDS[last.kind] ?? last.kind}, ${last.by}` : `saved, ${wall.savedBy || 'nobody'}`
+}
+</script>
+
+<template>
+  <section class="flex min-h-0 flex-1 flex-col" aria-label="Walls">
+    <div class="mb-2 flex flex-wrap items-end gap-2">
+      <FieldFrame id="wall-search" label="Search" class="min-w-40 flex-1">
+        <input id="wall-search" v-model="search" type="search" class="field-input" autocomplete="off" placeholder="site, wall or crew">
+      </FieldFrame>
+      <FieldFrame id="wall-show" label="Show">
+        <select id="wall-show" v-model="show" class="field-input">
+          <option v-for="(filter, id) in FILTERS" :key="id" :value="id">
+            {{ filter.title }} ({{ walls.filter(filter.keeps).length }})
+          </option>
+        </select>
+      </FieldFrame>
+      <FieldFrame id="wall-sort" label="In order of">
+        <select id="wall-sort" v-model="sort" class="field-input">
+          <option v-for="(order, id) in SORTS" :key="id" :value="id">
+            {{ order.title }}
+          </option>
+        </select>
+      </FieldFrame>
+    </div>
+    <p v-if="shown.length === 0" class="text-sm">
+      No wall is like that.
+    </p>
+    <div ref="scroller" class="min-h-0 flex-1 overflow-y-auto" data-testid="walls" tabindex="0" role="group" aria-label="List of walls">
+      <ul class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">
+        <li v-for="row in virtual.getVirtualItems()" :key="`${shown[row.index]!.site}/${shown[row.index]!.id}`" class="absolute inset-x-0 top-0 pb-1" :style="{ height: `${row.size}px`, transform: `translateY(${row.start}px)` }" :data-wall="`${shown[row.index]!.site}/${shown[row.index]!.id}`">
+          <div class="grid h-full grid-cols-[1fr_auto] content-center items-center gap-x-4 border-l-4 bg-board px-3 sm:grid-cols-[minmax(0,190px)_auto_minmax(0,1fr)_minmax(0,150px)]" :class="hasStop(shown[row.index]!) ? 'border-stop' : 'border-pine'">
+            <p class="min-w-0 leading-tight">
+              <NuxtLink :to="`/sites/${shown[row.index]!.site}/walls/${shown[row.index]!.id}`" no-prefetch class="block truncate font-semibold hover:underline">{{ shown[row.index]!.name }}</NuxtLink>
+              <NuxtLink :to="`/sites/${shown[row.index]!.site}`" no-prefetch class="block truncate text-xs text-ink-soft hover:underline">{{ shown[row.index]!.siteName }}</NuxtLink>
+            </p>
+            <StageKnots :stages="shown[row.index]!.state?.stages ?? {}" />
+            <p class="min-w-0 text-xs leading-tight max-sm:col-span-2 max-sm:mt-1">
+              <span v-if="hasStop(shown[row.index]!)" class="line-clamp-2 font-semibold text-stop">{{ tell(shown[row.index]!.state!.stops[0]!.message) }}</span>
+              <span v-else-if="shown[row.index]!.state" class="text-ink-soft">{{ isDone(shown[row.index]!) ? 'handed over' : shown[row.index]!.state!.cautions ? `${shown[row.index]!.state!.cautions} ${shown[row.index]!.state!.cautions === 1 ? 'caution' : 'cautions'}` : 'nothing stops it' }}{{ shown[row.index]!.state!.revision ? `; mark-out ${shown[row.index]!.state!.revision}` : '' }}</span>
+              <span v-else class="text-ink-soft">being worked out</span>
+            </p>
+            <p class="min-w-0 text-xs leading-tight max-sm:col-span-2 max-sm:mt-1">
+              <span v-if="shown[row.index]!.next" class="block truncate font-semibold">{{ shortly(shown[row.index]!.next!.startsAt) }}, {{ shown[row.index]!.next!.crew }}</span>
+              <span v-else class="block text-ink-soft">{{ isDone(shown[row.index]!) ? '' : 'no visit' }}</span>
+              <span class="block truncate text-ink-soft">{{ shortly(lastOf(shown[row.index]!)) }}: {{ lastSaid(shown[row.index]!) }}</span>
+            </p>
+          </div>
+        </li>
+      </ul>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { idFrom } from '~~/core/job'
+import { sortTitle } from '~~/core/programme'
+
+/** Crews and their hours, lift aids, ways between sites, and what a piece of work takes. */
+const store = useProgrammeStore()
+const session = useSessionStore()
+const may = computed(() => session.may('programme.plan'))
+const name = ref('')
+const fault = ref('')
+async function addCrew() {
+  if (!name.value.trim()) return void (fault.value = 'Give the crew a name.')
+  const id = idFrom(name.value, 'crew', store.settings.crews.map(({ id }) => id))
+  fault.value = await store.edit(now => ({ ...now, crews: [...now.crews, { id, name: name.value.trim(), people: [], skills: ['fitting'], hours: [{ days: ['mon', 'tue', 'wed', 'thu', 'fri'], from: '08:00', to: '16:30' }] }] }))
+  if (!fault.value) name.value = ''
+}
+const general = reactive({ zone: '', aids: '', betweenSites: '' })
+watch(() => store.settings, ({ zone, aids, betweenSites }) => Object.assign(general, { zone, aids: String(aids), betweenSites: String(betweenSites) }), { immediate: true })
+const generalFault = ref('')
+async function saveGeneral() {
+  if (![general.aids, general.betweenSites].every(typed => /^\d{1,5}$/.test(typed.trim()))) return void (generalFault.value = 'Lift aids and minutes are whole numbers.')
+  generalFault.value = await store.edit(now => ({ ...now, zone: general.zone.trim(), aids: Number(general.aids), betweenSites: Number(general.betweenSites) }))
+}
+const way = reactive({ from: '', to: '', minutes: '' })
+async function addWay() {
+  if (!way.from || !way.to || way.from === way.to) return void (generalFault.value = 'Choose two sites.')
+  if (!/^\d{1,5}$/.test(way.minutes.trim())) return void (generalFault.value = 'Type the minutes as a whole number.')
+  generalFault.value = await store.edit(now => ({ ...now, travel: [...(now.travel ?? []).filter(each => !([each.from, each.to].includes(way.from) && [each.from, each.to].includes(way.to))), { from: way.from, to: way.to, minutes: Number(way.minutes) }] }))
+  if (!generalFault.value) Object.assign(way, { from: '', to: '', minutes: '' })
+}
+const FROM = { own: 'set by the firm', learned: 'from the firm’s logs', default: 'usual' }
+const pieceFault = ref('')
+async function setMinutes(sort: string, event: Event) {
+  const input = event.target as HTMLInputElement
+  const typed = input.value.trim().replace(',', '.')
+  if (typed !== '' && !/^\d{1,5}(\.\d{1,2})?$/.test(typed)) return void (pieceFault.value = `“${typed}” is no number of minutes.`)
+  pieceFault.value = await store.edit(now => ({ ...now, minutes: [...(now.minutes ?? []).filter(each => each.sort !== sort), ...typed === '' ? [] : [{ sort, minutes: Number(typed) }]] }))
+}
+const ownOf = (sort: string) => store.settings.minutes?.find(each => each.sort === sort)?.minutes
+</script>
+
+<template>
+  <ProgrammeFrame title="Crews and hours">
+    <main class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
+      <h1 class="mb-3 text-2xl font-bold">
+        Crews and hours
+      </h1>
+      <p v-if="!may" class="text-sm">
+        A planner decides on crews and hours.
+      </p>
+      <div v-else-if="store.data" class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_320px]">
+        <div class="space-y-4">
+          <CrewEditor v-for="crew in store.settings.crews" :key="crew.id" :crew="crew" />
+          <form class="flex items-end gap-2" novalidate @submit.prevent="addCrew">
+            <FieldFrame id="new-crew" label="New crew" :fault="fault" class="flex-1">
+              <input id="new-crew" v-model="name" class="field-input" maxlength="200" autocomplete="off" @input="fault = ''">
+            </FieldFrame>
+            <button type="submit" class="press press-first">
+              Add the crew
+            </button>
+          </form>
+        </div>
+        <aside class="space-y-6">
+          <form class="space-y-2" novalidate @submit.prevent="saveGeneral">
+            <h2 class="font-semibold">
+              The firm
+            </h2>
+            <FieldFrame id="firm-zone" label="Time zone" hint="As Europe/Oslo; sites can have their own.">
+              <input id="firm-zone" v-model="general.zone" class="field-input" autocomplete="off">
+            </FieldFrame>
+            <FieldFrame id="firm-aids" label="Lift aids">
+              <input id="firm-aids" v-model="general.aids" class="field-input text-right" inputmode="numeric" autocomplete="off">
+            </FieldFrame>
+            <FieldFrame id="firm-between" label="From site to site, min" hint="Where nothing else is said.">
+              <input id="firm-between" v-model="general.betweenSites" class="field-input text-right" inputmode="numeric" autocomplete="off">
+            </FieldFrame>
+            <button type="submit" class="press w-full">
+              Save
+            </button>
+          </form>
+          <form class="space-y-2" novalidate @submit.prevent="addWay">
+            <h2 class="font-semibold">
+              Ways between sites
+            </h2>
+            <p v-for="each in store.settings.travel ?? []" :key="`${each.from} ${each.to}`" class="text-sm">
+              {{ store.siteName(each.from) }} and {{ store.siteName(each.to) }}: <b class="figures">{{ each.minutes }}</b> min
+            </p>
+            <div class="grid grid-cols-2 gap-2">
+              <select v-model="way.from" class="field-input" aria-label="From site">
+                <option v-for="site in store.data.sites" :key="site.id" :value="site.id">
+                  {{ site.name }}
+                </option>
+              </select>
+              <select v-model="way.to" class="field-input" aria-label="To site">
+                <option v-for="site in store.data.sites" :key="site.id" :value="site.id">
+                  {{ site.name }}
+                </option>
+              </select>
+              <input v-model="way.minutes" class="field-input text-right" inputmode="numeric" aria-label="Minutes" placeholder="min">
+              <button type="submit" class="press">
+                Set
+              </button>
+            </div>
+            <p v-if="generalFault" class="field-fault" role="alert">
+              {{ generalFault }}
+            </p>
+          </form>
+          <section class="space-y-1" aria-label="What a piece takes" data-testid="pieces">
+            <h2 class="font-semibold">
+              What a piece takes, min
+            </h2>
+            <p class="text-xs text-ink-soft">
+              Ten logs of the firm’s own make a figure; one that you type holds until you clear it.
+            </p>
+            <div v-for="piece in store.planned?.pieces ?? []" :key="piece.sort" class="flex items-center gap-2 border-t border-hair py-1 text-sm">
+              <label :for="`piece-${piece.sort}`" class="min-w-0 flex-1">{{ sortTitle(piece.sort, piece.kind) }}<span class="block text-xs text-ink-soft"><b class="figures">{{ Math.round(piece.minutes * 10) / 10 }}</b> {{ FROM[piece.from] }}<template v-if="piece.logs">; {{ piece.logs }} {{ piece.logs === 1 ? 'log' : 'logs' }}, middle {{ Math.round(piece.middle! * 10) / 10 }}</template></span></label>
+              <input :id="`piece-${piece.sort}`" class="field-input !w-20 text-right" inputmode="decimal" :value="ownOf(piece.sort) ?? ''" placeholder="own" autocomplete="off" @change="setMinutes(piece.sort, $event)">
+            </div>
+            <p v-if="pieceFault" class="field-fault" role="alert">
+              {{ pieceFault }}
+            </p>
+          </section>
+        </aside>
+      </div>
+    </main>
+  </ProgrammeFrame>
+</template>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { Printer } from 'lucide-vue-next'
+import { dayAfter, localTime, minuteOf } from '~~/core/programme'
+import { pickList } from '~~/core/programme/pick'
+import { timeAt } from '~/components/programme/when'
+
+/** A crew's day: where, when, what, who opens, which walls to take along, and what to load; on a phone and on paper. */
+const store = useProgrammeStore()
+const route = useRoute()
+const { tell, system } = useUnits()
+const me = useMe()
+const nameOfModel = useModelNames()
+const visits = useVisits()
+const day = ref(String(route.query.day ?? localTime(minuteOf(new Date()), store.settings.zone).day))
+const crew = ref(String(route.query.crew ?? ''))
+watch(() => [store.data, visits.value] as const, () => {
+  if (!crew.value) crew.value = store.settings.crews.find(({ people }) => people.includes(me.id.value))?.id ?? store.settings.crews[0]?.id ?? ''
+  // Without a day in the address it is the next one on which there is anything.
+  if (!route.query.day && !visits.value.some(visit => visit.day === day.value && visit.crew === crew.value)) day.value = visits.value.find(visit => visit.crew === crew.value && visit.day > day.value)?.day ?? day.value
+}, { immediate: true })
+const today = computed(() => visits.value.filter(visit => visit.day === day.value && visit.crew === crew.value))
+const people = computed(() => store.settings.crews.find(({ id }) => id === crew.value)?.people.map(store.personName) ?? [])
+const siteOf = (id: string) => store.data?.sites.find(site => site.id === id)
+const walls = computed(() => [...new Map(today.value.flatMap(({ stretches }) => stretches).map(stretch => [`${stretch.site}/${stretch.wall}`, stretch])).values()].map(({ site, wall }) => ({
+  site, wall, kinds: [...new Set(today.value.flatMap(({ stretches }) => stretches).filter(each => each.site === site && each.wall === wall).map(({ kind }) => kind))],
+})))
+const pick = computed(() => pickList(walls.value.map(({ site, wall, kinds }) => {
+  const known = store.data?.walls.find(each => each.site === site && each.id === wall)
+  return { kinds, needed: known?.needed ?? [], kit: known?.kit ?? [] }
+}), system.value))
+const dayTitle = computed(() => new Date(`${day.value}T12:00:00Z`).toLocaleDateString([], { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }))
+const print = () => window.print()
+</script>
+
+<template>
+  <ProgrammeFrame title="Day sheet">
+    <main class="mx-auto w-full max-w-3xl flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0" data-testid="day-sheet">
+      <div class="mb-3 flex flex-wrap items-end gap-2 print:hidden">
+        <FieldFrame id="day-crew" label="Crew" class="min-w-40 flex-1">
+          <select id="day-crew" v-model="crew" class="field-input">
+            <option v-for="each in store.settings.crews" :key="each.id" :value="each.id">
+              {{ each.name }}
+            </option>
+          </select>
+        </FieldFrame>
+        <FieldFrame id="day-day" label="Day" class="w-40">
+          <input id="day-day" v-model="day" type="date" class="field-input">
+        </FieldFrame>
+        <button type="button" class="press" aria-label="The day before" @click="day = dayAfter(day, -1)">
+          ‹
+        </button>
+        <button type="button" class="press" aria-label="The day after" @click="day = dayAfter(day)">
+          ›
+        </button>
+        <button type="button" class="press max-md:hidden" @click="print">
+          <Printer class="size-4" aria-hidden="true" /> Print
+        </button>
+      </div>
+      <h1 class="text-2xl font-bold">
+        {{ dayTitle }}
+      </h1>
+      <p class="text-sm text-ink-soft">
+        {{ store.crewName(crew) }}: {{ people.join(', ') || 'nobody' }}
+      </p>
+      <p v-if="today.length === 0" class="mt-4 text-sm">
+        Nothing is published for this crew on this day.
+      </p>
+      <section v-for="visit in today" :key="visit.id" class="mt-4 border-l-4 border-pine bg-board p-3 print:break-inside-avoid" :aria-label="store.siteName(visit.site)">
+        <h2 class="text-lg font-bold">
+          <span class="figures">{{ timeAt(visit.from, store.zoneOf(visit.site)) }} to {{ timeAt(visit.to, store.zoneOf(visit.site)) }}</span> {{ store.siteName(visit.site) }}
+        </h2>
+        <ol class="mt-2 space-y-1">
+          <li v-for="stretch in visit.stretches" :key="`${stretch.task} ${stretch.from}`" class="flex gap-3 text-sm">
+            <span class="figures w-24 shrink-0">{{ timeAt(stretch.from, store.zoneOf(visit.site)) }} to {{ timeAt(stretch.to, store.zoneOf(visit.site)) }}</span>
+            <NuxtLink :to="`/sites/${stretch.site}/walls/${stretch.wall}/hang`" no-prefetch class="flex min-h-6 items-center underline">
+              {{ stretch.title }}
+            </NuxtLink>
+          </li>
+        </ol>
+        <dl class="mt-3 space-y-1 text-sm">
+          <template v-for="[label, said] in [['Address', siteOf(visit.site)?.address], ['Access', siteOf(visit.site)?.access], ['Parking', siteOf(visit.site)?.parking], ['Lift and delivery', siteOf(visit.site)?.delivery]]" :key="label">
+            <div v-if="said" class="flex gap-2">
+              <dt class="w-28 shrink-0 text-ink-soft">
+                {{ label }}
+              </dt>
+              <dd>{{ said }}</dd>
+            </div>
+          </template>
+          <div v-for="contact in siteOf(visit.site)?.contacts ?? []" :key="contact.name" class="flex gap-2">
+            <dt class="w-28 shrink-0 text-ink-soft">
+              Call
+            </dt>
+            <dd>{{ contact.name }}{{ contact.for ? ` (${contact.for})` : '' }}<template v-if="contact.phone">, <a :href="`tel:${contact.phone}`" class="underline">{{ contact.phone }}</a></template></dd>
+          </div>
+        </dl>
+        <p class="mt-2 text-xs">
+          Isolated, locked and proved dead before a box is opened; detect live cables before every hole; nobody under a screen that is not locked. Fixed wiring is for licensed people, by local code.
+        </p>
+        <TakeAlong :site="visit.site" class="mt-2 print:hidden" />
+      </section>
+      <section v-if="today.length" class="mt-4" aria-label="To load" data-testid="pick-list">
+        <h2 class="text-lg font-bold">
+          To load
+        </h2>
+        <ul class="divide-y divide-hair text-sm">
+          <li v-for="part in pick.parts" :key="`${part.kind} ${part.model}`" class="flex gap-3 py-1">
+            <span class="figures w-12 text-right font-semibold">{{ part.count }}</span>
+            <span>{{ nameOfModel(part.kind, part.model) }}</span>
+          </li>
+          <li v-for="(tool, n) in pick.tools" :key="n" class="flex gap-3 py-1">
+            <span class="figures w-12 text-right font-semibold">{{ tool.count }}</span>
+            <span>{{ tell(tool.name) }}</span>
+          </li>
+        </ul>
+      </section>
+    </main>
+  </ProgrammeFrame>
+</template>

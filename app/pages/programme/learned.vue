@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import { learnedFrom } from '~~/core/programme/learned'
+
+/** What the firm learns from its own logs, with the number of cases beside every figure. */
+const store = useProgrammeStore()
+const learned = computed(() => store.data && learnedFrom(store.data.walls.flatMap(({ samples = [] }) => samples), store.data.walls.flatMap(({ lessons }) => lessons ?? []), new Map(store.settings.minutes?.map(({ sort, minutes }) => [sort, minutes]))))
+const LearnedCharts = defineAsyncComponent(() => import('~/components/programme/LearnedCharts.vue'))
+</script>
+
+<template>
+  <ProgrammeFrame title="What we learn">
+    <main class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
+      <h1 class="mb-1 text-2xl font-bold">
+        What the firm learns
+      </h1>
+      <p class="mb-4 text-sm text-ink-soft">
+        From its own logs alone, with the number of cases beside every figure: a few of them say little.
+      </p>
+      <LearnedCharts v-if="learned" :learned="learned" />
+    </main>
+  </ProgrammeFrame>
+</template>

@@ -1,0 +1,188 @@
+import { wrap, type Remote } from 'comlink'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, stretchesOf, type Moved, type Placed, type Planned, type Settings, type SiteOfProgramme, type WhyNot } from '~~/core/programme'
+import type { Sample, Work } from '~~/core/programme/workload'
+import type { Lessons } from '~~/core/programme/lessons'
+import type { Part } from '~~/core/programme/parts'
+import type { KitItem } from '~~/core/hang'
+import type { Site } from '~~/core/job'
+import type { ProgrammeState, PublishedStretch } from '~~/server/repositories/programme'
+import type { StaffRole } from '~~/core/people'
+import type { ApiError } from '../utils/api'
+import { api } from '../utils/api'
+import type { Scheduler } from '../workers/schedule.worker'
+
+/** A wall as the programme has it. */
+export interface ProgrammeWall {
+  site: string
+  id: string
+  name: string
+  stops: number
+  issued: boolean
+  stale: boolean
+  work?: Work[]
+  samples?: Sample[]
+  lessons?: Lessons
+  needed?: Part[]
+  kit?: Pick<KitItem, 'id' | 'group' | 'name' | 'count' | 'spare'>[]
+}
+
+/** All that the server gives of the programme. */
+export interface ProgrammeData extends ProgrammeState { people: { id: string, name: string, role: StaffRole }[], sites: (SiteOfProgramme & Site)[], walls: ProgrammeWall[], pending: number }
+
+/** While states of walls are being worked out, it is asked again after so long, ms. */
+const AGAIN = 1_500
+const YEAR_DAYS = 366
+
+/** The firm's programme: what was decided, what is worked out of it in a worker, and what is published. */
+export const useProgrammeStore = defineStore('programme', () => {
+  const data = shallowRef<ProgrammeData>()
+  const planned = shallowRef<Planned>()
+  const published = shallowRef<PublishedStretch[]>([])
+  const failed = ref('')
+  const busy = ref(false)
+  const selected = ref<string>()
+  /** Whether it is planned without keeping to what people were told. */
+  const afresh = ref(false)
+  /** What a change made of the schedule, until somebody has looked at it. */
+  const change = shallowRef<{ title: string, moved: Moved[], finishBefore: number, finishAfter: number, settings: Settings }>()
+  /** Settings as they were before each change, and those that were taken back. */
+  const undone = shallowRef<{ past: Settings[], future: Settings[] }>({ past: [], future: [] })
+
+  const settings = computed(() => data.value?.settings ?? NO_SETTINGS)
+  const zoneOf = (site: string) => data.value?.sites.find(({ id }) => id === site)?.zone ?? settings.value.zone
+  const siteName = (id: string) => data.value?.sites.find(site => site.id === id)?.name ?? id
+  const wallName = (site: string, id: string) => data.value?.walls.find(wall => wall.site === site && wall.id === id)?.name ?? id
+  const crewName = (id: string) => settings.value.crews.find(crew => crew.id === id)?.name ?? id
+  const personName = (id: string) => data.value?.people.find(person => person.id === id)?.name ?? id
+  const taskOf = (id: string) => planned.value?.tasks.find(task => task.id === id)
+  const placedOf = (id: string) => planned.value?.placed.find(({ task }) => task === id)
+
+  /** What was published of what is still to come, as places of tasks. */
+  const publishedPlaces = computed((): Placed[] => {
+    const places = new Map<string, Placed>()
+    for (const { task, crew, startsAt, endsAt } of published.value) {
+      const [from, to] = [minuteOf(startsAt), minuteOf(endsAt)]
+      const known = places.get(task)
+      places.set(task, known ? { ...known, end: to, pieces: [...known.pieces, { from, to }] } : { task, crew, start: from, end: to, pieces: [{ from, to }] })
+    }
+    return [...places.values()].filter(({ end }) => end > minuteOf(new Date()))
+  })
+  let scheduler: Remote<Scheduler> | undefined
+  const atWork = () => scheduler ??= wrap<Scheduler>(new Worker(new URL('../workers/schedule.worker.ts', import.meta.url), { type: 'module' }))
+
+  async function workOut() {
+    const { sites, walls } = data.value!
+    const now = new Date().toISOString()
+    const underWay = published.value.filter(({ startsAt, endsAt }) => startsAt <= now && now < endsAt).map(({ task, crew, endsAt }) => ({ task, crew, end: minuteOf(endsAt) }))
+    busy.value = true
+    try {
+      planned.value = await atWork().plan(JSON.parse(JSON.stringify({
+        settings: settings.value, sites, now: minuteOf(now), underWay, ...!afresh.value && { before: publishedPlaces.value.map(({ task, crew, start }) => ({ task, crew, start })) },
+        walls: walls.map(({ site, id, name, work, stops, issued }) => ({ site, id, name, stops, issued, ...work && { work } })), samples: walls.flatMap(({ samples = [] }) => samples),
+      })))
+    }
+    finally {
+      busy.value = false
+    }
+  }
+
+  async function loadPublished() {
+    const today = new Date().toISOString().slice(0, 10)
+    const [from, to] = [dayAfter(today, -7), dayAfter(today, YEAR_DAYS)]
+    published.value = await api<PublishedStretch[]>(`/programme/published?from=${from}T00:00:00Z&to=${to}T00:00:00Z`)
+  }
+
+  async function load() {
+    try {
+      data.value = await api<ProgrammeData>('/programme')
+      failed.value = ''
+      await loadPublished()
+      await workOut()
+      if (data.value.pending > 0) setTimeout(load, AGAIN)
+    }
+    catch (error) {
+      failed.value = (error as Error).message
+    }
+  }
+
+  async function put(next: Settings): Promise<void> {
+    data.value = { ...data.value!, ...await api<ProgrammeState>('/programme', { method: 'PUT', body: { settings: next, version: data.value!.version } }) }
+  }
+
+  /**
+   * Changes what was decided, saves it and works the schedule out again; where somebody else saved in between, the same
+   * change is made to theirs.
+   *
+   * @param title what the change is called; where it is given, what it makes of the schedule is shown beside what it was
+   * @returns what is wrong with it, in words
+   */
+  async function edit(make: (settings: Settings) => Settings, title?: string): Promise<string> {
+    const [before, was] = [settings.value, planned.value]
+    try {
+      try {
+        await put(make(before))
+      }
+      catch (error) {
+        const { code, current } = error as ApiError
+        if (code !== 'stale') throw error
+        data.value = { ...data.value!, ...current as ProgrammeState }
+        await put(make(settings.value))
+      }
+      undone.value = { past: [...undone.value.past, before], future: [] }
+    }
+    catch (error) {
+      const { faults = [], message } = error as ApiError
+      return faults.length > 0 ? faults.map(({ path, message }) => `${path.replace(/^\$\.?/, '')} ${message}.`).join(' ') : message
+    }
+    await workOut()
+    if (title && was && planned.value) change.value = { title, moved: movedTasks(was.placed, planned.value.placed), finishBefore: was.finish, finishAfter: planned.value.finish, settings: before }
+    return ''
+  }
+
+  async function step(from: 'past' | 'future') {
+    const { past, future } = undone.value
+    const next = (from === 'past' ? past : future).at(-1)
+    if (!next) return
+    const now = settings.value
+    await put(next)
+    undone.value = from === 'past' ? { past: past.slice(0, -1), future: [...future, now] } : { past: [...past, now], future: future.slice(0, -1) }
+    change.value = undefined
+    await workOut()
+  }
+  const undo = () => step('past')
+  const redo = () => step('future')
+
+  /** Puts a task at a time and with a crew by hand; it stays there whatever else moves. */
+  const fix = (task: string, crew: string, start: number) => edit(now => ({ ...now, fixed: [...(now.fixed ?? []).filter(each => each.task !== task), { task, crew, start: momentOf(start) }] }))
+  const letGo = (task: string) => edit(now => ({ ...now, fixed: (now.fixed ?? []).filter(each => each.task !== task) }))
+  const isFixed = (task: string) => settings.value.fixed?.some(each => each.task === task) ?? false
+
+  async function publish(): Promise<string> {
+    const info = new Map(planned.value!.tasks.map(task => [task.id, task]))
+    try {
+      const state = await api<ProgrammeState>('/programme/publish', { method: 'POST', body: { stretches: stretchesOf(planned.value!.placed, info), version: data.value!.version } })
+      data.value = { ...data.value!, ...state }
+      await loadPublished()
+      return ''
+    }
+    catch (error) {
+      const { faults = [], message, current } = error as ApiError
+      if (current) data.value = { ...data.value!, ...current as ProgrammeState }
+      return faults.length > 0 ? faults.map(({ message }) => `It ${message}.`).join(' ') : message
+    }
+  }
+
+  async function planAfresh(whether: boolean) {
+    afresh.value = whether
+    await workOut()
+  }
+
+  const why = (task: string): Promise<WhyNot | undefined> => atWork().why(task)
+
+  /** What would change for people if the schedule were published now. */
+  const unpublished = computed(() => planned.value ? movedTasks(publishedPlaces.value, planned.value.placed) : [])
+
+  return { data, settings, planned, published, failed, busy, selected, afresh, planAfresh, change, undone, load, edit, undo, redo, fix, letGo, isFixed, publish, why, unpublished, zoneOf, siteName, wallName, crewName, personName, taskOf, placedOf }
+})
