@@ -99,7 +99,7 @@ useCommands([
         </p>
         <WallList v-if="walls?.length" :walls="walls" />
       </section>
-      <aside class="space-y-5 md:overflow-y-auto">
+      <aside class="space-y-4 md:overflow-y-auto" tabindex="0" aria-label="More">
         <div v-if="session.may('programme.read')" class="space-y-2">
           <h2 class="font-semibold">
             Programme

@@ -94,7 +94,9 @@ test('one who is invited comes in by his link, reads and records where he is sen
   await nils.getByLabel('Password', { exact: true }).fill(PASSWORD)
   await nils.getByRole('button', { name: 'Come in' }).click()
   await expect(nils.getByTestId('account')).toContainText('Nils Aker')
-  await expect(nils.getByRole('heading', { level: 2 })).toHaveText(['Holm Point', 'Catalogue', 'House rules'])
+  await expect(nils.getByRole('heading', { level: 2 })).toHaveText(['Programme', 'Catalogue', 'House rules'])
+  await expect(nils.getByTestId('walls')).toContainText('Ticket hall, east wall')
+  await expect(nils.getByTestId('walls')).not.toContainText('Departures')
   // A site that is not his is not there, and what he may not do is not offered, and refused in words.
   await nils.goto('/sites/stennick/walls/departures-row/hang')
   await expect(nils.getByText('There is no wall of this name on this site here.')).toBeVisible()

@@ -41,7 +41,7 @@ const ownOf = (sort: string) => store.settings.minutes?.find(each => each.sort =
 
 <template>
   <ProgrammeFrame title="Crews and hours">
-    <main class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
+    <main tabindex="0" aria-label="Crews and hours" class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
       <h1 class="mb-3 text-2xl font-bold">
         Crews and hours
       </h1>

@@ -34,7 +34,7 @@ const print = () => window.print()
 
 <template>
   <ProgrammeFrame title="Day sheet">
-    <main class="mx-auto w-full max-w-3xl flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0" data-testid="day-sheet">
+    <main tabindex="0" aria-label="Day sheet" class="mx-auto w-full max-w-3xl flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0" data-testid="day-sheet">
       <div class="mb-3 flex flex-wrap items-end gap-2 print:hidden">
         <FieldFrame id="day-crew" label="Crew" class="min-w-40 flex-1">
           <select id="day-crew" v-model="crew" class="field-input">

@@ -35,7 +35,7 @@ useCommands(() => [
 <template>
   <ProgrammeFrame title="Schedule">
     <main v-if="store.planned && first" class="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_330px] lg:overflow-hidden">
-      <div class="min-w-0 space-y-4 p-4 lg:overflow-y-auto">
+      <div class="min-w-0 space-y-4 p-4 lg:overflow-y-auto" tabindex="0" role="group" aria-label="Schedule">
         <div class="flex flex-wrap items-end justify-between gap-3">
           <h1 class="text-2xl font-bold" data-testid="finish">
             <template v-if="store.planned.placed.length">
@@ -142,7 +142,7 @@ useCommands(() => [
           </ul>
         </section>
       </div>
-      <aside class="space-y-4 border-l border-hair p-4 lg:overflow-y-auto">
+      <aside class="space-y-4 border-l border-hair p-4 lg:overflow-y-auto" tabindex="0" aria-label="Publishing and the task">
         <section v-if="may" class="space-y-2" aria-label="Publishing">
           <p class="text-sm" data-testid="unpublished">
             <template v-if="store.unpublished.length === 0">

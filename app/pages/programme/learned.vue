@@ -9,7 +9,7 @@ const LearnedCharts = defineAsyncComponent(() => import('~/components/programme/
 
 <template>
   <ProgrammeFrame title="What we learn">
-    <main class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
+    <main tabindex="0" aria-label="What we learn" class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
       <h1 class="mb-1 text-2xl font-bold">
         What the firm learns
       </h1>

@@ -76,7 +76,7 @@ function order() {
 
 <template>
   <ProgrammeFrame title="Stock and van">
-    <main class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
+    <main tabindex="0" aria-label="Stock and van" class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
       <div class="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h1 class="text-2xl font-bold" data-testid="short">
           {{ short.length === 0 ? 'Nothing is short' : `${short.length} ${short.length === 1 ? 'model is' : 'models are'} short` }}

@@ -27,7 +27,7 @@ const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => l
 
 <template>
   <ProgrammeFrame title="Week">
-    <main class="flex-1 overflow-auto p-4">
+    <main tabindex="0" aria-label="Week" class="flex-1 overflow-auto p-4">
       <div class="mb-3 flex flex-wrap items-center justify-between gap-3">
         <h1 class="text-2xl font-bold">
           Week of {{ dayTitle(week[0]!) }}

@@ -54,8 +54,8 @@ async function create() {
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: site?.name ?? id }]" />
-    <main class="mx-auto grid w-full max-w-7xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[minmax(0,1fr)_340px]">
-      <section>
+    <main class="mx-auto grid min-h-0 w-full max-w-7xl flex-1 content-start gap-6 overflow-y-auto p-6 md:grid-cols-[minmax(0,1fr)_340px] md:content-stretch md:overflow-hidden md:p-0">
+      <section class="md:overflow-y-auto md:p-6" tabindex="0" aria-label="Walls and visits">
         <div class="mb-3 flex flex-wrap items-start justify-between gap-3">
           <h1 class="text-2xl font-bold">
             {{ site?.name ?? id }}
@@ -82,7 +82,7 @@ async function create() {
         </ul>
         <SiteVisits v-if="site && session.may('programme.read')" :site="id" class="mt-6" />
       </section>
-      <aside v-if="site" class="space-y-6">
+      <aside v-if="site" class="space-y-6 md:overflow-y-auto md:p-6" tabindex="0" aria-label="About the site">
         <form v-if="session.may('wall.design', id)" class="space-y-2" novalidate @submit.prevent="create">
           <h2 class="font-semibold">
             New wall
