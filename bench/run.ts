@@ -14,6 +14,7 @@ import type { Row } from './row'
 import { serving } from './serving'
 import { truing } from './truing'
 import { kills, spoiltJobs } from './standing'
+import { programmes } from './programme'
 import { week } from './week'
 
 const PORT = '4797'
@@ -41,6 +42,7 @@ const rows = [
   ...await wiring(),
   ...await answering(),
   ...await truing(),
+  ...programmes(),
   ...await onServer(async ({ address }) => [...await opening(address), ...await openingOffline(address), ...await frames(address), ...await serving(address)]),
   ...await onServer(async asked => [...await heavyRequests(asked), ...await refusals(asked)]),
   ...await week(),

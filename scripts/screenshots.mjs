@@ -15,6 +15,13 @@ const tab = name => page => page.getByRole('tab', { name, exact: true }).click()
 const VIEWS = {
   'sites': ['/'],
   'site': ['/sites/holm-point'],
+  'programme': ['/programme', async (page) => {
+    await page.getByTestId('finish').waitFor()
+    await page.locator('[data-task="holm-point/ticket-hall/pull"]').first().click({ position: { x: 6, y: 20 } })
+    await page.getByTestId('why').waitFor()
+  }],
+  'stock': ['/programme/stock'],
+  'day': ['/programme/day', undefined, { width: 390, height: 844 }],
   'people': ['/people'],
   'rules': ['/sites/holm-point/rules'],
   'catalogue': ['/catalogue', async (page) => {
@@ -23,9 +30,7 @@ const VIEWS = {
   }],
   'survey': [`${HALL}/survey`],
   'arrange': [`${HALL}/arrange`],
-  'arrange-picture': [`${HALL}/arrange`, tab('Picture')],
   'mount': [`${HALL}/mount`],
-  'mount-depth': [`${HALL}/mount`, tab('Depth')],
   'fix': [`${HALL}/fix`],
   'wire': [`${HALL}/wire`, async (page) => {
     await tab('Routes')(page)
@@ -48,7 +53,6 @@ const VIEWS = {
     await page.getByTestId('study').waitFor()
   }],
   'close': [`${LOUNGE}/close`, tab('As built')],
-  'close-service': [`${LOUNGE}/close`],
   // These change what the demo has, so they come last.
   'true': [`${HALL}/true`, async (page) => {
     await tab('Readings')(page)

@@ -99,7 +99,8 @@ export const useProgrammeStore = defineStore('programme', () => {
       data.value = await api<ProgrammeData>('/programme')
       failed.value = ''
       await loadPublished()
-      await workOut()
+      // Whoever does not see every site cannot work it out.
+      if (useSessionStore().may('programme.plan')) await workOut()
       if (data.value.pending > 0) setTimeout(load, AGAIN)
     }
     catch (error) {

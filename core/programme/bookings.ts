@@ -123,6 +123,12 @@ export class Bookings {
     return soonest
   }
 
+  /** How long the way is that a crew has to a task, from where it is before; none where it has been nowhere yet. */
+  wayTo(task: Task, crew: number, start: Minute): number {
+    const before = this.crews[crew]!.before(start)
+    return before ? this.problem.programme.travel(before.site, task.site) : 0
+  }
+
   book(placed: Placed): void {
     const task = this.problem.byId.get(placed.task)!
     const block = { start: placed.start, end: placed.end, site: task.site, task: task.id }

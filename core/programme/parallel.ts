@@ -1,8 +1,8 @@
 import type { Bookings } from './bookings'
 import type { Placed, Task } from './programme'
 
-/** What counts how much when the next task is chosen: time held over breaks, how few crews can do it, and how much follows from it. */
-export interface Weights { held: number, scarce: number, tail: number }
+/** What counts how much when the next task is chosen: time held over breaks, the way to it, how few crews can do it, and how much follows from it. */
+export interface Weights { held: number, way: number, scarce: number, tail: number }
 
 /**
  * Parallel scheduling: of all tasks that are ready and all crews that can do them, the pair that can begin first is
@@ -26,7 +26,7 @@ export function placeInTime(bookings: Bookings, tasks: Task[], weights: Weights,
     // What is booked only grows, so that nothing can begin sooner than it could before.
     option.placed = bookings.earliest(task, crew, option.placed?.start ?? bookings.readyAt(task)!)
     option.key = option.placed
-      ? option.placed.start + weights.held * (option.placed.end - option.placed.start - task.minutes) + weights.scarce * (scarcityOf.crew(crew) - scarcityOf.task(task)) - weights.tail * tailOf(task) + luckOf(task)
+      ? option.placed.start + weights.way * bookings.wayTo(task, crew, option.placed.start) + weights.held * (option.placed.end - option.placed.start - task.minutes) + weights.scarce * (scarcityOf.crew(crew) - scarcityOf.task(task)) - weights.tail * tailOf(task) + luckOf(task)
       : Infinity
   }
   const offer = (task: Task) => {

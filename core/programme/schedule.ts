@@ -12,7 +12,7 @@ import { HOUR, type Minute } from './clock'
 /** Up to so many crews, schedules of every choice among them are looked at. */
 const EVERY_CHOICE = 3
 /** Placings of single tasks that the search may try for each choice of crews; in numbers and not in seconds, so that the same programme has the same schedule. */
-const TRIES = 12_000
+const TRIES = 9_000
 const MOST_TRIES = 600
 
 /** How good a schedule is: more that has a place, then the earlier finish, then the sooner each task is over. */
@@ -100,7 +100,7 @@ function scarcityIn({ crews, able, programme }: Problem): { task: (task: Task) =
 }
 
 /** What weighs how much in the first placings by time; the others are by chance. */
-const FIRST_WEIGHTS: Weights[] = [{ held: 0, scarce: 30, tail: 0.01 }, { held: 0.5, scarce: 60, tail: 0.02 }, { held: 1, scarce: 240, tail: 0.05 }, { held: 0.2, scarce: 0, tail: 0.2 }]
+const FIRST_WEIGHTS: Weights[] = [{ held: 0, way: 0, scarce: 30, tail: 0.01 }, { held: 0.5, way: 1, scarce: 60, tail: 0.02 }, { held: 1, way: 4, scarce: 240, tail: 0.05 }, { held: 0.2, way: 10, scarce: 0, tail: 0.2 }]
 
 /** The best schedule that is found with some crews. */
 function placeWith(problem: Problem, fixed: Fixed[]): Placed[] {
@@ -125,7 +125,7 @@ function placeWith(problem: Problem, fixed: Fixed[]): Placed[] {
   if (ids.length <= EXACT) return placeExactly(problem, bookings => void bookFixed(bookings, fixed), best.placed)
   for (let n = Math.min(MOST_TRIES, Math.floor(TRIES / ids.length)); n > 0; n--) {
     const spread = luck.oneOf([0, 10, 60])
-    best = better(best, byTime({ held: luck.between(0, 1), scarce: luck.between(0, 300), tail: luck.oneOf([0, 0.01, 0.05, 0.2, 0.5]) }, () => luck.between(0, spread)))
+    best = better(best, byTime({ held: luck.between(0, 1), way: luck.oneOf([0, 1, 3, 8, 20]), scarce: luck.between(0, 300), tail: luck.oneOf([0, 0.01, 0.05, 0.2, 0.5]) }, () => luck.between(0, spread)))
   }
   /** The order in which the best schedule begins its tasks, as a list to change. */
   let ranked = inOrderOf(new Map([...best.placed].sort((a, b) => a.start - b.start).map(({ task }, n) => [task, n] as const).concat(ids.map(id => [id, ids.length] as const).filter(([id]) => !best.placed.some(({ task }) => task === id)))))

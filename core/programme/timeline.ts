@@ -33,6 +33,11 @@ export class Timeline {
     return low
   }
 
+  /** What is booked last before a moment. */
+  before(moment: Minute): Block | undefined {
+    return this.blocks[this.firstEndingAfter(moment) - 1]
+  }
+
   /** What stands in the way of something at a site from start to end, the way there and from there included; the first of it. */
   inTheWay(start: Minute, end: Minute, site: string): { block: Block, freeAt: Minute } | undefined {
     const at = this.firstEndingAfter(start)

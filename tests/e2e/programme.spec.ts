@@ -165,8 +165,10 @@ test('a person’s calendar is read by another program, and made anew; a crew se
   await expect(odd.getByTestId('pick-list')).toContainText('Detector for live cables and pipes')
   // He plans nothing.
   await odd.goto('/programme')
-  await expect(odd.getByTestId('finish')).toBeVisible()
-  await expect(odd.getByRole('button', { name: 'Publish' })).toHaveCount(0)
+  await expect(odd).toHaveURL(/\/programme\/week$/)
+  await expect(odd.getByTestId('board')).toContainText('Holm Point')
+  await expect(odd.getByTestId('board')).not.toContainText('Ravel Sands')
+  await expect(odd.getByRole('link', { name: 'Schedule', exact: true })).toHaveCount(0)
 })
 
 test('crews, hours and windows that cannot be are said in words, and the rest is planned', async ({ page, house }) => {

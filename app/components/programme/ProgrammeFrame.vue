@@ -3,19 +3,22 @@
 const { title } = defineProps<{ title: string }>()
 const store = useProgrammeStore()
 const route = useRoute()
+/** The schedule is worked out of all sites, so that only whoever sees them all has it; everybody has what is published. */
 const PAGES = [
-  { to: '/programme', title: 'Schedule' }, { to: '/programme/week', title: 'Week' }, { to: '/programme/day', title: 'Day sheet' },
-  { to: '/programme/stock', title: 'Stock and van' }, { to: '/programme/learned', title: 'What we learn' }, { to: '/programme/crews', title: 'Crews and hours' },
+  { to: '/programme', title: 'Schedule', plans: true }, { to: '/programme/week', title: 'Week' }, { to: '/programme/day', title: 'Day sheet' },
+  { to: '/programme/stock', title: 'Stock and van' }, { to: '/programme/learned', title: 'What we learn', plans: true }, { to: '/programme/crews', title: 'Crews and hours', plans: true },
 ]
+const session = useSessionStore()
+const pages = computed(() => PAGES.filter(({ plans }) => !plans || session.may('programme.plan')))
 onMounted(() => store.load())
-useCommands(() => PAGES.map(({ to, title }) => ({ id: `to-${to}`, title, group: 'Go to' as const, run: () => void navigateTo(to) })))
+useCommands(() => pages.value.map(({ to, title }) => ({ id: `to-${to}`, title, group: 'Go to' as const, run: () => void navigateTo(to) })))
 </script>
 
 <template>
   <div class="flex h-full flex-col print:block print:h-auto">
     <TopBar class="print:hidden" :crumbs="[{ title: 'Sites', to: '/' }, { title: 'Programme', to: '/programme' }, { title }]" />
     <nav class="flex shrink-0 gap-1 overflow-x-auto border-b border-hair bg-rail px-3 print:hidden" aria-label="Programme">
-      <NuxtLink v-for="page in PAGES" :key="page.to" :to="page.to" no-prefetch class="flex min-h-[var(--target)] items-center border-b-4 px-3 text-sm font-semibold whitespace-nowrap" :class="route.path === page.to ? 'border-flag' : 'border-transparent text-ink-soft hover:text-ink'" :aria-current="route.path === page.to ? 'page' : undefined">
+      <NuxtLink v-for="page in pages" :key="page.to" :to="page.to" no-prefetch class="flex min-h-[var(--target)] items-center border-b-4 px-3 text-sm font-semibold whitespace-nowrap" :class="route.path === page.to ? 'border-flag' : 'border-transparent text-ink-soft hover:text-ink'" :aria-current="route.path === page.to ? 'page' : undefined">
         {{ page.title }}
       </NuxtLink>
     </nav>

@@ -33,7 +33,7 @@ const shown = computed(() => {
 })
 const scroller = useTemplateRef<HTMLElement>('scroller')
 const { width } = useElementSize(scroller)
-const rowHeight = computed(() => width.value > 0 && width.value < 640 ? 132 : 68)
+const rowHeight = computed(() => width.value > 0 && width.value < 640 ? 150 : 68)
 const virtual = useVirtualizer(computed(() => ({ count: shown.value.length, getScrollElement: () => scroller.value, estimateSize: () => rowHeight.value, overscan: 8 })))
 watch(rowHeight, () => virtual.value.measure())
 const { tell } = useUnits()
@@ -72,18 +72,18 @@ function lastSaid(wall: ListedWall) {
     <div ref="scroller" class="min-h-0 flex-1 overflow-y-auto" data-testid="walls" tabindex="0" role="group" aria-label="List of walls">
       <ul class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">
         <li v-for="row in virtual.getVirtualItems()" :key="`${shown[row.index]!.site}/${shown[row.index]!.id}`" class="absolute inset-x-0 top-0 pb-1" :style="{ height: `${row.size}px`, transform: `translateY(${row.start}px)` }" :data-wall="`${shown[row.index]!.site}/${shown[row.index]!.id}`">
-          <div class="grid h-full grid-cols-[1fr_auto] content-center items-center gap-x-4 border-l-4 bg-board px-3 sm:grid-cols-[minmax(0,190px)_auto_minmax(0,1fr)_minmax(0,150px)]" :class="hasStop(shown[row.index]!) ? 'border-stop' : 'border-pine'">
+          <div class="grid h-full grid-cols-1 content-center items-center gap-x-4 border-l-4 bg-board px-3 sm:grid-cols-[minmax(0,190px)_auto_minmax(0,1fr)_minmax(0,150px)]" :class="hasStop(shown[row.index]!) ? 'border-stop' : 'border-pine'">
             <p class="min-w-0 leading-tight">
               <NuxtLink :to="`/sites/${shown[row.index]!.site}/walls/${shown[row.index]!.id}`" no-prefetch class="block min-h-6 truncate leading-6 font-semibold hover:underline">{{ shown[row.index]!.name }}</NuxtLink>
               <NuxtLink :to="`/sites/${shown[row.index]!.site}`" no-prefetch class="block min-h-6 truncate text-xs leading-6 text-ink-soft hover:underline">{{ shown[row.index]!.siteName }}</NuxtLink>
             </p>
             <StageKnots :stages="shown[row.index]!.state?.stages ?? {}" />
-            <p class="min-w-0 text-xs leading-tight max-sm:col-span-2 max-sm:mt-1">
+            <p class="min-w-0 text-xs leading-tight max-sm:mt-0.5">
               <span v-if="hasStop(shown[row.index]!)" class="line-clamp-2 font-semibold text-stop">{{ tell(shown[row.index]!.state!.stops[0]!.message) }}</span>
               <span v-else-if="shown[row.index]!.state" class="text-ink-soft">{{ isDone(shown[row.index]!) ? 'handed over' : shown[row.index]!.state!.cautions ? `${shown[row.index]!.state!.cautions} ${shown[row.index]!.state!.cautions === 1 ? 'caution' : 'cautions'}` : 'nothing stops it' }}{{ shown[row.index]!.state!.revision ? `; mark-out ${shown[row.index]!.state!.revision}` : '' }}</span>
               <span v-else class="text-ink-soft">being worked out</span>
             </p>
-            <p class="min-w-0 text-xs leading-tight max-sm:col-span-2 max-sm:mt-1">
+            <p class="min-w-0 text-xs leading-tight max-sm:mt-0.5">
               <span v-if="shown[row.index]!.next" class="block truncate font-semibold">{{ shortly(shown[row.index]!.next!.startsAt) }}, {{ shown[row.index]!.next!.crew }}</span>
               <span v-else class="block text-ink-soft">{{ isDone(shown[row.index]!) ? '' : 'no visit' }}</span>
               <span class="block truncate text-ink-soft">{{ shortly(lastOf(shown[row.index]!)) }}: {{ lastSaid(shown[row.index]!) }}</span>

@@ -4,6 +4,7 @@ import { sortTitle } from '~~/core/programme'
 
 /** Crews and their hours, lift aids, ways between sites, and what a piece of work takes. */
 const store = useProgrammeStore()
+if (!useSessionStore().may('programme.plan')) await navigateTo('/programme/week', { replace: true })
 const session = useSessionStore()
 const may = computed(() => session.may('programme.plan'))
 const name = ref('')

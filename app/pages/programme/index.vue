@@ -4,6 +4,7 @@ import { lasts, whenAt } from '~/components/programme/when'
 
 /** The schedule: who is where when, how good it is, and what moves it. */
 const store = useProgrammeStore()
+if (!useSessionStore().may('programme.plan')) await navigateTo('/programme/week', { replace: true })
 const session = useSessionStore()
 const { tell } = useUnits()
 const may = computed(() => session.may('programme.plan'))
