@@ -61,25 +61,28 @@ export const useProgrammeStore = defineStore('programme', () => {
 
   /** What was published of what is still to come, as places of tasks. */
   const publishedPlaces = computed((): Placed[] => {
-    const places = new Map<string, Placed>()
-    for (const { task, crew, startsAt, endsAt } of published.value) {
+    const [places, now] = [new Map<string, Placed>(), new Date().toISOString()]
+    for (const { task, crew, startsAt, endsAt } of published.value.filter(stretch => stretch.endsAt > now)) {
       const [from, to] = [minuteOf(startsAt), minuteOf(endsAt)]
       const known = places.get(task)
       places.set(task, known ? { ...known, end: to, pieces: [...known.pieces, { from, to }] } : { task, crew, start: from, end: to, pieces: [{ from, to }] })
     }
-    return [...places.values()].filter(({ end }) => end > minuteOf(new Date()))
+    return [...places.values()]
   })
   let scheduler: Remote<Scheduler> | undefined
   const atWork = () => scheduler ??= wrap<Scheduler>(new Worker(new URL('../workers/schedule.worker.ts', import.meta.url), { type: 'module' }))
 
   async function workOut() {
-    const { sites, walls } = data.value!
+    const { sites, walls, people } = data.value!
+    // Whoever was removed from the firm is in no crew any more, whatever its list says.
+    const here = new Set(people.map(({ id }) => id))
+    const crews = settings.value.crews.map(crew => ({ ...crew, people: crew.people.filter(id => here.has(id)) }))
     const now = new Date().toISOString()
     const underWay = published.value.filter(({ startsAt, endsAt }) => startsAt <= now && now < endsAt).map(({ task, crew, endsAt }) => ({ task, crew, end: minuteOf(endsAt) }))
     busy.value = true
     try {
       planned.value = await atWork().plan(JSON.parse(JSON.stringify({
-        settings: settings.value, sites, now: minuteOf(now), underWay, ...!afresh.value && { before: publishedPlaces.value.map(({ task, crew, start }) => ({ task, crew, start })) },
+        settings: { ...settings.value, crews }, sites, now: minuteOf(now), underWay, ...!afresh.value && { before: publishedPlaces.value.map(({ task, crew, start }) => ({ task, crew, start })) },
         walls: walls.map(({ site, id, name, work, stops, issued }) => ({ site, id, name, stops, issued, ...work && { work } })), samples: walls.flatMap(({ samples = [] }) => samples),
       })))
     }
@@ -183,7 +186,9 @@ export const useProgrammeStore = defineStore('programme', () => {
   const why = (task: string): Promise<WhyNot | undefined> => atWork().why(task)
 
   /** What would change for people if the schedule were published now. */
-  const unpublished = computed(() => planned.value ? movedTasks(publishedPlaces.value, planned.value.placed) : [])
+  const unpublished = computed(() => !planned.value ? [] : movedTasks(publishedPlaces.value, planned.value.placed)
+    // What is under way goes on as it was told.
+    .filter(({ before, after }) => !(before && after && before.start < planned.value!.from && before.end === after.end && before.crew === after.crew)))
 
   return { data, settings, planned, published, failed, busy, selected, afresh, planAfresh, change, undone, load, edit, undo, redo, fix, letGo, isFixed, publish, why, unpublished, zoneOf, siteName, wallName, crewName, personName, taskOf, placedOf }
 })

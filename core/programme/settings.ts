@@ -1,7 +1,7 @@
 import type { InferType } from 'yup'
 import { MODEL_KINDS } from '../catalogue/kinds'
 import { PLAIN_ID, schemaFaults, windows, type Fault } from '../job'
-import { clockTime, day, group, list, maybe, must, name, notLess, oneOf, text } from '../job/fields'
+import { clockTime, day, group, list, must, name, notLess, oneOf, text } from '../job/fields'
 import { daysOff, zone } from '../job/opening'
 import { SKILLS } from './kinds'
 
@@ -27,7 +27,6 @@ export const settingsSchema = group({
   lost: list(group({ day: must(day()), site: text(), crew: text(), reason: name('Why') }), 1_000, 'Days that were lost'),
   leftOut: list(must(name()), 5_000, 'Tasks that nobody plans'),
   minimums: list(group({ kind: must(oneOf(MODEL_KINDS)), model: name(), least: must(whole('Never fewer than', 1e6)) }), 5_000, 'How many there are to be always'),
-  beginning: maybe({ day: must(day('Nothing is planned before this day')) }),
 })
 export type Settings = InferType<typeof settingsSchema>
 export type CrewSettings = Settings['crews'][number]

@@ -1,7 +1,7 @@
 import type { Site } from '../job'
 import { words, type Figure, type Text } from '../units'
 import { loopIn } from './chains'
-import { DAY, minuteAt, minuteOf, momentOf, type Minute } from './clock'
+import { DAY, minuteOf, momentOf, type Minute } from './clock'
 import { KINDS, SKILL_WORDS, WORK_KINDS, type WorkKind } from './kinds'
 import { lengthOf, pieceMinutes, type PieceMinutes } from './lengths'
 import { canDo } from './bookings'
@@ -78,7 +78,7 @@ function cautionsOf(settings: Settings, sites: SiteOfProgramme[], crews: Crew[],
 export function programmeOf({ settings, sites, walls, samples, now, underWay = [], before: told }: BuiltOf): Built {
   const cautions: Text[] = []
   const own = new Map(settings.minutes?.map(({ sort, minutes }) => [sort, minutes]))
-  const from = Math.max(TOGETHER * Math.ceil(now / TOGETHER), settings.beginning ? minuteAt(settings.beginning.day, '00:00', settings.zone) : 0)
+  const from = TOGETHER * Math.ceil(now / TOGETHER)
   const to = from + AHEAD * DAY
   const siteOf = new Map(sites.map(site => [site.id, site]))
   const left = new Set(settings.leftOut)

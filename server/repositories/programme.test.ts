@@ -57,6 +57,16 @@ describe('the programme', () => {
     expect(readProgramme(db)).toMatchObject({ published: 2, publishedBy: 'Isla' })
   })
 
+  it('lets what is under way go on, or end where its crew begins something else', () => {
+    const { version } = saveSettings(db, settings(), 0)
+    publish(db, [stretch('2026-11-30T08:00:00Z', '2026-11-30T12:00:00Z')], version, 'Isla', NOW)
+    // Half past nine: the same task from the next quarter of an hour on is the same stretch, which now ends later.
+    publish(db, [stretch('2026-11-30T09:45:00Z', '2026-11-30T13:00:00Z')], version, 'Isla', '2026-11-30T09:30:00.000Z')
+    expect(all().map(({ startsAt, endsAt }) => [startsAt.slice(11, 16), endsAt.slice(11, 16)])).toEqual([['08:00', '13:00']])
+    publish(db, [stretch('2026-11-30T10:15:00Z', '2026-11-30T11:00:00Z', { task: 'other' })], version, 'Isla', '2026-11-30T10:00:00.000Z')
+    expect(all().map(({ task, startsAt, endsAt }) => [task, startsAt.slice(11, 16), endsAt.slice(11, 16)])).toEqual([['t', '08:00', '10:15'], ['other', '10:15', '11:00']])
+  })
+
   it('is not published where somebody would be at two places, or of what there is not', () => {
     const { version } = saveSettings(db, settings(), 0)
     const faults = (...stretches: object[]) => refused(() => publish(db, stretches, version, 'Isla', NOW)).data.error.faults!.map(({ message }) => message).join()

@@ -1,4 +1,4 @@
-import { and, asc, eq, gte, lt } from 'drizzle-orm'
+import { and, asc, eq, gt, gte, lt } from 'drizzle-orm'
 import { momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, WORK_KINDS, type Settings, type Stretch, type WorkKind } from '../../core/programme'
 import { schemaFaults } from '../../core/job'
 import { group, list, moment, must, name, oneOf } from '../../core/job/fields'
@@ -38,6 +38,26 @@ export function saveSettings(db: Database, settings: unknown, version: unknown):
   }, { behavior: 'immediate' })
 }
 
+/** So soon after now a stretch that goes on with what is under way begins, ms: schedules begin at a quarter of an hour. */
+const SOON = 16 * 60_000
+
+/**
+ * What is under way at a moment ends where the new schedule has it end, or where it has the crew begin something else.
+ *
+ * @returns the stretches that are no more than its going on
+ */
+function goingOn(db: Database, stretches: Proposed[], at: string): Set<Proposed> {
+  const found = new Set<Proposed>()
+  for (const { key, task, crew, endsAt } of db.select().from(visits).where(and(lt(visits.startsAt, at), gt(visits.endsAt, at))).all()) {
+    const goesOn = stretches.find(each => each.task === task && each.crew === crew && each.startsAt >= at && Date.parse(each.startsAt) - Date.parse(at) <= SOON)
+    if (goesOn) found.add(goesOn)
+    const next = stretches.filter(each => each.crew === crew && each.startsAt >= at).map(({ startsAt }) => startsAt).sort()[0]
+    const end = goesOn?.endsAt ?? (next !== undefined && next < endsAt ? next : endsAt)
+    if (end !== endsAt) db.update(visits).set({ endsAt: end }).where(eq(visits.key, key)).run()
+  }
+  return found
+}
+
 const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), kind: must(oneOf(WORK_KINDS)), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
 type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'kind' | 'title' | 'startsAt' | 'endsAt'>
 
@@ -68,7 +88,8 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
     if (wrong.length > 0 || twice.length > 0) throw validationError([...wrong, ...twice.map(([one, other]) => ({ path: '$', message: `puts somebody at ${one.site} and at ${other.site} at one time, from ${momentOf(other.from)}` }))].slice(0, 100))
     db.delete(visits).where(gte(visits.startsAt, at)).run()
     const published = now.published + 1
-    const rows = stretches.filter(({ startsAt }) => startsAt >= at).map(stretch => ({ ...stretch, site: places.get(`${stretch.site}/${stretch.wall}`)!, crewName: crews.get(stretch.crew)!.name, people: crews.get(stretch.crew)!.people, published }))
+    const goOn = goingOn(db, stretches, at)
+    const rows = stretches.filter(stretch => stretch.startsAt >= at && !goOn.has(stretch)).map(stretch => ({ ...stretch, site: places.get(`${stretch.site}/${stretch.wall}`)!, crewName: crews.get(stretch.crew)!.name, people: crews.get(stretch.crew)!.people, published }))
     for (let n = 0; n < rows.length; n += 500) db.insert(visits).values(rows.slice(n, n + 500)).run()
     const next = { published, publishedAt: at, publishedBy: by }
     db.insert(programme).values({ key: ONLY, settings: JSON.stringify(now.settings), version: now.version, ...next }).onConflictDoUpdate({ target: programme.key, set: next }).run()

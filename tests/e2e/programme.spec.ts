@@ -221,4 +221,6 @@ test('every wall is at a glance: its stages, what stops it, who comes next; foun
   await page.getByTestId('walls').getByRole('link', { name: 'Ravel Sands' }).click()
   await expect(page.getByRole('region', { name: 'Visits', exact: true })).toContainText('Arrivals')
   await expect(page.getByTestId('place')).toContainText('Lift to the upper hall')
+  await expect(page.getByTestId('site-stock')).toContainText('Kelda 55N')
+  await expect(page.getByRole('link', { name: /Lounge, north wall: handover/ })).toBeVisible()
 })

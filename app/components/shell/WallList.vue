@@ -37,6 +37,7 @@ const rowHeight = computed(() => width.value > 0 && width.value < 640 ? 150 : 68
 const virtual = useVirtualizer(computed(() => ({ count: shown.value.length, getScrollElement: () => scroller.value, estimateSize: () => rowHeight.value, overscan: 8 })))
 watch(rowHeight, () => virtual.value.measure())
 const { tell } = useUnits()
+const isNow = ({ next }: ListedWall) => next !== undefined && Date.parse(next.startsAt) <= Date.now()
 const shortly = (at: string) => new Date(at).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short' })
 const KINDS: Record<string, string> = { hole: 'a hole', issued: 'issued', hung: 'hung', seams: 'seams read', turned: 'trued', step: 'a step', signed: 'signed', visit: 'a visit', point: 'a point', remark: 'a remark', photo: 'a photograph' }
 function lastSaid(wall: ListedWall) {
@@ -84,7 +85,7 @@ function lastSaid(wall: ListedWall) {
               <span v-else class="text-ink-soft">being worked out</span>
             </p>
             <p class="min-w-0 text-xs leading-tight max-sm:mt-0.5">
-              <span v-if="shown[row.index]!.next" class="block truncate font-semibold">{{ shortly(shown[row.index]!.next!.startsAt) }}, {{ shown[row.index]!.next!.crew }}</span>
+              <span v-if="shown[row.index]!.next" class="block truncate font-semibold">{{ isNow(shown[row.index]!) ? 'there now' : shortly(shown[row.index]!.next!.startsAt) }}, {{ shown[row.index]!.next!.crew }}</span>
               <span v-else class="block text-ink-soft">{{ isDone(shown[row.index]!) ? '' : 'no visit' }}</span>
               <span class="block truncate text-ink-soft">{{ shortly(lastOf(shown[row.index]!)) }}: {{ lastSaid(shown[row.index]!) }}</span>
             </p>

@@ -10,9 +10,10 @@ import { everyModel } from '../../repositories/catalogue'
 
 const [DAY, LONGEST] = [86_400_000, 366]
 
-/** How the stock stands against what the visits of the next days need, `?days=` of them, 14 where none is said. */
+/** How the stock stands against what the visits of the next days need, `?days=` of them, 14 where none is said; or against all that the walls of one `?site=` still need. */
 export default defineEventHandler((event) => {
   const db = database(event)
+  const { site: ofSite } = getQuery(event)
   const days = Math.min(LONGEST, Math.max(1, Number(getQuery(event).days) || 14))
   // What there is and what is short is the firm's; of a site that whoever asks does not see, its name is not told.
   const seen = new Set(wallsSeen(event).map(({ site, id }) => `${site}/${id}`))
@@ -23,7 +24,7 @@ export default defineEventHandler((event) => {
   const lines = stockLines({
     counted: stockByPlace(db),
     used: walls.flatMap(({ work }) => work?.used ?? []),
-    reserved: walls.filter(({ site, id }) => coming.has(`${site}/${id}`)).flatMap(({ site, id, siteName, name, work }) => (work?.needed ?? []).map(part => ({ ...part, wall: seen.has(`${site}/${id}`) ? `${siteName}, ${name}` : 'another site' }))),
+    reserved: walls.filter(({ site, id }) => typeof ofSite === 'string' ? site === ofSite && seen.has(`${site}/${id}`) : coming.has(`${site}/${id}`)).flatMap(({ site, id, siteName, name, work }) => (work?.needed ?? []).map(part => ({ ...part, wall: seen.has(`${site}/${id}`) ? `${siteName}, ${name}` : 'another site' }))),
     minimums: (settings.minimums ?? []) as { kind: ModelKind, model: string, least: number }[],
     vanOf: person => settings.crews.find(({ people }) => people.includes(person))?.id,
     packOf: (kind, model) => models.get(`${kind}/${model}`)?.pack,

@@ -81,6 +81,7 @@ async function create() {
           </li>
         </ul>
         <SiteVisits v-if="site && session.may('programme.read')" :site="id" class="mt-6" />
+        <SiteStock v-if="site?.walls.length && session.may('programme.read')" :site="id" class="mt-6" />
       </section>
       <aside v-if="site" class="space-y-6 md:overflow-y-auto md:p-6" tabindex="0" aria-label="About the site">
         <form v-if="session.may('wall.design', id)" class="space-y-2" novalidate @submit.prevent="create">
@@ -104,6 +105,7 @@ async function create() {
         </div>
         <SitePlace :site="id" />
         <SiteContacts :site="id" />
+        <SiteFiles :site="id" :walls="(walls ?? []).filter(wall => wall.site === id)" />
         <ChainState :site="id" />
         <div v-if="session.may('site.export', id)" class="space-y-2">
           <h2 class="font-semibold">
