@@ -1,5 +1,6 @@
 import type { Bookings } from './bookings'
 import type { Placed, Task } from './programme'
+import { readinessOf } from './readiness'
 
 /** What counts how much when the next task is chosen: time held over breaks, the way to it, how few crews can do it, and how much follows from it. */
 export interface Weights { held: number, way: number, scarce: number, tail: number }
@@ -14,11 +15,8 @@ export interface Weights { held: number, way: number, scarce: number, tail: numb
  * @param luckOf a little of chance for each task, min
  */
 export function placeInTime(bookings: Bookings, tasks: Task[], weights: Weights, tailOf: (task: Task) => number, scarcityOf: { task: (task: Task) => number, crew: (crew: number) => number }, luckOf: (task: Task) => number): void {
-  const { byId, able, together } = bookings.problem
-  const open = tasks.filter(({ id }) => !bookings.placed.has(id))
-  const waiting = new Map(open.map(({ id, after }) => [id, new Set(after.map(({ task }) => task).filter(task => byId.has(task) && !bookings.placed.has(task))).size]))
-  const followers = new Map<string, Task[]>()
-  for (const task of open) for (const before of new Set(task.after.map(({ task }) => task))) followers.set(before, [...followers.get(before) ?? [], task])
+  const { able, together } = bookings.problem
+  const { first, next } = readinessOf(bookings, tasks)
   interface Option { task: Task, crew: number, key: number, placed?: Placed }
   const options: Option[] = []
   const keyed = (option: Option) => {
@@ -36,7 +34,7 @@ export function placeInTime(bookings: Bookings, tasks: Task[], weights: Weights,
       options.push(option)
     }
   }
-  for (const task of open) if (waiting.get(task.id) === 0 && bookings.readyAt(task) !== undefined) offer(task)
+  for (const task of first) if (bookings.readyAt(task) !== undefined) offer(task)
   for (;;) {
     let best: Option | undefined
     for (const option of options) if (option.key < (best?.key ?? Infinity)) best = option
@@ -44,11 +42,7 @@ export function placeInTime(bookings: Bookings, tasks: Task[], weights: Weights,
     const { task, crew, placed } = best
     bookings.book(placed!)
     for (let n = options.length - 1; n >= 0; n--) if (options[n]!.task === task) options.splice(n, 1)
-    for (const follower of followers.get(task.id) ?? []) {
-      const left = waiting.get(follower.id)! - 1
-      waiting.set(follower.id, left)
-      if (left === 0) offer(follower)
-    }
+    for (const follower of next(task)) offer(follower)
     // Only what the new booking may stand in the way of is looked at again.
     for (const option of options) {
       if (together[crew]!.includes(option.crew) || (option.task.wall === task.wall && option.task.site === task.site) || (option.task.aid && task.aid)) if (option.placed) keyed(option)

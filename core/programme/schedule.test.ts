@@ -121,7 +121,7 @@ describe('a schedule', () => {
       expect(found.unplaced).toEqual([])
       expect(finishOf(found, given.from)).toBe(least)
       expect(lowerBound(given).finish).toBeLessThanOrEqual(least)
-    }), { numRuns: 120 })
+    }), { numRuns: 80 })
   }, 120_000)
 
   it('breaks no window, chain, person, wall or lift aid, is never sooner than its bound, and the same each time', () => {
@@ -133,7 +133,7 @@ describe('a schedule', () => {
       expect(found.placed.length + found.unplaced.length).toBe(shared.tasks.length)
       if (found.unplaced.length === 0) expect(finishOf(found, shared.from)).toBeGreaterThanOrEqual(lowerBound(shared).finish)
       expect(schedule({ ...shared, tasks: structuredClone(shared.tasks) })).toEqual(found)
-    }), { numRuns: 40 })
+    }), { numRuns: 25 })
   }, 120_000)
 
   it('is never later with another crew', () => {
@@ -142,7 +142,7 @@ describe('a schedule', () => {
       const finishes = [[0], [0, 1], [0, 1, 2]].map(crews => schedule({ ...given, crews: given.crews.filter((_, n) => crews.includes(n)) })).map(found => found.unplaced.length === 0 ? finishOf(found, given.from) : Infinity)
       expect(finishes[1]).toBeLessThanOrEqual(finishes[0]!)
       expect(finishes[2]).toBeLessThanOrEqual(finishes[1]!)
-    }), { numRuns: 15 })
+    }), { numRuns: 8 })
   }, 120_000)
 
   it('leaves what is fixed by hand, and says why what cannot be is not', () => {
@@ -179,7 +179,7 @@ describe('a schedule', () => {
         expect(finishOf(kept, given.from) - given.from).toBeLessThanOrEqual(1.05 * (kept.keptBut - given.from) + 1)
       }
       else expect(kept.placed).toEqual(schedule(lost).placed)
-    }), { numRuns: 12 })
+    }), { numRuns: 6 })
   }, 120_000)
 
   it('says in words why something has no place, and places all that has one', () => {

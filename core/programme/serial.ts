@@ -1,5 +1,6 @@
 import type { Bookings } from './bookings'
 import type { Task } from './programme'
+import { readinessOf } from './readiness'
 
 /**
  * Serial scheduling: the tasks one after the other in the order of their ranks, each as soon as what comes before it is
@@ -9,12 +10,9 @@ import type { Task } from './programme'
  * @param wantedOf by which crew, and not before when, a task is done if it can be
  */
 export function placeSerially(bookings: Bookings, tasks: Task[], rankOf: (task: Task) => number, wantedOf: (task: Task) => { crew: number, start: number } | undefined = () => undefined): void {
-  const { byId, able } = bookings.problem
-  const open = tasks.filter(({ id }) => !bookings.placed.has(id))
-  const waiting = new Map(open.map(({ id, after }) => [id, new Set(after.map(({ task }) => task).filter(task => byId.has(task) && !bookings.placed.has(task))).size]))
-  const followers = new Map<string, Task[]>()
-  for (const task of open) for (const before of new Set(task.after.map(({ task }) => task))) followers.set(before, [...followers.get(before) ?? [], task])
-  const ready = open.filter(({ id }) => waiting.get(id) === 0)
+  const { able } = bookings.problem
+  const { first, next: nextAfter } = readinessOf(bookings, tasks)
+  const ready = [...first]
   while (ready.length > 0) {
     let next = 0
     for (let n = 1; n < ready.length; n++) if (rankOf(ready[n]!) < rankOf(ready[next]!)) next = n
@@ -27,10 +25,6 @@ export function placeSerially(bookings: Bookings, tasks: Task[], rankOf: (task: 
     const best = found.reduce<typeof found[number] | undefined>((best, each) => best === undefined || each.end < best.end ? each : best, undefined)
     if (!best) continue
     bookings.book(best)
-    for (const follower of followers.get(task.id) ?? []) {
-      const left = waiting.get(follower.id)! - 1
-      waiting.set(follower.id, left)
-      if (left === 0) ready.push(follower)
-    }
+    ready.push(...nextAfter(task))
   }
 }
