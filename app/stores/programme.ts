@@ -78,7 +78,7 @@ export const useProgrammeStore = defineStore('programme', () => {
     const here = new Set(people.map(({ id }) => id))
     const crews = settings.value.crews.map(crew => ({ ...crew, people: crew.people.filter(id => here.has(id)) }))
     const now = new Date().toISOString()
-    const underWay = published.value.filter(({ startsAt, endsAt }) => startsAt <= now && now < endsAt).map(({ task, crew, endsAt }) => ({ task, crew, end: minuteOf(endsAt) }))
+    const underWay = publishedPlaces.value.filter(({ start }) => start <= minuteOf(now)).map(({ task, crew, pieces }) => ({ task, crew, pieces }))
     busy.value = true
     try {
       planned.value = await atWork().plan(JSON.parse(JSON.stringify({
@@ -186,9 +186,13 @@ export const useProgrammeStore = defineStore('programme', () => {
   const why = (task: string): Promise<WhyNot | undefined> => atWork().why(task)
 
   /** What would change for people if the schedule were published now. */
-  const unpublished = computed(() => !planned.value ? [] : movedTasks(publishedPlaces.value, planned.value.placed)
-    // What is under way goes on as it was told.
-    .filter(({ before, after }) => !(before && after && before.start < planned.value!.from && before.end === after.end && before.crew === after.crew)))
+  const unpublished = computed(() => {
+    if (!planned.value) return []
+    const { from, placed } = planned.value
+    // What is under way goes on as it was told, or is over before anything can be planned.
+    const goesOn = ({ before, after }: Moved) => before !== undefined && before.start < from && (after ? before.end === after.end && before.crew === after.crew : before.end <= from)
+    return movedTasks(publishedPlaces.value, placed).filter(each => !goesOn(each))
+  })
 
   return { data, settings, planned, published, failed, busy, selected, afresh, planAfresh, change, undone, load, edit, undo, redo, fix, letGo, isFixed, publish, why, unpublished, zoneOf, siteName, wallName, crewName, personName, taskOf, placedOf }
 })

@@ -61,9 +61,13 @@ describe('tasks', () => {
   })
 
   it('that are under way go on, and are taken to be on time', () => {
-    const { planned } = planProgramme(built({ now: minuteOf('2026-11-30T09:00:00Z'), underWay: [{ task: 'quay/hall/mark', crew: 'one', end: minuteOf('2026-11-30T09:30:00Z') }] }))
+    const { planned } = planProgramme(built({ now: minuteOf('2026-11-30T09:00:00Z'), underWay: [{ task: 'quay/hall/mark', crew: 'one', pieces: [{ from: minuteOf('2026-11-30T08:30:00Z'), to: minuteOf('2026-11-30T09:30:00Z') }] }] }))
     expect(planned.placed.find(({ task }) => task === 'quay/hall/mark')).toMatchObject({ crew: 'one', start: minuteOf('2026-11-30T09:00:00Z'), end: minuteOf('2026-11-30T09:30:00Z') })
     expect(planned.notFixed).toEqual([])
+    // One that is over before the next quarter of an hour is not planned again; of one that goes on tomorrow that is left, too.
+    const soon = (pieces: [string, string][]) => planProgramme(built({ now: minuteOf('2026-11-30T09:01:00Z'), underWay: [{ task: 'quay/hall/mark', crew: 'one', pieces: pieces.map(([from, to]) => ({ from: minuteOf(from), to: minuteOf(to) })) }] })).planned.placed.find(({ task }) => task === 'quay/hall/mark')
+    expect(soon([['2026-11-30T08:30:00Z', '2026-11-30T09:10:00Z']])).toBeUndefined()
+    expect(soon([['2026-11-30T08:30:00Z', '2026-11-30T09:25:00Z'], ['2026-12-01T08:00:00Z', '2026-12-01T08:20:00Z']])!.pieces.reduce((sum, { from, to }) => sum + to - from, 0)).toBe(30)
   })
 
   it('are worked out again without a day that is lost', () => {
@@ -91,6 +95,10 @@ describe('tasks', () => {
     expect(cautions({ settings: { ...settings, crews: [settings.crews[0]!, { ...settings.crews[1]!, people: ['a'] }] } }).join()).toContain('One and Spark share people')
     expect(cautions({ sites: [{ id: 'quay', name: 'Quay', windows: [{ days: [], from: '08:00', to: '12:00' }] }] }).join()).toContain('Quay never opens')
     expect(cautions({ sites: [{ id: 'quay', name: 'Quay', windows: [{ days: ['sun'], from: '08:00', to: '12:00' }] }] }).join()).toContain('No crew is at work while Quay is open.')
+    const wall = built().walls[0]!
+    expect(cautions({})).toEqual([])
+    expect(cautions({ walls: [{ ...wall, stops: 2 }] })).toEqual(['Hall, Quay, has stops: nothing may be drilled or hung there before that is resolved. It is planned as if it were.'])
+    expect(cautions({ walls: [{ ...wall, issued: false }] })).toEqual(['Hall, Quay, has no mark-out issued yet: it is planned as if it had.'])
     const looped = built({ settings: { ...settings, links: [{ before: 'quay/hall/hang', after: 'quay/hall/mark', wait: 0 }] } })
     expect(programmeOf(looped).cautions.map(words).join()).toContain('“Hang, Hall” before “Mark out, Hall” is left out: each would wait for the other')
     const { planned } = planProgramme(looped)

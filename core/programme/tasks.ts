@@ -29,7 +29,7 @@ export interface BuiltOf {
   samples: Sample[]
   now: Minute
   /** What was published and is under way now: it is taken to be on time until its end, and what is then not recorded is planned anew. */
-  underWay?: { task: string, crew: string, end: Minute }[]
+  underWay?: Pick<Placed, 'task' | 'crew' | 'pieces'>[]
   /** What people were told: it stays where that costs little. */
   before?: Programme['before']
 }
@@ -50,11 +50,14 @@ function before(kind: WorkKind, has: Set<WorkKind>): Map<WorkKind, number> {
 }
 
 /** What is said of crews, windows and sites with which little or nothing can be planned. */
-function cautionsOf(settings: Settings, sites: SiteOfProgramme[], crews: Crew[], places: Place[], tasks: Task[]): Text[] {
+function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfProgramme[], crews: Crew[], places: Place[], tasks: Task[]): Text[] {
   const skills = [...new Set(tasks.map(({ skill }) => skill))].filter(skill => !crews.some(crew => crew.people.length > 0 && crew.skills.includes(skill)))
   const twice = [...new Set(crews.flatMap(({ people }) => people))].map(person => crews.filter(crew => crew.people.includes(person))).filter(({ length }) => length > 1)
   const waits = new Set(places.filter(({ id }) => tasks.some(({ site }) => site === id)).map(({ id }) => id))
+  const nameOf = ({ site, name }: WallOfProgramme) => words`${name}, ${sites.find(({ id }) => id === site)?.name ?? site},`
+  const open = walls.filter(wall => tasks.some(({ site, wall: id }) => site === wall.site && id === wall.id))
   return [
+    ...open.flatMap(wall => wall.stops > 0 ? [words`${nameOf(wall)} has ${wall.stops === 1 ? 'a stop' : 'stops'}: nothing may be drilled or hung there before that is resolved. It is planned as if it were.`] : wall.issued ? [] : [words`${nameOf(wall)} has no mark-out issued yet: it is planned as if it had.`]),
     ...crews.length === 0 ? [words`There is no crew yet: nothing can be planned until there is one.`] : [],
     ...settings.crews.flatMap(({ name, people, hours, skills }) => people.length === 0 ? [words`${name} has nobody in it, and is planned for nothing.`] : skills.length === 0 ? [words`${name} can do no kind of work, and is planned for nothing.`] : hours.every(({ days }) => days.length === 0) ? [words`${name} is never at work.`] : []),
     ...sites.flatMap(({ id, name, windows, noise }) => !waits.has(id)
@@ -81,7 +84,9 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
   const from = TOGETHER * Math.ceil(now / TOGETHER)
   const to = from + AHEAD * DAY
   const siteOf = new Map(sites.map(site => [site.id, site]))
-  const left = new Set(settings.leftOut)
+  /** What is left of what is under way, min; of what is over before anything can be planned, nothing. */
+  const goesOn = new Map(underWay.map(({ task, crew, pieces }) => [task, { task, crew, minutes: pieces.reduce((sum, piece) => sum + Math.max(0, piece.to - Math.max(from, piece.from)), 0) }]))
+  const left = new Set([...settings.leftOut ?? [], ...[...goesOn.values()].filter(({ minutes }) => minutes === 0).map(({ task }) => task)])
   const pieces = new Map<string, PieceMinutes>()
   const info = new Map<string, TaskInfo>()
   const tasks = walls.flatMap(({ site, id: wall, name, work = [] }): Task[] => {
@@ -99,10 +104,10 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
   }).sort((a, b) => WORK_KINDS.indexOf(info.get(a.id)!.kind) - WORK_KINDS.indexOf(info.get(b.id)!.kind))
 
   const byId = new Map(tasks.map(task => [task.id, task]))
-  const begun = underWay.filter(({ task, end }) => byId.has(task) && end > from)
-  for (const { task: id, end } of begun) {
+  const begun = [...goesOn.values()].filter(({ task, minutes }) => byId.has(task) && minutes > 0)
+  for (const { task: id, minutes } of begun) {
     const task = byId.get(id)!
-    task.minutes = Math.min(task.minutes, end - from)
+    task.minutes = Math.min(task.minutes, minutes)
     // It has begun, so that whatever comes before it is over, recorded or not.
     task.after = []
   }
@@ -137,7 +142,7 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
   const unable = programme.fixed.filter(({ task, crew }) => crewOf.has(crew) && !canDo(crewOf.get(crew)!, byId.get(task)!))
   return {
     programme, info, pieces: [...pieces.values()],
-    cautions: [...cautionsOf(settings, sites, crews, places, tasks), ...cautions, ...unable.map(({ task, crew }) => words`${crewOf.get(crew)!.name} was given “${byId.get(task)!.title}” by hand and cannot do it.`)],
+    cautions: [...cautionsOf(settings, sites, walls, crews, places, tasks), ...cautions, ...unable.map(({ task, crew }) => words`${crewOf.get(crew)!.name} was given “${byId.get(task)!.title}” by hand and cannot do it.`)],
   }
 }
 

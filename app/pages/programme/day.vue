@@ -20,6 +20,7 @@ watch(() => [store.data, visits.value] as const, () => {
 }, { immediate: true })
 const today = computed(() => visits.value.filter(visit => visit.day === day.value && visit.crew === crew.value))
 const people = computed(() => store.settings.crews.find(({ id }) => id === crew.value)?.people.map(store.personName) ?? [])
+const stopsAt = (site: string, wall: string) => (store.data?.walls.find(each => each.site === site && each.id === wall)?.stops ?? 0) > 0
 const siteOf = (id: string) => store.data?.sites.find(site => site.id === id)
 const walls = computed(() => [...new Map(today.value.flatMap(({ stretches }) => stretches).map(stretch => [`${stretch.site}/${stretch.wall}`, stretch])).values()].map(({ site, wall }) => ({
   site, wall, kinds: [...new Set(today.value.flatMap(({ stretches }) => stretches).filter(each => each.site === site && each.wall === wall).map(({ kind }) => kind))],
@@ -75,6 +76,7 @@ const print = () => window.print()
             <NuxtLink :to="`/sites/${stretch.site}/walls/${stretch.wall}/hang`" no-prefetch class="flex min-h-6 items-center underline">
               {{ stretch.title }}
             </NuxtLink>
+            <b v-if="stopsAt(stretch.site, stretch.wall)" class="text-stop">this wall has a stop: ask before anything is drilled or hung</b>
           </li>
         </ol>
         <dl class="mt-3 space-y-1 text-sm">
