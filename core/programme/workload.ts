@@ -5,6 +5,7 @@ import { ofKind, standing, type AsBuilt, type LogEntry } from '../log'
 import type { WallPlan } from '../plan'
 import type { Standing } from '../plan/stageStates'
 import { KINDS, WORK_KINDS, type WorkKind } from './kinds'
+import { TASK_STEP } from './taskStep'
 
 /** One kind of work at a wall: how many pieces it has, how many of them are done, and what the wall asks for beside. */
 export interface Work {
@@ -21,9 +22,6 @@ export interface Work {
 
 /** What minutes are learned by: drilling takes other times in other walls. */
 export const sortOf = (kind: WorkKind, structure: Wall['structure']['kind']): string => kind === 'drill' ? `drill ${structure}` : kind
-
-/** How the id of a step begins by which a whole kind of work is said to be done. */
-export const TASK_STEP = 'task:'
 
 /** What the workload of a wall is worked out of. */
 export interface WorkloadOf { wall: Wall, plan: WallPlan, built: AsBuilt, log: LogEntry[], now: Standing, catalogue: Catalogue, rules: Rules }

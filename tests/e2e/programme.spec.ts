@@ -31,6 +31,10 @@ test('three terminals are planned, shown as people see them, and every task says
   await expect(page.getByTestId('why')).toContainText('has had its 4 h')
   await page.getByTestId('task').getByRole('button', { name: /How long/ }).click()
   await expect(page.getByTestId('task')).toContainText('9 screens × 18 min')
+  // What no step of the run of work tells is said to be done here, and is planned no more.
+  await select(page, 'holm-point/ticket-hall/inspect')
+  await page.getByTestId('task').getByRole('button', { name: 'It is done' }).click()
+  await expect(block(page, 'holm-point/ticket-hall/inspect')).toHaveCount(0)
   await page.getByRole('link', { name: 'Week', exact: true }).click()
   await expect(page.getByTestId('board')).toContainText('Crew Holt')
   await expect(page.getByTestId('board').getByRole('link').first()).toBeVisible()

@@ -68,6 +68,7 @@ const leaveOut = () => store.edit(now => ({ ...now, leftOut: [...new Set([...now
     <p class="text-sm">
       {{ task.work.done }} of {{ task.work.pieces }} {{ KINDS[task.kind].piece[1] }} done. {{ task.people }} {{ task.people === 1 ? 'person' : 'people' }}, {{ SKILL_WORDS[task.skill] }}{{ task.aid ? ', a lift aid' : '' }}{{ task.noisy ? '; only when it may be loud' : '' }}{{ task.splits ? '' : '; in one go' }}. Tools: {{ KINDS[task.kind].tools }}.
     </p>
+    <TaskDone :key="task.id" :site="task.site" :wall="task.wall" :kind="task.kind" @done="store.load()" />
     <div v-if="why" data-testid="why">
       <h3 class="font-semibold">
         Why not earlier

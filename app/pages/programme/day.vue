@@ -76,6 +76,7 @@ const print = () => window.print()
             <NuxtLink :to="`/sites/${stretch.site}/walls/${stretch.wall}/hang`" no-prefetch class="flex min-h-6 items-center underline">
               {{ stretch.title }}
             </NuxtLink>
+            <TaskDone :site="stretch.site" :wall="stretch.wall" :kind="stretch.kind" class="ml-auto" />
             <b v-if="stopsAt(stretch.site, stretch.wall)" class="text-stop">this wall has a stop: ask before anything is drilled or hung</b>
           </li>
         </ol>
