@@ -1,4 +1,4 @@
-import { finishOf, lowerBound, minutesUntil, minuteOf, overBound, programmeOf, schedule, WORK_KINDS, type BuiltOf, type Programme, type Schedule } from '../core/programme'
+import { finishOf, lowerBound, minutesUntil, minuteOf, overBound, programmeOf, schedule, WORK_KINDS, type ProgrammeInput, type Programme, type Schedule } from '../core/programme'
 import { programmeByChance } from '../core/programme/simulate'
 import type { Work } from '../core/programme/workload'
 import { chance } from '../core/survey/simulate'
@@ -8,7 +8,7 @@ const middle = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floo
 const PIECES: Partial<Record<Work['kind'], [number, number]>> = { survey: [3, 10], mark: [20, 120], boxes: [1, 12], pull: [1, 12], patch: [0, 3], drill: [4, 48], plates: [1, 12], hang: [1, 12], true: [1, 12], test: [1, 12] }
 
 /** A programme as firms have them: so many walls at so many sites, worked at by day, crews of two and an electrician. */
-export function usualProgramme(seed: number, walls: number, sites: number): BuiltOf {
+export function usualProgramme(seed: number, walls: number, sites: number): ProgrammeInput {
   const luck = chance(seed)
   const days: ['mon', 'tue', 'wed', 'thu', 'fri'] = ['mon', 'tue', 'wed', 'thu', 'fri']
   const hours = [{ days, from: '07:30', to: '16:30' }]
@@ -33,7 +33,7 @@ function hoursOf({ tasks, crews, travel, from }: Programme, { placed }: Schedule
     const mine = placed.filter(({ crew }) => crew === id).sort((a, b) => a.start - b.start)
     if (mine.length === 0) continue
     hours += minutesUntil(times.map(({ from: begin, to }) => ({ from: Math.max(from, begin), to })).filter(({ from, to }) => to > from), mine.at(-1)!.end)
-    work += mine.reduce((sum, { pieces }) => sum + pieces.reduce((of, { from, to }) => of + to - from, 0), 0)
+    work += mine.reduce((sum, { spans }) => sum + spans.reduce((of, { from, to }) => of + to - from, 0), 0)
     way += mine.reduce((sum, { task }, n) => n === 0 ? sum : sum + travel(site.get(mine[n - 1]!.task)!, site.get(task)!), 0)
   }
   const share = (minutes: number) => `${Math.round(100 * minutes / hours)} %`

@@ -1,7 +1,7 @@
 import type { WallLine } from '~~/server/repositories/wallStates'
 
 /** A wall in a list, with the next visit to it. */
-export type ListedWall = WallLine & { next?: { crew: string, startsAt: string } }
+export type ListedWall = WallLine & { next?: { crew: string, startsAt: string, zone: string } }
 
 /** While states are being worked out, the list is asked for again after so long, ms. */
 const AGAIN = 1_500

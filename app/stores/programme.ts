@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, stretchesOf, type Moved, type Placed, type Planned, type Settings, type SiteOfProgramme, type WhyNot } from '~~/core/programme'
+import { dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, stretchesOf, type Moved, type PlacedTask, type Planned, type Settings, type SiteOfProgramme, type WhyNot } from '~~/core/programme'
 import type { Sample, Work } from '~~/core/programme/workload'
 import type { Lessons } from '~~/core/programme/lessons'
 import type { Part } from '~~/core/programme/parts'
@@ -41,6 +41,8 @@ export const useProgrammeStore = defineStore('programme', () => {
   const planned = shallowRef<Planned>()
   const published = shallowRef<PublishedStretch[]>([])
   const failed = ref('')
+  /** What was wrong with a change that has no field beside which it could be said. */
+  const fault = ref('')
   const busy = ref(false)
   const selected = ref<string>()
   /** Whether it is planned without keeping to what people were told. */
@@ -60,12 +62,12 @@ export const useProgrammeStore = defineStore('programme', () => {
   const placedOf = (id: string) => planned.value?.placed.find(({ task }) => task === id)
 
   /** What was published of what is still to come, as places of tasks. */
-  const publishedPlaces = computed((): Placed[] => {
-    const [places, now] = [new Map<string, Placed>(), new Date().toISOString()]
+  const publishedPlaces = computed((): PlacedTask[] => {
+    const [places, now] = [new Map<string, PlacedTask>(), new Date().toISOString()]
     for (const { task, crew, startsAt, endsAt } of published.value.filter(stretch => stretch.endsAt > now)) {
       const [from, to] = [minuteOf(startsAt), minuteOf(endsAt)]
       const known = places.get(task)
-      places.set(task, known ? { ...known, end: to, pieces: [...known.pieces, { from, to }] } : { task, crew, start: from, end: to, pieces: [{ from, to }] })
+      places.set(task, known ? { ...known, end: to, spans: [...known.spans, { from, to }] } : { task, crew, start: from, end: to, spans: [{ from, to }] })
     }
     return [...places.values()]
   })
@@ -78,7 +80,7 @@ export const useProgrammeStore = defineStore('programme', () => {
     const here = new Set(people.map(({ id }) => id))
     const crews = settings.value.crews.map(crew => ({ ...crew, people: crew.people.filter(id => here.has(id)) }))
     const now = new Date().toISOString()
-    const underWay = publishedPlaces.value.filter(({ start }) => start <= minuteOf(now)).map(({ task, crew, pieces }) => ({ task, crew, pieces }))
+    const underWay = publishedPlaces.value.filter(({ start }) => start <= minuteOf(now)).map(({ task, crew, spans }) => ({ task, crew, spans }))
     busy.value = true
     try {
       planned.value = await atWork().plan(JSON.parse(JSON.stringify({
@@ -137,12 +139,23 @@ export const useProgrammeStore = defineStore('programme', () => {
       undone.value = { past: [...undone.value.past, before], future: [] }
     }
     catch (error) {
-      const { faults = [], message } = error as ApiError
-      return faults.length > 0 ? faults.map(({ path, message }) => `${path.replace(/^\$\.?/, '')} ${message}.`).join(' ') : message
+      return faultWords(error)
     }
+    fault.value = ''
     await workOut()
     if (title && was && planned.value) change.value = { title, moved: movedTasks(was.placed, planned.value.placed), finishBefore: was.finish, finishAfter: planned.value.finish, settings: before }
     return ''
+  }
+
+  /** Says at the head of the page what is wrong with a change that was made without a field. */
+  async function told(change: Promise<string>) {
+    fault.value = await change
+  }
+
+  /** A refusal in words: every fault with its place, or what was said. */
+  function faultWords(error: unknown): string {
+    const { faults = [], message } = error as ApiError
+    return faults.length > 0 ? faults.map(({ path, message }) => `${path.replace(/^\$\.?/, '')} ${message}.`).join(' ') : message
   }
 
   async function step(from: 'past' | 'future') {
@@ -150,7 +163,13 @@ export const useProgrammeStore = defineStore('programme', () => {
     const next = (from === 'past' ? past : future).at(-1)
     if (!next) return
     const now = settings.value
-    await put(next)
+    try {
+      await put(next)
+    }
+    catch (error) {
+      return void (fault.value = faultWords(error))
+    }
+    fault.value = ''
     undone.value = from === 'past' ? { past: past.slice(0, -1), future: [...future, now] } : { past: [...past, now], future: future.slice(0, -1) }
     change.value = undefined
     await workOut()
@@ -160,7 +179,7 @@ export const useProgrammeStore = defineStore('programme', () => {
 
   /** Puts a task at a time and with a crew by hand; it stays there whatever else moves. */
   const fix = (task: string, crew: string, start: number) => edit(now => ({ ...now, fixed: [...(now.fixed ?? []).filter(each => each.task !== task), { task, crew, start: momentOf(start) }] }))
-  const letGo = (task: string) => edit(now => ({ ...now, fixed: (now.fixed ?? []).filter(each => each.task !== task) }))
+  const letGo = (task: string) => told(edit(now => ({ ...now, fixed: (now.fixed ?? []).filter(each => each.task !== task) })))
   const isFixed = (task: string) => settings.value.fixed?.some(each => each.task === task) ?? false
 
   async function publish(): Promise<string> {
@@ -194,5 +213,5 @@ export const useProgrammeStore = defineStore('programme', () => {
     return movedTasks(publishedPlaces.value, placed).filter(each => !goesOn(each))
   })
 
-  return { data, settings, planned, published, failed, busy, selected, afresh, planAfresh, change, undone, load, edit, undo, redo, fix, letGo, isFixed, publish, why, unpublished, zoneOf, siteName, wallName, crewName, personName, taskOf, placedOf }
+  return { data, settings, planned, published, failed, fault, busy, selected, afresh, planAfresh, change, undone, load, edit, told, undo, redo, fix, letGo, isFixed, publish, why, unpublished, zoneOf, siteName, wallName, crewName, personName, taskOf, placedOf }
 })

@@ -1,11 +1,11 @@
 import { expose } from 'comlink'
-import { planProgramme, whyNotEarlier, type BuiltOf, type Placed, type Planned, type Programme, type WhyNot } from '~~/core/programme'
+import { planProgramme, whyNotEarlier, type ProgrammeInput, type PlacedTask, type Planned, type Programme, type WhyNot } from '~~/core/programme'
 
 /** What was worked out last: questions are about it. */
-let last: { programme: Programme, placed: Placed[] } | undefined
+let last: { programme: Programme, placed: PlacedTask[] } | undefined
 
 const scheduler = {
-  plan(of: BuiltOf): Planned {
+  plan(of: ProgrammeInput): Planned {
     const { planned, programme } = planProgramme(of)
     last = { programme, placed: planned.placed }
     return planned

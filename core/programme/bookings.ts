@@ -1,8 +1,8 @@
 import type { Interval } from '../geometry'
 import type { Minute } from './clock'
 import { memoize } from '../memo'
-import { piecesFrom, Timeline } from './timeline'
-import type { Crew, Placed, Programme, Task } from './programme'
+import { spansFrom, Timeline } from './timeline'
+import type { Crew, PlacedTask, Programme, Task } from './programme'
 import { openTogether } from './windows'
 
 /** Whether a crew can do a task at all: enough people, and among them what it takes. */
@@ -57,7 +57,7 @@ export interface Hindrance { kind: 'crew' | 'wall' | 'aid' | 'time', until: Minu
 
 /** What crews, walls and lift aids are taken for so far. */
 export class Bookings {
-  readonly placed = new Map<string, Placed>()
+  readonly placed = new Map<string, PlacedTask>()
   private readonly crews: Timeline[]
   private readonly aids: Timeline[]
   private readonly walls = new Map<string, Map<string, Timeline>>()
@@ -93,19 +93,19 @@ export class Bookings {
    *
    * @param told hears of everything that it waits for on the way there
    */
-  earliest(task: Task, crew: number, from: Minute, told?: (hindrance: Hindrance) => void): Placed | undefined {
+  earliest(task: Task, crew: number, from: Minute, told?: (hindrance: Hindrance) => void): PlacedTask | undefined {
     const times = this.problem.times(crew, task)
     const wall = this.wallOf(task)
     for (let at = from; ;) {
-      const pieces = piecesFrom(times, at, task.minutes, task.splits)
-      if (!pieces) return undefined
-      const [start, end] = [pieces[0]!.from, pieces.at(-1)!.to]
+      const spans = spansFrom(times, at, task.minutes, task.splits)
+      if (!spans) return undefined
+      const [start, end] = [spans[0]!.from, spans.at(-1)!.to]
       if (start > at) told?.({ kind: 'time', until: start })
       const busy = this.crews[crew]!.inTheWay(start, end, task.site)
       const there = busy ?? wall.inTheWay(start, end, task.site)
       const aid = there || !task.aid ? undefined : this.freeAid(start, end, task.site)
       const hindered = there ?? (aid && 'freeAt' in aid ? aid : undefined)
-      if (!hindered) return { task: task.id, crew: this.problem.crews[crew]!.id, start, end, pieces }
+      if (!hindered) return { task: task.id, crew: this.problem.crews[crew]!.id, start, end, spans }
       told?.({ kind: busy ? 'crew' : there ? 'wall' : 'aid', until: hindered.freeAt, ...hindered.block && { task: hindered.block.task } })
       if (hindered.freeAt === Infinity) return undefined
       at = hindered.freeAt
@@ -129,7 +129,7 @@ export class Bookings {
     return before ? this.problem.programme.travel(before.site, task.site) : 0
   }
 
-  book(placed: Placed): void {
+  book(placed: PlacedTask): void {
     const task = this.problem.byId.get(placed.task)!
     const block = { start: placed.start, end: placed.end, site: task.site, task: task.id }
     const crew = this.problem.crews.findIndex(({ id }) => id === placed.crew)

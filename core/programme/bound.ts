@@ -4,7 +4,7 @@ import { words, type Text } from '../units'
 import { canDo } from './bookings'
 import { inOrder } from './chains'
 import type { Minute } from './clock'
-import { piecesFrom } from './timeline'
+import { spansFrom } from './timeline'
 import type { Programme, Task } from './programme'
 import { momentWhenDone, openAnywhere, openTogether } from './windows'
 
@@ -43,7 +43,7 @@ export function lowerBound(programme: Programme): Bound {
   for (const task of tasks) {
     const ready = Math.max(from, ...task.after.map(({ task: before, wait }) => (ends.get(before) ?? from) + wait))
     // What can be left is here left and taken up at any moment; a crew leaves no less than half an hour.
-    const end = piecesFrom(timesOf(task), ready, task.minutes, task.splits)?.at(-1)!.to ?? Infinity
+    const end = spansFrom(timesOf(task), ready, task.minutes, task.splits)?.at(-1)!.to ?? Infinity
     if (end === Infinity) continue
     ends.set(task.id, end)
     say('chain', end, words`The longest chain, as if there were crews without end, ends with “${task.title}”.`)

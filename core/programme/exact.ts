@@ -1,5 +1,5 @@
 import { Bookings, type Problem } from './bookings'
-import { finishOf, type Placed, type Task } from './programme'
+import { finishOf, type PlacedTask, type Task } from './programme'
 
 /** Up to so many tasks every order and every crew is looked at. */
 export const EXACT = 7
@@ -12,7 +12,7 @@ export const EXACT = 7
  * @param begin books what has its place already
  * @param best an answer to begin with
  */
-export function placeExactly(problem: Problem, begin: (bookings: Bookings) => void, best: Placed[]): Placed[] {
+export function placeExactly(problem: Problem, begin: (bookings: Bookings) => void, best: PlacedTask[]): PlacedTask[] {
   const { programme: { from, tasks }, byId } = problem
   const followers = (id: string) => tasks.flatMap(task => task.after.filter(before => before.task === id).map(({ wait }) => ({ task, wait })))
   const tails = new Map<string, number>()

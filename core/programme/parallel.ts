@@ -1,5 +1,5 @@
 import type { Bookings } from './bookings'
-import type { Placed, Task } from './programme'
+import type { PlacedTask, Task } from './programme'
 import { readinessOf } from './readiness'
 
 /** What counts how much when the next task is chosen: time held over breaks, the way to it, how few crews can do it, and how much follows from it. */
@@ -17,7 +17,7 @@ export interface Weights { held: number, way: number, scarce: number, tail: numb
 export function placeInTime(bookings: Bookings, tasks: Task[], weights: Weights, tailOf: (task: Task) => number, scarcityOf: { task: (task: Task) => number, crew: (crew: number) => number }, luckOf: (task: Task) => number): void {
   const { able, together } = bookings.problem
   const { first, next } = readinessOf(bookings, tasks)
-  interface Option { task: Task, crew: number, key: number, placed?: Placed }
+  interface Option { task: Task, crew: number, key: number, placed?: PlacedTask }
   const options: Option[] = []
   const keyed = (option: Option) => {
     const { task, crew } = option

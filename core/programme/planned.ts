@@ -3,9 +3,9 @@ import type { Text } from '../units'
 import { lowerBound, overBound, type Bound } from './bound'
 import type { Minute } from './clock'
 import type { PieceMinutes } from './lengths'
-import { finishOf, type Placed, type Programme, type Task } from './programme'
+import { finishOf, type PlacedTask, type Programme, type Task } from './programme'
 import { schedule, type Scheduled } from './schedule'
-import { programmeOf, type BuiltOf, type TaskInfo } from './tasks'
+import { programmeOf, type ProgrammeInput, type TaskInfo } from './tasks'
 
 /** A task as a screen shows it. */
 export type TaskShown = TaskInfo & Pick<Task, 'title' | 'minutes' | 'after' | 'skill' | 'people' | 'aid' | 'noisy' | 'splits'>
@@ -25,7 +25,7 @@ export interface Planned extends Scheduled {
 }
 
 /** A programme worked out from what a firm decided and what its walls need; with what was scheduled, for questions about it. */
-export function planProgramme(of: BuiltOf): { planned: Planned, programme: Programme } {
+export function planProgramme(of: ProgrammeInput): { planned: Planned, programme: Programme } {
   const { programme, info, pieces, cautions } = programmeOf(of)
   const scheduled = schedule(programme)
   const [bound, finish] = [lowerBound(programme), finishOf(scheduled, programme.from)]
@@ -41,11 +41,11 @@ export function planProgramme(of: BuiltOf): { planned: Planned, programme: Progr
 }
 
 /** A task that is at another time, or with another crew, than it was; without a place before or after where it had or has none. */
-export interface Moved { task: string, before?: Placed, after?: Placed }
+export interface Moved { task: string, before?: PlacedTask, after?: PlacedTask }
 
 /** What differs between two schedules, the largest moves first. */
-export function movedTasks(before: Placed[], after: Placed[]): Moved[] {
-  const [was, is] = [before, after].map(placed => new Map(placed.map(each => [each.task, each]))) as [Map<string, Placed>, Map<string, Placed>]
+export function movedTasks(before: PlacedTask[], after: PlacedTask[]): Moved[] {
+  const [was, is] = [before, after].map(placed => new Map(placed.map(each => [each.task, each]))) as [Map<string, PlacedTask>, Map<string, PlacedTask>]
   const by = ({ before, after }: Moved) => before && after ? Math.abs(after.start - before.start) : Infinity
   return [...new Set([...was.keys(), ...is.keys()])].flatMap((task): Moved[] => {
     const [old, now] = [was.get(task), is.get(task)]

@@ -44,18 +44,18 @@ export interface Programme {
   places: Place[]
   fixed: Fixed[]
   /** What people were told before: where it costs little, it stays. */
-  before?: Pick<Placed, 'task' | 'crew' | 'start'>[]
+  before?: Pick<PlacedTask, 'task' | 'crew' | 'start'>[]
   /** Lift aids that the firm has. */
   aids: number
   /** From one site to another, min. */
   travel: (from: string, to: string) => number
 }
 
-/** A task in its place: who does it, and when; in pieces where windows part it. */
-export interface Placed { task: string, crew: string, start: Minute, end: Minute, pieces: Interval[] }
+/** A task in its place: who does it, and when; in several spans where windows part it. */
+export interface PlacedTask { task: string, crew: string, start: Minute, end: Minute, spans: Interval[] }
 
 /** A schedule: what has a place, and what has none with the reason. */
-export interface Schedule { placed: Placed[], unplaced: { task: string, why: Text }[] }
+export interface Schedule { placed: PlacedTask[], unplaced: { task: string, why: Text }[] }
 
 /** When all that is placed is over; the beginning where nothing is. */
 export const finishOf = ({ placed }: Pick<Schedule, 'placed'>, from: Minute): Minute => placed.reduce((latest, { end }) => Math.max(latest, end), from)

@@ -4,7 +4,7 @@ import { words, type Text } from '../units'
 import { Bookings, canDo, problemOf, withCrews, type Problem } from './bookings'
 import { inOrder, tailsOf } from './chains'
 import { EXACT, placeExactly } from './exact'
-import { finishOf, type Crew, type Fixed, type Placed, type Programme, type Schedule, type Task } from './programme'
+import { finishOf, type Crew, type Fixed, type PlacedTask, type Programme, type Schedule, type Task } from './programme'
 import { placeInTime, type Weights } from './parallel'
 import { placeSerially } from './serial'
 import { HOUR, type Minute } from './clock'
@@ -18,7 +18,7 @@ const MOST_TRIES = 600
 /** How good a schedule is: more that has a place, then the earlier finish, then the sooner each task is over. */
 type Cost = [number, number, number]
 const isBetter = (a: Cost, b: Cost) => a[0] !== b[0] ? a[0] < b[0] : a[1] !== b[1] ? a[1] < b[1] : a[2] < b[2]
-function costOf(placed: Placed[], { from, tasks }: Programme): Cost {
+function costOf(placed: PlacedTask[], { from, tasks }: Programme): Cost {
   return [tasks.length - placed.length, finishOf({ placed }, from), placed.reduce((sum, { end }) => sum + end - from, 0)]
 }
 
@@ -50,7 +50,7 @@ function bookFixed(bookings: Bookings, fixed: Fixed[]): NotFixed[] {
 }
 
 /** Tasks that were fixed at a time before what has to be over first can be. */
-function tooEarly(fixed: Fixed[], placed: Placed[], programme: Programme): NotFixed[] {
+function tooEarly(fixed: Fixed[], placed: PlacedTask[], programme: Programme): NotFixed[] {
   const [at, byId] = [new Map(placed.map(each => [each.task, each])), new Map(programme.tasks.map(task => [task.id, task]))]
   return fixed.flatMap((each) => {
     const task = byId.get(each.task)
@@ -103,13 +103,13 @@ function scarcityIn({ crews, able, programme }: Problem): { task: (task: Task) =
 const FIRST_WEIGHTS: Weights[] = [{ held: 0, way: 0, scarce: 30, tail: 0.01 }, { held: 0.5, way: 1, scarce: 60, tail: 0.02 }, { held: 1, way: 4, scarce: 240, tail: 0.05 }, { held: 0.2, way: 10, scarce: 0, tail: 0.2 }]
 
 /** The best schedule that is found with some crews. */
-function placeWith(problem: Problem, fixed: Fixed[]): Placed[] {
+function placeWith(problem: Problem, fixed: Fixed[]): PlacedTask[] {
   const { programme } = problem
   const tails = tailsOf(programme.tasks)
   const ids = programme.tasks.map(({ id }) => id)
   const luck = chance(ids.length)
   const scarcity = scarcityIn(problem)
-  interface Found { placed: Placed[], cost: Cost, ranks?: Map<string, number> }
+  interface Found { placed: PlacedTask[], cost: Cost, ranks?: Map<string, number> }
   const placing = (place: (bookings: Bookings) => void): Found => {
     const bookings = new Bookings(problem)
     bookFixed(bookings, fixed)
@@ -137,10 +137,10 @@ function placeWith(problem: Problem, fixed: Fixed[]): Placed[] {
 }
 
 /** What was told before is kept where all is over no more than this share later than it could be. */
-const KEEPS = 0.05
+const KEEPS = 0.15
 
 /** As it was told before, and only so much otherwise as has to be: each task by the crew that had it, and not sooner. */
-function placeAsBefore(problem: Problem, fixed: Fixed[], before: NonNullable<Programme['before']>): Placed[] {
+function placeAsBefore(problem: Problem, fixed: Fixed[], before: NonNullable<Programme['before']>): PlacedTask[] {
   const was = new Map(before.map(each => [each.task, each]))
   const tails = tailsOf(problem.programme.tasks)
   const bookings = new Bookings(problem)
@@ -188,7 +188,7 @@ export interface Scheduled extends Schedule { notFixed: NotFixed[], keptBut?: Mi
  * orders, the critical path first among them, then changes of the best order; up to seven tasks the best of all orders.
  * What is fixed by hand stays. The same programme always has the same schedule, and a crew more never makes it later:
  * up to three crews of whatever kind, beyond them one that is added at the end of the list. What people were told before
- * stays where that makes all no more than a twentieth later.
+ * stays where that makes all no more than a seventh later.
  *
  * @param programme with tasks whose chains have no loop
  */
@@ -200,7 +200,7 @@ export function schedule(programme: Programme): Scheduled {
   for (;;) {
     fixed = fixed.filter(each => !notFixed.some(({ fixed: not }) => not === each))
     const needed = new Set(fixed.map(({ crew }) => crew))
-    let best: { placed: Placed[], cost: Cost } | undefined
+    let best: { placed: PlacedTask[], cost: Cost } | undefined
     for (const chosen of choicesOf(whole.crews)) {
       if ([...needed].some(id => !chosen.some(crew => crew.id === id))) continue
       const placed = placeWith(withCrews(whole, chosen), fixed)

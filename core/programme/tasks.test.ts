@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readJob } from '../job'
 import { learnedFrom } from './learned'
-import { finishOf, lengthOf, minuteAt, minuteOf, movedTasks, pieceMinutes, planProgramme, programmeOf, settingsFaults, visitsAtOnce, visitsOf, whyNotEarlier, type BuiltOf, type Settings } from './index'
+import { finishOf, lengthOf, minuteAt, minuteOf, movedTasks, pieceMinutes, planProgramme, programmeOf, settingsFaults, visitsAtOnce, visitsOf, whyNotEarlier, type ProgrammeInput, type Settings } from './index'
 import { pickList } from './pick'
 import { stockLines, type StockOf } from './stock'
 import { wallState } from './wallState'
@@ -14,7 +14,7 @@ const settings: Settings = { zone: 'UTC', aids: 1, betweenSites: 60, crews: [
   { id: 'one', name: 'One', people: ['a', 'b'], skills: ['fitting', 'decorating'], hours: [{ days: ['mon', 'tue', 'wed', 'thu', 'fri'], from: '08:00', to: '16:00' }] },
   { id: 'spark', name: 'Spark', people: ['c'], skills: ['electrical'], hours: [{ days: ['mon', 'tue', 'wed', 'thu', 'fri'], from: '08:00', to: '16:00' }] },
 ] }
-const built = (more: Partial<BuiltOf> = {}): BuiltOf => ({ settings, now: NOW, samples: [], sites: [{ id: 'quay', name: 'Quay' }], walls: [{ site: 'quay', id: 'hall', name: 'Hall', stops: 0, issued: true, work: [work('isolate', 1), work('mark', 40), work('boxes', 2), work('pull', 2, { planned: 90 }), work('inspect', 1), work('patch', 1), work('paint', 1), work('drill', 16), work('plates', 4), work('hang', 4, { people: 2 }), work('true', 4), work('hand-over', 1)] }], ...more })
+const built = (more: Partial<ProgrammeInput> = {}): ProgrammeInput => ({ settings, now: NOW, samples: [], sites: [{ id: 'quay', name: 'Quay' }], walls: [{ site: 'quay', id: 'hall', name: 'Hall', stops: 0, issued: true, work: [work('isolate', 1), work('mark', 40), work('boxes', 2), work('pull', 2, { planned: 90 }), work('inspect', 1), work('patch', 1), work('paint', 1), work('drill', 16), work('plates', 4), work('hang', 4, { people: 2 }), work('true', 4), work('hand-over', 1)] }], ...more })
 const words = (text: unknown[]) => text.join('')
 
 describe('tasks', () => {
@@ -61,13 +61,13 @@ describe('tasks', () => {
   })
 
   it('that are under way go on, and are taken to be on time', () => {
-    const { planned } = planProgramme(built({ now: minuteOf('2026-11-30T09:00:00Z'), underWay: [{ task: 'quay/hall/mark', crew: 'one', pieces: [{ from: minuteOf('2026-11-30T08:30:00Z'), to: minuteOf('2026-11-30T09:30:00Z') }] }] }))
+    const { planned } = planProgramme(built({ now: minuteOf('2026-11-30T09:00:00Z'), underWay: [{ task: 'quay/hall/mark', crew: 'one', spans: [{ from: minuteOf('2026-11-30T08:30:00Z'), to: minuteOf('2026-11-30T09:30:00Z') }] }] }))
     expect(planned.placed.find(({ task }) => task === 'quay/hall/mark')).toMatchObject({ crew: 'one', start: minuteOf('2026-11-30T09:00:00Z'), end: minuteOf('2026-11-30T09:30:00Z') })
     expect(planned.notFixed).toEqual([])
     // One that is over before the next quarter of an hour is not planned again; of one that goes on tomorrow that is left, too.
-    const soon = (pieces: [string, string][]) => planProgramme(built({ now: minuteOf('2026-11-30T09:01:00Z'), underWay: [{ task: 'quay/hall/mark', crew: 'one', pieces: pieces.map(([from, to]) => ({ from: minuteOf(from), to: minuteOf(to) })) }] })).planned.placed.find(({ task }) => task === 'quay/hall/mark')
+    const soon = (spans: [string, string][]) => planProgramme(built({ now: minuteOf('2026-11-30T09:01:00Z'), underWay: [{ task: 'quay/hall/mark', crew: 'one', spans: spans.map(([from, to]) => ({ from: minuteOf(from), to: minuteOf(to) })) }] })).planned.placed.find(({ task }) => task === 'quay/hall/mark')
     expect(soon([['2026-11-30T08:30:00Z', '2026-11-30T09:10:00Z']])).toBeUndefined()
-    expect(soon([['2026-11-30T08:30:00Z', '2026-11-30T09:25:00Z'], ['2026-12-01T08:00:00Z', '2026-12-01T08:20:00Z']])!.pieces.reduce((sum, { from, to }) => sum + to - from, 0)).toBe(30)
+    expect(soon([['2026-11-30T08:30:00Z', '2026-11-30T09:25:00Z'], ['2026-12-01T08:00:00Z', '2026-12-01T08:20:00Z']])!.spans.reduce((sum, { from, to }) => sum + to - from, 0)).toBe(30)
   })
 
   it('are worked out again without a day that is lost', () => {
@@ -88,7 +88,7 @@ describe('tasks', () => {
   })
 
   it('come with words for what keeps them from being planned, and a schedule of what can be', () => {
-    const cautions = (more: Partial<BuiltOf>) => programmeOf(built(more)).cautions.map(words)
+    const cautions = (more: Partial<ProgrammeInput>) => programmeOf(built(more)).cautions.map(words)
     expect(cautions({ settings: { ...settings, crews: [] } })[0]).toContain('There is no crew yet')
     expect(cautions({ settings: { ...settings, crews: [{ ...settings.crews[0]!, people: [] }, settings.crews[1]!] } })).toContain('One has nobody in it, and is planned for nothing.')
     expect(cautions({ settings: { ...settings, crews: [settings.crews[0]!] } }).join()).toContain('Nobody in any crew does licensed electrical work')

@@ -5,7 +5,7 @@ import { DAY, minuteOf, momentOf, type Minute } from './clock'
 import { KINDS, SKILL_WORDS, WORK_KINDS, type WorkKind } from './kinds'
 import { lengthOf, pieceMinutes, type PieceMinutes } from './lengths'
 import { canDo } from './bookings'
-import type { Crew, Place, Placed, Programme, Task } from './programme'
+import type { Crew, Place, PlacedTask, Programme, Task } from './programme'
 import type { Settings } from './settings'
 import { openTimes } from './windows'
 import type { Sample, Work } from './workload'
@@ -19,17 +19,17 @@ export interface WallOfProgramme { site: string, id: string, name: string, work?
 export interface TaskInfo { id: string, site: string, siteName: string, wall: string, wallName: string, kind: WorkKind, work: Work, length: Figure }
 
 /** A programme with what it was made of, and what kept something from being planned as it was put in. */
-export interface Built { programme: Programme, info: Map<string, TaskInfo>, pieces: PieceMinutes[], cautions: Text[] }
+export interface ProgrammeMade { programme: Programme, info: Map<string, TaskInfo>, pieces: PieceMinutes[], cautions: Text[] }
 
 /** What a programme is made of. */
-export interface BuiltOf {
+export interface ProgrammeInput {
   settings: Settings
   sites: SiteOfProgramme[]
   walls: WallOfProgramme[]
   samples: Sample[]
   now: Minute
   /** What was published and is under way now: it is taken to be on time until its end, and what is then not recorded is planned anew. */
-  underWay?: Pick<Placed, 'task' | 'crew' | 'pieces'>[]
+  underWay?: Pick<PlacedTask, 'task' | 'crew' | 'spans'>[]
   /** What people were told: it stays where that costs little. */
   before?: Programme['before']
 }
@@ -78,14 +78,14 @@ function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfP
  * crews, their hours less the days on which they are off; the sites' windows less the days on which they are closed, and
  * days that were lost. Links that were put in by hand and make a loop are left out, the newest first, and told.
  */
-export function programmeOf({ settings, sites, walls, samples, now, underWay = [], before: told }: BuiltOf): Built {
+export function programmeOf({ settings, sites, walls, samples, now, underWay = [], before: told }: ProgrammeInput): ProgrammeMade {
   const cautions: Text[] = []
   const own = new Map(settings.minutes?.map(({ sort, minutes }) => [sort, minutes]))
   const from = TOGETHER * Math.ceil(now / TOGETHER)
   const to = from + AHEAD * DAY
   const siteOf = new Map(sites.map(site => [site.id, site]))
   /** What is left of what is under way, min; of what is over before anything can be planned, nothing. */
-  const goesOn = new Map(underWay.map(({ task, crew, pieces }) => [task, { task, crew, minutes: pieces.reduce((sum, piece) => sum + Math.max(0, piece.to - Math.max(from, piece.from)), 0) }]))
+  const goesOn = new Map(underWay.map(({ task, crew, spans }) => [task, { task, crew, minutes: spans.reduce((sum, span) => sum + Math.max(0, span.to - Math.max(from, span.from)), 0) }]))
   const left = new Set([...settings.leftOut ?? [], ...[...goesOn.values()].filter(({ minutes }) => minutes === 0).map(({ task }) => task)])
   const pieces = new Map<string, PieceMinutes>()
   const info = new Map<string, TaskInfo>()
@@ -146,10 +146,10 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
   }
 }
 
-/** A schedule's pieces as they are published: what is done where, by whom, from when to when. */
-export function stretchesOf(placed: Placed[], info: Map<string, TaskInfo>) {
-  return placed.flatMap(({ task, crew, pieces }) => {
+/** A schedule's spans as they are published: what is done where, by whom, from when to when. */
+export function stretchesOf(placed: PlacedTask[], info: Map<string, TaskInfo>) {
+  return placed.flatMap(({ task, crew, spans }) => {
     const { site, wall, wallName, kind } = info.get(task)!
-    return pieces.map(({ from, to }) => ({ site, wall, task, crew, kind, title: `${KINDS[kind].title}: ${wallName}`, startsAt: momentOf(from), endsAt: momentOf(to) }))
+    return spans.map(({ from, to }) => ({ site, wall, task, crew, kind, title: `${KINDS[kind].title}: ${wallName}`, startsAt: momentOf(from), endsAt: momentOf(to) }))
   })
 }

@@ -53,7 +53,7 @@ export class Timeline {
 }
 
 /** So short a rest of a window is not begun in, min. */
-export const LEAST_PIECE = 30
+export const LEAST_SPAN = 30
 
 /** The first of some stretches that ends after a moment. */
 function firstEndingAfter(stretches: Interval[], moment: Minute): number {
@@ -67,18 +67,18 @@ function firstEndingAfter(stretches: Interval[], moment: Minute): number {
 }
 
 /**
- * The pieces in which something of a length is done from a moment on: in one window, or, where it can be left, in as
+ * The spans in which something of a length is done from a moment on: in one window, or, where it can be left, in as
  * many as it takes. Undefined where there are too few windows for it.
  */
-export function piecesFrom(times: Interval[], from: Minute, minutes: number, splits: boolean): Interval[] | undefined {
-  const pieces: Interval[] = []
+export function spansFrom(times: Interval[], from: Minute, minutes: number, splits: boolean): Interval[] | undefined {
+  const spans: Interval[] = []
   let left = minutes
   for (let n = firstEndingAfter(times, from); n < times.length; n++) {
     const start = Math.max(times[n]!.from, from)
     const room = times[n]!.to - start
-    if (room >= left) return [...pieces, { from: start, to: start + left }]
-    if (!splits || room < Math.min(LEAST_PIECE, left)) continue
-    pieces.push({ from: start, to: times[n]!.to })
+    if (room >= left) return [...spans, { from: start, to: start + left }]
+    if (!splits || room < Math.min(LEAST_SPAN, left)) continue
+    spans.push({ from: start, to: times[n]!.to })
     left -= room
   }
   return undefined

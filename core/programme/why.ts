@@ -1,7 +1,7 @@
 import { words, type Text } from '../units'
 import { Bookings, canDo, problemOf, type Hindrance } from './bookings'
 import type { Minute } from './clock'
-import type { Placed, Programme, Task } from './programme'
+import type { PlacedTask, Programme, Task } from './programme'
 
 /** Something that a task waits for, and until when. */
 export interface WaitsFor { until: Minute, why: Text, task?: string }
@@ -13,7 +13,7 @@ export interface WhyNot { waits: WaitsFor[], others: { crew: string, start: Minu
  * Why a task of a schedule is not earlier than it is: what has to be over before it, then everything that stood in its
  * way from then on, in order of time. The last of it is what would have to change first.
  */
-export function whyNotEarlier(programme: Programme, placed: Placed[], id: string): WhyNot | undefined {
+export function whyNotEarlier(programme: Programme, placed: PlacedTask[], id: string): WhyNot | undefined {
   const [mine, task] = [placed.find(({ task }) => task === id), programme.tasks.find(task => task.id === id)]
   if (!mine || !task) return undefined
   const problem = problemOf(programme)

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest'
 import type { PublishedStretch } from '../repositories/programme'
 import { feedOf } from './feed'
 
-const stretch = (startsAt: string, endsAt: string, more: Partial<PublishedStretch> = {}): PublishedStretch => ({ site: 'quay', wall: 'hall', task: `t ${startsAt}`, crew: 'one', crewName: 'Crew; One, “night”', people: ['a'], kind: 'drill', title: 'Drill: Hall, north; wall', startsAt, endsAt, published: 3, ...more })
-const SITES = new Map([['quay', { name: 'Quay', address: 'Quay 1, by the crane; left', access: 'Ring\ntwice', zone: 'Europe/Oslo' }]])
+const stretch = (startsAt: string, endsAt: string, more: Partial<PublishedStretch> = {}): PublishedStretch => ({ site: 'quay', wall: 'hall', task: `t ${startsAt}`, crew: 'one', crewName: 'Crew; One, “night”', people: ['a'], kind: 'drill', title: 'Drill: Hall, north; wall', startsAt, endsAt, published: 3, zone: 'Europe/Oslo', ...more })
+const SITES = new Map([['quay', { name: 'Quay', address: 'Quay 1, by the crane; left', access: 'Ring\ntwice' }]])
 /** Read back by a parser that knows nothing of who wrote it. */
 const eventsOf = (text: string) => new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map(event => new ICAL.Event(event))
 

@@ -3,7 +3,7 @@ import { minuteOf, visitsOf, type Stretch } from '../../core/programme'
 import type { PublishedStretch } from '../repositories/programme'
 
 /** What a calendar says of a site beside its name. */
-export interface SiteTold { name: string, address?: string, access?: string, zone: string }
+export interface SiteTold { name: string, address?: string, access?: string }
 
 type Told = Stretch & Pick<PublishedStretch, 'title' | 'published'>
 
@@ -16,7 +16,8 @@ type Told = Stretch & Pick<PublishedStretch, 'title' | 'published'>
 export function feedOf(name: string, stretches: PublishedStretch[], sites: Map<string, SiteTold>, address: string, stamp: Date): string {
   const calendar = ical({ name, prodId: { company: 'Wide Trellis', product: 'Programme', language: 'EN' }, method: ICalCalendarMethod.PUBLISH, ttl: 3_600 })
   const told = stretches.map(({ site, wall, task, crew, title, startsAt, endsAt, published }): Told => ({ site, wall, task, crew, title, published, from: minuteOf(startsAt), to: minuteOf(endsAt) }))
-  for (const visit of visitsOf(told, site => sites.get(site)?.zone ?? 'UTC')) {
+  const zoneOf = new Map(stretches.map(({ site, zone }) => [site, zone]))
+  for (const visit of visitsOf(told, site => zoneOf.get(site)!)) {
     const site = sites.get(visit.site)
     const [first, last] = [stretches.find(({ startsAt, crew }) => minuteOf(startsAt) === visit.from && crew === visit.crew)!, Math.max(...visit.stretches.map(({ published }) => published))]
     calendar.createEvent({

@@ -5,12 +5,13 @@ import { group, list, moment, must, name, oneOf } from '../../core/job/fields'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { programme, sites, visits, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
+import { listPlaces } from './sites'
 
 /** The firm's programme as it is kept: its settings, which version of them it is, and when it was published last. */
 export interface ProgrammeState { settings: Settings, version: number, published: number, publishedAt?: string, publishedBy?: string }
 
 /** A stretch of work that was published. */
-export interface PublishedStretch { site: string, wall: string, task: string, crew: string, crewName: string, people: string[], kind: WorkKind, title: string, startsAt: string, endsAt: string, published: number }
+export interface PublishedStretch { site: string, wall: string, task: string, crew: string, crewName: string, people: string[], kind: WorkKind, title: string, startsAt: string, endsAt: string, published: number, zone: string }
 
 const ONLY = 1
 const only = perDatabase(db => db.select().from(programme).where(eq(programme.key, ONLY)).prepare())
@@ -97,8 +98,11 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
   }, { behavior: 'immediate' })
 }
 
-/** What was published between two moments, in order of time. */
+/** What was published between two moments, in order of time; each with the zone of its site's clocks. */
 export function publishedBetween(db: Database, from: string, to: string): PublishedStretch[] {
-  return db.select({ site: sites.id, wall: visits.wall, task: visits.task, crew: visits.crew, crewName: visits.crewName, people: visits.people, kind: visits.kind, title: visits.title, startsAt: visits.startsAt, endsAt: visits.endsAt, published: visits.published })
-    .from(visits).innerJoin(sites, eq(sites.key, visits.site)).where(and(gte(visits.endsAt, from), lt(visits.startsAt, to))).orderBy(asc(visits.startsAt), asc(visits.key)).all() as PublishedStretch[]
+  const { zone } = readProgramme(db).settings
+  const zoneOf = new Map(listPlaces(db).map(site => [site.id, site.zone ?? zone]))
+  const rows = db.select({ site: sites.id, wall: visits.wall, task: visits.task, crew: visits.crew, crewName: visits.crewName, people: visits.people, kind: visits.kind, title: visits.title, startsAt: visits.startsAt, endsAt: visits.endsAt, published: visits.published })
+    .from(visits).innerJoin(sites, eq(sites.key, visits.site)).where(and(gte(visits.endsAt, from), lt(visits.startsAt, to))).orderBy(asc(visits.startsAt), asc(visits.key)).all() as Omit<PublishedStretch, 'zone'>[]
+  return rows.map(row => ({ ...row, zone: zoneOf.get(row.site) ?? zone }))
 }

@@ -8,4 +8,5 @@ vi.mock('better-sqlite3', async () => ({ default: (await import('libsql')).defau
 
 await import('./repositories.test')
 await import('./links.test')
+await import('./programme.test')
 await import('../accounts/accounts.test')

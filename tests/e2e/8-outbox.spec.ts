@@ -97,7 +97,7 @@ test('another wall that is opened right after an edit neither loses the edit nor
     await page.getByRole('link', { name: /^Café/ }).click()
     await expect(page).toHaveURL(/cafe/)
     await page.goBack()
-    await page.getByRole('link', { name: /^Ticket hall/ }).click()
+    await page.locator('[data-wall=ticket-hall]').click()
     await page.getByRole('link', { name: /^Arrange/ }).click()
     await expect(page.getByLabel('Gap across')).toHaveValue(gap)
   }

@@ -230,3 +230,83 @@ test('every wall is at a glance: its stages, what stops it, who comes next; foun
   await expect(page.getByTestId('site-stock')).toContainText('Kelda 55N')
   await expect(page.getByRole('link', { name: /Lounge, north wall: handover/ })).toBeVisible()
 })
+
+test('with keys alone, with the connection cut and by two planners at once: nothing is lost, and what was not saved is said', async ({ page, house, browser }) => {
+  await openSchedule(page, house)
+  // A task is chosen and put elsewhere without a mouse.
+  await block(page, HANG).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('task')).toContainText('Hang, Ticket hall, east wall')
+  await page.context().setOffline(true)
+  await page.getByRole('button', { name: 'Leave it out' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('not-saved')).toContainText('That was not saved: The server cannot be reached.')
+  await expect(block(page, HANG)).toBeVisible()
+  await page.getByLabel('Begins at').fill('')
+  await page.getByRole('button', { name: 'Fix it here' }).click()
+  await expect(page.getByText('Choose a day and a time.')).toBeVisible()
+  await page.context().setOffline(false)
+  // Meanwhile another planner makes a change: neither takes the other's away.
+  const other = await otherPerson(browser, house, 'Isla Brandt')
+  await other.goto('/programme')
+  await expect(other.getByTestId('finish')).toContainText('All done by')
+  await other.getByRole('button', { name: 'A day is lost…' }).click()
+  await other.getByLabel('Which day').fill('2030-01-01')
+  await other.getByLabel('Why', { exact: true }).fill('Regatta')
+  await other.getByRole('button', { name: 'Plan anew without it' }).click()
+  await expect(other.getByTestId('change')).toContainText('Regatta')
+  await page.getByRole('button', { name: 'Leave it out' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('change')).toContainText('Hang, Ticket hall, east wall is left out')
+  await expect(page.getByTestId('not-saved')).toHaveCount(0)
+  await expect(block(page, HANG)).toHaveCount(0)
+  expect((await read(house, '/programme')).settings).toMatchObject({ leftOut: [HANG], lost: [{ day: '2030-01-01', reason: 'Regatta' }] })
+  // All of it is there after a reload.
+  await page.reload()
+  await expect(page.getByText('1 task is left out.')).toBeVisible()
+  await page.getByRole('button', { name: 'Plan all again' }).click()
+  await expect(block(page, HANG)).toBeVisible()
+})
+
+test('a day sheet that was seen is there without a connection; a stop at its wall stands beside the work', async ({ page, house }) => {
+  await expect.poll(async () => (await publishedIn(house)).length).toBeGreaterThan(10)
+  const { task, startsAt, crew } = (await publishedIn(house)).find(({ wall }) => wall === 'cafe')!
+  const day = `/programme/day?day=${startsAt.slice(0, 10)}&crew=${crew}`
+  await page.goto(day)
+  await expect(page.getByTestId('day-sheet')).toContainText('this wall has a stop: ask before anything is drilled or hung')
+  await page.evaluate(() => navigator.serviceWorker.ready)
+  await page.reload()
+  await expect(page.getByTestId('day-sheet')).toContainText('Café, by the counter')
+  await page.context().setOffline(true)
+  await page.reload()
+  await expect(page.getByTestId('day-sheet')).toContainText('Café, by the counter')
+  await expect(page.getByTestId('pick-list').getByRole('listitem').first()).toBeVisible()
+  await page.context().setOffline(false)
+  expect(task).toContain('holm-point/cafe/')
+})
+
+test('a crew’s calendar is made and ended by a planner; whoever was removed from the firm hears nothing more', async ({ page, house }) => {
+  await openSchedule(page, house)
+  const made = await house.api('/programme/calendars/petrie', { method: 'PUT', body: '{}' })
+  const address = `${house.address}/api/calendar/${JSON.parse(made.body).secret}.ics`
+  expect(await (await fetch(address)).text()).toContain('SUMMARY:')
+  // Its list tells nobody the secret, and a secret with one letter otherwise opens nothing.
+  expect((await house.api('/programme/calendars')).body).not.toContain(JSON.parse(made.body).secret.split('.')[1])
+  expect((await fetch(address.replace(/.\.ics$/, '.ics'))).status).toBe(404)
+  expect((await house.api('/programme/calendars/nobody', { method: 'PUT', body: '{}' })).status).toBe(404)
+  expect((await house.as('Odd Varga', '/programme/calendars/petrie', { method: 'PUT', body: '{}' })).status).toBe(403)
+  await house.api('/programme/calendars/petrie', { method: 'DELETE', body: '{}' })
+  expect((await fetch(address)).status).toBe(404)
+  const { secret } = JSON.parse((await house.as('Jun Petrie', '/account/calendar', { method: 'PUT', body: '{}' })).body)
+  const own = `${house.address}/api/calendar/${secret}.ics`
+  expect((await fetch(own)).status).toBe(200)
+  const { people } = await read(house, '/programme') as { people: { id: string, name: string }[] }
+  const jun = people.find(({ name }) => name === 'Jun Petrie')!
+  expect((await house.api(`/people/${jun.id}`, { method: 'DELETE', body: '{}' })).status).toBeLessThan(300)
+  expect((await fetch(own)).status).toBe(404)
+  // His crew is one fewer, and is planned for nothing that wants two.
+  await page.reload()
+  await expect(page.getByTestId('finish')).toBeVisible()
+  await page.goto('/audit')
+  await expect(page.getByRole('row', { name: /calendar’s address made/ }).first()).toBeVisible()
+})

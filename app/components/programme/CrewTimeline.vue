@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { localTime, type Placed } from '~~/core/programme'
+import { localTime, type PlacedTask } from '~~/core/programme'
 import { foldTime } from './fold'
-import { dayAt, timeAt } from './when'
+import { dayAt, siteLetters, timeAt } from './when'
 
 /** Who does what when, a row a crew; hours at which nobody works are folded. A task is dragged to another time or crew. */
 const { from, to, movable } = defineProps<{ from: number, to: number, movable: boolean }>()
@@ -14,7 +14,7 @@ const zone = computed(() => store.settings.zone)
 const crews = computed(() => store.planned?.crews ?? [])
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width: room } = useElementSize(frame)
-const works = computed(() => [...crews.value.flatMap(({ times }) => times), ...(store.planned?.placed ?? []).flatMap(({ pieces }) => pieces)])
+const works = computed(() => [...crews.value.flatMap(({ times }) => times), ...(store.planned?.placed ?? []).flatMap(({ spans }) => spans)])
 /** As wide as there is room, but never so narrow that a task of an hour cannot be pressed. */
 const LEAST = 13
 const pxPerHour = computed(() => {
@@ -27,8 +27,6 @@ const height = computed(() => HEAD + ROW * crews.value.length)
 const siteIndex = (site: string) => Math.max(0, store.planned?.places.findIndex(({ id }) => id === site) ?? 0)
 const SITES = ['var(--color-pine)', 'var(--color-chalk)', 'var(--color-caution)', 'var(--color-stop)', 'var(--color-edge)']
 const colourOf = (site: string) => SITES[siteIndex(site) % SITES.length]!
-/** Two letters for a site: colour is not all that tells it. */
-const codeOf = (site: string) => store.siteName(site).split(/\s+/).map(word => word[0]).join('').slice(0, 2).toUpperCase() || '–'
 
 const hours = computed(() => folded.value.stretches.flatMap(({ from, to }) => {
   const every = pxPerHour.value >= 40 ? 60 : pxPerHour.value >= 18 ? 120 : 240
@@ -36,13 +34,13 @@ const hours = computed(() => folded.value.stretches.flatMap(({ from, to }) => {
 }))
 const days = computed(() => folded.value.stretches.map(({ from, x, width }) => ({ x, width, day: localTime(from, zone.value).day, title: dayAt(from, zone.value), from })))
 
-interface Block { placed: Placed, x: number, width: number, row: number, first: boolean, title: string, wall: string, site: string }
+interface Block { placed: PlacedTask, x: number, width: number, row: number, first: boolean, title: string, wall: string, site: string }
 const blocks = computed((): Block[] => (store.planned?.placed ?? []).flatMap((placed) => {
   const task = store.taskOf(placed.task)
   const row = crews.value.findIndex(({ id }) => id === placed.crew)
   if (!task || row < 0) return []
-  return placed.pieces.filter(piece => piece.to > from && piece.from < to).map((piece, n) => {
-    const [x, end] = [folded.value.x(Math.max(from, piece.from)), folded.value.x(Math.min(to, piece.to))]
+  return placed.spans.filter(span => span.to > from && span.from < to).map((span, n) => {
+    const [x, end] = [folded.value.x(Math.max(from, span.from)), folded.value.x(Math.min(to, span.to))]
     return { placed, x, width: Math.max(3, end - x), row, first: n === 0, title: tell(task.title).split(',')[0]!, wall: task.wallName, site: task.site }
   })
 }))
@@ -52,7 +50,7 @@ const shifts = computed(() => crews.value.flatMap(({ times }, row) => times.filt
 })))
 
 /** A task under the hand: where it would go. */
-const drag = ref<{ placed: Placed, grab: number, startX: number, x: number, row: number, moved: boolean }>()
+const drag = ref<{ placed: PlacedTask, grab: number, startX: number, x: number, row: number, moved: boolean }>()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 function at(event: PointerEvent) {
   const box = svg.value!.getBoundingClientRect()
@@ -77,7 +75,7 @@ async function drop() {
   const start = dropAt.value
   drag.value = undefined
   if (!now?.moved || start === undefined) return
-  await store.fix(now.placed.task, crews.value[now.row]!.id, start)
+  await store.told(store.fix(now.placed.task, crews.value[now.row]!.id, start))
 }
 </script>
 
@@ -111,7 +109,7 @@ async function drop() {
           <rect :width="block.width" :height="BLOCK" rx="2" fill="var(--color-board)" :stroke="store.selected === block.placed.task ? 'var(--color-ink)' : 'var(--color-edge)'" :stroke-width="store.selected === block.placed.task ? 2.5 : 1" :stroke-dasharray="block.first ? undefined : '4 3'" :opacity="drag?.placed === block.placed && drag.moved ? 0.4 : 1" />
           <rect :width="Math.min(block.width, 5)" :height="BLOCK" :fill="colourOf(block.site)" />
           <svg v-if="block.width > 22" x="7" y="0" :width="block.width - 9" :height="BLOCK">
-            <text y="16" font-size="12" font-weight="700" fill="var(--color-ink)">{{ codeOf(block.site) }}{{ store.isFixed(block.placed.task) ? ' ◆' : '' }}</text>
+            <text y="16" font-size="12" font-weight="700" fill="var(--color-ink)">{{ siteLetters(store.siteName(block.site)) }}{{ store.isFixed(block.placed.task) ? ' ◆' : '' }}</text>
             <text y="34" font-size="12" font-weight="600" fill="var(--color-ink)">{{ block.title }}</text>
             <text y="51" font-size="11" fill="var(--color-ink-soft)">{{ block.wall }}</text>
           </svg>

@@ -6,6 +6,7 @@ const store = useProgrammeStore()
 const form = reactive({ day: dayAfter(localTime(minuteOf(new Date()), store.settings.zone).day), where: 'all', reason: '' })
 const fault = ref('')
 const open = ref(false)
+const whom = computed(() => [{ value: 'all', label: 'everybody' }, ...store.settings.crews.map(({ id, name }) => ({ value: `crew:${id}`, label: name })), ...(store.data?.sites ?? []).map(({ id, name }) => ({ value: `site:${id}`, label: name }))])
 const nameOf = (where: string) => where === 'all' ? 'everybody' : where.startsWith('crew:') ? store.crewName(where.slice(5)) : store.siteName(where.slice(5))
 async function lose() {
   if (!form.reason.trim()) return void (fault.value = 'Say why: weather, no access, somebody ill.')
@@ -13,7 +14,7 @@ async function lose() {
   fault.value = await store.edit(now => ({ ...now, lost: [...now.lost ?? [], lost] }), `${form.day} lost for ${nameOf(form.where)}: ${lost.reason}`)
   if (!fault.value) open.value = false
 }
-const giveBack = (n: number) => store.edit(now => ({ ...now, lost: now.lost?.filter((_, k) => k !== n) }), 'A lost day is given back')
+const giveBack = (n: number) => store.told(store.edit(now => ({ ...now, lost: now.lost?.filter((_, k) => k !== n) }), 'A lost day is given back'))
 </script>
 
 <template>
@@ -25,19 +26,7 @@ const giveBack = (n: number) => store.edit(now => ({ ...now, lost: now.lost?.fil
       <FieldFrame id="lost-day" label="Which day">
         <input id="lost-day" v-model="form.day" type="date" class="field-input">
       </FieldFrame>
-      <FieldFrame id="lost-where" label="For whom">
-        <select id="lost-where" v-model="form.where" class="field-input">
-          <option value="all">
-            everybody
-          </option>
-          <option v-for="crew in store.settings.crews" :key="crew.id" :value="`crew:${crew.id}`">
-            {{ crew.name }}
-          </option>
-          <option v-for="site in store.data?.sites" :key="site.id" :value="`site:${site.id}`">
-            {{ site.name }}
-          </option>
-        </select>
-      </FieldFrame>
+      <ChoiceField label="For whom" :value="form.where" :options="whom" :commit="chosen => { form.where = chosen; return [] }" />
       <FieldFrame id="lost-reason" label="Why" :fault="fault">
         <input id="lost-reason" v-model="form.reason" class="field-input" autocomplete="off" maxlength="200" @input="fault = ''">
       </FieldFrame>

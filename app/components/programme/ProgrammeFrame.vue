@@ -27,6 +27,9 @@ useCommands(() => pages.value.map(({ to, title }) => ({ id: `to-${to}`, title, g
         Try again
       </button>
     </p>
+    <p v-if="store.fault" class="field-fault bg-stop-wash px-4 py-1 print:hidden" role="alert" data-testid="not-saved">
+      That was not saved: {{ store.fault }}
+    </p>
     <p v-if="store.data && store.data.pending > 0" class="bg-caution-wash px-4 py-1 text-sm text-caution print:hidden" role="status">
       {{ store.data.pending === 1 ? 'The plan of one wall is being worked out' : `The plans of ${store.data.pending} walls are being worked out` }}: what follows is not complete yet.
     </p>

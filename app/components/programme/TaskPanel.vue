@@ -38,8 +38,8 @@ async function link() {
 }
 const links = computed(() => store.settings.links?.filter(({ after }) => after === task.value?.id) ?? [])
 const isLinked = (id: string) => links.value.some(({ before }) => before === id)
-const unlink = (id: string) => store.edit(now => ({ ...now, links: now.links?.filter(each => each.before !== id || each.after !== task.value!.id) }))
-const leaveOut = () => store.edit(now => ({ ...now, leftOut: [...new Set([...now.leftOut ?? [], task.value!.id])] }), `${tell(task.value!.title)} is left out`)
+const unlink = (id: string) => store.told(store.edit(now => ({ ...now, links: now.links?.filter(each => each.before !== id || each.after !== task.value!.id) })))
+const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new Set([...now.leftOut ?? [], task.value!.id])] }), `${tell(task.value!.title)} is left out`))
 </script>
 
 <template>
@@ -53,7 +53,7 @@ const leaveOut = () => store.edit(now => ({ ...now, leftOut: [...new Set([...now
       </p>
     </header>
     <p v-if="placed" class="text-sm" data-testid="task-when">
-      <b>{{ whenAt(placed.start, zone) }}</b> to {{ dayAt(placed.end, zone) === dayAt(placed.start, zone) ? timeAt(placed.end, zone) : whenAt(placed.end, zone) }}, {{ store.crewName(placed.crew) }}<template v-if="placed.pieces.length > 1">, in {{ placed.pieces.length }} parts</template>
+      <b>{{ whenAt(placed.start, zone) }}</b> to {{ dayAt(placed.end, zone) === dayAt(placed.start, zone) ? timeAt(placed.end, zone) : whenAt(placed.end, zone) }}, {{ store.crewName(placed.crew) }}<template v-if="placed.spans.length > 1">, in {{ placed.spans.length }} parts</template>
     </p>
     <p v-if="unplaced" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm">
       It has no place. {{ tell(unplaced.why) }}
@@ -110,13 +110,7 @@ const leaveOut = () => store.edit(now => ({ ...now, leftOut: [...new Set([...now
           <input id="fix-time" v-model="form.time" type="time" step="900" class="field-input">
         </FieldFrame>
       </div>
-      <FieldFrame id="fix-crew" label="Crew">
-        <select id="fix-crew" v-model="form.crew" class="field-input">
-          <option v-for="crew in store.settings.crews" :key="crew.id" :value="crew.id">
-            {{ crew.name }}
-          </option>
-        </select>
-      </FieldFrame>
+      <ChoiceField label="Crew" :value="form.crew" :options="store.settings.crews.map(({ id, name }) => ({ value: id, label: name }))" :commit="chosen => { form.crew = chosen; return [] }" />
       <p v-if="fault" class="field-fault" role="alert">
         {{ fault }}
       </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { WEEK, type Weekday, type Window } from '~~/core/job'
+import { DAY_LETTERS } from './when'
 
 /** Windows of a week: on which days, from when to when; what ends no later than it begins ends on the day after. */
 const { label, windows } = defineProps<{ label: string, windows: Window[] }>()
@@ -7,7 +8,6 @@ const emit = defineEmits<{ change: [windows: Window[]] }>()
 const id = useId()
 const set = (n: number, change: Partial<Window>) => emit('change', windows.map((window, k) => k === n ? { ...window, ...change } : window))
 const toggle = (n: number, day: Weekday) => set(n, { days: WEEK.filter(each => (each === day) !== windows[n]!.days.includes(each)) })
-const DAYS: Record<Weekday, string> = { mon: 'Mo', tue: 'Tu', wed: 'We', thu: 'Th', fri: 'Fr', sat: 'Sa', sun: 'Su' }
 </script>
 
 <template>
@@ -17,7 +17,7 @@ const DAYS: Record<Weekday, string> = { mon: 'Mo', tue: 'Tu', wed: 'We', thu: 'T
     </legend>
     <div v-for="(window, n) in windows" :key="n" class="mb-1 flex flex-wrap items-center gap-1 text-sm">
       <button v-for="day in WEEK" :key="day" type="button" class="min-h-8 w-8 rounded border text-xs font-semibold" :class="window.days.includes(day) ? 'border-pine bg-pine text-on-pine' : 'border-edge bg-paper'" :aria-pressed="window.days.includes(day)" :aria-label="`${label} ${n + 1}: ${day}`" @click="toggle(n, day)">
-        {{ DAYS[day] }}
+        {{ DAY_LETTERS[day] }}
       </button>
       <input :id="`${id}-${n}-from`" :value="window.from" type="time" class="field-input !w-28" :aria-label="`${label} ${n + 1}: from`" @change="set(n, { from: ($event.target as HTMLInputElement).value })">
       <span>to</span>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Window } from '~~/core/job'
 import type { SiteState } from '~~/server/repositories/sites'
+import { DAY_LETTERS } from '~/components/programme/when'
 
 /** The place: where it is, how one comes in, and when it may be worked at, and be loud. */
 const { site } = defineProps<{ site: string }>()
@@ -12,8 +13,7 @@ const may = computed(() => session.may('site.settings', site))
 onMounted(async () => { state.value = await api<SiteState>(`/sites/${site}`).catch(() => undefined) })
 const place = computed(() => state.value?.site)
 const TEXTS = [['address', 'Address'], ['access', 'Access'], ['parking', 'Parking'], ['delivery', 'Lift and delivery']] as const
-const DAYS = { mon: 'Mo', tue: 'Tu', wed: 'We', thu: 'Th', fri: 'Fr', sat: 'Sa', sun: 'Su' }
-const said = ({ days, from, to }: Window) => `${days.map(day => DAYS[day]).join(' ') || 'no day'} ${from} to ${to}${to <= from ? ' the day after' : ''}`
+const said = ({ days, from, to }: Window) => `${days.map(day => DAY_LETTERS[day]).join(' ') || 'no day'} ${from} to ${to}${to <= from ? ' the day after' : ''}`
 const form = reactive({ address: '', access: '', parking: '', delivery: '', zone: '', windows: [] as Window[], noise: [] as Window[], always: true, loud: true, closed: '' })
 function edit() {
   const now = place.value!

@@ -3,11 +3,10 @@ import { minuteOf, visitsOf } from '~~/core/programme'
 import { dayAt, timeAt } from '~/components/programme/when'
 import type { PublishedStretch } from '~~/server/repositories/programme'
 
-/** The visits to a site that are published from today on. */
+/** The visits to a site that are published from today on, by the site's own clock. */
 const { site } = defineProps<{ site: string }>()
 const stretches = ref<PublishedStretch[]>([])
 const failed = ref('')
-const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 const YEAR = 366 * 86_400_000
 onMounted(async () => {
   try {
@@ -18,7 +17,7 @@ onMounted(async () => {
     failed.value = (error as Error).message
   }
 })
-const visits = computed(() => visitsOf(stretches.value.map(each => ({ ...each, from: minuteOf(each.startsAt), to: minuteOf(each.endsAt) })), () => zone))
+const visits = computed(() => visitsOf(stretches.value.map(each => ({ ...each, from: minuteOf(each.startsAt), to: minuteOf(each.endsAt) })), () => stretches.value[0]!.zone))
 </script>
 
 <template>
@@ -35,9 +34,9 @@ const visits = computed(() => visitsOf(stretches.value.map(each => ({ ...each, f
     <ul class="divide-y divide-hair text-sm">
       <li v-for="visit in visits" :key="visit.id" class="flex flex-wrap gap-x-3 py-1">
         <NuxtLink :to="`/programme/day?day=${visit.day}&crew=${visit.crew}`" no-prefetch class="font-semibold underline">
-          {{ dayAt(visit.from, zone) }}
+          {{ dayAt(visit.from, visit.stretches[0]!.zone) }}
         </NuxtLink>
-        <span class="figures">{{ timeAt(visit.from, zone) }} to {{ timeAt(visit.to, zone) }}</span>
+        <span class="figures">{{ timeAt(visit.from, visit.stretches[0]!.zone) }} to {{ timeAt(visit.to, visit.stretches[0]!.zone) }}</span>
         <span>{{ visit.stretches[0]!.crewName }}</span>
         <span class="text-ink-soft">{{ [...new Set(visit.stretches.map(({ title }) => title))].join('; ') }}</span>
       </li>

@@ -27,6 +27,8 @@ const SORTS: Record<string, { title: string, by: (a: ListedWall, b: ListedWall) 
   next: { title: 'next visit', by: (a, b) => (a.next?.startsAt ?? '9').localeCompare(b.next?.startsAt ?? '9') },
   last: { title: 'last change', by: (a, b) => lastOf(b).localeCompare(lastOf(a)) },
 }
+const filters = computed(() => Object.entries(FILTERS).map(([value, { title, keeps }]) => ({ value, label: `${title} (${walls.filter(keeps).length})` })))
+const orders = Object.entries(SORTS).map(([value, { title }]) => ({ value, label: title }))
 const shown = computed(() => {
   const wanted = search.value.trim().toLowerCase().split(/\s+/)
   return walls.filter(wall => FILTERS[show.value]!.keeps(wall) && wanted.every(word => `${wall.siteName} ${wall.name} ${wall.next?.crew ?? ''}`.toLowerCase().includes(word))).sort(SORTS[sort.value]!.by)
@@ -38,7 +40,7 @@ const virtual = useVirtualizer(computed(() => ({ count: shown.value.length, getS
 watch(rowHeight, () => virtual.value.measure())
 const { tell } = useUnits()
 const isNow = ({ next }: ListedWall) => next !== undefined && Date.parse(next.startsAt) <= Date.now()
-const shortly = (at: string) => new Date(at).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short' })
+const shortly = (at: string, timeZone?: string) => new Date(at).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short', timeZone })
 const KINDS: Record<string, string> = { hole: 'a hole', issued: 'issued', hung: 'hung', seams: 'seams read', turned: 'trued', step: 'a step', signed: 'signed', visit: 'a visit', point: 'a point', remark: 'a remark', photo: 'a photograph' }
 function lastSaid(wall: ListedWall) {
   const { last } = wall.state ?? {}
@@ -52,20 +54,8 @@ function lastSaid(wall: ListedWall) {
       <FieldFrame id="wall-search" label="Search" class="min-w-40 flex-1">
         <input id="wall-search" v-model="search" type="search" class="field-input" autocomplete="off" placeholder="site, wall or crew">
       </FieldFrame>
-      <FieldFrame id="wall-show" label="Show">
-        <select id="wall-show" v-model="show" class="field-input">
-          <option v-for="(filter, id) in FILTERS" :key="id" :value="id">
-            {{ filter.title }} ({{ walls.filter(filter.keeps).length }})
-          </option>
-        </select>
-      </FieldFrame>
-      <FieldFrame id="wall-sort" label="In order of">
-        <select id="wall-sort" v-model="sort" class="field-input">
-          <option v-for="(order, id) in SORTS" :key="id" :value="id">
-            {{ order.title }}
-          </option>
-        </select>
-      </FieldFrame>
+      <ChoiceField label="Show" :value="show" :options="filters" :commit="chosen => { show = chosen; return [] }" />
+      <ChoiceField label="In order of" :value="sort" :options="orders" :commit="chosen => { sort = chosen; return [] }" />
     </div>
     <p v-if="shown.length === 0" class="text-sm">
       No wall is like that.
@@ -85,7 +75,7 @@ function lastSaid(wall: ListedWall) {
               <span v-else class="text-ink-soft">being worked out</span>
             </p>
             <p class="min-w-0 text-xs leading-tight max-sm:mt-0.5">
-              <span v-if="shown[row.index]!.next" class="block truncate font-semibold">{{ isNow(shown[row.index]!) ? 'there now' : shortly(shown[row.index]!.next!.startsAt) }}, {{ shown[row.index]!.next!.crew }}</span>
+              <span v-if="shown[row.index]!.next" class="block truncate font-semibold">{{ isNow(shown[row.index]!) ? 'there now' : shortly(shown[row.index]!.next!.startsAt, shown[row.index]!.next!.zone) }}, {{ shown[row.index]!.next!.crew }}</span>
               <span v-else class="block text-ink-soft">{{ isDone(shown[row.index]!) ? '' : 'no visit' }}</span>
               <span class="block truncate text-ink-soft">{{ shortly(lastOf(shown[row.index]!)) }}: {{ lastSaid(shown[row.index]!) }}</span>
             </p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { dayAfter, localTime, minuteAt } from '~~/core/programme'
-import { lasts, whenAt } from '~/components/programme/when'
+import { lasts, siteLetters, whenAt } from '~/components/programme/when'
 
 /** The schedule: who is where when, how good it is, and what moves it. */
 const store = useProgrammeStore()
@@ -25,7 +25,7 @@ const finish = computed(() => store.planned && whenAt(store.planned.finish, zone
 const over = computed(() => Math.round(1000 * (store.planned?.over ?? 0)) / 10)
 const without = computed(() => store.planned?.unplaced ?? [])
 const left = computed(() => store.settings.leftOut ?? [])
-const takeIn = () => store.edit(now => ({ ...now, leftOut: [] }), 'What was left out is planned again')
+const takeIn = () => store.told(store.edit(now => ({ ...now, leftOut: [] }), 'What was left out is planned again'))
 useCommands(() => [
   { id: 'programme-undo', title: 'Undo in the programme', group: 'Everywhere' as const, keys: ['ctrl+z'], when: () => may.value && store.undone.past.length > 0, run: () => void store.undo() },
   { id: 'programme-redo', title: 'Redo in the programme', group: 'Everywhere' as const, keys: ['ctrl+y', 'ctrl+shift+z'], when: () => may.value && store.undone.future.length > 0, run: () => void store.redo() },
@@ -85,7 +85,7 @@ useCommands(() => [
         <CrewTimeline :from="from" :to="to" :movable="may" />
         <p class="flex flex-wrap gap-x-4 text-xs text-ink-soft">
           <span>Hours at which nobody works are folded.</span><span>◆ fixed by hand</span><span>the bar below a row: hours of the crew</span>
-          <span>{{ store.planned.places.filter(({ id }) => store.planned!.tasks.some(({ site }) => site === id)).map(({ name }) => `${name.split(/\s+/).map(word => word[0]).join('').slice(0, 2).toUpperCase()} ${name}`).join(' · ') }}</span>
+          <span>{{ store.planned.places.filter(({ id }) => store.planned!.tasks.some(({ site }) => site === id)).map(({ name }) => `${siteLetters(name)} ${name}`).join(' · ') }}</span>
         </p>
         <section v-if="store.change" class="border-l-4 border-chalk bg-board p-3" aria-label="What the change makes" data-testid="change">
           <h2 class="font-semibold">

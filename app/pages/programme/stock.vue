@@ -11,6 +11,7 @@ const store = useProgrammeStore()
 const session = useSessionStore()
 const stock = ref<Stock>()
 const failed = ref('')
+const SPANS = [{ value: '7', label: '7 days' }, { value: '14', label: '14 days' }, { value: '28', label: '28 days' }, { value: '366', label: 'year' }]
 const days = ref(14)
 const search = ref('')
 const only = ref(true)
@@ -82,22 +83,7 @@ function order() {
           {{ short.length === 0 ? 'Nothing is short' : `${short.length} ${short.length === 1 ? 'model is' : 'models are'} short` }}
         </h1>
         <div class="flex flex-wrap items-end gap-2">
-          <FieldFrame id="stock-days" label="For the visits of the next">
-            <select id="stock-days" v-model.number="days" class="field-input">
-              <option :value="7">
-                7 days
-              </option>
-              <option :value="14">
-                14 days
-              </option>
-              <option :value="28">
-                28 days
-              </option>
-              <option :value="366">
-                year
-              </option>
-            </select>
-          </FieldFrame>
+          <ChoiceField label="For the visits of the next" :value="String(days)" :options="SPANS" :commit="chosen => { days = Number(chosen); return [] }" />
           <FieldFrame id="stock-search" label="Search">
             <input id="stock-search" v-model="search" type="search" class="field-input" autocomplete="off">
           </FieldFrame>

@@ -24,7 +24,7 @@ export default defineEventHandler(event => limited('links', clientOf(event), () 
   if (kind === 'person' && !person) throw notFound('such calendar')
   const all = publishedBetween(db, new Date(Date.now() - 31 * DAY).toISOString(), new Date(Date.now() + 366 * DAY).toISOString())
   const mine = all.filter(({ crew, people }) => kind === 'crew' ? crew === of : people.includes(of))
-  const sites = new Map(listPlaces(db).map(({ id, name, address, access, zone = settings.zone }) => [id, { name, zone, ...address !== undefined && { address }, ...access !== undefined && { access } }]))
+  const sites = new Map(listPlaces(db).map(({ id, name, address, access }) => [id, { name, ...address !== undefined && { address }, ...access !== undefined && { access } }]))
   const name = kind === 'crew' ? settings.crews.find(({ id }) => id === of)?.name ?? of : person!.name
   setHeader(event, 'content-type', 'text/calendar; charset=utf-8')
   return feedOf(`${name}: visits`, mine, sites, getRequestURL(event).origin, new Date(publishedAt ?? 0))
