@@ -4,8 +4,8 @@ import type { Fault } from '~~/core/job'
 export interface FieldActions<T> {
   /** Shows the value on the drawing without keeping it; returns what is wrong with it. */
   tryOut?: (value: T) => Fault[]
-  /** Makes the edit; returns what is wrong, in which case nothing was changed. */
-  commit: (value: T) => Fault[]
+  /** Makes the edit; returns what is wrong, in which case nothing was changed. A promise where the server is asked. */
+  commit: (value: T) => Fault[] | Promise<Fault[]>
 }
 
 /** A typed text read as a value, or what is wrong with it. */
@@ -32,11 +32,18 @@ export function useField<T>(shown: () => string, read: (text: string) => Read<T>
     if (wrong.length > 0) timer = setTimeout(tell, SETTLE, wrong)
   }
 
-  function done() {
+  let asked = false
+  async function done() {
     clearTimeout(timer)
-    if (typed.value === undefined) return
+    if (typed.value === undefined || asked) return
     const reading = read(typed.value)
     const wrong = reading.ok ? actions.commit(reading.value) : [{ path: '$', message: reading.message }]
+    if (!(wrong instanceof Promise)) return settle(wrong)
+    asked = true
+    settle(await wrong.finally(() => { asked = false }))
+  }
+
+  function settle(wrong: Fault[]) {
     tell(wrong)
     if (wrong.length === 0) typed.value = undefined
     else useWallStore().cancelPreview()

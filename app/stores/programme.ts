@@ -1,12 +1,12 @@
 import { wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import type { Fault, Site } from '~~/core/job'
 import { dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, stretchesOf, type Moved, type PlacedTask, type Planned, type Settings, type SiteOfProgramme, type WhyNot } from '~~/core/programme'
 import type { Sample, Work } from '~~/core/programme/workload'
 import type { Lessons } from '~~/core/programme/lessons'
 import type { Part } from '~~/core/programme/parts'
 import type { KitItem } from '~~/core/hang'
-import type { Site } from '~~/core/job'
 import type { ProgrammeState, PublishedStretch } from '~~/server/repositories/programme'
 import type { StaffRole } from '~~/core/people'
 import type { ApiError } from '../utils/api'
@@ -147,6 +147,12 @@ export const useProgrammeStore = defineStore('programme', () => {
     return ''
   }
 
+  /** The same change for a field, which says beside itself what is wrong. */
+  async function tried(change: Promise<string>): Promise<Fault[]> {
+    const message = await change
+    return message ? [{ path: '$', message }] : []
+  }
+
   /** Says at the head of the page what is wrong with a change that was made without a field. */
   async function told(change: Promise<string>) {
     fault.value = await change
@@ -213,5 +219,5 @@ export const useProgrammeStore = defineStore('programme', () => {
     return movedTasks(publishedPlaces.value, placed).filter(each => !goesOn(each))
   })
 
-  return { data, settings, planned, published, failed, fault, busy, selected, afresh, planAfresh, change, undone, load, edit, told, undo, redo, fix, letGo, isFixed, publish, why, unpublished, zoneOf, siteName, wallName, crewName, personName, taskOf, placedOf }
+  return { data, settings, planned, published, failed, fault, busy, selected, afresh, planAfresh, change, undone, load, edit, told, tried, undo, redo, fix, letGo, isFixed, publish, why, unpublished, zoneOf, siteName, wallName, crewName, personName, taskOf, placedOf }
 })

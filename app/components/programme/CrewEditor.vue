@@ -9,6 +9,7 @@ const off = reactive({ day: '', reason: '' })
 async function change(make: (crew: Settings['crews'][number]) => Settings['crews'][number]) {
   fault.value = await store.edit(now => ({ ...now, crews: now.crews.map(each => each.id === crew.id ? make(each) : each) }))
 }
+const set = (what: Partial<Settings['crews'][number]>) => store.tried(store.edit(now => ({ ...now, crews: now.crews.map(each => each.id === crew.id ? { ...each, ...what } : each) })))
 const toggle = (list: string[], item: string) => list.includes(item) ? list.filter(each => each !== item) : [...list, item]
 async function remove() {
   fault.value = await store.edit(now => ({ ...now, crews: now.crews.filter(({ id }) => id !== crew.id) }))
@@ -24,12 +25,8 @@ const others = (person: string) => store.settings.crews.filter(({ id, people }) 
 <template>
   <section class="space-y-3 border-l-4 border-pine bg-board p-4" :aria-label="crew.name" :data-crew="crew.id">
     <div class="flex flex-wrap items-end gap-3">
-      <FieldFrame :id="`crew-name-${crew.id}`" label="Name" class="min-w-48 flex-1">
-        <input :id="`crew-name-${crew.id}`" :value="crew.name" class="field-input" maxlength="200" autocomplete="off" @change="change(each => ({ ...each, name: ($event.target as HTMLInputElement).value.trim() }))">
-      </FieldFrame>
-      <FieldFrame :id="`crew-van-${crew.id}`" label="Van" class="w-40">
-        <input :id="`crew-van-${crew.id}`" :value="crew.van ?? ''" class="field-input" maxlength="200" autocomplete="off" @change="change(({ van: _, ...each }) => ({ ...each, ...($event.target as HTMLInputElement).value.trim() && { van: ($event.target as HTMLInputElement).value.trim() } }))">
-      </FieldFrame>
+      <TextField label="Name" :value="crew.name" :actions="{ commit: name => set({ name }) }" class="min-w-48 flex-1" />
+      <TypedField label="Van" :shown="crew.van ?? ''" :read="text => ({ ok: true, value: text.trim() || undefined })" :actions="{ commit: van => set({ van }) }" :numeric="false" class="w-40" />
       <button type="button" class="press" :aria-label="`Remove ${crew.name}`" @click="remove">
         Remove
       </button>

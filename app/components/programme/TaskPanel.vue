@@ -12,14 +12,17 @@ const placed = computed(() => store.selected === undefined ? undefined : store.p
 const notFixed = computed(() => store.planned?.notFixed.find(({ fixed }) => fixed.task === store.selected))
 const unplaced = computed(() => store.planned?.unplaced.find(({ task }) => task === store.selected))
 const why = shallowRef<WhyNot>()
-const form = reactive({ crew: '', day: '', time: '' })
+const { form, clear } = useDraftForm(() => ({
+  crew: placed.value?.crew ?? store.settings.crews[0]?.id ?? '', ...localTime(placed.value?.start ?? store.planned?.from ?? 0, zone.value),
+}))
 const fault = ref('')
+watch(() => store.selected, () => {
+  fault.value = ''
+  clear()
+})
 watch([task, placed], async () => {
   why.value = undefined
-  fault.value = ''
   if (!task.value) return
-  const start = placed.value?.start ?? store.planned!.from
-  Object.assign(form, { crew: placed.value?.crew ?? store.settings.crews[0]?.id ?? '', ...localTime(start, zone.value) })
   const asked = task.value.id
   const answer = placed.value && await store.why(asked)
   if (task.value?.id === asked) why.value = answer
@@ -27,6 +30,7 @@ watch([task, placed], async () => {
 async function fixHere() {
   if (!/^\d{4}-\d{2}-\d{2}$/.test(form.day) || !/^\d{2}:\d{2}$/.test(form.time)) return void (fault.value = 'Choose a day and a time.')
   fault.value = await store.fix(task.value!.id, form.crew, minuteAt(form.day, form.time, zone.value))
+  if (!fault.value) clear()
 }
 const before = ref('')
 const others = computed(() => store.planned?.tasks.filter(({ id }) => id !== task.value?.id) ?? [])

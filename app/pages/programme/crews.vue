@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { idFrom } from '~~/core/job'
-import { sortTitle } from '~~/core/programme'
 
 /** Crews and their hours, lift aids, ways between sites, and what a piece of work takes. */
 const store = useProgrammeStore()
@@ -15,12 +14,15 @@ async function addCrew() {
   fault.value = await store.edit(now => ({ ...now, crews: [...now.crews, { id, name: name.value.trim(), people: [], skills: ['fitting'], hours: [{ days: ['mon', 'tue', 'wed', 'thu', 'fri'], from: '08:00', to: '16:30' }] }] }))
   if (!fault.value) name.value = ''
 }
-const general = reactive({ zone: '', aids: '', betweenSites: '' })
-watch(() => store.settings, ({ zone, aids, betweenSites }) => Object.assign(general, { zone, aids: String(aids), betweenSites: String(betweenSites) }), { immediate: true })
+const { form: general, clear } = useDraftForm(() => {
+  const { zone, aids, betweenSites } = store.settings
+  return { zone, aids: String(aids), betweenSites: String(betweenSites) }
+})
 const generalFault = ref('')
 async function saveGeneral() {
   if (![general.aids, general.betweenSites].every(typed => /^\d{1,5}$/.test(typed.trim()))) return void (generalFault.value = 'Lift aids and minutes are whole numbers.')
   generalFault.value = await store.edit(now => ({ ...now, zone: general.zone.trim(), aids: Number(general.aids), betweenSites: Number(general.betweenSites) }))
+  if (!generalFault.value) clear()
 }
 const way = reactive({ from: '', to: '', minutes: '' })
 async function addWay() {
@@ -29,15 +31,6 @@ async function addWay() {
   generalFault.value = await store.edit(now => ({ ...now, travel: [...(now.travel ?? []).filter(each => !([each.from, each.to].includes(way.from) && [each.from, each.to].includes(way.to))), { from: way.from, to: way.to, minutes: Number(way.minutes) }] }))
   if (!generalFault.value) Object.assign(way, { from: '', to: '', minutes: '' })
 }
-const FROM = { own: 'set by the firm', learned: 'from the firm’s logs', default: 'usual' }
-const pieceFault = ref('')
-async function setMinutes(sort: string, event: Event) {
-  const input = event.target as HTMLInputElement
-  const typed = input.value.trim().replace(',', '.')
-  if (typed !== '' && !/^\d{1,5}(\.\d{1,2})?$/.test(typed)) return void (pieceFault.value = `“${typed}” is no number of minutes.`)
-  pieceFault.value = await store.edit(now => ({ ...now, minutes: [...(now.minutes ?? []).filter(each => each.sort !== sort), ...typed === '' ? [] : [{ sort, minutes: Number(typed) }]] }))
-}
-const ownOf = (sort: string) => store.settings.minutes?.find(each => each.sort === sort)?.minutes
 </script>
 
 <template>
@@ -113,13 +106,7 @@ const ownOf = (sort: string) => store.settings.minutes?.find(each => each.sort =
             <p class="text-xs text-ink-soft">
               Ten logs of the firm’s own make a figure; one that you type holds until you clear it.
             </p>
-            <div v-for="piece in store.planned?.pieces ?? []" :key="piece.sort" class="flex items-center gap-2 border-t border-hair py-1 text-sm">
-              <label :for="`piece-${piece.sort}`" class="min-w-0 flex-1">{{ sortTitle(piece.sort, piece.kind) }}<span class="block text-xs text-ink-soft"><b class="figures">{{ Math.round(piece.minutes * 10) / 10 }}</b> {{ FROM[piece.from] }}<template v-if="piece.logs">; {{ piece.logs }} {{ piece.logs === 1 ? 'log' : 'logs' }}, middle {{ Math.round(piece.middle! * 10) / 10 }}</template></span></label>
-              <input :id="`piece-${piece.sort}`" class="field-input !w-20 text-right" inputmode="decimal" :value="ownOf(piece.sort) ?? ''" placeholder="own" autocomplete="off" @change="setMinutes(piece.sort, $event)">
-            </div>
-            <p v-if="pieceFault" class="field-fault" role="alert">
-              {{ pieceFault }}
-            </p>
+            <PieceMinutesField v-for="piece in store.planned?.pieces ?? []" :key="piece.sort" :piece="piece" />
           </section>
         </aside>
       </div>
