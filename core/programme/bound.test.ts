@@ -23,6 +23,15 @@ describe('the bound', () => {
     const places = [{ id: 'a', name: 'A', open: [{ from: 0, to: 60 }, { from: 1_440, to: 1_500 }, { from: 2_880, to: 2_940 }], loud: times }, { id: 'b', name: 'B', open: times, loud: times }]
     expect(lowerBound(programme([task('x', 60), task('y', 60), task('z', 60)], { places, crews: [crew('one')] }))).toMatchObject({ finish: 2_940, by: 'crews' })
   })
+  it('is the work at sites that are open at unlike hours, with the way between them', () => {
+    const day = (from: number) => Array.from({ length: 20 }, (_, n) => ({ from: n * 1_440 + from, to: n * 1_440 + 540 }))
+    const places = [{ id: 'a', name: 'A', open: day(0), loud: [] }, { id: 'b', name: 'B', open: day(90), loud: [] }]
+    const tasks = [task('x', 990), ...Array.from({ length: 10 }, (_, n) => task(`y${n}`, 450, { site: 'b' }))]
+    const found = lowerBound(programme(tasks, { places, crews: [crew('one')], travel: (a, b) => a === b ? 0 : 45 }))
+    expect(found.by).toBe('ways')
+    expect(found.finish / (10 * 1_440 + 540)).toBeCloseTo(1, 3)
+    expect(found.finish).toBeLessThanOrEqual(10 * 1_440 + 540)
+  })
   it('is drilling in the hours for it', () => {
     const places = [{ id: 'a', name: 'A', open: times, loud: [{ from: 500, to: 560 }, { from: 1_940, to: 2_000 }] }]
     const found = lowerBound(programme([task('x', 60, { noisy: true }), task('y', 60, { noisy: true }), task('z', 60, { noisy: true })], { places }))

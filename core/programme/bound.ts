@@ -3,22 +3,23 @@ import { memoize } from '../memo'
 import { words, type Text } from '../units'
 import { canDo } from './bookings'
 import { inOrder } from './chains'
-import type { Minute } from './clock'
+import { DAY, type Minute } from './clock'
+import { momentByPaths } from './crewPaths'
 import { spansFrom } from './timeline'
 import type { Programme, Task } from './programme'
 import { momentWhenDone, openAnywhere, openTogether } from './windows'
 
 /** No schedule can be over before this, and what says so. */
-export interface Bound { finish: Minute, by: 'chain' | 'wall' | 'crews' | 'drilling' | 'aid', why: Text }
+export interface Bound { finish: Minute, by: 'chain' | 'wall' | 'crews' | 'ways' | 'drilling' | 'aid', why: Text }
 
 /**
  * The moment before which no schedule can be over: the longest chain with its waits as if there were crews without end;
  * the work at one wall, as one crew works at it at a time; the work that only some crews can do, shared out among them
- * without a minute lost; drilling in the hours in which it is allowed; lifts by the lift aids. What the way between
- * sites takes is in none of them.
+ * without a minute lost, and, with the way between sites, at one of them at a time; drilling in the hours in which it
+ * is allowed; lifts by the lift aids.
  */
 export function lowerBound(programme: Programme): Bound {
-  const { crews: all, places, from, aids } = programme
+  const { crews: all, places, from, aids, travel } = programme
   const crews = all.filter(({ people }) => people.length > 0)
   const able = new Map(programme.tasks.map(task => [task.id, crews.filter(crew => canDo(crew, task))]))
   const tasks = inOrder(programme.tasks).filter(({ id }) => able.get(id)!.length > 0)
@@ -71,6 +72,17 @@ export function lowerBound(programme: Programme): Bound {
     return high
   }
   const hoursOf = new Map(places.map(({ id, open }) => [id, JSON.stringify(open)]))
+  const hoursAt = memoize((keys: string) => JSON.stringify((JSON.parse(keys) as string[]).map(timesAt)))
+  const latest = () => Math.max(from, ...bounds.map(({ finish }) => finish))
+  /** The moment before which some crews cannot have done some work, at one site at a time. */
+  const bySites = (work: Task[], by: typeof crews) => {
+    const most = 2 * latest() - from + 14 * DAY
+    const loads = together(work, task => hoursAt(JSON.stringify(by.map(crew => keyOf(task, able.get(task.id)!.filter(each => each === crew))))))
+    return momentByPaths(loads.map(([, alike]) => ({
+      sites: [...new Set(alike.map(({ site }) => site))], minutes: sum(alike),
+      times: by.map(crew => anyOf([alike[0]!], [crew]).filter(each => each.from < most)),
+    })), travel, from, latest(), most)
+  }
   for (const [, alike] of together(tasks, ({ id }) => able.get(id)!.map(({ id }) => id).join(' '))) {
     const by = able.get(alike[0]!.id)!
     const names = by.map(({ name }) => name).join(', ')
@@ -81,6 +93,7 @@ export function lowerBound(programme: Programme): Bound {
       const sites = [...new Set(there.map(({ site }) => placeOf.get(site)?.name ?? site))].join(', ')
       say('crews', shared(there, by), words`${names} alone can do ${String(sum(there))} min of it while ${sites} ${there.every(({ site }) => site === there[0]!.site) ? 'is' : 'are'} open.`)
     }
+    say('ways', bySites(work, by), words`${names} alone can do ${String(sum(work))} min of it, at one site at a time and with the way from one to the next.`)
   }
   const drilling = tasks.filter(({ noisy }) => noisy)
   if (drilling.length > 0) say('drilling', shared(drilling, crews), words`Drilling takes ${String(sum(drilling))} min, in the hours in which it is allowed.`)
