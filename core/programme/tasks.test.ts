@@ -118,6 +118,8 @@ describe('tasks', () => {
     expect(faults({ crews: [...settings.crews, settings.crews[0]] })).toEqual(['$.crews[2].id is there twice: “one”'])
     expect(faults({ crews: [{ ...settings.crews[0]!, hours: [{ days: ['mon'], from: '08:00', to: '08:00' }] }] })[0]).toContain('begins and ends at the same time')
     expect(faults({ crews: [{ ...settings.crews[0]!, hours: [{ days: ['mon'], from: '25:00', to: '08:00' }] }] })[0]).toContain('must be a time of day as 07:30')
+    expect(faults({ betweenSites: 44.5 })[0]).toBe('$.betweenSites must be a whole number')
+    expect(faults({ travel: [{ from: 'quay', to: 'pier', minutes: -1 }] })[0]).toContain('$.travel[0].minutes must not be negative')
     expect(faults({ lost: [{ day: '2026-02-30', reason: 'x' }] })[0]).toContain('must be a day as')
   })
 })

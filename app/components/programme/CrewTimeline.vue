@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { localTime, type PlacedTask } from '~~/core/programme'
+import type { PlacedTask } from '~~/core/programme'
 import { foldTime } from './fold'
 import { dayAt, siteLetters, timeAt } from './when'
 
@@ -32,7 +32,9 @@ const hours = computed(() => folded.value.stretches.flatMap(({ from, to }) => {
   const every = pxPerHour.value >= 40 ? 60 : pxPerHour.value >= 18 ? 120 : 240
   return Array.from({ length: Math.ceil((to - from) / every) + 1 }, (_, n) => Math.ceil(from / every) * every + n * every).filter(minute => minute > from && minute < to)
 }))
-const days = computed(() => folded.value.stretches.map(({ from, x, width }) => ({ x, width, day: localTime(from, zone.value).day, title: dayAt(from, zone.value), from })))
+/** As much of a day's title as there is room for. */
+const titleIn = (width: number, title: string) => width > 84 ? title : width > 32 ? title.split(',')[0] : ''
+const days = computed(() => folded.value.stretches.map(({ from, x, width }) => ({ x, width, title: titleIn(width, dayAt(from, zone.value)), from })))
 
 interface Block { placed: PlacedTask, x: number, width: number, row: number, first: boolean, title: string, wall: string, site: string }
 const blocks = computed((): Block[] => (store.planned?.placed ?? []).flatMap((placed) => {

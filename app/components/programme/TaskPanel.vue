@@ -72,7 +72,7 @@ const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new 
     <p class="text-sm">
       {{ task.work.done }} of {{ task.work.pieces }} {{ KINDS[task.kind].piece[1] }} done. {{ task.people }} {{ task.people === 1 ? 'person' : 'people' }}, {{ SKILL_WORDS[task.skill] }}{{ task.aid ? ', a lift aid' : '' }}{{ task.noisy ? '; only when it may be loud' : '' }}{{ task.splits ? '' : '; in one go' }}. Tools: {{ KINDS[task.kind].tools }}.
     </p>
-    <TaskDone :key="task.id" :site="task.site" :wall="task.wall" :kind="task.kind" @done="store.load()" />
+    <TaskDone :key="task.id" class="block" :site="task.site" :wall="task.wall" :kind="task.kind" @done="store.load()" />
     <div v-if="why" data-testid="why">
       <h3 class="font-semibold">
         Why not earlier

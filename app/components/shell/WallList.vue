@@ -63,7 +63,7 @@ function lastSaid(wall: ListedWall) {
     <div ref="scroller" class="min-h-0 flex-1 overflow-y-auto" data-testid="walls" tabindex="0" role="group" aria-label="List of walls">
       <ul class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">
         <li v-for="row in virtual.getVirtualItems()" :key="`${shown[row.index]!.site}/${shown[row.index]!.id}`" class="absolute inset-x-0 top-0 pb-1" :style="{ height: `${row.size}px`, transform: `translateY(${row.start}px)` }" :data-wall="`${shown[row.index]!.site}/${shown[row.index]!.id}`">
-          <div class="grid h-full grid-cols-1 content-center items-center gap-x-4 border-l-4 bg-board px-3 sm:grid-cols-[minmax(0,190px)_auto_minmax(0,1fr)_minmax(0,150px)]" :class="hasStop(shown[row.index]!) ? 'border-stop' : 'border-pine'">
+          <div class="grid h-full grid-cols-1 content-center items-center gap-x-4 border-l-4 bg-board px-3 sm:grid-cols-[minmax(0,220px)_auto_minmax(0,1fr)_minmax(0,180px)]" :class="hasStop(shown[row.index]!) ? 'border-stop' : 'border-pine'">
             <p class="min-w-0 leading-tight">
               <NuxtLink :to="`/sites/${shown[row.index]!.site}/walls/${shown[row.index]!.id}`" no-prefetch class="block min-h-6 truncate leading-6 font-semibold hover:underline">{{ shown[row.index]!.name }}</NuxtLink>
               <NuxtLink :to="`/sites/${shown[row.index]!.site}`" no-prefetch class="block min-h-6 truncate text-xs leading-6 text-ink-soft hover:underline">{{ shown[row.index]!.siteName }}</NuxtLink>

@@ -71,13 +71,13 @@ const print = () => window.print()
           <span class="figures">{{ timeAt(visit.from, store.zoneOf(visit.site)) }} to {{ timeAt(visit.to, store.zoneOf(visit.site)) }}</span> {{ store.siteName(visit.site) }}
         </h2>
         <ol class="mt-2 space-y-1">
-          <li v-for="stretch in visit.stretches" :key="`${stretch.task} ${stretch.from}`" class="flex gap-3 text-sm">
+          <li v-for="stretch in visit.stretches" :key="`${stretch.task} ${stretch.from}`" class="flex flex-wrap items-center gap-x-3 gap-y-1 text-sm">
             <span class="figures w-24 shrink-0">{{ timeAt(stretch.from, store.zoneOf(visit.site)) }} to {{ timeAt(stretch.to, store.zoneOf(visit.site)) }}</span>
-            <NuxtLink :to="`/sites/${stretch.site}/walls/${stretch.wall}/hang`" no-prefetch class="flex min-h-6 items-center underline">
+            <NuxtLink :to="`/sites/${stretch.site}/walls/${stretch.wall}/hang`" no-prefetch class="flex min-h-6 min-w-36 flex-1 items-center underline">
               {{ stretch.title }}
             </NuxtLink>
             <TaskDone :site="stretch.site" :wall="stretch.wall" :kind="stretch.kind" class="ml-auto" />
-            <b v-if="stopsAt(stretch.site, stretch.wall)" class="text-stop">this wall has a stop: ask before anything is drilled or hung</b>
+            <b v-if="stopsAt(stretch.site, stretch.wall)" class="basis-full text-stop">this wall has a stop: ask before anything is drilled or hung</b>
           </li>
         </ol>
         <dl class="mt-3 space-y-1 text-sm">
