@@ -38,7 +38,7 @@ const heightOf = (rows: number) => 90 + 46 * rows
         No step has its minutes yet: they are noted as steps are ticked under Hang.
       </p>
       <p v-for="each in minutes" :key="each.sort" class="text-sm">
-        {{ each.title }}: middle <b class="figures">{{ tenth(each.middle!) }}</b> min, half of them from {{ tenth(each.spread![0]) }} to {{ tenth(each.spread![1]) }}, of {{ cases(each.logs, 'log', 'logs') }}{{ each.from === 'learned' ? '; the schedule goes by it' : each.from === 'own' ? '; the firm set its own figure' : `; from ten on the schedule goes by it` }}.
+        {{ each.title }}: middle <b class="figures">{{ tenth(each.middle!) }}</b> min<template v-if="each.logs > 1">, half of them from {{ tenth(each.spread![0]) }} to {{ tenth(each.spread![1]) }}</template>, of {{ cases(each.logs, 'log', 'logs') }}{{ each.from === 'learned' ? '; the schedule goes by it' : each.from === 'own' ? '; the firm set its own figure' : `; from ten on the schedule goes by it` }}.
       </p>
     </section>
     <section aria-label="Missed holes">

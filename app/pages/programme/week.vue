@@ -19,8 +19,9 @@ const rows = computed(() => {
   return [...crews].map(([id, name]) => ({ id, name }))
 })
 const of = (crew: string, day: string) => visits.value.filter(visit => visit.crew === crew && visit.day === day)
-/** Days at whose end nothing is planned are shown narrow. */
 const isFull = (day: string) => visits.value.some(visit => visit.day === day)
+/** Days on which nobody is anywhere make room for the others, where those are many. */
+const isNarrow = (day: string) => !isFull(day) && week.value.filter(isFull).length > 3
 const dayTitle = (day: string) => new Date(`${day}T12:00:00Z`).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
 const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => lost.day === day && (lost.crew === crew || (!lost.crew && !lost.site)))
 </script>
@@ -46,7 +47,7 @@ const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => l
             <th class="w-28 p-2 text-left">
               Crew
             </th>
-            <th v-for="day in week" :key="day" class="border-l border-hair p-2 text-left" :class="[isFull(day) ? '' : 'w-16 text-ink-soft', { 'bg-tape text-on-tape': day === today }]">
+            <th v-for="day in week" :key="day" class="border-l border-hair p-2 text-left" :class="[{ 'w-16': isNarrow(day), 'text-ink-soft': !isFull(day) && day !== today, 'bg-tape text-on-tape': day === today }]">
               {{ dayTitle(day) }}
             </th>
           </tr>
