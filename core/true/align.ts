@@ -105,7 +105,7 @@ function movesOf(screens: TrueScreen[], by: (screen: string, adjuster: Adjuster)
 
 /**
  * How an array is trued from its last readings, less what was turned after them: the smallest largest deviation within
- * the travel that is left, then the least movement, to the nearest eighth of a turn.
+ * the travel that is left, then the least movement, then the least roll, to the nearest eighth of a turn.
  *
  * @param solve solves the linear programs
  * @param exact whether the answer is left as it is before rounding; it is then of the last readings alone

@@ -95,16 +95,34 @@ function leastLargest({ readings, variables, fixed }: Part, solve: LinearSolver)
   return answer
 }
 
-/** The second: of all ways to stay within the largest deviation the one that moves least in all. */
+/** How much a screen is rolled by its two height screws, mm between them. */
+function rollsOf(screens: TrueScreen[], variables: Variable[]): { name: string, terms: { by: number, of: string }[] }[] {
+  return screens.flatMap(({ name }, s) => {
+    const [left, right] = (['height-left', 'height-right'] as const).map(adjuster => variables.find(each => each.screen === name && each.adjuster === adjuster)?.name)
+    return left && right ? [{ name: `w${s}`, terms: [{ by: 1, of: right }, { by: -1, of: left }] }] : []
+  })
+}
+
+/**
+ * What a millimetre between the two height screws costs beside their own: enough to decide between ways that move
+ * equally far. Lifting a screen by one of them alone is no farther than by both, and no seam tells when all screens are
+ * rolled alike; a level does.
+ */
+const ROLL = 0.01
+
+/** The second: of all ways to stay within the largest deviation the one that moves least in all, and rolls no screen for nothing. */
 function leastMoved({ readings, variables, screens, fixed }: Part, largest: number, solve: LinearSolver): LinearAnswer {
-  const moves = [...variables.map(({ name }) => ({ name, terms: [{ by: 1, of: name }] })), ...fourthsOf(screens, variables)]
+  const moves = [
+    ...variables.map(({ name }) => ({ name, cost: 1, terms: [{ by: 1, of: name }] })), ...fourthsOf(screens, variables).map(each => ({ ...each, cost: 1 })),
+    ...rollsOf(screens, variables).map(each => ({ ...each, cost: ROLL })),
+  ]
   const sizes = moves.flatMap(({ name, terms }) => [-1, 1].map((sign, n) => `${n === 0 ? 'u' : 'd'}${name}: m${name} ${terms.map(({ by, of }) => term(sign * by, of)).join(' ')} >= 0`))
-  return solve(['Minimize', ` obj: ${sumOf(moves.map(({ name }) => term(1, `m${name}`)))}`, 'Subject To', ...within(readings, variables, largest + SLACK), ...sizes, ...fixed, 'Bounds', ...boundsOf(variables), 'End'].join('\n'))
+  return solve(['Minimize', ` obj: ${sumOf(moves.map(({ name, cost }) => term(cost, `m${name}`)))}`, 'Subject To', ...within(readings, variables, largest + SLACK), ...sizes, ...fixed, 'Bounds', ...boundsOf(variables), 'End'].join('\n'))
 }
 
 /**
  * The least largest deviation that the travel that is left allows, and of all ways to it the one that moves least in
- * all: two linear programs, one after the other, for the plane of the wall and for the faces.
+ * all and, of those, rolls least: two linear programs, one after the other, for the plane of the wall and for the faces.
  */
 export function solveExactly(readings: Reading[], screens: TrueScreen[], solve: LinearSolver): Solved {
   const parts = partsOf(readings, screens).map(part => ({ part, first: leastLargest(part, solve) }))
