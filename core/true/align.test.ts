@@ -111,7 +111,7 @@ describe('truing', () => {
       for (const { reading: { kind, between, end }, after } of found.predicted) {
         const list = kind === 'gap' ? then.gaps! : then.steps!
         const off = Math.abs(list.find(each => each.between.join() === between.join() && each.end === end)!.mm - after)
-        expect(off).toBeLessThan(1e-6 + (kind === 'gap' ? leftOut(between[0]) + leftOut(between[1]) : 0))
+        expect(off).toBeLessThan(1e-6 + (kind === 'gap' ? leftOut(between[0]!) + leftOut(between[1]!) : 0))
       }
       expect(Math.max(found.after.gap, found.after.step)).toBeLessThanOrEqual(Math.max(found.before.gap, found.before.step) + 1e-9)
       // The travel that there is holds.

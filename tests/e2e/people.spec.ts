@@ -198,8 +198,12 @@ test('a device that was away for longer than the firm allows shows nothing until
     const signedIn = JSON.parse(localStorage.getItem('wide-trellis:signed-in')!) as { confirmedAt: number }
     localStorage.setItem('wide-trellis:signed-in', JSON.stringify({ ...signedIn, confirmedAt: Date.now() - 15 * 86_400_000 }))
   })
+  const wrong: string[] = []
+  phone.on('console', message => message.type() === 'error' && !message.text().startsWith('Failed to load resource') && wrong.push(message.text()))
   await phone.reload()
   await expect(phone.getByTestId('locked')).toContainText('longer than the firm allows')
+  // The page that was on its way to the wall begins nothing after that.
+  expect(wrong).toEqual([])
   await expect.poll(() => kept(phone)).toEqual({ seen: 0, entries: 1 })
 })
 
