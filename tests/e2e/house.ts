@@ -1,6 +1,6 @@
 import { execFile, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -19,7 +19,12 @@ export class House {
 
   private constructor(readonly port: number, readonly data: string, private readonly demo: boolean) {}
 
-  static async open(data = mkdtempSync(join(tmpdir(), 'wide-trellis-')), demo = true): Promise<House> {
+  /** Begins with a copy of the demo, or with a folder as it is; without `demo` with nothing. */
+  static async open(data?: string, demo = true): Promise<House> {
+    if (data === undefined) {
+      data = mkdtempSync(join(tmpdir(), 'wide-trellis-'))
+      if (demo) cpSync(process.env.WT_FILLED_DATA!, data, { recursive: true })
+    }
     const house = new House(await freePort(), data, demo)
     await house.start()
     return house

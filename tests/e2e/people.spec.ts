@@ -1,6 +1,8 @@
 import type { Browser, Page } from '@playwright/test'
 import { expect, HALL, House, otherPerson, saved, test } from './house'
 
+test.use({ serviceWorkers: 'allow' })
+
 /** A browser in which nobody is signed in. */
 const stranger = async (browser: Browser, house: House): Promise<Page> => (await browser.newContext({ baseURL: house.address })).newPage()
 const PASSWORD = 'ladder tape dust'

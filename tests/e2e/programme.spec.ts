@@ -3,6 +3,8 @@ import ICAL from 'ical.js'
 import type { Page } from '@playwright/test'
 import { expect, otherPerson, test, type House } from './house'
 
+test.use({ serviceWorkers: 'allow' })
+
 const read = async (house: House, path: string) => JSON.parse((await house.api(path)).body)
 
 interface Stretch { site: string, wall: string, task: string, crew: string, title: string, startsAt: string, endsAt: string }

@@ -67,7 +67,7 @@ const scene = computed(() => {
       </svg>
     </div>
     <p class="text-xs text-ink-soft">
-      The mark is the nearest useful viewer; eye {{ show(eye) }} up.
+      Mark: nearest useful viewer; eye {{ show(eye) }} up.
     </p>
     <div class="border-t border-hair">
       <FigureLine label="Nearest in comfort" :figure="nearestViewer(picture, eye)" />
