@@ -12,8 +12,8 @@ import { pdfText } from '../tests/fixtures/pdfText'
 
 const folder = mkdtempSync(join(tmpdir(), 'wt-'))
 function wt(...args: string[]) {
-  const { status, stdout, stderr } = spawnSync('npx', ['tsx', 'cli/wt.ts', ...args], { encoding: 'utf8' })
-  return { status, stdout, stderr: stderr.split('\n').filter(line => !line.startsWith('npm warn')).join('\n') }
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'cli/wt.ts', ...args], { encoding: 'utf8' })
+  return { status, stdout, stderr }
 }
 function jobFile(name: string, content: unknown) {
   const file = join(folder, name)

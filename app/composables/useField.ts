@@ -32,15 +32,20 @@ export function useField<T>(shown: () => string, read: (text: string) => Read<T>
     if (wrong.length > 0) timer = setTimeout(tell, SETTLE, wrong)
   }
 
-  let asked = false
+  let [asked, again] = [false, false]
   async function done() {
     clearTimeout(timer)
-    if (typed.value === undefined || asked) return
-    const reading = read(typed.value)
+    const text = typed.value
+    if (text === undefined) return
+    // What is typed while the server is asked waits for its answer.
+    if (asked) return void (again = true)
+    const reading = read(text)
     const wrong = reading.ok ? actions.commit(reading.value) : [{ path: '$', message: reading.message }]
     if (!(wrong instanceof Promise)) return settle(wrong)
-    asked = true
-    settle(await wrong.finally(() => { asked = false }))
+    ;[asked, again] = [true, false]
+    const told = await wrong.finally(() => { asked = false })
+    if (typed.value === text) settle(told)
+    else if (again) await done()
   }
 
   function settle(wrong: Fault[]) {

@@ -201,6 +201,24 @@ test('crews, hours and windows that cannot be are said in words, and the rest is
   await page.getByTestId('pieces').getByLabel(/^Hang/).fill('quick')
   await page.getByTestId('pieces').getByLabel(/^Hang/).press('Tab')
   await expect(page.getByText('“quick” is no number of minutes.')).toBeVisible()
+  // A second figure that is typed before the first was answered is the one that stays.
+  const answers: (() => void)[] = []
+  await page.route('**/api/programme', async (route) => {
+    await new Promise<void>(answer => answers.push(answer))
+    await route.continue()
+  })
+  const hang = page.getByTestId('pieces').getByLabel(/^Hang/)
+  await hang.fill('21')
+  await hang.press('Tab')
+  await expect.poll(() => answers.length).toBe(1)
+  await hang.fill('22')
+  await hang.press('Tab')
+  answers[0]!()
+  await expect.poll(() => answers.length).toBe(2)
+  answers[1]!()
+  await expect(page.getByTestId('pieces')).toContainText('22 set by the firm')
+  await expect(hang).toHaveValue('22')
+  await page.unrouteAll()
   await page.goto('/programme')
   await expect(page.getByTestId('cautions')).toContainText('Night crew has nobody in it')
   // A site that never opens stops what is done there, and nothing else.
