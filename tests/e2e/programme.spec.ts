@@ -131,6 +131,9 @@ test('what was drilled leaves the stock and the work that is left, and what is s
   // Moved to a van: the sum stays. More than there is cannot go.
   await line.getByRole('button').click()
   await page.getByLabel('Came, or − went').fill('40')
+  // What is typed stays while the list is read anew.
+  await Promise.all([page.waitForResponse(/stock\?days=28/), page.getByLabel('For the visits of the next').selectOption('28 days')])
+  await expect(page.getByLabel('Came, or − went')).toHaveValue('40')
   await page.getByLabel('Moved from there to').selectOption('holt')
   await page.getByRole('button', { name: 'Enter' }).click()
   await expect(line).toContainText('Van 1 40')

@@ -32,15 +32,17 @@ const short = computed(() => (stock.value?.lines ?? []).filter(line => (line.sho
 const placeName = (id: string) => stock.value?.places.find(place => place.id === id)?.name ?? id
 const verdict = ({ have, short = 0, least, reserved }: Line) => have === undefined ? 'not counted' : have < 0 ? 'fewer than none: count again' : short > 0 ? least > 0 && have >= reserved ? `${short} under the minimum` : `${short} short` : 'enough'
 
-const open = ref<Line>()
+/** The model whose form is open: it stays while the lines are read anew. */
+const open = ref<Pick<Line, 'kind' | 'model'>>()
+const isOpen = ({ kind, model }: Line) => open.value?.kind === kind && open.value.model === model
 const form = reactive({ change: '', from: 'store', to: '', note: '', least: '' })
 const fault = ref('')
 function choose(line: Line) {
-  open.value = open.value?.model === line.model && open.value.kind === line.kind ? undefined : line
+  open.value = isOpen(line) ? undefined : { kind: line.kind, model: line.model }
   Object.assign(form, { change: '', from: line.places[0]?.place ?? 'store', to: '', note: '', least: String(line.least) })
   fault.value = ''
 }
-const move = (line: Line, change: number, place: string, note: string) => api(`/catalogue/${line.kind}/stock`, { method: 'POST', body: { model: line.model, change, place, ...note && { note } } })
+const move = (of: Pick<Line, 'kind' | 'model'>, change: number, place: string, note: string) => api(`/catalogue/${of.kind}/stock`, { method: 'POST', body: { model: of.model, change, place, ...note && { note } } })
 async function enter() {
   const line = open.value!
   const typed = form.change.trim().replace('−', '-')
@@ -126,7 +128,7 @@ function order() {
           <template v-for="line in lines" :key="`${line.kind} ${line.model}`">
             <tr class="border-t border-hair align-top" :data-model="line.model">
               <td class="py-2 pr-2">
-                <button type="button" class="min-h-6 text-left font-semibold underline decoration-hair underline-offset-4 hover:decoration-ink" :aria-expanded="open === line" @click="choose(line)">
+                <button type="button" class="min-h-6 text-left font-semibold underline decoration-hair underline-offset-4 hover:decoration-ink" :aria-expanded="isOpen(line)" @click="choose(line)">
                   {{ line.name }}
                 </button>
                 <span class="block text-xs text-ink-soft">{{ KINDS[line.kind].name }}<template v-if="line.for.length">; {{ line.for.map(({ wall, count }) => `${count} for ${wall}`).join(', ') }}</template></span>
@@ -150,7 +152,7 @@ function order() {
                 {{ verdict(line) }}<span v-if="line.packs" class="block text-xs font-normal text-ink-soft">{{ line.packs }} × {{ line.pack }} to order</span>
               </td>
             </tr>
-            <tr v-if="open === line && session.may('firm.stock')">
+            <tr v-if="isOpen(line) && session.may('firm.stock')">
               <td colspan="7" class="bg-board p-3">
                 <form class="flex flex-wrap items-end gap-2" novalidate @submit.prevent="enter">
                   <FieldFrame id="move-change" label="Came, or − went" class="w-32">

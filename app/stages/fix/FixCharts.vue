@@ -80,7 +80,7 @@ const key = computed(() => `${chart.value} ${system.value} ${theme.value} ${arra
         Not known: its maker gives what it bears at one depth only, and no rule tells of others in this base.
       </p>
     </div>
-    <label v-if="chart === 'pull' && pull.length > 1" class="block text-sm">Pulled out<input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full accent-[var(--color-pine)]" aria-label="How far it is pulled out" :aria-valuetext="`${length(outNow)} ${suffix} behind it`"></label>
+    <label v-if="chart === 'pull' && pull.length > 1" class="block text-sm">Pulled out<input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full" aria-label="How far it is pulled out" :aria-valuetext="`${length(outNow)} ${suffix} behind it`"></label>
     <p v-if="chart === 'depth' && depth" class="text-xs text-ink-soft">
       Source: {{ depth.source }}.
     </p>

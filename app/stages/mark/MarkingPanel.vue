@@ -49,7 +49,7 @@ const tolerance = (mm: number) => toleranceToString(mm, system.value)
     It runs with a line of the building, {{ marking.levelLine.turn.slope }} mm/m up to the right. Strike it by its two heights, and measure square to it.
   </p>
   <label class="flex items-center gap-2 text-sm">
-    <input v-model="fine" type="checkbox" class="size-5 accent-[var(--color-pine)]"> Finer figures: {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}
+    <input v-model="fine" type="checkbox" class="size-5"> Finer figures: {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}
   </label>
   <p class="text-sm text-ink-soft" data-testid="accuracy">
     Each figure is rounded once, at most {{ tolerance(accuracy.rounding) }} off, the level line’s own rounding included. {{ howTrue(accuracy, store.rules, system) }}

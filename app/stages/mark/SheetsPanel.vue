@@ -46,7 +46,7 @@ const chooseTemplate = (value: string) => {
     </template>
   </p>
   <label v-if="last" class="flex items-center gap-2 text-sm">
-    <input v-model="draft" type="checkbox" class="size-5 accent-[var(--color-pine)]"> A draft of the plan of the moment
+    <input v-model="draft" type="checkbox" class="size-5"> A draft of the plan of the moment
   </label>
   <div class="grid grid-cols-2 gap-3">
     <ChoiceField label="Paper" :value="paper" :options="PAPER_CHOICE" :commit="choosePaper" />

@@ -43,7 +43,7 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
     </div>
     <label v-if="travels > 0" class="block text-sm">
       <span class="flex justify-between"><span>Pulled out</span><b class="figures">{{ show(out) }} {{ suffix }} behind it</b></span>
-      <input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full accent-[var(--color-pine)]" aria-label="How far it is pulled out" :aria-valuetext="`${show(out)} ${suffix} behind it`" data-testid="pull-out">
+      <input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full" aria-label="How far it is pulled out" :aria-valuetext="`${show(out)} ${suffix} behind it`" data-testid="pull-out">
     </label>
     <p class="text-sm" :class="fits === false ? 'font-semibold text-stop' : 'text-ink-soft'" data-testid="plug-fit">
       {{ fits === undefined ? 'Say what is plugged in, to see whether it fits behind.' : fits ? `Plug, cable and player need ${showFine(depths.need!.value)}; it fits.` : `Plug, cable and player need ${showFine(depths.need!.value)}: ${showFine(depths.need!.value - out)} too little${pulled > 0 ? ' here' : ''}.` }}
