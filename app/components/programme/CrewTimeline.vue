@@ -8,7 +8,7 @@ import { dayAt, siteLetters, timeAt } from './when'
 const { from, to, movable } = defineProps<{ from: number, to: number, movable: boolean }>()
 const store = useProgrammeStore()
 const { tell } = useUnits()
-const [ROW, HEAD, BLOCK, SNAP] = [92, 44, 66, 15]
+const [ROW, HEAD, BLOCK, SNAP, REACH] = [92, 44, 66, 15, 10]
 
 const zone = computed(() => store.settings.zone)
 const crews = computed(() => store.planned?.crews ?? [])
@@ -58,10 +58,20 @@ function at(event: PointerEvent) {
   const box = svg.value!.getBoundingClientRect()
   return { x: event.clientX - box.left, y: event.clientY - box.top }
 }
-function take(event: PointerEvent, { placed, x, row }: Block) {
+/** What is pressed: the nearest task of that row, as what takes minutes is thinner than a finger. */
+function pressed(hand: { x: number, y: number }): Block | undefined {
+  const away = ({ x, width }: Block) => Math.max(x - hand.x, hand.x - x - width, 0)
+  const near = blocks.value.filter(block => block.row === Math.floor((hand.y - HEAD) / ROW) && away(block) <= REACH)
+  return near.reduce((nearest: Block | undefined, block) => nearest && away(nearest) < away(block) ? nearest : block, undefined)
+}
+function take(event: PointerEvent) {
+  const hand = at(event)
+  const block = pressed(hand)
+  if (!block) return
+  event.preventDefault()
+  const { placed, x, row } = block
   store.selected = placed.task
   if (!movable) return
-  const hand = at(event)
   drag.value = { placed, grab: hand.x - x, startX: hand.x, x, row, moved: false }
   svg.value!.setPointerCapture(event.pointerId)
 }
@@ -90,7 +100,7 @@ async function drop() {
           <span class="text-xs font-normal text-ink-soft">{{ store.settings.crews.find(({ id }) => id === crew.id)?.people.length ?? 0 }} {{ store.settings.crews.find(({ id }) => id === crew.id)?.people.length === 1 ? 'person' : 'people' }}</span>
         </p>
       </div>
-      <svg ref="svg" :width="folded.width + 8" :height="height" class="touch-pan-x select-none" data-testid="timeline" @pointermove="carry" @pointerup="drop" @pointercancel="drag = undefined">
+      <svg ref="svg" :width="folded.width + 8" :height="height" class="touch-pan-x select-none" data-testid="timeline" @pointerdown="take" @pointermove="carry" @pointerup="drop" @pointercancel="drag = undefined">
         <g v-for="day in days" :key="day.from">
           <rect :x="day.x" y="0" :width="day.width" :height="height" fill="var(--color-paper)" />
           <text :x="day.x + 4" y="16" font-size="13" font-weight="600" fill="var(--color-ink)">{{ day.title }}</text>
@@ -105,7 +115,7 @@ async function drop() {
           v-for="block in blocks" :key="`${block.placed.task} ${block.x}`" :transform="`translate(${block.x} ${HEAD + ROW * block.row + 10})`"
           role="button" tabindex="0" :class="movable ? 'cursor-grab' : 'cursor-pointer'" :data-task="block.placed.task" :aria-pressed="store.selected === block.placed.task"
           :aria-label="`${block.title}, ${block.wall}, ${store.siteName(block.site)}: ${dayAt(block.placed.start, zone)} ${timeAt(block.placed.start, zone)}${store.isFixed(block.placed.task) ? ', fixed by hand' : ''}`"
-          @pointerdown.prevent="take($event, block)" @keydown.enter="store.selected = block.placed.task" @keydown.space.prevent="store.selected = block.placed.task"
+          @keydown.enter="store.selected = block.placed.task" @keydown.space.prevent="store.selected = block.placed.task"
         >
           <title>{{ block.title }}, {{ block.wall }}, {{ store.siteName(block.site) }}</title>
           <rect :width="block.width" :height="BLOCK" rx="2" fill="var(--color-board)" :stroke="store.selected === block.placed.task ? 'var(--color-ink)' : 'var(--color-edge)'" :stroke-width="store.selected === block.placed.task ? 2.5 : 1" :stroke-dasharray="block.first ? undefined : '4 3'" :opacity="drag?.placed === block.placed && drag.moved ? 0.4 : 1" />
