@@ -139,17 +139,25 @@ function placeWith(problem: Problem, fixed: Fixed[]): PlacedTask[] {
 /** What was told before is kept where all is over no more than this share later than it could be. */
 const KEEPS = 0.15
 
-/** As it was told before, and only so much otherwise as has to be: each task by the crew that had it, and not sooner. */
+/**
+ * As it was told before, and only so much otherwise as has to be: what can be at the moment at which it was told to be
+ * is booked first, so that nothing of it gives way to what has to move; that goes by the crew that had it, and not sooner.
+ */
 function placeAsBefore(problem: Problem, fixed: Fixed[], before: NonNullable<Programme['before']>): PlacedTask[] {
-  const was = new Map(before.map(each => [each.task, each]))
-  const tails = tailsOf(problem.programme.tasks)
+  const { programme, able } = problem
+  const was = new Map(before.map(each => [each.task, { crew: problem.crews.findIndex(({ id }) => id === each.crew), start: each.start }]))
+  const told = (task: Task) => was.get(task.id)?.start ?? Infinity
+  const tails = tailsOf(programme.tasks)
   const bookings = new Bookings(problem)
   bookFixed(bookings, fixed)
-  placeSerially(bookings, problem.programme.tasks, ({ id }) => was.get(id)?.start ?? problem.programme.to - tails.get(id)!, ({ id }) => {
-    const told = was.get(id)
-    const crew = told ? problem.crews.findIndex(({ id }) => id === told.crew) : -1
-    return told && crew >= 0 ? { crew, start: told.start } : undefined
-  })
+  for (const task of programme.tasks.filter(({ id }) => was.has(id)).sort((a, b) => told(a) - told(b))) {
+    const { crew, start } = was.get(task.id)!
+    const ready = bookings.readyAt(task)
+    if (bookings.placed.has(task.id) || ready === undefined || ready > start || !able.get(task.id)!.includes(crew)) continue
+    const found = bookings.earliest(task, crew, start)
+    if (found?.start === start) bookings.book(found)
+  }
+  placeSerially(bookings, programme.tasks, ({ id }) => was.get(id)?.start ?? programme.to - tails.get(id)!, ({ id }) => was.get(id))
   return [...bookings.placed.values()]
 }
 
