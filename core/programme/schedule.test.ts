@@ -182,6 +182,26 @@ describe('a schedule', () => {
     }), { numRuns: 6 })
   }, 120_000)
 
+  it('puts off what has to move until after what can stay, though that was told for later', () => {
+    const mornings = openTimes([{ days: ['mon', 'tue', 'wed'], from: '08:00', to: '10:00' }], 'UTC', MONDAY, MONDAY + 30 * 1_440)
+    const eight = MONDAY + 480
+    // Both of crew two: “paint” waits for “wire” and was told for 09:00; “line” is left at 10:00 and goes on the day after.
+    const tasks = [
+      task('wire', 60, { skill: 'electrical' }), task('paint', 20, { skill: 'decorating', after: [{ task: 'wire', wait: 0 }] }),
+      task('line', 70, { skill: 'decorating', site: 'b', splits: true }), task('long', 9_000),
+    ]
+    const given = programme({
+      tasks, from: eight, travel: () => 0, places: [{ id: 'a', name: 'A', open: always, loud: always }, { id: 'b', name: 'B', open: mornings, loud: mornings }],
+      crews: [crew('one', { skills: ['electrical'], times: [{ from: MONDAY + 720, to: MONDAY + 400 * 1_440 }] }), crew('two', { skills: ['decorating'] }), crew('three')],
+      before: [{ task: 'wire', crew: 'one', start: eight }, { task: 'paint', crew: 'two', start: eight + 60 }, { task: 'line', crew: 'two', start: eight + 80 }, { task: 'long', crew: 'three', start: eight }],
+    })
+    const found = schedule(given)
+    expect(at(found, 'wire')!.start).toBe(MONDAY + 720)
+    expect(at(found, 'line')!.spans.map(({ from, to }) => [from - MONDAY, to - MONDAY])).toEqual([[560, 600], [1_920, 1_950]])
+    expect(at(found, 'paint')!.start).toBe(MONDAY + 1_950)
+    expect(broken(given, found)).toEqual([])
+  })
+
   it('says in words why something has no place, and places all that has one', () => {
     const short = openTimes([{ days: ['mon'], from: '08:00', to: '09:00' }], 'UTC', MONDAY, MONDAY + 30 * 1_440)
     const found = schedule(programme({

@@ -146,11 +146,10 @@ const KEEPS = 0.15
 function placeAsBefore(problem: Problem, fixed: Fixed[], before: NonNullable<Programme['before']>): PlacedTask[] {
   const { programme, able } = problem
   const was = new Map(before.map(each => [each.task, { crew: problem.crews.findIndex(({ id }) => id === each.crew), start: each.start }]))
-  const told = (task: Task) => was.get(task.id)?.start ?? Infinity
   const tails = tailsOf(programme.tasks)
   const bookings = new Bookings(problem)
   bookFixed(bookings, fixed)
-  for (const task of programme.tasks.filter(({ id }) => was.has(id)).sort((a, b) => told(a) - told(b))) {
+  for (const task of programme.tasks.filter(({ id }) => was.has(id)).sort((a, b) => was.get(a.id)!.start - was.get(b.id)!.start)) {
     const { crew, start } = was.get(task.id)!
     const ready = bookings.readyAt(task)
     if (bookings.placed.has(task.id) || ready === undefined || ready > start || !able.get(task.id)!.includes(crew)) continue

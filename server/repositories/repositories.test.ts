@@ -12,7 +12,7 @@ import { addEntries, addLogEntry } from './log'
 import { importModels, readCatalogue, saveModel } from './catalogue'
 import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, saveRules } from './sites'
 import { addRevision } from './revisions'
-import { moveStock, readStock, stockMoves } from './stock'
+import { moveStock, moveStockTo, readStock, stockByPlace, stockMoves } from './stock'
 import { touchedBy } from './touched'
 import { createWall, readWall, readWallText, saveWall, type WallState } from './walls'
 
@@ -290,6 +290,17 @@ describe('the stock', () => {
     // A table that is brought in again does not count anew, nor makes a revision of it.
     importModels(db, 'fastener', [{ ...lag, stock: 7 }], 'Isla', AT)
     expect(readCatalogue(db)).toMatchObject({ fasteners: [lag], stock: { 'fastener/lag': 128 } })
+  })
+
+  it('is moved from one place to another whole or not at all', () => {
+    const at = () => stockByPlace(db).map(({ place, count }) => [place, count])
+    expect(moveStockTo(db, 'fastener', 'lag', 15, 'Odd', AT, 'Store to Van 1', 'store', 'van-1')).toBe(40)
+    expect(at()).toEqual(expect.arrayContaining([['store', 25], ['van-1', 15]]))
+    for (const [count, to] of [[26, 'van-1'], [5, 'no such place!'], [-5, 'van-1'], [0, 'van-1'], ['5', 'van-1']]) {
+      expect(refused(() => moveStockTo(db, 'fastener', 'lag', count, 'Odd', AT, undefined, 'store', to)).status, `${count} to ${to}`).toBe(422)
+    }
+    expect(at()).toEqual(expect.arrayContaining([['store', 25], ['van-1', 15]]))
+    expect(stockMoves(db, 'fastener', 'lag')).toHaveLength(3)
   })
 
   it('never falls below none, and nothing in its ledger is changed', () => {

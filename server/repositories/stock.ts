@@ -1,6 +1,7 @@
 import { and, asc, eq, min, sum } from 'drizzle-orm'
 import type { ModelKind } from '../../core/catalogue'
 import { PLAIN_ID, type Fault } from '../../core/job'
+import { atomically } from '../database/atomically'
 import type { Database } from '../database/perDatabase'
 import { models, stock } from '../database/schema'
 import { notFound, validationError } from '../utils/apiError'
@@ -54,4 +55,13 @@ export function addMove(db: Database, kind: ModelKind, id: string, change: unkno
 }
 
 /** Notes by itself that so many of a model came, or went. @throws as `addMove` */
-export const moveStock = (...move: Parameters<typeof addMove>): number => move[0].transaction(() => addMove(...move), { behavior: 'immediate' })
+export const moveStock = (...move: Parameters<typeof addMove>): number => atomically(move[0], () => addMove(...move))
+
+/** Moves so many of a model from one place to another, whole or not at all. @throws as `addMove`, and 422 for a number that is not above none */
+export function moveStockTo(db: Database, kind: ModelKind, id: string, count: unknown, by: string, at: string, note: unknown, place: unknown, to: unknown): number {
+  if (typeof count !== 'number' || count <= 0) throw validationError([{ path: '$.change', message: 'must be above 0 where it is moved' }])
+  return atomically(db, () => {
+    addMove(db, kind, id, -count, by, at, note, place)
+    return addMove(db, kind, id, count, by, at, note, to)
+  })
+}

@@ -42,18 +42,14 @@ function choose(line: Line) {
   Object.assign(form, { change: '', from: line.places[0]?.place ?? 'store', to: '', note: '', least: String(line.least) })
   fault.value = ''
 }
-const move = (of: Pick<Line, 'kind' | 'model'>, change: number, place: string, note: string) => api(`/catalogue/${of.kind}/stock`, { method: 'POST', body: { model: of.model, change, place, ...note && { note } } })
 async function enter() {
-  const line = open.value!
+  const { kind, model } = open.value!
   const typed = form.change.trim().replace('−', '-')
   if (!/^[+-]?\d{1,6}$/.test(typed) || Number(typed) === 0) return void (fault.value = 'Type a whole number: 20 that came, or -12 that went.')
   if (form.to && Number(typed) < 0) return void (fault.value = 'Type how many are moved, as a number above 0.')
   try {
-    if (form.to) {
-      await move(line, -Number(typed), form.from, form.note.trim() || `To ${placeName(form.to)}`)
-      await move(line, Number(typed), form.to, form.note.trim() || `From ${placeName(form.from)}`)
-    }
-    else await move(line, Number(typed), form.from, form.note.trim())
+    const note = form.note.trim() || (form.to && `${placeName(form.from)} to ${placeName(form.to)}`)
+    await api(`/catalogue/${kind}/stock`, { method: 'POST', body: { model, change: Number(typed), place: form.from, ...form.to && { to: form.to }, ...note && { note } } })
     open.value = undefined
     await load()
   }
