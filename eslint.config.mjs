@@ -9,6 +9,11 @@ export default withNuxt(
       'vue/singleline-html-element-content-newline': 'off',
       'vue/html-self-closing': ['error', { html: { void: 'never', normal: 'always' }, svg: 'always' }],
       '@stylistic/max-statements-per-line': 'off',
+      // ARIA in HTML: a div or span without a role may not be named.
+      'vue/no-restricted-syntax': ['error', {
+        selector: 'VElement[rawName=/^(div|span|p|b)$/] > VStartTag:has(VAttribute[key.name="aria-label"], VAttribute[key.argument.name="aria-label"]):not(:has(VAttribute[key.name="role"], VAttribute[key.argument.name="role"]))',
+        message: 'What is named needs a role: role="group" for what scrolls.',
+      }],
     },
   },
   { ignores: ['server/database/migrations/**', 'docs/**', 'demo/**'] },

@@ -93,7 +93,7 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k
         Plan<span v-if="scaleText" class="mt-2 block">{{ scaleText }}</span>
       </div>
     </div>
-    <div v-if="$slots.ledger" class="min-h-0 flex-1 overflow-y-auto border-t border-hair" tabindex="0" aria-label="Ledger" data-scrolls>
+    <div v-if="$slots.ledger" class="min-h-0 flex-1 overflow-y-auto border-t border-hair" tabindex="0" role="group" aria-label="Ledger" data-scrolls>
       <slot name="ledger" />
     </div>
   </div>

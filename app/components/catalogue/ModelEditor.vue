@@ -72,7 +72,7 @@ function splitBezels() {
         New figures become a revision; walls keep what they were planned with until they take it.
       </template>
     </p>
-    <div class="mt-2 min-h-0 flex-1 space-y-3 overflow-y-auto pr-2" tabindex="0" aria-label="Figures">
+    <div class="mt-2 min-h-0 flex-1 space-y-3 overflow-y-auto pr-2" tabindex="0" role="group" aria-label="Figures">
       <div v-for="{ title, fields } in MODEL_FIELDS[kind]" :key="title">
         <h3 class="border-b border-hair text-sm font-semibold">
           {{ title }}

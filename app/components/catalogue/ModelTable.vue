@@ -69,7 +69,7 @@ const ARIA = { asc: 'ascending', desc: 'descending' } as const
         </option>
       </select>
     </div>
-    <div class="min-h-0 flex-1 overflow-y-auto border-t border-hair" tabindex="0" aria-label="Models">
+    <div class="min-h-0 flex-1 overflow-y-auto border-t border-hair" tabindex="0" role="group" aria-label="Models">
       <table class="w-full border-collapse text-sm">
         <thead class="sticky top-0 bg-plaster text-left text-xs text-ink-soft">
           <tr>

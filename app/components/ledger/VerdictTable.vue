@@ -4,7 +4,7 @@ const { rows, what } = defineProps<{ what: string, rows: { row: number, text: st
 </script>
 
 <template>
-  <div class="min-h-0 flex-1 overflow-y-auto border-y border-hair" tabindex="0" aria-label="Rows">
+  <div class="min-h-0 flex-1 overflow-y-auto border-y border-hair" tabindex="0" role="group" aria-label="Rows">
     <table class="w-full border-collapse text-sm">
       <thead class="sticky top-0 bg-plaster text-left text-xs text-ink-soft">
         <tr>

@@ -13,7 +13,7 @@ useCommands(PANELS.map(({ id, title }) => ({ id: `close-${id}`, title: `Close: $
     </h1>
     <WaitsNote stage="close" />
     <BenchPanels v-model="panel" :panels="PANELS" label="Parts of closing" />
-    <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" :aria-label="PANELS.find(({ id }) => id === panel)!.title">
+    <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" :aria-label="PANELS.find(({ id }) => id === panel)!.title">
       <BuiltPanel v-if="panel === 'built'" />
       <ScreensPanel v-else-if="panel === 'screens'" />
       <HandPanel v-else-if="panel === 'hand'" />

@@ -11,7 +11,7 @@ const by = ({ people, aid, from }: Lifting) => `${aid ? `lift aid and ${people} 
 </script>
 
 <template>
-  <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Screens in the order of hanging">
+  <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Screens in the order of hanging">
     <p v-if="orders.length === 0" class="text-sm">
       There is no screen to hang yet. Arrange the displays first.
     </p>

@@ -32,7 +32,7 @@ const print = computed(() => `/api/sites/${store.site}/walls/${store.id}/kit?for
       {{ fault }}
     </p>
     <a class="press mt-1 self-end max-md:!min-h-12" :href="print" download><Printer class="size-4" aria-hidden="true" /> List as PDF</a>
-    <div class="mt-1 min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Parts and tools">
+    <div class="mt-1 min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Parts and tools">
       <section v-for="{ id, title, items } in groups" :key="id" class="mb-2">
         <h2 class="sticky top-0 bg-board py-1 text-sm font-semibold">
           {{ title }}

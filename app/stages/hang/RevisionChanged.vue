@@ -16,7 +16,7 @@ const difference = computed(() => differenceOf(from.frozen.plan, to.frozen.plan)
     <p class="text-sm">
       By {{ to.by }}, {{ whenOf(to.at) }}{{ to.note ? `: ${to.note}` : '' }}. You worked from {{ from.revision }}. Strike out the marks that moved before you drill.
     </p>
-    <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="What differs">
+    <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="What differs">
       <DifferenceList :difference="difference" />
     </div>
     <button type="button" class="press press-first w-full !min-h-14 !text-lg" @click="accept(to.id!)">

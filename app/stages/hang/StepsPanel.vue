@@ -67,7 +67,7 @@ useCommands([
       <h1 class="mt-1 text-[2.75rem] font-bold leading-[1.05]" data-testid="step-title">
         {{ tell(step.title) }}
       </h1>
-      <div class="min-h-0 flex-1 overflow-y-auto py-2" tabindex="0" aria-label="What is done">
+      <div class="min-h-0 flex-1 overflow-y-auto py-2" tabindex="0" role="group" aria-label="What is done">
         <ul class="space-y-2 text-xl leading-snug">
           <li v-for="(does, n) in step.does" :key="n">
             {{ tell(does) }}

@@ -18,7 +18,7 @@ const pages = computed(() => {
 </script>
 
 <template>
-  <div class="h-full space-y-4 overflow-y-auto bg-rail p-4" tabindex="0" aria-label="Printed sheet">
+  <div class="h-full space-y-4 overflow-y-auto bg-rail p-4" tabindex="0" role="group" aria-label="Printed sheet">
     <img v-for="(page, n) in pages" :key="n" :src="page" :alt="`Mark-out sheet, page ${n + 1} of ${pages.length}`" class="w-full bg-white shadow">
   </div>
 </template>

@@ -76,7 +76,7 @@ const addBlocking = () => store.edit('Add blocking', (wall) => { wall.blocking =
       <h2 class="field-label">
         Blocking between members
       </h2>
-      <div v-if="wall.blocking?.length" class="max-h-16 overflow-y-auto" tabindex="0" aria-label="Rows of blocking">
+      <div v-if="wall.blocking?.length" class="max-h-16 overflow-y-auto" tabindex="0" role="group" aria-label="Rows of blocking">
         <div v-for="(row, index) in wall.blocking" :key="row.id" class="mt-1 flex items-end gap-2">
           <LengthField class="flex-1" :label="`Height of ${row.id}${row.x1 === undefined ? '' : ', one bay'}`" :value="row.y" :actions="field('Height of blocking', (wall, mm) => { wall.blocking![index]!.y = mm })" />
           <ChoiceField class="flex-1" label="It is" :value="row.found ? 'found' : 'suspected'" :options="[{ value: 'found', label: 'found' }, { value: 'suspected', label: 'suspected' }]" :commit="value => store.edit('Blocking', wall => { wall.blocking![index]!.found = value === 'found' })" />

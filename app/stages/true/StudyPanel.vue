@@ -24,7 +24,7 @@ useCommands([{ id: 'study-run', title: 'Run the study of tolerances', group: 'Tr
 </script>
 
 <template>
-  <div class="min-h-0 flex-1 space-y-2 overflow-y-auto" tabindex="0" aria-label="Study of tolerances">
+  <div class="min-h-0 flex-1 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Study of tolerances">
     <p class="text-sm">
       So many walls like this one are drawn by chance, marked, drilled and hung; how many can the adjusters close?
     </p>

@@ -48,7 +48,7 @@ function record() {
       <p v-if="drawing" class="text-xs text-ink-soft max-md:hidden">
         Seams are drawn {{ widening(drawing.seams) }} times wider than they are; the side that stands out has a heavy edge.
       </p>
-      <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Turns">
+      <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Turns">
         <ul v-if="alignment.binding.length" class="mb-1 text-sm" data-testid="binding">
           <li v-for="(bound, n) in alignment.binding.slice(0, 3)" :key="n">
             <b>{{ bound.between.map(said).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }} too much.</b> {{ tell(bound.needs) }}

@@ -22,7 +22,7 @@ const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'sch
     <p v-if="sources.length === 0" class="text-sm">
       Say where pictures and data come from: a player or rack, on the wall or elsewhere, or a data plate.
     </p>
-    <div v-if="sources.length > 0" class="max-h-44 space-y-2 overflow-y-auto" tabindex="0" aria-label="Players and data plates">
+    <div v-if="sources.length > 0" class="max-h-44 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Players and data plates">
       <SignalSource v-for="source in sources" :key="source.id" :source="source" />
     </div>
     <div class="grid grid-cols-2 gap-2">
