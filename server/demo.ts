@@ -1,14 +1,16 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { readJob, type Catalogue, type Job } from '../core/job'
-import { minuteOf, programmeOf, schedule, stretchesOf, type Settings } from '../core/programme'
+import { minuteOf, programmeOf, schedule, stretchesOf, type Settings, type WallOfProgramme } from '../core/programme'
 import { wallState } from '../core/programme/wallState'
+import type { Sample } from '../core/programme/workload'
+import { ofKind } from '../core/log'
 import { withFrozen } from '../core/revision'
 import { atomically } from './database/atomically'
 import type { Database } from './database/perDatabase'
 import { importModels, readCatalogue } from './repositories/catalogue'
 import { publish, readProgramme, saveSettings } from './repositories/programme'
-import { importJob, listPlaces, listSites } from './repositories/sites'
+import { exportJob, importJob, listPlaces, listSites } from './repositories/sites'
 import { listWalls, refreshStates } from './repositories/wallStates'
 import { KINDS, MODEL_KINDS, modelsOf } from '../core/catalogue'
 
@@ -46,7 +48,22 @@ export async function seedProgramme(db: Database, idOf: (name: string) => string
   const settings = { ...given, crews: given.crews.map(crew => ({ ...crew, people: crew.people.flatMap(name => idOf(name) ?? []) })) }
   const { version } = saveSettings(db, settings, 0)
   await refreshStates(db, job => Promise.resolve(wallState(JSON.parse(job) as Job)))
+  const plan = (walls: WallOfProgramme[], samples: Sample[], at: string) => {
+    const { programme, info } = programmeOf({ settings, sites: listPlaces(db), walls, samples, now: minuteOf(at) })
+    publish(db, stretchesOf(schedule(programme).placed, info), version, 'Isla Brandt', at)
+  }
+  // What is built by now was planned as well, when its marks were issued.
+  for (const { id: site } of listSites(db)) {
+    const job = exportJob(db, site)
+    for (const wall of job.walls) {
+      const log = job.log.filter(entry => entry.wall === wall.id)
+      const [issued] = ofKind(log, 'issued')
+      if (!issued || ofKind(log, 'signed').length === 0) continue
+      const { at } = issued
+      const { work, stops, samples } = wallState({ ...job, walls: [wall], log: log.filter(entry => entry.at <= at) })
+      plan([{ site, id: wall.id, name: wall.name, work, stops: stops.length, issued: true }], samples, new Date(at).toISOString())
+    }
+  }
   const walls = listWalls(db, () => () => true, { work: true })
-  const { programme, info } = programmeOf({ settings, sites: listPlaces(db), walls: walls.map(({ site, id, name, state, work }) => ({ site, id, name, stops: state!.stops.length, issued: state!.revision !== undefined, work: work!.work })), samples: walls.flatMap(({ work }) => work!.samples), now: minuteOf(now) })
-  publish(db, stretchesOf(schedule(programme).placed, info), version, 'Isla Brandt', now.toISOString())
+  plan(walls.map(({ site, id, name, state, work }) => ({ site, id, name, stops: state!.stops.length, issued: state!.revision !== undefined, work: work!.work })), walls.flatMap(({ work }) => work!.samples), now.toISOString())
 }

@@ -2,7 +2,7 @@ import { wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Fault, Site } from '~~/core/job'
-import { dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, stretchesOf, type Moved, type PlacedTask, type Planned, type Settings, type SiteOfProgramme, type WhyNot } from '~~/core/programme'
+import { dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, stretchesOf, type Moved, type PlacedTask, type Planned, type PlannedMinutes, type Settings, type SiteOfProgramme, type WhyNot } from '~~/core/programme'
 import type { Sample, Work } from '~~/core/programme/workload'
 import type { Lessons } from '~~/core/programme/lessons'
 import type { Part } from '~~/core/programme/parts'
@@ -23,6 +23,8 @@ export interface ProgrammeWall {
   stale: boolean
   work?: Work[]
   samples?: Sample[]
+  /** What its work was planned to take by what was published. */
+  plannedMinutes?: PlannedMinutes[]
   lessons?: Lessons
   needed?: Part[]
   kit?: Pick<KitItem, 'id' | 'group' | 'name' | 'count' | 'spare'>[]

@@ -71,6 +71,12 @@ describe('the moment before which work at several sites cannot be done', () => {
     }), { numRuns: 300 })
   })
 
+  it('is when the last of it is just done, where all that can be done is just enough, whatever prices round to', () => {
+    // Six minutes at one until it closes, five on the way, and six at another in what is left of its windows.
+    const loads = [load('a', 0, [{ from: 0, to: 1 }]), load('b', 6, [{ from: 0, to: 6 }]), load('c', 6, [{ from: 0, to: 11 }, { from: 12, to: 13 }, { from: 14, to: 19 }])]
+    expect(momentByPaths(loads, way(5), 0, 0, 1_000)).toBeLessThanOrEqual(19)
+  })
+
   it('is as far as it is looked where all that can be done there is too little, and what is known for one load', () => {
     expect(momentByPaths([load('a', 6_000, daily(0, 60)), load('b', 10, daily(0, 60))], way(45), 0, 0, 5_000)).toBe(5_000)
     expect(momentByPaths([load('a', 60, daily(0, 600))], way(45), 0, 7, 5_000)).toBe(7)

@@ -61,6 +61,9 @@ export function bestPath(times: Interval[][], legs: Leg[], prices: number[], mom
   return { worth: ends[last] ?? 0, minutes }
 }
 
+/** What is earned is a sum of products: so small a share of it that is wanting is rounding, and not work. */
+const ROUNDING = 1e-9
+
 /** So often prices are changed in vain before they are taken as they are; and of so many loads at most is it worked out at all. */
 const [IN_VAIN, MOST_LOADS] = [12, 40]
 
@@ -87,7 +90,7 @@ export function momentByPaths(loads: Load[], travel: (from: string, to: string) 
   let [prices, found] = [loads.map(() => 1), least]
   for (let round = 0, vain = 0; vain < IN_VAIN; round++, vain++) {
     const worth = loads.reduce((sum, { minutes }, n) => sum + prices[n]! * minutes, 0)
-    const isTooEarly = (moment: Minute) => crews.reduce((sum, { times, legs }) => sum + bestPath(times, legs, prices, moment).worth, 0) < worth
+    const isTooEarly = (moment: Minute) => crews.reduce((sum, { times, legs }) => sum + bestPath(times, legs, prices, moment).worth, 0) < worth * (1 - ROUNDING)
     if (isTooEarly(found)) {
       if (isTooEarly(most)) return most
       let low = found

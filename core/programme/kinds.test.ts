@@ -48,8 +48,8 @@ describe('what is published', () => {
     const stretches = stretchesOf(schedule(programme).placed, info)
     // 360 min in windows of four hours: Monday whole, Tuesday until ten.
     expect(stretches).toEqual([
-      { site: 'quay', wall: 'hall', task: 'quay/hall/drill', crew: 'one', kind: 'drill', title: 'Drill: Hall', startsAt: '2026-11-30T08:00:00.000Z', endsAt: '2026-11-30T12:00:00.000Z' },
-      { site: 'quay', wall: 'hall', task: 'quay/hall/drill', crew: 'one', kind: 'drill', title: 'Drill: Hall', startsAt: '2026-12-01T08:00:00.000Z', endsAt: '2026-12-01T10:00:00.000Z' },
+      { site: 'quay', wall: 'hall', task: 'quay/hall/drill', crew: 'one', kind: 'drill', minutes: 9, title: 'Drill: Hall', startsAt: '2026-11-30T08:00:00.000Z', endsAt: '2026-11-30T12:00:00.000Z' },
+      { site: 'quay', wall: 'hall', task: 'quay/hall/drill', crew: 'one', kind: 'drill', minutes: 9, title: 'Drill: Hall', startsAt: '2026-12-01T08:00:00.000Z', endsAt: '2026-12-01T10:00:00.000Z' },
     ])
   })
   it('keeps to a crew’s days off and to days on which a site is closed', () => {

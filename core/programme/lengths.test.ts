@@ -4,6 +4,7 @@ import { textToString } from '../units'
 import { learnedFrom } from './learned'
 import { lengthOf, pieceMinutes, sortTitle } from './lengths'
 import type { Lessons } from './lessons'
+import { withPlanned } from './plannedMinutes'
 import type { Sample, Work } from './workload'
 
 const sample = (minutes: number, more: Partial<Sample> = {}): Sample => ({ sort: 'hang', kind: 'hang', pieces: 1, minutes, at: '2026-11-20T08:00:00Z', ...more })
@@ -50,6 +51,20 @@ describe('the length of some work', () => {
     const usual = pieceMinutes('pull', 'pull', [])
     expect(lengthOf(pull, usual).value).toBe(72)
     expect(lengthOf(pull, { ...usual, minutes: 20, from: 'learned', logs: 10 }).value).toBe(40)
+  })
+})
+
+describe('planned against actual', () => {
+  const at = (day: number, minutes: number, more: Partial<Sample> = {}) => sample(minutes, { at: `2026-11-${day}T08:00:00+01:00`, ...more })
+  const published = [{ kind: 'hang' as const, minutes: 22, since: '2026-11-23T07:00:00.000Z' }, { kind: 'hang' as const, minutes: 18, since: '2026-11-16T07:00:00.000Z' }]
+  it('goes by what was published last when a log was made, and not by what came later', () => {
+    const found = withPlanned([at(13, 30), at(16, 31), at(20, 24), at(23, 25), at(24, 26), at(24, 40, { sort: 'true', kind: 'true' })], published)
+    expect(found.map(({ planned }) => planned)).toEqual([undefined, 18, 18, 22, 22, undefined])
+  })
+  it('adds up what was planned and what it took, of the logs of which something was planned', () => {
+    const { minutes: [hang, plates] } = learnedFrom(withPlanned([at(13, 300), at(20, 54, { pieces: 2 }), at(24, 11), at(24, 12, { sort: 'plates', kind: 'plates' })], published), [])
+    // 2 × 18 + 22 planned, 54 + 11 taken; what came before anything was published is in the firm's own middle alone.
+    expect([plates, hang].map(each => [each!.kind, each!.logs, each!.compared])).toEqual([['hang', 3, { logs: 2, pieces: 3, planned: 58, actual: 65 }], ['plates', 1, undefined]])
   })
 })
 

@@ -146,10 +146,10 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
   }
 }
 
-/** A schedule's spans as they are published: what is done where, by whom, from when to when. */
+/** A schedule's spans as they are published: what is done where, by whom, from when to when, and what a piece of it is planned to take, min. */
 export function stretchesOf(placed: PlacedTask[], info: Map<string, TaskInfo>) {
   return placed.flatMap(({ task, crew, spans }) => {
-    const { site, wall, wallName, kind } = info.get(task)!
-    return spans.map(({ from, to }) => ({ site, wall, task, crew, kind, title: `${KINDS[kind].title}: ${wallName}`, startsAt: momentOf(from), endsAt: momentOf(to) }))
+    const { site, wall, wallName, kind, work, length } = info.get(task)!
+    return spans.map(({ from, to }) => ({ site, wall, task, crew, kind, minutes: length.value / (work.pieces - work.done), title: `${KINDS[kind].title}: ${wallName}`, startsAt: momentOf(from), endsAt: momentOf(to) }))
   })
 }

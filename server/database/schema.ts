@@ -172,6 +172,15 @@ export const visits = sqliteTable('visits', {
   published: integer('published').notNull(),
 }, t => [index('visits_time').on(t.startsAt), index('visits_site').on(t.site)])
 
+/** What a piece of some work at a wall was to take by what was published, min: a row for each time at which that became another. */
+export const plannedMinutes = sqliteTable('planned_minutes', {
+  key: key(),
+  wall: integer('wall').notNull().references(() => walls.key, { onDelete: 'cascade' }),
+  kind: text('kind').notNull(),
+  minutes: real('minutes').notNull(),
+  since: text('since').notNull(),
+}, t => [index('planned_minutes_wall').on(t.wall, t.kind, t.since)])
+
 /** Calendars that people subscribe to, of a crew or of a person. What stands here is not the secret in the address, but its SHA-256. */
 export const calendars = sqliteTable('calendars', {
   key: key(),

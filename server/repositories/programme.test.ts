@@ -9,6 +9,7 @@ import type { Database } from '../database/perDatabase'
 import { calendars } from '../database/schema'
 import { endCalendar, listCalendars, makeCalendar, openCalendar } from './calendars'
 import { addEntries } from './log'
+import { readPlannedMinutes } from './plannedMinutes'
 import { publish, publishedBetween, readProgramme, saveSettings } from './programme'
 import { importJob, readSite, savePlace } from './sites'
 import { addMove, stockByPlace } from './stock'
@@ -37,7 +38,7 @@ function refused(act: () => unknown): Refused {
 }
 const crew = (id: string, people: string[]): Settings['crews'][number] => ({ id, name: id, people, skills: ['fitting'], hours: [{ days: ['mon'], from: '08:00', to: '16:00' }] })
 const settings = (): Settings => ({ ...NO_SETTINGS, crews: [crew('one', ['a']), crew('two', ['a', 'b'])] })
-const stretch = (startsAt: string, endsAt: string, more = {}) => ({ site: site(), wall: 'w1', task: 't', crew: 'one', kind: 'drill', title: 'Drill: Hall', startsAt, endsAt, ...more })
+const stretch = (startsAt: string, endsAt: string, more = {}) => ({ site: site(), wall: 'w1', task: 't', crew: 'one', kind: 'drill', minutes: 5, title: 'Drill: Hall', startsAt, endsAt, ...more })
 const all = () => publishedBetween(db, '2000-01-01T00:00:00.000Z', '2100-01-01T00:00:00.000Z')
 
 describe('the programme', () => {
@@ -65,6 +66,17 @@ describe('the programme', () => {
     expect(all().map(({ startsAt, endsAt }) => [startsAt.slice(11, 16), endsAt.slice(11, 16)])).toEqual([['08:00', '13:00']])
     publish(db, [stretch('2026-11-30T10:15:00Z', '2026-11-30T11:00:00Z', { task: 'other' })], version, 'Isla', '2026-11-30T10:00:00.000Z')
     expect(all().map(({ task, startsAt, endsAt }) => [task, startsAt.slice(11, 16), endsAt.slice(11, 16)])).toEqual([['t', '08:00', '10:15'], ['other', '10:15', '11:00']])
+  })
+
+  it('keeps what a piece was planned to take, and since when, wherever that becomes another', () => {
+    const { version } = saveSettings(db, settings(), 0)
+    const day = (n: number) => `2026-12-0${n}T08:00:00.000Z`
+    publish(db, [stretch(day(1), day(2)), stretch(day(3), day(4))], version, 'Isla', NOW)
+    publish(db, [stretch(day(3), day(4))], version, 'Isla', day(1))
+    publish(db, [stretch(day(3), day(4), { minutes: 6.5 })], version, 'Isla', day(2))
+    publish(db, [], version, 'Isla', day(3))
+    expect([...readPlannedMinutes(db)]).toEqual([[`${site()}/w1`, [{ kind: 'drill', minutes: 5, since: NOW }, { kind: 'drill', minutes: 6.5, since: day(2) }]]])
+    expect(refused(() => publish(db, [stretch(day(5), day(6), { minutes: -1 })], version, 'Isla', day(4))).data.error.faults![0]!.path).toBe('$[0].minutes')
   })
 
   it('is not published where somebody would be at two places, or of what there is not', () => {

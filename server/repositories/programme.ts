@@ -1,10 +1,11 @@
 import { and, asc, eq, gt, gte, lt } from 'drizzle-orm'
 import { momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, WORK_KINDS, type Settings, type Stretch, type WorkKind } from '../../core/programme'
 import { schemaFaults } from '../../core/job'
-import { group, list, moment, must, name, oneOf } from '../../core/job/fields'
+import { group, list, moment, must, name, notLess, oneOf } from '../../core/job/fields'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { programme, sites, visits, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
+import { keepPlannedMinutes } from './plannedMinutes'
 import { listPlaces } from './sites'
 
 /** The firm's programme as it is kept: its settings, which version of them it is, and when it was published last. */
@@ -59,8 +60,10 @@ function goingOn(db: Database, stretches: Proposed[], at: string): Set<Proposed>
   return found
 }
 
-const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), kind: must(oneOf(WORK_KINDS)), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
+const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), kind: must(oneOf(WORK_KINDS)), minutes: must(notLess('min')), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
 type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'kind' | 'title' | 'startsAt' | 'endsAt'>
+/** A stretch as it is sent, with what a piece of its work is planned to take, min. */
+type Sent = Proposed & { minutes: number }
 
 /**
  * Publishes a schedule: from now on it is what feeds, day sheets and pick lists go by. What began before stays as it was
@@ -76,9 +79,9 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
     const faults = schemaFaults(stretchesSchema, proposed, '$')
     if (faults.length > 0) throw validationError(faults)
     const utc = (moment: string) => new Date(moment).toISOString()
-    const stretches = (proposed as Proposed[]).map(({ site, wall, task, crew, kind, title, startsAt, endsAt }): Proposed => ({ site, wall, task, crew, kind, title, startsAt: utc(startsAt), endsAt: utc(endsAt) }))
+    const stretches = (proposed as Sent[]).map(({ site, wall, task, crew, kind, title, startsAt, endsAt }): Proposed => ({ site, wall, task, crew, kind, title, startsAt: utc(startsAt), endsAt: utc(endsAt) }))
     const crews = new Map(now.settings.crews.map(crew => [crew.id, crew]))
-    const places = new Map(db.select({ site: sites.id, key: sites.key, wall: walls.id }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).all().map(({ site, key, wall }) => [`${site}/${wall}`, key]))
+    const places = new Map(db.select({ site: sites.id, siteKey: sites.key, wall: walls.id, key: walls.key }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).all().map(({ site, siteKey, wall, key }) => [`${site}/${wall}`, { site: siteKey, wall: key }]))
     const wrong = stretches.flatMap(({ site, wall, crew, startsAt, endsAt }, n) => [
       ...places.has(`${site}/${wall}`) ? [] : [{ path: `$[${n}]`, message: `is of no wall that there is: ${site}/${wall}` }],
       ...crews.has(crew) ? [] : [{ path: `$[${n}].crew`, message: `is no crew that there is: ${crew}` }],
@@ -90,8 +93,9 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
     db.delete(visits).where(gte(visits.startsAt, at)).run()
     const published = now.published + 1
     const goOn = goingOn(db, stretches, at)
-    const rows = stretches.filter(stretch => stretch.startsAt >= at && !goOn.has(stretch)).map(stretch => ({ ...stretch, site: places.get(`${stretch.site}/${stretch.wall}`)!, crewName: crews.get(stretch.crew)!.name, people: crews.get(stretch.crew)!.people, published }))
+    const rows = stretches.filter(stretch => stretch.startsAt >= at && !goOn.has(stretch)).map(stretch => ({ ...stretch, site: places.get(`${stretch.site}/${stretch.wall}`)!.site, crewName: crews.get(stretch.crew)!.name, people: crews.get(stretch.crew)!.people, published }))
     for (let n = 0; n < rows.length; n += 500) db.insert(visits).values(rows.slice(n, n + 500)).run()
+    keepPlannedMinutes(db, (proposed as Sent[]).map(({ site, wall, kind, minutes }) => ({ wall: places.get(`${site}/${wall}`)!.wall, kind, minutes })), at)
     const next = { published, publishedAt: at, publishedBy: by }
     db.insert(programme).values({ key: ONLY, settings: JSON.stringify(now.settings), version: now.version, ...next }).onConflictDoUpdate({ target: programme.key, set: next }).run()
     return readProgramme(db)

@@ -10,10 +10,14 @@ const tenth = (value: number) => Math.round(value * 10) / 10
 const cases = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 
 const minutes = computed(() => learned.minutes.filter(({ logs }) => logs > 0))
-const minutesChart = computed(() => ({
-  series: [{ name: 'usual', data: minutes.value.map(({ usual }) => tenth(usual)) }, { name: 'middle of our logs', data: minutes.value.map(({ middle }) => tenth(middle!)) }],
-  options: { ...base.value, colors: [colours.value.soft, colours.value.good], plotOptions: { bar: { horizontal: true, barHeight: '70%' } }, xaxis: { categories: minutes.value.map(({ title, logs }) => [title, cases(logs, 'log', 'logs')]), title: { text: 'min a piece', style: { fontSize: '11px', fontWeight: 400 } } }, yaxis: { labels: { maxWidth: 180 } } },
+const compared = computed(() => minutes.value.flatMap(({ sort, title, compared }) => compared ? [{ sort, title, ...compared, more: Math.round(100 * (compared.actual / compared.planned - 1)) }] : []))
+const comparedChart = computed(() => ({
+  series: [{ name: 'planned', data: compared.value.map(({ planned, pieces }) => tenth(planned / pieces)) }, { name: 'took', data: compared.value.map(({ actual, pieces }) => tenth(actual / pieces)) }],
+  options: { ...base.value, colors: [colours.value.soft, colours.value.good], plotOptions: { bar: { horizontal: true, barHeight: '70%' } }, xaxis: { categories: compared.value.map(({ title, logs }) => [title, cases(logs, 'log', 'logs')]), title: { text: 'min a piece', style: { fontSize: '11px', fontWeight: 400 } } }, yaxis: { labels: { maxWidth: 180 } } },
 }))
+/** How much longer or shorter it took, in words. */
+const moreWords = (more: number) => more === 0 ? 'as planned' : `${Math.abs(more)} % ${more > 0 ? 'more' : 'less'}`
+const GOES_BY = { own: 'set by the firm', learned: 'our logs', default: 'usual' }
 const proofs = computed(() => learned.proofs.filter(({ holes }) => holes > 0))
 const proofsChart = computed(() => ({
   series: [{ name: 'missed of a hundred', data: proofs.value.map(({ perHundred }) => tenth(perHundred!)) }],
@@ -28,78 +32,127 @@ const heightOf = (rows: number) => 90 + 46 * rows
 </script>
 
 <template>
-  <div class="grid gap-6 lg:grid-cols-2">
-    <section aria-label="Minutes a piece">
-      <h2 class="font-semibold">
-        What work takes, against what is usual
-      </h2>
-      <VueApexCharts v-if="minutes.length" :key="theme" type="bar" :height="heightOf(minutes.length)" :series="minutesChart.series" :options="minutesChart.options" />
-      <p v-else class="text-sm">
-        No step has its minutes yet: they are noted as steps are ticked under Hang.
-      </p>
-      <p v-for="each in minutes" :key="each.sort" class="text-sm">
-        {{ each.title }}: middle <b class="figures">{{ tenth(each.middle!) }}</b> min<template v-if="each.logs > 1">, half of them from {{ tenth(each.spread![0]) }} to {{ tenth(each.spread![1]) }}</template>, of {{ cases(each.logs, 'log', 'logs') }}{{ each.from === 'learned' ? '; the schedule goes by it' : each.from === 'own' ? '; the firm set its own figure' : `; from ten on the schedule goes by it` }}.
-      </p>
-    </section>
-    <section aria-label="Missed holes">
-      <h2 class="font-semibold">
-        Does proof of framing pay?
-      </h2>
-      <VueApexCharts v-if="proofs.length" :key="theme" type="bar" :height="heightOf(proofs.length)" :series="proofsChart.series" :options="proofsChart.options" />
-      <p v-else class="text-sm">
-        No hole into framing was recorded against an issued mark-out yet.
-      </p>
-      <p class="text-xs text-ink-soft">
-        First drilling of each hole into a stud, by what its stud was known by when the mark-out was issued.
-      </p>
-    </section>
-    <section aria-label="Rounds of truing" data-testid="mounts">
-      <h2 class="font-semibold">
-        Rounds until seams close
-      </h2>
-      <p v-if="learned.mounts.length === 0" class="text-sm">
-        No wall was trued yet.
-      </p>
-      <table v-else class="w-full text-left text-sm">
-        <thead class="text-xs text-ink-soft">
-          <tr>
-            <th class="font-normal">
-              Mount
-            </th>
-            <th class="text-right font-normal">
-              Rounds, middle
-            </th>
-            <th class="text-right font-normal">
-              Closed
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="mount in learned.mounts" :key="mount.mount" class="border-t border-hair">
-            <td class="py-1">
-              {{ mount.mount }}
-            </td>
-            <td class="figures text-right">
-              {{ mount.rounds ?? 'not known' }}
-            </td>
-            <td class="figures text-right">
-              {{ mount.closed }} of {{ mount.walls }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section aria-label="What stops cost">
-      <h2 class="font-semibold">
-        What stops cost
-      </h2>
-      <VueApexCharts v-if="stops.length" :key="theme" type="bar" :height="heightOf(stops.length)" :series="stopsChart.series" :options="stopsChart.options" />
-      <p v-else class="text-sm">
-        Nothing has stopped the work yet.
-      </p>
-      <p v-for="stop in stops" :key="stop.by" class="text-sm">
-        {{ STOPPED_WORDS[stop.by].charAt(0).toUpperCase() + STOPPED_WORDS[stop.by].slice(1) }}: {{ cases(stop.times, 'time', 'times') }}, {{ tenth(stop.total) }} min in all, from what stopped it to the next thing recorded on that day.
-      </p>
-    </section>
+  <div class="grid items-start gap-6 lg:grid-cols-2">
+    <div class="space-y-6">
+      <section aria-label="Planned against actual">
+        <h2 class="font-semibold">
+          Planned against actual
+        </h2>
+        <VueApexCharts v-if="compared.length" :key="theme" type="bar" :height="heightOf(compared.length)" :series="comparedChart.series" :options="comparedChart.options" />
+        <p v-else class="text-sm">
+          Nothing that was planned and published has its minutes noted yet.
+        </p>
+        <p v-for="each in compared" :key="each.sort" class="text-sm">
+          {{ each.title }}: planned <b class="figures">{{ tenth(each.planned) }}</b> min, took <b class="figures">{{ tenth(each.actual) }}</b> ({{ moreWords(each.more) }}), of {{ cases(each.logs, 'log', 'logs') }}.
+        </p>
+        <p class="text-xs text-ink-soft">
+          What logged work took, beside what the last schedule that was published before it had planned for as many pieces.
+        </p>
+      </section>
+      <section aria-label="What stops cost">
+        <h2 class="font-semibold">
+          What stops cost
+        </h2>
+        <VueApexCharts v-if="stops.length" :key="theme" type="bar" :height="heightOf(stops.length)" :series="stopsChart.series" :options="stopsChart.options" />
+        <p v-else class="text-sm">
+          Nothing has stopped the work yet.
+        </p>
+        <p v-for="stop in stops" :key="stop.by" class="text-sm">
+          {{ STOPPED_WORDS[stop.by].charAt(0).toUpperCase() + STOPPED_WORDS[stop.by].slice(1) }}: {{ cases(stop.times, 'time', 'times') }}, {{ tenth(stop.total) }} min in all, from what stopped it to the next thing recorded on that day.
+        </p>
+      </section>
+    </div>
+    <div class="space-y-6">
+      <section aria-label="Minutes a piece">
+        <h2 class="font-semibold">
+          What a piece takes
+        </h2>
+        <p v-if="minutes.length === 0" class="text-sm">
+          No step has its minutes yet: they are noted as steps are ticked under Hang.
+        </p>
+        <table v-else class="w-full text-left text-sm">
+          <thead class="text-xs text-ink-soft">
+            <tr>
+              <th v-for="(head, n) in ['Work', 'Usual, min', 'Our middle, min', 'Half of them', 'Logs', 'Planned by']" :key="head" class="font-normal" :class="{ 'text-right': n > 0 && n < 5, 'pl-3': n === 5 }">
+                {{ head }}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="each in minutes" :key="each.sort" class="border-t border-hair">
+              <td class="py-1">
+                {{ each.title }}
+              </td>
+              <td class="figures text-right">
+                {{ tenth(each.usual) }}
+              </td>
+              <td class="figures text-right">
+                {{ tenth(each.middle!) }}
+              </td>
+              <td class="figures text-right">
+                {{ each.logs > 1 ? `${tenth(each.spread![0])} to ${tenth(each.spread![1])}` : 'not known' }}
+              </td>
+              <td class="figures text-right">
+                {{ each.logs }}
+              </td>
+              <td class="pl-3">
+                {{ GOES_BY[each.from] }}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <p class="text-xs text-ink-soft">
+          From ten logs on the schedule goes by our middle, unless the firm set a figure of its own.
+        </p>
+      </section>
+      <section aria-label="Rounds of truing" data-testid="mounts">
+        <h2 class="font-semibold">
+          Rounds until seams close
+        </h2>
+        <p v-if="learned.mounts.length === 0" class="text-sm">
+          No wall was trued yet.
+        </p>
+        <table v-else class="w-full text-left text-sm">
+          <thead class="text-xs text-ink-soft">
+            <tr>
+              <th class="font-normal">
+                Mount
+              </th>
+              <th class="text-right font-normal">
+                Rounds, middle
+              </th>
+              <th class="text-right font-normal">
+                Closed
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="mount in learned.mounts" :key="mount.mount" class="border-t border-hair">
+              <td class="py-1">
+                {{ mount.mount }}
+              </td>
+              <td class="figures text-right">
+                {{ mount.rounds ?? 'not known' }}
+              </td>
+              <td class="figures text-right">
+                {{ mount.closed }} of {{ mount.walls }}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section aria-label="Missed holes">
+        <h2 class="font-semibold">
+          Does proof of framing pay?
+        </h2>
+        <VueApexCharts v-if="proofs.length" :key="theme" type="bar" :height="heightOf(proofs.length)" :series="proofsChart.series" :options="proofsChart.options" />
+        <p v-else class="text-sm">
+          No hole into framing was recorded against an issued mark-out yet.
+        </p>
+        <p class="text-xs text-ink-soft">
+          First drilling of each hole into a stud, by what its stud was known by when the mark-out was issued.
+        </p>
+      </section>
+    </div>
   </div>
 </template>

@@ -1,6 +1,7 @@
 import { database, firmOf, seenBy } from '../../accounts/access'
 import { accounts } from '../../accounts/open'
 import { listPeople } from '../../accounts/people'
+import { readPlannedMinutes } from '../../repositories/plannedMinutes'
 import { readProgramme } from '../../repositories/programme'
 import { listPlaces } from '../../repositories/sites'
 import { wallsSeen } from '../../utils/walls'
@@ -9,11 +10,12 @@ import { wallsSeen } from '../../utils/walls'
 export default defineEventHandler((event) => {
   const db = database(event)
   const walls = wallsSeen(event, { work: true })
+  const planned = readPlannedMinutes(db)
   return {
     ...readProgramme(db),
     people: listPeople(accounts(), firmOf(event).key).map(({ id, name, role }) => ({ id, name, role })),
     sites: listPlaces(db, seenBy(event)),
-    walls: walls.map(({ site, id, name, state, work, stale }) => ({ site, id, name, stops: state?.stops.length ?? 0, issued: state?.revision !== undefined, stale, ...work && { work: work.work, samples: work.samples, lessons: work.lessons, needed: work.needed, kit: work.kit } })),
+    walls: walls.map(({ site, id, name, state, work, stale }) => ({ site, id, name, stops: state?.stops.length ?? 0, issued: state?.revision !== undefined, stale, ...work && { work: work.work, samples: work.samples, lessons: work.lessons, plannedMinutes: planned.get(`${site}/${id}`) ?? [], needed: work.needed, kit: work.kit } })),
     pending: walls.filter(({ stale }) => stale).length,
   }
 })
