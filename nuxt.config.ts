@@ -89,8 +89,9 @@ export default defineNuxtConfig({
       navigateFallback: '/', navigateFallbackDenylist: [/^\/api\//],
       cleanupOutdatedCaches: true,
       runtimeCaching: [
-        // A picture is named by its content.
+        // A picture is named by its content, and so is a file of a site.
         { urlPattern: /\/api\/sites\/[^/]+\/photos\/[^/]+$/, handler: 'CacheFirst', options: { cacheName: 'photographs', expiration: { maxEntries: 4_000 } } },
+        { urlPattern: /\/api\/sites\/[^/]+\/files\/[^/]+$/, handler: 'CacheFirst', method: 'GET', options: { cacheName: 'files', expiration: { maxEntries: 1_000 } } },
         { urlPattern: ({ url }) => /^\/api\/sites\/[^/]+\/walls\/[^/]+\/(?:sheet|templates|kit|wiring)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: 'sheets', expiration: { maxEntries: 400 } } },
         // Lists and what holds for all walls, as they were last; a wall itself is kept by the page.
         { urlPattern: ({ url }) => /^\/api\/(?:sites(?:\/[^/]+)?|walls|programme(?:\/published)?|stock|catalogue|rules)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: 'lists', expiration: { maxEntries: 400 } } },

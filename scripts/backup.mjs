@@ -46,7 +46,7 @@ async function copyDatabase(from, to) {
   if (damage) fail(`${from} is damaged, and was not backed up: ${damage}. Keep the backups that there are.`)
 }
 
-/** Copies accounts and the databases of all firms, then the pictures, which never change once they are there. */
+/** Copies accounts and the databases of all firms, then the pictures and files, which never change once they are there. */
 async function backUp(data, to) {
   if (![DATABASE, ACCOUNTS].some(name => existsSync(join(data, name)))) fail(`${data} has no ${DATABASE}. Set WT_DATA to the server's data folder.`)
   if (existsSync(to)) fail(`${to} is there already. Name a folder that is not.`)
@@ -55,11 +55,11 @@ async function backUp(data, to) {
   mkdirSync(part, { recursive: true })
   const databases = [ACCOUNTS, ...firmsIn(data).map(firm => join(firm, DATABASE))].filter(file => existsSync(join(data, file)))
   for (const file of databases) await copyDatabase(join(data, file), join(part, file))
-  for (const photos of firmsIn(data).map(firm => join(firm, 'photos'))) if (existsSync(join(data, photos))) cpSync(join(data, photos), join(part, photos), { recursive: true, filter: path => !path.endsWith('.part') })
+  for (const kept of firmsIn(data).flatMap(firm => [join(firm, 'photos'), join(firm, 'files')])) if (existsSync(join(data, kept))) cpSync(join(data, kept), join(part, kept), { recursive: true, filter: path => !path.endsWith('.part') })
   const files = Object.fromEntries(filesIn(part).map(file => [file, digestOf(join(part, file))]))
   writeFileSync(join(part, 'backup.json'), JSON.stringify({ format: FORMAT, version: 1, at: new Date().toISOString(), files }, null, 2))
   renameSync(part, to)
-  console.log(`${to}: ${databases.length} databases and ${Object.keys(files).length - databases.length} files of pictures. Keep it on another disk.`)
+  console.log(`${to}: ${databases.length} databases and ${Object.keys(files).length - databases.length} pictures and other files. Keep it on another disk.`)
 }
 
 /** The files of a backup, each as it was when it was made. */

@@ -1,9 +1,11 @@
 import type { Job } from '~~/core/job'
+import type { SiteState } from '~~/server/repositories/sites'
+import { siteFileAddress } from '../utils/siteFiles'
 import { frozenOfId, lastFrozen } from './frozen'
 import { noteSeen, wallKey, type Device, type ServerWall } from './device'
 
-/** What a site weighs on this device, bytes, and how many walls and pictures that is. */
-export interface Taken { walls: number, photos: number, bytes: number, at: string }
+/** What a site weighs on this device, bytes, and how many walls, pictures and other files that is. */
+export interface Taken { walls: number, photos: number, files?: number, bytes: number, at: string }
 
 const PHOTO = /"photo":"([^"]+)"/g
 const weighed = async (response: Response) => response.ok ? (await response.blob()).size : 0
@@ -18,7 +20,7 @@ function sheetsOf(site: string, wall: string, { site: { units } }: Job, revision
 
 /**
  * Brings everything of a site that is wanted at the wall to this device: its walls with their logs, what was issued,
- * pictures, and sheets.
+ * pictures, sheets, and the site's other files.
  *
  * @param tell is told how far it is, 0 to 1
  * @throws ApiError where there is no connection
@@ -27,8 +29,8 @@ export async function takeAlong(device: Device, site: string, tell: (share: numb
   await navigator.storage?.persist?.().catch(() => false)
   const sites = await api<{ id: string, walls: { id: string }[] }[]>('/sites')
   const walls = sites.find(({ id }) => id === site)?.walls ?? []
-  await Promise.all([api(`/sites/${site}`), api('/catalogue'), api('/rules')])
-  const taken: Taken = { walls: 0, photos: 0, bytes: 0, at: new Date().toISOString() }
+  const [{ site: { files = [] } }] = await Promise.all([api<SiteState>(`/sites/${site}`), api('/catalogue'), api('/rules')])
+  const taken: Taken = { walls: 0, photos: 0, files: files.length, bytes: 0, at: new Date().toISOString() }
   for (const [n, { id }] of walls.entries()) {
     tell(n / walls.length)
     const state = await api<ServerWall>(`/sites/${site}/walls/${id}`)
@@ -47,6 +49,7 @@ export async function takeAlong(device: Device, site: string, tell: (share: numb
     }
     for (const sheet of sheetsOf(site, id, state.job, frozen && letters?.revision)) taken.bytes += await weighed(await fetch(sheet))
   }
+  for (const { file } of files) taken.bytes += await weighed(await fetch(siteFileAddress(site, file)))
   tell(1)
   return taken
 }

@@ -27,9 +27,12 @@ let signedOut: (why: string) => void = () => {}
 /** Says what is done where the server answers that nobody is signed in on this device. */
 export const onSignedOut = (act: typeof signedOut): void => { signedOut = act }
 
+/** How what is sent as it is says what it is. */
+const KINDS_SENT = { zip: { 'content-type': 'application/zip' }, photograph: { 'content-type': 'application/octet-stream', 'x-wide-trellis': 'photograph' }, file: { 'content-type': 'application/octet-stream', 'x-wide-trellis': 'file' } }
+
 /** Asks the API; a file is sent as it is, anything else as JSON. @throws ApiError */
-export async function api<T>(path: string, { method = 'GET', body }: { method?: string, body?: unknown } = {}): Promise<T> {
-  const sent = body instanceof Blob ? { body, headers: { 'content-type': 'application/zip' } } : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
+export async function api<T>(path: string, { method = 'GET', body, as = 'zip' }: { method?: string, body?: unknown, as?: keyof typeof KINDS_SENT } = {}): Promise<T> {
+  const sent = body instanceof Blob ? { body, headers: KINDS_SENT[as] } : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
   let response: Response
   try {
     response = await fetch(`/api${path}`, { method, ...body !== undefined && sent })

@@ -1,10 +1,14 @@
 import type { InferType } from 'yup'
 import { PLAIN_ID } from './plainId'
-import { extent, flag, group, list, maybe, must, name, note, oneOf, size, text } from './fields'
+import { extent, flag, group, list, maybe, moment, must, name, note, oneOf, size, text } from './fields'
 import { daysOff, windows, zone } from './opening'
+
+/** The name that a file is kept under: made from its content, with the ending that it came with. */
+export const FILE_NAME = /^[0-9a-f]{32}(\.[a-z0-9]{1,8})?$/
 
 export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])), contacts: list(group({ name: name('Who'), for: text('What for'), phone: text('Telephone') }), 50, 'People to call'),
   address: note('Where it is'), access: note('How one comes in, and who opens'), parking: note('Where the van stands'), delivery: note('How goods come in: lift, ramp, door widths, times'),
+  files: list(group({ file: must(text('Name that it is kept under').matches(FILE_NAME, 'must be the name that a file is kept under')), name: name('Name'), by: text('Who added it'), at: moment('When') }), 200, 'Permits, drawings of the building and the like'),
   zone: zone('Time zone (IANA) of its clocks; else the firm’s'),
   windows: windows('When work may be done there; absent where it is open at all times'), noise: windows('When it may be loud there; absent where that is whenever it is open'), closed: daysOff('Days on which it is closed'),
 })

@@ -21,7 +21,7 @@ export const RIGHTS = {
   'wall.visit': { title: 'record a visit', reach: READING },
   'wall.links': { title: 'make links for clients, and take them back', reach: PLANNING },
   'site.export': { title: 'save a whole site as a file', reach: PLANNING },
-  'site.settings': { title: 'change house rules and contacts of a site', reach: PLANNING },
+  'site.settings': { title: 'change house rules, contacts and files of a site', reach: PLANNING },
   'site.begin': { title: 'begin a site, or bring one in', reach: PLANNER },
   'firm.read': { title: 'read house rules and catalogue', reach: ANYBODY },
   'firm.rules': { title: 'change the house rules of the firm', reach: PLANNER },

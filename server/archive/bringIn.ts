@@ -6,6 +6,7 @@ import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { LIMITS } from '../../core/job'
 import type { Database } from '../database/perDatabase'
+import { dropFiles, keepFile } from '../files/siteFiles'
 import { dropPhotos, keepPhoto } from '../photos/photos'
 import { checkIsNew, freeSiteId, importJob } from '../repositories/sites'
 import { apiError, validationError } from '../utils/apiError'
@@ -13,8 +14,8 @@ import { readJobFile } from '../utils/jobFile'
 import { openArchive } from './read'
 import { savesOf } from './saves'
 
-/** What came of bringing in an archive: the site, how many pictures it has, and what was left out. */
-export interface BroughtIn { id: string, photos: number, leftOut: string[] }
+/** What came of bringing in an archive: the site, how many pictures and other files it has, and what was left out. */
+export interface BroughtIn { id: string, photos: number, files: number, leftOut: string[] }
 
 /** Keeps what comes in as a file while it is read. @throws 413 where it is larger than an archive can be */
 async function keptWhile<Result>(folder: string, incoming: Readable, act: (path: string) => Promise<Result>): Promise<Result> {
@@ -37,7 +38,7 @@ async function keptWhile<Result>(folder: string, incoming: Readable, act: (path:
 }
 
 /**
- * Takes in a site from its ZIP file, pictures and who saved each wall included. Pictures are kept first, so that no
+ * Takes in a site from its ZIP file, pictures, files and who saved each wall included. Pictures and files are kept first, so that no
  * wall is there without them; where the site is then refused they go again.
  *
  * @param copy gives it a free id where its own is taken
@@ -54,13 +55,18 @@ export const bringInArchive = (db: Database, folder: string, incoming: Readable,
         const kept = await keepPhoto(folder, id, await archive.photo(name))
         if (kept !== name) throw validationError([{ path: `photos/${name}`, message: 'is another picture than its name says' }])
       }
+      for (const name of archive.files) {
+        const kept = await keepFile(folder, id, name, await archive.file(name))
+        if (kept !== name || !job.site.files?.some(({ file }) => file === name)) throw validationError([{ path: `files/${name}`, message: 'is another file than its name says, or none that the site names' }])
+      }
       importJob(db, { ...job, site: { ...job.site, id, name: id === job.site.id ? job.site.name : `${job.site.name} (copy)` } }, by, at, savesOf(await archive.saves()))
     }
     catch (error) {
       dropPhotos(folder, id)
+      dropFiles(folder, id)
       throw error
     }
-    return { id, photos: archive.photos.length, leftOut: archive.others }
+    return { id, photos: archive.photos.length, files: archive.files.length, leftOut: archive.others }
   }
   finally {
     archive.close()

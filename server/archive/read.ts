@@ -10,6 +10,9 @@ export interface Archive {
   /** The names of its pictures, and one of them. */
   photos: string[]
   photo: (name: string) => Promise<Buffer>
+  /** The same of its other files. */
+  files: string[]
+  file: (name: string) => Promise<Buffer>
   /** What it has beside, which is left out. */
   others: string[]
   close: () => void
@@ -47,12 +50,13 @@ export async function openArchive(path: string): Promise<Archive> {
     return buffer(await zip.openReadStreamPromise(entry)).catch((error: Error) => { throw validationError([{ path: name, message: `cannot be read: ${error.message}` }]) })
   }
   const names = [...entries.keys()]
-  const photos = names.flatMap(name => /^photos\/([^/]+)$/.exec(name)?.[1] ?? [])
+  const [photos, files] = [names.flatMap(name => /^photos\/([^/]+)$/.exec(name)?.[1] ?? []), names.flatMap(name => /^files\/([^/]+)$/.exec(name)?.[1] ?? [])]
   return {
     job: async () => (await read('job.json', LIMITS.jobBytes)).toString('utf8'),
     saves: async () => entries.has('saves.json') ? (await read('saves.json', LIMITS.bodyBytes)).toString('utf8') : '',
     photos, photo: name => read(`photos/${name}`, LIMITS.photoBytes),
-    others: names.filter(name => name !== 'job.json' && name !== 'saves.json' && !/^photos\/[^/]+$/.test(name)),
+    files, file: name => read(`files/${name}`, LIMITS.fileBytes),
+    others: names.filter(name => name !== 'job.json' && name !== 'saves.json' && !/^(?:photos|files)\/[^/]+$/.test(name)),
     close: () => zip.close(),
   }
 }

@@ -45,6 +45,12 @@ describe('a request', () => {
     expect([write({ 'content-type': 'image/png' }, photos), write({ 'content-type': 'image/png', 'x-wide-trellis': 'photograph' }, photos), write({ 'content-type': 'text/plain', 'x-wide-trellis': 'photograph' }, photos)]).toEqual([415, 200, 415])
   })
 
+  it('is a file where files of a site go, with a header that no page elsewhere can send', () => {
+    const files = '/api/sites/holm-point/files'
+    const said = { 'content-type': 'application/octet-stream', 'x-wide-trellis': 'file' }
+    expect([write(said, files), write({ ...said, 'x-wide-trellis': 'photograph' }, files), write({ ...said, 'content-type': 'application/pdf' }, files), write({}, files), write(said, `${files}/abc`)]).toEqual([200, 415, 415, 415, 415])
+  })
+
   it('comes to a host of ours, reading or writing', () => {
     expect([status('GET', '/api/sites', { host: 'rebound.example' }), write({ host: 'rebound.example' }), status('GET', '/', { host: 'rebound.example' })]).toEqual([421, 421, 200])
   })

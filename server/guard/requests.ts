@@ -6,6 +6,7 @@ export interface Asked { method: string, path: string, header: (name: string) =>
 
 const READS = ['GET', 'HEAD', 'OPTIONS']
 const PHOTOS = /^\/api\/sites\/[^/]+\/photos$/
+const FILES = /^\/api\/sites\/[^/]+\/files$/
 const ARCHIVES = '/api/sites/archive'
 
 export const isApi = (path: string): boolean => path === '/api' || path.startsWith('/api/')
@@ -23,7 +24,7 @@ function isOurPage({ header }: Asked): boolean {
  * Refuses what another page has a browser send here.
  *
  * @throws 421 where the Host is not this server's, 403 where another page writes, 415 where a body is not of the kind
- *   that a page elsewhere cannot send unasked: JSON, a ZIP file, or a picture with a header of ours
+ *   that a page elsewhere cannot send unasked: JSON, a ZIP file, or a picture or file with a header of ours
  */
 export function guard(asked: Asked): void {
   const { method, path, header } = asked
@@ -34,6 +35,9 @@ export function guard(asked: Asked): void {
   const type = header('content-type')?.split(';')[0]!.trim().toLowerCase() ?? ''
   if (PHOTOS.test(path)) {
     if (header('x-wide-trellis') !== 'photograph' || !/^image\/|^application\/octet-stream$/.test(type)) throw apiError(415, 'wrong-type', 'A picture is sent as image/… or application/octet-stream, with the header “x-wide-trellis: photograph”.')
+  }
+  else if (FILES.test(path)) {
+    if (header('x-wide-trellis') !== 'file' || type !== 'application/octet-stream') throw apiError(415, 'wrong-type', 'A file is sent as application/octet-stream, with the header “x-wide-trellis: file”.')
   }
   else if (path === ARCHIVES) {
     if (type !== 'application/zip') throw apiError(415, 'wrong-type', 'A site with its pictures is sent as application/zip.')

@@ -27,6 +27,11 @@ export async function handoverPdf(job: Job, wallId: string, options: HandoverOpt
   return new Uint8Array(await sheetAsPdf(drawHandover(handedOverOf(job, wall), options), `${job.site.name}, ${wall.name}: handover`, momentOf(job, wallId)))
 }
 
+/** A job without what the firm keeps of its site: permits and the like are not the client's, and would be names without files. */
+function withoutFiles({ site: { files: _, ...site }, ...job }: Job): Job {
+  return { ...job, site }
+}
+
 /** Everything that is handed over with a wall, in open files. */
 export async function packOf(job: Job, wallId: string, options: HandoverOptions): Promise<Pack> {
   const wall = job.walls.find(({ id }) => id === wallId)!
@@ -42,7 +47,7 @@ export async function packOf(job: Job, wallId: string, options: HandoverOptions)
     files: [
       { name: 'README.txt', content: packReadme(job.site.name, wall.name, made.toISOString()) },
       { name: 'handover.pdf', content: await handoverPdf(job, wallId, options) },
-      { name: 'job.json', content: writeJob(job) },
+      { name: 'job.json', content: writeJob(withoutFiles(job)) },
       { name: 'drawings/as-built.svg', content: drawing },
       { name: 'drawings/as-built.dxf', content: wallAsDxf(wall, of.plan, 'AS BUILT') },
       { name: 'schedule/holes.csv', content: csv(compared.holes.map(({ id, label, planned, made, off }) => ({ id, hole: label, planned_x: planned.x, planned_y: planned.y, made_x: made?.x, made_y: made?.y, off, result: made?.result, by: made?.by, at: made?.at })), ['id', 'hole', 'planned_x', 'planned_y', 'made_x', 'made_y', 'off', 'result', 'by', 'at']) },

@@ -75,6 +75,7 @@ test('what is no archive is refused in words, and leaves nothing behind', async 
 test('a backup is made while people write, is whole, and is put back as it was', async ({ house }) => {
   const photo = await addPhoto(house, '#306080')
   await save(house, 'Isla Brandt', (wall) => { Object.assign((wall.evidence as object[])[0]!, { photo }) })
+  const [{ file }] = JSON.parse((await house.api('/sites/holm-point/files?name=Permit.pdf', { method: 'POST', body: 'a permit', headers: { 'content-type': 'application/octet-stream', 'x-wide-trellis': 'file' } })).body).site.files
   let under = true
   const writing = (async () => {
     for (let n = 0; under; n++) {
@@ -96,6 +97,7 @@ test('a backup is made while people write, is whole, and is put back as it was',
   const log = JSON.parse((await restored.api('/sites/holm-point/job')).body).log
   expect([brokenLink(log), now.job.log.slice(0, then.job.log.length)]).toEqual([undefined, then.job.log])
   expect((await fetched(restored, `/sites/holm-point/photos/${photo}`)).length).toBeGreaterThan(50)
+  expect(String(await fetched(restored, `/sites/holm-point/files/${file}`))).toBe('a permit')
   await restored.close()
 
   // One that was changed since is not put back.

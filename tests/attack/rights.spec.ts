@@ -25,11 +25,11 @@ type Door = 'in' | 'unseen' | 'refused' | 'sign-in' | 'limited'
 async function door(house: House, cookie: string, { method, route }: Route, [site, wall]: readonly [string, string]): Promise<Door> {
   const path = route.replace(':site', site).replace(':wall', wall).replace(':kind', 'display').replace(/:\w+/g, 'none')
   // What is sent is nothing that could be kept, so that whoever is let in changes nothing.
-  const type = route.endsWith('/photos') ? 'application/octet-stream' : route.endsWith('/archive') && method === 'POST' ? 'application/zip' : 'application/json'
+  const type = /\/(?:photos|files)$/.test(route) ? 'application/octet-stream' : route.endsWith('/archive') && method === 'POST' ? 'application/zip' : 'application/json'
   const stop = new AbortController()
   const answer = await fetch(`${house.address}${path}${method === 'GET' ? '?format=none&as=none' : ''}`, {
     method, signal: stop.signal, ...method !== 'GET' && { body: route.endsWith('/log') ? '{"entries":[]}' : '{}' },
-    headers: { cookie, ...method !== 'GET' && { 'content-type': type, ...route.endsWith('/photos') && { 'x-wide-trellis': 'photograph' } } },
+    headers: { cookie, ...method !== 'GET' && { 'content-type': type, ...route.endsWith('/photos') && { 'x-wide-trellis': 'photograph' }, ...route.endsWith('/files') && { 'x-wide-trellis': 'file' } } },
   })
   const { error } = answer.headers.get('content-type')?.startsWith('application/json') ? await answer.json() as { error?: { code: string, message: string } } : { error: undefined }
   stop.abort()

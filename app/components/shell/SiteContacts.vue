@@ -5,11 +5,10 @@ import type { SiteState } from '~~/server/repositories/sites'
 /** People to call of a site: who stands before an open wall years later needs them. */
 const { site } = defineProps<{ site: string }>()
 const session = useSessionStore()
-const state = ref<SiteState>()
+const state = defineModel<SiteState>()
 const fault = ref('')
 const form = reactive({ name: '', for: '', phone: '' })
 const contacts = computed<NonNullable<Site['contacts']>>(() => state.value?.site.contacts ?? [])
-onMounted(async () => { state.value = await api<SiteState>(`/sites/${site}`).catch(() => undefined) })
 async function save(next: NonNullable<Site['contacts']>) {
   try {
     state.value = await api<SiteState>(`/sites/${site}/contacts`, { method: 'PUT', body: { contacts: next, version: state.value!.version } })

@@ -6,11 +6,10 @@ import { DAY_LETTERS } from '~/components/programme/when'
 /** The place: where it is, how one comes in, and when it may be worked at, and be loud. */
 const { site } = defineProps<{ site: string }>()
 const session = useSessionStore()
-const state = ref<SiteState>()
+const state = defineModel<SiteState>()
 const fault = ref('')
 const editing = ref(false)
 const may = computed(() => session.may('site.settings', site))
-onMounted(async () => { state.value = await api<SiteState>(`/sites/${site}`).catch(() => undefined) })
 const place = computed(() => state.value?.site)
 const TEXTS = [['address', 'Address'], ['access', 'Access'], ['parking', 'Parking'], ['delivery', 'Lift and delivery']] as const
 const said = ({ days, from, to }: Window) => `${days.map(day => DAY_LETTERS[day]).join(' ') || 'no day'} ${from} to ${to}${to <= from ? ' the day after' : ''}`

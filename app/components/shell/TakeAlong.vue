@@ -39,7 +39,7 @@ async function take() {
       What was taken along is gone from this device: its storage was cleared. Take it along again.
     </p>
     <p v-else-if="here" class="text-sm text-ink-soft" data-testid="taken">
-      On this device since {{ whenOf(here.at) }}: {{ here.walls }} {{ here.walls === 1 ? 'wall' : 'walls' }}, {{ here.photos }} {{ here.photos === 1 ? 'picture' : 'pictures' }}, {{ megabytes(here.bytes) }}.
+      On this device since {{ whenOf(here.at) }}: {{ here.walls }} {{ here.walls === 1 ? 'wall' : 'walls' }}, {{ here.photos }} {{ here.photos === 1 ? 'picture' : 'pictures' }}{{ here.files ? `, ${here.files} ${here.files === 1 ? 'file' : 'files'}` : '' }}, {{ megabytes(here.bytes) }}.
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}

@@ -4,7 +4,7 @@ import { formatLength, parseLength } from '~~/core/units'
 import { idFrom, type Wall } from '~~/core/job'
 import { minuteOf } from '~~/core/programme/clock'
 import { whenAt } from '~/components/programme/when'
-import type { SiteSummary } from '~~/server/repositories/sites'
+import type { SiteState, SiteSummary } from '~~/server/repositories/sites'
 
 const route = useRoute()
 const id = route.params.site as string
@@ -22,6 +22,9 @@ const units = computed(() => site.value?.units ?? 'metric')
 const { tell } = useUnits()
 const { walls, load } = useWalls()
 void load()
+/** What is said of the place, its people and its files: one for all three, so that a change of one makes no other stale. */
+const state = ref<SiteState>()
+onMounted(async () => { state.value = await api<SiteState>(`/sites/${id}`).catch(() => undefined) })
 const stateOf = (wall: string) => walls.value?.find(each => each.site === id && each.id === wall)
 
 const form = reactive({ name: '', width: '', height: '' })
@@ -105,9 +108,9 @@ async function create() {
             <Scale class="size-4" aria-hidden="true" /> {{ session.may('site.settings', id) ? 'Choose how this site is worked' : 'How this site is worked' }}
           </NuxtLink>
         </div>
-        <SitePlace :site="id" />
-        <SiteContacts :site="id" />
-        <SiteFiles :site="id" :walls="(walls ?? []).filter(wall => wall.site === id)" />
+        <SitePlace v-model="state" :site="id" />
+        <SiteContacts v-model="state" :site="id" />
+        <SiteFiles v-model="state" :site="id" :walls="(walls ?? []).filter(wall => wall.site === id)" />
         <ChainState :site="id" />
         <div v-if="session.may('site.export', id)" class="space-y-2">
           <h2 class="font-semibold">
