@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { readJob, type Catalogue, type Job } from '../core/job'
 import { minuteOf, programmeOf, schedule, stretchesOf, type Settings, type WallOfProgramme } from '../core/programme'
@@ -8,9 +8,11 @@ import { ofKind } from '../core/log'
 import { withFrozen } from '../core/revision'
 import { atomically } from './database/atomically'
 import type { Database } from './database/perDatabase'
+import { keepFile } from './files/siteFiles'
 import { importModels, readCatalogue } from './repositories/catalogue'
 import { publish, readProgramme, saveSettings } from './repositories/programme'
 import { exportJob, importJob, listPlaces, listSites } from './repositories/sites'
+import { addFile } from './repositories/siteFiles'
 import { listWalls, refreshStates } from './repositories/wallStates'
 import { KINDS, MODEL_KINDS, modelsOf } from '../core/catalogue'
 
@@ -27,13 +29,22 @@ export function seedCatalogue(db: Database): void {
   })
 }
 
-/** Loads the demo’s sites into a database that has none. */
-export function seedDemo(db: Database): void {
-  if (listSites(db).length > 0) return
-  const jobs = readdirSync(folder()).filter(name => name !== 'catalogue.json' && name !== 'programme.json').sort().map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
+/** Loads the demo’s sites into a database that has none, and tells whether it had. */
+export function seedDemo(db: Database): boolean {
+  if (listSites(db).length > 0) return false
+  const jobs = readdirSync(folder()).filter(name => name.endsWith('.json') && name !== 'catalogue.json' && name !== 'programme.json').sort().map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
   atomically(db, () => {
     for (const job of jobs) importJob(db, withFrozen(job), 'Demo', new Date().toISOString())
   })
+  return true
+}
+
+/** Keeps the demo's files with its sites, in the firm's folder. */
+export async function seedFiles(db: Database, firm: string, at: string): Promise<void> {
+  const sites = join(folder(), 'files')
+  for (const site of existsSync(sites) ? readdirSync(sites).sort() : []) {
+    for (const name of readdirSync(join(sites, site)).sort()) addFile(db, site, { file: await keepFile(firm, site, name, readFileSync(join(sites, site, name))), name, by: 'Isla Brandt', at })
+  }
 }
 
 /**

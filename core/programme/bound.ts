@@ -1,6 +1,6 @@
 import type { Interval } from '../geometry'
 import { memoize } from '../memo'
-import { words, type Text } from '../units'
+import { lasts, words, type Text } from '../units'
 import { canDo } from './bookings'
 import { inOrder } from './chains'
 import { DAY, type Minute } from './clock'
@@ -56,7 +56,7 @@ export function lowerBound(programme: Programme): Bound {
   }
   const sum = (of: Task[]) => of.reduce((sum, { minutes }) => sum + minutes, 0)
   for (const [, ofWall] of together(tasks, ({ site, wall }) => `${site}/${wall}`)) {
-    say('wall', momentWhenDone(anyOf(ofWall), sum(ofWall)), words`One crew works at a wall at a time: the wall of “${ofWall[0]!.title}” takes ${String(sum(ofWall))} min.`)
+    say('wall', momentWhenDone(anyOf(ofWall), sum(ofWall)), words`One crew works at a wall at a time: the wall of “${ofWall[0]!.title}” takes ${lasts(sum(ofWall))}.`)
   }
   /** The moment at which so many minutes are done by crews who all work whenever there is anything to do for them. */
   const shared = (of: Task[], by: typeof crews, hands = by.length) => {
@@ -88,17 +88,17 @@ export function lowerBound(programme: Programme): Bound {
     const names = by.map(({ name }) => name).join(', ')
     // All that only these crews, or some of them, can do; and of that what is done at sites that are open alike.
     const work = tasks.filter(({ id }) => able.get(id)!.every(crew => by.includes(crew)))
-    say('crews', shared(work, by), words`${names} alone can do ${String(sum(work))} min of it.`)
+    say('crews', shared(work, by), words`${names} alone can do ${lasts(sum(work))} of it.`)
     for (const [, there] of together(work, ({ site }) => hoursOf.get(site))) {
       const sites = [...new Set(there.map(({ site }) => placeOf.get(site)?.name ?? site))].join(', ')
-      say('crews', shared(there, by), words`${names} alone can do ${String(sum(there))} min of it while ${sites} ${there.every(({ site }) => site === there[0]!.site) ? 'is' : 'are'} open.`)
+      say('crews', shared(there, by), words`${names} alone can do ${lasts(sum(there))} of it while ${sites} ${there.every(({ site }) => site === there[0]!.site) ? 'is' : 'are'} open.`)
     }
-    say('ways', bySites(work, by), words`${names} alone can do ${String(sum(work))} min of it, at one site at a time and with the way from one to the next.`)
+    say('ways', bySites(work, by), words`${names} alone can do ${lasts(sum(work))} of it, at one site at a time and with the way from one to the next.`)
   }
   const drilling = tasks.filter(({ noisy }) => noisy)
-  if (drilling.length > 0) say('drilling', shared(drilling, crews), words`Drilling takes ${String(sum(drilling))} min, in the hours in which it is allowed.`)
+  if (drilling.length > 0) say('drilling', shared(drilling, crews), words`Drilling takes ${lasts(sum(drilling))}, in the hours in which it is allowed.`)
   const lifts = tasks.filter(({ aid }) => aid)
-  if (lifts.length > 0 && aids > 0) say('aid', momentWhenDone(anyOf(lifts), sum(lifts) / aids), words`Lifts with an aid take ${String(sum(lifts))} min, by ${String(aids)}.`)
+  if (lifts.length > 0 && aids > 0) say('aid', momentWhenDone(anyOf(lifts), sum(lifts) / aids), words`Lifts with an aid take ${lasts(sum(lifts))}, by ${String(aids)}.`)
   return bounds.reduce((latest, each) => each.finish > latest.finish ? each : latest, { finish: from, by: 'chain', why: words`There is nothing to do.` })
 }
 

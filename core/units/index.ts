@@ -1,4 +1,5 @@
 export * from './bit'
+export * from './duration'
 export * from './length'
 export * from './tape'
 export * from './text'

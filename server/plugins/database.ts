@@ -4,12 +4,12 @@ import { join } from 'node:path'
 import { howToComeIn, seedPeople } from '../accounts/demo'
 import { listFirms } from '../accounts/firms'
 import { listPeople } from '../accounts/people'
-import { accounts, closeDatabases, databaseOfFirm, startDatabases } from '../accounts/open'
+import { accounts, closeDatabases, databaseOfFirm, folderOfFirm, startDatabases } from '../accounts/open'
 import { dataFolder } from '../database/connection'
 import { DatabaseRefused } from '../database/refusal'
 import { endHearing } from '../events/hub'
 import { endWork } from '../work/pool'
-import { seedCatalogue, seedDemo, seedProgramme } from '../demo'
+import { seedCatalogue, seedDemo, seedFiles, seedProgramme } from '../demo'
 
 /** The key by which cookies are sealed: `NUXT_SESSION_PASSWORD`, or one made here and kept in the data folder. */
 function sealingKey(): string {
@@ -26,10 +26,12 @@ export default defineNitroPlugin((nitro) => {
       seedPeople(accounts(), new Date().toISOString())
       const [firm] = listFirms(accounts())
       const db = databaseOfFirm(firm!)
-      seedDemo(db)
+      const [isNew, now] = [seedDemo(db), new Date()]
       const people = listPeople(accounts(), firm!.key)
       // Worked out of the demo's own plans, so that it takes a moment; nobody waits for it.
-      seedProgramme(db, name => people.find(person => person.name === name)?.id, new Date()).catch(error => console.error(`The demo’s programme was not made: ${(error as Error).message}`))
+      const idOf = (name: string) => people.find(person => person.name === name)?.id
+      void (isNew ? seedFiles(db, folderOfFirm(firm!), now.toISOString()) : Promise.resolve()).then(() => seedProgramme(db, idOf, now))
+        .catch(error => console.error(`The demo’s files and programme were not made: ${(error as Error).message}`))
     }
     // Each is brought up to date now, not when somebody waits for it.
     for (const firm of listFirms(accounts())) databaseOfFirm(firm)

@@ -29,7 +29,7 @@ test('a site goes out with its pictures and comes back with nothing lost: who sa
     Object.assign((wall.evidence as object[])[0]!, { photo })
   })
   await page.goto('/sites/holm-point')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save it with its pictures' }).click()])
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save it with pictures and files' }).click()])
   expect(download.suggestedFilename()).toBe('holm-point.zip')
   const file = join(house.data, 'site.zip')
   await download.saveAs(file)

@@ -36,7 +36,7 @@ test('a permit is added to a site, read and taken along by the crew, goes with t
   await expect(odd.getByTestId('files').getByRole('link', { name: /^Hot work\.pdf/ })).toBeVisible()
   await expect(odd.getByTestId('site-file')).toHaveCount(0)
   await odd.getByRole('button', { name: 'Take along' }).click()
-  await expect(odd.getByTestId('taken')).toContainText('3 files')
+  await expect(odd.getByTestId('taken')).toContainText('4 files')
   await odd.context().setOffline(true)
   await odd.reload()
   const [download] = await Promise.all([odd.waitForEvent('download'), odd.getByTestId('files').getByRole('link', { name: /^Hot work\.pdf/ }).click()])
@@ -44,16 +44,16 @@ test('a permit is added to a site, read and taken along by the crew, goes with t
   expect(readFileSync(await download.path())).toEqual(PERMIT)
   await odd.context().close()
 
-  const [zip] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save it with its pictures' }).click()])
+  const [zip] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save it with pictures and files' }).click()])
   const there = await House.open(undefined, true)
   try {
     const brought = await there.api('/sites/archive?copy=1', { method: 'POST', body: new Uint8Array(readFileSync(await zip.path())), headers: { 'content-type': 'application/zip' } })
-    expect(JSON.parse(brought.body)).toMatchObject({ id: 'holm-point-2', files: 3, leftOut: [] })
+    expect(JSON.parse(brought.body)).toMatchObject({ id: 'holm-point-2', files: 4, leftOut: [] })
     const { site } = JSON.parse((await there.api('/sites/holm-point-2')).body)
-    expect(site.files.map(({ name }: { name: string }) => name)).toEqual(['Hot work.pdf', 'Lift <b>5</b>.dwg', 'Hot work (2).pdf'])
-    expect(await there.file(`/sites/holm-point-2/files/${site.files[0].file}`)).toEqual(PERMIT)
+    expect(site.files.map(({ name }: { name: string }) => name)).toEqual(['Night access.txt', 'Hot work.pdf', 'Lift <b>5</b>.dwg', 'Hot work (2).pdf'])
+    expect(await there.file(`/sites/holm-point-2/files/${site.files[1].file}`)).toEqual(PERMIT)
     // The site that was there already has none of them.
-    expect((await there.api(`/sites/holm-point/files/${site.files[0].file}`)).status).toBe(404)
+    expect((await there.api(`/sites/holm-point/files/${site.files[1].file}`)).status).toBe(404)
   }
   finally {
     await there.close()

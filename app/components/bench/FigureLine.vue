@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
-import type { Figure } from '~~/core/units'
+import { lasts, type Figure } from '~~/core/units'
 
 /** A computed figure; pressing it opens the sum behind it, with its numbers and its source. */
 const { figure, fine = false } = defineProps<{
@@ -12,10 +12,13 @@ const { figure, fine = false } = defineProps<{
 const { show, showFine, tell, suffix, inUnits, quantity, bit } = useUnits()
 /** A length below this would lose what it has to say in whole millimetres, mm. */
 const SMALL = 10
+/** From so many minutes on they are told in hours. */
+const HOUR = 60
 /** Lengths as they are marked, small ones finer; all else in the reader's unit to two decimals at most. */
 const shown = computed(() => {
   if (figure.unit === 'mm') return { value: (fine || Math.abs(figure.value) < SMALL ? showFine : show)(figure.value), unit: suffix.value }
   if (figure.unit === 'bit') return { value: bit(figure.value), unit: '' }
+  if (figure.unit === 'min' && figure.value >= HOUR) return { value: lasts(figure.value), unit: '' }
   const { value, unit } = inUnits(figure.value, figure.unit)
   return { value: String(Number(value.toFixed(unit === 'N' || unit === 'lbf' ? 0 : 2))), unit }
 })

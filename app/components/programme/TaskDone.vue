@@ -1,32 +1,52 @@
 <script setup lang="ts">
+import type { LogEntry } from '~~/core/log'
 import type { WorkKind } from '~~/core/programme'
 import { TASK_STEP } from '~~/core/programme/taskStep'
+import { wallKey } from '~/sync/device'
+import { useOutbox } from '~/sync/useOutbox'
 
-/** Says that a kind of work at a wall is done, where no step of the run of work does: it goes into the wall's log. */
+/** Says that a kind of work at a wall is done, where no step of the run of work does: it goes into the wall's log, from the outbox where there is no connection. */
 const { site, wall, kind } = defineProps<{ site: string, wall: string, kind: WorkKind }>()
 const emit = defineEmits<{ done: [] }>()
 const session = useSessionStore()
 const me = useMe()
+const { device, outbox, waiting } = useOutbox()
 const says = ref('')
-const recorded = ref(false)
+const state = ref<'open' | 'waits' | 'recorded'>('open')
+const step = `${TASK_STEP}${kind}`
+/** Whether it waits on this device; what waited and does no more has been sent. */
+async function look() {
+  const waits = await device.entries.where('key').equals(wallKey(site, wall)).filter(({ entry, refused }) => refused === undefined && entry.kind === 'step' && entry.step === step).count().catch(() => 0)
+  if (waits > 0) state.value = 'waits'
+  else if (state.value === 'waits') {
+    state.value = 'recorded'
+    emit('done')
+  }
+}
+onMounted(look)
+watch(waiting, look)
 async function record() {
+  const entry: LogEntry = { id: newId(), at: new Date().toISOString(), by: me.name.value, wall, kind: 'step', step, done: true }
+  says.value = ''
   try {
-    await api(`/sites/${site}/walls/${wall}/log`, { method: 'POST', body: { id: newId(), at: new Date().toISOString(), by: me.name.value, wall, kind: 'step', step: `${TASK_STEP}${kind}`, done: true } })
-    recorded.value = true
-    says.value = ''
+    await api(`/sites/${site}/walls/${wall}/log`, { method: 'POST', body: entry })
+    state.value = 'recorded'
     emit('done')
   }
   catch (error) {
-    says.value = (error as Error).message
+    if (!(error instanceof ApiError) || !error.isOffline) return void (says.value = (error as Error).message)
+    // An entry that came through although its answer was lost is the same one, and counts once.
+    await outbox.addEntry(site, wall, entry).then(() => { state.value = 'waits' }, (kept: Error) => { says.value = kept.message })
   }
 }
 </script>
 
 <template>
   <span v-if="session.may('wall.record', site)" class="print:hidden">
-    <button type="button" class="press !px-2" :disabled="recorded" @click="record">
-      {{ recorded ? '✓ Done' : 'It is done' }}
+    <button type="button" class="press !px-2" :disabled="state !== 'open'" @click="record">
+      {{ state === 'open' ? 'It is done' : '✓ Done' }}
     </button>
+    <span v-if="state === 'waits'" class="text-xs text-ink-soft" role="status"> sent once there is a connection</span>
     <span v-if="says" class="field-fault" role="alert">{{ says }}</span>
   </span>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { KINDS, localTime, minuteAt, SKILL_WORDS, type WhyNot } from '~~/core/programme'
-import { dayAt, lasts, timeAt, whenAt } from './when'
+import { lasts } from '~~/core/units'
+import { dayAt, timeAt, whenAt } from './when'
 
 /** The task that is chosen: what it is, how long, why it is not earlier, and putting it elsewhere by hand. */
 const { may } = defineProps<{ may: boolean }>()

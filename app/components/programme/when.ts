@@ -10,9 +10,3 @@ export const siteLetters = (name: string): string => name.split(/\s+/).map(word 
 
 /** Days of the week, as short as they can be. */
 export const DAY_LETTERS: Record<Weekday, string> = { mon: 'Mo', tue: 'Tu', wed: 'We', thu: 'Th', fri: 'Fr', sat: 'Sa', sun: 'Su' }
-
-/** How long something takes. */
-export function lasts(minutes: number): string {
-  const [hours, rest] = [Math.floor(minutes / 60), Math.round(minutes % 60)]
-  return [hours > 0 ? `${hours} h` : '', rest > 0 || hours === 0 ? `${rest} min` : ''].filter(Boolean).join(' ')
-}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { siteFileAddress } from '~/utils/siteFiles'
 import { Printer } from 'lucide-vue-next'
 import { dayAfter, localTime, minuteOf } from '~~/core/programme'
 import { pickList } from '~~/core/programme/pick'
@@ -89,6 +90,14 @@ const print = () => window.print()
               <dd>{{ said }}</dd>
             </div>
           </template>
+          <div v-if="siteOf(visit.site)?.files?.length" class="flex gap-2">
+            <dt class="w-28 shrink-0 text-ink-soft">
+              Files
+            </dt>
+            <dd class="flex flex-wrap gap-x-4">
+              <a v-for="{ file, name } in siteOf(visit.site)!.files" :key="file" :href="siteFileAddress(visit.site, file)" :download="name" class="underline">{{ name }}</a>
+            </dd>
+          </div>
           <div v-for="contact in siteOf(visit.site)?.contacts ?? []" :key="contact.name" class="flex gap-2">
             <dt class="w-28 shrink-0 text-ink-soft">
               Call

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { dayAfter, localTime, minuteAt } from '~~/core/programme'
-import { lasts, siteLetters, whenAt } from '~/components/programme/when'
+import { siteLetters, whenAt } from '~/components/programme/when'
+import { lasts } from '~~/core/units'
 
 /** The schedule: who is where when, how good it is, and what moves it. */
 const store = useProgrammeStore()

@@ -120,10 +120,10 @@ async function create() {
             <FileDown class="size-4" aria-hidden="true" /> Save the site as a job file
           </a>
           <a class="press w-full" :href="`/api/sites/${id}/archive`" download>
-            <FileArchive class="size-4" aria-hidden="true" /> Save it with its pictures
+            <FileArchive class="size-4" aria-hidden="true" /> Save it with pictures and files
           </a>
           <p class="text-xs text-ink-soft">
-            The job file has walls, catalogue and log, for your own scripts. The ZIP file has it and the pictures. Either can be brought in on another machine.
+            The job file has walls, catalogue and log, for your own scripts. The ZIP file has it, the pictures and the other files. Either can be brought in on another machine.
           </p>
         </div>
       </aside>
