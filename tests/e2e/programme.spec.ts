@@ -49,6 +49,9 @@ test('three terminals are planned, shown as people see them, and every task says
   await page.getByRole('link', { name: 'Week', exact: true }).click()
   await expect(page.getByTestId('board')).toContainText('Crew Holt')
   await expect(page.getByTestId('board').getByRole('link').first()).toBeVisible()
+  // The lounge was planned when its marks were issued: 16 holes of 9 min, which took 41, 34.5, 38 and 33.
+  await page.getByRole('link', { name: 'What we learn', exact: true }).click()
+  await expect(page.getByRole('region', { name: 'Planned against actual' })).toContainText('Drill in concrete: planned 144 min, took 146.5 (2 % more), of 4 logs.')
 })
 
 test('a task is dragged, stays where it was put, is let go, and what cannot be is said with why', async ({ page, house }) => {
