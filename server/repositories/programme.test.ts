@@ -76,7 +76,7 @@ describe('the programme', () => {
     publish(db, [stretch(day(3), day(4), { minutes: 6.5 })], version, 'Isla', day(2))
     publish(db, [], version, 'Isla', day(3))
     expect([...readPlannedMinutes(db)]).toEqual([[`${site()}/w1`, [{ kind: 'drill', minutes: 5, since: NOW }, { kind: 'drill', minutes: 6.5, since: day(2) }]]])
-    expect(refused(() => publish(db, [stretch(day(5), day(6), { minutes: -1 })], version, 'Isla', day(4))).data.error.faults![0]!.path).toBe('$[0].minutes')
+    expect(refused(() => publish(db, [stretch(day(5), day(6), { minutes: 0 })], version, 'Isla', day(4))).data.error.faults![0]).toEqual({ path: '$[0].minutes', message: 'must be more than nothing' })
   })
 
   it('is not published where somebody would be at two places, or of what there is not', () => {

@@ -60,7 +60,7 @@ function goingOn(db: Database, stretches: Proposed[], at: string): Set<Proposed>
   return found
 }
 
-const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), kind: must(oneOf(WORK_KINDS)), minutes: must(notLess('min')), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
+const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), kind: must(oneOf(WORK_KINDS)), minutes: must(notLess('min').moreThan(0, 'must be more than nothing')), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
 type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'kind' | 'title' | 'startsAt' | 'endsAt'>
 /** A stretch as it is sent, with what a piece of its work is planned to take, min. */
 type Sent = Proposed & { minutes: number }

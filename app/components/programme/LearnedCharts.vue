@@ -2,22 +2,11 @@
 import VueApexCharts from 'vue3-apexcharts'
 import type { Learned } from '~~/core/programme/learned'
 import { PROOF_WORDS, STOPPED_WORDS } from '~~/core/programme/lessons'
+import { cases, heightOf, tenth } from './cases'
 
 /** What the firm's own logs tell, drawn; what nothing was logged of is left out. */
 const { learned } = defineProps<{ learned: Learned }>()
 const { colours, base, theme } = useChart()
-const tenth = (value: number) => Math.round(value * 10) / 10
-const cases = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
-
-const minutes = computed(() => learned.minutes.filter(({ logs }) => logs > 0))
-const compared = computed(() => minutes.value.flatMap(({ sort, title, compared }) => compared ? [{ sort, title, ...compared, more: Math.round(100 * (compared.actual / compared.planned - 1)) }] : []))
-const comparedChart = computed(() => ({
-  series: [{ name: 'planned', data: compared.value.map(({ planned, pieces }) => tenth(planned / pieces)) }, { name: 'took', data: compared.value.map(({ actual, pieces }) => tenth(actual / pieces)) }],
-  options: { ...base.value, colors: [colours.value.soft, colours.value.good], plotOptions: { bar: { horizontal: true, barHeight: '70%' } }, xaxis: { categories: compared.value.map(({ title, logs }) => [title, cases(logs, 'log', 'logs')]), title: { text: 'min a piece', style: { fontSize: '11px', fontWeight: 400 } } }, yaxis: { labels: { maxWidth: 180 } } },
-}))
-/** How much longer or shorter it took, in words. */
-const moreWords = (more: number) => more === 0 ? 'as planned' : `${Math.abs(more)} % ${more > 0 ? 'more' : 'less'}`
-const GOES_BY = { own: 'set by the firm', learned: 'our logs', default: 'usual' }
 const proofs = computed(() => learned.proofs.filter(({ holes }) => holes > 0))
 const proofsChart = computed(() => ({
   series: [{ name: 'missed of a hundred', data: proofs.value.map(({ perHundred }) => tenth(perHundred!)) }],
@@ -28,27 +17,12 @@ const stopsChart = computed(() => ({
   series: [{ name: 'middle, min', data: stops.value.map(({ middle }) => tenth(middle!)) }],
   options: { ...base.value, colors: [colours.value.stop], plotOptions: { bar: { horizontal: true, barHeight: '55%' } }, legend: { show: false }, xaxis: { min: 0, categories: stops.value.map(({ by, times }) => [STOPPED_WORDS[by], cases(times, 'time', 'times')]), title: { text: 'min until the work went on', style: { fontSize: '11px', fontWeight: 400 } } }, yaxis: { labels: { maxWidth: 180 } } },
 }))
-const heightOf = (rows: number) => 90 + 46 * rows
 </script>
 
 <template>
   <div class="grid items-start gap-6 lg:grid-cols-2">
     <div class="space-y-6">
-      <section aria-label="Planned against actual">
-        <h2 class="font-semibold">
-          Planned against actual
-        </h2>
-        <VueApexCharts v-if="compared.length" :key="theme" type="bar" :height="heightOf(compared.length)" :series="comparedChart.series" :options="comparedChart.options" />
-        <p v-else class="text-sm">
-          Nothing that was planned and published has its minutes noted yet.
-        </p>
-        <p v-for="each in compared" :key="each.sort" class="text-sm">
-          {{ each.title }}: planned <b class="figures">{{ tenth(each.planned) }}</b> min, took <b class="figures">{{ tenth(each.actual) }}</b> ({{ moreWords(each.more) }}), of {{ cases(each.logs, 'log', 'logs') }}.
-        </p>
-        <p class="text-xs text-ink-soft">
-          What logged work took, beside what the last schedule that was published before it had planned for as many pieces.
-        </p>
-      </section>
+      <PlannedActual :learned="learned" />
       <section aria-label="What stops cost">
         <h2 class="font-semibold">
           What stops cost
@@ -63,48 +37,7 @@ const heightOf = (rows: number) => 90 + 46 * rows
       </section>
     </div>
     <div class="space-y-6">
-      <section aria-label="Minutes a piece">
-        <h2 class="font-semibold">
-          What a piece takes
-        </h2>
-        <p v-if="minutes.length === 0" class="text-sm">
-          No step has its minutes yet: they are noted as steps are ticked under Hang.
-        </p>
-        <table v-else class="w-full text-left text-sm">
-          <thead class="text-xs text-ink-soft">
-            <tr>
-              <th v-for="(head, n) in ['Work', 'Usual, min', 'Our middle, min', 'Half of them', 'Logs', 'Planned by']" :key="head" class="font-normal" :class="{ 'text-right': n > 0 && n < 5, 'pl-3': n === 5 }">
-                {{ head }}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="each in minutes" :key="each.sort" class="border-t border-hair">
-              <td class="py-1">
-                {{ each.title }}
-              </td>
-              <td class="figures text-right">
-                {{ tenth(each.usual) }}
-              </td>
-              <td class="figures text-right">
-                {{ tenth(each.middle!) }}
-              </td>
-              <td class="figures text-right">
-                {{ each.logs > 1 ? `${tenth(each.spread![0])} to ${tenth(each.spread![1])}` : 'not known' }}
-              </td>
-              <td class="figures text-right">
-                {{ each.logs }}
-              </td>
-              <td class="pl-3">
-                {{ GOES_BY[each.from] }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
-        <p class="text-xs text-ink-soft">
-          From ten logs on the schedule goes by our middle, unless the firm set a figure of its own.
-        </p>
-      </section>
+      <PieceTable :learned="learned" />
       <section aria-label="Rounds of truing" data-testid="mounts">
         <h2 class="font-semibold">
           Rounds until seams close

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import type { Learned } from '~~/core/programme/learned'
+import { tenth } from './cases'
+
+/** What a piece of each kind of work takes: what is usual, and what the firm's logs tell. */
+const { learned } = defineProps<{ learned: Learned }>()
+const minutes = computed(() => learned.minutes.filter(({ logs }) => logs > 0))
+const GOES_BY = { own: 'set by the firm', learned: 'our logs', default: 'usual' }
+</script>
+
+<template>
+  <section aria-label="Minutes a piece">
+    <h2 class="font-semibold">
+      What a piece takes
+    </h2>
+    <p v-if="minutes.length === 0" class="text-sm">
+      No step has its minutes yet: they are noted as steps are ticked under Hang.
+    </p>
+    <table v-else class="w-full text-left text-sm">
+      <thead class="text-xs text-ink-soft">
+        <tr>
+          <th v-for="(head, n) in ['Work', 'Usual, min', 'Our middle, min', 'Half of them', 'Logs', 'Planned by']" :key="head" class="font-normal" :class="{ 'text-right': n > 0 && n < 5, 'pl-3': n === 5 }">
+            {{ head }}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="each in minutes" :key="each.sort" class="border-t border-hair">
+          <td class="py-1">
+            {{ each.title }}
+          </td>
+          <td class="figures text-right">
+            {{ tenth(each.usual) }}
+          </td>
+          <td class="figures text-right">
+            {{ tenth(each.middle!) }}
+          </td>
+          <td class="figures text-right">
+            {{ each.logs > 1 ? `${tenth(each.spread![0])} to ${tenth(each.spread![1])}` : 'not known' }}
+          </td>
+          <td class="figures text-right">
+            {{ each.logs }}
+          </td>
+          <td class="pl-3">
+            {{ GOES_BY[each.from] }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="text-xs text-ink-soft">
+      From ten logs on the schedule goes by our middle, unless the firm set a figure of its own.
+    </p>
+  </section>
+</template>
