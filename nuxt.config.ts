@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs'
 import { basename, dirname, relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { CACHES } from './app/sync/caches'
 
 /** The core is pure: of a file of it that gives nothing to whoever imports it, nothing is shipped. */
 const LEAN = { moduleSideEffects: (id: string) => !id.includes('/core/') }
@@ -90,11 +91,11 @@ export default defineNuxtConfig({
       cleanupOutdatedCaches: true,
       runtimeCaching: [
         // A picture is named by its content, and so is a file of a site.
-        { urlPattern: /\/api\/sites\/[^/]+\/photos\/[^/]+$/, handler: 'CacheFirst', options: { cacheName: 'photographs', expiration: { maxEntries: 4_000 } } },
-        { urlPattern: /\/api\/sites\/[^/]+\/files\/[^/]+$/, handler: 'CacheFirst', method: 'GET', options: { cacheName: 'files', expiration: { maxEntries: 1_000 } } },
-        { urlPattern: ({ url }) => /^\/api\/sites\/[^/]+\/walls\/[^/]+\/(?:sheet|templates|kit|wiring)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: 'sheets', expiration: { maxEntries: 400 } } },
+        { urlPattern: /\/api\/sites\/[^/]+\/photos\/[^/]+$/, handler: 'CacheFirst', options: { cacheName: CACHES.photographs, expiration: { maxEntries: 4_000 } } },
+        { urlPattern: /\/api\/sites\/[^/]+\/files\/[^/]+$/, handler: 'CacheFirst', method: 'GET', options: { cacheName: CACHES.files, expiration: { maxEntries: 1_000 } } },
+        { urlPattern: ({ url }) => /^\/api\/sites\/[^/]+\/walls\/[^/]+\/(?:sheet|templates|kit|wiring)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: CACHES.sheets, expiration: { maxEntries: 400 } } },
         // Lists and what holds for all walls, as they were last; a wall itself is kept by the page.
-        { urlPattern: ({ url }) => /^\/api\/(?:sites(?:\/[^/]+)?|walls|programme(?:\/published)?|stock|catalogue|rules)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: 'lists', expiration: { maxEntries: 400 } } },
+        { urlPattern: ({ url }) => /^\/api\/(?:sites(?:\/[^/]+)?|walls|programme(?:\/published)?|stock|catalogue|rules)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: CACHES.lists, expiration: { maxEntries: 400 } } },
       ],
     },
     client: { installPrompt: false },

@@ -1,12 +1,10 @@
 import Dexie from 'dexie'
+import { CACHES } from './caches'
 import { Device } from './device'
 
-/** Lists, papers and pictures that the service worker keeps for a day without a signal. */
-const CACHES = ['photographs', 'sheets', 'lists']
-
-/** Takes lists, papers and pictures off this device. */
+/** Takes lists, papers, pictures and files off this device. */
 export async function forgetFiles(): Promise<void> {
-  if (typeof caches !== 'undefined') await Promise.all(CACHES.map(name => caches.delete(name)))
+  if (typeof caches !== 'undefined') await Promise.all(Object.values(CACHES).map(name => caches.delete(name)))
   localStorage.removeItem('wide-trellis:taken')
 }
 

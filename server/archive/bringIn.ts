@@ -38,8 +38,8 @@ async function keptWhile<Result>(folder: string, incoming: Readable, act: (path:
 }
 
 /**
- * Takes in a site from its ZIP file, pictures, files and who saved each wall included. Pictures and files are kept first, so that no
- * wall is there without them; where the site is then refused they go again.
+ * Takes in a site from its ZIP file, pictures, files and who saved each wall included. Pictures and files are kept
+ * first, so that no wall is there without them; where the site is then refused they go again.
  *
  * @param copy gives it a free id where its own is taken
  * @throws 422 with what is wrong, 409 where there is a site of this id
@@ -50,14 +50,16 @@ export const bringInArchive = (db: Database, folder: string, incoming: Readable,
     const job = await readJobFile(await archive.job())
     const id = copy ? freeSiteId(db, job.site.id) : job.site.id
     checkIsNew(db, id)
+    const named = new Set(job.site.files?.map(({ file }) => file))
+    const files = archive.files.filter(name => named.has(name))
     try {
       for (const name of archive.photos) {
         const kept = await keepPhoto(folder, id, await archive.photo(name))
         if (kept !== name) throw validationError([{ path: `photos/${name}`, message: 'is another picture than its name says' }])
       }
-      for (const name of archive.files) {
+      for (const name of files) {
         const kept = await keepFile(folder, id, name, await archive.file(name))
-        if (kept !== name || !job.site.files?.some(({ file }) => file === name)) throw validationError([{ path: `files/${name}`, message: 'is another file than its name says, or none that the site names' }])
+        if (kept !== name) throw validationError([{ path: `files/${name}`, message: 'is another file than its name says' }])
       }
       importJob(db, { ...job, site: { ...job.site, id, name: id === job.site.id ? job.site.name : `${job.site.name} (copy)` } }, by, at, savesOf(await archive.saves()))
     }
@@ -66,7 +68,7 @@ export const bringInArchive = (db: Database, folder: string, incoming: Readable,
       dropFiles(folder, id)
       throw error
     }
-    return { id, photos: archive.photos.length, files: archive.files.length, leftOut: archive.others }
+    return { id, photos: archive.photos.length, files: files.length, leftOut: [...archive.others, ...archive.files.filter(name => !named.has(name)).map(name => `files/${name}`)] }
   }
   finally {
     archive.close()

@@ -42,6 +42,15 @@ test('a permit is added to a site, read and taken along by the crew, goes with t
   const [download] = await Promise.all([odd.waitForEvent('download'), odd.getByTestId('files').getByRole('link', { name: /^Hot work\.pdf/ }).click()])
   expect(download.suggestedFilename()).toBe('Hot work.pdf')
   expect(readFileSync(await download.path())).toEqual(PERMIT)
+  // Once he has signed out nothing of it is left on the device.
+  const isKept = (address: string) => odd.evaluate(async address => await caches.match(address) !== undefined, address)
+  const address = new URL(download.url()).pathname
+  expect(await isKept(address)).toBe(true)
+  await odd.context().setOffline(false)
+  await odd.goto('/account')
+  await odd.getByRole('button', { name: 'Sign out for good' }).click()
+  await expect(odd).toHaveURL(/\/sign-in/)
+  expect(await isKept(address)).toBe(false)
   await odd.context().close()
 
   const [zip] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save it with pictures and files' }).click()])

@@ -81,7 +81,7 @@ async function takeAway(file: string) {
         <a :href="sheet.href" download class="flex min-h-8 items-center gap-2 underline"><FileText class="size-4 shrink-0" aria-hidden="true" />{{ sheet.title }} (PDF)</a>
       </li>
     </ul>
-    <label v-if="may" class="press w-full cursor-pointer focus-within:outline-3 focus-within:outline-focus">
+    <label v-if="may" class="press relative w-full cursor-pointer focus-within:outline-3 focus-within:outline-focus">
       <FilePlus2 class="size-4" aria-hidden="true" /> <span aria-live="polite">{{ sending ? `Sending ${sending}` : 'Add a file' }}</span>
       <input type="file" multiple class="sr-only" data-testid="site-file" :disabled="sending !== ''" @change="add">
     </label>

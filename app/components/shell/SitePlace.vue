@@ -9,6 +9,8 @@ const session = useSessionStore()
 const state = defineModel<SiteState>()
 const fault = ref('')
 const editing = ref(false)
+/** The version that the form was made from: what others changed since then is told before it is written over. */
+let from = 0
 const may = computed(() => session.may('site.settings', site))
 const place = computed(() => state.value?.site)
 const TEXTS = [['address', 'Address'], ['access', 'Access'], ['parking', 'Parking'], ['delivery', 'Lift and delivery']] as const
@@ -17,6 +19,7 @@ const form = reactive({ address: '', access: '', parking: '', delivery: '', zone
 function edit() {
   const now = place.value!
   Object.assign(form, { address: now.address ?? '', access: now.access ?? '', parking: now.parking ?? '', delivery: now.delivery ?? '', zone: now.zone ?? '', windows: now.windows ?? [], noise: now.noise ?? [], always: now.windows === undefined, loud: now.noise === undefined, closed: (now.closed ?? []).map(({ day, reason }) => [day, reason].filter(Boolean).join(' ')).join('\n') })
+  from = state.value!.version
   editing.value = true
 }
 async function save() {
@@ -26,7 +29,7 @@ async function save() {
   })
   const text = (value: string) => value.trim() || null
   try {
-    state.value = await api<SiteState>(`/sites/${site}/place`, { method: 'PUT', body: { version: state.value!.version, place: {
+    state.value = await api<SiteState>(`/sites/${site}/place`, { method: 'PUT', body: { version: from, place: {
       address: text(form.address), access: text(form.access), parking: text(form.parking), delivery: text(form.delivery), zone: text(form.zone),
       windows: form.always ? null : form.windows, noise: form.loud ? null : form.noise, closed: closed.length > 0 ? closed : null,
     } } })
@@ -35,7 +38,10 @@ async function save() {
   }
   catch (error) {
     const { faults = [], message, current } = error as ApiError
-    if (current) state.value = current as SiteState
+    if (current) {
+      state.value = current as SiteState
+      from = state.value.version
+    }
     fault.value = faults.length > 0 ? faults.map(each => `${each.path.replace(/^\$\.site\.?/, '')} ${each.message}`.trim()).join('. ') : message
   }
 }
