@@ -334,6 +334,8 @@ test('a day sheet that was seen is there without a connection; a stop at its wal
   await page.context().setOffline(false)
   await expect.poll(said).toMatchObject([{ step: task.replace('holm-point/cafe/', 'task:'), done: true, by: 'Isla Brandt' }])
   await expect(stretch).not.toContainText('sent once')
+  await page.reload()
+  await expect(stretch.getByRole('button', { name: '✓ Done' })).toBeDisabled()
 })
 
 test('a crew’s calendar is made and ended by a planner; whoever was removed from the firm hears nothing more', async ({ page, house }) => {

@@ -6,7 +6,13 @@ import { wallKey } from '~/sync/device'
 import { useOutbox } from '~/sync/useOutbox'
 
 /** Says that a kind of work at a wall is done, where no step of the run of work does: it goes into the wall's log, from the outbox where there is no connection. */
-const { site, wall, kind } = defineProps<{ site: string, wall: string, kind: WorkKind }>()
+const { site, wall, kind, done = false } = defineProps<{
+  site: string
+  wall: string
+  kind: WorkKind
+  /** Whether the wall's log says so already. */
+  done?: boolean
+}>()
 const emit = defineEmits<{ done: [] }>()
 const session = useSessionStore()
 const me = useMe()
@@ -43,8 +49,8 @@ async function record() {
 
 <template>
   <span v-if="session.may('wall.record', site)" class="print:hidden">
-    <button type="button" class="press !px-2" :disabled="state !== 'open'" @click="record">
-      {{ state === 'open' ? 'It is done' : '✓ Done' }}
+    <button type="button" class="press !px-2" :disabled="done || state !== 'open'" @click="record">
+      {{ done || state !== 'open' ? '✓ Done' : 'It is done' }}
     </button>
     <span v-if="state === 'waits'" class="text-xs text-ink-soft" role="status"> sent once there is a connection</span>
     <span v-if="says" class="field-fault" role="alert">{{ says }}</span>

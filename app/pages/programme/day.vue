@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { siteFileAddress } from '~/utils/siteFiles'
 import { Printer } from 'lucide-vue-next'
-import { dayAfter, localTime, minuteOf } from '~~/core/programme'
+import { dayAfter, localTime, minuteOf, type WorkKind } from '~~/core/programme'
 import { pickList } from '~~/core/programme/pick'
 import { timeAt } from '~/components/programme/when'
+import { siteFileAddress } from '~/utils/siteFiles'
 
 /** A crew's day: where, when, what, who opens, which walls to take along, and what to load; on a phone and on paper. */
 const store = useProgrammeStore()
@@ -21,13 +21,15 @@ watch(() => [store.data, visits.value] as const, () => {
 }, { immediate: true })
 const today = computed(() => visits.value.filter(visit => visit.day === day.value && visit.crew === crew.value))
 const people = computed(() => store.settings.crews.find(({ id }) => id === crew.value)?.people.map(store.personName) ?? [])
-const stopsAt = (site: string, wall: string) => (store.data?.walls.find(each => each.site === site && each.id === wall)?.stops ?? 0) > 0
+const wallOf = (site: string, wall: string) => store.data?.walls.find(each => each.site === site && each.id === wall)
+const stopsAt = (site: string, wall: string) => (wallOf(site, wall)?.stops ?? 0) > 0
+const isDone = (site: string, wall: string, kind: WorkKind) => wallOf(site, wall)?.work?.some(work => work.kind === kind && work.done >= work.pieces) ?? false
 const siteOf = (id: string) => store.data?.sites.find(site => site.id === id)
 const walls = computed(() => [...new Map(today.value.flatMap(({ stretches }) => stretches).map(stretch => [`${stretch.site}/${stretch.wall}`, stretch])).values()].map(({ site, wall }) => ({
   site, wall, kinds: [...new Set(today.value.flatMap(({ stretches }) => stretches).filter(each => each.site === site && each.wall === wall).map(({ kind }) => kind))],
 })))
 const pick = computed(() => pickList(walls.value.map(({ site, wall, kinds }) => {
-  const known = store.data?.walls.find(each => each.site === site && each.id === wall)
+  const known = wallOf(site, wall)
   return { kinds, needed: known?.needed ?? [], kit: known?.kit ?? [] }
 }), system.value))
 const dayTitle = computed(() => new Date(`${day.value}T12:00:00Z`).toLocaleDateString([], { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }))
@@ -77,7 +79,7 @@ const print = () => window.print()
             <NuxtLink :to="`/sites/${stretch.site}/walls/${stretch.wall}/hang`" no-prefetch class="flex min-h-6 min-w-36 flex-1 items-center underline">
               {{ stretch.title }}
             </NuxtLink>
-            <TaskDone :site="stretch.site" :wall="stretch.wall" :kind="stretch.kind" class="ml-auto" />
+            <TaskDone :site="stretch.site" :wall="stretch.wall" :kind="stretch.kind" :done="isDone(stretch.site, stretch.wall, stretch.kind)" class="ml-auto" />
             <b v-if="stopsAt(stretch.site, stretch.wall)" class="basis-full text-stop">this wall has a stop: ask before anything is drilled or hung</b>
           </li>
         </ol>
