@@ -12,9 +12,9 @@ watchEffect(() => {
 })
 useHead({ htmlAttrs: { 'data-theme': theme } })
 useCommands([
-  { id: 'palette', title: 'Do anything', group: 'Everywhere', keys: ['/', 'ctrl+k'], run: () => { palette.value = true } },
-  { id: 'keys', title: 'Show every key', group: 'Everywhere', keys: ['?'], run: () => { keySheet.value = true } },
-  { id: 'light', title: 'Change the light: desk or wall', group: 'Everywhere', keys: ['l'], run: () => { theme.value = theme.value === 'desk' ? 'site' : 'desk' } },
+  { id: 'palette', title: 'Search commands', group: 'Everywhere', keys: ['/', 'ctrl+k'], run: () => { palette.value = true } },
+  { id: 'keys', title: 'Show keyboard shortcuts', group: 'Everywhere', keys: ['?'], run: () => { keySheet.value = true } },
+  { id: 'light', title: 'Switch theme: desk or site', group: 'Everywhere', keys: ['l'], run: () => { theme.value = theme.value === 'desk' ? 'site' : 'desk' } },
   { id: 'sites', title: 'All sites', group: 'Go to', keys: ['s'], run: () => { void navigateTo('/') } },
   { id: 'catalogue', title: 'Catalogue', group: 'Go to', run: () => { void navigateTo('/catalogue') } },
 ])

@@ -5,7 +5,7 @@ import { Refused } from './verb'
 /** Standard input, as a file is named on the command line. */
 const STDIN = '-'
 
-const WHY: Record<string, string> = { ENOENT: 'there is no such file', EISDIR: 'it is a folder', EACCES: 'it may not be read' }
+const WHY: Record<string, string> = { ENOENT: 'the file does not exist', EISDIR: 'it is a folder', EACCES: 'permission denied' }
 
 /** The text of a file, or of standard input for `-`; a byte order mark is passed over. @throws Refused */
 function textOf(file: string): string {
@@ -23,7 +23,7 @@ function textOf(file: string): string {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
   }
   catch {
-    throw new Refused(`${name} is not UTF-8; a job file is.`)
+    throw new Refused(`${name} is not UTF-8. Save it as UTF-8.`)
   }
 }
 

@@ -32,7 +32,7 @@ describe('wt log verify', { timeout: 90_000 }, () => {
 
   it('names the first that does not, and ends with 1', () => {
     const second = chained({ ...remark, id: 'l2' }, { seq: 1, hash: first.hash! })
-    expect(wt('log', 'verify', logFile('changed.json', first, { ...second, note: 'clean' }))).toMatchObject({ status: 1, stdout: 'Entry 2, l2, is not what it was when it was recorded.\n' })
+    expect(wt('log', 'verify', logFile('changed.json', first, { ...second, note: 'clean' }))).toMatchObject({ status: 1, stdout: 'Entry 2, l2, does not match its own hash.\n' })
   })
 })
 
@@ -57,7 +57,7 @@ describe('wt plan', { timeout: 90_000 }, () => {
     const { findings } = JSON.parse(stdout).walls[0]
     expect(status).toBe(0)
     expect(findings[0]).toMatchObject({ severity: 'stop', code: 'hole-misses-member' })
-    expect(findings[0].message).toMatch(/misses member \d by \d+' [\d /]+"\.|misses member \d by [\d /]+"\./)
+    expect(findings[0].message).toMatch(/misses stud \d by \d+' [\d /]+"\.|misses stud \d by [\d /]+"\./)
   })
 
   it('refuses a broken file with every fault by its path, and no stack', () => {
@@ -68,7 +68,7 @@ describe('wt plan', { timeout: 90_000 }, () => {
     expect([status, stdout]).toEqual([2, ''])
     expect(stderr.trim().split('\n').sort()).toEqual([
       '$.walls[0].arrays[0] asks for 40000 screens; at most 2500 can be planned',
-      '$.walls[0].width must be more than 0, and is 0',
+      '$.walls[0].width must be more than 0, not 0',
     ])
   })
 
@@ -109,7 +109,7 @@ describe('wt', { timeout: 90_000 }, () => {
       [['plan', '--fast', '-'], text, /wt plan does not take “--fast”/],
       [['plan', '-', 'other.json'], text, /wt plan does not take “other.json”/],
       [['schema', 'x'], '', /wt schema does not take “x”/],
-      [['log', 'mend'], '', /wt does not know “log”/],
+      [['log', 'mend'], '', /wt has no command “log”/],
     ]
     for (const [args, input, words] of refusals) {
       const { status, stdout, said } = piped(input, ...args)
@@ -130,24 +130,24 @@ describe('wt', { timeout: 90_000 }, () => {
 
   it('ends with 1 where its answer cannot be written', () => {
     const { status, stderr } = spawnSync('sh', ['-c', 'npx tsx cli/wt.ts schema > /dev/full'], { encoding: 'utf8' })
-    expect([status, stderr]).toEqual([1, expect.stringContaining('The answer could not be written')])
+    expect([status, stderr]).toEqual([1, expect.stringContaining('The output could not be written')])
   })
 })
 
 describe('wt sheet', { timeout: 90_000 }, () => {
-  it('draws the sheet of a wall to a file, in the paper and the kind that are asked for, as another program reads it', async () => {
+  it('draws the data sheet of a wall to a file, in the paper and the kind that are asked for, as another program reads it', async () => {
     const out = join(folder, 'sheet.pdf')
     expect(wt('sheet', 'demo/holm-point.json', '--wall', 'ticket-hall', '--paper', 'a2', '--out', out)).toEqual({ status: 0, stdout: '', stderr: '' })
     const bytes = readFileSync(out)
     expect(/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(bytes.toString('latin1'))!.slice(1).map(Number)).toEqual([expect.closeTo(594 * 72 / 25.4, 1), expect.closeTo(420 * 72 / 25.4, 1)])
     const text = (await pdfText(bytes)).flat().join(' ')
-    for (const part of ['Holm Point · Ticket hall, east wall', 'on A2', 'R1 C1 box b11', 'Bore through head or foot']) expect(text).toContain(part)
+    for (const part of ['Holm Point · Ticket hall, east wall', 'on A2', 'R1 C1 box b11', 'Bore through top or bottom plate']) expect(text).toContain(part)
     const { stdout } = wt('sheet', jobFile('one.json', exampleJob()), '--as', 'json')
     expect(JSON.parse(stdout).marks.find(({ id }: { id: string }) => id === 'a1-r1c1-top-1')).toMatchObject({ running: 1900, kind: 'hole' })
   })
 
   it.each<[string[], RegExp]>([
-    [['demo/holm-point.json'], /has 2 walls: say which with --wall: ticket-hall, cafe/], [['demo/holm-point.json', '--wall', 'attic'], /no wall “attic”/],
+    [['demo/holm-point.json'], /has 2 walls; choose one with --wall: ticket-hall, cafe/], [['demo/holm-point.json', '--wall', 'attic'], /no wall “attic”/],
     [['demo/holm-point.json', '--wall', 'cafe', '--as', 'poem'], /--as must be one of pdf, svg, dxf, csv, json, and is “poem”/], [['demo/holm-point.json', '--wall'], /--wall needs a value/],
     [['demo/holm-point.json', '--wall', 'cafe', '--out', '/no/such/folder/x.pdf'], /cannot be written/], [['demo/holm-point.json', '--colour', 'red'], /does not take “--colour”/], [[], /needs the name of a job file/],
   ])('%j is refused in words', (args, words) => {

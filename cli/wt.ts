@@ -16,12 +16,12 @@ const VERBS: Record<string, Verb> = { 'plan': plan, 'sheet': sheet, 'templates':
 const HELP = `wt: Wide Trellis on the command line
 
 ${Object.values(VERBS).map(({ usage, does }) => `  wt ${usage.padEnd(24)}${does}`).join('\n')}
-  wt VERB --help              say more about one of them
-  wt --help                   print this
+  wt COMMAND --help           show help for one command
+  wt --help                   show this help
 
-For JOB.json, - is standard input. Exit 0 when it could be done, whatever the plan finds; 1 when what was asked
-about does not hold, or the answer could not be written; 2 when it was refused: every fault is then on standard
-error, a line each, by its JSON path.
+Use - in place of JOB.json for standard input. Exit status: 0 on success, whatever the plan finds; 1 if a check fails
+or the output cannot be written; 2 if the input is refused: every error is then on standard error, one per line,
+with its JSON path.
 `
 const isHelp = (word: string) => word === '--help' || word === '-h' || word === 'help'
 
@@ -42,11 +42,11 @@ function readWords(name: string, { files: wanted, options: known = {} }: Verb, w
     }
     const value = words[++n]
     if (value === undefined) throw new Refused(`wt ${name} ${word} needs a value: ${option.choices?.join(', ') ?? option.what}`)
-    if (option.choices && !option.choices.includes(value)) throw new Refused(`wt ${name} ${word} must be one of ${option.choices.join(', ')}, and is “${value}”`)
+    if (option.choices && !option.choices.includes(value)) throw new Refused(`wt ${name} ${word} must be one of ${option.choices.join(', ')}, not “${value}”`)
     options[word.slice(2)] = value
   }
   const missing = wanted[files.length]
-  if (missing !== undefined) throw new Refused(`wt ${name} needs ${files.length === 0 ? 'the name of a job file, or - for standard input' : `${missing} after what it has`}; see wt ${name} --help`)
+  if (missing !== undefined) throw new Refused(`wt ${name} needs ${files.length === 0 ? 'the name of a job file, or - for standard input' : `${missing} as well`}; see wt ${name} --help`)
   return { files, options }
 }
 
@@ -55,7 +55,7 @@ function asked(words: string[]): Answer | Promise<Answer> {
   if (words.length === 0) throw new Refused(HELP.trimEnd())
   if (isHelp(words[0]!)) return { printed: HELP }
   const name = Object.keys(VERBS).find(name => name.split(' ').every((word, n) => words[n] === word))
-  if (!name) throw new Refused(`wt does not know “${words[0]}”; see wt --help`)
+  if (!name) throw new Refused(`wt has no command “${words[0]}”; see wt --help`)
   const verb = VERBS[name]!
   const { usage, does, more, options = {}, run } = verb
   const rest = words.slice(name.split(' ').length)
@@ -83,7 +83,7 @@ async function main(): Promise<number> {
     answer = await asked(process.argv.slice(2))
   }
   catch (error) {
-    write(2, error instanceof Refused ? `${error.message}\n` : `wt came upon something that it does not understand: ${(error as Error).message}\n`)
+    write(2, error instanceof Refused ? `${error.message}\n` : `Unexpected error: ${(error as Error).message}\n`)
     return 2
   }
   try {
@@ -92,7 +92,7 @@ async function main(): Promise<number> {
   }
   catch (error) {
     // Whoever reads has had enough; otherwise it is said why nothing more comes.
-    if ((error as NodeJS.ErrnoException).code !== 'EPIPE') write(2, `The answer could not be written: ${(error as Error).message}\n`)
+    if ((error as NodeJS.ErrnoException).code !== 'EPIPE') write(2, `The output could not be written: ${(error as Error).message}\n`)
     return 1
   }
 }

@@ -7,7 +7,7 @@ export default function answerError(error: H3Error, event: H3Event) {
   const status = error.statusCode || 500
   const foreseen = given?.error ? given : undefined
   if (!foreseen && status >= 500) console.error(error)
-  const message = status === 404 ? 'There is nothing at this address.' : status >= 500 ? 'Something went wrong on the server. What you entered is kept in this browser.' : error.message
+  const message = status === 404 ? 'Nothing was found at this address.' : status >= 500 ? 'Something went wrong on the server. What you entered is kept in this browser.' : error.message
   const { retryAfter } = (error.cause ?? error) as { retryAfter?: number }
   if (status === 503) setResponseHeader(event, 'retry-after', retryAfter ?? 5)
   setResponseStatus(event, status)

@@ -21,7 +21,7 @@ export function useDifference(from: () => string, to: () => string) {
       if (id === undefined || store.frozen.some(each => each.id === id)) continue
       const frozen: Frozen | undefined = await frozenOfId(device, store.site, store.id, id)
       if (frozen) store.addFrozen(frozen)
-      else failed.value = `What was frozen as ${letters} is not on this device. Connect to compare it.`
+      else failed.value = `Revision ${letters} is not on this device. Connect to compare it.`
     }
   }, { immediate: true })
   const difference = computed<Difference | undefined>(() => {

@@ -4,7 +4,7 @@ import { useSpeechRecognition } from '@vueuse/core'
 export function useHearing(heard: (said: string) => void) {
   const { isSupported, isListening, isFinal, result, error, start, stop } = useSpeechRecognition({ continuous: false, interimResults: false, lang: 'en' })
   const listening = ref(false)
-  const fault = computed(() => error.value ? `The browser does not hear: ${'error' in error.value ? error.value.error : error.value.message}.` : '')
+  const fault = computed(() => error.value ? `Speech recognition failed: ${'error' in error.value ? error.value.error : error.value.message}.` : '')
   // It ends after every sentence, or a silence: what was said is told then, the same figure twice too, and it begins again.
   watch(isListening, async (now) => {
     if (now) return

@@ -13,7 +13,7 @@ export function useIssuing() {
 
   /** Freezes the wall and issues it. Returns what is wrong, and issues nothing, where anything is. */
   function issue(note: string): Fault[] {
-    if (!ready.value || !live.value || !store.wall || !store.server) return [{ path: '$', message: 'The plan is still being worked out, or a stop stands against it.' }]
+    if (!ready.value || !live.value || !store.wall || !store.server) return [{ path: '$', message: 'The plan is still being calculated, or a stop blocks it.' }]
     const last = store.revisions.at(-1)
     const frozen = freeze(toRaw(store.wall), { catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: store.server.job.site }, built.value, live.value, last?.id)
     store.addFrozen(frozen)

@@ -40,12 +40,12 @@ export async function useRules<State extends { rules: Rules, version: number }>(
     proposed.value = undefined
     try {
       state.value = { ...state.value!, ...await api<State>(save, { method: 'PUT', body: { rules, version: state.value!.version } }) }
-      says.value = 'Saved. Every wall that has not chosen for itself is planned by it from now on.'
+      says.value = 'Saved. All walls without their own setting now follow this rule.'
     }
     catch (error) {
       const refused = error as ApiError
       if (refused.code === 'stale') state.value = { ...state.value!, ...refused.current as State }
-      says.value = [refused.message, ...refused.code === 'stale' ? ['What was saved is shown; choose again.'] : []].join(' ')
+      says.value = [refused.message, ...refused.code === 'stale' ? ['The saved rules are shown; choose again.'] : []].join(' ')
     }
   }
   const leave = () => { proposed.value = undefined }

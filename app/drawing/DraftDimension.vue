@@ -22,7 +22,7 @@ const path = computed(() => {
 
 <template>
   <g class="text-ink" :pointer-events="name ? undefined : 'none'" :class="{ 'cursor-text': name }" :data-dimension="name || undefined" @click.stop="name && emit('pressed')">
-    <title v-if="name">Press to type it</title>
+    <title v-if="name">Press to edit</title>
     <path :d="path" stroke="currentColor" stroke-width="1" fill="none" vector-effect="non-scaling-stroke" />
     <DraftLettering :x="upright ? at : (from + to) / 2" :y="upright ? (from + to) / 2 : at" :anchor="upright && !open ? 'start' : 'middle'" :size="13" :dx="upright && !open ? 8 : 0" :dy="upright || open ? 4 : -6" halo>
       {{ figure }}

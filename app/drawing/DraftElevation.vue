@@ -73,7 +73,7 @@ const level = computed(() => plan.value?.marking.levelLine)
     :width="width"
     :height="height"
     role="img"
-    :aria-label="`Elevation of ${wall.name}, ${show(wall.width)} wide and ${show(wall.height)} high, ${plan?.members.length ?? 0} members, ${arrays.length} arrays`"
+    :aria-label="`Elevation of ${wall.name}, ${show(wall.width)} wide and ${show(wall.height)} high, ${plan?.members.length ?? 0} studs, ${arrays.length} arrays`"
     class="block overflow-hidden touch-none"
     :class="{ 'cursor-crosshair': draws }"
     data-testid="elevation"

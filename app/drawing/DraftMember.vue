@@ -30,7 +30,7 @@ const stands = computed(() => (member.stretches ?? [{ from: 0, to: height }]).ma
     @pointerenter="hover('member', member.id)"
     @pointerleave="leave"
   >
-    <title>Member {{ index + 1 }}, centre {{ show(member.centre) }} ± {{ show(unsure) }}, {{ member.kind }}, {{ member.source }}, {{ member.proved ? 'proved' : 'not proved' }}</title>
+    <title>Stud {{ index + 1 }}, centre {{ show(member.centre) }} ± {{ show(unsure) }}, {{ member.kind }}, {{ member.source }}, {{ member.proved ? 'confirmed' : 'unconfirmed' }}</title>
     <template v-for="stretch in stands" :key="stretch.y">
       <rect v-if="unsure > 0" v-bind="stretch" :x="member.centre - perhaps" :width="2 * perhaps" fill="var(--color-wood)" opacity="0.45" />
       <rect

@@ -49,7 +49,7 @@ const vents = computed(() => (model.value?.vents ?? []).map(side => along(turnSi
     @pointerenter="hover('screen', position.id)"
     @pointerleave="leave"
   >
-    <title>{{ name }}, its own top at the short bar{{ ports ? ', sockets at the blue one' : '' }}{{ vents ? ', vents dotted' : '' }}</title>
+    <title>{{ name }}: top edge of the display at the short bar{{ ports ? ', ports at the blue bar' : '' }}{{ vents ? ', vents dotted' : '' }}</title>
     <rect
       v-bind="position.outer"
       fill="var(--color-case)"

@@ -53,11 +53,11 @@ const view = computed<DraftView>(() => {
 })
 provideDraftView(view)
 useCommands([
-  { id: 'zoom-in', title: 'Look closer', group: 'Drawing', keys: ['+', '='], run: () => elevation.value?.zoomBy(1.4) },
-  { id: 'zoom-out', title: 'Step back', group: 'Drawing', keys: ['-'], run: () => elevation.value?.zoomBy(1 / 1.4) },
+  { id: 'zoom-in', title: 'Zoom in', group: 'Drawing', keys: ['+', '='], run: () => elevation.value?.zoomBy(1.4) },
+  { id: 'zoom-out', title: 'Zoom out', group: 'Drawing', keys: ['-'], run: () => elevation.value?.zoomBy(1 / 1.4) },
   { id: 'fit', title: 'Show the whole wall', group: 'Drawing', keys: ['0'], run: () => elevation.value?.fit() },
 ])
-const scaleText = computed(() => transform.value.k > 1.01 ? `${transform.value.k.toFixed(1)} × closer. 0 shows the whole wall.` : '')
+const scaleText = computed(() => transform.value.k > 1.01 ? `Zoom ${transform.value.k.toFixed(1)} ×. Press 0 to show the whole wall.` : '')
 </script>
 
 <template>

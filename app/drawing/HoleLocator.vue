@@ -16,7 +16,7 @@ const FILL = { hit: 'var(--color-good)', miss: 'var(--color-stop)' }
 </script>
 
 <template>
-  <svg v-if="wall" :viewBox="`0 0 ${wall.width} ${wall.height}`" class="h-full w-full" role="img" aria-label="Where the hole is on the wall">
+  <svg v-if="wall" :viewBox="`0 0 ${wall.width} ${wall.height}`" class="h-full w-full" role="img" aria-label="Position of the hole on the wall">
     <g :transform="`translate(0 ${wall.height}) scale(1 -1)`">
       <rect :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-edge)" :stroke-width="r / 2" />
       <rect v-for="(member, index) in plan?.members" :key="index" :x="member.centre - member.width / 2" y="0" :width="member.width" :height="wall.height" fill="var(--color-wood-edge)" opacity="0.5" />

@@ -9,13 +9,13 @@ const emit = defineEmits<{ pointed: [at: { x: number, y: number }], drawn: [rect
 const store = useWallStore()
 /** A dimension of the drawing that is being typed. */
 const typing = ref<{ side: 'left' | 'right' | 'bottom' | 'top', value: number, x: number, y: number }>()
-const SIDES = { left: 'From the wall’s left', right: 'From the wall’s right', bottom: 'Above the floor', top: 'Below the top of the wall' }
+const SIDES = { left: 'From wall left', right: 'From wall right', bottom: 'From floor', top: 'From top of wall' }
 function typed(mm: number) {
   const { side } = typing.value!
   const { id, name } = store.array!
   const { outline } = arrange(store.array!, store.catalogue.displays, store.wall!)!
   const { width, height } = store.wall!
-  return store.edit(`Place ${name}`, (wall) => {
+  return store.edit(`Move ${name}`, (wall) => {
     const placed = arrayOf(wall, id)
     const axis = side === 'left' || side === 'right' ? 'x' : 'y'
     holdPlace(wall, placed, axis)

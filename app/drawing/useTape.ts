@@ -11,7 +11,7 @@ export function useTape(current: () => string = () => '') {
   const rows = computed(() => rowsOf(plan.value?.marking.marks ?? []))
   const row = computed(() => rows.value.find(({ marks }) => marks.some(({ id }) => id === selectedOf('hole') || id === current())) ?? rows.value[0])
   const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => keyOf(subject))))
-  const members = computed<Tape>(() => ({ label: 'members', points: (plan.value?.members ?? []).map(({ id, centre }) => ({ subject: { kind: 'member', id }, x: centre })) }))
+  const members = computed<Tape>(() => ({ label: 'studs', points: (plan.value?.members ?? []).map(({ id, centre }) => ({ subject: { kind: 'member', id }, x: centre })) }))
   const holes = computed<Tape>(() => {
     if (!row.value || !plan.value) return members.value
     const { datum } = plan.value.marking

@@ -30,7 +30,7 @@ async function setPassword() {
   faults.now = faults.next = said.value = ''
   try {
     await api('/account/password', { method: 'PUT', body: password })
-    said.value = 'The password is set; your other devices sign in again.'
+    said.value = 'Password saved. Your other devices must sign in again.'
     password.now = password.next = ''
     await read()
   }
@@ -50,7 +50,7 @@ async function addPasskey() {
     await read()
   }
   catch (error) {
-    passkeyFault.value = (error as { data?: { error?: { message: string } } }).data?.error?.message ?? 'No passkey was made on this device.'
+    passkeyFault.value = (error as { data?: { error?: { message: string } } }).data?.error?.message ?? 'No passkey was created on this device.'
   }
 }
 async function removePasskey(id: string) {
@@ -115,32 +115,32 @@ async function sendFirst() {
             Sign out
           </h2>
           <p class="text-sm">
-            <b>Sign out</b> where others of the firm use this device too: what is unsent stays on it until somebody has signed in. <b>For good</b> takes everything of the firm off this device.
+            <b>Sign out</b> on a shared device: unsent work stays on it until the next sign-in. <b>Sign out and erase data</b> removes all of the firm’s data from this device.
           </p>
           <div class="flex flex-wrap gap-2">
             <button type="button" class="press" @click="signOut">
               <LogOut class="size-4" aria-hidden="true" /> Sign out
             </button>
             <button type="button" class="press" @click="signOutForGood()">
-              <Trash2 class="size-4" aria-hidden="true" /> Sign out for good
+              <Trash2 class="size-4" aria-hidden="true" /> Sign out and erase data
             </button>
           </div>
           <div v-if="unsent" class="space-y-2 border-l-4 border-stop bg-stop-wash px-3 py-2 text-sm" role="alert" data-testid="unsent-question">
-            <p>{{ unsent === 1 ? 'One thing that was' : `${unsent} things that were` }} done on this device {{ unsent === 1 ? 'is' : 'are' }} not sent. Signing out for good loses {{ unsent === 1 ? 'it' : 'them' }}.</p>
+            <p>{{ unsent === 1 ? '1 change' : `${unsent} changes` }} made on this device {{ unsent === 1 ? 'is' : 'are' }} not sent yet. If you erase the data now, you lose {{ unsent === 1 ? 'it' : 'them' }}.</p>
             <div class="flex flex-wrap gap-2">
               <button type="button" class="press press-first" @click="sendFirst">
-                Send first
+                Send now
               </button>
               <button type="button" class="press" @click="signOutForGood(true)">
-                Lose {{ unsent === 1 ? 'it' : 'them' }}, and sign out for good
+                Discard {{ unsent === 1 ? 'it' : 'them' }} and sign out
               </button>
               <button type="button" class="press" @click="unsent = undefined">
-                Stay
+                Cancel
               </button>
             </div>
           </div>
           <p v-else-if="unsent === 0" class="text-sm" role="status">
-            All is sent.
+            Everything is sent.
           </p>
           <p v-if="leaving" class="field-fault" role="alert">
             {{ leaving }}
@@ -148,14 +148,14 @@ async function sendFirst() {
         </section>
         <section class="space-y-2" aria-labelledby="devices">
           <h2 id="devices" class="text-lg font-semibold">
-            Devices that are signed in
+            Signed-in devices
           </h2>
           <ul class="divide-y divide-hair border-y border-hair text-sm">
             <li v-for="each in here" :key="each.id" class="flex items-center gap-3 py-2">
-              <span class="min-w-0 flex-1"><span class="block truncate" :title="each.device">{{ deviceWords(each.device) }}</span><span class="text-ink-soft">since {{ whenOf(each.beganAt) }}, seen {{ whenOf(each.seenAt) }}</span></span>
-              <span v-if="each.id === account.session" class="text-ink-soft">this one</span>
+              <span class="min-w-0 flex-1"><span class="block truncate" :title="each.device">{{ deviceWords(each.device) }}</span><span class="text-ink-soft">signed in {{ whenOf(each.beganAt) }}, last seen {{ whenOf(each.seenAt) }}</span></span>
+              <span v-if="each.id === account.session" class="text-ink-soft">this device</span>
               <button v-else type="button" class="press" @click="endSession(each.id)">
-                End it
+                Sign out device
               </button>
             </li>
           </ul>
@@ -165,7 +165,7 @@ async function sendFirst() {
             Passkeys
           </h2>
           <p class="text-sm">
-            With a passkey this device’s own lock lets you in: finger, face or code.
+            A passkey signs you in with this device’s fingerprint, face or PIN lock.
           </p>
           <ul v-if="account.passkeys.length" class="divide-y divide-hair border-y border-hair text-sm" data-testid="passkeys">
             <li v-for="{ id, name, madeAt } in account.passkeys" :key="id" class="flex items-center gap-3 py-2">
@@ -176,10 +176,10 @@ async function sendFirst() {
             </li>
           </ul>
           <button v-if="isSupported" type="button" class="press" @click="addPasskey">
-            <Fingerprint class="size-4" aria-hidden="true" /> Add one of this device
+            <Fingerprint class="size-4" aria-hidden="true" /> Add passkey
           </button>
           <p v-else class="text-sm text-ink-soft">
-            This browser has none.
+            This browser does not support passkeys.
           </p>
           <p v-if="passkeyFault" class="field-fault" role="alert">
             {{ passkeyFault }}
@@ -187,14 +187,14 @@ async function sendFirst() {
         </section>
         <form class="space-y-2" aria-labelledby="password" novalidate @submit.prevent="setPassword">
           <h2 id="password" class="text-lg font-semibold">
-            {{ account.hasPassword ? 'Another password' : 'Set a password' }}
+            {{ account.hasPassword ? 'Change password' : 'Set a password' }}
           </h2>
-          <FieldFrame v-if="account.hasPassword" id="password-now" label="The one that you have now" :fault="faults.now">
+          <FieldFrame v-if="account.hasPassword" id="password-now" label="Current password" :fault="faults.now">
             <input id="password-now" v-model="password.now" class="field-input" type="password" autocomplete="current-password" maxlength="200" :aria-invalid="faults.now !== ''">
           </FieldFrame>
-          <PasswordField id="password-next" v-model="password.next" label="The new one" :fault="faults.next" />
+          <PasswordField id="password-next" v-model="password.next" label="New password" :fault="faults.next" />
           <button type="submit" class="press">
-            Set the password
+            Save password
           </button>
           <p v-if="said" class="text-sm" role="status">
             {{ said }}

@@ -34,28 +34,28 @@ async function end({ id }: SessionSummary) {
     failed.value = (error as Error).message
   }
 }
-useHead({ title: 'Audit · Wide Trellis' })
+useHead({ title: 'Audit log · Wide Trellis' })
 </script>
 
 <template>
   <div class="flex h-full flex-col">
-    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'People', to: '/people' }, { title: 'Audit' }]" />
-    <main class="mx-auto w-full max-w-5xl flex-1 space-y-6 overflow-y-auto p-6" tabindex="0" aria-label="Audit">
+    <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'People', to: '/people' }, { title: 'Audit log' }]" />
+    <main class="mx-auto w-full max-w-5xl flex-1 space-y-6 overflow-y-auto p-6" tabindex="0" aria-label="Audit log">
       <p v-if="failed" class="field-fault" role="alert">
         {{ failed }}
       </p>
       <section aria-labelledby="sessions">
         <h1 id="sessions" class="text-2xl font-bold">
-          Devices that are signed in
+          Signed-in devices
         </h1>
         <p class="text-sm text-ink-soft">
-          A phone that is lost: end its session. It shows nothing more once it reaches the server, and nothing after the firm’s days without it; what it has not sent stays on it for whoever signs in there again.
+          If a device is lost, revoke its session. It locks as soon as it reaches the server, or after the number of offline days that the firm allows. Unsent work stays on the device until the next sign-in.
         </p>
         <ul class="mt-2 divide-y divide-hair border-y border-hair text-sm" data-testid="sessions">
           <li v-for="session in open" :key="session.id" class="flex items-center gap-3 py-2">
-            <span class="min-w-0 flex-1"><b class="font-semibold">{{ session.name }}</b>, <span :title="session.device">{{ deviceWords(session.device) }}</span><span class="block text-ink-soft">since {{ whenOf(session.beganAt) }}, seen {{ whenOf(session.seenAt) }}</span></span>
-            <button type="button" class="press" :aria-label="`End the session of ${session.name}`" @click="end(session)">
-              End it
+            <span class="min-w-0 flex-1"><b class="font-semibold">{{ session.name }}</b>, <span :title="session.device">{{ deviceWords(session.device) }}</span><span class="block text-ink-soft">signed in {{ whenOf(session.beganAt) }}, last seen {{ whenOf(session.seenAt) }}</span></span>
+            <button type="button" class="press" :aria-label="`Revoke the session of ${session.name}`" @click="end(session)">
+              Revoke
             </button>
           </li>
         </ul>
@@ -63,12 +63,12 @@ useHead({ title: 'Audit · Wide Trellis' })
       <section aria-labelledby="lines">
         <div class="flex flex-wrap items-end gap-4">
           <h2 id="lines" class="flex-1 text-2xl font-bold">
-            What was done
+            Audit log
           </h2>
           <FieldFrame id="audit-kind" label="Show">
             <select id="audit-kind" v-model="kind" class="field-input">
               <option value="">
-                everything
+                all actions
               </option>
               <option v-for="each in kinds" :key="each" :value="each">
                 {{ AUDIT_WORDS[each] ?? each }}
@@ -80,7 +80,7 @@ useHead({ title: 'Audit · Wide Trellis' })
           <table class="mt-2 w-full text-left text-sm">
             <thead>
               <tr class="border-b border-hair">
-                <th v-for="title in ['When', 'Who', 'What', 'Of whom or what', 'Detail']" :key="title" scope="col" class="py-1 pr-4 font-semibold">
+                <th v-for="title in ['Time', 'User', 'Action', 'Subject', 'Details']" :key="title" scope="col" class="py-1 pr-4 font-semibold">
                   {{ title }}
                 </th>
               </tr>
@@ -107,7 +107,7 @@ useHead({ title: 'Audit · Wide Trellis' })
           </table>
         </div>
         <button v-if="more" type="button" class="press mt-2" @click="read(lines.at(-1)!.key)">
-          What came before
+          Show earlier entries
         </button>
       </section>
     </main>

@@ -10,12 +10,12 @@ const FIELDS = [
 </script>
 
 <template>
-  <DoorFrame title="Begin a firm">
+  <DoorFrame title="Set up a firm">
     <p class="text-sm">
-      You will be its first planner. What was planned on this server before there were accounts belongs to the first firm.
+      You become its first planner. Walls planned on this server before it had accounts belong to the first firm.
     </p>
     <form class="space-y-3" novalidate @submit.prevent="enter('/firm', form)">
-      <FieldFrame id="begin-code" label="Code" :fault="faults.code" hint="The server printed it in its window when it started. It works once.">
+      <FieldFrame id="begin-code" label="Code" :fault="faults.code" hint="The server printed the code in its window when it started. It works once.">
         <input id="begin-code" v-model="form.code" class="field-input" autocomplete="one-time-code" spellcheck="false" placeholder="xxxx-xxxx-xxxx">
       </FieldFrame>
       <FieldFrame v-for="{ key, label, type, auto } in FIELDS" :id="`begin-${key}`" :key="key" :label="label" :fault="faults[key]">
@@ -26,7 +26,7 @@ const FIELDS = [
         {{ fault }}
       </p>
       <button type="submit" class="press press-first w-full" :disabled="busy">
-        Begin the firm
+        Set up firm
       </button>
     </form>
   </DoorFrame>

@@ -8,7 +8,7 @@ const session = useSessionStore()
 const { house, failed, load, modelsOfKind } = useHouseCatalogue()
 await load()
 const { system, toggle } = useUnits()
-useCommands([{ id: 'units', title: 'Change between mm and feet and inches', group: 'Everywhere', keys: ['u'], run: toggle }])
+useCommands([{ id: 'units', title: 'Switch between mm and feet and inches', group: 'Everywhere', keys: ['u'], run: toggle }])
 const kind = ref<ModelKind>('display')
 const search = ref('')
 const shown = ref('current')
@@ -44,7 +44,7 @@ function begin(from: Model) {
   let n = 2
   while (models.value.some(({ id }) => id === `${root}-${n}`)) n++
   const { supersedes: _s, retired: _r, ...figures } = from
-  hold({ ...figures, id: `${root}-${n}`, name: `${from.name ?? from.id}, copy` } as Model)
+  hold({ ...figures, id: `${root}-${n}`, name: `${from.name ?? from.id} (copy)` } as Model)
   chosen.value = `${root}-${n}`
 }
 async function save(next: Model) {
@@ -55,7 +55,7 @@ async function save(next: Model) {
     leave(next.id)
     chosen.value = id
     await nextTick()
-    said.value = id === next.id ? 'Kept.' : `Kept as the revision ${id}; walls that use ${next.id} are told.`
+    said.value = id === next.id ? 'Saved.' : `Saved as revision ${id}. Walls that use ${next.id} show a note.`
   }
   catch (error) {
     const refused = error as ApiError
@@ -68,7 +68,7 @@ async function bringIn(taken: Model[]) {
     await api(`/catalogue/${kind.value}/import`, { method: 'POST', body: { models: taken } })
     await load()
     file.value = undefined
-    said.value = `${taken.length} taken in.`
+    said.value = `${taken.length} imported.`
   }
   catch (error) {
     said.value = (error as Error).message
@@ -85,7 +85,7 @@ useHead({ title: 'Catalogue · Wide Trellis' })
 <template>
   <div class="flex h-full flex-col">
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: 'Catalogue' }]">
-      <button type="button" class="min-h-9 rounded border border-on-bar-soft px-2 text-sm" title="Change between mm and feet and inches" @click="toggle">
+      <button type="button" class="min-h-9 rounded border border-on-bar-soft px-2 text-sm" title="Switch between mm and feet and inches" @click="toggle">
         {{ system === 'metric' ? 'mm' : 'ft in' }}
       </button>
     </TopBar>
@@ -98,15 +98,15 @@ useHead({ title: 'Catalogue · Wide Trellis' })
           <h1 class="text-2xl font-bold">
             Catalogue
           </h1>
-          <BenchPanels class="flex-1" :model-value="kind" :panels="MODEL_KINDS.map(id => ({ id, title: KINDS[id].names }))" label="Kinds of model" @update:model-value="look" />
+          <BenchPanels class="flex-1" :model-value="kind" :panels="MODEL_KINDS.map(id => ({ id, title: KINDS[id].names }))" label="Model types" @update:model-value="look" />
         </div>
         <ModelTable v-model:search="search" v-model:shown="shown" v-model:chosen="chosen" class="flex-1" :kind="kind" :models="models" :used-by="id => usedBy(id).length" :unkept="id => keyOf(id) in drafts" />
         <div class="flex flex-wrap gap-2">
           <button v-if="session.may('firm.catalogue')" type="button" class="press" :disabled="!model" @click="model && begin(model)">
-            <Plus class="size-4" aria-hidden="true" /> New, like this one
+            <Plus class="size-4" aria-hidden="true" /> New from this model
           </button>
           <label v-if="session.may('firm.catalogue')" class="press cursor-pointer focus-within:outline-3 focus-within:outline-focus">
-            <FileUp class="size-4" aria-hidden="true" /> Bring in
+            <FileUp class="size-4" aria-hidden="true" /> Import
             <input type="file" class="sr-only" accept=".csv,.json,text/csv,application/json" data-testid="model-file" @change="choose">
           </label>
           <a v-for="format in ['csv', 'json']" :key="format" class="press" :href="`/api/catalogue/${kind}?format=${format}`" download><Download class="size-4" aria-hidden="true" /> {{ format.toUpperCase() }}</a>

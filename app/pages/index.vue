@@ -67,7 +67,7 @@ async function readFile(event: Event) {
 }
 useCommands([
   { id: 'programme', title: 'Programme', group: 'Go to', when: () => session.may('programme.read'), run: () => void navigateTo('/programme') },
-  { id: 'import', title: 'Bring in a job file', group: 'Everywhere', when: () => session.may('site.begin'), run: () => file.value?.click() },
+  { id: 'import', title: 'Import job file', group: 'Everywhere', when: () => session.may('site.begin'), run: () => file.value?.click() },
 ])
 </script>
 
@@ -85,7 +85,7 @@ useCommands([
           </button>
         </p>
         <p v-else-if="sites?.length === 0" class="text-sm">
-          {{ session.may('site.begin') ? 'No site yet. Begin one here on the right, or bring in a job file.' : 'No site is yours yet: a planner sends people to sites.' }}
+          {{ session.may('site.begin') ? 'No sites yet. Create one on the right, or import a job file.' : 'You have no sites yet. A planner assigns people to sites.' }}
         </p>
         <ul v-if="sites?.length" class="mb-3 flex max-h-32 flex-wrap gap-2 overflow-y-auto">
           <li v-for="site in sites" :key="site.id">
@@ -95,7 +95,7 @@ useCommands([
           </li>
         </ul>
         <p v-if="pending > 0" class="mb-2 bg-caution-wash px-2 py-1 text-sm text-caution" role="status">
-          {{ pending === 1 ? 'One wall is' : `${pending} walls are` }} being worked out; the others are as they stand now.
+          {{ pending === 1 ? 'One wall is' : `${pending} walls are` }} being calculated; all others are up to date.
         </p>
         <WallList v-if="walls?.length" :walls="walls" />
       </section>
@@ -105,7 +105,7 @@ useCommands([
             Programme
           </h2>
           <NuxtLink class="press w-full" to="/programme">
-            <CalendarRange class="size-4" aria-hidden="true" /> {{ session.may('programme.plan') ? 'Who is where when' : 'What is planned' }}
+            <CalendarRange class="size-4" aria-hidden="true" /> {{ session.may('programme.plan') ? 'Open schedule' : 'View visits' }}
           </NuxtLink>
         </div>
         <form v-if="session.may('site.begin')" class="space-y-2" novalidate @submit.prevent="create">
@@ -115,7 +115,7 @@ useCommands([
           <FieldFrame id="site-name" v-slot="{ describedby }" label="Name" :fault="fault">
             <input id="site-name" v-model="name" class="field-input" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" @input="fault = ''">
           </FieldFrame>
-          <FieldFrame id="site-units" label="Measured in">
+          <FieldFrame id="site-units" label="Units">
             <select id="site-units" v-model="units" class="field-input">
               <option value="metric">
                 millimetres
@@ -126,7 +126,7 @@ useCommands([
             </select>
           </FieldFrame>
           <button type="submit" class="press press-first w-full">
-            <Plus class="size-4" aria-hidden="true" /> Begin the site
+            <Plus class="size-4" aria-hidden="true" /> Create site
           </button>
         </form>
         <div class="space-y-2">
@@ -142,7 +142,7 @@ useCommands([
             House rules
           </h2>
           <NuxtLink class="press w-full" to="/rules">
-            <Scale class="size-4" aria-hidden="true" /> {{ session.may('firm.rules') ? 'Choose how the firm works' : 'How the firm works' }}
+            <Scale class="size-4" aria-hidden="true" /> {{ session.may('firm.rules') ? 'Edit house rules' : 'View house rules' }}
           </NuxtLink>
         </div>
         <div v-if="session.may('site.begin')" class="space-y-2">
@@ -151,19 +151,19 @@ useCommands([
           </h2>
           <input ref="file" type="file" accept=".json,.zip,application/json,application/zip" class="hidden" data-testid="job-file" aria-label="Job file" @change="readFile">
           <button type="button" class="press w-full" @click="file?.click()">
-            <FileUp class="size-4" aria-hidden="true" /> Bring in a job file
+            <FileUp class="size-4" aria-hidden="true" /> Import job file
           </button>
           <p class="text-xs text-ink-soft">
-            A site as it was saved elsewhere: its job file, or the ZIP file with its pictures.
+            A site exported elsewhere: its job file, or the ZIP file with its photos.
           </p>
           <div v-if="taken" class="border-l-4 border-caution bg-caution-wash p-2 text-sm" role="alert">
             {{ taken.message }}
             <button type="button" class="press mt-2 w-full" @click="bringIn(taken.brought, true)">
-              Bring it in as a copy
+              Import as a copy
             </button>
           </div>
           <p v-if="leftOut" class="border-l-4 border-caution bg-caution-wash p-2 text-sm" role="status">
-            <NuxtLink :to="`/sites/${leftOut.id}`" class="underline">The site</NuxtLink> is here. What the file had beside was left out: {{ leftOut.files.slice(0, 5).join(', ') }}{{ leftOut.files.length > 5 ? ', …' : '' }}.
+            <NuxtLink :to="`/sites/${leftOut.id}`" class="underline">The site</NuxtLink> is imported. These files in the ZIP were left out: {{ leftOut.files.slice(0, 5).join(', ') }}{{ leftOut.files.length > 5 ? ', …' : '' }}.
           </p>
           <ul v-if="faults.length" class="max-h-60 overflow-y-auto border-l-4 border-stop bg-stop-wash p-2 text-sm" role="alert">
             <li v-for="wrong in faults" :key="wrong.path + wrong.message">

@@ -62,8 +62,8 @@ useHead({ title: 'People · Wide Trellis' })
             {{ failed || fault }}
           </p>
           <div v-if="link" class="mt-2 space-y-1 border-l-4 border-good bg-good-wash px-3 py-2 text-sm" role="status">
-            <p>Send this link to {{ link.who }}. It is shown once, works once, and ends after 7 days.</p>
-            <input class="field-input" readonly :value="link.address" aria-label="The link" data-testid="join-link" @focus="($event.target as HTMLInputElement).select()">
+            <p>Send this link to {{ link.who }}. It is shown once, works once and expires after 7 days.</p>
+            <input class="field-input" readonly :value="link.address" aria-label="Link" data-testid="join-link" @focus="($event.target as HTMLInputElement).select()">
           </div>
         </header>
         <AsideList />
@@ -72,13 +72,13 @@ useHead({ title: 'People · Wide Trellis' })
         </ul>
         <section v-if="state?.invitations.length" aria-labelledby="invited">
           <h2 id="invited" class="font-semibold">
-            Links that wait to be used
+            Open invitations
           </h2>
           <ul class="divide-y divide-hair text-sm">
             <li v-for="invitation in state.invitations" :key="invitation.id" class="flex items-center gap-3 py-2">
-              <span class="flex-1">{{ invitation.name }}, {{ invitation.address }}<span class="block text-ink-soft">{{ invitation.kind === 'join' ? `comes in as ${ROLE_WORDS[invitation.role].title.toLowerCase()}` : 'sets a new password' }}, made by {{ invitation.madeBy }}, until {{ whenOf(invitation.expiresAt) }}</span></span>
+              <span class="flex-1">{{ invitation.name }}, {{ invitation.address }}<span class="block text-ink-soft">{{ invitation.kind === 'join' ? `joins as ${ROLE_WORDS[invitation.role].title.toLowerCase()}` : 'sets a new password' }}, created by {{ invitation.madeBy }}, valid until {{ whenOf(invitation.expiresAt) }}</span></span>
               <button type="button" class="press" @click="takeBack(invitation)">
-                Take back
+                Revoke
               </button>
             </li>
           </ul>
@@ -87,7 +87,7 @@ useHead({ title: 'People · Wide Trellis' })
       <aside class="space-y-6">
         <form class="space-y-2" novalidate @submit.prevent="invite">
           <h2 class="font-semibold">
-            Invite somebody
+            Invite a person
           </h2>
           <FieldFrame id="invite-name" label="Name" :fault="faults.name">
             <input id="invite-name" v-model="form.name" class="field-input" autocomplete="off" maxlength="200" :aria-invalid="!!faults.name">
@@ -97,12 +97,12 @@ useHead({ title: 'People · Wide Trellis' })
           </FieldFrame>
           <RoleFields id="invite" v-model:role="form.role" v-model:chosen="form.sites" :sites="sites" />
           <button type="submit" class="press press-first w-full">
-            <UserPlus class="size-4" aria-hidden="true" /> Make a link
+            <UserPlus class="size-4" aria-hidden="true" /> Create link
           </button>
         </form>
         <FirmSettings />
         <NuxtLink class="press w-full" to="/audit">
-          Sessions and audit
+          Sessions and audit log
         </NuxtLink>
       </aside>
     </main>

@@ -27,7 +27,7 @@ async function byPasskey() {
     location.assign(wayOn())
   }
   catch (error) {
-    fault.value = (error as { data?: { error?: { message: string } } }).data?.error?.message ?? 'No passkey was used. Sign in with your password.'
+    fault.value = (error as { data?: { error?: { message: string } } }).data?.error?.message ?? 'The passkey was not used. Sign in with your password.'
   }
 }
 </script>
@@ -40,9 +40,9 @@ async function byPasskey() {
     <p v-if="failed" class="field-fault" role="alert">
       {{ failed }}
     </p>
-    <section v-if="session.demo" class="space-y-2" aria-label="The demo’s people">
+    <section v-if="session.demo" class="space-y-2" aria-label="Demo users">
       <p class="text-sm">
-        This is the demo, on its own machine. Go in as one of its people:
+        Demo on this computer. Sign in as:
       </p>
       <button v-for="{ id, name, role } in session.demo" :key="id" type="button" class="grid w-full grid-cols-[7.5rem_1fr] items-baseline gap-3 border-l-4 border-pine bg-paper px-3 py-2 text-left hover:bg-plaster" :disabled="busy" @click="enter('/session/demo', { person: id })">
         <span class="font-semibold whitespace-nowrap">{{ name }}</span>
@@ -61,7 +61,7 @@ async function byPasskey() {
       </p>
       <div v-if="choose.length" class="space-y-2" role="group" aria-label="Your firms">
         <p class="text-sm">
-          You are of several firms. Which one?
+          You belong to several firms. Choose one:
         </p>
         <button v-for="{ id, name } in choose" :key="id" type="button" class="press w-full" @click="signIn(id)">
           {{ name }}
@@ -71,11 +71,11 @@ async function byPasskey() {
         <LogIn class="size-4" aria-hidden="true" /> Sign in
       </button>
       <button v-if="isSupported" type="button" class="press w-full" @click="byPasskey">
-        <Fingerprint class="size-4" aria-hidden="true" /> With a passkey of this device
+        <Fingerprint class="size-4" aria-hidden="true" /> Sign in with passkey
       </button>
     </form>
     <p class="text-xs text-ink-soft">
-      No account yet, or the password is gone? A planner of your firm makes a link for you.
+      No account, or forgotten your password? Ask a planner of your firm for a link.
     </p>
   </DoorFrame>
 </template>

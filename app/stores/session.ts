@@ -19,7 +19,7 @@ const DAY = 86_400_000
 /** What a device keeps of a firm is in a store of its own; the first firm's has the name that it had before there were several. */
 export const deviceNameOf = ({ id, first }: SignedIn['firm']): string => first ? 'wide-trellis' : `wide-trellis-${id}`
 
-const TOO_LONG = 'This device was without the server for longer than the firm allows. Sign in again, with a connection: what it has not sent is kept.'
+const TOO_LONG = 'This device has been offline for longer than the firm allows. Connect and sign in again. Unsent work is kept.'
 
 /** Who is signed in on this device, what he may do, and signing in and out. Known without a connection too, for as many days as the firm allows. */
 export const useSessionStore = defineStore('session', () => {
@@ -61,7 +61,7 @@ export const useSessionStore = defineStore('session', () => {
       begun.value = answer.begun
       demo.value = answer.demo
       asked.value = true
-      if (!answer.person || !answer.firm) return kept.value && await lock(answer.ended ?? 'The session of this device has ended. Sign in again: what it has not sent is kept.')
+      if (!answer.person || !answer.firm) return kept.value && await lock(answer.ended ?? 'This device has been signed out. Sign in again. Unsent work is kept.')
       const before = kept.value
       note({ person: answer.person, firm: answer.firm, confirmedAt: Date.now() })
       if (before && (before.person.id !== answer.person.id || JSON.stringify(before.person.sites) !== JSON.stringify(answer.person.sites) || before.person.role !== answer.person.role)) await forgetOthers(answer as SignedIn)

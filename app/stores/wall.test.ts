@@ -61,7 +61,7 @@ describe('an edit', () => {
 })
 
 describe('trying out', () => {
-  it('draws the wall without keeping it, and not at all where it is wrong', () => {
+  it('draws the wall without keeping itinstead of all where it is wrong', () => {
     const store = opened()
     store.tryOut(widen(6300))
     expect([store.shown!.width, store.wall!.width]).toEqual([6300, 6200])
@@ -157,7 +157,7 @@ describe('who may not', () => {
     useMe().name.value = 'Odd Varga'
     useMe().id.value = 'p2'
     store.rights = action => may({ role: 'crew', sites: ['holm-point'] }, action, { site: 'holm-point' })
-    expect(store.edit('Wall width', widen(6300))[0]!.message).toBe('You cannot change what was measured and decided of a wall here: ask a planner or a lead')
+    expect(store.edit('Wall width', widen(6300))[0]!.message).toBe('You cannot edit the survey and design of a wall here: ask a planner or a lead')
     expect(store.tryOut(widen(6300))).toEqual([])
     expect([store.wall!.width, store.preview]).toEqual([6200, undefined])
     expect(store.record({ kind: 'issued', revision: 'A' })[0]!.message).toContain('ask a planner or a lead')

@@ -92,7 +92,7 @@ export const useWallStore = defineStore('wall', () => {
     receive(state, unsent)
     if (other) forgetScreenState()
     if (!change || same(change.wall, theirs) || same(change.wall, change.base)) return
-    history.value = recorded(emptyHistory(), { label: 'Changes kept on this device', before: change.base, after: change.wall })
+    history.value = recorded(emptyHistory(), { label: 'Changes stored on this device', before: change.base, after: change.wall })
     if (change.conflict) setConflict({ theirs: change.conflict, base: change.base })
   }
 
@@ -127,7 +127,7 @@ export const useWallStore = defineStore('wall', () => {
   function edit(label: string, recipe: (wall: Wall) => void): Fault[] {
     const before = wall.value
     if (!rights.value('wall.design')) return [cannot('wall.design')]
-    if (!before || conflict.value) return [{ path: '$', message: 'Resolve the two versions of this wall first.' }]
+    if (!before || conflict.value) return [{ path: '$', message: 'Resolve the version conflict first.' }]
     const after = produce(before, recipe)
     preview.value = undefined
     if (same(before, after)) return []
@@ -186,7 +186,7 @@ export const useWallStore = defineStore('wall', () => {
     if (!found || !mine) return
     const theirs = found.theirs.job.walls[0]!
     const after = choice === 'theirs' ? theirs : merge(found.base, mine, theirs)
-    history.value = recorded(history.value, { label: choice === 'theirs' ? 'Taking their version' : 'Laying mine on theirs', before: choice === 'theirs' ? mine : theirs, after })
+    history.value = recorded(history.value, { label: choice === 'theirs' ? 'Use their version' : 'Merge my changes', before: choice === 'theirs' ? mine : theirs, after })
     server.value = found.theirs
     log.value = found.theirs.job.log
     conflict.value = undefined

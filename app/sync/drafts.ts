@@ -20,7 +20,7 @@ function upToDate(wall: Wall): { wall: Wall, log: LogEntry[] } {
 function draftOf(text: string): Draft {
   const draft = JSON.parse(text) as Partial<Draft> | null
   const isWall = (wall: unknown) => typeof wall === 'object' && wall !== null && Array.isArray((wall as Partial<Wall>).arrays)
-  if (typeof draft?.version !== 'number' || !isWall(draft.base) || !isWall(draft.wall) || !Array.isArray(draft.log)) throw new Error('It has not all that the changes of a wall have.')
+  if (typeof draft?.version !== 'number' || !isWall(draft.base) || !isWall(draft.wall) || !Array.isArray(draft.log)) throw new Error('The stored changes are incomplete.')
   return draft as Draft
 }
 

@@ -115,7 +115,7 @@ export class Outbox {
     const wall = await this.write(() => device.transaction('rw', device.designs, device.seen, async () => {
       const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
       const base = change ?? (seen && { version: seen.state.version, base: seen.state.job.walls[0]! })
-      if (!base) throw new Error(`${key} was never opened on this device`)
+      if (!base) throw new Error(`${key} has not been opened on this device`)
       const wall = merge(before, after, change?.wall ?? base.base)
       // Where it is what the server had it is kept all the same: something else may be on its way there.
       if (change || !same(wall, base.base)) await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, ...change?.conflict && { conflict: change.conflict }, ...change?.sent && { sent: change.sent } })

@@ -1,7 +1,7 @@
 import type { RuleLevel } from '~~/core/rules'
 
 /** Who chose a house rule, as the screen says it. */
-export const CHOSEN_BY: Record<RuleLevel | 'default', string> = { default: 'the usual, as nobody chose', firm: 'chosen by the firm', site: 'chosen for this site', wall: 'chosen for this wall' }
+export const CHOSEN_BY: Record<RuleLevel | 'default', string> = { default: 'default', firm: 'set by the firm', site: 'set for this site', wall: 'set for this wall' }
 
 /** What a level without a choice of its own goes by. */
-export const AS_ABOVE: Record<RuleLevel, string> = { firm: 'As is usual', site: 'As the firm has it', wall: 'As the site has it' }
+export const AS_ABOVE: Record<RuleLevel, string> = { firm: 'Use default', site: 'Use firm rule', wall: 'Use site rule' }

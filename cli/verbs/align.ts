@@ -20,9 +20,9 @@ const published = (wall: string, units: UnitSystem) => ({ array, target, closes,
 })
 
 export const align: Verb = {
-  usage: 'align JOB.json', does: 'work out which adjusters to turn, from the last readings', files: ['JOB.json'],
-  more: 'Prints wide-trellis-align, version 1: for every array that has readings of its seams, the moves to the nearest eighth of a turn and what then remains.',
-  options: { wall: { what: 'id of the wall' }, array: { what: 'id of the array' }, exact: { what: 'the answer before it is rounded to eighths', flag: true } },
+  usage: 'align JOB.json', does: 'calculate which adjusters to turn, from the latest readings', files: ['JOB.json'],
+  more: 'Prints wide-trellis-align, version 1: for each array with seam readings, the moves to the nearest eighth of a turn and the deviations that remain.',
+  options: { wall: { what: 'id of the wall' }, array: { what: 'id of the array' }, exact: { what: 'do not round to eighths of a turn', flag: true } },
   async run([file], said) {
     const job = jobIn(file!)
     const solve = await linearSolver()

@@ -4,8 +4,8 @@ import { OUT, sheetOptions, SHEET_OPTIONS, sourceIn, toFile, wallIn } from '../s
 import type { Verb } from '../verb'
 
 export const diff: Verb = {
-  usage: 'diff JOB.json A B', does: 'say what differs between two revisions of a wall', files: ['JOB.json', 'A', 'B'],
-  more: 'A line a mark: moved, new or gone, and where it was and is. “draft” is the plan of the moment. With --as, as a file.',
+  usage: 'diff JOB.json A B', does: 'list the differences between two revisions of a wall', files: ['JOB.json', 'A', 'B'],
+  more: 'One line per mark: moved, new or removed, with its old and new position. “draft” is the current plan. With --as, writes a file.',
   options: { wall: SHEET_OPTIONS.wall, paper: SHEET_OPTIONS.paper, as: { what: 'kind of file', choices: DIFFERENCE_FORMATS }, ...OUT },
   async run([file, from, to], said) {
     const { job, wall } = wallIn(file!, said)

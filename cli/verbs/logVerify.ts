@@ -3,14 +3,14 @@ import { jobIn } from '../input'
 import type { Verb } from '../verb'
 
 export const logVerify: Verb = {
-  usage: 'log verify JOB.json', does: 'check that nothing in its log was changed', files: ['JOB.json'],
-  more: 'Exit 0 where every entry holds, 1 with the first that does not. Entries that no server has had yet are in no chain.',
+  usage: 'log verify JOB.json', does: 'check that no log entry has been changed', files: ['JOB.json'],
+  more: 'Exit 0 if every entry is valid, 1 at the first one that is not. Entries not yet sent to a server are not chained.',
   run: ([file]) => {
     const { log } = jobIn(file!)
     const broken = brokenLink(log)
     if (broken) return { printed: `Entry ${broken.index + 1}, ${broken.id}, ${broken.why}.\n`, code: 1 }
     const unchained = log.filter(({ hash }) => hash === undefined).length
     const chained = log.length - unchained
-    return { printed: `${chained === 1 ? '1 entry holds' : `${chained} entries hold`}${unchained > 0 ? `; ${unchained} more are in no chain, as no server has had them yet` : ''}.\n` }
+    return { printed: `${chained === 1 ? '1 entry is valid' : `${chained} entries are valid`}${unchained > 0 ? `; ${unchained} more are not chained, because no server has received them yet` : ''}.\n` }
   },
 }

@@ -4,8 +4,8 @@ import type { Verb } from '../verb'
 
 export const sheet: Verb = {
   usage: 'sheet JOB.json', does: 'draw the mark-out sheet of a wall', files: ['JOB.json'],
-  more: 'As PDF unless --as says otherwise; on A3, or Letter on a site in inches. Of the revision that was issued last, or, where none was, a draft. Printed to standard output unless --out names a file.',
-  options: { ...SHEET_OPTIONS, as: { what: 'kind of file', choices: SHEET_FORMATS }, scale: { what: 'reduction of the drawing, 25 for 1:25, over as many pages as it needs' }, address: { what: 'where the wall is found, for the code on the first page' }, ...OUT },
+  more: 'PDF unless --as says otherwise; A3, or Letter for a site in inches. Draws the latest issued revision, or a draft if none has been issued. Written to standard output unless --out names a file.',
+  options: { ...SHEET_OPTIONS, as: { what: 'kind of file', choices: SHEET_FORMATS }, scale: { what: 'scale of the drawing, 25 for 1:25, over as many pages as needed' }, address: { what: 'web address of the wall, for the QR code on every page' }, ...OUT },
   async run([file], said) {
     const { job, wall } = wallIn(file!, said)
     const made = await sheetFile(sourceIn(job, wall, said.revision), (said.as ?? 'pdf') as typeof SHEET_FORMATS[number], { ...sheetOptions(job, said, 'a3'), ...said.address !== undefined && { address: said.address } })

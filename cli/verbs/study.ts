@@ -9,14 +9,14 @@ const MOST_TRIALS = 10_000_000
 
 /** A whole number of an option. @throws Refused */
 function whole(name: string, text: string, most: number): number {
-  if (!/^\d+$/.test(text) || Number(text) < 1 || Number(text) > most) throw new Refused(`--${name} must be a whole number from 1 to ${most}, and is “${text}”`)
+  if (!/^\d+$/.test(text) || Number(text) < 1 || Number(text) > most) throw new Refused(`--${name} must be a whole number from 1 to ${most}, not “${text}”`)
   return Number(text)
 }
 
 export const study: Verb = {
-  usage: 'study JOB.json', does: 'try how often the adjusters close every seam', files: ['JOB.json'],
-  more: 'Prints wide-trellis-study, version 1: for every array the share of trials that close, running and from mark to mark, with its 95 % interval, the share without each cause, and with what would better it. Planned as if nothing were drilled. The same seed gives the same answer.',
-  options: { trials: { what: 'how many walls are drawn: 10000 unless said' }, seed: { what: 'where chance begins: 1 unless said' }, wall: { what: 'id of the wall' }, array: { what: 'id of the array' } },
+  usage: 'study JOB.json', does: 'simulate how often the adjusters bring every seam within tolerance', files: ['JOB.json'],
+  more: 'Prints wide-trellis-study, version 1: for each array the share of simulated walls in which every seam is within tolerance, marked from the datum and mark to mark, with its 95 % interval, and the share without each cause and with each improvement. Assumes that nothing is drilled yet. The same seed gives the same result.',
+  options: { trials: { what: 'number of simulated walls, default 10000' }, seed: { what: 'random seed, default 1' }, wall: { what: 'id of the wall' }, array: { what: 'id of the array' } },
   run([file], { trials = '10000', seed = '1', wall: wallId, array: arrayId }) {
     const [count, begin] = [whole('trials', trials, MOST_TRIALS), whole('seed', seed, 2 ** 31)]
     const job = jobIn(file!)

@@ -23,14 +23,14 @@ export function apartFindings(arrays: Laid[], clearance = 0): Finding[] {
     if (worst) {
       return [{
         ...about, severity: 'stop', code: 'arrays-overlap',
-        message: words`${one.name} and ${other.name} lie on each other, by ${worst.width} across and ${worst.height} up.`, remedy: words`Move one of them.`,
+        message: words`${one.name} and ${other.name} overlap by ${worst.width} horizontally and ${worst.height} vertically.`, remedy: words`Move one of the arrays.`,
       }]
     }
     const nearest = Math.min(...pairs.map(({ clear }) => clear))
     return nearest < clearance - 1e-9
       ? [{
           ...about, severity: 'caution', code: 'arrays-close',
-          message: words`${one.name} and ${other.name} are ${nearest} apart; this wall keeps ${clearance} between arrays.`, remedy: words`Move one of them by ${clearance - nearest}.`,
+          message: words`${one.name} and ${other.name} are ${nearest} apart; the minimum between arrays on this wall is ${clearance}.`, remedy: words`Move them ${clearance - nearest} farther apart.`,
         }]
       : []
   }))

@@ -95,7 +95,7 @@ describe('a grid that leaves the wall', () => {
   it('is a stop that says by how much', () => {
     const off = laid({ at: { x: { edge: 'left', value: -120 }, y: { edge: 'centre', value: 1650 } } })
     expect(off.findings.map(({ code, message }) => [code, textToString(message, 'metric')]))
-      .toEqual([['array-off-wall', 'Departures passes the wall’s left edge by 120.']])
+      .toEqual([['array-off-wall', 'Departures extends past the wall’s left edge by 120.']])
     expect(laid({ columns: 7 }).findings.map(({ code }) => code)).toEqual(['array-larger-than-wall', 'array-larger-than-wall'])
     expect(laid({}).findings).toEqual([])
   })

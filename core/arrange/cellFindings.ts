@@ -16,7 +16,7 @@ export function cellFindings(array: ScreenArray, display: OrientedDisplay, cells
   if (cells.length === 0) {
     return [{
       severity: 'stop', code: 'array-empty', stage: 'arrange', subject: { kind: 'array', id: array.id },
-      message: words`Every cell of ${array.name} is left empty.`, remedy: words`Hang a screen in one of them, or take the array away.`,
+      message: words`${array.name} has no screens: every position is empty.`, remedy: words`Add a screen in at least one position, or delete the array.`,
     }]
   }
   const pitch = pixelPitch(display)
@@ -31,14 +31,14 @@ export function cellFindings(array: ScreenArray, display: OrientedDisplay, cells
       ...unlike
         ? [{
             ...about, severity: 'stop' as const, code: 'cell-of-another-size',
-            message: words`${name} is ${width} × ${height}; the grid’s cells are ${display.width} × ${display.height}.`,
-            remedy: words`Take a model of the same size there, or hang unlike displays in one row.`,
+            message: words`${name} is ${width} × ${height}; the other screens of the grid are ${display.width} × ${display.height}.`,
+            remedy: words`Use a model of the same size, or hang mixed sizes in one row or one column.`,
           }]
         : [],
       ...coarser > ALIKE
         ? [{
             ...about, severity: 'caution' as const, code: 'cell-of-another-pitch',
-            message: words`${name} has pixels of ${own.x.toFixed(3)} mm beside ${pitch.x.toFixed(3)} mm: one picture across both changes its sharpness at the seam.`,
+            message: words`${name} has a pixel pitch of ${own.x.toFixed(3)} mm, the other screens ${pitch.x.toFixed(3)} mm: a picture across both changes sharpness at the seam.`,
           }]
         : [],
     ]

@@ -14,8 +14,8 @@ function told(feature: Feature): { severity: Finding['severity'], code: string, 
   const plain = kind.replace('-', ' ')
   if (OPEN[kind]) return { severity: 'stop', code: 'array-over-opening', what: OPEN[kind], remedy: words`Move the array clear of it.` }
   if (kind === 'ceiling-line') return { severity: 'stop', code: 'array-over-ceiling', what: 'the ceiling line', remedy: words`Hang the array lower.` }
-  if (keepReachable) return { severity: 'stop', code: 'array-over-reachable', what: `the ${plain} that must stay within reach`, remedy: words`Move the array clear of it, or have a licensed person move the ${plain}.` }
-  if (IN_FRONT[kind]) return { severity: 'caution', code: 'array-behind-furniture', what: IN_FRONT[kind], remedy: words`Hang the array higher, or see that nobody leans on it.` }
+  if (keepReachable) return { severity: 'stop', code: 'array-over-reachable', what: `the ${plain} that must stay accessible`, remedy: words`Move the array clear of it, or have a licensed person move the ${plain}.` }
+  if (IN_FRONT[kind]) return { severity: 'caution', code: 'array-behind-furniture', what: IN_FRONT[kind], remedy: words`Hang the array higher, or make sure that nobody leans on it.` }
   return undefined
 }
 
@@ -28,7 +28,7 @@ export function coverFindings(array: ScreenArray, cells: Cell[], { features = []
     if (!shared) return []
     return [{
       severity: about.severity, code: about.code, stage: 'arrange' satisfies Stage, subject: { kind: 'array', id: array.id },
-      message: words`${array.name} lies over ${about.what}, by ${shared.width} across and ${shared.height} up.`,
+      message: words`${array.name} covers ${about.what} by ${shared.width} horizontally and ${shared.height} vertically.`,
       remedy: about.remedy,
     }]
   })

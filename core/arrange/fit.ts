@@ -22,8 +22,8 @@ export function fitFindings(array: ScreenArray, outline: Rect, wall: Wall): Find
   const past = [
     ['left edge', -outline.x],
     ['right edge', outline.x + outline.width - wall.width],
-    ['foot', -outline.y],
-    ['top', outline.y + outline.height - wall.height],
+    ['bottom edge', -outline.y],
+    ['top edge', outline.y + outline.height - wall.height],
   ] as const
   const tooLarge = outline.width > wall.width + FIT || outline.height > wall.height + FIT
   return past.filter(([, by]) => by > FIT).map(([edge, by]) => ({
@@ -31,7 +31,7 @@ export function fitFindings(array: ScreenArray, outline: Rect, wall: Wall): Find
     code: tooLarge ? 'array-larger-than-wall' : 'array-off-wall',
     stage: 'arrange',
     subject: { kind: 'array', id: array.id },
-    message: words`${array.name} passes the wall’s ${edge} by ${by}.`,
-    remedy: tooLarge ? words`Take fewer screens, a smaller display or a larger wall.` : words`Move it back by ${by}.`,
+    message: words`${array.name} extends past the wall’s ${edge} by ${by}.`,
+    remedy: tooLarge ? words`Use fewer screens or a smaller display, or choose a larger wall.` : words`Move the array back by ${by}.`,
   }))
 }

@@ -48,13 +48,13 @@ export function placeOf(array: ScreenArray, wall: Wall): Placing {
 export function followFindings(array: ScreenArray, wall: Wall): Finding[] {
   const { x, y } = array.follows ?? {}
   const lost = [
-    ...x?.rule === 'between' && !pairOf(wall, x.features) ? ['between which it was centred'] : [],
-    ...y?.rule === 'between' && !pairOf(wall, y.features) ? ['between which it was centred up the wall'] : [],
-    ...y && (y.rule === 'above' || y.rule === 'below') && !featureOf(wall, y.feature) ? [y.rule === 'above' ? 'above which it hung' : 'below which it hung'] : [],
+    ...x?.rule === 'between' && !pairOf(wall, x.features) ? ['it was centred between'] : [],
+    ...y?.rule === 'between' && !pairOf(wall, y.features) ? ['it was centred between vertically'] : [],
+    ...y && (y.rule === 'above' || y.rule === 'below') && !featureOf(wall, y.feature) ? [y.rule === 'above' ? 'it was placed above' : 'it was placed below'] : [],
   ]
   return lost.map(what => ({
     severity: 'caution', code: 'placing-lost', stage: 'arrange', subject: { kind: 'array', id: array.id },
-    message: words`What ${array.name} follows is gone from the wall: that ${what}. It stays where it was last put.`,
-    remedy: words`Choose anew what it follows, or place it.`,
+    message: words`${array.name} is linked to a feature that is no longer on the wall: the one ${what}. It stays at its last position.`,
+    remedy: words`Link it to another feature, or enter its position.`,
   }))
 }

@@ -9,7 +9,7 @@ import type { OrientedDisplay } from './orientation'
 export function runFigure(array: ScreenArray, display: OrientedDisplay, cells: Cell[], axis: 'x' | 'y'): Figure {
   const [count, size, what] = axis === 'x' ? [array.columns, display.width, 'width'] : [array.rows, display.height, 'height']
   const gap = array.gap[axis]
-  const label = `Outline ${what}`
+  const label = `Overall ${what}`
   if (array.align === undefined || cells.length === 0) {
     return figure([{ label, expression: words`${String(count)} × ${size} + ${String(count - 1)} × ${gap}`, value: run(count, size, gap), unit: 'mm' }])
   }
@@ -17,7 +17,7 @@ export function runFigure(array: ScreenArray, display: OrientedDisplay, cells: C
   const ends = cells.map(({ outer }) => axis === 'x' ? [outer.x, outer.x + outer.width] : [outer.y, outer.y + outer.height])
   const value = Math.max(...ends.map(([, to]) => to!)) - Math.min(...ends.map(([from]) => from!))
   const sum = sizes.reduce<Text>((text, mm, n) => n === 0 ? words`${mm}` : words`${text} + ${mm}`, [])
-  return figure([{ label, expression: count > 1 ? words`${sum} + ${String(count - 1)} × ${gap}` : words`from the lowest edge to the highest`, value, unit: 'mm' }])
+  return figure([{ label, expression: count > 1 ? words`${sum} + ${String(count - 1)} × ${gap}` : words`from the lowest edge to the highest edge`, value, unit: 'mm' }])
 }
 
 const ALONG = { left: 0, bottom: 0, centre: 0.5, right: 1, top: 1 }

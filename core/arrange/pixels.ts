@@ -33,7 +33,7 @@ const whole = (pixels: number) => Math.round(pixels) || 0
 
 /** The pixels that a seam hides, with the working. */
 export function hiddenPixels(imageGap: number, pitch: number): Figure {
-  return figure([{ label: 'Hidden by a seam', expression: words`${imageGap} ÷ ${pitch.toFixed(5)} mm a pixel`, value: imageGap / pitch, unit: 'px' }])
+  return figure([{ label: 'Pixels hidden by a seam', expression: words`bezel seam ${imageGap} ÷ ${pitch.toFixed(5)} mm per pixel`, value: imageGap / pitch, unit: 'px' }])
 }
 
 /**

@@ -24,10 +24,10 @@ function joints({ length, height: course, origin, bond }: Coursing, { width, hei
 /** Lines to which an array snaps: the wall's middle, features, the other arrays, members, joints. */
 export function snapLines(wall: Wall, others: { name: string, outline: Rect }[], members: Pick<Member, 'centre'>[], coursing?: Coursing): SnapLines {
   const all = [
-    { x: [{ at: wall.width / 2, label: 'middle of the wall' }], y: [] },
+    { x: [{ at: wall.width / 2, label: 'centre of the wall' }], y: [] },
     ...others.map(({ name, outline }) => sides(name, outline)),
     ...(wall.features ?? []).map(feature => sides(feature.kind.replace('-', ' '), feature)),
-    { x: members.map(({ centre }, n) => ({ at: centre, label: `member ${n + 1}` })), y: [] },
+    { x: members.map(({ centre }, n) => ({ at: centre, label: `stud ${n + 1}` })), y: [] },
     ...coursing ? [joints(coursing, wall)] : [],
   ]
   return { x: all.flatMap(({ x }) => x), y: all.flatMap(({ y }) => y) }

@@ -36,7 +36,7 @@ export function powerOf(cells: Hanging[], catalogue: Pick<Catalogue, 'displays' 
   const groups = groupsOf(cells, {}, catalogue)
   if (groups.some(({ display }) => !display.power)) return undefined
   return figure([{
-    label: which === 'max' ? 'Power, most' : 'Power, typical',
+    label: which === 'max' ? 'Max power' : 'Typical power',
     expression: words`${sumOf(groups.map(({ count, display }) => words`${String(count)} × ${String(display.power![which])}`))} W`,
     value: groups.reduce((sum, { count, display }) => sum + count * display.power![which], 0),
     unit: 'W',
@@ -48,7 +48,7 @@ export function lostToSeams(cells: Pick<Cell, 'picture'>[]): Figure {
   const { width, height } = pictureOf(cells)
   const lit = cells.reduce((sum, { picture }) => sum + picture.width * picture.height, 0)
   return figure([{
-    label: 'Lost to seams', expression: words`1 − lit ${(lit / 1e6).toFixed(4)} m² ÷ (${width} × ${height})`, value: 100 * (1 - lit / (width * height)), unit: '%',
+    label: 'Picture area lost to seams', expression: words`1 − lit area ${(lit / 1e6).toFixed(4)} m² ÷ (${width} × ${height})`, value: 100 * (1 - lit / (width * height)), unit: '%',
   }])
 }
 
@@ -57,7 +57,7 @@ export function seamTolerance(display: Display): { worst: Figure, usual: Figure 
   const each = display.sizeTolerance
   if (each === undefined) return undefined
   return {
-    worst: figure([{ label: 'Seam, at worst', expression: words`${each} ÷ 2 + ${each} ÷ 2`, value: each, unit: 'mm' }]),
-    usual: figure([{ label: 'Seam, root sum square', expression: words`√((${each} ÷ 2)² + (${each} ÷ 2)²)`, value: each / Math.SQRT2, unit: 'mm' }]),
+    worst: figure([{ label: 'Seam tolerance, worst case', expression: words`${each} ÷ 2 + ${each} ÷ 2`, value: each, unit: 'mm' }]),
+    usual: figure([{ label: 'Seam tolerance, root sum square', expression: words`√((${each} ÷ 2)² + (${each} ÷ 2)²)`, value: each / Math.SQRT2, unit: 'mm' }]),
   }
 }

@@ -33,7 +33,7 @@ describe('cells of their own', () => {
   it('are a stop where they do not fit their place, with both sizes', () => {
     const turned = laid({ cells: [{ row: 1, column: 1, orientation: 'portrait-cw' }] })
     expect(turned.findings.map(({ code, subject }) => [code, subject.id])).toEqual([['cell-of-another-size', 'a1-r1c1']])
-    expect(textToString(turned.findings[0]!.message, 'metric')).toBe('R1 C1 of Departures is 576.2 × 1021.4; the grid’s cells are 1021.4 × 576.2.')
+    expect(textToString(turned.findings[0]!.message, 'metric')).toBe('R1 C1 of Departures is 576.2 × 1021.4; the other screens of the grid are 1021.4 × 576.2.')
     expect(codes({ cells: [{ row: 1, column: 1, display: 'sign' }] })).toEqual(['cell-of-another-size', 'cell-of-another-pitch'])
   })
 
@@ -52,7 +52,7 @@ describe('a row of unlike displays', () => {
 
   it.each([
     ['case-top', 151.2], ['case-bottom', 0], ['picture-top', 159.8], ['picture-bottom', -13], ['picture-centre', 73.4],
-  ] as const)('is in line by %s', (align, higher) => {
+  ] as const)('must align by one of %s', (align, higher) => {
     const [a, b] = row(align).cells
     expect(b!.outer.y - a!.outer.y).toBeCloseTo(higher, 9)
     expect(b!.outer.x - a!.outer.x - a!.outer.width).toBeCloseTo(5, 9)
@@ -99,9 +99,9 @@ describe('a row of unlike displays', () => {
       return []
     }
     expect(faults({ align: 'case-top' })[0]).toMatchObject({ path: '$.walls[0].arrays[0].align', message: expect.stringContaining('not in 2 × 3') })
-    expect(faults({ rows: 1, align: 'case-left' })[0]!.message).toContain('a row is in line by')
+    expect(faults({ rows: 1, align: 'case-left' })[0]!.message).toContain('a row must align by one of')
     expect(faults({ cells: [{ row: 3, column: 1, empty: true }] })[0]).toMatchObject({ path: '$.walls[0].arrays[0].cells[0]', message: 'is R3 C1, outside a grid of 2 × 3' })
-    expect(faults({ cells: [{ row: 1, column: 1 }, { row: 1, column: 1 }] })[0]!.message).toBe('R1 C1 is there twice')
+    expect(faults({ cells: [{ row: 1, column: 1 }, { row: 1, column: 1 }] })[0]!.message).toBe('R1 C1 is listed twice')
     expect(faults({ cells: [{ row: 1, column: 1, display: 'none' }] })[0]!.path).toBe('$.walls[0].arrays[0].cells[0].display')
     expect(faults({ rows: 1, align: 'case-top' })).toEqual([])
   })
@@ -114,7 +114,7 @@ describe('what an array lies over', () => {
   }
   it.each([
     ['a door', { kind: 'door', x: 1000, y: 0, width: 900, height: 2100 }, ['stop', 'array-over-opening', 'Departures lies over a door, by 332.7 across and 576.2 up.']],
-    ['an outlet to reach', { x: 1560, keepReachable: true }, ['stop', 'array-over-reachable', 'Departures lies over the outlet that must stay within reach, by 68.7 across and 46.5 up.']],
+    ['an outlet to reach', { x: 1560, keepReachable: true }, ['stop', 'array-over-reachable', 'Departures lies over the outlet that must stay accessible, by 68.7 across and 46.5 up.']],
     ['a counter', { kind: 'counter', x: 1000, y: 0, width: 3000, height: 1100 }, ['caution', 'array-behind-furniture', 'Departures lies over the counter, by 1021.4 across and 26.5 up.']],
   ])('is told with by how much: %s', (_, feature, told) => expect(over(feature)).toEqual([told]))
   it('is nothing where it only touches, or may be covered', () => {
@@ -132,8 +132,8 @@ describe('several arrays', () => {
     return planWall(job.walls[0]!, job).findings.filter(({ code }) => code.startsWith('arrays')).map(({ code, message }) => [code, textToString(message, 'metric')])
   }
   it('are kept apart', () => {
-    expect(planned(2000)).toEqual([['arrays-overlap', 'Departures and Notices lie on each other, by 21.4 across and 576.2 up.']])
-    expect(planned(2041.4, 50)).toEqual([['arrays-close', 'Departures and Notices are 20 apart; this wall keeps 50 between arrays.']])
+    expect(planned(2000)).toEqual([['arrays-overlap', 'Departures and Notices overlap by 21.4 across and 576.2 up.']])
+    expect(planned(2041.4, 50)).toEqual([['arrays-close', 'Departures and Notices are 20 apart; the minimum between arrays on this wall is 50 .']])
     expect(planned(2071.4, 50)).toEqual([])
     expect(planned(2021.4)).toEqual([])
   })
@@ -143,8 +143,8 @@ it('a wall of alternatives cautions until the one that is planned is the one cho
   const job = exampleJob()
   const alternatives = [{ id: 'a', name: 'Wide' }, { id: 'b', name: 'Tall', arrays: [] }]
   const said = (change: object) => planWall({ ...job.walls[0]!, alternatives, alternative: 'a', ...change }, job).findings.filter(({ code }) => code === 'alternative-open').map(({ message }) => textToString(message, 'metric'))
-  expect(said({})).toEqual(['2 alternatives are kept and none is chosen yet.'])
-  expect(said({ chosen: 'b' })).toEqual(['“Tall” is chosen, and this is “Wide”.'])
+  expect(said({})).toEqual(['2 alternatives, and the client has not chosen one yet.'])
+  expect(said({ chosen: 'b' })).toEqual(['“Tall”, but this plan is “Wide”.'])
   expect(said({ chosen: 'a' })).toEqual([])
 })
 

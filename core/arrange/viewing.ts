@@ -45,7 +45,7 @@ export function pictureOf(cells: Pick<Cell, 'picture'>[]): Picture {
 /** The farthest viewer who can read an element of some share of the picture's height. */
 export function farthestViewer(picture: Picture, element = ELEMENT): Figure {
   return figure([{
-    label: 'Farthest viewer', expression: words`200 × ${(100 * element).toFixed(1)} % × picture height ${picture.height}`, value: 200 * element * picture.height, unit: 'mm', source: READING,
+    label: 'Farthest viewing distance', expression: words`200 × ${(100 * element).toFixed(1)} % × picture height ${picture.height}`, value: 200 * element * picture.height, unit: 'mm', source: READING,
   }])
 }
 
@@ -53,7 +53,7 @@ export function farthestViewer(picture: Picture, element = ELEMENT): Figure {
 export function pixelsNotVisible(display: OrientedDisplay): Figure {
   const { x, y } = pixelPitch(display)
   const pitch = Math.max(x, y)
-  return figure([{ label: 'Pixels not visible beyond', expression: words`pixel ${pitch.toFixed(4)} mm × ${String(ARC_MINUTE)}`, value: pitch * ARC_MINUTE, unit: 'mm', source: 'one arc minute, the resolution of the eye' }])
+  return figure([{ label: 'Pixels not visible beyond', expression: words`pixel pitch ${pitch.toFixed(4)} mm × ${String(ARC_MINUTE)}`, value: pitch * ARC_MINUTE, unit: 'mm', source: 'one arc minute, the resolution of the eye' }])
 }
 
 const degrees = (radians: number) => radians * 180 / Math.PI
@@ -68,9 +68,9 @@ export function nearestViewer(picture: Picture, eye: number): Figure {
   const [top, centre] = [picture.foot + picture.height - eye, picture.foot + picture.height / 2 - eye]
   const needed = Math.max(top / Math.tan(TOP_LIMIT * Math.PI / 180), centre / Math.tan(CENTRE_LIMIT * Math.PI / 180), 0)
   return figure([{
-    label: 'Nearest viewer',
-    expression: words`the farther of ${Math.max(top, 0)} ÷ tan 30° to the top edge and ${Math.max(centre, 0)} ÷ tan 15° to the centre`,
-    value: needed, unit: 'mm', source: 'comfort of the neck: 30° to the top edge, 15° to the centre',
+    label: 'Nearest viewing distance',
+    expression: words`the greater of ${Math.max(top, 0)} ÷ tan 30° to the top edge and ${Math.max(centre, 0)} ÷ tan 15° to the centre`,
+    value: needed, unit: 'mm', source: 'neck comfort: at most 30° up to the top edge and 15° up to the centre',
   }])
 }
 
@@ -81,7 +81,7 @@ export const OFF_AXIS_LIMIT = 45
 export function offAxis({ left, width }: Picture, along: number, distance: number): Figure {
   const aside = Math.abs(along - left - width / 2)
   return figure([{
-    label: 'Off the axis', expression: words`arctan(${aside} to the side ÷ ${distance})`, value: degrees(Math.atan2(aside, distance)), unit: '°',
+    label: 'Off-axis angle', expression: words`arctan(${aside} to the side ÷ ${distance})`, value: degrees(Math.atan2(aside, distance)), unit: '°',
     source: 'foreshortening: cos 45° leaves 71 % of the width',
   }])
 }
@@ -99,15 +99,15 @@ export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[]
     ...nearest > farthest
       ? [{
           ...about, severity: 'caution' as const, code: 'viewing-too-high',
-          message: words`${array.name} is too high for its size: a standing viewer must be ${nearest} away to look at it in comfort, and can read it from ${farthest} at most (${READING}; 30° to the top edge, 15° to the centre).`,
-          remedy: words`Hang it lower, or take larger displays.`,
+          message: words`${array.name} is too high for its size: a standing viewer must be ${nearest} away to view it in comfort, but can read it from at most ${farthest} away (${READING}; 30° to the top edge, 15° to the centre).`,
+          remedy: words`Hang it lower, or use larger displays.`,
         }]
       : [],
     ...walkway && face !== undefined && face > out && inReach
       ? [{
           ...about, severity: 'caution' as const, code: 'stands-into-walkway',
-          message: words`The face of ${array.name} stands ${face} out of the wall with its lower edge at ${outline.y}: into a walkway ${out} is the most between ${from} and ${to} (ADA 307.2).`,
-          remedy: words`Check local accessibility rules: recess it, guard its foot so that a cane meets it, or hang it higher.`,
+          message: words`The face of ${array.name} projects ${face} from the wall with its bottom edge ${outline.y} above the floor; beside a walkway the maximum is ${out} between heights of ${from} and ${to} (ADA 307.2).`,
+          remedy: words`Check local accessibility rules, then recess the array, fit a guard below it that a cane detects, or hang it higher.`,
         }]
       : [],
   ]

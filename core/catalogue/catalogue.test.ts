@@ -38,7 +38,7 @@ describe('a table of models', () => {
     expect(verdicts[0]!.model).toMatchObject({ id: 'd46', width: expect.closeTo(1022.35, 9), mass: 21.5 })
     expect(verdicts[2]!.message).toBe('Mass: “heavy” is not a number; Bezel left: Bezel left is needed.')
     expect(verdicts[3]!.message).toContain('leave no picture')
-    expect(verdicts[4]!.message).toContain('id “new” stands here twice')
+    expect(verdicts[4]!.message).toContain('id “new” appears twice in this table')
   })
 
   it('judges models of a file alike, whatever is in it', () => {
@@ -88,7 +88,7 @@ describe('what cannot be', () => {
   it('is refused of a mount: a slot off its plate, a row it has not, a pull-out that stays in', () => {
     const [first, ...rest] = m1.plate.slots
     expect(faultsOf({ plate: { ...m1.plate, slots: [{ ...first!, x1: -270, y: 240 }, ...rest] } })).toEqual([
-      ['$.plate.slots[0]', 'Slot 1 passes the side of the plate by 15 mm'], ['$.plate.slots[0]', 'Slot 1 passes the plate above or below by 5 mm'],
+      ['$.plate.slots[0]', 'Slot 1 extends 15 mm'], ['$.plate.slots[0]', 'Slot 1 extends 5 mm'],
     ])
     expect(faultsOf({ needs: { members: 2, rows: ['top', 'side'] } })[0]![1]).toBe('The plate has no row “side”; it has top, bottom')
     expect(faultsOf({ depth: { stowed: 58, service: 58 } })[0]![0]).toBe('$.depth.service')

@@ -9,7 +9,7 @@ export const MODEL_KINDS = ['display', 'mount', 'fastener', 'screwKit', 'box', '
 export type ModelKind = typeof MODEL_KINDS[number]
 
 /** What cannot be about a box: it clamps from more than it clamps to. */
-const boxFaults = ({ clamps }: BoxModel): Fault[] => clamps && clamps.min > clamps.max ? [{ path: '$.clamps.max', message: 'It is less than what it clamps from' }] : []
+const boxFaults = ({ clamps }: BoxModel): Fault[] => clamps && clamps.min > clamps.max ? [{ path: '$.clamps.max', message: 'The maximum clamping thickness is less than the minimum' }] : []
 
 /** One kind of model: its list in a catalogue, what it is called, and what each model of it must be. */
 interface Kind { list: keyof Catalogue, name: string, names: string, schema: Schema, faults: (model: never) => Fault[] }

@@ -17,16 +17,16 @@ export function plateFaults({ kind, plate, needs, otherNeeds = [], depth }: Moun
       const aside = Math.max(-x1, x2) + diameter / 2 - plate.width / 2
       const past = Math.abs(y) + diameter / 2 - plate.height / 2
       return [
-        ...aside > 1e-9 ? [{ path: `$.plate.slots[${n}]`, message: `Slot ${n + 1} passes the side of the plate by ${mm(aside)} mm` }] : [],
-        ...past > 1e-9 ? [{ path: `$.plate.slots[${n}]`, message: `Slot ${n + 1} passes the plate above or below by ${mm(past)} mm` }] : [],
+        ...aside > 1e-9 ? [{ path: `$.plate.slots[${n}]`, message: `Slot ${n + 1} extends ${mm(aside)} mm past the side of the plate` }] : [],
+        ...past > 1e-9 ? [{ path: `$.plate.slots[${n}]`, message: `Slot ${n + 1} extends ${mm(past)} mm past the top or bottom of the plate` }] : [],
       ]
     }),
-    ...needs.rows.flatMap((row, n) => rows.has(row) ? [] : [{ path: `$.needs.rows[${n}]`, message: `The plate has no row “${row}”; it has ${[...rows].join(', ')}` }]),
-    ...needs.rows.flatMap((row, n) => rows.has(row) && roomIn(plate.slots, row) < needs.members ? [{ path: `$.needs.rows[${n}]`, message: `The ${row} row has room for ${roomIn(plate.slots, row)} fasteners, and ${needs.members} are needed` }] : []),
-    ...plate.slots.every(({ y }) => y + plate.height / 2 <= 1e-9) ? [{ path: '$.plate.slots', message: 'Every slot is at the foot of the plate: nothing would keep its top to the wall' }] : [],
-    ...otherNeeds.flatMap((use, n) => use.rows.filter(row => !rows.has(row)).map(row => ({ path: `$.otherNeeds[${n}].rows`, message: `The plate has no row “${row}”; it has ${[...rows].join(', ')}` }))),
+    ...needs.rows.flatMap((row, n) => rows.has(row) ? [] : [{ path: `$.needs.rows[${n}]`, message: `The plate has no row “${row}”; its rows are ${[...rows].join(', ')}` }]),
+    ...needs.rows.flatMap((row, n) => rows.has(row) && roomIn(plate.slots, row) < needs.members ? [{ path: `$.needs.rows[${n}]`, message: `The ${row} row has room for ${roomIn(plate.slots, row)} fasteners; ${needs.members} are required` }] : []),
+    ...plate.slots.every(({ y }) => y + plate.height / 2 <= 1e-9) ? [{ path: '$.plate.slots', message: 'Every slot is at the bottom of the plate: nothing holds the top of the plate to the wall' }] : [],
+    ...otherNeeds.flatMap((use, n) => use.rows.filter(row => !rows.has(row)).map(row => ({ path: `$.otherNeeds[${n}].rows`, message: `The plate has no row “${row}”; its rows are ${[...rows].join(', ')}` }))),
     ...kind === 'pull-out' && depth.service <= depth.stowed
-      ? [{ path: '$.depth.service', message: `A pull-out mount comes out farther than it is stowed, ${mm(depth.stowed)} mm` }]
+      ? [{ path: '$.depth.service', message: `The pulled-out depth must be more than the stowed depth, ${mm(depth.stowed)} mm` }]
       : [],
   ]
 }

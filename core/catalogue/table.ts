@@ -52,7 +52,7 @@ function judge(kind: ModelKind, given: { model: Model, faults: string[] }[], kep
     const id = (model as Partial<Model> | null)?.id
     const name = String((model as { name?: unknown } | null)?.name ?? id ?? '')
     const all = faults.length > 0 ? faults : modelFaults(kind, model).map(({ path, message }) => path === '$' ? message : `${path.slice(2)} ${message}`)
-    if (id !== undefined && seen.has(id)) all.push(`id “${id}” stands here twice`)
+    if (id !== undefined && seen.has(id)) all.push(`id “${id}” appears twice in this table`)
     seen.add(id)
     if (all.length > 0) return { row: index + 1, becomes: 'refused', name, message: `${all.join('; ')}.` }
     const before = byId.get(model.id)

@@ -51,7 +51,7 @@ function readSlot(text: string): { ok: true, value: Slot } | { ok: false, messag
   const figures = rest.map(readNumber)
   const wrong = figures.find(read => !read.ok)
   if (wrong && !wrong.ok) return wrong
-  if (figures.length !== 4) return { ok: false, message: `“${text}” is not a slot: its row’s name, then up, from, to and diameter in mm` }
+  if (figures.length !== 4) return { ok: false, message: `“${text}” is not a slot: enter row name, height, from, to and diameter in mm, as in top 210 -240 -30 10` }
   const [y, x1, x2, diameter] = figures.map(read => read.ok ? read.value : 0) as [number, number, number, number]
   return { ok: true, value: { row, y, x1, x2, diameter } }
 }
@@ -61,7 +61,7 @@ function readUse(text: string): { ok: true, value: Use } | { ok: false, message:
   const names = rows.split(',').map(name => name.trim()).filter(isText)
   const carries = capacity === undefined ? undefined : readNumber(capacity)
   if (carries && !carries.ok) return carries
-  if (!/^\d{1,2}$/.test(members) || names.length === 0) return { ok: false, message: `“${text}” is not a use of slots: members in each row, the rows’ names, and what it then carries in kg, as in 1: top, bottom: 24` }
+  if (!/^\d{1,2}$/.test(members) || names.length === 0) return { ok: false, message: `“${text}” is not a slot pattern: enter studs per row, the row names and the capacity in kg, as in 1: top, bottom: 24` }
   return { ok: true, value: { members: Number(members), rows: names, ...carries && { capacity: carries.value } } }
 }
 
@@ -74,7 +74,7 @@ function readUse(text: string): { ok: true, value: Use } | { ok: false, message:
 export function readField({ kind, choices = [], optional, label }: ModelField, text: string, system: UnitSystem = 'metric'): Read {
   const given = text.trim()
   if (given === '' && (optional || kind === 'lengths')) return { ok: true, value: kind === 'lengths' ? [] : undefined }
-  if (given === '') return { ok: false, message: `${label} is needed` }
+  if (given === '') return { ok: false, message: `${label} is required` }
   const oneOf = (part: string) => choices.includes(part) ? { ok: true as const, value: part } : { ok: false as const, message: `“${part}” must be one of ${choices.join(', ')}` }
   switch (kind) {
     case 'length': return readLength(system)(given)

@@ -21,10 +21,10 @@ export interface ClientView {
 
 /** Cautions that every client is told. */
 const ALWAYS = [
-  'Nobody stands below a screen that is pulled out or not locked.',
-  'Screens are pulled out and taken off by two people who were shown how, power off.',
-  'Nothing is hung from the screens, and vents stay free.',
-  'This plans and records; it does not certify. Structure, electrical work and fire-rated walls are under local code and licensed people.',
+  'Do not stand below a screen that is pulled out or not locked.',
+  'Only two trained people may pull out or take down a screen, with the power off.',
+  'Do not hang anything on the screens, and keep the vents clear.',
+  'This is a plan and a record, not a certificate. Structure, electrical work and fire-rated walls are subject to local code and licensed people.',
 ]
 const MARGIN = 8
 
@@ -37,7 +37,7 @@ export function clientViewOf(of: HandedOver): ClientView {
   return {
     site: site.name, wall: wall.name, screens: plan.arrays.reduce((sum, { positions }) => sum + positions.length, 0),
     picture: svgText(element('svg', { xmlns: 'http://www.w3.org/2000/svg', viewBox: `0 0 ${width} ${height}` }, rect(0, 0, width, height, { fill: '#ffffff' }), drawWall(wall, plan, { left: MARGIN, foot: height - MARGIN, scale }))),
-    missing: missing.filter(({ what }) => textToString(what, site.units) !== 'Nobody has signed.').map(({ severity, what }) => ({ severity, what: textToString(what, site.units) })),
+    missing: missing.filter(({ what }) => textToString(what, site.units) !== 'Not signed yet.').map(({ severity, what }) => ({ severity, what: textToString(what, site.units) })),
     cautions: [...ALWAYS, ...plan.findings.filter(({ severity, overridden }) => severity === 'stop' || overridden).map(({ message }) => textToString(message, site.units))],
     points: stillOpen(record).map(({ what, owner, due }) => ({ what, owner, due })),
     remarks: record.remarks.map(({ note, by, at }) => ({ note, by, at })),

@@ -77,7 +77,7 @@ describe('what is missing before a wall is handed over', () => {
 
   it('is a stop where a screen hangs that is not locked, and less where that is not recorded', () => {
     const hung = entry('hung', { screen: first })
-    expect(missing([hung])[0]).toBe('stop: Hung and not locked: R1 C1. Nobody works or walks below a screen that is not locked.')
+    expect(missing([hung])[0]).toBe('stop: Hung but not locked: R1 C1. Keep everyone clear below a screen that is not locked.')
     expect(missing([hung, entry('locked', { screen: first })]).some(each => each.startsWith('stop'))).toBe(false)
     expect(missing([])).toContain('note: Nobody has signed.')
   })
@@ -88,7 +88,7 @@ describe('what is missing before a wall is handed over', () => {
       entry('seams', { array: 'a1', round: 1, gaps: [{ between: ['r1c1', 'r1c2'], end: 'top', mm: 2 }] }),
       entry('tested', { array: 'a1', passed: false, note: 'R2 C2 swapped' }), entry('point', { what: 'x', owner: 'y', due: '2026-12-01' }),
     ]).join('\n')
-    for (const part of ['Serial K1 stands at R1 C1 and R1 C2', '1 seams, steps or levels were off when they were read last: R1 C1 | R1 C2, top gap', 'The test picture of Departures was not right: R2 C2 swapped', '1 open point']) expect(told).toContain(part)
+    for (const part of ['Serial K1 stands at R1 C1 and R1 C2', '1 seams, steps or levels were out of tolerance at the last reading: R1 C1 | R1 C2, top gap', 'The test pattern of Departures was not right: R2 C2 swapped', '1 open point']) expect(told).toContain(part)
   })
 })
 
@@ -167,7 +167,7 @@ describe('a handover', () => {
   it('is drawn with all that it is made of, over as many pages as it takes', () => {
     const { pages } = drawHandover(of, { paper: 'a4', units: 'metric' })
     const all = pages.flatMap(texts)
-    for (const part of ['Still open', 'Signed', 'Mara Lind, harbour office, 10.10.2024', 'As built against plan: holes', 'Seams, steps and levels', 'Loads and their cautions', 'Fasteners', 'Circuits', 'Cable schedule', 'Screens', 'KL46-2610-2215', 'How to get a screen out, and lock it again', 'What is inspected, and when', 'Open points']) expect(all.some(text => text.includes(part))).toBe(true)
+    for (const part of ['Still open', 'Signed', 'Mara Lind, harbour office, 10.10.2024', 'Holes, as built and as planned', 'Seams, steps and levels', 'Loads and cautions', 'Fasteners', 'Circuits', 'Cable schedule', 'Screens', 'KL46-2610-2215', 'Removal steps', 'What is inspected, and when', 'Open points']) expect(all.some(text => text.includes(part))).toBe(true)
     // A screen that was replaced has the serial number of the one that hangs there now.
     expect(all).not.toContain('KL46-2409-1055')
     expect(texts(pages.at(-1)!)).toContain(`page ${pages.length} of ${pages.length}`)

@@ -31,13 +31,13 @@ export function getOutOf(screen: string, array: ScreenArray, { positions }: Pick
   return {
     first,
     steps: [
-      words`Power off, and nobody below. ${String(Math.ceil(mass / 23) || 1)} ${mass > 23 ? 'people' : 'person'} at the least for ${String(mass)} kg at chest height; more above the shoulder.`,
-      ...first.length > 0 ? [words`${first.join(', ')} off first, from the top down: ${label(here)} is lifted ${lift ?? 'by as much as its mount’s sheet says'} to come off its hooks, and they hang within that.`] : [],
-      words`Open its lock${mount.secures?.includes('safety-wire') ? ' and its safety wire' : ''}${mount.secures?.includes('wind-lock') ? ' and its wind lock' : ''}.`,
-      ...pulls ? [words`Push it in until it springs out, or draw it out by both edges at once: it comes out ${mount.depth.service} from the wall.${passes && above.length > 0 ? ' It is lifted off in front of those above.' : ''}`] : [],
+      words`Switch off the power and keep the area below clear. Use at least ${String(Math.ceil(mass / 23) || 1)} ${mass > 23 ? 'people' : 'person'} for ${String(mass)} kg at chest height, more above shoulder height.`,
+      ...first.length > 0 ? [words`Take off ${first.join(', ')} first, from the top down: ${label(here)} must be lifted ${lift ?? 'by the height in the mount’s data sheet'} off its hooks, and they are in the way.`] : [],
+      words`Open the lock${mount.secures?.includes('safety-wire') ? ' and the safety wire' : ''}${mount.secures?.includes('wind-lock') ? ' and the wind lock' : ''}.`,
+      ...pulls ? [words`Press it in until it releases, or pull both edges out together: it pulls out to ${mount.depth.service} from the wall.${passes && above.length > 0 ? ' Lift it off in front of the screens above.' : ''}`] : [],
       words`Unplug power and signal and label both ends.`,
-      words`Lift it ${lift ?? 'by as much as its mount’s sheet says,'} straight up, off its hooks; two hold it until it stands on the floor, upright.`,
-      words`Back the same way: hook, plug, home, lock${mount.secures?.includes('safety-wire') ? ', safety wire' : ''}. Read the seams round it.`,
+      words`Lift it ${lift ?? 'by the height in the mount’s data sheet,'} straight up, off its hooks; two people hold it until it is upright on the floor.`,
+      words`Refit in reverse order: hook on, plug in, push home, lock${mount.secures?.includes('safety-wire') ? ', clip the safety wire' : ''}. Read the seams around it.`,
     ],
   }
 }

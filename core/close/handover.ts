@@ -76,31 +76,31 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
   const cautions = plan.findings.filter(({ severity }: Finding) => severity !== 'note')
   const schedule = scheduleOf(plan.wiring)
   const signature = (entry: ClosingRecord['signatures'][number]): Block[] => [
-    { text: `${entry.name}${entry.role ? `, ${entry.role}` : ''}, ${day(entry.at)}${entry.link ? ', by the client’s link' : ''}`, bold: true },
+    { text: `${entry.name}${entry.role ? `, ${entry.role}` : ''}, ${day(entry.at)}${entry.link ? ', through the client link' : ''}`, bold: true },
     ...entry.ink?.length ? [{ height: 26, drawing: (left: number, top: number) => group({}, drawInk(entry.ink!, left, top, 60), line(left, top + 24.5, left + 60, top + 24.5, { 'stroke': INK, 'stroke-width': 0.2 })) }] : [],
   ]
   return flowed(`${site.name} · ${wall.name}: handover`, [
     picture,
-    { text: `${revision ? `Built by revision ${revision}` : 'Nothing was issued: built by the plan of the moment'}. ${screens.length} screens. Drawn 1:${scale} at 100 %.` },
-    ...missing.length > 0 ? [{ heading: 'Still open' }, { columns: [{ title: '', share: 0.1 }, { title: 'What', share: 0.9 }], rows: missing.map(({ severity, what }) => [SEVERITY[severity], tell(what)]) }] : [],
-    ...record.signatures.length > 0 ? [{ heading: 'Signed' }, ...record.signatures.flatMap(signature)] : [{ heading: 'Signed' }, { text: 'Nobody has signed yet.' }],
+    { text: `${revision ? `Built to revision ${revision}` : 'No revision was issued: built to the current plan'}. ${screens.length} screens. Drawn 1:${scale} at 100 %.` },
+    ...missing.length > 0 ? [{ heading: 'Open items' }, { columns: [{ title: '', share: 0.1 }, { title: 'Item', share: 0.9 }], rows: missing.map(({ severity, what }) => [SEVERITY[severity], tell(what)]) }] : [],
+    ...record.signatures.length > 0 ? [{ heading: 'Sign-off' }, ...record.signatures.flatMap(signature)] : [{ heading: 'Sign-off' }, { text: 'Not signed yet.' }],
 
-    { heading: 'As built against plan: holes', newPage: true },
-    { text: `From the wall’s lower left corner, as planned and as made. ${compared.holes.some(({ made }) => made) ? `Farthest off: ${fine(compared.worst.hole)}; middles of screens as their holes put them: ${fine(compared.worst.centre)}.` : 'None is recorded.'}` },
-    { columns: [{ title: 'Hole', share: 0.3 }, { title: 'Planned along', share: 0.12, figures: true }, { title: 'up', share: 0.1, figures: true }, { title: 'Made along', share: 0.12, figures: true }, { title: 'up', share: 0.1, figures: true }, { title: 'Off', share: 0.08, figures: true }, { title: 'Met', share: 0.08 }, { title: 'By', share: 0.1 }],
+    { heading: 'Holes, as built and as planned', newPage: true },
+    { text: `Measured from the wall’s bottom left corner. ${compared.holes.some(({ made }) => made) ? `Largest deviation of a hole: ${fine(compared.worst.hole)}; of a screen centre, calculated from its holes: ${fine(compared.worst.centre)}.` : 'No hole is recorded.'}` },
+    { columns: [{ title: 'Hole', share: 0.3 }, { title: 'Planned from wall left', share: 0.12, figures: true }, { title: 'above floor', share: 0.1, figures: true }, { title: 'Built from wall left', share: 0.12, figures: true }, { title: 'above floor', share: 0.1, figures: true }, { title: 'Deviation', share: 0.08, figures: true }, { title: 'Result', share: 0.08 }, { title: 'By', share: 0.1 }],
       rows: compared.holes.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not recorded', made ? show(made.y) : '', off === undefined ? '' : fine(off), made?.result ?? '', made?.by ?? '']) },
-    { columns: [{ title: 'Middle of screen', share: 0.3 }, { title: 'Planned along', share: 0.14, figures: true }, { title: 'up', share: 0.14, figures: true }, { title: 'Made along', share: 0.14, figures: true }, { title: 'up', share: 0.14, figures: true }, { title: 'Off', share: 0.14, figures: true }],
+    { columns: [{ title: 'Screen centre', share: 0.3 }, { title: 'Planned from wall left', share: 0.14, figures: true }, { title: 'above floor', share: 0.14, figures: true }, { title: 'Built from wall left', share: 0.14, figures: true }, { title: 'above floor', share: 0.14, figures: true }, { title: 'Deviation', share: 0.14, figures: true }],
       rows: compared.centres.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not known', made ? show(made.y) : '', off === undefined ? '' : fine(off)]) },
 
     { heading: 'Seams, steps and levels' },
     ...compared.seams.length === 0
       ? [{ text: 'Not read.' }]
-      : [{ columns: [{ title: 'Seam', share: 0.34 }, { title: 'Reads', share: 0.14 }, { title: 'To be', share: 0.14, figures: true }, { title: 'Read', share: 0.14, figures: true }, { title: 'Off', share: 0.14, figures: true }, { title: '', share: 0.1 }],
-          rows: compared.seams.map(({ label, reads, planned, made, off, closed }) => [label, reads, ...reads === 'level' ? [planned, made, off].map(value => `${value.toFixed(1)} mm/m`) : [planned, made, off].map(fine), closed ? '' : 'open']) }],
+      : [{ columns: [{ title: 'Seam', share: 0.34 }, { title: 'Type', share: 0.14 }, { title: 'Target', share: 0.14, figures: true }, { title: 'Reading', share: 0.14, figures: true }, { title: 'Deviation', share: 0.14, figures: true }, { title: '', share: 0.1 }],
+          rows: compared.seams.map(({ label, reads, planned, made, off, closed }) => [label, reads, ...reads === 'level' ? [planned, made, off].map(value => `${value.toFixed(1)} mm/m`) : [planned, made, off].map(fine), closed ? '' : 'out of tolerance']) }],
 
-    { heading: 'Loads and their cautions', newPage: true },
-    { text: 'Of each case the fastener that bears most, against what it may bear. It plans; it does not certify: the structure itself is not checked.' },
-    { columns: [{ title: 'Case', share: 0.26 }, { title: 'Screen', share: 0.2 }, { title: 'Shear, N', share: 0.14, figures: true }, { title: 'Tension, N', share: 0.14, figures: true }, { title: 'Utilisation', share: 0.16, figures: true }],
+    { heading: 'Loads and cautions', newPage: true },
+    { text: 'For each load case, the fastener with the highest utilisation. This is a plan, not a certificate: the structure itself is not checked.' },
+    { columns: [{ title: 'Load case', share: 0.26 }, { title: 'Screen', share: 0.2 }, { title: 'Shear, N', share: 0.14, figures: true }, { title: 'Tension, N', share: 0.14, figures: true }, { title: 'Utilisation', share: 0.16, figures: true }],
       rows: uses.map(({ case: id, label, shear, tension, utilisation }) => [CASE_NAMES[id], label, shear.toFixed(0), tension.toFixed(0), utilisation === undefined ? 'not known' : `${Math.round(100 * utilisation)} %`]) },
     ...cautions.map(({ severity, message, overridden }): Block => ({ text: `${SEVERITY[severity]}: ${tell(message)}${overridden ? ` Overridden by ${overridden.by}: ${overridden.reason}` : ''}` })),
 
@@ -111,30 +111,30 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
     { heading: 'Circuits' },
     ...plan.wiring.circuits.length === 0
       ? [{ text: 'None entered.' }]
-      : [{ columns: [{ title: 'Circuit', share: 0.34 }, { title: 'Screens', share: 0.36 }, { title: 'A', share: 0.1, figures: true }, { title: 'of its breaker', share: 0.14, figures: true }],
+      : [{ columns: [{ title: 'Circuit', share: 0.34 }, { title: 'Screens', share: 0.36 }, { title: 'Current, A', share: 0.1, figures: true }, { title: 'Circuit load', share: 0.14, figures: true }],
           rows: plan.wiring.circuits.map(({ name, screens: fed, amps, share }) => [name, fed.map(id => screenLabel.get(id) ?? id).join(', '), amps.toFixed(1), `${Math.round(share.value)} %`]) }],
     { heading: 'Cable schedule' },
     ...schedule.length === 0
       ? [{ text: 'None planned.' }]
-      : [{ columns: [{ title: 'No.', share: 0.05, figures: true }, { title: 'Kind', share: 0.08 }, { title: 'Cable', share: 0.25 }, { title: 'From', share: 0.2 }, { title: 'To', share: 0.2 }, { title: 'Way', share: 0.12 }, { title: 'Length', share: 0.1, figures: true }],
+      : [{ columns: [{ title: 'No.', share: 0.05, figures: true }, { title: 'Kind', share: 0.08 }, { title: 'Cable', share: 0.25 }, { title: 'From', share: 0.2 }, { title: 'To', share: 0.2 }, { title: 'Route', share: 0.12 }, { title: 'Stock length', share: 0.1, figures: true }],
           rows: schedule.map(({ number, kind, model, from, to, way, taken }) => [String(number), kind, model, from, to, way, taken === undefined ? 'not known' : show(taken)]) }],
 
     { heading: 'Screens', newPage: true },
     { columns: [{ title: 'Screen', share: 0.2 }, { title: 'Model', share: 0.35 }, { title: 'Serial number', share: 0.25 }, { title: 'Hung', share: 0.08 }, { title: 'Locked', share: 0.12 }],
       rows: screens.map(({ id, label, model }) => [label, nameOf(catalogue.displays, record.replaced.findLast(({ screen }) => screen === id)?.model ?? model), record.serials.get(id)?.serial ?? 'not recorded', built.hung.includes(id) ? 'yes' : '', record.locked.has(id) ? day(record.locked.get(id)!.at) : 'no']) },
-    { heading: 'How to get a screen out, and lock it again' },
-    ...screens.slice(0, 1).flatMap(({ id, array, label }): Block[] => (getOutOf(id, wall.arrays.find(each => each.id === array)!, plan.arrays.find(each => each.id === array)!, catalogue)?.steps ?? []).map((step, n) => ({ text: `${n === 0 ? `${label}, and others like it: ` : ''}${n + 1}. ${tell(step)}` }))),
+    { heading: 'Removal steps' },
+    ...screens.slice(0, 1).flatMap(({ id, array, label }): Block[] => (getOutOf(id, wall.arrays.find(each => each.id === array)!, plan.arrays.find(each => each.id === array)!, catalogue)?.steps ?? []).map((step, n) => ({ text: `${n === 0 ? `${label} and others like it: ` : ''}${n + 1}. ${tell(step)}` }))),
     ...firstOff(of, screens, screenLabel),
 
-    { heading: 'What is inspected, and when' },
-    { text: inspection.due ? `Every ${inspection.every} months by the house rule; next by ${day(inspection.due)}. Local rules and makers’ instructions may ask for more.` : `Every ${inspection.every} months from when it is signed for.` },
-    { columns: [{ title: 'What', share: 0.22 }, { title: 'How', share: 0.78 }], rows: inspection.inspected.map(({ what, how }) => [tell(what), tell(how)]) },
+    { heading: 'Inspections' },
+    { text: inspection.due ? `Every ${inspection.every} months by the house rule; next due ${day(inspection.due)}. Local rules and makers’ instructions may require more.` : `Every ${inspection.every} months from sign-off.` },
+    { columns: [{ title: 'Item', share: 0.22 }, { title: 'Check', share: 0.78 }], rows: inspection.inspected.map(({ what, how }) => [tell(what), tell(how)]) },
 
-    { heading: 'Open points' },
-    ...stillOpen(record).length === 0 ? [{ text: 'None.' }] : [{ columns: [{ title: 'What', share: 0.6 }, { title: 'Who', share: 0.2 }, { title: 'By', share: 0.15 }], rows: stillOpen(record).map(({ what, owner, due }) => [what, owner, day(due)]) }],
+    { heading: 'Snags' },
+    ...stillOpen(record).length === 0 ? [{ text: 'None.' }] : [{ columns: [{ title: 'Snag', share: 0.6 }, { title: 'Owner', share: 0.2 }, { title: 'Due', share: 0.15 }], rows: stillOpen(record).map(({ what, owner, due }) => [what, owner, day(due)]) }],
     { heading: 'Remarks' },
     ...record.remarks.length === 0 ? [{ text: 'None.' }] : record.remarks.map(({ note, by, at }): Block => ({ text: `${day(at)}, ${by}: ${note}` })),
-    ...(site.contacts ?? []).length > 0 ? [{ heading: 'Who to call' }, ...site.contacts!.map(({ name, for: what, phone }): Block => ({ text: [name, what, phone].filter(Boolean).join(', ') }))] : [],
+    ...(site.contacts ?? []).length > 0 ? [{ heading: 'Contacts' }, ...site.contacts!.map(({ name, for: what, phone }): Block => ({ text: [name, what, phone].filter(Boolean).join(', ') }))] : [],
   ], paper)
 }
 
@@ -156,5 +156,5 @@ function firstOff({ wall, plan, catalogue }: HandedOver, screens: { id: string, 
     const out = getOutOf(id, wall.arrays.find(each => each.id === array)!, plan.arrays.find(each => each.id === array)!, catalogue)
     return out && out.first.length > 0 ? [[labels.get(id) ?? id, out.first.join(', ')]] : []
   })
-  return rows.length === 0 ? [{ text: 'Every screen comes out by itself.' }] : [{ columns: [{ title: 'To get out', share: 0.2 }, { title: 'these come off first, from the top down', share: 0.8 }], rows }]
+  return rows.length === 0 ? [{ text: 'Every screen can be taken out on its own.' }] : [{ columns: [{ title: 'To take out', share: 0.2 }, { title: 'Take these off first, from the top down', share: 0.8 }], rows }]
 }

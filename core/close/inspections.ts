@@ -19,14 +19,14 @@ export function monthsLater(day: string, months: number): string {
 /** What is inspected on a wall, by what hangs there. */
 function inspectedOf(mounts: Mount[], outside: boolean): Inspected[] {
   return [
-    { what: words`Locks and hooks`, how: words`Every screen locked; lift at its lower edge: it does not come off.` },
-    { what: words`Fasteners`, how: words`No plate has moved or stands off the wall; no crack, no rust run, no dust below a hole. Torque only as their maker says.` },
-    ...mounts.some(({ kind }) => kind === 'pull-out' || kind === 'arm') ? [{ what: words`Arms and slides`, how: words`Pulled out and home once, two people: nothing grates, nothing sags; cables are not pinched.` }] : [],
+    { what: words`Locks and hooks`, how: words`Every screen is locked; lifted at its bottom edge, it does not come off.` },
+    { what: words`Fasteners`, how: words`No plate has moved or come away from the wall; no cracks, rust streaks or dust below holes. Retighten only as the maker instructs.` },
+    ...mounts.some(({ kind }) => kind === 'pull-out' || kind === 'arm') ? [{ what: words`Arms and slides`, how: words`Two people pull each screen out and push it home once: nothing grates or sags, no cable is pinched.` }] : [],
     ...mounts.some(({ secures = [] }) => secures.length > 0) ? [{ what: words`Safety wires and wind locks`, how: words`Clipped and tight.` }] : [],
-    { what: words`Cables and openings`, how: words`Jackets whole, boxes closed, seals of rated walls whole; the residual-current device tested.` },
-    { what: words`Heat and air`, how: words`Vents free of dust; nothing put before or behind the screens.` },
-    ...outside ? [{ what: words`Weather`, how: words`Covers shut, drip loops free, seals whole; after every storm too.` }] : [],
-    { what: words`Seams`, how: words`Read at the same ends as at handover: a drift shows what moves.` },
+    { what: words`Cables and openings`, how: words`Cable jackets undamaged, boxes closed, seals of fire-rated walls intact; RCD or GFCI tested.` },
+    { what: words`Ventilation`, how: words`Vents free of dust; nothing placed in front of or behind the screens.` },
+    ...outside ? [{ what: words`Weather`, how: words`Covers shut, drip loops clear, seals intact. Check after every storm too.` }] : [],
+    { what: words`Seams`, how: words`Read the seams at the same points as at handover: a change shows what has moved.` },
   ]
 }
 

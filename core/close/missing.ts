@@ -24,18 +24,18 @@ export function missingFor(arrays: ArrayPlan[], built: Pick<AsBuilt, 'hung'>, re
   const failed = [...record.tested.values()].filter(({ passed }) => !passed)
   const one = (severity: Missing['severity'], when: boolean, what: () => Text): Missing[] => when ? [{ severity, what: what() }] : []
   return [
-    ...one('stop', stops.length > 0, () => words`${String(stops.length)} ${stops.length === 1 ? 'stop stands' : 'stops stand'} against the plan.`),
-    ...one('stop', unlocked.length > 0, () => words`Hung and not locked: ${listed(unlocked)}. Nobody works or walks below a screen that is not locked.`),
-    ...serialTwice(record).map(({ serial, screens }): Missing => ({ severity: 'caution', what: words`Serial ${serial} stands at ${screens.map(id => label.get(id) ?? id).join(' and ')}: one of them is wrong.` })),
-    ...one('caution', unmade > 0, () => words`${String(unmade)} of ${String(compared.holes.length)} holes are not recorded as made.`),
+    ...one('stop', stops.length > 0, () => words`${String(stops.length)} ${stops.length === 1 ? 'stop is' : 'stops are'} open in the plan.`),
+    ...one('stop', unlocked.length > 0, () => words`Hung but not locked: ${listed(unlocked)}. Keep everyone clear below a screen that is not locked.`),
+    ...serialTwice(record).map(({ serial, screens }): Missing => ({ severity: 'caution', what: words`Serial number ${serial} is recorded for ${screens.map(id => label.get(id) ?? id).join(' and ')}: one of them is wrong.` })),
+    ...one('caution', unmade > 0, () => words`${String(unmade)} of ${String(compared.holes.length)} holes are not recorded as drilled.`),
     ...one('caution', unhung.length > 0, () => words`Not recorded as hung: ${listed(unhung)}.`),
     ...one('caution', perhaps.length > 0, () => words`Not recorded as locked: ${listed(perhaps)}.`),
-    ...one('caution', off.length > 0, () => words`${String(off.length)} seams, steps or levels were off when they were read last: ${listed(off.map(({ label, reads }) => `${label} ${reads}`))}.`),
-    ...unread.map(({ name }): Missing => ({ severity: 'caution', what: words`The seams of ${name} were not read.` })),
-    ...failed.map(({ array, note }): Missing => ({ severity: 'caution', what: words`The test picture of ${arrays.find(({ id }) => id === array)?.name ?? array} was not right${note ? `: ${note}` : ''}.` })),
-    ...one('note', unnamed.length > 0, () => words`No serial number: ${listed(unnamed)}.`),
-    ...one('note', arrays.some(({ id }) => !record.tested.has(id)), () => words`The test picture was not looked at.`),
-    ...one('note', stillOpen(record).length > 0, () => words`${String(stillOpen(record).length)} open ${stillOpen(record).length === 1 ? 'point' : 'points'}.`),
-    ...one('note', record.signatures.length === 0, () => words`Nobody has signed.`),
+    ...one('caution', off.length > 0, () => words`${String(off.length)} seams, steps or levels were out of tolerance at the last reading: ${listed(off.map(({ label, reads }) => `${label} ${reads}`))}.`),
+    ...unread.map(({ name }): Missing => ({ severity: 'caution', what: words`The seams of ${name} have not been read.` })),
+    ...failed.map(({ array, note }): Missing => ({ severity: 'caution', what: words`The test pattern of ${arrays.find(({ id }) => id === array)?.name ?? array} failed${note ? `: ${note}` : ''}.` })),
+    ...one('note', unnamed.length > 0, () => words`Serial number missing: ${listed(unnamed)}.`),
+    ...one('note', arrays.some(({ id }) => !record.tested.has(id)), () => words`The test pattern has not been checked.`),
+    ...one('note', stillOpen(record).length > 0, () => words`${String(stillOpen(record).length)} open ${stillOpen(record).length === 1 ? 'snag' : 'snags'}.`),
+    ...one('note', record.signatures.length === 0, () => words`Not signed yet.`),
   ]
 }

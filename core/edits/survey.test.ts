@@ -46,7 +46,7 @@ describe('build-ups and features', () => {
     const wall = exampleWall()
     wall.structure.spacing = 610
     const members = wall.structure.members
-    setBuildUp(wall, 'Board on steel studs')
+    setBuildUp(wall, 'Plasterboard on steel studs')
     expect(wall.structure).toMatchObject({ kind: 'steel-stud', spacing: 610, members })
     setBuildUp(wall, 'no such wall')
     expect(wall.structure.kind).toBe('steel-stud')

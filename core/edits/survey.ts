@@ -31,9 +31,9 @@ export const FEATURE_KINDS: { kind: string, name: string, width: number, height:
   { kind: 'pipe', name: 'Pipe', width: 30, height: 1200 },
   { kind: 'duct', name: 'Duct', width: 400, height: 250 },
   { kind: 'sprinkler', name: 'Sprinkler', width: 60, height: 60, keepReachable: true },
-  { kind: 'recess', name: 'Recess to hang in', width: 1400, height: 900 },
+  { kind: 'recess', name: 'Recess for the screens', width: 1400, height: 900 },
   { kind: 'ceiling-line', name: 'Ceiling line', width: 2000, height: 20 },
-  { kind: 'building-line', name: 'Line that is seen', width: 2000, height: 20 },
+  { kind: 'building-line', name: 'Visible building line', width: 2000, height: 20 },
   { kind: 'counter', name: 'Counter in front', width: 1800, height: 1050 },
   { kind: 'furniture', name: 'Furniture in front', width: 1200, height: 450 },
   { kind: 'rated-junction', name: 'Fire-rated junction', width: 20, height: 2400 },
@@ -51,13 +51,13 @@ export function addFeature(wall: Wall, kind: string, rect: Pick<Feature, 'x' | '
 
 /** What is behind the wall's face, by its usual name: a start that is then set right. */
 export const BUILD_UPS: { name: string, structure: Partial<Structure> & Pick<Structure, 'kind'>, covering: Layer[] }[] = [
-  { name: 'Board on wood studs', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 }, covering: [{ material: 'gypsum-board', thickness: 12.5 }] },
-  { name: 'Board on steel studs', structure: { kind: 'steel-stud', memberWidth: 41, memberDepth: 92, gauge: 0.84 }, covering: [{ material: 'gypsum-board', thickness: 12.5 }, { material: 'gypsum-board', thickness: 12.5 }] },
-  { name: 'Render over studs, outside', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 140, specificGravity: 0.42 }, covering: [{ material: 'plywood', thickness: 12 }, { material: 'render', thickness: 20 }] },
+  { name: 'Plasterboard on wood studs', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 }, covering: [{ material: 'gypsum-board', thickness: 12.5 }] },
+  { name: 'Plasterboard on steel studs', structure: { kind: 'steel-stud', memberWidth: 41, memberDepth: 92, gauge: 0.84 }, covering: [{ material: 'gypsum-board', thickness: 12.5 }, { material: 'gypsum-board', thickness: 12.5 }] },
+  { name: 'Render over studs, exterior', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 140, specificGravity: 0.42 }, covering: [{ material: 'plywood', thickness: 12 }, { material: 'render', thickness: 20 }] },
   { name: 'Plaster on block', structure: { kind: 'block', thickness: 190, block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 }, unit: 'hollow' } }, covering: [{ material: 'plaster', thickness: 15 }] },
-  { name: 'Board on furring on block', structure: { kind: 'block', thickness: 190, block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 }, unit: 'hollow' } }, covering: [{ material: 'furring', thickness: 25, width: 45, spacing: 400 }, { material: 'gypsum-board', thickness: 12.5 }] },
+  { name: 'Plasterboard on furring on block', structure: { kind: 'block', thickness: 190, block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 }, unit: 'hollow' } }, covering: [{ material: 'furring', thickness: 25, width: 45, spacing: 400 }, { material: 'gypsum-board', thickness: 12.5 }] },
   { name: 'Solid concrete', structure: { kind: 'concrete', thickness: 200, strength: 28 }, covering: [] },
-  { name: 'Tiles on board on wood studs', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 }, covering: [{ material: 'cement-board', thickness: 12 }, { material: 'tile', thickness: 9 }] },
+  { name: 'Tiles on cement board on wood studs', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 }, covering: [{ material: 'cement-board', thickness: 12 }, { material: 'tile', thickness: 9 }] },
 ]
 
 /** Gives a wall a usual build-up; what was known of its members and joints stays. */

@@ -10,8 +10,8 @@ const BASE = 1.5
 export function makersValue(anchor: Fastener, which: 'tension' | 'shear', { factor, steps }: Crowding): Figure {
   const value = anchor.allowable![which]
   const label = which === 'tension' ? 'Tension' : 'Shear'
-  const sheet: Step = { label, expression: words`as the maker allows${anchor.embedment === undefined ? words`` : words` at ${anchor.embedment} of embedment`}`, value, unit: 'N', source: 'maker’s sheet' }
-  return steps.length === 0 ? figure([sheet]) : figure([sheet, ...steps, { label: `${label}, here`, expression: words`${quantity(value, 'N')} × ${factor.toFixed(3)}`, value: value * factor, unit: 'N' }])
+  const sheet: Step = { label, expression: words`maker’s allowable load${anchor.embedment === undefined ? words`` : words` at ${anchor.embedment} embedment`}`, value, unit: 'N', source: 'maker’s data sheet' }
+  return steps.length === 0 ? figure([sheet]) : figure([sheet, ...steps, { label: `${label}, reduced for edges and spacing`, expression: words`${quantity(value, 'N')} × ${factor.toFixed(3)}`, value: value * factor, unit: 'N' }])
 }
 
 /**
@@ -25,7 +25,7 @@ export function anchorUse(tension: number, shear: number, allowable: { tension: 
 }
 
 /** The same as it is told. */
-export const anchorRule = (kind: Structure['kind']) => kind === 'concrete' ? '(T ÷ Ta)^5/3 + (V ÷ Va)^5/3, no less than either alone' : 'T ÷ Ta + V ÷ Va'
+export const anchorRule = (kind: Structure['kind']) => kind === 'concrete' ? '(T ÷ Ta)^5/3 + (V ÷ Va)^5/3, not less than either ratio alone' : 'T ÷ Ta + V ÷ Va'
 
 /**
  * How thick the base of an anchor is, mm: of concrete and of solid or grouted block the wall, of hollow block
@@ -49,5 +49,5 @@ export const thinnestBase = ({ minThickness, embedment = 0 }: Pick<Fastener, 'mi
  */
 export function breakout(strength: number, embedment: number): Figure {
   const lbf = 17 * Math.sqrt(strength * PSI) * (embedment / INCH) ** 1.5
-  return figure([{ label: 'Breakout of the concrete', expression: words`17 × √(${(strength * PSI).toFixed(0)} psi) × (${(embedment / INCH).toFixed(2)} in)^1.5 lbf`, value: lbf * POUND, unit: 'N', source: 'ACI 318 17.6.2.2, strength level' }])
+  return figure([{ label: 'Concrete breakout', expression: words`17 × √(${(strength * PSI).toFixed(0)} psi) × (${(embedment / INCH).toFixed(2)} in)^1.5 lbf`, value: lbf * POUND, unit: 'N', source: 'ACI 318 17.6.2.2, strength level' }])
 }

@@ -21,5 +21,5 @@ export function keepOffOf(fastener: Fastener | undefined, base: Base): number {
 
 /** What fills a hole that serves nothing any more. */
 export const fillFor = (base: Base): string => isMasonry(base)
-  ? 'blow it out and fill it to its depth with a repair mortar that sets before the anchor beside it is turned tight'
-  : base === 'steel-stud' ? 'leave the steel, fill the board with jointing compound' : 'glue a dowel of the timber in where it lies in a member, fill the board with jointing compound'
+  ? 'blow the hole out and fill it to full depth with repair mortar; let the mortar set before tightening the anchor beside it'
+  : base === 'steel-stud' ? 'leave the steel as it is and fill the board with jointing compound' : 'glue in a wood dowel where the hole is in a stud, and fill the board with jointing compound'

@@ -20,12 +20,12 @@ function leadBit(screw: Fastener, gravity: number, units: UnitSystem): Figure | 
   if (screw.kind === 'wood-screw') {
     if (screw.root === undefined) return undefined
     const share = gravity <= WOOD_SCREW_LEAD.upTo ? WOOD_SCREW_LEAD.share : WOOD_SCREW_LEAD.hard
-    return figure([{ label: 'Bit', expression: words`${String(100 * share)} % of the root ${quantity(screw.root, 'mm')}, the next smaller one sold, for wood of G ${String(gravity)}`, value: bitUpTo(share * screw.root, units), unit: 'bit', source: 'NDS 12.1.5.2' }])
+    return figure([{ label: 'Bit', expression: words`${String(100 * share)} % of the root diameter ${quantity(screw.root, 'mm')}, next smaller standard size, for wood of G ${String(gravity)}`, value: bitUpTo(share * screw.root, units), unit: 'bit', source: 'NDS 12.1.5.2' }])
   }
   const { from, to } = LEAD_HOLES.find(({ upTo }) => gravity <= upTo)!
   const bit = bitUpTo(to * screw.diameter, units)
   if (bit < from * screw.diameter - 1e-9) return undefined
-  return figure([{ label: 'Bit', expression: words`at most ${String(Math.round(100 * to))} % and at least ${String(Math.round(100 * from))} % of ${quantity(screw.diameter, 'mm')}, the largest one sold, for wood of G ${String(gravity)}`, value: bit, unit: 'bit', source: 'NDS 12.1.4.2' }])
+  return figure([{ label: 'Bit', expression: words`at most ${String(Math.round(100 * to))} % and at least ${String(Math.round(100 * from))} % of ${quantity(screw.diameter, 'mm')}, largest standard size, for wood of G ${String(gravity)}`, value: bit, unit: 'bit', source: 'NDS 12.1.4.2' }])
 }
 
 /**
@@ -44,15 +44,15 @@ export function drillingFigures(fastener: Fastener | undefined, wall: Pick<Wall,
     if (embedment === undefined) return undefined
     const covering = coveringOf(wall)
     return {
-      bit: figure([{ label: 'Bit', expression: words`the anchor’s own diameter`, value: diameter, unit: 'bit', source: 'maker’s sheet comes first' }]),
-      depth: figure([{ label: 'Depth', expression: words`covering ${covering} + embedment ${embedment} + one diameter ${diameter} for dust, rounded up`, value: depthFrom(covering + embedment + diameter, units), unit: 'mm', source: 'maker’s sheet comes first' }]),
+      bit: figure([{ label: 'Bit', expression: words`anchor diameter`, value: diameter, unit: 'bit', source: 'maker’s data sheet takes precedence' }]),
+      depth: figure([{ label: 'Depth', expression: words`covering ${covering} + embedment ${embedment} + one diameter ${diameter} for dust, rounded up`, value: depthFrom(covering + embedment + diameter, units), unit: 'mm', source: 'maker’s data sheet takes precedence' }]),
     }
   }
   const gravity = wall.structure.specificGravity
   const bit = isWoodScrew(fastener) && gravity !== undefined ? leadBit(fastener, gravity, units) : undefined
   return bit && {
     bit,
-    depth: figure([{ label: 'Depth', expression: words`screw ${length} − what its head bears on ${above}, rounded up`, value: depthFrom(length - above, units), unit: 'mm' }]),
+    depth: figure([{ label: 'Depth', expression: words`screw ${length} − thickness under its head ${above}, rounded up`, value: depthFrom(length - above, units), unit: 'mm' }]),
   }
 }
 

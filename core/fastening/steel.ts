@@ -11,7 +11,7 @@ const PITCH_SHARE = 1 / 3
 /** Allowable pull-out of a screw in sheet steel, N (AISI S100 J4.4.1): 0.85·t·d·F_u over Ω. */
 export function pullOut({ diameter }: Pick<Fastener, 'diameter'>, { gauge = 0, steelStrength }: Pick<Structure, 'gauge' | 'steelStrength'>): Figure {
   const strength = steelStrength ?? SHEET.strength
-  const assumed = steelStrength === undefined ? ', taken for grade 33 steel' : ''
+  const assumed = steelStrength === undefined ? ' (grade 33 steel assumed)' : ''
   return figure([{ label: 'Pull-out', expression: words`0.85 × ${gauge.toFixed(2)} mm × ${diameter.toFixed(2)} mm × ${String(strength)} MPa${assumed} ÷ ${String(SHEET.factor)}`, value: 0.85 * gauge * diameter * strength / SHEET.factor, unit: 'N', source: 'AISI S100 J4.4.1' }])
 }
 

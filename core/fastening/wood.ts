@@ -90,8 +90,8 @@ export function withdrawalFigure(screw: Fastener, joint: WoodJoint, inWood = thr
     ? ['NDS 12.2.2', words`2850 × ${String(joint.gravity)}² × D ${(screw.diameter / INCH).toFixed(3)} in = ${each.toFixed(1)} lbf/in`]
     : ['NDS 12.2.1', words`1800 × ${String(joint.gravity)}^1.5 × (D ${(screw.diameter / INCH).toFixed(3)} in)^0.75 = ${each.toFixed(1)} lbf/in`]
   return figure([
-    { label: 'Withdrawal per millimetre of thread', expression: sum, value: perMm, unit: 'N/mm', source: rule },
-    { label: 'Withdrawal', expression: words`${quantity(perMm, 'N/mm')} × ${quantity(inWood, 'mm')} of thread in the wood, tip left out, × ${told}`, value: withdrawal(screw, joint, inWood), unit: 'N', source: `${rule}, ${source}` },
+    { label: 'Withdrawal value W, per length of thread', expression: sum, value: perMm, unit: 'N/mm', source: rule },
+    { label: 'Allowable withdrawal W′', expression: words`${quantity(perMm, 'N/mm')} × ${quantity(inWood, 'mm')} thread penetration, tip excluded, × ${told}`, value: withdrawal(screw, joint, inWood), unit: 'N', source: `${rule}, ${source}` },
   ])
 }
 
@@ -150,10 +150,10 @@ export function lateralFigure(screw: Fastener, joint: WoodJoint, angle = 0, inWo
       : words`between 11200 × ${String(joint.gravity)} along and 6100 × ${String(joint.gravity)}^1.45 ÷ √${(screw.diameter / INCH).toFixed(3)} psi across the grain, at ${angle.toFixed(0)}°`
     : words`16600 × ${String(joint.gravity)}^1.84 psi`
   return figure([
-    { label: 'Bearing of the wood', expression: bearing, value: wood / PSI, unit: 'MPa', source: 'NDS 12.3.3, 12.3.4' },
-    { label: `Bearing of the ${joint.board ? 'board' : 'plate'}`, expression: joint.plateBearing === undefined || joint.board ? words`${String(plate)} psi, its material not being given` : words`as its maker gives it`, value: plate / PSI, unit: 'MPa', source: joint.board ? 'NDS table 12.3.3B' : 'AWC TR12' },
-    { label: 'Governs', expression: words`${MODE_NAMES[mode]}; root ${screw.root!}, ${joint.board ? 'board' : 'plate'} ${joint.plate}, gap ${gap}, ${inWood} in the wood, over R_d ${reduction.toFixed(2)}`, value: newtons, unit: 'N', source: 'AWC TR12, NDS table 12.3.1B' },
-    { label: 'Shear', expression: words`${quantity(newtons, 'N')} × ${told}`, value: newtons * factor, unit: 'N', source: `NDS 12.3, ${source}` },
+    { label: 'Dowel bearing strength of the wood', expression: bearing, value: wood / PSI, unit: 'MPa', source: 'NDS 12.3.3, 12.3.4' },
+    { label: `Dowel bearing strength of the ${joint.board ? 'board' : 'plate'}`, expression: joint.plateBearing === undefined || joint.board ? words`${String(plate)} psi, default: material not known` : words`maker’s figure`, value: plate / PSI, unit: 'MPa', source: joint.board ? 'NDS table 12.3.3B' : 'AWC TR12' },
+    { label: 'Governing yield mode', expression: words`${MODE_NAMES[mode]}; root diameter ${screw.root!}, ${joint.board ? 'board' : 'plate'} ${joint.plate}, gap ${gap}, penetration ${inWood}, ÷ R_d ${reduction.toFixed(2)}`, value: newtons, unit: 'N', source: 'AWC TR12, NDS table 12.3.1B' },
+    { label: 'Allowable shear Z′', expression: words`${quantity(newtons, 'N')} × ${told}`, value: newtons * factor, unit: 'N', source: `NDS 12.3, ${source}` },
   ])
 }
 

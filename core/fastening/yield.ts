@@ -65,6 +65,6 @@ export function governingMode(dowel: Dowel, diameter: number, angleFactor = 1): 
 
 /** What a mode is, for someone who has never read the standard. */
 export const MODE_NAMES: Record<YieldMode, Text> = {
-  Im: words`mode I: the wood is crushed all along the screw`, Is: words`mode I: the plate is crushed`, II: words`mode II: the screw turns in plate and wood`,
-  IIIm: words`mode III: the screw bends at the plate`, IIIs: words`mode III: the screw bends in the wood`, IV: words`mode IV: the screw bends twice`,
+  Im: words`mode I: the wood crushes along the screw`, Is: words`mode I: the plate crushes`, II: words`mode II: the screw pivots in plate and wood`,
+  IIIm: words`mode III: the screw bends at the plate`, IIIs: words`mode III: the screw bends in the wood`, IV: words`mode IV: the screw bends at two points`,
 }

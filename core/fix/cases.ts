@@ -5,8 +5,8 @@ import type { PlateUse } from '../mount'
 export type LoadCase = PlateUse['case']
 
 export const CASE_NAMES: Record<LoadCase, string> = {
-  'stowed': 'stowed, its own weight', 'stowed-hand': 'stowed, with a hand on it', 'service': 'pulled out, its own weight', 'service-hand': 'pulled out, with a hand on it',
-  'swung': 'swung to the side', 'swung-hand': 'swung to the side, with a hand on it', 'wind': 'wind on its face',
+  'stowed': 'stowed, own weight', 'stowed-hand': 'stowed, plus hand load', 'service': 'pulled out, own weight', 'service-hand': 'pulled out, plus hand load',
+  'swung': 'swung to the side, own weight', 'swung-hand': 'swung to the side, plus hand load', 'wind': 'wind on the face',
 }
 
 /** Standard gravity, m/s². */

@@ -51,12 +51,12 @@ export function depthCurve(fastener: Fastener, wall: Wall, bearer: Bearer | unde
       const known = strengthOf({ ...fastener, tip: 0, length: over + embedment, thread: Math.min(fastener.thread!, embedment) }, wall, bearer, rules)
       return known.known ? [{ embedment, tension: known.strength.tension, shear: known.strength.shear(0) }] : []
     })
-    return points.length > 0 ? { points, now, source: 'NDS 12.2, AWC TR12; the tip left out' } : undefined
+    return points.length > 0 ? { points, now, source: 'NDS 12.2, AWC TR12; tip excluded' } : undefined
   }
   const { strength } = wall.structure
   if (wall.structure.kind !== 'concrete' || strength === undefined || fastener.embedment === undefined) return undefined
   return {
     points: along(2 * fastener.embedment).map(embedment => ({ embedment, tension: breakout(strength, embedment).value })),
-    now: fastener.embedment, source: 'breakout of the concrete, strength level, ACI 318 17.6.2',
+    now: fastener.embedment, source: 'concrete breakout, strength level, ACI 318 17.6.2',
   }
 }

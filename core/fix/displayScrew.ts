@@ -21,8 +21,8 @@ export function screwRange({ bracket, washers, spacer, recess }: Stack, thread: 
   const over = bracket + washers + spacer + recess
   const sum = words`bracket ${bracket} + washers ${washers} + spacer ${spacer} + recess ${recess}`
   return {
-    shortest: figure([{ label: 'Shortest', expression: words`${sum} + one diameter ${thread}`, value: over + thread, unit: 'mm' }]),
-    longest: figure([{ label: 'Longest', expression: words`${sum} + insert ${insertDepth} − ${FREE}`, value: over + insertDepth - FREE, unit: 'mm', source: 'display maker’s sheet, for the insert’s depth' }]),
+    shortest: figure([{ label: 'Shortest screw', expression: words`${sum} + one thread diameter ${thread}`, value: over + thread, unit: 'mm' }]),
+    longest: figure([{ label: 'Longest screw', expression: words`${sum} + insert depth ${insertDepth} − ${FREE}`, value: over + insertDepth - FREE, unit: 'mm', source: 'display maker’s data sheet (insert depth)' }]),
   }
 }
 
@@ -38,19 +38,19 @@ const WASHERS = 3
  */
 export function chooseScrew({ vesa }: Display, bracket: number | undefined, kit: ScrewKit | undefined, spacer = 0): ScrewChoice {
   const { thread, insertDepth, recess = 0 } = vesa
-  if (thread === undefined || insertDepth === undefined) return { fits: false, why: words`the display’s sheet gives no ${thread === undefined ? 'thread' : 'depth of its inserts'}` }
-  if (bracket === undefined) return { fits: false, why: words`the mount’s sheet gives no thickness of the bracket on the display` }
+  if (thread === undefined || insertDepth === undefined) return { fits: false, why: words`the display’s data sheet gives no ${thread === undefined ? 'thread' : 'insert depth'}` }
+  if (bracket === undefined) return { fits: false, why: words`the mount’s data sheet gives no thickness for the display bracket` }
   const washers = kit && kit.washers.length > 0 ? Math.min(...kit.washers) : 0
   const plain = screwRange({ bracket, washers, spacer, recess }, thread, insertDepth)
-  const buy = words`buy M${String(thread)} screws of ${plain.shortest.value} to ${plain.longest.value}`
-  if (!kit) return { fits: false, why: words`no kit for M${String(thread)} is in the catalogue: ${buy}`, range: plain }
+  const buy = words`buy M${String(thread)} screws ${plain.shortest.value} to ${plain.longest.value} long`
+  if (!kit) return { fits: false, why: words`the catalogue has no screw kit for M${String(thread)}; ${buy}`, range: plain }
   for (let count = 1; count <= WASHERS; count++) {
     const stack = { bracket, washers: washers * count, spacer, recess }
     const range = screwRange(stack, thread, insertDepth)
     const length = [...kit.lengths].sort((a, b) => b - a).find(length => screwFault(length, range) === undefined)
     if (length !== undefined) return { fits: true, length, stack, range }
   }
-  return { fits: false, why: words`no screw of ${kit.name} fits, with up to ${String(WASHERS)} washers: ${buy}`, range: plain }
+  return { fits: false, why: words`no screw in ${kit.name} fits with up to ${String(WASHERS)} washers; ${buy}`, range: plain }
 }
 
 /** Whether a length is safe: too long or too short, and by how much. */

@@ -14,7 +14,7 @@ export interface Drive {
   order: Text
 }
 
-const ORDER = words`Top row first, by hand. Level the plate, then the row below. Then draw all tight crosswise, and check the level again.`
+const ORDER = words`Start the top row by hand. Level the plate, then start the row below. Tighten all in a diagonal pattern, and check the level again.`
 
 /** How a fastener is set in a wall. Depths are from the wall's finished face: what is marked on the bit. */
 export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined, units: UnitSystem = 'metric'): Drive {
@@ -25,8 +25,8 @@ export function driveOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefin
     ...hole && { hole },
     ...clearance && { clearance },
     tighten: fastener.torque !== undefined
-      ? words`To ${quantity(fastener.torque, 'N·m')} with a torque driver.`
-      : isWoodScrew(fastener) ? words`Snug, then a quarter turn; never so far that the washer sinks into the board.` : words`As its maker’s instructions say; no torque is given in the catalogue.`,
+      ? words`Tighten to ${quantity(fastener.torque, 'N·m')} with a torque driver.`
+      : isWoodScrew(fastener) ? words`Tighten until snug, then a quarter turn more. Stop before the washer sinks into the board.` : words`Tighten as the maker’s instructions say: the catalogue has no torque.`,
     order: ORDER,
   }
 }

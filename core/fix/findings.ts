@@ -19,8 +19,8 @@ const about = (array: ScreenArray) => ({ stage: 'fix', subject: { kind: 'array',
 /** A stop for each way in which fasteners cannot hold a plate at all. */
 export function unheldFindings(array: ScreenArray, unheld: { position: Position, why: Unheld }[]): Finding[] {
   return unheld.map(({ position: { id, row, column }, why }): Finding => why === 'none-above-foot'
-    ? { severity: 'stop', code: 'no-fastener-above-foot', stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: every fastener of its plate is at the plate’s foot, so nothing keeps its top to the wall.`, remedy: words`Fix a row above the foot, or take another mount for ${array.name}.` }
-    : { severity: 'stop', code: 'plate-free-to-turn', stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: its one fastener stands beside the display’s centre, so nothing keeps the plate from turning.`, remedy: words`Fix it with two or more, or bring the fastener under the centre.` })
+    ? { severity: 'stop', code: 'no-fastener-above-foot', stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: every fastener is at the bottom of the plate, so nothing holds the top of the plate to the wall.`, remedy: words`Fasten a row above the bottom, or use another mount for ${array.name}.` }
+    : { severity: 'stop', code: 'plate-free-to-turn', stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: the plate has one fastener, off the display’s centre line, so nothing stops the plate turning.`, remedy: words`Use two or more fasteners, or move the fastener to the display’s centre line.` })
 }
 
 /** A stop where loads across the grain push screws towards an edge that is too near for that. */
@@ -31,8 +31,8 @@ export function loadedEdgeFindings(array: ScreenArray, judgements: { position: P
   const others = new Set(found.map(({ name }) => name)).size - 1
   return [{
     ...about(array), severity: 'stop', code: 'loaded-edge-too-near',
-    message: words`${worst.name}${others > 0 ? ` and ${others} more` : ''}: ${CASE_NAMES[worst.case]}, the load is chiefly across the grain, towards an edge ${worst.edge} away; ${fastener?.name ?? fastener?.id ?? ''} needs ${worst.least} then, four diameters (NDS table 12.5.1C).`,
-    remedy: words`Fix the plate to two members, to blocking or to a board, so that the load runs along the grain.`,
+    message: words`${worst.name}${others > 0 ? ` and ${others} more` : ''}: in the load case “${CASE_NAMES[worst.case]}” the load is mainly across the grain, towards an edge ${worst.edge} away; ${fastener?.name ?? fastener?.id ?? ''} then requires ${worst.least}, four diameters (NDS table 12.5.1C).`,
+    remedy: words`Fix the plate to two studs, to blocking or to a board, so that the load runs along the grain.`,
   }]
 }
 
@@ -40,20 +40,20 @@ export function loadedEdgeFindings(array: ScreenArray, judgements: { position: P
 export function loadFindings(array: ScreenArray, mounts: Mount[], kind: Structure['kind']): Finding[] {
   const { player, mass } = array.behind ?? {}
   return [
-    ...player !== undefined && mass === undefined ? [{ ...about(array), severity: 'caution' as const, code: 'player-mass-not-known', message: words`A player hangs behind each display of ${array.name}, and its mass is not known: it is not in these loads.`, remedy: words`Give it in Mount, under Depth.` }] : [],
-    ...kind === 'steel-stud' && mounts.some(({ depth }) => depth.service > depth.stowed) ? [{ ...about(array), severity: 'caution' as const, code: 'steel-framing-unchecked', message: words`Screens are pulled out from light steel framing: the studs themselves are not checked here.`, remedy: words`Ask an engineer, or let blocking into the bays.` }] : [],
+    ...player !== undefined && mass === undefined ? [{ ...about(array), severity: 'caution' as const, code: 'player-mass-not-known', message: words`The mass of the player behind each display of ${array.name} is not known, so these loads leave it out.`, remedy: words`Enter it in Mount, under Depth.` }] : [],
+    ...kind === 'steel-stud' && mounts.some(({ depth }) => depth.service > depth.stowed) ? [{ ...about(array), severity: 'caution' as const, code: 'steel-framing-unchecked', message: words`The screens pull out from light steel studs, and the studs themselves are not checked.`, remedy: words`Have an engineer check the studs, or fit blocking in the stud bays.` }] : [],
   ]
 }
 
 /** What is to be said of how far fasteners are used. */
 export function useFindings(array: ScreenArray, { cases: [governing] }: Fixing, fastener: Fastener, mount: Mount, why: Text | undefined): Finding[] {
   const name = fastener.name ?? fastener.id
-  if (why) return [{ ...about(array), severity: 'stop', code: 'capacity-not-known', message: words`What ${name} bears is not known: ${why}.`, remedy: words`Give the figure, or take a fastener whose sheet has it.` }]
+  if (why) return [{ ...about(array), severity: 'stop', code: 'capacity-not-known', message: words`The capacity of ${name} is not known: ${why}.`, remedy: words`Enter the missing figure, or use a fastener whose data sheet gives it.` }]
   if (governing?.utilisation === undefined || governing.utilisation <= MUCH) return []
   const { utilisation } = governing
-  const told = words`${name} under ${mount.name}: utilisation ${percent(utilisation)} at ${governing.name}, ${CASE_NAMES[governing.case]}: tension ${quantity(Math.round(governing.tension.value), 'N')}, shear ${quantity(Math.round(governing.shear.value), 'N')}.`
+  const told = words`${name}, fixing ${mount.name}: utilisation ${percent(utilisation)} at ${governing.name}, ${CASE_NAMES[governing.case]}: tension ${quantity(Math.round(governing.tension.value), 'N')}, shear ${quantity(Math.round(governing.shear.value), 'N')}.`
   return [utilisation > 1
-    ? { ...about(array), severity: 'stop', code: 'fastener-overloaded', message: told, remedy: words`Take a larger fastener or more of them, a mount with its rows farther apart, or one that comes out less.` }
+    ? { ...about(array), severity: 'stop', code: 'fastener-overloaded', message: told, remedy: words`Use a larger fastener or more fasteners, or a mount with rows farther apart or a shorter pull-out.` }
     : { ...about(array), severity: 'caution', code: 'fastener-much-used', message: told }]
 }
 
@@ -62,9 +62,9 @@ export function carriedFindings(array: ScreenArray, { rail }: Fixing, carrier: C
   if (!carrier || bolts.length === 0) return []
   const bolted = boltUse(carrier, bolts)
   const bolt: Finding[] = !bolted
-    ? [{ ...about(array), severity: 'stop', code: 'bolt-not-known', message: words`What one bolt between a plate and the ${carrier.kind} bears is not known.`, remedy: words`Give tension and shear from its maker’s table.` }]
+    ? [{ ...about(array), severity: 'stop', code: 'bolt-not-known', message: words`The capacity of a bolt between plate and ${carrier.kind} is not known.`, remedy: words`Enter its allowable tension and shear from the maker’s table.` }]
     : bolted.utilisation > MUCH
-      ? [{ ...about(array), severity: bolted.utilisation > 1 ? 'stop' : 'caution', code: bolted.utilisation > 1 ? 'bolt-overloaded' : 'bolt-much-used', message: words`A bolt between plate and ${carrier.kind}: utilisation ${percent(bolted.utilisation)}, tension ${quantity(Math.round(bolted.tension), 'N')}, shear ${quantity(Math.round(bolted.shear), 'N')}.`, remedy: words`Take a stronger one, or a mount with more of them.` }]
+      ? [{ ...about(array), severity: bolted.utilisation > 1 ? 'stop' : 'caution', code: bolted.utilisation > 1 ? 'bolt-overloaded' : 'bolt-much-used', message: words`Bolt between plate and ${carrier.kind}: utilisation ${percent(bolted.utilisation)}, tension ${quantity(Math.round(bolted.tension), 'N')}, shear ${quantity(Math.round(bolted.shear), 'N')}.`, remedy: words`Use stronger bolts, or a mount with more bolts.` }]
       : []
   return [...bolt, ...bendingFindings(array, rail)]
 }
@@ -72,25 +72,25 @@ export function carriedFindings(array: ScreenArray, { rail }: Fixing, carrier: C
 function bendingFindings(array: ScreenArray, rail: Fixing['rail']): Finding[] {
   if (!rail) return []
   const bent = quantity(Math.round(rail.figure.value), 'N·m')
-  if (rail.utilisation === undefined) return [{ ...about(array), severity: 'stop', code: 'rail-not-known', message: words`What the rail bears in bending is not known; it is bent by ${bent}.`, remedy: words`Give the figure from its maker’s table.` }]
+  if (rail.utilisation === undefined) return [{ ...about(array), severity: 'stop', code: 'rail-not-known', message: words`The bending capacity of the rail is not known; its bending moment is ${bent}.`, remedy: words`Enter its allowable bending moment from the maker’s table.` }]
   if (rail.utilisation <= MUCH) return []
-  const told = words`The rail is bent by ${bent}: utilisation ${percent(rail.utilisation)}.`
+  const told = words`The rail has a bending moment of ${bent}: utilisation ${percent(rail.utilisation)}.`
   return [rail.utilisation > 1
-    ? { ...about(array), severity: 'stop', code: 'rail-overbent', message: told, remedy: words`Take a stiffer rail, or fix it to more members.` }
+    ? { ...about(array), severity: 'stop', code: 'rail-overbent', message: told, remedy: words`Use a stronger rail, or fix it to more studs.` }
     : { ...about(array), severity: 'caution', code: 'rail-much-bent', message: told }]
 }
 
 /** What is to be said of the screws into a display. */
 export function screwFindings(array: ScreenArray, { screw }: Fixing, display: string): Finding[] {
-  if (!screw.range) return [{ ...about(array), severity: 'stop', code: 'display-screw-not-known', message: words`Which screw goes into ${display} is not known: ${screw.fits ? '' : screw.why}.`, remedy: words`Give the figure in the catalogue.` }]
+  if (!screw.range) return [{ ...about(array), severity: 'stop', code: 'display-screw-not-known', message: words`The screw for ${display} is not known: ${screw.fits ? '' : screw.why}.`, remedy: words`Enter the missing figure in the catalogue.` }]
   const fault = array.screw === undefined ? undefined : screwFault(array.screw, screw.range)
   if (fault) {
     return [{
       ...about(array), severity: 'stop', code: `display-screw-${fault.kind}`,
       message: fault.kind === 'too-long'
-        ? words`A screw of ${array.screw!} is ${fault.by} too long for ${display}: it breaks what is behind the insert.`
-        : words`A screw of ${array.screw!} is ${fault.by} too short for ${display}: its thread strips.`,
-      remedy: words`Take ${screw.range.shortest.value} to ${screw.range.longest.value}, or change what lies under its head.`,
+        ? words`A ${array.screw!} screw is ${fault.by} too long for ${display}: it damages the parts behind the insert.`
+        : words`A ${array.screw!} screw is ${fault.by} too short for ${display}: the thread strips.`,
+      remedy: words`Use a length of ${screw.range.shortest.value} to ${screw.range.longest.value}, or change the washers or spacer under the head.`,
     }]
   }
   return screw.fits || array.screw !== undefined

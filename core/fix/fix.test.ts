@@ -24,7 +24,7 @@ describe('a screw into the display', () => {
     // 16 is too long by 0.9 with one washer, and safe with two.
     expect(chooseScrew(d46, 2.5, { ...kit, lengths: [16] })).toMatchObject({ fits: true, length: 16, stack: { washers: 3.2 } })
     const none = chooseScrew(d46, 2.5, { ...kit, lengths: [40] })
-    expect(!none.fits && textToString(none.why, 'metric')).toBe('no screw of Kit M6 fits, with up to 3 washers: buy M6 screws of 10.1 to 15.1')
+    expect(!none.fits && textToString(none.why, 'metric')).toBe('no screw of Kit M6 fits with up to 3 washers: buy M6 screws of 10.1 to 15.1')
     expect(chooseScrew(d46, undefined, kit)).not.toHaveProperty('range')
     expect(chooseScrew({ ...d46, vesa: { ...d46.vesa, insertDepth: undefined } }, 2.5, kit)).toMatchObject({ fits: false })
   })
@@ -65,7 +65,7 @@ describe('loads on a plate', () => {
   it('come from display, mount and what hangs on it; wind both ways from the wall', () => {
     const cases = (change = {}, wall = {}) => plateLoads({ display: d46, mount: { ...m1, ...change }, wall })
     expect(cases().map(({ case: name, pulls }) => [name, pulls.map(({ arm }) => arm)])).toEqual([['stowed', [92]], ['service', [346]], ['service-hand', [346, 380]]])
-    // A hand also pulls a mount that stays: 30 and half of 68 off the wall, the face 98.
+    // A hand also pulls a mount that stays: 30 and half of 68 from the wall, the face 98.
     expect(cases({ depth: { stowed: 30, service: 30 } }).map(({ case: name, pulls }) => [name, pulls.map(({ arm }) => arm)])).toEqual([['stowed', [64]], ['stowed-hand', [64, 98]]])
     const wind = cases({}, { windSpeed: 30 }).filter(({ case: name }) => name === 'wind').map(({ out }) => out)
     // 0.613 × 30² × 1.3 × 1.0214 m × 0.5762 m
@@ -105,9 +105,9 @@ describe('loads on a plate', () => {
       expect(shear.value).toBeCloseTo(shearOf(each).shear, 9)
     }))
     const { shear } = groupFigures(pulled(92), four, { ...held, centre: { x: 40, y: 250 } }, 1)
-    expect(shear.working.map(({ expression }) => textToString(expression, 'metric'))[1]).toBe('weight 331.5 N × 40 mm beside the middle of the fasteners')
+    expect(shear.working.map(({ expression }) => textToString(expression, 'metric'))[1]).toBe('weight 331.5 N × 40 mm from the centre of the fasteners')
     // The same sum in pounds and inches: 331.5 N are 74.5 lbf, 40 mm are 1.57 in.
-    expect(textToString(shear.working[1]!.expression, 'imperial')).toBe('weight 74.5 lbf × 1.57 in beside the middle of the fasteners')
+    expect(textToString(shear.working[1]!.expression, 'imperial')).toBe('weight 74.5 lbf × 1.57 in from the centre of the fasteners')
   })
 
   it('are none that fasteners at the foot, or a single one beside the centre, could hold', () => {
@@ -251,7 +251,7 @@ describe('the plan of a wall', () => {
   it('never shows a use that rests on a figure not given, and stops', () => {
     const { loads, findings } = fixed((job) => { delete fastener(job).yield })
     expect(loads.every(({ utilisation }) => utilisation === undefined)).toBe(true)
-    expect(findings).toEqual([['stop', 'capacity-not-known', 'What lag bears is not known: the sheet of lag gives no bending yield.']])
+    expect(findings).toEqual([['stop', 'capacity-not-known', 'What lag is not known: the data sheet of lag gives no bending yield.']])
   })
 
   it('counts the covering as a gap unless the house rule says otherwise', () => {
@@ -276,7 +276,7 @@ describe('the plan of a wall', () => {
       job.walls[0]!.covering = [{ material: 'plaster', thickness: 15 }]
     })
     expect(findings.map(([, , message]) => message)).toEqual([
-      'The least edge distance of lag is not known, so what lag bears is not.', 'lag is 6.5 too short: 26.5 of covering, plate and nut, and 45 of embedment make 71.5.', 'The base is 60 thick; lag needs 67.5.',
+      'The least edge distance of lag is not known, so the capacity of lag is not known.', 'lag is 6.5 too short: 26.5 , embedment takes 45 , together 71.5.', 'The base is 60 thick; lag needs 67.5.',
     ])
   })
 })

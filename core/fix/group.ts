@@ -54,7 +54,7 @@ function windTension(out: number, { x, y }: Point, { centre, foot, top, left, ri
 /**
  * What one case does to every fastener of a plate. Out of the plane a rigid plate turns about its foot: the
  * fastener a above it takes M·a ÷ Σa² of tension. In the plane the weight is shared evenly, and where it acts
- * beside the middle of the fasteners it turns the plate: M·r ÷ Σr² at right angles to r, added as a vector.
+ * from the centre of the fasteners it turns the plate: M·r ÷ Σr² at right angles to r, added as a vector.
  *
  * @returns a load for each place in its order, or why they cannot hold the plate
  * @example
@@ -92,25 +92,25 @@ export function groupFigures(load: PlateLoad, places: Point[], held: Held, index
   const [total, tipping, turning] = [totalOf(load), tippingOf(load), turningOf(load, held, sums)]
   const even = total / sums.count
   const wind = tension - (sums.fromFoot > NOTHING ? tipping * Math.max(place.y - held.foot, 0) / sums.fromFoot : 0)
-  const pulls = load.pulls.map(({ what, down, arm }) => words`${what} ${quantity(down, 'N')} × ${quantity(arm, 'mm')} off the wall`)
+  const pulls = load.pulls.map(({ what, down, arm }) => words`${what} ${quantity(down, 'N')} × ${quantity(arm, 'mm')} from the wall`)
   const squares = [...new Map(places.map(({ y }) => [Math.round((y - held.foot) * 10), y - held.foot])).values()]
     .map(a => words`${String(places.filter(({ y }) => Math.abs(y - held.foot - a) < 0.1).length)} × (${quantity(a, 'mm')})²`)
   const turned = Math.abs(turning) > 1
   const { shear, angle } = shearOf({ tension, across, down })
   return {
     tension: asFigure([
-      { label: 'Moment at the wall', expression: joined(pulls), value: tipping / 1000, unit: 'N·m', source: 'a rigid plate turning about its foot' },
-      { label: 'Tension', expression: words`that × ${quantity(place.y - held.foot, 'mm')} above the foot ÷ (${joined(squares)})`, value: tension - wind, unit: 'N' },
-      ...load.out !== 0 ? [{ label: 'With the wind', expression: words`${quantity(tension - wind, 'N')} + its share of ${quantity(Math.abs(load.out), 'N')} ${load.out > 0 ? 'away from' : 'towards'} the wall, ${quantity(wind, 'N')}`, value: tension, unit: 'N', source: 'ASCE 7: 0.613·V² × 1.3 × area, at the display’s centre' }] : [],
+      { label: 'Moment at the wall', expression: joined(pulls), value: tipping / 1000, unit: 'N·m', source: 'rigid plate rotating about its bottom edge' },
+      { label: 'Tension', expression: words`moment × ${quantity(place.y - held.foot, 'mm')} above the bottom edge ÷ (${joined(squares)})`, value: tension - wind, unit: 'N' },
+      ...load.out !== 0 ? [{ label: 'Tension with wind', expression: words`${quantity(tension - wind, 'N')} + its share of the wind load ${quantity(Math.abs(load.out), 'N')} ${load.out > 0 ? 'away from' : 'towards'} the wall, ${quantity(wind, 'N')}`, value: tension, unit: 'N', source: 'ASCE 7: 0.613·V² × 1.3 × area, at the display’s centre' }] : [],
     ]),
     shear: asFigure([
-      { label: 'Evenly', expression: words`${quantity(total, 'N')} ÷ ${String(sums.count)} fasteners`, value: even, unit: 'N' },
+      { label: 'Even share', expression: words`${quantity(total, 'N')} ÷ ${String(sums.count)} fasteners`, value: even, unit: 'N' },
       ...turned
         ? [
-            { label: 'Turning moment in the plane', expression: joined(load.pulls.map(({ what, down, aside }) => words`${what} ${quantity(down, 'N')} × ${quantity(held.centre.x + aside - sums.middle.x, 'mm')} beside the middle of the fasteners`)), value: turning / 1000, unit: 'N·m', source: 'a rigid plate turning about the middle of its fasteners' },
-            { label: 'By that, across', expression: words`moment × ${quantity(place.y - sums.middle.y, 'mm')} above their middle ÷ Σr² ${quantity(sums.squares, 'mm²')}`, value: across, unit: 'N' },
-            { label: 'By that, down', expression: words`moment × ${quantity(place.x - sums.middle.x, 'mm')} right of their middle ÷ Σr²`, value: down - even, unit: 'N' },
-            { label: 'Shear', expression: words`√((${quantity(even, 'N')} + ${quantity(down - even, 'N')})² + (${quantity(across, 'N')})²), at ${angle.toFixed(0)}° to the upright`, value: shear, unit: 'N' },
+            { label: 'In-plane moment', expression: joined(load.pulls.map(({ what, down, aside }) => words`${what} ${quantity(down, 'N')} × ${quantity(held.centre.x + aside - sums.middle.x, 'mm')} from the centre of the fasteners`)), value: turning / 1000, unit: 'N·m', source: 'rigid plate rotating about the centre of its fasteners' },
+            { label: 'From the moment, horizontal', expression: words`moment × ${quantity(place.y - sums.middle.y, 'mm')} above their centre ÷ Σr² ${quantity(sums.squares, 'mm²')}`, value: across, unit: 'N' },
+            { label: 'From the moment, vertical', expression: words`moment × ${quantity(place.x - sums.middle.x, 'mm')} right of their centre ÷ Σr²`, value: down - even, unit: 'N' },
+            { label: 'Shear', expression: words`√((${quantity(even, 'N')} + ${quantity(down - even, 'N')})² + (${quantity(across, 'N')})²), at ${angle.toFixed(0)}° to the vertical`, value: shear, unit: 'N' },
           ]
         : [],
     ]),

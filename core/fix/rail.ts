@@ -6,7 +6,7 @@ import { shearOf, type FastenerLoad } from './group'
 
 /**
  * How far a rail is bent between the members that it is fixed to: the worst loaded bolt leans on it with its
- * shear and tension together, as on a beam from member to member; in N·m, and as a share of what the rail's
+ * shear and tension together, as on simple beam from stud to stud; in N·m, and as a share of what the rail's
  * maker allows, where that is given.
  */
 export function railUse({ moment }: Carrier, strips: Strip[], bolts: BoltLoad[]): { figure: Figure, utilisation?: number } {
@@ -15,8 +15,8 @@ export function railUse({ moment }: Carrier, strips: Strip[], bolts: BoltLoad[])
   const bent = force * lever / 1000
   return {
     figure: figure([
-      { label: 'From one bolt', expression: words`shear and tension together in the worst case`, value: force, unit: 'N' },
-      { label: 'Bending of the rail', expression: words`${quantity(force, 'N')} × ${quantity(lever, 'mm')} (a × b ÷ span, for the bolts of one span)`, value: bent, unit: 'N·m', source: 'a beam from member to member' },
+      { label: 'Load from one bolt', expression: words`shear and tension combined in the worst case`, value: force, unit: 'N' },
+      { label: 'Bending moment in the rail', expression: words`${quantity(force, 'N')} × ${quantity(lever, 'mm')} (a × b ÷ span, for the bolts of one span)`, value: bent, unit: 'N·m', source: 'simple beam from stud to stud' },
     ]),
     ...moment !== undefined && { utilisation: bent / moment },
   }
@@ -26,7 +26,7 @@ export function railUse({ moment }: Carrier, strips: Strip[], bolts: BoltLoad[])
 export function carriedFigures(load: FastenerLoad): { tension: Figure, shear: Figure } {
   const { shear } = shearOf(load)
   return {
-    tension: figure([{ label: 'Tension', expression: words`from the bolts beside it, each leaning on the two members next to it; inner members take 1.25 of a simple span’s share`, value: load.tension, unit: 'N' }]),
+    tension: figure([{ label: 'Tension', expression: words`from the bolts beside it, each shared by the two nearest studs; inner studs take 1.25 × the simple-span share`, value: load.tension, unit: 'N' }]),
     shear: figure([{ label: 'Shear', expression: words`√((${quantity(load.down, 'N')})² + (${quantity(load.across, 'N')})²), from the same bolts`, value: shear, unit: 'N' }]),
   }
 }

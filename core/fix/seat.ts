@@ -23,8 +23,8 @@ function finishFindings(about: About, name: string, { finish }: Fastener, wall: 
   if (!wall.windSpeed && !wall.wet) return []
   if (finish && LASTING.includes(finish)) return []
   return [finish === undefined
-    ? { ...about, severity: 'stop', code: 'finish-not-known', message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}, and the finish of ${name} is not known.`, remedy: words`Give it in the catalogue; stainless, galvanised or coated ones last here.` }
-    : { ...about, severity: 'stop', code: 'fastener-corrodes', message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}; ${name} is ${finish}.`, remedy: words`Take one that is stainless, galvanised or coated.` }]
+    ? { ...about, severity: 'stop', code: 'finish-not-known', message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}, and the finish of ${name} is not known.`, remedy: words`Enter the finish in the catalogue; stainless, galvanised or coated fasteners are suitable here.` }
+    : { ...about, severity: 'stop', code: 'fastener-corrodes', message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}, and ${name} is ${finish}: it corrodes here.`, remedy: words`Use a stainless, galvanised or coated fastener.` }]
 }
 
 /** Whether a screw reaches far enough into the wood, and not through it. */
@@ -35,12 +35,12 @@ function woodFindings(about: About, name: string, screw: Fastener, wall: Wall, b
   const joint = { plate: bearer?.thickness ?? 0, covering: coveringOf(wall), ...memberDepth !== undefined && { depth: memberDepth } }
   const over = joint.plate + joint.covering
   const through = memberDepth === undefined ? 0 : screw.length - over - memberDepth
-  if (through > 1e-9) return [{ ...stop, code: 'fastener-through-member', message: words`${name} comes out ${through} behind the member, which is ${memberDepth!} deep.`, remedy: words`Take a shorter screw.` }]
+  if (through > 1e-9) return [{ ...stop, code: 'fastener-through-member', message: words`${name} comes ${through} through the back of the stud, which is ${memberDepth!} deep.`, remedy: words`Use a shorter screw.` }]
   const [inWood, least, told] = screw.kind === 'wood-screw'
     ? [penetration(screw, joint), WOOD_SCREW_PENETRATION * screw.diameter, 'six diameters (NDS 12.1.5.6)']
     : [threadInWood(screw, joint), WOOD_DIAMETERS.penetration * screw.diameter, 'four diameters (NDS 12.1.4)']
   return inWood < least - 1e-9
-    ? [{ ...stop, code: 'penetration-too-small', message: words`${name} has ${inWood} ${screw.kind === 'wood-screw' ? '' : 'of thread '}in the wood, its tip left out; ${least} is the least, ${told}.`, remedy: words`Take a longer screw.` }]
+    ? [{ ...stop, code: 'penetration-too-small', message: words`${name} has ${inWood} ${screw.kind === 'wood-screw' ? '' : 'of thread '}in the wood, tip excluded; the minimum is ${least}, ${told}.`, remedy: words`Use a longer screw.` }]
     : []
 }
 
@@ -52,14 +52,14 @@ function steelFindings(about: About, name: string, screw: Fastener, wall: Wall, 
   const least = reachThroughSteel(screw, gauge)
   return behind >= least - 1e-9
     ? []
-    : [{ ...about, severity: 'stop', code: behind <= 0 ? 'screw-does-not-reach-steel' : 'screw-not-through-steel', message: behind <= 0 ? words`${name} ends ${-behind} before the steel.` : words`${name} goes ${behind} past the steel’s face; ${least} are the steel, three threads beyond it and the drill point.`, remedy: words`Take a screw that is ${least - behind} longer.` }]
+    : [{ ...about, severity: 'stop', code: behind <= 0 ? 'screw-does-not-reach-steel' : 'screw-not-through-steel', message: behind <= 0 ? words`${name} stops ${-behind} short of the steel.` : words`${name} goes ${behind} past the face of the steel; it requires ${least} for the steel, three threads beyond it and the drill point.`, remedy: words`Use a screw at least ${least - behind} longer.` }]
 }
 
 /** Whether an anchor is long enough, and its base thick enough and known. */
 function anchorFindings(about: About, name: string, anchor: Fastener, { structure, covering }: Wall, bearer: Bearer | undefined): Finding[] {
   if (structure.kind !== 'concrete' && structure.kind !== 'block') return []
   const stop = { ...about, severity: 'stop' as const }
-  const notKnown = (what: string, where: string): Finding => ({ ...stop, code: `${what.replaceAll(' ', '-')}-not-known`, message: words`The ${what} of ${where} is not known, so what ${name} bears is not.`, remedy: words`Give it: ${where === name ? 'in the catalogue, from its maker’s sheet' : 'in Survey'}.` })
+  const notKnown = (what: string, where: string): Finding => ({ ...stop, code: `${what.replaceAll(' ', '-')}-not-known`, message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`, remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.` })
   const { embedment } = anchor
   const [over, base, least] = [overOf(anchor, { covering }, bearer), baseThickness(structure), thinnestBase(anchor)]
   const short = over + (embedment ?? 0) - anchor.length
@@ -69,10 +69,10 @@ function anchorFindings(about: About, name: string, anchor: Fastener, { structur
     ...embedment === undefined ? [notKnown('embedment', name)] : [],
     ...anchor.edgeDistance === undefined ? [notKnown('least edge distance', name)] : [],
     ...structure.kind === 'block' && structure.block && structure.block.unit === undefined ? [notKnown('kind of unit', 'the block')] : base === undefined ? [notKnown(hollow ? 'face shell’s thickness' : 'thickness', hollow ? 'the hollow block' : 'the wall')] : [],
-    ...embedment !== undefined && short > 1e-9 ? [{ ...stop, code: 'anchor-too-short', message: words`${name} is ${short} too short: ${over} of covering, plate and nut, and ${embedment} of embedment make ${over + embedment}.`, remedy: words`Take a longer anchor.` }] : [],
-    ...base !== undefined && embedment !== undefined && base < least - 1e-9 ? [{ ...stop, code: 'base-too-thin', message: words`${hollow ? 'The face shell of the hollow block' : 'The base'} is ${base} thick; ${name} needs ${least}.`, remedy: words`Take an anchor that is set less deep${hollow ? ', or one that is made for hollow block' : ''}.` }] : [],
+    ...embedment !== undefined && short > 1e-9 ? [{ ...stop, code: 'anchor-too-short', message: words`${name} is ${short} too short: covering, plate and nut take ${over}, embedment takes ${embedment}, together ${over + embedment}.`, remedy: words`Use a longer anchor.` }] : [],
+    ...base !== undefined && embedment !== undefined && base < least - 1e-9 ? [{ ...stop, code: 'base-too-thin', message: words`${hollow ? 'The face shell of the hollow block' : 'The wall'} is ${base} thick; ${name} requires at least ${least}.`, remedy: words`Use an anchor with less embedment${hollow ? ', or one made for hollow block' : ''}.` }] : [],
     ...check !== undefined && anchor.allowable!.tension > check
-      ? [{ ...about, severity: 'caution' as const, code: 'allowable-over-breakout', message: words`The sheet of ${name} allows ${quantity(Math.round(anchor.allowable!.tension), 'N')}; concrete of ${quantity(structure.strength!, 'MPa')} breaks out so as to allow ${quantity(Math.round(check), 'N')} (ACI 318 17.6.2).`, remedy: words`Check the sheet’s figure for this concrete and embedment.` }]
+      ? [{ ...about, severity: 'caution' as const, code: 'allowable-over-breakout', message: words`The data sheet of ${name} allows ${quantity(Math.round(anchor.allowable!.tension), 'N')} tension; breakout of ${quantity(structure.strength!, 'MPa')} concrete allows only ${quantity(Math.round(check), 'N')} (ACI 318 17.6.2).`, remedy: words`Check the data sheet’s figure for this concrete and embedment.` }]
       : [],
   ]
 }
@@ -90,8 +90,8 @@ function anchorDistanceFindings(about: About, name: string, { edgeDistance, minS
   const atEdge = near.flatMap(({ hole, edges }) => edges.filter(({ distance }) => edgeDistance !== undefined && distance < edgeDistance - 1e-9).map(edge => ({ hole, edge })))
   const together = near.flatMap(({ hole, neighbours }) => neighbours.filter(({ distance }) => minSpacing !== undefined && distance < minSpacing - 1e-9).map(({ distance }) => ({ hole, distance })))
   return [
-    ...atEdge.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'edge-too-near', message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}: ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} needs ${edgeDistance!}.`, remedy: words`Move the array, or take an anchor that may be set nearer.` }] : [],
-    ...together.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'spacing-too-near', message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}: ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} needs ${minSpacing!}.`, remedy: words`Move one within its slot, or take an anchor that may be set nearer.` }] : [],
+    ...atEdge.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'edge-too-near', message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}: ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} requires at least ${edgeDistance!}.`, remedy: words`Move the array, or use an anchor with a smaller minimum edge distance.` }] : [],
+    ...together.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'spacing-too-near', message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}: ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} requires at least ${minSpacing!}.`, remedy: words`Move one hole within its slot, or use an anchor with a smaller minimum spacing.` }] : [],
   ]
 }
 
@@ -110,8 +110,8 @@ function woodDistanceFindings(about: About, name: string, { diameter }: Fastener
   })
   const atEnd = holes.map(hole => ({ hole, away: endsOf(hole) })).filter(({ away }) => away < end - 1e-9)
   return [
-    ...near.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'fasteners-too-near', message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} needs ${spacing}, four diameters (NDS table 12.5.1B).`, remedy: words`Slide one of the plates, or move a hole within its slot.` }] : [],
-    ...atEnd.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'end-too-near', message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}: ${Math.min(...atEnd.map(({ away }) => away))} from the end of the member; ${name} needs ${end}, seven diameters (NDS table 12.5.1B).`, remedy: words`Move the plate up or down the member.` }] : [],
+    ...near.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'fasteners-too-near', message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} requires ${spacing}, four diameters (NDS table 12.5.1B).`, remedy: words`Shift one of the plates, or move a hole within its slot.` }] : [],
+    ...atEnd.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'end-too-near', message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}: ${Math.min(...atEnd.map(({ away }) => away))} from the end of the stud; ${name} requires ${end}, seven diameters (NDS table 12.5.1B).`, remedy: words`Move the plate up or down the stud.` }] : [],
   ]
 }
 
@@ -122,7 +122,7 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
   const name = fastener.name ?? fastener.id
   const { kind } = wall.structure
   if (fastener.base !== kind) {
-    return [{ ...about, severity: 'stop', code: 'fastener-of-another-base', message: words`${name} is for ${fastener.base.replace('-', ' ')}; this wall is ${kind.replace('-', ' ')}.`, remedy: words`Choose one that is made for this wall.` }]
+    return [{ ...about, severity: 'stop', code: 'fastener-of-another-base', message: words`${name} is for ${fastener.base.replace('-', ' ')}; this wall is ${kind.replace('-', ' ')}.`, remedy: words`Choose a fastener made for this wall.` }]
   }
   const holes = positions.flatMap(({ row, column, holes = [] }) => holes.map((hole): Placed => ({ name: `R${row} C${column} ${hole.row} ${hole.rank}`, x: hole.x, y: hole.y, piece: hole.member ?? -1, ply: hole.ply ?? 0 })))
   // Plates of one thickness are asked about once.
@@ -137,7 +137,7 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
   return [
     ...bearers.flatMap(each => isWoodScrew(fastener) ? woodFindings(about, name, fastener, wall, each) : kind === 'steel-stud' ? steelFindings(about, name, fastener, wall, each) : anchorFindings(about, name, fastener, wall, each)),
     ...isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : kind === 'concrete' || kind === 'block' ? anchorDistanceFindings(about, name, fastener, holes, judging) : [],
-    ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member', message: words`${namesOf(hollow.map(({ name }) => name))}: a member stands there, and ${name} opens behind the covering only.`, remedy: words`Move the hole clear of the member, or use a screw there.` }] : [],
+    ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member', message: words`${namesOf(hollow.map(({ name }) => name))}: there is a stud behind the hole, and ${name} only opens in a cavity.`, remedy: words`Move the hole clear of the stud, or use a screw there.` }] : [],
     ...finishFindings(about, name, fastener, wall),
   ]
 }

@@ -35,7 +35,7 @@ describe('anchors near an edge or one another', () => {
   })
 
   it('have shares of their own in shear where the sheet gives them, and else the same, which is said', () => {
-    const own = crowdingOf({ ...anchor, shearEdgeFactor: 0.3 }, { edges: [{ name: 'the top', distance: 90 }], neighbours: [] })
+    const own = crowdingOf({ ...anchor, shearEdgeFactor: 0.3 }, { edges: [{ name: 'the top edge', distance: 90 }], neighbours: [] })
     expect(own.known && [own.tension.factor, own.shear.factor]).toEqual([expect.closeTo(0.8, 12), expect.closeTo(0.65, 12)])
     const same = at([90])
     expect(same.known && textToString(same.shear.steps[0]!.expression, 'metric')).toContain('as in tension')
@@ -43,7 +43,7 @@ describe('anchors near an edge or one another', () => {
 
   it('are not known near an edge or another where the sheet gives no critical distance', () => {
     const { criticalEdge: _e, criticalSpacing: _s, ...bare } = anchor
-    const known = (edge: number, spacing: number) => crowdingOf(bare, { edges: [{ name: 'the top', distance: edge }], neighbours: [{ side: 'left', distance: spacing }] }).known
+    const known = (edge: number, spacing: number) => crowdingOf(bare, { edges: [{ name: 'the top edge', distance: edge }], neighbours: [{ side: 'left', distance: spacing }] }).known
     // Set 42 deep: four times that from an edge and three times from another all counts.
     expect([known(168, 126), known(167, 126), known(168, 125)]).toEqual([true, false, false])
   })
@@ -119,7 +119,7 @@ describe('screws in wood', () => {
     return planWall(job.walls[0]!, job).findings.filter(({ severity, stage }) => severity === 'stop' && stage === 'fix').map(({ code, message }) => [code, textToString(message, 'metric')])
   }
   it('keep four diameters from one another in one piece, also of two plates', () => {
-    // Two displays whose plates meet over one wide piece: 30 between their holes, and 38.1 is the least.
+    // Two displays whose plates meet over one wide piece: 30 between their holes, and 38.1 .
     const meet = (apart: number) => stops((job) => {
       job.walls[0]!.structure = { kind: 'wood-stud', memberWidth: 140, specificGravity: 0.42, members: [{ centre: 2050, width: 38 }, { centre: 2500, width: 140 }, { centre: 2950, width: 38 }] }
       Object.assign(job.catalogue.mounts[0]!, { adjust: {}, plate: { ...m1.plate, width: 430, slots: [210, -150].flatMap(y => [-200, 200].map(x => ({ row: y > 0 ? 'top' : 'bottom', y, x1: x, x2: x, diameter: 10 }))) } })

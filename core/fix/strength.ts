@@ -36,15 +36,15 @@ export function jointOf(wall: Wall, bearer: Bearer, { coveringCountsAsGap }: Rul
 
 function screwStrength(screw: Fastener, wall: Wall, bearer: Bearer | undefined, rules: Rules, duration: number): Known {
   const name = screw.name ?? screw.id
-  if (wall.structure.specificGravity === undefined) return unknown(words`the wood’s specific gravity is not given`)
-  if (screw.thread === undefined) return unknown(words`the sheet of ${name} gives no thread length`)
-  if (screw.root === undefined || screw.yield === undefined) return unknown(words`the sheet of ${name} gives no ${screw.root === undefined ? 'root diameter' : 'bending yield'}`)
-  if (!bearer) return unknown(words`how thick the rail’s steel is is not given`)
+  if (wall.structure.specificGravity === undefined) return unknown(words`the specific gravity of the wood is not known`)
+  if (screw.thread === undefined) return unknown(words`the data sheet of ${name} gives no thread length`)
+  if (screw.root === undefined || screw.yield === undefined) return unknown(words`the data sheet of ${name} gives no ${screw.root === undefined ? 'root diameter' : 'bending yield'}`)
+  if (!bearer) return unknown(words`the steel thickness of the rail is not known`)
   const joint = jointOf(wall, bearer, rules, duration)
   const tension = withdrawal(screw, joint)
   const shear = (angle: number) => lateralStrength(screw, joint, angle)!
   if (!(tension > 0)) return unknown(words`none of the thread of ${name} is in the wood`)
-  if (!(shear(0) > 0)) return unknown(words`what its head bears on is given no thickness`)
+  if (!(shear(0) > 0)) return unknown(words`the thickness under its head is not known`)
   return { known: true, strength: {
     tension, shear, use: (t, v, angle) => screwUse(t, v, tension, shear(angle)),
     figures: angle => ({ tension: withdrawalFigure(screw, joint), shear: lateralFigure(screw, joint, angle)! }),
@@ -53,10 +53,10 @@ function screwStrength(screw: Fastener, wall: Wall, bearer: Bearer | undefined, 
 }
 
 function sheetStrength(screw: Fastener, wall: Wall): Known {
-  if (wall.structure.gauge === undefined) return unknown(words`the steel’s thickness is not given`)
+  if (wall.structure.gauge === undefined) return unknown(words`the steel thickness of the stud is not known`)
   if (screw.allowable) return makersStrength(screw, wall)
   const covering = coveringOf(wall)
-  if (covering > 0) return unknown(words`the equations for screws in sheet steel are for sheets in contact, and ${covering} of covering lies between; toggles or blocking are reckoned by their maker’s value`)
+  if (covering > 0) return unknown(words`the AISI equations are for steel sheets in contact, and ${covering} of covering is in between; use toggles or blocking, rated by their maker`)
   const [tension, shear] = [pullOut(screw, wall.structure), sheetShear(screw, wall.structure)]
   return { known: true, strength: {
     tension: tension.value, shear: () => shear.value, use: (t, v) => t / tension.value + v / shear.value, figures: () => ({ tension, shear }), together: 'T ÷ Ta + V ÷ Va',
@@ -65,7 +65,7 @@ function sheetStrength(screw: Fastener, wall: Wall): Known {
 
 /** An anchor that its maker has tested: the allowables of its sheet, less what edges and neighbours take. */
 function makersStrength(anchor: Fastener, { structure: { kind } }: Wall, around?: Surroundings): Known {
-  if (!anchor.allowable) return unknown(words`the sheet of ${anchor.name ?? anchor.id} gives no allowable tension and shear`)
+  if (!anchor.allowable) return unknown(words`the data sheet of ${anchor.name ?? anchor.id} gives no allowable tension and shear`)
   const crowded = crowdingOf(anchor, around ?? { edges: [], neighbours: [] })
   if (!crowded.known) return crowded
   const allowable = { tension: anchor.allowable.tension * crowded.tension.factor, shear: anchor.allowable.shear * crowded.shear.factor }
@@ -86,10 +86,10 @@ export function strengthOf(fastener: Fastener, wall: Wall, bearer: Bearer | unde
     const rule = rules.hollowWallAnchors ?? 'supplement'
     return rule === 'counted'
       ? makersStrength(fastener, wall)
-      : unknown(words`by the house rule a hollow-wall anchor ${rule === 'never' ? 'is never used' : 'is a supplement that carries nothing in the sums'}`)
+      : unknown(words`by the house rule a hollow-wall anchor ${rule === 'never' ? 'is never used' : 'is only a supplement and carries no load in the calculation'}`)
   }
   if (isWoodScrew(fastener)) return screwStrength(fastener, wall, bearer, rules, wind ? DURATION.wind : DURATION.permanent)
-  if (fastener.base === 'wood-stud') return fastener.allowable ? makersStrength(fastener, wall) : unknown(words`no rule is known for a fastener of the kind “${fastener.kind}” in wood`)
+  if (fastener.base === 'wood-stud') return fastener.allowable ? makersStrength(fastener, wall) : unknown(words`there is no design rule for a “${fastener.kind}” fastener in wood`)
   if (fastener.kind === 'self-drilling') return sheetStrength(fastener, wall)
   return makersStrength(fastener, wall, around)
 }

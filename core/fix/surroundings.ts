@@ -10,7 +10,7 @@ export function edgesAround({ x, y }: Point, { width, height, features = [] }: P
   const openings = features.filter(({ kind }) => OPENINGS.includes(kind)).map(o => ({
     name: `the ${o.kind}`, distance: Math.hypot(Math.max(o.x - x, 0, x - o.x - o.width), Math.max(o.y - y, 0, y - o.y - o.height)),
   }))
-  return [{ name: 'the left edge', distance: x }, { name: 'the right edge', distance: width - x }, { name: 'the top', distance: height - y }, ...openings]
+  return [{ name: 'the left edge', distance: x }, { name: 'the right edge', distance: width - x }, { name: 'the top edge', distance: height - y }, ...openings]
 }
 
 /** So far away an anchor is nobody's neighbour, mm. */

@@ -65,7 +65,7 @@ const WORKED: Record<string, (given: Given, text: Record<string, string>) => num
   'share left': ({ distance, least, critical, atLeast }) => shareLeft(distance!, least!, critical!, atLeast),
   'anchors 2 × 2': given => crowded(given, beside(given.spacing!, 'right', 'above')),
   'anchor between four': given => crowded(given, beside(given.spacing!, 'left', 'right', 'above', 'below')),
-  'anchor in a corner': given => crowded(given, { edges: [{ name: 'the left edge', distance: given.edge! }, { name: 'the top', distance: given.edge! }, { name: 'the right edge', distance: 5000 }], neighbours: [] }),
+  'anchor in a corner': given => crowded(given, { edges: [{ name: 'the left edge', distance: given.edge! }, { name: 'the top edge', distance: given.edge! }, { name: 'the right edge', distance: 5000 }], neighbours: [] }),
   'hollow block, thinnest shell': thinnestBase,
   'screw, shortest': ({ bracket, washers, spacer, recess, thread, insert }) => screwRange({ bracket: bracket!, washers: washers!, spacer: spacer!, recess: recess! }, thread!, insert!).shortest.value,
   'screw, longest': ({ bracket, washers, spacer, recess, thread, insert }) => screwRange({ bracket: bracket!, washers: washers!, spacer: spacer!, recess: recess! }, thread!, insert!).longest.value,

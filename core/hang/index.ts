@@ -20,7 +20,7 @@ export interface HoleStep { hole: Hole, position: Position, label: string }
 
 /** What is said of a hole by what the drill met. */
 const SAYS: Record<MadeHole['result'], string> = {
-  hit: 'was made', miss: 'missed', void: 'met a void', steel: 'met steel', mortar: 'came into a mortar joint', blown: 'blew the face out', stripped: 'is stripped', other: 'cannot be used',
+  hit: 'was drilled', miss: 'missed', void: 'hit a void', steel: 'hit steel', mortar: 'hit a mortar joint', blown: 'blew out the face', stripped: 'stripped', other: 'cannot be used',
 }
 
 /** So far a new hole keeps from one that hit and that nothing uses, mm: three diameters of the thickest screws that are usual. */
@@ -68,16 +68,16 @@ export function hangFindings(arrays: ArrayPlan[], built: AsBuilt, dead: DeadHole
     if (made.result !== 'hit') {
       const message = words`${label} at ${made.x} ${SAYS[made.result]}: ${made.note || 'no note'}.`
       return beside
-        ? [{ ...about, severity: 'stop', code: 'hole-missed', message, remedy: words`Leave it empty and find the member before drilling beside it.` }]
-        : [{ ...about, severity: 'note', code: 'hole-dead', message, remedy: words`${fill[0]!.toUpperCase()}${fill.slice(1)}; nothing is planned within ${keepOff} of it.` }]
+        ? [{ ...about, severity: 'stop', code: 'hole-missed', message, remedy: words`Leave it empty and survey the spot before drilling beside it.` }]
+        : [{ ...about, severity: 'note', code: 'hole-dead', message, remedy: words`${fill[0]!.toUpperCase()}${fill.slice(1)}; the plan keeps new holes ${keepOff} away from it.` }]
     }
     if (!unused.has(made)) return []
     return [{
       ...about, severity: beside ? 'stop' : 'caution', code: 'hole-unused',
       message: step
-        ? words`${label} was made at ${made.x}, ${made.y} up, ${Math.hypot(made.x - step.hole.x, made.y - step.hole.y)} away from where the plan has it now.`
-        : words`A hole was made at ${made.x}, ${made.y} up, for what is not planned any more.`,
-      remedy: beside ? words`Plan nothing within ${KEEP_OFF} of it, or plan what uses it.` : words`Fill it, or plan something that uses it.`,
+        ? words`${label} was drilled at ${made.x}, ${made.y} above floor, ${Math.hypot(made.x - step.hole.x, made.y - step.hole.y)} from its planned position.`
+        : words`The hole drilled at ${made.x}, ${made.y} above floor is no longer in the plan.`,
+      remedy: beside ? words`Move the planned hole at least ${KEEP_OFF} away, or plan a plate that uses the drilled hole.` : words`Fill the hole, or plan a plate that uses it.`,
     }]
   })
 }

@@ -42,9 +42,9 @@ function bits({ arrays, wiring, units }: KitOf): KitItem[] {
   return [
     ...counted(holes, ({ bit }) => String(bit)).map(({ item, count }): KitItem => {
       const deep = Math.max(...holes.filter(({ bit }) => bit === item.bit).map(({ depth = 0 }) => depth))
-      return { id: `bit-${item.bit}`, group: 'bits', name: words`Bit ${bitName(item.bit!, units)}`, count: 1, spare: 1, why: words`${String(count)} holes, the deepest ${deep}: mark that on the bit.` }
+      return { id: `bit-${item.bit}`, group: 'bits', name: words`Drill bit ${bitName(item.bit!, units)}`, count: 1, spare: 1, why: words`${String(count)} holes; deepest ${deep}: mark this depth on the bit.` }
     }),
-    ...counted(bored, ({ diameter }) => String(diameter)).map(({ item, count }): KitItem => ({ id: `bore-${item.diameter}`, group: 'bits', name: words`Auger or hole saw ${bitName(item.diameter, units)}`, count: 1, spare: 0, why: words`${String(count)} holes for cables.` })),
+    ...counted(bored, ({ diameter }) => String(diameter)).map(({ item, count }): KitItem => ({ id: `bore-${item.diameter}`, group: 'bits', name: words`Auger or hole saw ${bitName(item.diameter, units)}`, count: 1, spare: 0, why: words`${String(count)} cable holes.` })),
   ]
 }
 
@@ -54,12 +54,12 @@ function fasteners(of: KitOf): KitItem[] {
   const bolts = placed.flatMap(({ position }) => position.bolts ?? [])
   const nameOf = (id: string) => of.catalogue.fasteners.find(each => each.id === id)?.name ?? id
   return [
-    ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => fastener!).map(({ key, count }): KitItem => ({ id: `fastener-${key}`, group: 'fasteners', name: words`${nameOf(key)}, each with its washer`, count, spare: spareOf(count), why: words`One in every hole that is not made yet.` })),
+    ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => fastener!).map(({ key, count }): KitItem => ({ id: `fastener-${key}`, group: 'fasteners', name: words`${nameOf(key)}, each with a washer`, count, spare: spareOf(count), why: words`One for each hole not drilled yet.` })),
     ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => String(of.catalogue.fasteners.find(({ id }) => id === fastener)?.diameter)).map(({ item, key }): KitItem => {
       const torque = of.catalogue.fasteners.find(({ id }) => id === item.fastener)?.torque
-      return { id: `socket-${key}`, group: 'tools', name: torque === undefined ? words`Socket for the head of ${nameOf(item.fastener!)}, and its ratchet` : words`Socket for the head of ${nameOf(item.fastener!)}, and a torque driver that goes to ${String(torque)} N·m`, count: 1, spare: 0, why: words`To draw the plates tight.` }
+      return { id: `socket-${key}`, group: 'tools', name: torque === undefined ? words`Socket for ${nameOf(item.fastener!)}, and a ratchet` : words`Socket for ${nameOf(item.fastener!)}, and a torque driver up to ${String(torque)} N·m`, count: 1, spare: 0, why: words`To tighten the plates.` }
     }),
-    ...bolts.length > 0 ? [{ id: 'bolts', group: 'fasteners' as const, name: words`Bolts of the rails’ or board’s maker, with washers and nuts`, count: bolts.length, spare: spareOf(bolts.length), why: words`From the plates to rails or board.` }] : [],
+    ...bolts.length > 0 ? [{ id: 'bolts', group: 'fasteners' as const, name: words`Bolts from the rail or board maker, with washers and nuts`, count: bolts.length, spare: spareOf(bolts.length), why: words`Plates to rails or board.` }] : [],
     ...screws(of, placed),
   ]
 }
@@ -74,8 +74,8 @@ function screws({ catalogue }: KitOf, placed: Placed[]): KitItem[] {
     const choice = chooseScrew(display, mount.bracket, kit, array.spacer)
     const all = count * SCREWS_EACH
     const length = array.screw ?? (choice.fits ? choice.length : undefined)
-    const why = choice.fits ? words`Four to a display, each with ${choice.stack.washers} of washers${choice.stack.spacer > 0 ? words` and a spacer of ${choice.stack.spacer}` : []}.` : words`Four to a display; ${choice.why}.`
-    return [{ id: `screws-${key.replaceAll(' ', '-')}`, group: 'fasteners', name: length === undefined ? words`Screws into ${display.name}, length not known` : words`M${String(display.vesa.thread)} screws of ${length} into ${display.name}`, count: all, spare: spareOf(all), why }]
+    const why = choice.fits ? words`Four per display, each with ${choice.stack.washers} of washers${choice.stack.spacer > 0 ? words` and a ${choice.stack.spacer} spacer` : []}.` : words`Four per display; ${choice.why}.`
+    return [{ id: `screws-${key.replaceAll(' ', '-')}`, group: 'fasteners', name: length === undefined ? words`Screws for ${display.name}, length not known` : words`M${String(display.vesa.thread)} screws, ${length} long, for ${display.name}`, count: all, spare: spareOf(all), why }]
   })
 }
 
@@ -83,21 +83,21 @@ function largeParts(of: KitOf): KitItem[] {
   const placed = placedIn(of)
   const strips = of.arrays.flatMap(({ strips }) => strips)
   return [
-    ...counted(placed, ({ position, array }) => mountModels(array, of.catalogue)(position)?.id ?? '').filter(({ key }) => key !== '').map(({ key, count }): KitItem => ({ id: `mount-${key}`, group: 'mounts', name: words`${of.catalogue.mounts.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`One to a display.` })),
+    ...counted(placed, ({ position, array }) => mountModels(array, of.catalogue)(position)?.id ?? '').filter(({ key }) => key !== '').map(({ key, count }): KitItem => ({ id: `mount-${key}`, group: 'mounts', name: words`${of.catalogue.mounts.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`One per display.` })),
     ...counted(strips, ({ of: kind, rect }) => `${kind === 'board' ? 'board' : 'rail'} ${Math.round(rect.width)} ${Math.round(rect.height)}`).map(({ item, key, count }): KitItem => ({ id: `strip-${key.replaceAll(' ', '-')}`, group: 'mounts', name: words`${item.of === 'board' ? 'Board' : 'Rail'} ${item.rect.width} × ${item.rect.height}`, count, spare: 0, why: words`Cut to this length.` })),
-    ...counted(placed, ({ position }) => position.model).map(({ key, count }): KitItem => ({ id: `display-${key}`, group: 'displays', name: words`${of.catalogue.displays.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Unpacked, looked over and measured before any is lifted.` })),
+    ...counted(placed, ({ position }) => position.model).map(({ key, count }): KitItem => ({ id: `display-${key}`, group: 'displays', name: words`${of.catalogue.displays.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Unpack, inspect and measure all of them before lifting any.` })),
   ]
 }
 
 function cableParts({ wiring: { boxes, cables, works }, catalogue }: KitOf): KitItem[] {
   const taken = cables.filter(({ model, taken }) => model?.plug && taken !== undefined)
   return [
-    ...counted(boxes.filter(({ held }) => held), ({ model }) => model).map(({ key, count }): KitItem => ({ id: `box-${key}`, group: 'cables', name: words`${catalogue.boxes?.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Let in where the sheet has its cut-out.` })),
-    ...counted(taken, ({ model, taken }) => `${model!.id} ${taken}`).map(({ item, key, count }): KitItem => ({ id: `cable-${key.replaceAll(' ', '-')}`, group: 'cables', name: words`${item.model!.name ?? item.model!.id}, ${item.taken!} long`, count, spare: 0, why: words`By the cable schedule.` })),
-    ...works.reels.map(({ model, lengths }): KitItem => ({ id: `reel-${model.id}`, group: 'cables', name: words`${model.name ?? model.id} from the reel`, count: lengths.length, spare: 0, why: words`Reels of ${lengths.flatMap((mm, n) => n === 0 ? [{ mm }] : [', ', { mm }])}.` })),
-    ...works.seals > 0 ? [{ id: 'seals', group: 'cables' as const, name: words`Seals for bored holes`, count: works.seals, spare: 1, why: words`In a rated wall only the approved one.` }] : [],
-    ...works.guards > 0 ? [{ id: 'guards', group: 'cables' as const, name: words`Steel plates over cables`, count: works.guards, spare: 0, why: words`Where a cable comes near the face of a stud.` }] : [],
-    ...works.patches > 0 ? [{ id: 'patches', group: 'cables' as const, name: words`Battens, tape and filler`, count: works.patches, spare: 0, why: words`To close the openings again.` }] : [],
+    ...counted(boxes.filter(({ held }) => held), ({ model }) => model).map(({ key, count }): KitItem => ({ id: `box-${key}`, group: 'cables', name: words`${catalogue.boxes?.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Fitted in the cut-outs on the sheet.` })),
+    ...counted(taken, ({ model, taken }) => `${model!.id} ${taken}`).map(({ item, key, count }): KitItem => ({ id: `cable-${key.replaceAll(' ', '-')}`, group: 'cables', name: words`${item.model!.name ?? item.model!.id}, ${item.taken!} long`, count, spare: 0, why: words`See the cable schedule.` })),
+    ...works.reels.map(({ model, lengths }): KitItem => ({ id: `reel-${model.id}`, group: 'cables', name: words`${model.name ?? model.id}, off the reel`, count: lengths.length, spare: 0, why: words`Reels of ${lengths.flatMap((mm, n) => n === 0 ? [{ mm }] : [', ', { mm }])}.` })),
+    ...works.seals > 0 ? [{ id: 'seals', group: 'cables' as const, name: words`Seals for bored holes`, count: works.seals, spare: 1, why: words`In a fire-rated wall, only the approved seal.` }] : [],
+    ...works.guards > 0 ? [{ id: 'guards', group: 'cables' as const, name: words`Nail plates`, count: works.guards, spare: 0, why: words`Where a cable runs close to the face of a stud.` }] : [],
+    ...works.patches > 0 ? [{ id: 'patches', group: 'cables' as const, name: words`Battens, tape and filler`, count: works.patches, spare: 0, why: words`To close the openings.` }] : [],
   ]
 }
 
@@ -108,10 +108,10 @@ const access = (hanging: HangingOrder[]): KitItem[] => {
   const from = steps.some(({ lifting }) => lifting.from === 'tower') ? 'tower' : steps.some(({ lifting }) => lifting.from === 'platform') ? 'platform' : 'floor'
   const item = (id: string, name: Text, count: number, why: Text): KitItem => ({ id, group: 'access', name, count, spare: 0, why })
   return [
-    item('people', people === 1 ? words`One person who lifts` : words`${String(people)} people who lift`, people, words`By mass and height of the heaviest lift, or by the house rule.`),
-    ...from !== 'floor' ? [item(from, from === 'tower' ? words`Tower` : words`Work platform`, 1, from === 'tower' ? words`Edges above ${3500} are reached.` : words`Edges above ${2000} are reached.`)] : [item('steps', words`Step ladder`, 1, words`To see along the level line.`)],
-    ...steps.some(({ lifting }) => lifting.aid) ? [item('lift-aid', words`Lift aid`, 1, words`Two people may not lift that much so high.`)] : [],
-    ...steps.some(({ lifting }) => lifting.handling === 'face-down') ? [item('bench', words`Padded bench`, 1, words`Brackets are fitted with the display on its face, as its maker allows.`)] : [],
+    item('people', people === 1 ? words`One person for lifting` : words`${String(people)} people for lifting`, people, words`From the mass and height of the heaviest lift, or by the house rule.`),
+    ...from !== 'floor' ? [item(from, from === 'tower' ? words`Scaffold tower` : words`Work platform`, 1, from === 'tower' ? words`To reach edges above ${3500}.` : words`To reach edges above ${2000}.`)] : [item('steps', words`Stepladder`, 1, words`To sight along the level line.`)],
+    ...steps.some(({ lifting }) => lifting.aid) ? [item('lift-aid', words`Lifting aid`, 1, words`Too heavy for two people at that height.`)] : [],
+    ...steps.some(({ lifting }) => lifting.handling === 'face-down') ? [item('bench', words`Padded bench`, 1, words`To fit brackets with the display face down, as its maker allows.`)] : [],
   ]
 }
 
@@ -120,10 +120,10 @@ const standing = (arrays: ArrayPlan[]): KitItem[] => {
   return arrays.length === 0
     ? []
     : [
-        tool('tape', words`Tape that was held against the one in the survey`, words`Two tapes differ; figures run from one datum.`),
-        tool('level', words`Laser level or long spirit level`, words`For the level line and the check of the plates.`),
-        tool('detector', words`Detector for live cables and pipes`, words`Before every hole.`),
-        tool('protection', words`Eye protection, dust mask, vacuum`, words`For everybody near the drill.`),
+        tool('tape', words`Tape measure checked against the survey tape`, words`Tapes differ, and all dimensions run from one datum.`),
+        tool('level', words`Laser level or long spirit level`, words`For the level line and for checking the plates.`),
+        tool('detector', words`Detector for live cables and pipes`, words`Use before every hole.`),
+        tool('protection', words`Eye protection, dust mask, vacuum`, words`For everyone near the drill.`),
       ]
 }
 

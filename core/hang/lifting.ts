@@ -29,8 +29,8 @@ const TOWER = 3500
 function shareAt(height: number): Figure {
   const above = height > SHOULDER
   return figure([{
-    label: above ? 'One person, above the shoulder' : 'One person, up to the shoulder',
-    expression: above ? words`${String(EACH)} kg × ${String(ABOVE_SHOULDER)}, its middle ${height} up` : words`${String(EACH)} kg, its middle ${height} up`,
+    label: above ? 'Limit for one person, above shoulder height' : 'Limit for one person, up to shoulder height',
+    expression: above ? words`${String(EACH)} kg × ${String(ABOVE_SHOULDER)}, centre of the display ${height} above floor` : words`${String(EACH)} kg, centre of the display ${height} above floor`,
     value: above ? EACH * ABOVE_SHOULDER : EACH, unit: 'kg', source: 'revised NIOSH lifting equation, 1991; check with local rules',
   }])
 }
@@ -50,11 +50,11 @@ export function liftingOf({ mass, handling: allowed }: Display, outer: Rect, { l
   const aid = byMass > 2 || (lifting === 'lift-aid' && byMass > 1)
   const people = aid || lifting === 'always-two' ? 2 : Math.max(byMass, long ? 2 : 1)
   const top = outer.y + outer.height
-  const masses = words`${String(mass)} kg; one may lift ${share.value.toFixed(1)} kg there`
+  const masses = words`${String(mass)} kg; the limit for one person there is ${share.value.toFixed(1)} kg`
   return {
     people, aid, share,
     from: top > TOWER ? 'tower' : top > PLATFORM ? 'platform' : 'floor',
     handling: handling === 'face-down' && allowed === 'face-down' ? 'face-down' : 'upright',
-    why: aid ? words`${masses}: a lift aid takes it, and two guide it.` : people > byMass ? (long ? words`${masses}, but it is longer than arms reach.` : words`${masses}; the firm always lifts in twos.`) : words`${masses}.`,
+    why: aid ? words`${masses}: use a lifting aid, with two people to guide it.` : people > byMass ? (long ? words`${masses}, but the display is too long for one person.` : words`${masses}; the house rule is two people for every lift.`) : words`${masses}.`,
   }
 }

@@ -10,8 +10,8 @@ const KIT = 'kit:'
 export function openFindings({ steps }: Pick<AsBuilt, 'steps'>, wall: string): Finding[] {
   const about = { stage: 'hang', subject: { kind: 'wall', id: wall } } as const
   return steps.filter(({ done }) => !done).flatMap(({ step, by, note = '' }): Finding[] => {
-    if (step.startsWith(KIT)) return [{ ...about, severity: 'caution', code: 'part-missing', message: words`${by} has not at the wall: ${note || step.slice(KIT.length)}.`, remedy: words`Bring it, and tick it off under Prepare.` }]
-    if (step.startsWith(ASKED)) return [{ ...about, severity: 'stop', code: 'question-open', message: words`${by} has stopped and asks: ${note || step.slice(ASKED.length)}`, remedy: words`Answer it under Hang; it is then kept in the log as answered.` }]
+    if (step.startsWith(KIT)) return [{ ...about, severity: 'caution', code: 'part-missing', message: words`${by} reports missing on site: ${note || step.slice(KIT.length)}.`, remedy: words`Bring it, and tick it off in Hang, under Prepare.` }]
+    if (step.startsWith(ASKED)) return [{ ...about, severity: 'stop', code: 'question-open', message: words`${by} has stopped work with a question: ${note || step.slice(ASKED.length)}`, remedy: words`Answer it in Hang; the log keeps the answer.` }]
     return []
   })
 }

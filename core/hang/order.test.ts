@@ -52,14 +52,14 @@ describe('the order of hanging', () => {
   it('is from the top where lower screens pass under it pulled out, and says that the other works too', () => {
     const { order, why, codes } = hung({ lift: 24, depth: { stowed: 58, service: 312 } })
     expect(order).toEqual([...top, ...bottom.map(label => `${label} out`)])
-    expect(why).toBe('The top row first, lower mounts pulled out to pass; the bottom row first works too.')
+    expect(why).toBe('Top row first, with the lower mounts pulled out to pass; bottom row first also works.')
     expect(codes).toEqual([])
   })
 
   it('is from the bottom where they cannot pass: 58 + 68 + 10 is not reached', () => {
     const { order, why, first } = hung({ lift: 24, depth: { stowed: 58, service: 135 } })
     expect([first, order]).toEqual(['bottom', [...bottom, ...top]])
-    expect(why).toContain('could not be lifted 24 to hook on under a row that hangs, 0.6 above it')
+    expect(why).toContain('could not be lifted 24 needed to hook on, with only 0.6 above it')
     expect(hung({ lift: 24, depth: { stowed: 58, service: 136 } }).first).toBe('top')
   })
 

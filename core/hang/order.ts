@@ -10,7 +10,7 @@ export interface ScreenStep { screen: string, model: string, row: number, column
 /** The order in which the screens of an array are hung, and why it is that one. */
 export interface HangingOrder { array: string, name: string, first: 'top' | 'bottom', why: Text, steps: ScreenStep[] }
 
-const ROW: Record<HangingOrder['first'], string> = { top: 'The top row first', bottom: 'The bottom row first' }
+const ROW: Record<HangingOrder['first'], string> = { top: 'Top row first', bottom: 'Bottom row first' }
 
 /** The row that comes first by the house rule and by what the mounts allow, and why. */
 function firstRow(lifts: TightLift[], rows: number, { hangingOrder = 'by-clearance' }: Rules): Pick<HangingOrder, 'first' | 'why'> {
@@ -20,9 +20,9 @@ function firstRow(lifts: TightLift[], rows: number, { hangingOrder = 'by-clearan
     const first = hangingOrder === 'top-first' ? 'top' : 'bottom'
     return { first, why: words`${ROW[first]}, by the house rule.` }
   }
-  if (rows < 2) return { first: 'top', why: words`One row, from the left.` }
-  if (stuck) return { first: 'bottom', why: words`The bottom row first: it could not be lifted ${stuck.lift} to hook on under a row that hangs, ${stuck.free} above it.` }
-  return { first: 'top', why: under.length > 0 ? words`The top row first, lower mounts pulled out to pass; the bottom row first works too.` : words`The top row first; the bottom row first works too.` }
+  if (rows < 2) return { first: 'top', why: words`One row, from left to right.` }
+  if (stuck) return { first: 'bottom', why: words`Bottom row first: under a hung row it cannot be lifted the ${stuck.lift} needed to hook on, with only ${stuck.free} free above it.` }
+  return { first: 'top', why: under.length > 0 ? words`Top row first, with the lower mounts pulled out to pass; bottom row first also works.` : words`Top row first; bottom row first also works.` }
 }
 
 /**
@@ -54,12 +54,12 @@ export function orderFindings(orders: HangingOrder[], lifts: TightLift[][], { di
     const upright = rules.handling === 'face-down' ? displays.filter(({ id, handling }) => handling !== 'face-down' && steps.some(({ model }) => model === id)) : []
     return [
       ...first === 'top' && stuck
-        ? [{ ...about, severity: 'stop' as const, code: 'hanging-order-blocked', message: words`${name} is to be hung from the top row down, and R${String(stuck.cell.row)} C${String(stuck.cell.column)} cannot be lifted ${stuck.lift} under the row above: ${stuck.free} are free, and its mount comes out ${stuck.out} where ${stuck.needed} would pass.`, remedy: words`Hang the bottom row first, or take a mount that comes out farther.` }]
+        ? [{ ...about, severity: 'stop' as const, code: 'hanging-order-blocked', message: words`${name} is set to hang from the top row down, but R${String(stuck.cell.row)} C${String(stuck.cell.column)} cannot be lifted the required ${stuck.lift} under the row above: ${stuck.free} is free, and its mount pulls out ${stuck.out} where ${stuck.needed} is required to pass.`, remedy: words`Hang the bottom row first, or use a mount that pulls out farther.` }]
         : [],
       ...heavy.length > 0
-        ? [{ ...about, severity: 'caution' as const, code: 'lift-aid-needed', message: words`${heavy.map(({ label }) => label).join(', ')} of ${name}: ${heavy[0]!.lifting.why}`, remedy: words`Have a lift aid there that carries it to that height.` }]
+        ? [{ ...about, severity: 'caution' as const, code: 'lift-aid-needed', message: words`${heavy.map(({ label }) => label).join(', ')} of ${name}: ${heavy[0]!.lifting.why}`, remedy: words`Bring a lifting aid rated for that mass and height.` }]
         : [],
-      ...upright.map(({ name }): Finding => ({ ...about, severity: 'note', code: 'kept-upright', message: words`Nothing says that ${name} may lie on its face: keep it upright.`, remedy: words`If its maker allows it, enter that in the catalogue.` })),
+      ...upright.map(({ name }): Finding => ({ ...about, severity: 'note', code: 'kept-upright', message: words`The catalogue does not say that ${name} may be laid face down: keep it upright.`, remedy: words`If its maker allows it, enter face-down handling in the catalogue.` })),
     ]
   })
 }

@@ -25,8 +25,8 @@ function apartOf(gap: number, size: number, rules: Rules): Figure {
   const nearer = 2 * Math.sqrt(2 * (mark ** 2 + drill ** 2 + slack ** 2 / 12) + size ** 2 / 6)
   const apart = Math.max(0, Math.ceil((nearer + CLEAR - gap) / SET_TO - 1e-9)) * SET_TO
   return figure([
-    { label: 'Nearer than planned, two σ', expression: words`2 × √(2 × (${mark}² + ${drill}² + ${slack}²/12) + ${size}²/6)`, value: nearer, unit: 'mm', source: 'marks and drill normal; plate slack and cases even, a seam between two halves of cases' },
-    { label: 'Set apart by', expression: words`${nearer} + ${CLEAR} to pass − ${gap} gap, no less than 0, up to the next ${SET_TO}`, value: apart, unit: 'mm' },
+    { label: 'Closer than planned, two standard deviations', expression: words`2 × √(2 × (${mark}² + ${drill}² + ${slack}²/12) + ${size}²/6)`, value: nearer, unit: 'mm', source: 'marks and holes normally distributed; plate play and case sizes uniformly, half of each case at a seam' },
+    { label: 'Preset spacing', expression: words`${nearer} + ${CLEAR} to pass − ${gap} gap, at least 0, rounded up to ${SET_TO}`, value: apart, unit: 'mm' },
   ])
 }
 

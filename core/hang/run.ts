@@ -38,10 +38,10 @@ function checks({ wiring, catalogue, arrays, hanging }: RunOf): RunStep[] {
   const step = (id: string, title: Text, does: Text[], why: Text): RunStep => ({ id: `check:${id}`, kind: 'check', title, does, why })
   if (displays.length === 0) return []
   return [
-    step('power', words`Power off, and proved dead`, [words`Isolate, lock off and prove dead what runs in this wall. Go over every mark with a detector for live cables and pipes.`, ...wiring.boxes.length > 0 ? [words`Fixed wiring is opened by licensed people only.`] : []], words`First, as everything after it goes into the wall.`),
-    step('thread', words`Try a screw by hand`, displays.map(({ name, vesa: { thread, insertDepth } }) => words`${name}: turn a screw of the kit by hand into its thread${thread === undefined ? [] : words`, M${String(thread)}`}. It must go in freely${insertDepth === undefined ? [] : words`, and no deeper than ${insertDepth}`}.`), words`Before the kit is trusted: a wrong thread strips, a screw that is too long breaks what is behind it.`),
-    step('pattern', words`Measure the unpacked displays`, displays.map(({ name, width, height, vesa }) => words`${name}: case ${width} × ${height}, pattern ${vesa.width} × ${vesa.height}, its middle ${vesa.offset.x} right of and ${vesa.offset.y} above the middle of the case.`), words`Before a hole is drilled: datasheets have been wrong, and every hole follows from these.`),
-    step('keep', words`Keep the displays ${faceDown ? 'as their maker says' : 'upright'}`, [faceDown ? words`Brackets are fitted face down on a padded bench; all else is done upright.` : words`Upright against a wall, on foam, none leaning on another.`, words`Nothing sharp behind, nobody walks between.`], words`Before they are unpacked: a panel that is laid on its face without leave can break.`),
+    step('power', words`Isolate and prove dead`, [words`Isolate, lock off and prove dead every circuit in this wall. Check every mark with a detector for live cables and pipes.`, ...wiring.boxes.length > 0 ? [words`Only licensed electricians may open fixed wiring.`] : []], words`First, because every later step goes into the wall.`),
+    step('thread', words`Test a screw by hand`, displays.map(({ name, vesa: { thread, insertDepth } }) => words`${name}: turn a screw from the kit into its insert by hand${thread === undefined ? [] : words`, M${String(thread)}`}. It must turn freely${insertDepth === undefined ? [] : words`, and go no deeper than ${insertDepth}`}.`), words`Before using the kit: a wrong thread strips, and a screw that is too long damages the parts behind the insert.`),
+    step('pattern', words`Unpack and measure the displays`, displays.map(({ name, width, height, vesa }) => words`${name}: case ${width} × ${height}, mounting pattern ${vesa.width} × ${vesa.height}, its centre ${vesa.offset.x} right of and ${vesa.offset.y} above the centre of the case.`), words`Before drilling: data sheets can be wrong, and every hole depends on these figures.`),
+    step('keep', words`Store the displays ${faceDown ? 'as their maker says' : 'upright'}`, [faceDown ? words`Fit brackets face down on a padded bench; keep the displays upright for everything else.` : words`Stand them upright on foam against a wall, none leaning on another.`, words`Keep sharp objects away from the backs, and keep people from walking between them.`], words`Before unpacking: a panel laid face down without its maker’s approval can break.`),
   ]
 }
 
@@ -49,13 +49,13 @@ function checks({ wiring, catalogue, arrays, hanging }: RunOf): RunStep[] {
 function cableSteps({ wiring: { boxes, routes, works } }: RunOf): RunStep[] {
   const cut = boxes.filter(({ held, kind, cutout }) => held && kind !== 'floor' && cutout.height > 0)
   return [
-    ...cut.length > 0 ? [{ id: 'cable:boxes', kind: 'cable' as const, title: words`Cut ${String(cut.length)} box ${cut.length === 1 ? 'opening' : 'openings'}`, does: cut.map(({ id, cutout }) => words`Box ${id}: ${cutout.width} × ${cutout.height}, its middle ${cutout.y + cutout.height / 2} up. Look in before the saw goes deeper than the board.`), why: words`Before the plates, while there is room for the saw.`, subject: { kind: 'box' as const, id: cut[0]!.id } }] : [],
+    ...cut.length > 0 ? [{ id: 'cable:boxes', kind: 'cable' as const, title: words`Cut out for ${String(cut.length)} ${cut.length === 1 ? 'box' : 'boxes'}`, does: cut.map(({ id, cutout }) => words`Box ${id}: ${cutout.width} × ${cutout.height}, centre ${cutout.y + cutout.height / 2} above floor. Look inside before sawing deeper than the board.`), why: words`Before the plates, while there is room for the saw.`, subject: { kind: 'box' as const, id: cut[0]!.id } }] : [],
     ...routes.map((route): RunStep => ({
-      id: `cable:${route.id}`, kind: 'cable', title: words`Pull ${route.kind} to ${route.to}`, people: route.people, minutes: route.minutes, subject: { kind: 'route', id: route.id },
-      does: [words`From ${route.from}, ${route.way === 'surface' ? 'in a raceway on the face' : route.way === 'bay' ? 'within the wall' : `from ${route.way}`}, ${route.length} along the wall: leg by leg under Wire.`, ...route.seals > 0 ? [words`Seal what is bored: ${String(route.seals)}.`] : []],
-      why: words`Before the screen that hides it; power and signal apart.`,
+      id: `cable:${route.id}`, kind: 'cable', title: words`Pull ${route.kind} cable to ${route.to}`, people: route.people, minutes: route.minutes, subject: { kind: 'route', id: route.id },
+      does: [words`From ${route.from}, ${route.way === 'surface' ? 'in a surface raceway' : route.way === 'bay' ? 'inside the wall' : `from ${route.way}`}, ${route.length} along the wall. See Wire for each leg.`, ...route.seals > 0 ? [words`Seal the bored holes: ${String(route.seals)}.`] : []],
+      why: words`Before the screen that hides it goes up. Keep power and signal apart.`,
     })),
-    ...works.patches > 0 ? [{ id: 'cable:patch', kind: 'cable' as const, title: words`Close the openings`, does: [words`${String(works.patches)} openings: piece back on battens, tape, fill twice; dry by the filler’s own sheet before sanding.`], why: words`After an inspection where one is due, and before the plates where they are in the way.` }] : [],
+    ...works.patches > 0 ? [{ id: 'cable:patch', kind: 'cable' as const, title: words`Close the openings`, does: [words`${String(works.patches)} openings: screw the piece back on battens, tape and fill twice; let the filler dry as its maker says before sanding.`], why: words`After any inspection that is due, and before any plates that would be in the way.` }] : [],
   ]
 }
 
@@ -75,8 +75,8 @@ function drillSteps({ arrays }: RunOf): RunStep[] {
   }).sort((a, b) => b.y - a.y)
   return rows.map(({ id, array, row, of, holes, y }): RunStep => ({
     id, kind: 'drill', title: words`Drill the ${of} holes of row ${String(row)}`, holes, subject: { kind: 'hole', id: holes[0]! },
-    does: [words`${array}: ${String(holes.length)} holes, ${y} up. One laying of the tape; never from hole to hole.`, words`Record each as it is made: one that misses is answered at once.`],
-    why: words`From the top down, so that dust falls on what is not drilled yet.`,
+    does: [words`${array}: ${String(holes.length)} holes, ${y} above floor. Measure all from one tape position, never from hole to hole.`, words`Record each hole as you drill it: a miss is replanned at once.`],
+    why: words`From the top down, so that dust does not fall on finished work.`,
   }))
 }
 
@@ -84,11 +84,11 @@ function drillSteps({ arrays }: RunOf): RunStep[] {
 function presetStep(plan: ArrayPlan, { rows, apart, short }: Presets): RunStep[] {
   if (apart.value === 0 || rows.every(({ by }) => Math.abs(by) < 1e-9)) return []
   return [{
-    id: `preset:${plan.id}`, kind: 'preset', title: words`Preset the height of ${plan.name}`,
-    why: words`So that nothing touches while a screen is lifted past another: two rows may come out ${apart.working[0]!.value} nearer than planned. The seams are closed afterwards.`,
+    id: `preset:${plan.id}`, kind: 'preset', title: words`Preset the heights of ${plan.name}`,
+    why: words`So that screens do not touch while one is lifted past another: two rows can come out ${apart.working[0]!.value} closer than planned. The seams are closed afterwards.`,
     does: [
-      ...rows.map(({ row, by }) => Math.abs(by) < 1e-9 ? words`Row ${String(row)}: as the plan has it.` : words`Row ${String(row)}: ${Math.abs(by)} ${by > 0 ? 'up' : 'down'} from where it will be.`),
-      ...short > 1e-9 ? [words`${short} less between two rows than would be sure: the adjusters go no farther. Pull the row above out while the next is hung.`] : [],
+      ...rows.map(({ row, by }) => Math.abs(by) < 1e-9 ? words`Row ${String(row)}: as planned.` : words`Row ${String(row)}: ${Math.abs(by)} ${by > 0 ? 'above' : 'below'} its final position.`),
+      ...short > 1e-9 ? [words`The spacing between two rows is ${short} less than the safe spacing: the adjusters have no more travel. Pull the row above out while you hang the next.`] : [],
     ],
   }]
 }
@@ -99,8 +99,8 @@ function plateSteps({ wall, arrays, catalogue, rules }: RunOf): RunStep[] {
     const mount = array && catalogue.mounts.find(({ id }) => id === array.mount)
     const strips = plan.strips.length
     return [
-      { id: `plates:${plan.id}`, kind: 'plates', title: words`Set the plates of ${plan.name}`, why: words`After all holes of the row, so that no plate covers one that is still to be made.`, does: [...strips > 0 ? [words`${String(strips)} rails or boards first, drawn tight at every member.`] : [], words`Top row of each plate by hand, level it, then the row below; then all tight crosswise.`, ...mount?.kind === 'tilt' || mount?.kind === 'arm' ? [words`Set ${mount.kind === 'tilt' ? 'the tilt' : 'the tension of the arm'} now, for the mass that it will carry: with a screen on it, it cannot be reached.`] : []] },
-      { id: `level:${plan.id}`, kind: 'level', title: words`Check the plates of ${plan.name}`, why: words`Before anything is lifted: a plate is moved in a minute now, and in an hour once screens hang.`, does: [words`Every plate level, its middle on its mark. Along a row the tops are in one line.`, words`Pull at each with your weight: plate and bracket stand firm before a screen goes on.`] },
+      { id: `plates:${plan.id}`, kind: 'plates', title: words`Fit the plates of ${plan.name}`, why: words`After all holes of the row, so that no plate covers a hole still to be drilled.`, does: [...strips > 0 ? [words`Fit ${String(strips)} rails or boards first, tightened at every stud.`] : [], words`Start the top row of each plate by hand, level the plate, then start the row below. Tighten all in a diagonal pattern.`, ...mount?.kind === 'tilt' || mount?.kind === 'arm' ? [words`Set ${mount.kind === 'tilt' ? 'the tilt' : 'the arm tension'} now, for the mass it will carry: it cannot be reached with a screen on it.`] : []] },
+      { id: `level:${plan.id}`, kind: 'level', title: words`Check the plates of ${plan.name}`, why: words`Before lifting: moving a plate takes a minute now, and an hour once screens hang.`, does: [words`Check that every plate is level with its centre on its mark, and that the tops of each row are in line.`, words`Pull on each plate with your weight: plate and bracket must not move.`] },
       ...array ? presetStep(plan, presetsOf(array, plan, catalogue, rules)) : [],
     ]
   })
@@ -112,7 +112,7 @@ function uprightSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
     const steps = hanging.find(({ array }) => array === plan.id)?.steps ?? []
     if (!array || steps.length === 0) return []
     const mounts = [...new Set(plan.positions.map(position => mountModels(array, catalogue)(position)?.name ?? 'the mount'))]
-    return [{ id: `uprights:${plan.id}`, kind: 'uprights', title: words`Fit the brackets to the displays of ${plan.name}`, why: words`Before hanging, on the floor, where a screw that is dropped is found.`, does: [words`${mounts.join(', ')}: four screws a display from the kit, by hand first, then snug.`, steps[0]!.lifting.handling === 'face-down' ? words`Face down on a padded bench.` : words`Upright, one holds and one fits.`] }]
+    return [{ id: `uprights:${plan.id}`, kind: 'uprights', title: words`Fit the brackets to the displays of ${plan.name}`, why: words`Before hanging, on the floor, where a dropped screw can be found.`, does: [words`${mounts.join(', ')}: four screws per display from the kit; start them by hand, then tighten until snug.`, steps[0]!.lifting.handling === 'face-down' ? words`Work face down on a padded bench.` : words`Keep the display upright: one person holds, one fits.`] }]
   })
 }
 
@@ -128,12 +128,12 @@ function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
     return {
       id: `hang:${step.screen}`, kind: 'hang', title: words`Hang ${label}`, hangs: step.screen, people, subject: { kind: 'screen', id: step.screen },
       does: [
-        words`${aid ? `A lift aid, and ${people} people who guide it` : people === 1 ? 'One person' : `${people} people`}, ${FROM[from]}. ${lifts}`,
-        ...pulledOut ? [words`Pull its mount out${mount ? words`, ${mount.depth.service} from the wall` : []}: it is lifted in front of the screens above.`] : [],
-        words`Hook it on${mount?.lift ? words`, ${mount.lift} above its place, and let it down` : []}. ${pulls ? 'Plug power and signal while it is out, then push it home.' : 'Plug power and signal before the last edge closes.'}`,
-        words`Lock it before the hands let go, and before anybody works below it.${mount?.secures?.includes('safety-wire') ? ' Clip its safety wire.' : ''}`,
+        words`${aid ? `A lifting aid and ${people} people to guide it` : people === 1 ? 'One person' : `${people} people`}, ${FROM[from]}. ${lifts}`,
+        ...pulledOut ? [words`Pull the mount out${mount ? words`, ${mount.depth.service} from the wall` : []}: lift the screen in front of the screens above.`] : [],
+        words`Hook it on${mount?.lift ? words`: lift it ${mount.lift} above its position and lower it` : []}. ${pulls ? 'Plug in power and signal while it is pulled out, then push it home.' : 'Plug in power and signal before closing the last edge.'}`,
+        words`Lock it before letting go, and before anyone works below it.${mount?.secures?.includes('safety-wire') ? ' Clip its safety wire.' : ''}`,
       ],
-      why: n === 0 ? why : words`Row after row, each from the left: ${step.row === steps[n - 1]!.row ? 'the seam to the screen before it can be seen and felt' : 'the row before it hangs and is locked'}.`,
+      why: n === 0 ? why : words`Row by row, from left to right: ${step.row === steps[n - 1]!.row ? 'the seam to the previous screen can be seen and felt' : 'the previous row is hung and locked'}.`,
     }
   }))
 }
@@ -142,7 +142,7 @@ function secureSteps({ arrays, wall, catalogue }: RunOf): RunStep[] {
   return arrays.flatMap((plan): RunStep[] => {
     const array = wall.arrays.find(({ id }) => id === plan.id)
     const secured = new Set(plan.positions.flatMap(position => (array && mountModels(array, catalogue)(position)?.secures) ?? []))
-    return secured.has('wind-lock') ? [{ id: `secure:${plan.id}`, kind: 'secure', title: words`Set the wind locks of ${plan.name}`, why: words`Last, as they hold the screens where they are.`, does: [words`Every lock in, and seen by a second person. A photograph of each.`] }] : []
+    return secured.has('wind-lock') ? [{ id: `secure:${plan.id}`, kind: 'secure', title: words`Set the wind locks of ${plan.name}`, why: words`Last, because they hold the screens in position.`, does: [words`Engage every lock, have a second person check it, and take a photo of each.`] }] : []
   })
 }
 

@@ -5,8 +5,8 @@ export interface Fault { path: string, message: string }
 
 /** How many things are wrong, in words; checking stops after so many. */
 export function countOfFaults({ length }: Fault[]): string {
-  if (length === 1) return 'One thing is wrong'
-  return length < LIMITS.faults ? `${length} things are wrong` : `${length} things are wrong, and there may be more: checking stopped there`
+  if (length === 1) return '1 error'
+  return length < LIMITS.faults ? `${length} errors` : `${length} errors, and there may be more: checking stopped here`
 }
 
 /** A job or an edit that cannot be taken; carries its faults, not only the first. */

@@ -28,14 +28,14 @@ function linesOf(description: SchemaFieldDescription, path: string): Line[] {
 function tableOf(title: string, schema: Schema, leaveOut: (path: string) => boolean = () => false): string {
   const cell = (text: string) => text.replaceAll('|', '\\|')
   const rows = linesOf(schema.describe(), '').filter(({ path }) => !leaveOut(path)).map(({ path, what, may, needed }) => `| \`${path}\` | ${cell(may)} | ${needed ? 'yes' : ''} | ${cell(what)} |`)
-  return [`## ${title}`, '', '| field | is | needed | what |', '|---|---|---|---|', ...rows, ''].join('\n')
+  return [`## ${title}`, '', '| field | type | required | meaning |', '|---|---|---|---|', ...rows, ''].join('\n')
 }
 
 /** Every field of the job file as Markdown, drawn from the rules by which files are read. */
 export function fieldTable(): string {
   return [
     '# Every field of the job file', '',
-    'Drawn from the rules by which files are read: `npm run -s wt -- fields`. Lengths in mm; `[]` is an item of a list. What a field has to be against others is in [job-file.md](job-file.md).', '',
+    'Generated from the rules that check job files: `npm run -s wt -- fields`. Lengths in mm; `[]` is an item of a list. Rules between fields are in [job-file.md](job-file.md).', '',
     tableOf('The job', jobSchema, path => /^(walls|log|catalogue)(\[\]|\.)./.test(path)),
     tableOf('A display', displaySchema), tableOf('A mount', mountSchema), tableOf('A fastener', fastenerSchema), tableOf('A screw kit', screwKitSchema), tableOf('A box', boxModelSchema), tableOf('A cable', cableModelSchema),
     tableOf('A wall', wallSchema),

@@ -29,12 +29,12 @@ describe('reading a job', () => {
       set(job.catalogue.displays[0]!, { depth: undefined })
       set(job.walls[0]!.structure, { members: [{ centre: 100, width: 0 }] })
     })).toEqual(expect.arrayContaining([
-      { path: '$.walls[0].width', message: 'must be more than 0, and is -5' },
+      { path: '$.walls[0].width', message: 'must be more than 0, not -5' },
       { path: '$.walls[0].height', message: 'must be a number, and is "tall"' },
-      { path: '$.walls[0].arrays[0].rows', message: 'must be at least 1, and is 0' },
+      { path: '$.walls[0].arrays[0].rows', message: 'must be at least 1, not 0' },
       { path: '$.walls[0].arrays[0].orientation', message: 'must be one of landscape, portrait-cw, portrait-ccw, inverted, and is "sideways"' },
       { path: '$.catalogue.displays[0].depth', message: 'is missing' },
-      { path: '$.walls[0].structure.members[0].width', message: 'must be more than 0, and is 0' },
+      { path: '$.walls[0].structure.members[0].width', message: 'must be more than 0, not 0' },
     ]))
   })
 
@@ -110,7 +110,7 @@ describe('laying one change on another', () => {
 
 describe('a file of an earlier version', () => {
   const sign = exampleJob().walls[0]!.arrays[0]!
-  const override = { code: 'capacity-not-known', subject: 'a1', by: 'Isla', reason: 'a letter', at: '2026-06-03T10:00:00Z', told: 'What lag bears is not known.' }
+  const override = { code: 'capacity-not-known', subject: 'a1', by: 'Isla', reason: 'a letter', at: '2026-06-03T10:00:00Z', told: 'What lag is not known.' }
   const earlier = (change: object = {}) => {
     const job = exampleJob()
     const wall = { ...job.walls[0]!, arrays: [sign], alternative: 'a', alternatives: [{ id: 'a', name: 'A' }, { id: 'b', name: 'B', arrays: [{ ...sign, rows: 1 }, { ...sign, id: 'a1-2' }] }], overrides: [override, { ...override, subject: 'a2' }], ...change }
@@ -129,8 +129,8 @@ describe('a file of an earlier version', () => {
   it('has its faults told where it has them', () => {
     const wrong = earlier({ alternatives: [{ id: 'a', name: 'A' }, { id: 'b', name: 'B', arrays: [{ ...sign, rows: 0 }] }], overrides: [{ ...override, at: 'then' }] })
     expect(() => validateJob(wrong)).toThrow(expect.objectContaining({ faults: [
-      { path: '$.walls[0].alternatives[1].arrays[0].rows', message: 'must be at least 1, and is 0' },
-      { path: '$.walls[0].overrides[0].at', message: 'must be a date and time with its zone (ISO 8601)' },
+      { path: '$.walls[0].alternatives[1].arrays[0].rows', message: 'must be at least 1, not 0' },
+      { path: '$.walls[0].overrides[0].at', message: 'must be a date and time with time zone (ISO 8601)' },
     ] }))
   })
 })
@@ -162,7 +162,7 @@ describe('the published JSON Schema', () => {
     expect(published).toEqual(jobJsonSchema())
     expect(readFileSync('docs/fields.md', 'utf8')).toBe(fieldTable())
     expect(fieldTable()).toContain('| `vesa.offset.x` | mm | yes | Pattern right of centre |')
-    expect(fieldTable()).toContain('| `result` | `hit`, `miss`, `void`, `steel`, `mortar`, `blown`, `stripped`, `other` | yes | What the drill met |')
+    expect(fieldTable()).toContain('| `result` | `hit`, `miss`, `void`, `steel`, `mortar`, `blown`, `stripped`, `other` | yes | Drilling result |')
   })
 
   it('takes the demo and refuses what a reader refuses, at the same places', () => {

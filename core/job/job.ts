@@ -12,13 +12,13 @@ import { wallSchema } from './wall'
  */
 export const jobSchema = group({
   format: must(oneOf(['wide-trellis-job'])),
-  version: must(figure()).oneOf([1 as const], ({ value }: { value: unknown }) => `must be 1, and is ${shown(value)}`),
+  version: must(figure()).oneOf([1 as const], ({ value }: { value: unknown }) => `must be 1, not ${shown(value)}`),
   site: siteSchema,
-  firm: maybe({ rules: ownRules('What the firm chose for all its sites') }, 'What holds for all sites of the firm'),
+  firm: maybe({ rules: ownRules('House rules of the firm, for all its sites') }, 'Settings for all sites of the firm'),
   rules: rulesSchema,
   catalogue: catalogueSchema,
   walls: must(list(wallSchema, LIMITS.walls)),
-  log: must(list<LogEntry>(logEntrySchema, LIMITS.log, 'What happened, in the order in which it arrived; entries are only added')),
+  log: must(list<LogEntry>(logEntrySchema, LIMITS.log, 'Log entries in order of arrival; entries are only added')),
 })
 export type Job = InferType<typeof jobSchema>
 

@@ -48,7 +48,7 @@ export function jobJsonSchema(): JsonSchema {
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Wide Trellis job file, version 1',
-    description: 'One site with its walls. Lengths in mm, masses in kg, y up from finished floor. Unknown keys are kept.',
+    description: 'One site with its walls. Lengths in mm, masses in kg, y measured up from finished floor. Unknown keys are kept.',
     ...schemaOf(jobSchema.describe()),
   }
 }

@@ -10,7 +10,7 @@ export const SECURES = ['safety-wire', 'wind-lock'] as const
 
 /** A slot of a wall plate: y and x1…x2 from the plate's centre. A round hole has equal ends. */
 const slotSchema = group({ row: name(), y: must(length()), x1: must(length()), x2: must(length()), diameter: must(size()) })
-  .test('ends', 'must not have x2 left of x1', s => s?.x1 === undefined || s.x2 === undefined || s.x2 >= s.x1)
+  .test('ends', 'must not have x2 to the left of x1', s => s?.x1 === undefined || s.x2 === undefined || s.x2 >= s.x1)
 export type Slot = InferType<typeof slotSchema>
 
 /**
@@ -18,37 +18,37 @@ export type Slot = InferType<typeof slotSchema>
  * row. Two plies of one doubled member count as two only where the maker says how near two fasteners of a row may be.
  */
 export const slotUse = () => ({
-  minSpacing: size('In a row no nearer than', 'Needs'), members: must(count(20, 'Members in each row', 'Needs')),
-  rows: must(list(name(), 20, 'Rows', 'Needs', 'names')).min(1, 'must name at least one row of slots'),
+  minSpacing: size('Minimum spacing in a row', 'Fixing requirements'), members: must(count(20, 'Studs or anchors per row', 'Fixing requirements')),
+  rows: must(list(name(), 20, 'Required rows', 'Fixing requirements', 'names')).min(1, 'must name at least one row of slots'),
 })
 export type SlotUse = InferType<ReturnType<typeof group<ReturnType<typeof slotUse>>>>
 
-const ADJUST = 'Adjusters, either way'
-const TURNS = 'What a turn does'
+const ADJUST = 'Adjustment, each way (±)'
+const TURNS = 'Travel per turn'
 
 /** A mount: a wall plate, and where the display's pattern centre sits when every adjuster is at nominal. */
 export const mountSchema = group({
   id: name(), name: name('Name', 'Mount'), kind: must(oneOf(['pull-out', 'fixed', 'tilt', 'arm'], 'Kind', 'Mount')),
-  mass: must(notLess('kg', 'Mass', 'Mount')), capacity: must(amount('kg', 1e4, 'Carries', 'Mount')),
+  mass: must(notLess('kg', 'Mass', 'Mount')), capacity: must(amount('kg', 1e4, 'Capacity', 'Mount')),
   plate: group({
     width: must(size('Width', 'Plate')), height: must(size('Height', 'Plate')), thickness: must(extent('Thickness', 'Plate')),
-    bearingStrength: amount('MPa', 2_000, 'Its steel bears', 'Plate'),
-    slots: must(list(slotSchema, 100, 'Slots: row, up, from, to, diameter', 'Plate', 'slots')).min(1, 'must have at least one slot'),
+    bearingStrength: amount('MPa', 2_000, 'Bearing strength of the steel', 'Plate'),
+    slots: must(list(slotSchema, 100, 'Slots: row, height, from, to, diameter', 'Plate', 'slots')).min(1, 'must have at least one slot'),
   }),
-  interface: group(point(length, ['Pattern right of plate', 'Pattern above plate'], 'Plate')),
-  adjust: maybe({ lateral: extent('Sideways', ADJUST), height: extent('Height', ADJUST), depth: extent('Depth', ADJUST), roll: notLess('°', 'Roll', ADJUST) }),
+  interface: group(point(length, ['Pattern right of plate centre', 'Pattern above plate centre'], 'Plate')),
+  adjust: maybe({ lateral: extent('Lateral adjustment', ADJUST), height: extent('Height adjustment', ADJUST), depth: extent('Depth adjustment', ADJUST), roll: notLess('°', 'Roll adjustment', ADJUST) }),
   turning: maybe({
-    heightPerTurn: size('Height a turn', TURNS), depthPerTurn: size('Depth a turn', TURNS), span: size('Height screws apart', TURNS),
-    depthSpan: maybe({ x: must(size('Depth screws, across', TURNS)), y: must(size('Depth screws, up', TURNS)) }),
+    heightPerTurn: size('Height per turn', TURNS), depthPerTurn: size('Depth per turn', TURNS), span: size('Spacing of the height adjusters', TURNS),
+    depthSpan: maybe({ x: must(size('Depth adjusters, horizontal spacing', TURNS)), y: must(size('Depth adjusters, vertical spacing', TURNS)) }),
   }),
   needs: group(slotUse()),
-  otherNeeds: list(group({ ...slotUse(), capacity: amount('kg', 1e4) }), 10, 'Other uses: members: rows: carries kg', 'Needs', 'uses'),
-  depth: group({ stowed: must(extent('Stowed', 'Depth')), service: must(extent('Pulled out', 'Depth')) }, 'Wall face to the display’s back'),
-  sweep: maybe({ width: must(size('Moves behind it, wide', 'Depth')), height: must(size('Moves behind it, high', 'Depth')) }, 'What moves behind the display as it opens and closes, about the plate’s centre'),
-  channels: count(8, 'Channels for cables', 'Depth'),
+  otherNeeds: list(group({ ...slotUse(), capacity: amount('kg', 1e4) }), 10, 'Other slot patterns (per row: rows: capacity in kg)', 'Fixing requirements', 'uses'),
+  depth: group({ stowed: must(extent('Stowed', 'Depth')), service: must(extent('Pulled out', 'Depth')) }, 'From wall face to display back'),
+  sweep: maybe({ width: must(size('Width of the moving parts behind it', 'Depth')), height: must(size('Height of the moving parts behind it', 'Depth')) }, 'Area of the moving parts behind the display as it opens and closes, centred on the plate'),
+  channels: count(8, 'Cable channels', 'Depth'),
   secures: list(must(oneOf(SECURES)), 5, 'Secured by', 'Mount', 'choices'),
-  lift: extent('Lift to hook on', 'Depth'), sideClearance: extent('Clear at each side', 'Depth'),
-  orientations: must(list(must(oneOf(ORIENTATIONS)), 4, 'Takes a display hung', 'Mount', 'choices')),
-  maxCovering: extent('Thickest covering', 'Needs'), bracket: extent('Bracket on the display', 'Plate'), ...modelNotes,
+  lift: extent('Lift needed to hook on', 'Depth'), sideClearance: extent('Clearance at each side', 'Depth'),
+  orientations: must(list(must(oneOf(ORIENTATIONS)), 4, 'Display orientations', 'Mount', 'choices')),
+  maxCovering: extent('Max covering thickness', 'Fixing requirements'), bracket: extent('Display bracket thickness', 'Plate'), ...modelNotes,
 })
 export type Mount = InferType<typeof mountSchema>

@@ -18,24 +18,24 @@ const mark = group({ id: name(), kind: name(), label: text(), running: length(),
 
 /** What is frozen when a mark-out is issued; `id` is the SHA-256 of the canonical JSON (RFC 8785) of all else in it. */
 export const revisionSchema = group({
-  id: name('SHA-256 of the canonical JSON of all else in it; the entry of the log that issued it names it'),
-  program: name('Version of the program'),
-  after: text('Id of the revision before it, from which as little as could be was changed'),
+  id: name('SHA-256 of the canonical JSON of everything else in it; named by the log entry that issued it'),
+  program: name('Program version'),
+  after: text('Id of the previous revision, from which changes were kept to a minimum'),
   site: group({ id: name(), name: text(), units: must(oneOf(['metric', 'imperial'])) }),
-  wall: whole({ id: name() }).required('is missing').meta({ label: 'The wall as it was then' }),
+  wall: whole({ id: name() }).required('is missing').meta({ label: 'The wall at issue' }),
   catalogue: catalogueSchema, rules: rulesSchema,
-  built: whole({ holes: must(list(whole({}), LIMITS.log)), dead: must(list(whole({}), LIMITS.log)), hung: must(list(text(), LIMITS.screens)), overrides: must(list(whole({}), 1_000)) }).required('is missing').meta({ label: 'What stood by its log then' }),
+  built: whole({ holes: must(list(whole({}), LIMITS.log)), dead: must(list(whole({}), LIMITS.log)), hung: must(list(text(), LIMITS.screens)), overrides: must(list(whole({}), 1_000)) }).required('is missing').meta({ label: 'State of its log at issue' }),
   plan: whole({
     members: must(list(whole({}), 10 * LIMITS.members)), arrays: must(list(frozenArray, LIMITS.arrays)),
     marking: group({ datum: group({ x: must(length()), label: text() }), marks: must(list(mark, 100_000)) }),
     wiring: whole({}).required('is missing'), dead: must(list(whole({}), LIMITS.log)), hanging: must(list(whole({}), LIMITS.arrays)), findings: must(list(whole({}), 100_000)),
-  }).required('is missing').meta({ label: 'Its plan as it was then' }),
-}, 'What was frozen')
+  }).required('is missing').meta({ label: 'Its plan at issue' }),
+}, 'Frozen content')
 /** A revision as far as its schema tells it; the core's own types say the rest. */
 export type StoredRevision = InferType<typeof revisionSchema>
 
 /** The revisions of a wall, as a job file has them. */
-export const revisions = () => list(revisionSchema as unknown as Schema<StoredRevision>, MOST, 'What was issued, frozen')
+export const revisions = () => list(revisionSchema as unknown as Schema<StoredRevision>, MOST, 'Issued revisions, frozen')
 
 /** The id of what is frozen, SHA-256 of its canonical JSON without it: whoever has it can tell that it is what was issued. */
 export function idOfFrozen(frozen: object): string {

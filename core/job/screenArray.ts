@@ -13,7 +13,7 @@ const cell = () => ({ row: must(count(LIMITS.screens, 'Row, from the top')), col
 const placingSchema = group({
   x: group({ edge: must(oneOf(['left', 'centre', 'right'])), value: must(length()) }),
   y: group({ edge: must(oneOf(['top', 'centre', 'bottom'])), value: must(length()) }),
-}, 'The named edge of its outline is at value')
+}, 'Position of the named edge of its outline')
 /** Where an array sits. */
 export type Placing = InferType<typeof placingSchema>
 export type HorizontalEdge = Placing['x']['edge']
@@ -21,30 +21,30 @@ export type VerticalEdge = Placing['y']['edge']
 
 const followingSchema = maybe({
   x: maybe({ rule: must(oneOf(['wall-centre', 'between'])), features: list(name(), 2) }),
-  y: maybe({ rule: must(oneOf(['eye', 'above', 'below', 'between'])), value: must(length('Height of the eye; clear of the feature; above the middle of the two')), feature: text(), features: list(name(), 2) }),
-}, 'What it keeps to as the wall changes; “at” is where it was last put')
+  y: maybe({ rule: must(oneOf(['eye', 'above', 'below', 'between'])), value: must(length('Eye height; clearance from the feature; height above the midpoint of the two')), feature: text(), features: list(name(), 2) }),
+}, 'What its position is linked to as the wall changes; “at” is its last position')
 /** What an array keeps to as the wall changes; an axis that is absent stays where it was put. */
 export type Following = NonNullable<InferType<typeof followingSchema>>
 
 /** What a person decided for one wall plate, against what would be worked out. */
-const plateChoiceSchema = group({ ...cell(), lateralShift: length('Slid to the right of nominal'), heightShift: length('Above nominal'), reason: note('Why') })
+const plateChoiceSchema = group({ ...cell(), lateralShift: length('Lateral shift to the right of nominal'), heightShift: length('Height shift above nominal'), reason: note('Reason') })
 export type PlateChoice = InferType<typeof plateChoiceSchema>
 
 /** A hole that a person put elsewhere than where it would be worked out: the rank-th of a plate's row of slots. */
-const holeChoiceSchema = group({ ...cell(), of: name('Row of slots'), rank: must(count(20, 'Which hole of it, from the left')), x: must(length('Place along the wall')), reason: note('Why') })
+const holeChoiceSchema = group({ ...cell(), of: name('Row of slots'), rank: must(count(20, 'Number of the hole in the row, from the left')), x: must(length('Distance along the wall')), reason: note('Reason') })
 export type HoleChoice = InferType<typeof holeChoiceSchema>
 
 const carrierSchema = maybe({
-  kind: must(oneOf(['rail', 'board'])), thickness: must(size()), height: size(), web: size('Thickness of the rail’s steel'), moment: figure('N·m', 'Moment that a rail bears').moreThan(0, 'must be more than 0 N·m'),
-  bolt: maybe({ tension: amount('N', 1e6), shear: amount('N', 1e6) }, 'What its maker allows of one bolt between plate and rail or board'),
-}, 'What the plates stand on: steel rails, one behind each row of slots, or a board')
+  kind: must(oneOf(['rail', 'board'])), thickness: must(size()), height: size(), web: size('Steel thickness of the rail'), moment: figure('N·m', 'Allowable bending moment of the rail').moreThan(0, 'must be more than 0 N·m'),
+  bolt: maybe({ tension: amount('N', 1e6), shear: amount('N', 1e6) }, 'Allowable loads of one bolt between plate and rail or board'),
+}, 'What carries the plates: steel rails, one behind each row of slots, or a board')
 export type Carrier = NonNullable<InferType<typeof carrierSchema>>
 
-const behindSchema = maybe({ plug: size('Length of the plug'), cable: size('Thickness of the cable'), player: size('Thickness of a player'), mass: extent('kg of what hangs on the mount') }, 'What goes behind each display')
+const behindSchema = maybe({ plug: size('Plug length'), cable: size('Cable diameter'), player: size('Player depth'), mass: extent('Mass on the mount besides the display, kg') }, 'Equipment behind each display')
 export type Behind = NonNullable<InferType<typeof behindSchema>>
 
 /** A screen that is not like the others: left out, of another model, or hung another way. */
-const cellChoiceSchema = group({ ...cell(), empty: flag('Whether it is left out'), display: text(), orientation: oneOf(ORIENTATIONS), mount: text() })
+const cellChoiceSchema = group({ ...cell(), empty: flag('Whether the position is empty'), display: text(), orientation: oneOf(ORIENTATIONS), mount: text() })
 export type CellChoice = InferType<typeof cellChoiceSchema>
 
 const screens = (array: { rows?: unknown, columns?: unknown } | undefined) => Number(array?.rows) * Number(array?.columns)
@@ -54,21 +54,21 @@ const screens = (array: { rows?: unknown, columns?: unknown } | undefined) => Nu
  * of cells of one size; with it, one row or one column of displays each of its own size.
  */
 export const screenArraySchema = group({
-  id: name(), name: name(), display: name('Model of display'), mount: text('Model of mount'), fastener: text('Model of fastener'),
+  id: name(), name: name(), display: name('Display model'), mount: text('Mount model'), fastener: text('Fastener model'),
   rows: must(count(LIMITS.screens)), columns: must(count(LIMITS.screens)),
   orientation: must(oneOf(ORIENTATIONS)),
-  gap: group(point(extent), 'Clear distance between neighbouring cases'),
+  gap: group(point(extent), 'Horizontal and vertical gap between cases'),
   at: placingSchema, follows: followingSchema,
-  shiftTolerance: maybe(point(extent), 'How far the whole array may be shifted to be held'),
-  plates: list(plateChoiceSchema, LIMITS.screens, 'Plates put by hand'),
-  holes: list(holeChoiceSchema, LIMITS.screens, 'Holes put by hand'),
+  shiftTolerance: maybe(point(extent), 'Allowed shift of the whole array to reach studs'),
+  plates: list(plateChoiceSchema, LIMITS.screens, 'Plates placed manually'),
+  holes: list(holeChoiceSchema, LIMITS.screens, 'Holes placed manually'),
   carrier: carrierSchema,
-  needs: maybe(slotUse(), 'Another use of the plates’ slots that their maker allows, in place of the mount’s own'),
+  needs: maybe(slotUse(), 'Other slot pattern allowed by the maker, used instead of the mount’s own'),
   behind: behindSchema,
-  align: oneOf([...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS], 'In one row or column of unlike displays: by what they are in line'),
-  cells: list(cellChoiceSchema, LIMITS.screens, 'Screens that are not like the others'),
-  screw: size('Chosen screw into the display'), spacer: extent('Spacers under the bracket on the display'),
-  alternative: text('The alternative it belongs to; of all of them where absent'),
-}).test('screens', ({ value }: { value: unknown }) => `asks for ${screens(value as { rows: number })} screens; at most ${LIMITS.screens} can be planned`,
+  align: oneOf([...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS], 'For one row or column of mixed sizes: the edge or centre they align by'),
+  cells: list(cellChoiceSchema, LIMITS.screens, 'Screens that differ from the rest'),
+  screw: size('Chosen length of the display screw'), spacer: extent('Spacer length under the display bracket'),
+  alternative: text('Alternative it belongs to; absent: all of them'),
+}).test('screens', ({ value }: { value: unknown }) => `has ${screens(value as { rows: number })} screens; at most ${LIMITS.screens} can be planned`,
   value => !(screens(value) > LIMITS.screens))
 export type ScreenArray = InferType<typeof screenArraySchema>

@@ -6,39 +6,39 @@ import { daysOff, windows, zone } from './opening'
 /** The name that a file is kept under: made from its content, with the ending that it came with. */
 export const FILE_NAME = /^[0-9a-f]{32}(\.[a-z0-9]{1,8})?$/
 
-export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must be small letters, figures and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])), contacts: list(group({ name: name('Who'), for: text('What for'), phone: text('Telephone') }), 50, 'People to call'),
-  address: note('Where it is'), access: note('How one comes in, and who opens'), parking: note('Where the van stands'), delivery: note('How goods come in: lift, ramp, door widths, times'),
-  files: list(group({ file: must(text('Name that it is kept under').matches(FILE_NAME, 'must be the name that a file is kept under')), name: name('Name'), by: text('Who added it'), at: moment('When') }), 200, 'Permits, drawings of the building and the like'),
-  zone: zone('Time zone (IANA) of its clocks; else the firm’s'),
-  windows: windows('When work may be done there; absent where it is open at all times'), noise: windows('When it may be loud there; absent where that is whenever it is open'), closed: daysOff('Days on which it is closed'),
+export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must have only lower-case letters, digits and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])), contacts: list(group({ name: name('Name'), for: text('Role'), phone: text('Telephone') }), 50, 'Contacts'),
+  address: note('Address'), access: note('Access: how to get in and who opens'), parking: note('Parking'), delivery: note('Delivery: lift, ramp, door widths, times'),
+  files: list(group({ file: must(text('Stored file name').matches(FILE_NAME, 'must be a stored file name')), name: name('Name'), by: text('Added by'), at: moment('Added at') }), 200, 'Permits, building drawings and other files'),
+  zone: zone('Time zone (IANA); absent: the firm’s'),
+  windows: windows('Access hours; absent: at any time'), noise: windows('Noisy work hours; absent: the same as the access hours'), closed: daysOff('Closed days'),
 })
 export type Site = InferType<typeof siteSchema>
 
 /** House rules as they were chosen at one level, firm, site or wall; a key that is absent is as the level above has it. */
 const rules = () => ({
-  heightDatum: oneOf(['by-kind', 'bottom-edge', 'top-row-centre'], 'What heights are measured from'),
-  proofOfFraming: oneOf(['two-kinds', 'one-sign'], 'What proves a member: two signs of different kinds or one probe, or any one sign'),
-  hollowWallAnchors: oneOf(['never', 'supplement', 'counted'], 'Anchors that hold in the covering alone'),
-  coveringCountsAsGap: flag('Whether the covering under a plate weakens the screw in shear'),
-  furring: oneOf(['through', 'into-furring'], 'Whether plates over furring are fixed through into the block, or into the furring alone'),
-  blockJoints: oneOf(['keep-clear', 'anywhere-under-timber'], 'Whether anchors in block keep clear of joints even where timber lies over them'),
-  measuring: oneOf(['running', 'mark-to-mark'], 'Along the wall'),
-  placingHeight: oneOf(['asked', 'seated-eye', 'standing-eye', 'between-features', 'above-furniture', 'fixed'], 'How high a new array goes'),
-  clearAboveFurniture: extent('Clear above furniture, where a new array goes by that'),
-  fixedHeight: extent('Height of the middle of a new array, where that is fixed'),
-  level: oneOf(['gravity', 'building-line'], 'What is level'),
-  plateFixings: oneOf(['every-row', 'top-and-one-below'], 'Rows of a plate that are fixed'),
-  cableEntry: oneOf(['cheaper', 'above', 'below'], 'Cables enter'),
+  heightDatum: oneOf(['by-kind', 'bottom-edge', 'top-row-centre'], 'Height datum'),
+  proofOfFraming: oneOf(['two-kinds', 'one-sign'], 'What confirms a stud: two readings of different kinds or one probe, or any one clear reading'),
+  hollowWallAnchors: oneOf(['never', 'supplement', 'counted'], 'Hollow-wall anchors (hold in the covering only)'),
+  coveringCountsAsGap: flag('Whether the covering under a plate counts as a gap in shear'),
+  furring: oneOf(['through', 'into-furring'], 'Fixing over furring: through into the block, or into the furring only'),
+  blockJoints: oneOf(['keep-clear', 'anywhere-under-timber'], 'Anchors in block: always clear of joints, or anywhere under timber'),
+  measuring: oneOf(['running', 'mark-to-mark'], 'Measuring along the wall'),
+  placingHeight: oneOf(['asked', 'seated-eye', 'standing-eye', 'between-features', 'above-furniture', 'fixed'], 'Height of a new array'),
+  clearAboveFurniture: extent('Clearance above furniture for a new array'),
+  fixedHeight: extent('Fixed centre height of a new array'),
+  level: oneOf(['gravity', 'building-line'], 'Level reference'),
+  plateFixings: oneOf(['every-row', 'top-and-one-below'], 'Plate rows to fasten'),
+  cableEntry: oneOf(['cheaper', 'above', 'below'], 'Cable entry'),
   power: oneOf(['electrician', 'kit', 'outlet'], 'Power behind a display'),
-  signalBesidePower: oneOf(['own-bay', 'apart-in-one-bay'], 'Signal beside power'),
-  powerSignalApart: extent('How far signal stays from power in one bay'),
-  handling: oneOf(['upright', 'face-down'], 'Handling a display'),
+  signalBesidePower: oneOf(['own-bay', 'apart-in-one-bay'], 'Separation of signal and power'),
+  powerSignalApart: extent('Distance between signal and power in one stud bay'),
+  handling: oneOf(['upright', 'face-down'], 'Display handling'),
   lifting: oneOf(['by-mass', 'always-two', 'lift-aid'], 'Lifting'),
   hangingOrder: oneOf(['by-clearance', 'top-first', 'bottom-first'], 'Hanging order'),
   markingSigma: extent('Standard deviation of one tape measurement'),
-  seamTolerance: size('How far a seam may be off its gap'),
-  inspections: oneOf(['half-yearly', 'yearly', 'two-yearly'], 'A wall that was handed over is inspected'),
-  drillWander: extent('Standard deviation of a drill off its mark'), plateSlack: extent('How far a plate lies loose about its screws, in all'),
+  seamTolerance: size('Seam tolerance (±)'),
+  inspections: oneOf(['half-yearly', 'yearly', 'two-yearly'], 'Inspection after handover'),
+  drillWander: extent('Standard deviation of a hole from its mark'), plateSlack: extent('Total play of a plate around its screws'),
 })
 export const rulesSchema = group(rules())
 export type Rules = InferType<typeof rulesSchema>

@@ -13,9 +13,9 @@ const HALF = /[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uD
 
 /** What is wrong with a text, whatever it says. */
 function textFault(text: string): string | undefined {
-  if (HALF.test(text)) return 'has half a character in it (a lone surrogate)'
+  if (HALF.test(text)) return 'contains half a character (a lone surrogate)'
   const control = CONTROL.exec(text)
-  return control ? `has a control character in it (U+${control[0].charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')})` : undefined
+  return control ? `contains a control character (U+${control[0].charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')})` : undefined
 }
 
 /** The first fault in a value, at its path within it: paths are put together only where there is one. */
@@ -25,7 +25,7 @@ function look(value: unknown, depth: number): Fault | undefined {
     return message ? { path: '', message } : undefined
   }
   if (typeof value !== 'object' || value === null) return undefined
-  if (depth > DEEPEST) return { path: '', message: `lies deeper than ${DEEPEST} levels` }
+  if (depth > DEEPEST) return { path: '', message: `is nested deeper than ${DEEPEST} levels` }
   if (Array.isArray(value)) {
     for (let n = 0; n < value.length; n++) {
       const fault = look(value[n], depth + 1)
@@ -34,9 +34,9 @@ function look(value: unknown, depth: number): Fault | undefined {
     return undefined
   }
   const keys = Object.keys(value)
-  if (keys.length > MOST_KEYS) return { path: '', message: `has ${keys.length} names in it; at most ${MOST_KEYS} can be kept` }
+  if (keys.length > MOST_KEYS) return { path: '', message: `has ${keys.length} keys; at most ${MOST_KEYS} are allowed` }
   for (const key of keys) {
-    const message = key === '__proto__' ? 'is a name that cannot be kept' : textFault(key)
+    const message = key === '__proto__' ? 'is a key that is not allowed' : textFault(key)
     if (message) return { path: `.${JSON.stringify(key).slice(1, -1)}`, message }
     const fault = look((value as Record<string, unknown>)[key], depth + 1)
     if (fault) return { ...fault, path: `.${key}${fault.path}` }
@@ -49,7 +49,7 @@ function look(value: unknown, depth: number): Fault | undefined {
  * no text, a key cannot be kept.
  *
  * @example
- * soundJsonFault({ site: { name: 'Pier\u0000' } }) // { path: '$.site.name', message: 'has a control character in it (U+0000)' }
+ * soundJsonFault({ site: { name: 'Pier\u0000' } }) // { path: '$.site.name', message: 'contains a control character (U+0000)' }
  */
 export function soundJsonFault(value: unknown): Fault | undefined {
   const fault = look(value, 0)

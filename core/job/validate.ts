@@ -18,7 +18,7 @@ function repeated(ids: { id: string }[], path: string): Fault[] {
   const seen = new Set<string>()
   return ids.flatMap(({ id }, index) => {
     if (!seen.has(id)) return seen.add(id) && []
-    return [{ path: `${path}[${index}].id`, message: `“${id}” is used twice; each must be its own` }]
+    return [{ path: `${path}[${index}].id`, message: `“${id}” is used twice; each id must be unique` }]
   })
 }
 
@@ -41,7 +41,7 @@ function unknownReferences(wall: Wall, path: string): Fault[] {
   return (wall.evidence ?? []).flatMap(({ reference }, index) =>
     reference === undefined || known.has(reference)
       ? []
-      : [{ path: `${path}.evidence[${index}].reference`, message: `“${reference}” is not a reference of this wall` }])
+      : [{ path: `${path}.evidence[${index}].reference`, message: `“${reference}” is not a reference on this wall` }])
 }
 
 function placesOutsideGrid(wall: Wall, path: string): Fault[] {
@@ -52,7 +52,7 @@ function placesOutsideGrid(wall: Wall, path: string): Fault[] {
       const place = `R${row} C${column}`
       if (row > array.rows || column > array.columns) return [{ path: `${at}[${n}]`, message: `is ${place}, outside a grid of ${array.rows} × ${array.columns}` }]
       if (!seen.has(place)) return seen.add(place) && []
-      return [{ path: `${at}[${n}]`, message: `${place} is there twice` }]
+      return [{ path: `${at}[${n}]`, message: `${place} is listed twice` }]
     })
   }))
 }
@@ -62,9 +62,9 @@ function alignmentFaults(wall: Wall, path: string): Fault[] {
   return wall.arrays.flatMap(({ rows, columns, align }, index) => {
     const at = `${path}.arrays[${index}].align`
     if (align === undefined) return []
-    if (rows > 1 && columns > 1) return [{ path: at, message: `unlike displays are hung in one row or one column, not in ${rows} × ${columns}` }]
+    if (rows > 1 && columns > 1) return [{ path: at, message: `displays of mixed sizes must hang in one row or one column, not in ${rows} × ${columns}` }]
     const can: readonly Alignment[] = columns > 1 ? ROW_ALIGNMENTS : rows > 1 ? COLUMN_ALIGNMENTS : [...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS]
-    return can.includes(align) ? [] : [{ path: at, message: `a ${columns > 1 ? 'row' : 'column'} is in line by ${can.join(', ')}; “${align}” is none of them` }]
+    return can.includes(align) ? [] : [{ path: at, message: `a ${columns > 1 ? 'row' : 'column'} must align by one of ${can.join(', ')}, not “${align}”` }]
   })
 }
 
@@ -85,7 +85,7 @@ function correctionFaults(log: LogEntry[], ids: Map<string, string>): Fault[] {
     const wall = ids.get(entry.wall) ?? entry.wall
     const unknown = entry.kind === 'correction' && walls.get(entry.corrects) !== wall
     walls.set(entry.id, wall)
-    return unknown ? [{ path: `$.log[${index}].corrects`, message: `“${entry.corrects}” is no earlier entry of this wall` }] : []
+    return unknown ? [{ path: `$.log[${index}].corrects`, message: `“${entry.corrects}” is not an earlier entry of this wall` }] : []
   })
 }
 
@@ -93,7 +93,7 @@ function correctionFaults(log: LogEntry[], ids: Map<string, string>): Fault[] {
 function revisionFaults({ revisions = [] }: Wall, path: string): Fault[] {
   return revisions.flatMap((revision, index): Fault[] => {
     const at = `${path}.revisions[${index}]`
-    if (idOfFrozen(revision) !== revision.id) return [{ path: at, message: 'is not what was issued: it was changed since, or its id is another’s' }]
+    if (idOfFrozen(revision) !== revision.id) return [{ path: at, message: 'does not match what was issued: it was changed later, or its id belongs to another revision' }]
     return wallFaults(revision.wall, revision.catalogue, `${at}.wall`)
   })
 }
@@ -102,7 +102,7 @@ function revisionFaults({ revisions = [] }: Wall, path: string): Fault[] {
 function screenCountFaults({ arrays, alternatives = [] }: Wall, path: string): Fault[] {
   const most = Math.max(...[undefined, ...alternatives.map(({ id }) => id)].map(shown =>
     arrays.filter(({ alternative }) => alternative === undefined || alternative === shown).reduce((sum, { rows, columns }) => sum + rows * columns, 0)))
-  return most > LIMITS.screens ? [{ path: `${path}.arrays`, message: `ask for ${most} screens in all; at most ${LIMITS.screens} can be planned on one wall` }] : []
+  return most > LIMITS.screens ? [{ path: `${path}.arrays`, message: `have ${most} screens in total; at most ${LIMITS.screens} can be planned on one wall` }] : []
 }
 
 function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[] {

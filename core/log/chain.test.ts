@@ -31,13 +31,13 @@ describe('the chain of a log', () => {
     expect(brokenLink(log)).toBeUndefined()
     expect(brokenLink([...log, entry('not sent')])).toBeUndefined()
     expect(brokenLink([])).toBeUndefined()
-    expect(brokenLink(log.map(each => each.id === 'l3' ? { ...each, by: 'Nobody' } : each))).toEqual({ index: 2, id: 'l3', why: 'is not what it was when it was recorded' })
+    expect(brokenLink(log.map(each => each.id === 'l3' ? { ...each, by: 'Nobody' } : each))).toEqual({ index: 2, id: 'l3', why: 'does not match its own hash' })
     expect(brokenLink(log.filter(({ id }) => id !== 'l2'))).toMatchObject({ index: 1, id: 'l3' })
     expect(brokenLink([log[0]!, log[2]!, log[1]!, log[3]!])).toMatchObject({ index: 1, id: 'l3' })
     expect(brokenLink([log[0]!, entry('put in'), ...log.slice(1)])).toMatchObject({ index: 2, id: 'l2' })
     // One that was changed and hashed anew no longer is what the next one follows.
     const forged = { ...log[1]!, by: 'Nobody' }
-    expect(brokenLink([log[0]!, { ...forged, hash: hashOf(forged) }, ...log.slice(2)])).toEqual({ index: 2, id: 'l3', why: 'does not follow the entry before it' })
+    expect(brokenLink([log[0]!, { ...forged, hash: hashOf(forged) }, ...log.slice(2)])).toEqual({ index: 2, id: 'l3', why: 'does not match the hash of the previous entry' })
   })
 
   it('breaks at whatever is changed in it', () => {

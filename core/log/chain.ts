@@ -45,10 +45,10 @@ export function brokenLink(log: LogEntry[]): BrokenLink | undefined {
       unsent = true
       continue
     }
-    if (unsent) return broken('stands after one that is in no chain')
-    if (seq !== end.seq + 1) return broken(`should be number ${end.seq + 1}, and is ${seq ?? 'not numbered'}`)
-    if (prev !== end.hash) return broken('does not follow the entry before it')
-    if (hash !== hashOf(entry)) return broken('is not what it was when it was recorded')
+    if (unsent) return broken('follows an entry that is not chained')
+    if (seq !== end.seq + 1) return broken(`should be number ${end.seq + 1}, but is ${seq ?? 'not numbered'}`)
+    if (prev !== end.hash) return broken('does not match the hash of the previous entry')
+    if (hash !== hashOf(entry)) return broken('does not match its own hash')
     end = { seq, hash }
   }
   return undefined

@@ -26,7 +26,7 @@ export function clockOff({ at, receivedAt }: Pick<LogEntry, 'at' | 'receivedAt'>
 
 /** Hours as a person says them. */
 function longTime(hours: number): string {
-  if (!Number.isFinite(hours)) return 'more than can be told'
+  if (!Number.isFinite(hours)) return 'an unknown time'
   const [count, unit] = hours < 48 ? [hours, 'hours'] : [hours / 24, 'days']
   return `${count < 10 ? count.toFixed(1) : Math.round(count)} ${unit}`
 }
@@ -42,7 +42,7 @@ export function clockFindings(entries: LogEntry[], wall: string): Finding[] {
     const most = offs.reduce((a, b) => Math.abs(b) > Math.abs(a) ? b : a)
     return {
       severity: 'note', code: 'clock-off', stage: 'hang', subject: { kind: 'wall', id: wall },
-      message: words`The clock of ${by}’s device was ${most > 0 ? 'ahead' : 'behind'} by ${longTime(Math.abs(most))} when ${offs.length === 1 ? 'an entry' : `${offs.length} entries`} of the log came in. What holds goes by the order in which entries came, not by that clock.`,
+      message: words`The clock of ${by}’s device was ${most > 0 ? 'ahead' : 'behind'} by ${longTime(Math.abs(most))} when ${offs.length === 1 ? 'an entry' : `${offs.length} entries`} of the log arrived. The log goes by the order of arrival, not by that clock.`,
       remedy: words`Set the clock of that device.`,
     }
   })

@@ -15,7 +15,7 @@ export function datumOf(wall: Wall): Datum {
 }
 
 function heightOf(wall: Wall, arrays: ArrayPlan[], rules: Rules): LevelLine | undefined {
-  if (wall.levelLine !== undefined) return { y: wall.levelLine, label: 'as chosen for this wall' }
+  if (wall.levelLine !== undefined) return { y: wall.levelLine, label: 'as set for this wall' }
   const first = arrays[0]
   const top = first?.positions[0]
   if (!first || !top) return undefined

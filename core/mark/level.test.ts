@@ -70,7 +70,7 @@ describe('with a line of the building', () => {
     expect(steep.marking.marks.filter(({ margin }) => margin !== undefined && margin < 0).length).toBe(steep.findings.filter(({ code }) => code === 'turned-hole-misses').length)
   })
 
-  it('is true to gravity, and says so, where no line was measured', () => {
+  it('true to gravity, and says so, where no line was measured', () => {
     expect(told(marked([line({ slope: undefined })], follow))).toEqual(['caution no-line-to-follow'])
   })
 })

@@ -65,19 +65,19 @@ export function levelFindings(wall: Wall, arrays: ArrayPlan[], turn: Turn | unde
     return arrays.flatMap(({ id, name, ...array }): Finding[] => {
       const line = lineBeside(wall, { ...array })
       return line && Math.abs(line.slope) > SEEN
-        ? [{ ...about, severity: 'caution', code: 'line-off-level', subject: { kind: 'array', id }, message: words`${name} is level, and the line beside it ${line.slope > 0 ? 'rises' : 'falls'} ${String(Math.abs(line.slope))} mm/m to the right: it will look crooked.`, remedy: words`Let the client decide which it follows, or hide the line.` }]
+        ? [{ ...about, severity: 'caution', code: 'line-off-level', subject: { kind: 'array', id }, message: words`${name} is level, but the building line beside it ${line.slope > 0 ? 'rises' : 'falls'} ${String(Math.abs(line.slope))} mm/m to the right: it will look crooked.`, remedy: words`Ask the client whether the array follows gravity or the line, or hide the line.` }]
         : []
     })
   }
   if (arrays.length === 0) return []
-  if (!turn) return [{ ...about, severity: 'caution', code: 'no-line-to-follow', subject: { kind: 'wall', id: wall.id }, message: words`Level is to follow a line of the building, and none near the displays has its slope measured: everything is marked true to gravity.`, remedy: words`Measure how much the line rises to the right, and enter it with the feature.` }]
+  if (!turn) return [{ ...about, severity: 'caution', code: 'no-line-to-follow', subject: { kind: 'wall', id: wall.id }, message: words`The house rule levels to a building line, but no line near the displays has a measured slope, so everything is marked true to gravity.`, remedy: words`Measure the slope of the line, and enter it in the feature.` }]
   const misses = arrays.flatMap(({ positions }) => positions.flatMap(({ row, column, holes = [] }) => holes.flatMap((hole): Finding[] => {
     if (hole.margin === undefined || hole.margin < -1e-9 || hole.made) return []
     const margin = turnedMargin({ ...hole, margin: hole.margin }, turn)
-    return margin >= -1e-9 ? [] : [{ ...about, severity: 'stop', code: 'turned-hole-misses', subject: { kind: 'hole', id: hole.id }, message: words`R${String(row)} C${String(column)} ${hole.row} ${String(hole.rank)} misses by ${-margin} once everything is turned with the line: its margin was ${hole.margin}.`, remedy: words`Shift the array, or mark it true to gravity.` }]
+    return margin >= -1e-9 ? [] : [{ ...about, severity: 'stop', code: 'turned-hole-misses', subject: { kind: 'hole', id: hole.id }, message: words`R${String(row)} C${String(column)} ${hole.row} ${String(hole.rank)} misses by ${-margin} when everything follows the building line: its edge clearance was ${hole.margin}.`, remedy: words`Shift the array, or mark it true to gravity.` }]
   })))
   return [
-    { ...about, severity: 'note', code: 'level-follows-line', subject: { kind: 'feature', id: turn.with }, message: words`Everything is marked ${String(Math.abs(turn.slope))} mm/m ${turn.slope > 0 ? 'up' : 'down'} to the right, with a line of the building, about the middle of ${arrays[0]!.name}. The drawing shows it level.` },
+    { ...about, severity: 'note', code: 'level-follows-line', subject: { kind: 'feature', id: turn.with }, message: words`Everything is marked ${String(Math.abs(turn.slope))} mm/m ${turn.slope > 0 ? 'up' : 'down'} to the right, following a building line, about the centre of ${arrays[0]!.name}. The drawing shows it level.` },
     ...misses,
   ]
 }

@@ -44,7 +44,7 @@ describe('marks', () => {
     expect(bolts.map(({ label }) => label)).toEqual(['R1 C1 bolt 1, top', 'R1 C1 bolt 2, top', 'R1 C1 bolt 3, bottom', 'R1 C1 bolt 4, bottom'])
     const heights = (kind: string) => [...new Set(marks.filter(mark => mark.kind === kind).map(({ height }) => height!.toFixed(3)))]
     expect(heights('bolt')).toEqual(heights('hole'))
-    expect(tableOf(bolts, 'metric', {}).map(({ drill, into }) => [drill, into])[0]).toEqual(['its maker’s bolt', ''])
+    expect(tableOf(bolts, 'metric', {}).map(({ drill, into }) => [drill, into])[0]).toEqual(['maker’s bolt', ''])
   })
 
   it('are none while there is no array', () => {
@@ -92,6 +92,6 @@ describe('the sheet', () => {
     const missed = tableOf(planned.marking.marks, 'metric', {}).filter(({ misses }) => misses)
     expect(missed.map(({ into }) => into)).toContain('misses 1')
     expect(missed).toHaveLength(planned.findings.filter(({ code }) => code === 'hole-misses-member').length)
-    expect(svgText(drawSheet(job, wall, planned, options).pages[0]!)).toContain(`Not to be drilled from: ${planned.findings.length} stops stand`)
+    expect(svgText(drawSheet(job, wall, planned, options).pages[0]!)).toContain(`Do not drill from this sheet: ${planned.findings.length} stops stand`)
   })
 })

@@ -61,11 +61,11 @@ function levelMarks(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[]
   if (!level.turn) return [markAt('level-line', 'level-line', 'Level line', { y: level.y }, datum, level)]
   const far = arrays.flatMap(({ outline }) => [outline.x, outline.x + outline.width]).reduce((a, b) => Math.abs(b - datum.x) > Math.abs(a - datum.x) ? b : a)
   const at = (id: string, where: string, x: number): Mark => ({ id, kind: 'level-line', label: `Level line ${where}`, running: x - datum.x, height: levelAt(level, x), fromLevel: 0 })
-  return [at('level-line', 'at the datum', datum.x), at('level-line-far', 'at the far side', far)]
+  return [at('level-line', 'at the datum', datum.x), at('level-line-far', 'at the far end', far)]
 }
 
 function holeMark(hole: Hole, name: string, datum: Datum, level: LevelLine): Mark {
-  const mark = markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.rank}${hole.byHand ? ', by hand' : ''}`, hole, datum, level)
+  const mark = markAt(hole.id, 'hole', `${name} ${hole.row} ${hole.rank}${hole.byHand ? ', manual' : ''}`, hole, datum, level)
   if (hole.bit !== undefined) [mark.bit, mark.depth] = [hole.bit, hole.depth]
   if (hole.member !== undefined) mark.member = hole.member
   if (hole.margin !== undefined) mark.margin = turnedMargin({ ...hole, margin: hole.margin }, level.turn)
@@ -76,7 +76,7 @@ function positionMarks(position: Position, datum: Datum, level: LevelLine): Mark
   const name = `R${position.row} C${position.column}`
   const { plate, holes = [], bolts = [] } = position
   return [
-    ...plate ? [markAt(`${position.id}-plate`, 'plate-centre', `${name} plate centre${plate.byHand ? ', by hand' : ''}`, plate.centre, datum, level)] : [],
+    ...plate ? [markAt(`${position.id}-plate`, 'plate-centre', `${name} plate centre${plate.byHand ? ', manual' : ''}`, plate.centre, datum, level)] : [],
     ...holes.map(hole => holeMark(hole, name, datum, level)),
     ...bolts.map(bolt => markAt(bolt.id, 'bolt', `${name} bolt ${bolt.rank}, ${bolt.row}`, bolt, datum, level)),
   ]
@@ -101,14 +101,14 @@ function wiringMarks({ boxes, works, loads }: Wiring, datum: Datum, level: Level
     ...works.bores.filter(({ diameter }) => Number.isFinite(diameter)).map(({ id, x, y, diameter, through }): Mark => ({ ...markAt(id, 'bore', `Bore ${BORED[through]}`, { x, y }, datum, level), bit: diameter })),
   ]
 }
-const BORED = { plate: 'through head or foot', stud: 'through a stud', blocking: 'through blocking' }
+const BORED = { plate: 'through top or bottom plate', stud: 'through a stud', blocking: 'through blocking' }
 
 function outlineMarks({ id, name, outline }: ArrayPlan, datum: Datum, level: LevelLine): Mark[] {
   const { x, y } = centreOf(outline)
   const [right, top] = [outline.x + outline.width, outline.y + outline.height]
   return [
-    markAt(`${id}-centre-x`, 'centre-line', `${name} centre line, upright`, { x }, datum, level),
-    markAt(`${id}-centre-y`, 'centre-line', `${name} centre line, level`, { y }, datum, level),
+    markAt(`${id}-centre-x`, 'centre-line', `${name} vertical centre line`, { x }, datum, level),
+    markAt(`${id}-centre-y`, 'centre-line', `${name} horizontal centre line`, { y }, datum, level),
     markAt(`${id}-corner-tl`, 'corner', `${name} top left corner`, { x: outline.x, y: top }, datum, level),
     markAt(`${id}-corner-tr`, 'corner', `${name} top right corner`, { x: right, y: top }, datum, level),
     markAt(`${id}-corner-bl`, 'corner', `${name} bottom left corner`, { x: outline.x, y: outline.y }, datum, level),

@@ -3,7 +3,7 @@ import { rowsOf, type Mark, type MarkKind } from './marks'
 /** Marks that are made together, with what they are called. */
 export interface MarkGroup { id: string, title: string, marks: Mark[] }
 
-const TITLES: Partial<Record<MarkKind, string>> = { 'level-line': 'Level line first', 'centre-line': 'Centre lines', 'corner': 'Corners of the screens', 'plate-centre': 'Plate centres', 'bolt': 'Bolts through rails or board', 'cut-out': 'Box cut-outs', 'opening': 'Openings for cables', 'bore': 'Bored holes' }
+const TITLES: Partial<Record<MarkKind, string>> = { 'level-line': 'Level line first', 'centre-line': 'Centre lines', 'corner': 'Array corners', 'plate-centre': 'Plate centres', 'bolt': 'Bolts through rail or board', 'cut-out': 'Box cut-outs', 'opening': 'Cable openings', 'bore': 'Bored holes' }
 const BEFORE: MarkKind[] = ['level-line', 'centre-line', 'corner']
 const AFTER: MarkKind[] = ['bolt', 'cut-out', 'opening', 'bore']
 

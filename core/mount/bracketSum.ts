@@ -23,8 +23,8 @@ export function holeHeightFromBottomEdge(cell: Cell, mount: Mount, slot: Slot, h
   const toPattern = cell.pattern.y - bottom
   const value = bottom + toPattern - mount.interface.y + heightShift + slot.y
   return figure([{
-    label: `Height of the ${slot.row} holes`,
-    expression: words`bottom edge ${bottom} + to the mounting pattern ${toPattern} − hook to plate ${mount.interface.y}${heightShift === 0 ? [] : words` + plate shifted ${heightShift}`} + plate to hole ${slot.y}`,
+    label: `Height of the ${slot.row} holes above floor`,
+    expression: words`bottom edge ${bottom} + to mounting pattern ${toPattern} − hook to plate centre ${mount.interface.y}${heightShift === 0 ? [] : words` + plate shift ${heightShift}`} + plate centre to hole ${slot.y}`,
     value,
     unit: 'mm',
     source: 'mount maker’s drawing',
@@ -35,7 +35,7 @@ export function holeHeightFromBottomEdge(cell: Cell, mount: Mount, slot: Slot, h
 export function plateAcross(cell: Cell, mount: Mount, lateralShift: number): Figure {
   return figure([{
     label: 'Plate centre along the wall',
-    expression: words`mounting pattern ${cell.pattern.x} − hook to plate ${mount.interface.x} + plate shifted ${lateralShift}`,
+    expression: words`mounting pattern ${cell.pattern.x} − hook to plate centre ${mount.interface.x} + plate shift ${lateralShift}`,
     value: plateCentre(cell.pattern, mount, { lateralShift, heightShift: 0 }).x,
     unit: 'mm',
   }])

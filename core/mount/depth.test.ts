@@ -31,7 +31,7 @@ describe('how a display stands before the wall', () => {
 
 describe('what is told of the depth', () => {
   it('a plug that does not fit, by how much', () => {
-    expect(found((_, array) => { array.behind = { plug: 40, cable: 8 } })).toContainEqual(['stop', 'plug-does-not-fit', 'Behind Kelda 46N are 58, and plug, cable or player need 72: 14 too little.'])
+    expect(found((_, array) => { array.behind = { plug: 40, cable: 8 } })).toContainEqual(['stop', 'plug-does-not-fit', 'Behind Kelda 46N are 58, but plug, cable or player require 72: 14 too little.'])
     expect(codes((_, array) => { array.behind = { plug: 26, cable: 8 } })).not.toContain('plug-does-not-fit')
   })
 
@@ -48,13 +48,13 @@ describe('what is told of the depth', () => {
     expect(lift(135)).toContain('hang-before-upper')
   })
 
-  it('a screen that cannot be lifted under the ceiling', () => {
+  it('a screen that cannot be lifted the required under the ceiling', () => {
     const under = (height: number) => found((job) => {
       job.catalogue.mounts[0]!.lift = 24
       job.walls[0]!.height = height
     }).filter(([, code]) => code === 'no-room-to-lift')
     // The upper row ends 2226.5 up.
-    expect(under(2240)[0]).toEqual(['stop', 'no-room-to-lift', 'Above R1 C1 are 13.5 free; it must be lifted 24 to hook on.'])
+    expect(under(2240)[0]).toEqual(['stop', 'no-room-to-lift', 'Above R1 C1 are 13.5 free above it, but must be lifted 24 to hook on.'])
     expect(under(2251)).toEqual([])
   })
 

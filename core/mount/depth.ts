@@ -33,7 +33,7 @@ function needOf({ plug, cable, player }: Behind, mount: Mount): Figure | undefin
   return figure([
     ...plugged === undefined ? [] : [{ label: 'Plug and cable', expression: words`plug ${plug!} + bend ${String(bend)} × ${cable!}`, value: plugged, unit: 'mm' }],
     ...played === undefined ? [] : [{ label: 'Player', expression: words`player ${player!} + air ${AIR}`, value: played, unit: 'mm' }],
-    { label: 'Needed behind it', expression: words`the greater of them`, value: Math.max(plugged ?? 0, played ?? 0), unit: 'mm', source: 'cable maker’s least bend, else 4 diameters moving and 2.5 still' },
+    { label: 'Required behind the display', expression: words`the greatest of these`, value: Math.max(plugged ?? 0, played ?? 0), unit: 'mm', source: 'cable maker’s minimum bend radius, otherwise 4 diameters moving and 2.5 fixed' },
   ])
 }
 
@@ -45,9 +45,9 @@ export function depthsOf({ carrier, behind = {} }: Pick<ScreenArray, 'carrier' |
   const need = needOf(behind, mount)
   return {
     stowed, service,
-    face: figure([{ label: 'Face from the wall', expression: words`mount ${mount.depth.stowed}${on} + display ${display.depth}`, value: faceDepth({ carrier }, mount, display), unit: 'mm', source: 'makers’ sheets' }]),
-    faceOut: figure([{ label: 'Face pulled out', expression: words`mount ${mount.depth.service}${on} + display ${display.depth}`, value: faceDepth({ carrier }, mount, display, 'service'), unit: 'mm', source: 'makers’ sheets' }]),
-    room: figure([{ label: 'Room behind', expression: words`mount ${mount.depth.stowed}${on}`, value: stowed, unit: 'mm', source: 'mount maker’s sheet' }]),
+    face: figure([{ label: 'Screen face from wall', expression: words`mount ${mount.depth.stowed}${on} + display ${display.depth}`, value: faceDepth({ carrier }, mount, display), unit: 'mm', source: 'makers’ data sheets' }]),
+    faceOut: figure([{ label: 'Screen face from wall, pulled out', expression: words`mount ${mount.depth.service}${on} + display ${display.depth}`, value: faceDepth({ carrier }, mount, display, 'service'), unit: 'mm', source: 'makers’ data sheets' }]),
+    room: figure([{ label: 'Space behind the display', expression: words`mount ${mount.depth.stowed}${on}`, value: stowed, unit: 'mm', source: 'mount maker’s data sheet' }]),
     ...need && { need },
   }
 }
@@ -60,10 +60,10 @@ function liftFindings({ array }: Context, lifts: TightLift[]): Finding[] {
   const found = lifts.filter(lift => !lift.upper || !passes(lift)).map(({ cell, lift, free, upper, out, needed }): Finding => upper
     ? {
         ...about, severity: 'caution', code: 'hang-before-upper',
-        message: words`Row ${String(cell.row)} is lifted ${lift} to hook on under row ${String(upper.row)}, ${free} above it; its mount comes out ${out}, and ${needed} would clear the faces there.`,
-        remedy: words`Hang the lower row first, or take a mount that comes out farther.`,
+        message: words`Row ${String(cell.row)} must be lifted ${lift} to hook on under row ${String(upper.row)}, with ${free} free above it; its mount pulls out ${out}, but ${needed} is required to clear the faces there.`,
+        remedy: words`Hang the lower row first, or use a mount that pulls out farther.`,
       }
-    : { ...about, severity: 'stop', code: 'no-room-to-lift', message: words`Above R${String(cell.row)} C${String(cell.column)} are ${Math.max(free, 0)} free; it must be lifted ${lift} to hook on.`, remedy: words`Hang it lower by ${lift - free}.` })
+    : { ...about, severity: 'stop', code: 'no-room-to-lift', message: words`R${String(cell.row)} C${String(cell.column)} has ${Math.max(free, 0)} free above it, but must be lifted ${lift} to hook on.`, remedy: words`Hang it lower by ${lift - free}.` })
   return [...new Map(found.map(finding => [JSON.stringify([finding.code, finding.message]), finding])).values()]
 }
 
@@ -77,8 +77,8 @@ function recessFindings({ array, cells, mountOf, wall }: Context): Finding[] {
   const clearance = mountOf(cells[0]!).sideClearance
   return (wall.features ?? []).filter(({ kind, x, y, width, height }) => kind === 'recess' && x < right && x + width > left && y < top && y + height > bottom).flatMap(({ x, y, width, height }): Finding[] => {
     const least = Math.min(left - x, x + width - right, bottom - y, y + height - top)
-    if (clearance === undefined) return [{ ...about, severity: 'stop', code: 'side-clearance-not-known', message: words`${array.name} hangs in a recess with ${least} at the narrowest side; how much its mount needs there is not known.`, remedy: words`Give it in the catalogue, from the mount maker’s sheet.` }]
-    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow', message: words`The recess leaves ${least} beside ${array.name}; its mount needs ${clearance}.`, remedy: words`Move it, or widen the recess by ${clearance - least}.` }]
+    if (clearance === undefined) return [{ ...about, severity: 'stop', code: 'side-clearance-not-known', message: words`${array.name} hangs in a recess with ${least} clear at the narrowest side; the side clearance that its mount requires is not known.`, remedy: words`Enter it in the catalogue, from the mount maker’s data sheet.` }]
+    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow', message: words`The recess leaves ${least} beside ${array.name}; its mount requires ${clearance}.`, remedy: words`Move the array, or widen the recess by ${clearance - least}.` }]
   })
 }
 
@@ -93,10 +93,10 @@ export function depthFindings(context: Context, lifts: TightLift[], relief: Reli
     const { stowed, service, need } = depthsOf(array, mount, display)
     return [
       ...need && need.value > stowed + 1e-9
-        ? [{ ...about, severity: 'stop' as const, code: 'plug-does-not-fit', message: words`Behind ${display.name} are ${stowed}, and plug, cable or player need ${need.value}: ${need.value - stowed} too little.`, remedy: words`Take an angled plug, a thinner cable, a flatter player, or a mount that stands out more.` }]
+        ? [{ ...about, severity: 'stop' as const, code: 'plug-does-not-fit', message: words`The space behind ${display.name} is ${stowed}, but plug, cable or player require ${need.value}: ${need.value - stowed} too little.`, remedy: words`Use an angled plug, a thinner cable, a slimmer player, or a deeper mount.` }]
         : [],
       ...mount.kind === 'pull-out' && service < HAND_ROOM
-        ? [{ ...about, severity: 'caution' as const, code: 'reach-too-small', message: words`${mount.name} comes out ${service}; to plug by hand takes ${HAND_ROOM}.`, remedy: words`Plug before hanging, or take one that comes out farther.` }]
+        ? [{ ...about, severity: 'caution' as const, code: 'reach-too-small', message: words`${mount.name} pulls out ${service}; plugging in by hand requires ${HAND_ROOM}.`, remedy: words`Plug in before hanging, or use a mount that pulls out farther.` }]
         : [],
     ]
   })
@@ -106,7 +106,7 @@ export function depthFindings(context: Context, lifts: TightLift[], relief: Reli
   const flat: Finding[] = uneven <= travel
     ? []
     : [uneven > 2 * travel
-        ? { ...about, severity: 'stop', code: 'wall-not-flat', message: words`The wall is ${uneven} out of one plane over the plates; their depth adjusters take up ${2 * travel}.`, remedy: words`Pack the plates that lie deepest, or take mounts with more depth adjustment.` }
-        : { ...about, severity: 'caution', code: 'flatness-eats-travel', message: words`The wall is ${uneven} out of one plane over the plates: of ${2 * travel} of depth adjustment, ${2 * travel - uneven} are left.` }]
+        ? { ...about, severity: 'stop', code: 'wall-not-flat', message: words`The wall is ${uneven} out of flat across the plates; their depth adjusters take up only ${2 * travel}.`, remedy: words`Pack out the deepest plates, or use mounts with more depth adjustment.` }
+        : { ...about, severity: 'caution', code: 'flatness-eats-travel', message: words`The wall is ${uneven} out of flat across the plates: of ${2 * travel} depth adjustment, ${2 * travel - uneven} remains.` }]
   return [...each, ...flat, ...liftFindings(context, lifts), ...recessFindings(context)]
 }

@@ -35,11 +35,11 @@ function remedyOf(slider: Omit<Slider, 'travel'>, mount: Mount): Remedy {
   const best = bestSlide({ ...slider, travel })
   const least = leastSlide({ ...slider, travel: best ? travel : 2 * mount.plate.width })
   if (best && least !== undefined) {
-    const justEnough = Math.abs(least - best.by) > 0.05 ? words` (${tellShift(least)} would just do)` : []
-    return { best: best.by, remedy: words`Shift the plate ${tellShift(best.by)} of its nominal place${justEnough}: margin ${best.spare}. It can slide ${travel} either way.` }
+    const justEnough = Math.abs(least - best.by) > 0.05 ? words` (at least ${tellShift(least)})` : []
+    return { best: best.by, remedy: words`Shift the plate ${tellShift(best.by)} of its nominal position${justEnough}: edge clearance is then ${best.spare}. Its lateral adjustment is ${travel} either way.` }
   }
-  if (least === undefined) return { remedy: words`No place near it reaches enough. A rail across members, a backing board or another mount is needed.` }
-  return { remedy: words`It would have to slide ${tellShift(least)}, ${Math.abs(least) - travel} more than its ${travel} of travel. Move the whole array, or use a rail, a backing board or another mount.` }
+  if (least === undefined) return { remedy: words`No nearby position of the plate works. Use a rail across the studs, a backing board or another mount.` }
+  return { remedy: words`The plate would have to shift ${tellShift(least)}, ${Math.abs(least) - travel} more than its lateral adjustment of ${travel}. Move the whole array, or use a rail, a backing board or another mount.` }
 }
 
 /** Whether a hole would land if its member’s centre were known: it wants a nail, not another place. */
@@ -50,16 +50,16 @@ function unsureFinding(cell: MountedCell, hole: Hole, members: Member[]): Findin
   const { centre, sd, width } = members[hole.member!]!
   return {
     severity: 'stop', code: 'member-unsure', stage: 'mount', subject: { kind: 'hole', id: hole.id },
-    message: words`${name(cell)}, ${hole.row} row hole at ${hole.x} points at member ${String(hole.member! + 1)}, whose centre is known to ± ${1.96 * sd} only: ${-hole.margin!} too little.`,
-    remedy: words`Find both faces of the member with a nail where the plate will hide it, about ${centre - width / 2} and ${centre + width / 2}.`,
+    message: words`${name(cell)}: ${hole.row} hole at ${hole.x} is aimed at stud ${String(hole.member! + 1)}, whose centre is only known to ± ${1.96 * sd}: edge clearance is ${-hole.margin!} short.`,
+    remedy: words`Find both edges of the stud with a nail where the plate will hide it, at about ${centre - width / 2} and ${centre + width / 2}.`,
   }
 }
 
 function missText(cell: MountedCell, hole: Hole): Text {
-  const which = `${name(cell)}, ${hole.row} row hole`
-  if (hole.margin === undefined) return words`${which} at ${hole.x} has no framing member behind it.`
-  if (hole.member === undefined) return words`${which} at ${hole.x}, ${hole.y} up is ${-hole.margin} too near a joint.`
-  return words`${which} at ${hole.x} misses member ${String(hole.member + 1)} by ${-hole.margin}.`
+  const which = `${name(cell)}: ${hole.row} hole`
+  if (hole.margin === undefined) return words`${which} at ${hole.x} has no stud behind it.`
+  if (hole.member === undefined) return words`${which} at ${hole.x}, ${hole.y} above floor, is ${-hole.margin} too close to a joint.`
+  return words`${which} at ${hole.x} misses stud ${String(hole.member + 1)} by ${-hole.margin}.`
 }
 
 /** The holes of a plate that miss, and stand where nothing at all is known of the wall. */
@@ -82,8 +82,8 @@ export function unsurveyedOf(wall: Wall, cells: MountedCell[], mountOf: (cell: M
 export function unsurveyedFindings(unsurveyed: ReturnType<typeof unsurveyedOf>): Finding[] {
   return unsurveyed.map(({ cell, from, to, holes }): Finding => ({
     severity: 'stop', code: 'wall-not-surveyed', stage: 'mount', subject: { kind: 'screen', id: cell.id },
-    message: words`${name(cell)}: nothing is known of the wall from ${from} to ${to}, where ${holes === 1 ? 'a hole is' : `${holes} holes are`} wanted.`,
-    remedy: words`Read the wall there with detector, magnet or nail, before anything is moved.`,
+    message: words`${name(cell)}: the wall from ${from} to ${to} has not been surveyed, and ${holes === 1 ? 'a hole is' : `${holes} holes are`} required there.`,
+    remedy: words`Survey the wall there with a detector, magnet or nail before moving anything.`,
   }))
 }
 
@@ -110,10 +110,10 @@ export function rowFindings({ needs }: Mount, cell: MountedCell, inOwnPieces: (r
   const stop = (code: string, message: Text, remedy?: Text): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'screen', id: cell.id }, message, ...remedy && { remedy } })
   return needs.rows.flatMap((rowName) => {
     const row = cell.holes.filter(hole => hole.row === rowName)
-    if (row.length < needs.members) return [stop('too-few-holes', words`${name(cell)} has ${String(row.length)} of the ${String(needs.members)} fasteners that its ${rowName} row needs.`)]
+    if (row.length < needs.members) return [stop('too-few-holes', words`${name(cell)} has ${String(row.length)} of the ${String(needs.members)} fasteners required in its ${rowName} row.`)]
     return inOwnPieces(row)
       ? []
-      : [stop('holes-share-member', words`${name(cell)}, ${rowName} row: two of its ${String(needs.members)} fasteners are in one piece of timber, or too near each other; its maker wants each in a member of its own.`, words`Move one of them to another member, or let the holes be worked out.`)]
+      : [stop('holes-share-member', words`${name(cell)}, ${rowName} row: two of its ${String(needs.members)} fasteners are in the same piece of timber or too close together; the mount’s maker requires a separate stud for each.`, words`Move one of them to another stud, or use the calculated hole positions.`)]
   })
 }
 
@@ -128,8 +128,8 @@ export function collisionFindings(cells: MountedCell[]): Finding[] {
       if (!overlaps(cell.plate.rect, other.plate.rect)) continue
       findings.push({
         severity: 'stop', code: 'plates-collide', stage: 'mount', subject: { kind: 'screen', id: cell.id },
-        message: words`The plates of ${name(cell)} and ${name(other)} lie on each other by ${cell.plate.rect.x + cell.plate.rect.width - other.plate.rect.x}.`,
-        remedy: words`Shift one of them, or take a narrower mount.`,
+        message: words`The plates of ${name(cell)} and ${name(other)} overlap by ${cell.plate.rect.x + cell.plate.rect.width - other.plate.rect.x}.`,
+        remedy: words`Shift one of them, or use a narrower mount.`,
       })
     }
     return findings
@@ -153,13 +153,13 @@ export function suitFindings(array: ScreenArray, cells: Cell[], mountOf: (cell: 
   const hung = array.behind?.mass ?? 0
   const found = pairsOf(cells, mountOf, catalogue).flatMap(({ display, mount, orientation }) => [
     ...display.mass + hung > mount.capacity
-      ? [stop('mount-over-capacity', words`${mount.name} carries ${quantity(mount.capacity, 'kg')}; ${display.name} weighs ${quantity(display.mass, 'kg')}${hung > 0 ? words` with ${quantity(hung, 'kg')} behind it` : ''}.`)]
+      ? [stop('mount-over-capacity', words`${mount.name} carries at most ${quantity(mount.capacity, 'kg')}; ${display.name} weighs ${quantity(display.mass, 'kg')}${hung > 0 ? words` with ${quantity(hung, 'kg')} behind it` : ''}.`)]
       : [],
     ...!mount.orientations.includes(orientation)
-      ? [stop('mount-orientation', words`${mount.name} does not take a display hung ${orientation}.`)]
+      ? [stop('mount-orientation', words`${mount.name} does not allow a display hung ${orientation}.`)]
       : [],
     ...mount.maxCovering !== undefined && covering > mount.maxCovering
-      ? [stop('covering-too-thick', words`The covering is ${covering}; ${mount.name} allows ${mount.maxCovering}.`)]
+      ? [stop('covering-too-thick', words`The covering is ${covering} thick; ${mount.name} allows at most ${mount.maxCovering}.`)]
       : [],
   ])
   return [...new Map(found.map(finding => [JSON.stringify(finding.message), finding])).values()]
@@ -176,13 +176,13 @@ export function mountFaults(array: ScreenArray, cells: Cell[], catalogue: Catalo
     const { lateral = 0, height = 0 } = travelAt(row, column)
     const tell = (mm: number) => Math.round(mm * 10) / 10
     return [
-      ...Math.abs(lateralShift) > lateral + 1e-9 ? [{ path: `${at}.lateralShift`, message: `The plate can slide ${lateral} mm either way; ${tell(lateralShift)} mm is asked for` }] : [],
-      ...Math.abs(heightShift) > height + 1e-9 ? [{ path: `${at}.heightShift`, message: `The height adjusters take up ${height} mm either way; ${tell(heightShift)} mm is asked for` }] : [],
+      ...Math.abs(lateralShift) > lateral + 1e-9 ? [{ path: `${at}.lateralShift`, message: `The lateral adjustment is ${lateral} mm either way; ${tell(lateralShift)} mm was entered` }] : [],
+      ...Math.abs(heightShift) > height + 1e-9 ? [{ path: `${at}.heightShift`, message: `The height adjustment is ${height} mm either way; ${tell(heightShift)} mm was entered` }] : [],
     ]
   }
   const tooHeavy = pairsOf(cells, mountModels(array, catalogue), catalogue).filter(({ display, mount }) => display.mass > mount.capacity)
   return [
-    ...tooHeavy.slice(0, 1).map(({ display, mount }) => ({ path: `${path}.mount`, message: `${mount.name} carries ${mount.capacity} kg; ${display.name} weighs ${display.mass} kg` })),
+    ...tooHeavy.slice(0, 1).map(({ display, mount }) => ({ path: `${path}.mount`, message: `${mount.name} carries at most ${mount.capacity} kg; ${display.name} weighs ${display.mass} kg` })),
     ...(array.plates ?? []).flatMap((choice, index) => beyond(choice, `${path}.plates[${index}]`)),
   ]
 }

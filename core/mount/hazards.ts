@@ -20,10 +20,10 @@ export function hazardFindings({ features = [] }: Wall, cells: MountedCell[]): F
     if (away >= HAZARD_CLEARANCE) return []
     return [{
       severity: 'stop', code: `hole-near-${feature.kind}`, stage: 'mount', subject: { kind: 'hole', id: hole.id },
-      message: words`R${String(cell.row)} C${String(cell.column)}, ${hole.row} row hole at ${hole.x} is ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!}; ${HAZARD_CLEARANCE} is the least.`,
+      message: words`R${String(cell.row)} C${String(cell.column)}: ${hole.row} hole at ${hole.x} is ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!}; the minimum is ${HAZARD_CLEARANCE}.`,
       remedy: feature.kind === 'rated-junction'
-        ? words`Move the plate; a rated junction is opened only with its approved seal.`
-        : words`Move the plate, or have it made dead or rerouted by a licensed person.`,
+        ? words`Move the plate. Open a fire-rated junction only with its approved seal.`
+        : words`Move the plate, or have a licensed person isolate or reroute the service.`,
     }]
   })))
 }

@@ -177,8 +177,8 @@ function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts 
     ...array.needs === undefined
       ? []
       : used.filter(({ needs, otherNeeds = [] }) => ![needs, ...otherNeeds].some(use => sameUse(use, array.needs!)))
-          .map(({ name }) => stop('slot-use-not-allowed', words`The maker of ${name} does not allow ${String(array.needs!.members)} in ${array.needs!.rows.join(', ')} alone, as far as its sheet says.`, words`Use the slots as the mount has it, or enter that use in the catalogue from its maker’s sheet.`)),
-    ...array.carrier && !isFramed(wall) ? [stop('carrier-without-members', words`${array.name} is to stand on a ${array.carrier.kind}, and this wall has no members that it could go across.`, words`Fix the plates to the wall itself.`)] : [],
+          .map(({ name }) => stop('slot-use-not-allowed', words`The data sheet of ${name} does not allow ${String(array.needs!.members)} per row in ${array.needs!.rows.join(', ')} only.`, words`Use the mount’s own slot pattern, or enter this pattern in the catalogue from the maker’s data sheet.`)),
+    ...array.carrier && !isFramed(wall) ? [stop('carrier-without-members', words`${array.name} is planned on a ${array.carrier.kind}, but this wall has no studs to fix it to.`, words`Fix the plates directly to the wall.`)] : [],
   ]
 }
 

@@ -87,13 +87,13 @@ const off = (stretches: Interval[], at: number) => Math.min(...stretches.map(({ 
 export function madeFindings(name: string, screen: string, mount: Mount, centre: Point, built: AsBuilt): Finding[] {
   const pin = pinFor(screen, mount, built)
   if (!pin || keepsTo(pin, centre)) return []
-  const count = pin.made.length === 1 ? 'a hole that is' : `${pin.made.length} holes that are`
+  const count = pin.made.length === 1 ? 'a hole' : `${pin.made.length} holes`
   const [along, up] = [off(pin.x, centre.x), off(pin.y, centre.y)]
   return [{
     severity: 'stop', code: 'hole-left-behind', stage: 'mount', subject: { kind: 'screen', id: screen },
     message: Number.isFinite(along) && Number.isFinite(up)
-      ? words`${name} cannot keep to ${count} made for it: its plate would have to stand ${along} aside and ${up} up or down from where it is.`
-      : words`${name} cannot keep to ${count} made for it: no place of its plate has its slots over all of them.`,
-    remedy: words`Put the array back, or fill what is left behind and drill anew.`,
+      ? words`${name} cannot use ${count} already drilled for it: its plate would have to move ${along} sideways and ${up} up or down.`
+      : words`${name} cannot use ${count} already drilled for it: no position of its plate has slots over all of them.`,
+    remedy: words`Move the array back, or fill the unused holes and drill new ones.`,
   }]
 }

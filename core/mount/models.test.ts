@@ -34,13 +34,13 @@ describe('screens on mounts of their own', () => {
 
   it('slide no farther than their own mount lets them', () => {
     const job = mixed({ cells: [{ row: 1, column: 1, mount: 'one' }], plates: [{ row: 1, column: 1, lateralShift: 5 }, { row: 1, column: 2, lateralShift: 44 }] })
-    expect(infeasibleInputs(job.walls[0]!, job.catalogue)).toEqual([{ path: '$.arrays[0].plates[0].lateralShift', message: 'The plate can slide 0 mm either way; 5 mm is asked for' }])
+    expect(infeasibleInputs(job.walls[0]!, job.catalogue)).toEqual([{ path: '$.arrays[0].plates[0].lateralShift', message: 'The lateral adjustment is 0 mm either way; 5 mm was entered' }])
   })
 
   it('say once what each pair of mount and display cannot do, in the way it hangs', () => {
     const job = mixed({ cells: [{ row: 1, column: 1, orientation: 'inverted' }, { row: 2, column: 1, orientation: 'inverted' }] })
     const said = planWall(job.walls[0]!, job).findings.filter(({ code }) => code === 'mount-orientation')
-    expect(said.map(({ message }) => textToString(message, 'metric'))).toEqual(['Slipway P2 does not take a display hung inverted.'])
+    expect(said.map(({ message }) => textToString(message, 'metric'))).toEqual(['Slipway P2 does not allow a display hung inverted.'])
   })
 
   it('wait for all to be chosen', () => {

@@ -13,8 +13,8 @@ export function heightFindings(cells: MountedCell[], members: Member[]): Finding
     if (!member?.stretches || !landsIn(hole, hole.member!) || standsAt(member, hole.y)) return []
     return [{
       severity: 'stop', code: 'member-not-at-height', stage: 'mount', subject: { kind: 'hole', id: hole.id },
-      message: words`R${String(cell.row)} C${String(cell.column)}, ${hole.row} row: member ${String(hole.member! + 1)} was not met ${hole.y} up, where this hole is; it is taken to stand ${heights(member)}.`,
-      remedy: words`Probe at ${member.centre}, ${hole.y} up, where the plate will hide the hole; or move the plate.`,
+      message: words`R${String(cell.row)} C${String(cell.column)}, ${hole.row} row: stud ${String(hole.member! + 1)} was not found ${hole.y} above floor, at this hole; it is taken to run ${heights(member)}.`,
+      remedy: words`Probe at ${member.centre}, ${hole.y} above floor, where the plate will hide the hole, or move the plate.`,
     }]
   }))
 }
@@ -33,8 +33,8 @@ export function referenceFindings(array: ScreenArray, cells: MountedCell[], { ev
     if (resting.length === 0) return []
     return [{
       severity: 'caution', code: 'reference-unchecked', stage: 'mount', subject: { kind: 'array', id: array.id },
-      message: words`${resting.length === 1 ? 'A hole' : `${resting.length} holes`} of ${array.name} ${resting.length === 1 ? 'rests' : 'rest'} on members that ${id} alone carries over from the far side; nothing checks it, and if it is out they all are.`,
-      remedy: words`Read a second reference from both sides, or find both faces of one of these members from the front.`,
+      message: words`${resting.length === 1 ? 'A hole' : `${resting.length} holes`} of ${array.name} ${resting.length === 1 ? 'relies' : 'rely'} on studs that only reference ${id} locates from the rear; nothing checks it, and any error in it shifts them all.`,
+      remedy: words`Measure a second reference from both sides, or find both edges of one of these studs from the front.`,
     }]
   })
 }
@@ -49,8 +49,8 @@ export function proofFindings(array: ScreenArray, cells: MountedCell[], wall: Wa
     const y = own.reduce((sum, hole) => sum + hole.y, 0) / own.length
     return [{
       severity: 'stop', code: 'framing-unproved', stage: 'mount', subject: { kind: 'member', id: member.id },
-      message: words`${own.length === 1 ? 'A hole' : `${own.length} holes`} of ${array.name} ${own.length === 1 ? 'rests' : 'rest'} on member ${String(index + 1)}, which is not proved: it is known from ${proofOf(member, wall, rules).restsOn}.`,
-      remedy: words`Probe at ${member.centre}, about ${y} up, where a plate will hide the hole${rules.proofOfFraming === 'one-sign' ? words`` : words`, or find a sign of another kind`}.`,
+      message: words`${own.length === 1 ? 'A hole' : `${own.length} holes`} of ${array.name} ${own.length === 1 ? 'relies' : 'rely'} on stud ${String(index + 1)}, which is unconfirmed: it is only known from ${proofOf(member, wall, rules).restsOn}.`,
+      remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the hole${rules.proofOfFraming === 'one-sign' ? words`` : words`, or take a reading of another kind`}.`,
     }]
   })
 }

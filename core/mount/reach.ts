@@ -13,8 +13,8 @@ export function coverPlateFindings({ features = [] }: Wall, cells: MountedCell[]
     .filter(({ plate }) => overlaps(plate.rect, feature))
     .map((cell): Finding => ({
       severity: 'stop', code: 'plate-covers-feature', stage: 'mount', subject: { kind: 'screen', id: cell.id },
-      message: words`The plate of ${name(cell)} covers the ${feature.kind.replace('-', ' ')} at ${feature.x}, which must stay reachable.`,
-      remedy: words`Move the array or the ${feature.kind.replace('-', ' ')}, or take a narrower mount.`,
+      message: words`The plate of ${name(cell)} covers the ${feature.kind.replace('-', ' ')} at ${feature.x}, which must stay accessible.`,
+      remedy: words`Move the array or the ${feature.kind.replace('-', ' ')}, or use a narrower mount.`,
     })))
 }
 
@@ -27,8 +27,8 @@ export function boxFindings({ features = [] }: Wall, cells: MountedCell[], membe
     if (over <= 0) return []
     return [{
       severity: 'caution', code: 'box-on-member', stage: 'mount', subject: { kind: 'feature', id: box.id },
-      message: words`The outlet at ${box.x} lies over member ${String(index + 1)} by ${over}: a box sits between members.`,
-      remedy: words`Set it clear of the member: its left edge at ${right} or more, or its right edge at ${left} or less.`,
+      message: words`The outlet at ${box.x} overlaps stud ${String(index + 1)} by ${over}: a box must sit between studs.`,
+      remedy: words`Move it clear of the stud: left edge at ${right} or more, or right edge at ${left} or less.`,
     }]
   }))
 }

@@ -9,11 +9,11 @@ export const isStaffRole = (role: unknown): role is StaffRole => (STAFF as reado
 
 /** Roles as they are called on the screen, with what each does. */
 export const ROLE_WORDS: Record<Role, { title: string, does: string }> = {
-  planner: { title: 'Planner', does: 'plans every site, and sees to people, house rules and catalogue' },
-  lead: { title: 'Lead', does: 'plans and issues on the sites that are theirs' },
-  crew: { title: 'Crew', does: 'reads the plans of the sites they are sent to, and records what happens there' },
-  service: { title: 'Service', does: 'reads walls that were handed over, and adds visits' },
-  client: { title: 'Client', does: 'reads and signs one wall, by a link' },
+  planner: { title: 'Planner', does: 'plans every site and manages people, house rules and catalogue' },
+  lead: { title: 'Lead', does: 'plans and issues revisions on their own sites' },
+  crew: { title: 'Crew', does: 'views the plans of their sites and records the work there' },
+  service: { title: 'Service', does: 'views walls after handover and records visits' },
+  client: { title: 'Client', does: 'views and signs for one wall through a link' },
 }
 
 /** Roles that are held on some sites only, named for each person. */

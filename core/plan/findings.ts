@@ -8,7 +8,7 @@ import { words } from '../units'
 /** A stop for each model of an array whose own figures cannot be, as a file may bring one. */
 export function modelFindings(array: ScreenArray, cells: { model: string, mount?: string }[], { displays, mounts, fasteners }: Catalogue): Finding[] {
   const stops = (stage: 'arrange' | 'mount' | 'fix', code: string, name: string, faults: Fault[]) => faults.map(({ message }): Finding => ({
-    severity: 'stop', code, stage, subject: { kind: 'array', id: array.id }, message: words`${name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Set its figures right in the catalogue.`,
+    severity: 'stop', code, stage, subject: { kind: 'array', id: array.id }, message: words`${name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Correct its figures in the catalogue.`,
   }))
   const used = new Set(cells.flatMap(({ model, mount = array.mount }) => [`display ${model}`, `mount ${mount}`]))
   return [
@@ -25,8 +25,8 @@ export function alternativeFindings({ id, alternatives = [], alternative, chosen
   return [{
     severity: 'caution', code: 'alternative-open', stage: 'arrange', subject: { kind: 'wall', id },
     message: chosen === undefined
-      ? words`${String(alternatives.length)} alternatives are kept and none is chosen yet.`
-      : words`“${name(chosen)}” is chosen, and this is “${name(alternative)}”.`,
-    remedy: words`Nothing should be marked out before the client has chosen.`,
+      ? words`The wall has ${String(alternatives.length)} alternatives, and the client has not chosen one yet.`
+      : words`The client chose “${name(chosen)}”, but this plan is “${name(alternative)}”.`,
+    remedy: words`Get the client’s choice and plan that alternative before marking out.`,
   }]
 }

@@ -54,7 +54,7 @@ describe('an array that is not held', () => {
     })
     const [shift] = remedies.filter(({ kind }) => kind === 'shift')
     expect(textToString(shift!.title, 'metric')).toBe('Shift the whole array 346 to the left')
-    expect(textToString(shift!.says[0]!, 'metric')).toBe('321 more than the 25 that the client allows: ask first.')
+    expect(textToString(shift!.says[0]!, 'metric')).toBe('321 more than the shift of 25 that the client allows: ask first.')
     Object.assign(array, shift!.change)
     expect(held(job)).toBe(true)
     expect(planWall(job.walls[0]!, job).arrays[0]!.shift).toEqual({ x: -346, y: 0 })

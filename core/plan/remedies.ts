@@ -57,9 +57,9 @@ function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, jo
 }
 
 const percent = (share: number) => `${Math.round(100 * share)} %`
-const useText = ({ use, notKnown }: Tried): Text => use === undefined || notKnown ? words`How far its fasteners are used is not known.` : words`Its fasteners are used to ${percent(use)}.`
+const useText = ({ use, notKnown }: Tried): Text => use === undefined || notKnown ? words`The utilisation of its fasteners is not known.` : words`Its fasteners have a utilisation of ${percent(use)}.`
 const widest = ({ strips }: ArrayPlan) => strips.map(({ rect }) => rect).reduce((a, b) => b.width > a.width ? b : a)
-const piecesOf = (plan: ArrayPlan) => words`${String(plan.strips.length)} in all, ${widest(plan).width} long and ${widest(plan).height} high`
+const piecesOf = (plan: ArrayPlan) => words`${String(plan.strips.length)} in total, up to ${widest(plan).width} long and ${widest(plan).height} high`
 
 function shiftRemedy(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
   const tolerance = array.shiftTolerance ?? { x: 0, y: 0 }
@@ -79,8 +79,8 @@ function shiftRemedy(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
   return [{
     kind: 'shift', title: words`Shift the whole array ${told}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
     says: [
-      words`${Math.max(Math.abs(x) - tolerance.x, Math.abs(y) - tolerance.y)} more than the ${x !== 0 ? tolerance.x : tolerance.y} that the client allows: ask first.`,
-      words`Its middle then stands at ${outline.x + outline.width / 2}, and not at ${nominal.outline.x + nominal.outline.width / 2}.`,
+      words`${Math.max(Math.abs(x) - tolerance.x, Math.abs(y) - tolerance.y)} more than the shift of ${x !== 0 ? tolerance.x : tolerance.y} that the client allows: ask first.`,
+      words`Its centre is then at ${outline.x + outline.width / 2} instead of ${nominal.outline.x + nominal.outline.width / 2}.`,
       useText(tried),
     ],
     change: { shiftTolerance: { x: Math.max(tolerance.x, Math.abs(x)), y: Math.max(tolerance.y, Math.abs(y)) } },
@@ -93,8 +93,8 @@ function slotRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context
     const heaviest = Math.max(...(tried?.plan.positions ?? []).map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
     if (!tried || (capacity !== undefined && heaviest > capacity)) return []
     return [{
-      kind: 'slots', title: words`Fix each plate to ${members === 1 ? 'one member' : `${members} members`}, by its ${rows.join(' and ')} slots`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
-      says: [capacity === undefined ? words`Its maker allows this.` : words`Its maker then allows ${String(capacity)} kg; the heaviest display is ${String(heaviest)} kg.`, useText(tried)],
+      kind: 'slots', title: words`Fix each plate to ${members === 1 ? 'one stud' : `${members} studs`}, by its ${rows.join(' and ')} slots`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
+      says: [capacity === undefined ? words`The maker allows this.` : words`The maker then allows ${String(capacity)} kg; the heaviest display is ${String(heaviest)} kg.`, useText(tried)],
       change: { needs: { members, rows } },
     }]
   })
@@ -110,11 +110,11 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Cont
     const fasteners = plan.positions.reduce((sum, { holes = [] }) => sum + holes.length, 0)
     const members = [...new Set(plan.strips.flatMap(({ supports }) => supports.map(({ member }) => member + 1)))].sort((a, b) => a - b)
     return [{
-      kind, title: kind === 'rail' ? words`Rails across the members, one behind each row of slots` : words`A backing board of ${carrier.thickness} plywood, fixed to every member`,
+      kind, title: kind === 'rail' ? words`Rails across the studs, one behind each row of slots` : words`A backing board of ${carrier.thickness} plywood, fixed to every stud`,
       held: tried.held, total: plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
       says: [
-        words`${piecesOf(plan)}, on members ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
-        words`Everything comes out by ${carrier.thickness}: ${mount.depth.stowed + carrier.thickness} stowed in place of ${mount.depth.stowed}, for the whole array, so that its faces stay in one plane.`,
+        words`${piecesOf(plan)}, on studs ${members.join(', ')}, with ${String(fasteners)} fasteners.`,
+        words`The whole array moves out by ${carrier.thickness} to keep its faces in one plane: stowed depth ${mount.depth.stowed + carrier.thickness} instead of ${mount.depth.stowed}.`,
         useText(tried),
       ],
       change: { carrier: { ...carrier } },
@@ -130,7 +130,7 @@ function fastenerRemedies(array: ScreenArray, wall: Wall, job: Context): Remedy[
     if (!tried || tried.stops.length > 0) return []
     return [{
       kind: 'fastener', title: words`Another fastener: ${fastener.name ?? fastener.id}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
-      says: [words`${fastener.diameter} thick and ${fastener.length} long, in every hole of the array that is not made yet.`, useText(tried)],
+      says: [words`Diameter ${fastener.diameter}, length ${fastener.length}, in every hole of the array that is not drilled yet.`, useText(tried)],
       change: { fastener: fastener.id },
     }]
   })
@@ -154,8 +154,8 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
     found.push({
       kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
       says: [
-        words`A ${other.kind.replace('-', ' ')} mount${other.kind === mount.kind ? '' : `, where this one is ${mount.kind.replace('-', ' ')}`}; it carries ${String(other.capacity)} kg.`,
-        words`Stowed ${other.depth.stowed} in place of ${mount.depth.stowed}.`,
+        words`A ${other.kind.replace('-', ' ')} mount${other.kind === mount.kind ? '' : ` instead of ${mount.kind.replace('-', ' ')}`}; capacity ${String(other.capacity)} kg.`,
+        words`Stowed depth ${other.depth.stowed} instead of ${mount.depth.stowed}.`,
         useText(tried),
       ],
       change: { mount: other.id, needs: undefined },

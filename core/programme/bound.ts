@@ -47,7 +47,7 @@ export function lowerBound(programme: Programme): Bound {
     const end = spansFrom(timesOf(task), ready, task.minutes, task.splits)?.at(-1)!.to ?? Infinity
     if (end === Infinity) continue
     ends.set(task.id, end)
-    say('chain', end, words`The longest chain, as if there were crews without end, ends with “${task.title}”.`)
+    say('chain', end, words`The longest chain of tasks ends with “${task.title}”, even with unlimited crews.`)
   }
   const together = <Key>(of: Task[], key: (task: Task) => Key) => {
     const groups = new Map<Key, Task[]>()
@@ -56,7 +56,7 @@ export function lowerBound(programme: Programme): Bound {
   }
   const sum = (of: Task[]) => of.reduce((sum, { minutes }) => sum + minutes, 0)
   for (const [, ofWall] of together(tasks, ({ site, wall }) => `${site}/${wall}`)) {
-    say('wall', momentWhenDone(anyOf(ofWall), sum(ofWall)), words`One crew works at a wall at a time: the wall of “${ofWall[0]!.title}” takes ${lasts(sum(ofWall))}.`)
+    say('wall', momentWhenDone(anyOf(ofWall), sum(ofWall)), words`Only one crew works at a wall at a time: the wall of “${ofWall[0]!.title}” takes ${lasts(sum(ofWall))}.`)
   }
   /** The moment at which so many minutes are done by crews who all work whenever there is anything to do for them. */
   const shared = (of: Task[], by: typeof crews, hands = by.length) => {
@@ -88,18 +88,18 @@ export function lowerBound(programme: Programme): Bound {
     const names = by.map(({ name }) => name).join(', ')
     // All that only these crews, or some of them, can do; and of that what is done at sites that are open alike.
     const work = tasks.filter(({ id }) => able.get(id)!.every(crew => by.includes(crew)))
-    say('crews', shared(work, by), words`${names} alone can do ${lasts(sum(work))} of it.`)
+    say('crews', shared(work, by), words`Only ${names} can do ${lasts(sum(work))} of the work.`)
     for (const [, there] of together(work, ({ site }) => hoursOf.get(site))) {
       const sites = [...new Set(there.map(({ site }) => placeOf.get(site)?.name ?? site))].join(', ')
-      say('crews', shared(there, by), words`${names} alone can do ${lasts(sum(there))} of it while ${sites} ${there.every(({ site }) => site === there[0]!.site) ? 'is' : 'are'} open.`)
+      say('crews', shared(there, by), words`Only ${names} can do ${lasts(sum(there))} of the work, and only while ${sites} ${there.every(({ site }) => site === there[0]!.site) ? 'is' : 'are'} open.`)
     }
-    say('ways', bySites(work, by), words`${names} alone can do ${lasts(sum(work))} of it, at one site at a time and with the way from one to the next.`)
+    say('ways', bySites(work, by), words`Only ${names} can do ${lasts(sum(work))} of the work, at one site at a time and with travel time between sites.`)
   }
   const drilling = tasks.filter(({ noisy }) => noisy)
-  if (drilling.length > 0) say('drilling', shared(drilling, crews), words`Drilling takes ${lasts(sum(drilling))}, in the hours in which it is allowed.`)
+  if (drilling.length > 0) say('drilling', shared(drilling, crews), words`Drilling takes ${lasts(sum(drilling))}, within the noisy work hours.`)
   const lifts = tasks.filter(({ aid }) => aid)
-  if (lifts.length > 0 && aids > 0) say('aid', momentWhenDone(anyOf(lifts), sum(lifts) / aids), words`Lifts with an aid take ${lasts(sum(lifts))}, by ${String(aids)}.`)
-  return bounds.reduce((latest, each) => each.finish > latest.finish ? each : latest, { finish: from, by: 'chain', why: words`There is nothing to do.` })
+  if (lifts.length > 0 && aids > 0) say('aid', momentWhenDone(anyOf(lifts), sum(lifts) / aids), words`Lifts with a lifting aid take ${lasts(sum(lifts))}; lifting aids available: ${String(aids)}.`)
+  return bounds.reduce((latest, each) => each.finish > latest.finish ? each : latest, { finish: from, by: 'chain', why: words`There is no work left.` })
 }
 
 /** How much longer a schedule takes than it must at least: 0 where it is as early as can be. */

@@ -44,7 +44,7 @@ describe('the length of some work', () => {
   it('is pieces that are left times minutes a piece, in whole minutes, and shows that', () => {
     expect(lengthOf(work({ done: 2 }), hang)).toMatchObject({ value: 126, unit: 'min' })
     expect(lengthOf(work({ pieces: 3 }), { ...hang, minutes: 2.5 }).value).toBe(8)
-    expect(lengthOf(work({ done: 8 }), hang).working.map(({ expression }) => textToString(expression, 'metric'))).toEqual(['usual, until ten logs tell', '1 screen × 18 min'])
+    expect(lengthOf(work({ done: 8 }), hang).working.map(({ expression }) => textToString(expression, 'metric'))).toEqual(['default, until there are ten log entries', '1 screen × 18 min'])
   })
   it('is the plan’s own of cables until the firm knows better', () => {
     const pull = work({ kind: 'pull', sort: 'pull', pieces: 3, done: 1, planned: 71.2 })

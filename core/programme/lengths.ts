@@ -46,7 +46,7 @@ export function pieceMinutes(sort: string, kind: WorkKind, samples: Sample[], ow
   return { ...told, minutes: DRILLING[sort] ?? KINDS[kind].minutes, from: 'default' }
 }
 
-const FROM = { own: 'the firm’s own figure', learned: 'median of the firm’s logs', default: 'usual, until ten logs tell' }
+const FROM = { own: 'the firm’s own figure', learned: 'median of the firm’s log entries', default: 'default, until there are ten log entries' }
 const round = (minutes: number) => String(Math.round(minutes * 10) / 10)
 
 /**
@@ -55,10 +55,10 @@ const round = (minutes: number) => String(Math.round(minutes * 10) / 10)
  */
 export function lengthOf({ kind, pieces, done, planned }: Work, piece: PieceMinutes): Figure {
   const left = pieces - done
-  if (planned !== undefined && piece.from === 'default') return figure([{ label: 'What is left', expression: words`the plan’s own minutes of each route, ${String(left)} of them`, value: Math.max(1, Math.ceil(planned)), unit: 'min', source: 'Wire' }])
+  if (planned !== undefined && piece.from === 'default') return figure([{ label: 'Remaining work', expression: words`planned minutes of each route, ${String(left)} routes`, value: Math.max(1, Math.ceil(planned)), unit: 'min', source: 'Wire' }])
   const [one, many] = KINDS[kind].piece
   return figure([
-    { label: `Each ${one}`, expression: words`${FROM[piece.from]}${piece.from === 'learned' ? ` (${piece.logs})` : ''}`, value: piece.minutes, unit: 'min' },
-    { label: 'What is left', expression: words`${String(left)} ${left === 1 ? one : many} × ${round(piece.minutes)} min`, value: Math.max(1, Math.ceil(left * piece.minutes)), unit: 'min' },
+    { label: `Time per ${one}`, expression: words`${FROM[piece.from]}${piece.from === 'learned' ? ` (${piece.logs})` : ''}`, value: piece.minutes, unit: 'min' },
+    { label: 'Remaining work', expression: words`${String(left)} ${left === 1 ? one : many} × ${round(piece.minutes)} min`, value: Math.max(1, Math.ceil(left * piece.minutes)), unit: 'min' },
   ])
 }

@@ -10,12 +10,12 @@ import type { WorkloadOf } from './workload'
 /** What a member was known by when the first hole into it was drilled. */
 export const PROOFS = ['probe', 'two-kinds', 'one-sign', 'none'] as const
 export type ProofKind = typeof PROOFS[number]
-export const PROOF_WORDS: Record<ProofKind, string> = { 'probe': 'probe, pilot hole or sight', 'two-kinds': 'two kinds of sign', 'one-sign': 'one sign', 'none': 'spacing alone' }
+export const PROOF_WORDS: Record<ProofKind, string> = { 'probe': 'probe, pilot hole or sighting', 'two-kinds': 'two kinds of reading', 'one-sign': 'one reading', 'none': 'spacing only' }
 
 /** What stopped the work at a wall. */
 export const STOPPED_BY = ['hole', 'line', 'question'] as const
 export type StoppedBy = typeof STOPPED_BY[number]
-export const STOPPED_WORDS: Record<StoppedBy, string> = { hole: 'a hole that missed', line: 'a line that stopped', question: 'a question to the office' }
+export const STOPPED_WORDS: Record<StoppedBy, string> = { hole: 'missed hole', line: 'blocked pull line', question: 'question to the office' }
 
 /** What a wall's log teaches: holes by what they rested on, rounds of truing by mount, and how long the work stood. */
 export interface Lessons {

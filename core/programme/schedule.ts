@@ -35,15 +35,15 @@ function bookFixed(bookings: Bookings, fixed: Fixed[]): NotFixed[] {
     if (!task || bookings.placed.has(task.id)) continue
     const crew = crews.findIndex(({ id }) => id === each.crew)
     const refuse = (why: Text) => not.push({ fixed: each, why })
-    if (crew < 0) refuse(words`there is no such crew with people in it`)
-    else if (!able.get(task.id)!.includes(crew)) refuse(crews[crew]!.people.length < task.people ? words`it wants ${String(task.people)} people, and ${crews[crew]!.name} has ${String(crews[crew]!.people.length)}` : words`nobody of ${crews[crew]!.name} can do it`)
-    else if (each.start < problem.programme.from) refuse(words`that moment is over`)
+    if (crew < 0) refuse(words`this crew does not exist or has no people`)
+    else if (!able.get(task.id)!.includes(crew)) refuse(crews[crew]!.people.length < task.people ? words`it requires ${String(task.people)} people, and ${crews[crew]!.name} has ${String(crews[crew]!.people.length)}` : words`nobody in ${crews[crew]!.name} has the skill`)
+    else if (each.start < problem.programme.from) refuse(words`that time has passed`)
     else {
       const hindrances: string[] = []
       const found = bookings.earliest(task, crew, each.start, ({ kind }) => hindrances.push(kind))
       if (found?.start === each.start) bookings.book(found)
-      else if (!times(crew, task).some(({ from, to }) => from <= each.start && each.start < to)) refuse(words`${crews[crew]!.name} cannot work there then: the site is closed, the crew is not at work, or it may not be loud`)
-      else refuse(hindrances[0] === 'crew' ? words`${crews[crew]!.name} is taken then, or on the way` : hindrances[0] === 'wall' ? words`somebody else is at the wall then` : hindrances[0] === 'aid' ? words`no lift aid is free then` : words`the window is too short for it from then on`)
+      else if (!times(crew, task).some(({ from, to }) => from <= each.start && each.start < to)) refuse(words`${crews[crew]!.name} cannot work there then: the site is closed, the crew is off, or noisy work is not allowed`)
+      else refuse(hindrances[0] === 'crew' ? words`${crews[crew]!.name} is busy or travelling then` : hindrances[0] === 'wall' ? words`another crew is at the wall then` : hindrances[0] === 'aid' ? words`no lifting aid is free then` : words`the hours left from then on are too short for it`)
     }
   }
   return not
@@ -55,7 +55,7 @@ function tooEarly(fixed: Fixed[], placed: PlacedTask[], programme: Programme): N
   return fixed.flatMap((each) => {
     const task = byId.get(each.task)
     const late = task?.after.find(({ task: before, wait }) => byId.has(before) && !((at.get(before)?.end ?? Infinity) + wait <= each.start))
-    return task && late ? [{ fixed: each, why: words`“${byId.get(late.task)!.title}”, which comes before it, is not over by then${late.wait > 0 ? ` and dry for ${Math.round(late.wait / HOUR)} h` : ''}` }] : []
+    return task && late ? [{ fixed: each, why: words`“${byId.get(late.task)!.title}”, which comes first, is not finished by then${late.wait > 0 ? `, including its wait of ${Math.round(late.wait / HOUR)} h` : ''}` }] : []
   })
 }
 
@@ -174,17 +174,17 @@ function whyNot(task: Task, problem: Problem, placed: Set<string>, titles: Map<s
   const { crews, programme } = problem
   const place = programme.places.find(({ id }) => id === task.site)
   const waits = task.after.find(({ task: before }) => problem.byId.has(before) && !placed.has(before))
-  if (waits) return words`It waits for “${titles.get(waits.task)!}”, which has no place either.`
+  if (waits) return words`It waits for “${titles.get(waits.task)!}”, which is not scheduled either.`
   const able = crews.filter(crew => canDo(crew, task))
-  if (able.length === 0) return crews.some(({ skills }) => skills.includes(task.skill)) ? words`It wants ${String(task.people)} people, and no crew that can do it has so many.` : words`No crew can do it.`
-  if (!place || place.open.length === 0) return words`No window of ${place?.name ?? task.site} opens within the time that is planned.`
-  if (task.noisy && place.loud.length === 0) return words`Drilling is allowed in no window of ${place.name}.`
-  if (task.aid && programme.aids === 0) return words`It needs a lift aid, and the firm has none.`
+  if (able.length === 0) return crews.some(({ skills }) => skills.includes(task.skill)) ? words`It requires ${String(task.people)} people, and no crew with the skill has that many.` : words`No crew has the skill for it.`
+  if (!place || place.open.length === 0) return words`${place?.name ?? task.site} has no access hours in the planned period.`
+  if (task.noisy && place.loud.length === 0) return words`${place.name} has no noisy work hours in the planned period, so nothing can be drilled.`
+  if (task.aid && programme.aids === 0) return words`It requires a lifting aid, and the firm has none.`
   const times = able.flatMap(crew => problem.times(crews.indexOf(crew), task))
-  if (times.length === 0) return words`No crew that can do it is at work while ${place.name} is open${task.noisy ? ' for drilling' : ''}.`
+  if (times.length === 0) return words`No crew with the skill works while ${place.name} is open${task.noisy ? ' for drilling' : ''}.`
   const longest = Math.max(...times.map(({ from, to }) => to - from))
-  if (!task.splits && longest < task.minutes) return words`It takes ${String(task.minutes)} min in one go, and the longest window in which a crew can do it has ${String(longest)}: open a longer one, or let it be done in parts.`
-  return words`Its windows until the end of what is planned are taken.`
+  if (!task.splits && longest < task.minutes) return words`It takes ${String(task.minutes)} min without a break, and the longest time for it is ${String(longest)} min: extend the access or working hours, or allow it in parts.`
+  return words`All suitable hours in the planned period are taken.`
 }
 
 /** A schedule, with what was fixed by hand and cannot be; and where it keeps to what was told before, when all could be over otherwise. */

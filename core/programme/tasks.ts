@@ -57,19 +57,19 @@ function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfP
   const nameOf = ({ site, name }: WallOfProgramme) => words`${name}, ${sites.find(({ id }) => id === site)?.name ?? site},`
   const open = walls.filter(wall => tasks.some(({ site, wall: id }) => site === wall.site && id === wall.id))
   return [
-    ...open.flatMap(wall => wall.stops > 0 ? [words`${nameOf(wall)} has ${wall.stops === 1 ? 'a stop' : 'stops'}: nothing may be drilled or hung there before that is resolved. It is planned as if it were.`] : wall.issued ? [] : [words`${nameOf(wall)} has no mark-out issued yet: it is planned as if it had.`]),
-    ...crews.length === 0 ? [words`There is no crew yet: nothing can be planned until there is one.`] : [],
-    ...settings.crews.flatMap(({ name, people, hours, skills }) => people.length === 0 ? [words`${name} has nobody in it, and is planned for nothing.`] : skills.length === 0 ? [words`${name} can do no kind of work, and is planned for nothing.`] : hours.every(({ days }) => days.length === 0) ? [words`${name} is never at work.`] : []),
+    ...open.flatMap(wall => wall.stops > 0 ? [words`${nameOf(wall)} has ${wall.stops === 1 ? 'a stop' : 'stops'}: do not drill or hang there until resolved. The schedule assumes that it is resolved.`] : wall.issued ? [] : [words`${nameOf(wall)} has no issued mark-out yet. The schedule assumes that it has.`]),
+    ...crews.length === 0 ? [words`There is no crew yet: add a crew before planning.`] : [],
+    ...settings.crews.flatMap(({ name, people, hours, skills }) => people.length === 0 ? [words`${name} has no people, so it is given no tasks.`] : skills.length === 0 ? [words`${name} has no skills, so it is given no tasks.`] : hours.every(({ days }) => days.length === 0) ? [words`${name} has no working days.`] : []),
     ...sites.flatMap(({ id, name, windows, noise }) => !waits.has(id)
       ? []
       : [
-          ...windows && windows.every(({ days }) => days.length === 0) ? [words`${name} never opens: none of its windows has a day.`] : [],
-          ...noise && noise.every(({ days }) => days.length === 0) ? [words`It may never be loud at ${name}: nothing can be drilled there.`] : [],
+          ...windows && windows.every(({ days }) => days.length === 0) ? [words`${name} never opens: its access hours have no days.`] : [],
+          ...noise && noise.every(({ days }) => days.length === 0) ? [words`Noisy work is never allowed at ${name}: nothing can be drilled there.`] : [],
         ]),
-    ...places.flatMap(({ id, name, open }) => waits.has(id) && open.length > 0 && crews.length > 0 && !crews.some(crew => crew.times.some(time => open.some(({ from, to }) => from < time.to && time.from < to))) ? [words`No crew is at work while ${name} is open.`] : []),
-    ...skills.map(skill => words`Nobody in any crew does ${SKILL_WORDS[skill]}: what needs it has no place, nor what comes after it.`),
-    ...twice.map(([one, other]) => words`${one!.name} and ${other!.name} share people: they are never planned at one time.`),
-    ...tasks.some(task => task.aid) && settings.aids === 0 ? [words`Screens are too heavy to be hung without a lift aid, and the firm has none.`] : [],
+    ...places.flatMap(({ id, name, open }) => waits.has(id) && open.length > 0 && crews.length > 0 && !crews.some(crew => crew.times.some(time => open.some(({ from, to }) => from < time.to && time.from < to))) ? [words`No crew works while ${name} is open.`] : []),
+    ...skills.map(skill => words`No crew has the skill ${SKILL_WORDS[skill]}: tasks that require it, and the tasks after them, are not scheduled.`),
+    ...twice.map(([one, other]) => words`${one!.name} and ${other!.name} share people: they are never scheduled at the same time.`),
+    ...tasks.some(task => task.aid) && settings.aids === 0 ? [words`Some screens are too heavy to hang without a lifting aid, and the firm has none.`] : [],
   ]
 }
 
@@ -118,7 +118,7 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
     const loop = loopIn(tasks)
     if (!loop) continue
     task.after.pop()
-    cautions.push(words`“${byId.get(first)!.title}” before “${task.title}” is left out: each would wait for the other (${loop.map(id => KINDS[info.get(id)!.kind].title.toLowerCase()).join(', ')}).`)
+    cautions.push(words`The link “${byId.get(first)!.title}” before “${task.title}” is ignored: the tasks would wait for each other (${loop.map(id => KINDS[info.get(id)!.kind].title.toLowerCase()).join(', ')}).`)
   }
 
   const lostAt = (which: 'crew' | 'site', id: string) => (settings.lost ?? []).filter(lost => lost[which] === id || (lost.crew === undefined && lost.site === undefined)).map(({ day }) => day)
@@ -142,7 +142,7 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
   const unable = programme.fixed.filter(({ task, crew }) => crewOf.has(crew) && !canDo(crewOf.get(crew)!, byId.get(task)!))
   return {
     programme, info, pieces: [...pieces.values()],
-    cautions: [...cautionsOf(settings, sites, walls, crews, places, tasks), ...cautions, ...unable.map(({ task, crew }) => words`${crewOf.get(crew)!.name} was given “${byId.get(task)!.title}” by hand and cannot do it.`)],
+    cautions: [...cautionsOf(settings, sites, walls, crews, places, tasks), ...cautions, ...unable.map(({ task, crew }) => words`${crewOf.get(crew)!.name} has “${byId.get(task)!.title}” pinned to it, but not the people or skill for it.`)],
   }
 }
 

@@ -23,15 +23,15 @@ export function whyNotEarlier(programme: Programme, placed: PlacedTask[], id: st
   const nameOf = (crew: string) => programme.crews.find(({ id }) => id === crew)?.name ?? crew
   const before = task.after.flatMap(({ task: other, wait }): WaitsFor[] => {
     const end = placed.find(each => each.task === other)?.end
-    return end === undefined ? [] : [{ until: end + wait, task: other, why: wait > 0 ? words`${titleOf(other)} is over and has had its ${String(Math.round(wait / 6) / 10)} h` : words`${titleOf(other)} is over` }]
+    return end === undefined ? [] : [{ until: end + wait, task: other, why: wait > 0 ? words`${titleOf(other)} is finished, including its wait of ${String(Math.round(wait / 6) / 10)} h` : words`${titleOf(other)} is finished` }]
   }).sort((a, b) => a.until - b.until)
   const ready = Math.max(programme.from, ...before.map(({ until }) => until))
   const waits: WaitsFor[] = before.slice(-1)
   const place = programme.places.find(({ id }) => id === task.site)?.name ?? task.site
   const said = ({ kind, until, task: other }: Hindrance): Text => {
-    if (kind === 'crew') return words`${nameOf(mine.crew)} is free again of ${titleOf(other!)}, the way between sites included`
-    if (kind === 'wall') return words`nobody else is at this wall: ${titleOf(other!)}`
-    if (kind === 'aid') return other === undefined ? words`a lift aid is there` : words`the lift aid is free of ${titleOf(other)}`
+    if (kind === 'crew') return words`${nameOf(mine.crew)} is free after ${titleOf(other!)}, travel time included`
+    if (kind === 'wall') return words`the wall is free after ${titleOf(other!)}`
+    if (kind === 'aid') return other === undefined ? words`a lifting aid is available` : words`the lifting aid is free after ${titleOf(other)}`
     return closedBecause(programme, task, mine.crew, place, until)
   }
   const crew = problem.crews.findIndex(({ id }) => id === mine.crew)
@@ -39,7 +39,7 @@ export function whyNotEarlier(programme: Programme, placed: PlacedTask[], id: st
     if (hindrance.until <= mine.start) waits.push({ until: hindrance.until, why: said(hindrance), ...hindrance.task !== undefined && { task: hindrance.task } })
   })
   const fixed = programme.fixed.find(each => each.task === id)
-  if (fixed?.start === mine.start) waits.push({ until: mine.start, why: fixed.begun ? words`it is under way` : words`it was fixed at this time by hand` })
+  if (fixed?.start === mine.start) waits.push({ until: mine.start, why: fixed.begun ? words`it is under way` : words`it is pinned at this time` })
   const others = problem.crews.flatMap((other, n) => {
     const start = other.id !== mine.crew && canDo(other, task) ? bookings.earliest(task, n, ready)?.start : undefined
     return start === undefined ? [] : [{ crew: other.id, start }]
@@ -52,7 +52,7 @@ function closedBecause({ places, crews }: Programme, task: Task, crew: string, p
   const opens = (times: { from: Minute }[] = []) => times.some(({ from }) => from === until)
   const there = places.find(({ id }) => id === task.site)
   if (opens(there?.open)) return words`${place} opens`
-  if (task.noisy && opens(there?.loud)) return words`it may be loud at ${place}`
-  if (opens(crews.find(({ id }) => id === crew)?.times)) return words`the crew is at work`
-  return words`a window is long enough for it`
+  if (task.noisy && opens(there?.loud)) return words`noisy work is allowed at ${place}`
+  if (opens(crews.find(({ id }) => id === crew)?.times)) return words`the crew’s working hours start`
+  return words`the hours are long enough for it`
 }

@@ -15,7 +15,7 @@ function unlike({ plan }: Frozen, planned: ReturnType<typeof planWall>): Fault[]
     const other = found.get(id)
     return !other || Math.hypot(other.x - x, other.y - y) > SAME
   })
-  return differs ? [{ path: '$.plan', message: 'is not what this server works out of that wall; open the wall anew and issue it again' }] : []
+  return differs ? [{ path: '$.plan', message: 'does not match what this server calculates for this wall; reopen the wall and issue it again' }] : []
 }
 
 /**
@@ -28,15 +28,15 @@ export function frozenFaults(given: unknown, previous?: Frozen): Fault[] {
   const faults = schemaFaults(revisionSchema, given, '$')
   if (faults.length > 0) return faults
   const frozen = given as Frozen
-  if (idOfFrozen(frozen) !== frozen.id) return [{ path: '$.id', message: 'is not the SHA-256 of what it says' }]
-  if (frozen.after !== undefined && frozen.after !== previous?.id) return [{ path: '$.after', message: 'is a revision that is not here: send that first' }]
+  if (idOfFrozen(frozen) !== frozen.id) return [{ path: '$.id', message: 'is not the SHA-256 of its content' }]
+  if (frozen.after !== undefined && frozen.after !== previous?.id) return [{ path: '$.after', message: 'is a revision that is not on this server: send that one first' }]
   const wrong = [...rulesFaults(frozen.rules), ...wallFaults(frozen.wall, frozen.catalogue, '$.wall')]
   if (wrong.length > 0) return wrong
   const built = { ...NOTHING_BUILT, ...frozen.built, ...previous && { issued: issuedOf('', storedOf(previous)) } }
   const planned = planWall(frozen.wall, frozen, built)
   const stops = planned.findings.filter(({ severity }) => severity === 'stop')
   return [
-    ...stops.map(({ message }) => ({ path: '$.plan', message: `has a stop against it: ${textToString(message, frozen.site.units)}` })),
+    ...stops.map(({ message }) => ({ path: '$.plan', message: `has a stop: ${textToString(message, frozen.site.units)}` })),
     ...unlike(frozen, planned),
   ]
 }

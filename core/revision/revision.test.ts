@@ -69,7 +69,7 @@ describe('what is frozen', () => {
     }
     const faults = (given: unknown) => frozenFaults(given).map(({ path, message }) => `${path} ${message}`)
     expect(faults(frozen)).toEqual([])
-    expect(faults({ ...frozen, id: 'x' })).toEqual(['$.id is not the SHA-256 of what it says'])
+    expect(faults({ ...frozen, id: 'x' })).toEqual(['$.id is not the SHA-256 of its content'])
     expect(faults(sealed((copy) => { copy.plan.arrays[0]!.positions[0]!.holes![0]!.x += 1 }))).toEqual([expect.stringContaining('$.plan is not what this server works out')])
     expect(faults(sealed((copy) => { copy.after = 'a'.repeat(64) }))).toEqual([expect.stringContaining('$.after is a revision that is not here')])
     expect(faults(sealed((copy) => { copy.wall.arrays[0]!.at.x.value = 3700 }))[0]).toContain('has a stop against it: ')

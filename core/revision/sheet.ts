@@ -14,7 +14,7 @@ const FOOT = 12
 /** One line of what differs. */
 interface Row { what: string, label: string, before: string, after: string, by: string }
 
-const pair = (show: (mm: number) => string, datum: number, { x, y }: Point) => `${show(x - datum)}, ${show(y)} up`
+const pair = (show: (mm: number) => string, datum: number, { x, y }: Point) => `${show(x - datum)}, ${show(y)} above floor`
 
 /** What differs between two revisions, a line a mark, in words and figures of a unit. */
 export function differenceRows({ moved, added, gone, redrilled }: Difference, before: SheetSource, after: SheetSource, units: UnitSystem, precision: Precision): Row[] {
@@ -23,13 +23,13 @@ export function differenceRows({ moved, added, gone, redrilled }: Difference, be
   return [
     ...moved.map(({ label, from, to, by }) => ({ what: 'moved', label, before: pair(show, old, from), after: pair(show, now, to), by: show(by) })),
     ...added.map(({ label, at }) => ({ what: 'new', label, before: '', after: pair(show, now, at), by: '' })),
-    ...gone.map(({ label, at }) => ({ what: 'gone', label, before: pair(show, old, at), after: '', by: '' })),
+    ...gone.map(({ label, at }) => ({ what: 'removed', label, before: pair(show, old, at), after: '', by: '' })),
     ...redrilled.map(({ label }) => ({ what: 'bit or depth', label, before: '', after: '', by: '' })),
   ]
 }
 
 const named = ({ issue }: SheetSource) => issue ? `revision ${issue.revision}` : 'the draft'
-const COLUMNS = (wide: number): GridColumn[] => [{ title: 'What', width: 0.12 * wide }, { title: 'Mark', width: 0.34 * wide }, { title: 'Before', width: 0.2 * wide, figures: true }, { title: 'After', width: 0.2 * wide, figures: true }, { title: 'By', width: 0.14 * wide, figures: true }]
+const COLUMNS = (wide: number): GridColumn[] => [{ title: 'Change', width: 0.12 * wide }, { title: 'Mark', width: 0.34 * wide }, { title: 'Before', width: 0.2 * wide, figures: true }, { title: 'After', width: 0.2 * wide, figures: true }, { title: 'Moved by', width: 0.14 * wide, figures: true }]
 
 /** How two revisions differ: the later one drawn with where its marks were before, and every mark that moved, is new or gone. */
 export function drawDifference(before: SheetSource, after: SheetSource, difference: Difference, { paper: name, units, precision }: { paper: PaperName, units: UnitSystem, precision: Precision }): Sheet {
@@ -49,7 +49,7 @@ export function drawDifference(before: SheetSource, after: SheetSource, differen
   ]
   const rows = differenceRows(difference, before, after, units, precision).map(({ what, label, before, after, by }) => [what, label, before, after, by])
   const made = after.plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).filter(hole => hole.made === 'hit').length
-  const told = `${difference.change.plates.length} plates and ${difference.moved.length} marks moved, ${difference.added.length} new, ${difference.gone.length} gone${difference.redrilled.length > 0 ? `, ${difference.redrilled.length} with another bit or depth` : ''}. ${made} holes that were made when it was issued stay where they are.`
+  const told = `${difference.change.plates.length} plates and ${difference.moved.length} marks moved, ${difference.added.length} new, ${difference.gone.length} removed${difference.redrilled.length > 0 ? `, ${difference.redrilled.length} with a different bit or depth` : ''}. ${made} holes already drilled at issue stay in place.`
   const head = group({},
     label(`${after.site.name} · ${after.wall.name}: from ${named(before)} to ${named(after)}`, margin, margin + 4.5, 4.8, { 'font-weight': 600 }),
     label([before, after].map(({ issue }) => issue ? `${issue.revision}: ${dayOf(issue.at, units)}, ${issue.by}` : 'draft').join(' · '), width - margin, margin + 4.5, 3, { 'text-anchor': 'end' }),
@@ -59,7 +59,7 @@ export function drawDifference(before: SheetSource, after: SheetSource, differen
   const room = (top: number) => Math.max(0, Math.floor((height - margin - FOOT - top) / gridHeight(0)) - 1)
   const bodies: Shape[] = []
   const top = view.foot + 12
-  bodies.push(group({}, drawWall(after.wall, after.plan, view), ...overlay, scaleBar(margin, view.foot + 7, units), rows.length > 0 ? drawGrid(columns, rows.slice(0, room(top)), margin, top) : label('Nothing differs: they are marked out and drilled alike.', margin, top + 4, 3.2)))
+  bodies.push(group({}, drawWall(after.wall, after.plan, view), ...overlay, scaleBar(margin, view.foot + 7, units), rows.length > 0 ? drawGrid(columns, rows.slice(0, room(top)), margin, top) : label('No differences: marks and holes are the same.', margin, top + 4, 3.2)))
   for (let from = room(top); from < rows.length; from += room(margin + HEAD)) bodies.push(drawGrid(columns, rows.slice(from, from + room(margin + HEAD)), margin, margin + HEAD))
   return { paper, pages: bodies.map((body, n) => group({}, head, body, footLine(paper, n + 1, bodies.length))) }
 }

@@ -20,133 +20,133 @@ export interface HouseRule {
 /** Every house rule that is a choice, in the order of the job. */
 export const HOUSE_RULES: HouseRule[] = [
   {
-    key: 'proofOfFraming', stage: 'survey', title: 'Proof of framing, for a hole that carries load', otherwise: 'two-kinds',
+    key: 'proofOfFraming', stage: 'survey', title: 'Confirming a stud for a hole that carries load', otherwise: 'two-kinds',
     schools: [
-      { value: 'two-kinds', name: 'two signs of different kinds, or one probe', why: 'A screw may sit in blocking and a detector may see a pipe; signs that err in different ways seldom err together.' },
-      { value: 'one-sign', name: 'one good sign', why: 'On a regular wall a clear sign is enough, and each further one costs time or a hole.' },
+      { value: 'two-kinds', name: 'two readings of different kinds, or one probe', why: 'A magnet can find a screw in blocking, and a detector can find a pipe; different methods are seldom wrong in the same place.' },
+      { value: 'one-sign', name: 'one clear reading', why: 'On a regular wall one clear reading is enough, and each further one costs time or a hole.' },
     ],
   },
   {
     key: 'placingHeight', stage: 'arrange', title: 'Height of a new array', otherwise: 'asked',
     schools: [
-      { value: 'asked', name: 'is asked for each array', why: 'Every place is seen differently; a height that is chosen by habit is chosen for another room.' },
-      { value: 'seated-eye', name: 'has its middle at the eye of somebody seated', why: 'Where people wait and sit, the picture meets them without a lifted chin.' },
-      { value: 'standing-eye', name: 'has its middle at the eye of somebody standing', why: 'Where people walk past, it is read at a glance over the heads of those who sit.' },
-      { value: 'between-features', name: 'is midway between what is below and what is above', why: 'Even margins above and below look meant, whatever the figures are.' },
-      { value: 'above-furniture', name: 'is clear above the furniture or counter by a fixed distance', why: 'What stands before the wall hides a picture long before the wall runs out.' },
-      { value: 'fixed', name: 'has its middle at a fixed height', why: 'One height in all rooms looks like one hand, and is checked with one stick.' },
+      { value: 'asked', name: 'asked for each array', why: 'Every room is viewed differently; a habitual height was chosen for another room.' },
+      { value: 'seated-eye', name: 'centre at seated eye height', why: 'Where people sit and wait, they see the picture without raising the chin.' },
+      { value: 'standing-eye', name: 'centre at standing eye height', why: 'Where people walk past, they read it at a glance over the heads of people seated.' },
+      { value: 'between-features', name: 'midway between the feature below and the feature above', why: 'Equal margins above and below look deliberate at any height.' },
+      { value: 'above-furniture', name: 'a fixed clearance above the furniture or counter', why: 'Furniture hides the bottom of a picture long before the wall runs out of space.' },
+      { value: 'fixed', name: 'centre at a fixed height', why: 'One height in all rooms looks consistent, and is checked with one gauge stick.' },
     ],
   },
   {
-    key: 'blockJoints', stage: 'mount', title: 'Joints of blockwork', otherwise: 'keep-clear',
+    key: 'blockJoints', stage: 'mount', title: 'Anchors and block joints', otherwise: 'keep-clear',
     schools: [
-      { value: 'keep-clear', name: 'are kept clear of, by what the anchor asks for', why: 'Mortar crumbles as an anchor spreads in it, and its maker’s figures are for the block.' },
-      { value: 'anywhere-under-timber', name: 'do not count where timber lies over the block', why: 'A batten or board shares the load among several anchors, and hides which of them is weak.' },
+      { value: 'keep-clear', name: 'anchors keep clear of joints, by the distance the maker requires', why: 'Mortar crumbles as an anchor expands in it, and the maker’s figures are for the block.' },
+      { value: 'anywhere-under-timber', name: 'joints do not count where timber covers the block', why: 'A batten or board shares the load among several anchors, so one weak anchor matters less.' },
     ],
   },
   {
-    key: 'furring', stage: 'mount', title: 'Furring over block or concrete', otherwise: 'through',
+    key: 'furring', stage: 'mount', title: 'Fixing over furring on block or concrete', otherwise: 'through',
     schools: [
-      { value: 'through', name: 'is fixed through, into what is behind it', why: 'The block bears the load, and the furring only spaces the lining.' },
-      { value: 'into-furring', name: 'is fixed into, and nothing behind it is drilled', why: 'The furring is fixed every few inches already, and a screw in wood is sure where an old block may not be.' },
+      { value: 'through', name: 'through the furring, into the block or concrete', why: 'The block carries the load, and the furring only spaces the lining.' },
+      { value: 'into-furring', name: 'into the furring only; nothing behind it is drilled', why: 'The furring is already fixed at close spacing, and a screw in wood is reliable where old block may not be.' },
     ],
   },
   {
-    key: 'plateFixings', stage: 'mount', title: 'Fixings of a plate', otherwise: 'every-row',
+    key: 'plateFixings', stage: 'mount', title: 'Plate rows to fasten', otherwise: 'every-row',
     schools: [
-      { value: 'every-row', name: 'go into every row that the maker names', why: 'The maker tested it so, and the rows share what the pull-out does.' },
-      { value: 'top-and-one-below', name: 'go into the top row and one below, where the maker allows it', why: 'The top row carries nearly all; each further hole is one more chance to miss.' },
+      { value: 'every-row', name: 'every row that the maker names', why: 'The maker tested it this way, and the rows share the pull-out load.' },
+      { value: 'top-and-one-below', name: 'the top row and one below, where the maker allows it', why: 'The top row carries nearly all the load; each further hole is one more chance to miss.' },
     ],
   },
   {
     key: 'coveringCountsAsGap', stage: 'fix', title: 'Covering under the plate', otherwise: 'true',
     schools: [
-      { value: 'true', name: 'counts as a gap that weakens the screw in shear', why: 'Board is soft: the screw bends across it as across air, and bears less than half of what it would without.' },
-      { value: 'false', name: 'is left out of account', why: 'A plate drawn tight on sound board hardly slips, and the sums have a margin already.' },
+      { value: 'true', name: 'counts as a gap that weakens the screw in shear', why: 'Board is soft: the screw bends across it as across air, and carries less than half the load.' },
+      { value: 'false', name: 'is ignored', why: 'A plate tightened on sound board hardly slips, and the calculation already has a safety margin.' },
     ],
   },
   {
-    key: 'hollowWallAnchors', stage: 'fix', title: 'Anchors that hold in the covering alone', otherwise: 'supplement',
+    key: 'hollowWallAnchors', stage: 'fix', title: 'Hollow-wall anchors (hold in the covering only)', otherwise: 'supplement',
     schools: [
-      { value: 'never', name: 'are never used', why: 'They loosen as a screen is pulled out and pushed home.' },
-      { value: 'supplement', name: 'are a supplement that carries nothing in the sums', why: 'They keep a plate’s free corner flat, and what carries the load is in the framing.' },
-      { value: 'counted', name: 'count at their maker’s value', why: 'Some are tested and rated, and there are walls that have nothing else.' },
+      { value: 'never', name: 'never used', why: 'They loosen as a screen is pulled out and pushed home.' },
+      { value: 'supplement', name: 'a supplement that carries no load in the calculation', why: 'They hold a plate’s free corner flat, while the framing carries the load.' },
+      { value: 'counted', name: 'counted at the maker’s value', why: 'Some are tested and rated, and some walls offer nothing else.' },
     ],
   },
   {
-    key: 'cableEntry', stage: 'wire', title: 'Cables enter', otherwise: 'cheaper',
+    key: 'cableEntry', stage: 'wire', title: 'Cable entry', otherwise: 'cheaper',
     schools: [
-      { value: 'cheaper', name: 'by the cheaper route', why: 'What is above and below differs from wall to wall; the route is priced both ways.' },
-      { value: 'above', name: 'from above', why: 'A line drops by itself, and the ceiling void is easily reached.' },
-      { value: 'below', name: 'from below', why: 'Nothing is opened overhead, and outlets are below already.' },
+      { value: 'cheaper', name: 'by the cheaper route', why: 'Access above and below differs from wall to wall; both routes are costed.' },
+      { value: 'above', name: 'from above', why: 'A pull line drops by itself, and the ceiling void is easy to reach.' },
+      { value: 'below', name: 'from below', why: 'Nothing is opened overhead, and the outlets are already low.' },
     ],
   },
   {
     key: 'power', stage: 'wire', title: 'Power behind a display', otherwise: 'electrician',
     schools: [
-      { value: 'electrician', name: 'is hard-wired by a licensed electrician', why: 'It is fixed wiring, done once, tested, and inspected.' },
-      { value: 'kit', name: 'comes by a listed in-wall kit where that is allowed', why: 'No new circuit, fed from an outlet that is there.' },
-      { value: 'outlet', name: 'comes from an outlet that is there', why: 'Nothing is opened; the cord stays in sight.' },
+      { value: 'electrician', name: 'hard-wired by a licensed electrician', why: 'Fixed wiring is done once, tested and inspected.' },
+      { value: 'kit', name: 'from a listed in-wall kit, where allowed', why: 'No new circuit: it is fed from an existing outlet.' },
+      { value: 'outlet', name: 'from an existing outlet', why: 'The wall is not opened, and the cord stays visible.' },
     ],
   },
   {
-    key: 'signalBesidePower', stage: 'wire', title: 'Signal beside power', otherwise: 'own-bay',
+    key: 'signalBesidePower', stage: 'wire', title: 'Separation of signal and power', otherwise: 'own-bay',
     schools: [
-      { value: 'own-bay', name: 'has a bay of its own', why: 'What is not side by side cannot disturb or be confused.' },
-      { value: 'apart-in-one-bay', name: 'lies in one bay, fixed apart', why: 'One opening and one patch, where the distance is kept by clips.' },
+      { value: 'own-bay', name: 'signal in its own stud bay', why: 'Cables in separate bays cannot interfere or be mixed up.' },
+      { value: 'apart-in-one-bay', name: 'in one stud bay, fixed apart', why: 'One opening and one patch, with clips to keep the distance.' },
     ],
   },
   {
-    key: 'heightDatum', stage: 'mark', title: 'What heights are measured from', otherwise: 'by-kind',
+    key: 'heightDatum', stage: 'mark', title: 'Height datum', otherwise: 'by-kind',
     schools: [
-      { value: 'by-kind', name: 'centre line of the top row for a grid, bottom edge for a single sign', why: 'A grid is set out from its middle, where errors halve; a single sign from the edge that people see.' },
-      { value: 'bottom-edge', name: 'always the bottom edge of the display', why: 'It is the edge that a tape reaches from the floor, and that is checked after hanging.' },
-      { value: 'top-row-centre', name: 'always the centre line of the top row', why: 'The top row is hung first, and the line stays in sight while the others follow.' },
+      { value: 'by-kind', name: 'centre line of the top row for a grid, bottom edge for a single sign', why: 'A grid is set out from its centre, which halves errors; a single sign from the edge that people see.' },
+      { value: 'bottom-edge', name: 'always the bottom edge of the display', why: 'A tape reaches this edge from the floor, and it is checked after hanging.' },
+      { value: 'top-row-centre', name: 'always the centre line of the top row', why: 'The top row is hung first, and the line stays visible while the other rows follow.' },
     ],
   },
   {
-    key: 'level', stage: 'mark', title: 'What is level', otherwise: 'gravity',
+    key: 'level', stage: 'mark', title: 'Level reference', otherwise: 'gravity',
     schools: [
-      { value: 'gravity', name: 'is true to gravity', why: 'A spirit level is right next year, too; a line of the building may be wrong.' },
-      { value: 'building-line', name: 'runs with a line of the building that is seen beside it', why: 'The eye compares with the nearest line: true beside crooked looks crooked.' },
+      { value: 'gravity', name: 'true to gravity', why: 'A spirit level is always right; a building line may be wrong.' },
+      { value: 'building-line', name: 'follows a visible building line beside the array', why: 'The eye compares with the nearest line: a level array beside a sloping line looks crooked.' },
     ],
   },
   {
     key: 'measuring', stage: 'mark', title: 'Measuring along the wall', otherwise: 'running',
     schools: [
-      { value: 'running', name: 'runs from one datum', why: 'Errors of one mark stay with it; nothing adds up.' },
-      { value: 'mark-to-mark', name: 'goes from mark to mark', why: 'Neighbours fit each other best, and a long tape sags.' },
+      { value: 'running', name: 'running dimensions from one datum', why: 'An error in one mark stays with that mark; errors do not add up.' },
+      { value: 'mark-to-mark', name: 'from mark to mark', why: 'Neighbouring marks fit each other best, and a long tape sags.' },
     ],
   },
   {
-    key: 'handling', stage: 'hang', title: 'Handling a display', otherwise: 'upright',
+    key: 'handling', stage: 'hang', title: 'Display handling', otherwise: 'upright',
     schools: [
-      { value: 'upright', name: 'is upright only', why: 'Glass bears its own weight best as it hangs.' },
-      { value: 'face-down', name: 'may lie face down on a padded bench, if its maker allows it', why: 'Brackets are fixed more surely to what lies still.' },
+      { value: 'upright', name: 'upright only', why: 'Glass carries its own weight best in the position in which it hangs.' },
+      { value: 'face-down', name: 'face down on a padded bench, if its maker allows it', why: 'Brackets are easier to fit properly on a display that lies flat.' },
     ],
   },
   {
     key: 'lifting', stage: 'hang', title: 'Lifting', otherwise: 'by-mass',
     schools: [
-      { value: 'by-mass', name: 'goes by mass and height', why: 'Two hands for what one can lift are in each other’s way.' },
-      { value: 'always-two', name: 'is always for two', why: 'A display is dropped by the one who was alone with it.' },
-      { value: 'lift-aid', name: 'takes a lift aid over what one may lift', why: 'Backs do not heal as fast as machines are hired.' },
+      { value: 'by-mass', name: 'by mass and height', why: 'Two people on a one-person lift get in each other’s way.' },
+      { value: 'always-two', name: 'always two people', why: 'Displays are usually dropped by one person working alone.' },
+      { value: 'lift-aid', name: 'a lifting aid above the limit for one person', why: 'A hired machine costs less than a back injury.' },
     ],
   },
   {
     key: 'hangingOrder', stage: 'hang', title: 'Hanging order', otherwise: 'by-clearance',
     schools: [
-      { value: 'by-clearance', name: 'follows from the clearances of the mount', why: 'Some mounts lift on to their hooks from below, and some do not.' },
-      { value: 'top-first', name: 'begins with the top row', why: 'The upper row is the line that all others hang from.' },
-      { value: 'bottom-first', name: 'begins with the bottom row', why: 'Each row stands on the one below while it is fixed.' },
+      { value: 'by-clearance', name: 'by the clearances of the mount', why: 'Some mounts must be lifted on to their hooks from below, and some not.' },
+      { value: 'top-first', name: 'top row first', why: 'The top row sets the line for all rows below.' },
+      { value: 'bottom-first', name: 'bottom row first', why: 'Each row rests on the one below while it is fixed.' },
     ],
   },
   {
-    key: 'inspections', stage: 'close', title: 'A wall that was handed over is inspected', otherwise: 'yearly',
+    key: 'inspections', stage: 'close', title: 'Inspection after handover', otherwise: 'yearly',
     schools: [
-      { value: 'half-yearly', name: 'twice a year', why: 'Pulled-out mounts and crowds wear what holds the screens, and half a year is soon gone.' },
-      { value: 'yearly', name: 'once a year', why: 'Most makers ask for a yearly look, and insurers go by it.' },
-      { value: 'two-yearly', name: 'every two years', why: 'A fixed sign indoors that nobody touches changes little, and each visit costs a closure.' },
+      { value: 'half-yearly', name: 'twice a year', why: 'Frequent pull-outs and crowds wear the fixings quickly.' },
+      { value: 'yearly', name: 'once a year', why: 'Most makers ask for a yearly inspection, and insurers expect it.' },
+      { value: 'two-yearly', name: 'every two years', why: 'A fixed indoor sign that nobody touches changes little, and each visit means a closure.' },
     ],
   },
 ]

@@ -8,8 +8,8 @@ export interface Sheet { pages: Shape[], paper: Paper }
 /** What stands at the foot of every page: what the product does not do, and how many pages there are. */
 export function footLine({ width, height, margin }: Paper, page: number, pages: number): Shape {
   return group({},
-    label('Planning aid. Makers’ instructions, local code and licensed people come first. Detect live cables before drilling. Power off and proved dead.', margin, height - margin - 3.4, 2.6),
-    label('Not checked here: the studs, slab or ceiling themselves, and restraint in earthquakes. Ask an engineer where either may govern.', margin, height - margin, 2.6),
+    label('Planning aid. Makers’ instructions, local code and licensed trades take precedence. Isolate and prove dead. Detect live cables before drilling.', margin, height - margin - 3.4, 2.6),
+    label('Not checked: the studs, slab or ceiling themselves, and earthquake restraint. Ask an engineer where these may govern.', margin, height - margin, 2.6),
     label(`page ${page} of ${pages}`, width - margin, height - margin, 2.6, { 'text-anchor': 'end' }))
 }
 

@@ -127,11 +127,11 @@ export function fitCoursing(wall: Wall): Coursing | undefined {
 /** The coursing's origin with its working. */
 export function coursingFigure(coursing: Coursing, axis: 'x' | 'y'): Figure {
   const { origin, length, height, spread } = coursing
-  const [module, what] = axis === 'x' ? [length, 'unit'] : [height, 'course']
+  const [module, what] = axis === 'x' ? [length, 'head joint'] : [height, 'bed joint']
   const known = spread[axis]
   return figure([{
-    label: `Where a ${what} begins`,
-    expression: known === undefined ? words`as entered; no joint was read` : words`by the joints read, ${what}s of ${module}: ± ${1.96 * known.sd} at ${known.at}, and ± ${1.96 * known.each} more for each ${what} away from there`,
+    label: `Position of a ${what}`,
+    expression: known === undefined ? words`as entered; no joint read` : words`from the joints read, ${what}s ${module} apart: ± ${1.96 * known.sd} at ${known.at}, plus ± ${1.96 * known.each} for each ${what} away from there`,
     value: origin[axis], unit: 'mm',
   }])
 }
@@ -140,28 +140,28 @@ export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Fi
   if (wall.structure.kind !== 'block') return []
   const about = { stage: 'survey', subject: { kind: 'wall', id: wall.id } } as const
   if (!coursing) return [{
-    ...about, severity: 'stop', code: 'coursing-unknown', message: words`The size of this wall’s blocks is not known.`, remedy: words`Enter unit, joint and bond.`,
+    ...about, severity: 'stop', code: 'coursing-unknown', message: words`The size of this wall’s blocks is not known.`, remedy: words`Enter block size, joint and bond in Survey.`,
   }]
   const findings: Finding[] = []
   if (coursing.length > wall.width || coursing.height > wall.height) findings.push({
-    ...about, severity: 'stop', code: 'block-larger-than-wall', message: words`A block with its joint is ${coursing.length} × ${coursing.height}; the wall is ${wall.width} × ${wall.height}.`, remedy: words`Set the block’s size right.`,
+    ...about, severity: 'stop', code: 'block-larger-than-wall', message: words`A block with its joint is ${coursing.length} × ${coursing.height}; the wall is ${wall.width} × ${wall.height}.`, remedy: words`Correct the block size.`,
   })
   if (coursing.sd.x === undefined || coursing.sd.y === undefined) findings.push({
     ...about, severity: 'caution', code: 'coursing-not-surveyed',
-    message: words`No ${coursing.sd.y === undefined ? coursing.sd.x === undefined ? 'joint' : 'bed joint' : 'head joint'} of this wall was read; the coursing is as entered.`,
-    remedy: words`Read at least one crossing of a bed and a head joint, better several.`,
+    message: words`No ${coursing.sd.y === undefined ? coursing.sd.x === undefined ? 'joint' : 'bed joint' : 'head joint'} of this wall has been read; the coursing is as entered.`,
+    remedy: words`Read at least one crossing of a bed joint and a head joint, preferably several.`,
   })
   if (coursing.headsIn !== undefined) findings.push({
     ...about, severity: 'caution', code: 'bond-not-told',
-    message: words`The head joints read are all in courses of one kind: they do not tell running bond from stack bond, and holes in the courses between keep clear of the joints of both.`,
+    message: words`All head joints read are in alternate courses: running bond and stack bond cannot be told apart, and holes in the courses between keep clear of the joints of both.`,
     remedy: words`Read a head joint one course above or below.`,
   })
   if (coursing.bondTold && coursing.bond !== wall.structure.block!.bond) findings.push({
-    ...about, severity: 'caution', code: 'bond-differs', message: words`The joints read are those of ${coursing.bond} bond; ${wall.structure.block!.bond} bond was entered.`,
+    ...about, severity: 'caution', code: 'bond-differs', message: words`The joints read show ${coursing.bond} bond; ${wall.structure.block!.bond} bond was entered.`,
   })
   if (coursing.misfit !== undefined && coursing.misfit > MISFIT) findings.push({
-    ...about, severity: 'caution', code: 'joints-disagree', message: words`The joints read stand ${coursing.misfit} off one coursing on the whole.`,
-    remedy: words`Check unit and joint, and set aside the reading that does not fit.`,
+    ...about, severity: 'caution', code: 'joints-disagree', message: words`The joints read deviate ${coursing.misfit} overall from one regular coursing.`,
+    remedy: words`Check block size and joint, and exclude the reading that does not fit.`,
   })
   return findings
 }

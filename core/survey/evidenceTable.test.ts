@@ -28,10 +28,10 @@ it('adds, changes and refuses, row by row, and says why', () => {
   expect(verdicts[0]!.reading).toEqual({ id: 'e3', method: 'knock', x: 1200, y: 1500, dull: false })
   expect(verdicts.slice(2).map(({ message }) => message)).toEqual([
     expect.stringContaining('method must be one of'),
-    expect.stringMatching(/x: “far” is not a length.*hit must be true or false, and is “perhaps”/),
-    'It must say hit, as it is by probe.',
-    'id “e1” stands in this table twice.',
-    'reference “hatch” is not of this wall.',
+    expect.stringMatching(/x: “far” is not a length.*hit must be true or false, not “perhaps”/),
+    'It must say hit, because its method is probe.',
+    'id “e1” appears twice in this table.',
+    'reference “hatch” is not on this wall.',
   ])
   expect(mergeRows(kept, verdicts)).toEqual([{ ...kept[0], x: 402 }, kept[1], verdicts[0]!.reading])
 })

@@ -38,7 +38,7 @@ function valuesOf(row: EvidenceRow, system: UnitSystem): { values: Record<string
     }
     else if (column === 'hit' || column === 'dull') {
       const flag = FLAGS[text.toLowerCase()]
-      if (flag === undefined) faults.push(`${column} must be true or false, and is “${text}”`)
+      if (flag === undefined) faults.push(`${column} must be true or false, not “${text}”`)
       else values[column] = flag
     }
     else values[column] = text
@@ -60,8 +60,8 @@ export function judgeRows(rows: EvidenceRow[], kept: Evidence[], references: Ref
     const reading = { id: freeId(unnamed), ...values } as Evidence
     if (!row.id?.trim()) unnamed++
     if (faults.length === 0) faults.push(...evidenceFaults(reading).map(({ path, message }) => `${path === '$' ? 'It' : path.replace(/^\$\./, '')} ${message}`))
-    if (reading.reference !== undefined && !references.some(({ id }) => id === reading.reference)) faults.push(`reference “${reading.reference}” is not of this wall`)
-    if (seen.has(reading.id)) faults.push(`id “${reading.id}” stands in this table twice`)
+    if (reading.reference !== undefined && !references.some(({ id }) => id === reading.reference)) faults.push(`reference “${reading.reference}” is not on this wall`)
+    if (seen.has(reading.id)) faults.push(`id “${reading.id}” appears twice in this table`)
     seen.add(reading.id)
     if (faults.length > 0) return { row: index + 1, becomes: 'refused', message: `${faults.join('; ')}.` }
     const before = byId.get(reading.id)

@@ -10,15 +10,15 @@ import { pointsTo, signsOf } from './sign'
 /** The spacing of a run with its working. */
 export function spacingFigure(run: Run): Figure {
   return figure([{
-    label: 'Spacing', expression: words`${String(run.places.size)} members found stand at ${run.spacing} over ${String(run.last)} bays, each within ± ${1.96 * run.jitter} of where its neighbours tell`,
-    value: run.spacing, unit: 'mm', source: run.named ? 'usual spacings of framing and furring' : 'fitted: it is none of the usual spacings',
+    label: 'Spacing', expression: words`${String(run.places.size)} studs found at ${run.spacing} spacing over ${String(run.last)} bays, each within ± ${1.96 * run.jitter} of the position its neighbours predict`,
+    value: run.spacing, unit: 'mm', source: run.named ? 'standard spacings of framing and furring' : 'fitted: not a standard spacing',
   }])
 }
 
 /** Where a run starts with its working. */
 export function startFigure(run: Run): Figure {
   return figure([{
-    label: 'First member of the run', expression: words`mean of its members, each less its bays of ${run.spacing}; ± ${1.96 * run.startSd}`,
+    label: 'First stud of the run', expression: words`mean of its studs, each minus its number of bays × ${run.spacing}; ± ${1.96 * run.startSd}`,
     value: run.start, unit: 'mm',
   }])
 }
@@ -33,22 +33,22 @@ export function centreFigure(wall: Wall, member: Member, shared: SharedError[] =
   const steps = signsOf(wall).filter(({ reading }) => member.evidence.includes(reading.id)).map((read): Step => {
     const sign = shiftBack(read, shared)
     const less = read.x - sign.x
-    const place = Math.abs(less) < 0.05 ? words`${read.x}` : less > 0 ? words`${read.x} − ${less} shared` : words`${read.x} + ${-less} shared`
+    const place = Math.abs(less) < 0.05 ? words`${read.x}` : less > 0 ? words`${read.x} − ${less} shared error` : words`${read.x} + ${-less} shared error`
     const sigma = SIGMAS[sign.reading.method]
     const centre = pointsTo(sign, member.width)
     return {
       label: METHOD_NAMES[sign.reading.method],
       expression: sigma !== undefined
         ? sign.reading.method === 'detector-edge'
-          ? words`${place} ${sign.reading.edge === 'left' ? '+' : '−'} half of ${member.width}, one σ ${sigma}`
-          : words`${place}, one σ ${sigma}`
+          ? words`${place} ${sign.reading.edge === 'left' ? '+' : '−'} half of ${member.width}, standard deviation ${sigma}`
+          : words`${place}, standard deviation ${sigma}`
         : words`anywhere within ${member.width / 2 - (sign.kind === 'magnet' ? ERROR_MODEL.screwStrip : 0)} of ${place}`,
       value: centre, unit: 'mm',
     }
   })
-  if (member.expected) steps.push({ label: 'its run', expression: words`as its neighbours tell, one σ ${member.expected.sd}`, value: member.expected.centre, unit: 'mm' })
+  if (member.expected) steps.push({ label: 'regular spacing', expression: words`predicted from its neighbours, standard deviation ${member.expected.sd}`, value: member.expected.centre, unit: 'mm' })
   return figure([...steps, {
-    label: 'Centre', expression: words`all of these by Bayes’ rule; 95 times in 100 within ± ${1.96 * member.sd}`, value: member.centre, unit: 'mm',
+    label: 'Centre', expression: words`all of these combined (Bayes’ rule); 95 % confidence ± ${1.96 * member.sd}`, value: member.centre, unit: 'mm',
   }])
 }
 
@@ -62,6 +62,6 @@ export function widthFigure(wall: Wall, member: Member): Figure {
   const [left, right] = [mean('left'), mean('right')]
   const measured = left !== undefined && right !== undefined ? words`edges ${right} − ${left} = ${right - left}: ` : words``
   return figure([{
-    label: 'Width', expression: words`${measured}${member.plies > 1 ? words`${String(member.plies)} of ${member.width / member.plies}` : words`one of ${member.width}`}${member.sureWidth === undefined ? words`` : words`; ${member.sureWidth} of it counts, as said for this wall`}`, value: member.width, unit: 'mm',
+    label: 'Width', expression: words`${measured}${member.plies > 1 ? words`${String(member.plies)} plies of ${member.width / member.plies}` : words`one ply of ${member.width}`}${member.sureWidth === undefined ? words`` : words`; ${member.sureWidth} of it counts, as set for this wall`}`, value: member.width, unit: 'mm',
   }])
 }

@@ -9,7 +9,7 @@ import { missesIn, missesOf, standsAt } from './stretches'
 import type { CommonWidth } from './width'
 
 const about = ({ id }: Member) => ({ stage: 'survey', subject: { kind: 'member', id } }) as const
-const name = (index: number) => `Member ${index + 1}`
+const name = (index: number) => `Stud ${index + 1}`
 
 function placeFindings(wall: Wall, members: Member[]): Finding[] {
   return members.flatMap((member, index): Finding[] => {
@@ -20,14 +20,14 @@ function placeFindings(wall: Wall, members: Member[]): Finding[] {
       ...left < -2 * member.sd || right > wall.width + 2 * member.sd
         ? [{
             ...about(member), severity: 'caution' as const, code: 'member-off-wall',
-            message: words`${name(index)} at ${member.centre} passes the wall’s ${left < 0 ? 'left' : 'right'} edge.`,
+            message: words`${name(index)} at ${member.centre} extends past the wall’s ${left < 0 ? 'left' : 'right'} edge.`,
           }]
         : [],
       ...overlap > 0.01
         ? [{
             ...about(member), severity: member.sd === 0 ? 'stop' as const : 'caution' as const, code: 'members-overlap',
-            message: words`Members ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
-            remedy: words`Enter a doubled stud as one member of double width.`,
+            message: words`Studs ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
+            remedy: words`Enter a double stud as one stud of double width.`,
           }]
         : [],
     ]
@@ -39,8 +39,8 @@ function inferredFindings(members: Member[]): Finding[] {
     ? []
     : [{
         ...about(member), severity: 'caution', code: 'member-inferred',
-        message: words`${name(index)} at ${member.centre} is only expected from the spacing of its neighbours.`,
-        remedy: words`Find it before anything is hung on it.`,
+        message: words`${name(index)} at ${member.centre} is only predicted from the spacing of its neighbours.`,
+        remedy: words`Take a reading of it before hanging anything on it.`,
       }])
 }
 
@@ -54,17 +54,17 @@ function againstFindings(wall: Wall, members: Member[]): Finding[] {
         return {
           stage: 'survey', subject: { kind: 'reading', id: sign.reading.id }, severity: 'caution', code: ends ? 'member-ends' : 'reading-conflicts',
           message: ends
-            ? words`${name(index)} at ${member.centre} does not run the wall’s whole height: ${METHOD_NAMES[sign.reading.method]} met nothing ${sign.reading.y} up.`
-            : words`${METHOD_NAMES[sign.reading.method].replace(/^a/, 'A')} at ${sign.x}, ${sign.reading.y} up, met nothing where member ${String(index + 1)} is believed to be.`,
-          remedy: ends ? words`No hole near that height is taken to rest on it. Probe between the heights to learn where it ends.` : words`Probe again, or set the reading aside with the reason.`,
+            ? words`${name(index)} at ${member.centre} does not run the full height of the wall: ${METHOD_NAMES[sign.reading.method]} found nothing ${sign.reading.y} above floor.`
+            : words`${METHOD_NAMES[sign.reading.method].replace(/^a/, 'A')} at ${sign.x}, ${sign.reading.y} above floor, found nothing where stud ${String(index + 1)} should be.`,
+          remedy: ends ? words`No hole near that height is planned into it. Probe between the heights to find where it ends.` : words`Probe again, or exclude the reading with a reason.`,
         }
       }))
 }
 
 const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }) => kind !== 'knock' && kind !== 'box').map(({ reading, x }) => ({
   stage: 'survey', subject: { kind: 'reading', id: reading.id }, severity: 'caution', code: 'reading-unexplained',
-  message: words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x} fits no member: a pipe, a screw in blocking, or a member that nothing else shows.`,
-  remedy: words`Take a second reading there, or set it aside with the reason.`,
+  message: words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x} fits no stud: it may be a pipe, a screw in blocking, or a stud that no other reading shows.`,
+  remedy: words`Take a second reading there, or exclude this one with a reason.`,
 }))
 
 /** Readings of one kind stand off those of others by more than this along the wall, mm, and by so many σ, before it is worth a word. */
@@ -77,8 +77,8 @@ function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
     if (Math.abs(raw.off) < KINDS_APART.mm || Math.abs(raw.off) < KINDS_APART.sigmas * raw.sd) return []
     return [{
       severity: 'caution', code: 'kinds-disagree', stage: 'survey', subject: { kind: 'wall', id: wall.id },
-      message: words`The detector’s readings stand ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of what nails, magnets and sight tell, at ${String(raw.members)} members all along the wall. They are taken as ${Math.abs(shift)} too far to the ${shift < 0 ? 'left' : 'right'}.`,
-      remedy: words`Try the detector on a stud whose edges you can see; if it is out, set its readings aside.`,
+      message: words`The detector reads ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the nails, magnets and sightings, at ${String(raw.members)} studs along the wall. Its readings are treated as ${Math.abs(shift)} too far to the ${shift < 0 ? 'left' : 'right'}.`,
+      remedy: words`Test the detector on a stud with visible edges; if it is wrong, exclude its readings.`,
     }]
   })
 }
@@ -88,8 +88,8 @@ function widthFindings(wall: Wall, { said, believed, sure, differs }: CommonWidt
   if (!differs) return []
   return [{
     severity: 'caution', code: 'member-width-differs', stage: 'survey', subject: { kind: 'wall', id: wall.id },
-    message: words`The edges read stand as those of members ${believed} wide; ${said} was said. Members are taken as ${believed} wide, and holes keep to ${sure} of it.`,
-    remedy: words`Find both faces of one member with a nail, and set its width right.`,
+    message: words`The edges read show studs ${believed} wide; ${said} was entered. Studs are taken as ${believed} wide, and holes keep to ${sure} of that.`,
+    remedy: words`Find both edges of one stud with a nail, and correct the stud width.`,
   }]
 }
 
@@ -102,15 +102,15 @@ export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
     ...linedIn !== undefined && linedIn < OLD_LINING
       ? [{
           severity: 'caution' as const, code: 'lining-old', stage: 'survey' as const, subject: { kind: 'wall' as const, id },
-          message: words`The lining is of ${String(linedIn)}: it may hold asbestos, and its paint lead.`,
-          remedy: words`Have it tested before it is cut or drilled.`,
+          message: words`The lining dates from ${String(linedIn)}: it may contain asbestos, and its paint may contain lead.`,
+          remedy: words`Have it tested before cutting or drilling.`,
         }]
       : [],
     ...fireRating
       ? [{
           severity: 'caution' as const, code: 'wall-fire-rated', stage: 'survey' as const, subject: { kind: 'wall' as const, id },
-          message: words`The wall is rated for ${String(fireRating)} minutes of fire.`,
-          remedy: words`Open it only with the seal approved for it; local code comes first.`,
+          message: words`The wall has a fire rating of ${String(fireRating)} minutes.`,
+          remedy: words`Open it only with its approved seal; local code takes precedence.`,
         }]
       : [],
   ]
@@ -121,8 +121,8 @@ export function framingFindings(wall: Wall, members: Member[], { unexplained, sh
   const unknown: Finding[] = framed && members.length === 0
     ? [{
         severity: 'stop', code: 'framing-unknown', stage: 'survey', subject: { kind: 'wall', id: wall.id },
-        message: words`No framing member of this wall is known.`,
-        remedy: words`Read the wall with detector, magnet or nail, and enter what they tell.`,
+        message: words`No stud of this wall is known.`,
+        remedy: words`Survey the wall with a detector, magnet or nail, and enter the readings.`,
       }]
     : []
   return [...unknown, ...widthFindings(wall, width), ...detectorFindings(wall, shared), ...againstFindings(wall, members), ...unexplainedFindings(unexplained), ...placeFindings(wall, members), ...inferredFindings(members)]

@@ -214,7 +214,7 @@ describe('simulated walls', () => {
   it.each(READING_GROUPS)('read by %s: found, told honestly, and hardly any made up', (group) => {
     const { found, inside, invented, wrongly } = tally('as modelled', group, 40)
     expect(found).toBeGreaterThan(0.985)
-    // What a detector or a reference shares is one error for a whole wall, so forty walls scatter more than their members would.
+    // What a detector or a reference shares is one error for a whole wall, so forty walls scatter more than the shift ofir members would.
     expect(inside).toBeGreaterThan(0.9)
     expect(inside).toBeLessThan(0.995)
     expect(invented).toBeLessThan(0.1)

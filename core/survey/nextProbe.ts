@@ -31,12 +31,12 @@ function forMember(members: Member[], index: number, holes: PlannedHole[], units
   const chance = hitChance(member)
   const y = holes.length > 0 ? holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length : USUAL_PLACES[units].height
   const count = `${holes.length} planned ${holes.length === 1 ? 'hole' : 'holes'}`
-  const rests = member.source === 'inferred' ? 'is only expected from its neighbours' : 'is not proved yet'
+  const rests = member.source === 'inferred' ? 'is only predicted from its neighbours' : 'is unconfirmed'
   return {
     x: member.centre, y, gain: holes.length * chance,
     why: holes.length > 0
-      ? words`Member ${String(index + 1)} ${rests} and ${count} ${holes.length === 1 ? 'rests' : 'rest'} on it; a hit is ${percent(chance)} likely and settles ${holes.length === 1 ? 'it' : 'them all'}.`
-      : words`Member ${String(index + 1)} ${rests}; a hit is ${percent(chance)} likely.`,
+      ? words`Stud ${String(index + 1)} ${rests} and ${count} ${holes.length === 1 ? 'relies' : 'rely'} on it; a hit is ${percent(chance)} likely and confirms ${holes.length === 1 ? 'it' : 'them all'}.`
+      : words`Stud ${String(index + 1)} ${rests}; a hit is ${percent(chance)} likely.`,
   }
 }
 
@@ -44,16 +44,16 @@ function forMember(members: Member[], index: number, holes: PlannedHole[], units
 function forFace(member: Member, index: number, holes: PlannedHole[]): NextProbe {
   return {
     x: member.centre - member.width / 2, y: holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length, gain: holes.length / 2,
-    why: words`Member ${String(index + 1)} is proved, but its centre is known to ± ${1.96 * member.sd} only, too little for ${String(holes.length)} planned ${holes.length === 1 ? 'hole' : 'holes'}; a nail at its face narrows it.`,
+    why: words`Stud ${String(index + 1)} is confirmed, but its centre is only known to ± ${1.96 * member.sd}, not accurate enough for ${String(holes.length)} planned ${holes.length === 1 ? 'hole' : 'holes'}; a nail at its edge narrows this.`,
   }
 }
 
 /** A member that a plate could reach which nothing holds yet, if it were proved, or its centre known better. */
 function forUnheld(member: Member, index: number, { y, of }: Unheld): NextProbe {
-  const near = words`${of} is not held yet, and could reach member ${String(index + 1)}, which`
+  const near = words`${of} is not fixed yet, and could reach stud ${String(index + 1)}, which`
   return member.proved
-    ? { x: member.centre - member.width / 2, y, gain: 0, why: words`${near} is known to ± ${1.96 * member.sd} only; a nail at its face narrows it.` }
-    : { x: member.centre, y, gain: 0, why: words`${near} is not proved yet.` }
+    ? { x: member.centre - member.width / 2, y, gain: 0, why: words`${near} is only known to ± ${1.96 * member.sd}; a nail at its edge narrows this.` }
+    : { x: member.centre, y, gain: 0, why: words`${near} is unconfirmed.` }
 }
 
 /** Where to begin in a stretch that nobody has read: where a run nearby would have its next member, else in its middle. */
@@ -76,10 +76,10 @@ function beginIn({ from, to }: Interval, runs: Run[]): number {
 export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], { unsurveyed = [], unheld = [], runs = [], units = 'metric', near }: { unsurveyed?: Unsurveyed[], unheld?: Unheld[], runs?: Run[], units?: UnitSystem, near?: Interval } = {}): NextProbe | undefined {
   const [open] = [...unsurveyed].sort((a, b) => b.holes - a.holes)
   if (open) {
-    return { x: beginIn(open, runs), y: open.y, gain: open.holes, why: words`Nothing is known of the wall from ${open.from} to ${open.to}, where ${open.of} wants ${String(open.holes)} ${open.holes === 1 ? 'fastener' : 'fasteners'}.` }
+    return { x: beginIn(open, runs), y: open.y, gain: open.holes, why: words`The wall from ${open.from} to ${open.to} has not been surveyed, and ${open.of} requires ${String(open.holes)} ${open.holes === 1 ? 'fastener' : 'fasteners'} there.` }
   }
   if (members.length === 0) {
-    return { x: wall.structure.spacing ?? USUAL_PLACES[units].spacing, y: Math.min(USUAL_PLACES[units].height, wall.height / 2), gain: 0, why: words`Nothing is known yet; a first member usually stands one spacing from the corner or jamb.` }
+    return { x: wall.structure.spacing ?? USUAL_PLACES[units].spacing, y: Math.min(USUAL_PLACES[units].height, wall.height / 2), gain: 0, why: words`No stud is known yet; the first one is usually one spacing from the corner or jamb.` }
   }
   const candidates = members.flatMap((member, index) => {
     const own = holes.filter(hole => hole.member === index)

@@ -53,7 +53,7 @@ describe('the next probe', () => {
     const probe = nextProbe(wall, members, [at(1600)], { unheld: [plate] })!
     expect(members[of(probe.x)]).toMatchObject({ proved: false })
     expect([probe.x > 1900 && probe.x < 2500, probe.y]).toEqual([true, 1700])
-    expect(textToString(probe.why, 'metric')).toMatch(/^Grid R1 C2 is not held yet, and could reach member [45], which is not proved yet\.$/)
+    expect(textToString(probe.why, 'metric')).toMatch(/^Grid R1 C2 is not fixed yet, and could reach stud [45], which is not proved yet\.$/)
     const known = members.map(member => ({ ...member, proved: true, sd: member.centre > 2200 ? 2 : 0.5 }))
     expect(nextProbe(wall, known, [at(1600)], { unheld: [plate] })!.x).toBeCloseTo(2400 - 19, 0)
     expect(nextProbe(wall, known.map(member => ({ ...member, sd: 0.5 })), [at(1600)], { unheld: [plate] })).toBeUndefined()

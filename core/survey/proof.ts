@@ -4,8 +4,8 @@ import type { Member } from './framing'
 
 /** What a method is called in a sentence. */
 export const METHOD_NAMES: Record<Evidence['method'], string> = {
-  'detector-edge': 'a detector’s edge', 'detector-centre': 'a detector’s centre', 'magnet': 'a magnet', 'probe': 'a probe', 'pilot': 'a pilot hole',
-  'knock': 'a knock', 'seen': 'sight of it', 'outlet': 'an outlet box', 'joint': 'a joint',
+  'detector-edge': 'a detector edge', 'detector-centre': 'a detector centre', 'magnet': 'a magnet', 'probe': 'a probe', 'pilot': 'a pilot hole',
+  'knock': 'a knock', 'seen': 'a sighting', 'outlet': 'an outlet box', 'joint': 'a joint',
 }
 
 /** Two readings of one kind share their errors, so they are one sign. */
@@ -25,7 +25,7 @@ const list = (names: string[]) => names.length < 2 ? names.join('') : `${names.s
  * are never such a sign.
  */
 export function proofOf(member: Omit<Member, 'proved'>, { structure, evidence = [] }: Wall, { proofOfFraming = 'two-kinds' }: Rules): Proof {
-  if (member.sd === 0 && structure.members?.length) return { proved: true, restsOn: words`what was entered as known` }
+  if (member.sd === 0 && structure.members?.length) return { proved: true, restsOn: words`framing entered as known` }
   const own = new Set(member.evidence)
   const methods = evidence.filter(({ id }) => own.has(id)).map(({ method }) => method)
   const kinds = new Set(methods.filter(method => !WEAK.has(method)).map(method => KIND[method] ?? method))
@@ -36,6 +36,6 @@ export function proofOf(member: Omit<Member, 'proved'>, { structure, evidence = 
   const wanted = proofOfFraming === 'one-sign' ? 1 : 2
   return {
     proved: methods.some(method => PROVES.has(method)) || kinds.size >= wanted,
-    restsOn: names.length > 0 ? words`${list(names)}` : words`the spacing of its neighbours alone`,
+    restsOn: names.length > 0 ? words`${list(names)}` : words`the spacing of its neighbours`,
   }
 }

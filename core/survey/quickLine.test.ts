@@ -32,7 +32,7 @@ describe('a quick line', () => {
     expect(metric.readings.map(({ x, ...rest }) => rest)).toEqual(imperial.readings.map(({ x, ...rest }) => rest))
     expect(metric.readings[0]).toMatchObject({ method })
     metric.readings.forEach(({ x }, n) => expect(Math.abs(x - imperial.readings[n]!.x)).toBeLessThan(20))
-    expect(readQuickLine('m', { y: 1500 }, 'imperial').faults[0]!.message).toBe('A place is wanted, as in “m 71"”.')
+    expect(readQuickLine('m', { y: 1500 }, 'imperial').faults[0]!.message).toBe('Enter a position, as in “m 71"”.')
   })
 
   it('reads feet, inches and fractions that belong together', () => {
@@ -58,9 +58,9 @@ describe('a quick line', () => {
     expect(faults('back door, m 300', ['jamb'])[0]).toEqual(['door', 'Name a reference seen from both sides: jamb.'])
   })
 
-  it('shows a place that is off the wall, along or up', () => {
+  it('shows a place that is from the wall, along or up', () => {
     const { faults, readings } = readQuickLine('m 700, m 9000, @3 m, p 400 hit', { y: 1500 }, 'metric', [], { width: 6000, height: 2700 })
-    expect(faults.map(({ from, message }) => [from, message])).toEqual([[9, 'That is off the wall: at most 6000.'], [15, 'That is off the wall: at most 2700.']])
+    expect(faults.map(({ from, message }) => [from, message])).toEqual([[9, 'That is from the wall: at most 6000.'], [15, 'That is from the wall: at most 2700.']])
     expect(readings.map(({ x, y }) => [x, y])).toEqual([[700, 1500], [400, 1500]])
   })
 

@@ -73,7 +73,7 @@ class LineReader {
   private length(word: Word, most: number, text = word.text): number | undefined {
     const reading = parseLength(text, this.system)
     if (reading.ok && reading.mm >= 0 && reading.mm <= most) return reading.mm
-    this.fault(word, reading.ok ? `That is off the wall: at most ${formatLength(most, this.system)}.` : reading.message)
+    this.fault(word, reading.ok ? `This is off the wall; the maximum is ${formatLength(most, this.system)}.` : reading.message)
     return undefined
   }
 
@@ -98,8 +98,8 @@ class LineReader {
     if (this.setting(words)) return
     const [first, ...rest] = words
     const known = QUICK_METHODS.find(({ key }) => key === first.text.toLowerCase())
-    if (!known) return this.fault(first, `Begin with ${QUICK_METHODS.map(({ key }) => key).join(', ')}, a height such as ${HEIGHT[this.system]}, front or back.`)
-    if (rest.length === 0) return this.fault(first, `A place is wanted, as in “${known.example[this.system]}”.`)
+    if (!known) return this.fault(first, `Start with ${QUICK_METHODS.map(({ key }) => key).join(', ')}, a height such as ${HEIGHT[this.system]}, front or back.`)
+    if (rest.length === 0) return this.fault(first, `Enter a position, as in “${known.example[this.system]}”.`)
     const before = this.faults.length
     const answers = ANSWERS[known.method]
     const made: TypedReading[] = []
@@ -111,10 +111,10 @@ class LineReader {
         continue
       }
       const answer = answers?.[word.text.toLowerCase()]
-      if (!answer) this.fault(word, answers ? `Expected a place, or ${Object.keys(answers).join(' or ')}.` : 'Expected a place.')
+      if (!answer) this.fault(word, answers ? `Enter a position, or ${Object.keys(answers).join(' or ')}.` : 'Enter a position.')
       else if (made.length === answered) {
         // Behind a place that cannot be read there is nothing more to say.
-        if (this.faults.length === before) this.fault(word, 'It stands behind the place that it is about.')
+        if (this.faults.length === before) this.fault(word, 'Enter this after the position it belongs to.')
       }
       else {
         for (const reading of made.slice(answered)) Object.assign(reading, answer)
@@ -131,13 +131,13 @@ class LineReader {
     if (open.length === 0) return
     if (method === 'knock') open.forEach(reading => Object.assign(reading, { dull: true }))
     else if (method === 'detector-edge') {
-      if (open.length % 2 === 1) return this.fault(last, 'Edges come in pairs, left then right; say left or right behind a single one.')
+      if (open.length % 2 === 1) return this.fault(last, 'Enter edges in pairs, left then right, or enter left or right after a single one.')
       open.forEach((reading, n) => Object.assign(reading, { edge: n % 2 === 0 ? 'left' : 'right' }))
       open.forEach((reading, n) => {
-        if (n % 2 === 1 && reading.x <= open[n - 1]!.x) this.fault(last, 'The right edge must lie right of the left one.')
+        if (n % 2 === 1 && reading.x <= open[n - 1]!.x) this.fault(last, 'The right edge must be to the right of the left edge.')
       })
     }
-    else if (ANSWERS[method]) this.fault(last, `Say ${Object.keys(ANSWERS[method]!).join(' or ')} behind it.`)
+    else if (ANSWERS[method]) this.fault(last, `Enter ${Object.keys(ANSWERS[method]!).join(' or ')} after it.`)
   }
 }
 

@@ -31,8 +31,8 @@ function sideFindings(shared: SharedError[], references: Reference[]): Finding[]
     if (!raw || Math.abs(raw.off) <= 3 * Math.hypot(raw.sd, CARRIED_SIGMA)) return []
     return [{
       severity: 'caution', code: 'sides-disagree', stage: 'survey', subject: { kind: 'reference', id },
-      message: words`What ${id} carries over from the far side stands ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of what was read on the front, at ${raw.members === 1 ? 'one member' : `${raw.members} members`}.`,
-      remedy: words`Read ${id} again from both sides. Until then the members behind it are known no better than this lets them be.`,
+      message: words`Positions that reference ${id} transfers from the rear are ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the readings on the front, at ${raw.members === 1 ? 'one stud' : `${raw.members} studs`}.`,
+      remedy: words`Measure ${id} again from both sides. Until then, the studs that it locates are treated as less accurate.`,
     }]
   })
 }
@@ -45,8 +45,8 @@ export function referenceFindings(wall: Wall, shared: SharedError[] = []): Findi
     if (agree(a, b)) return []
     return [{
       severity: 'caution', code: 'references-disagree', stage: 'survey', subject: { kind: 'reference', id: b.id },
-      message: words`The references ${a.id} and ${b.id} carry a position over ${apart} apart; up to ${AGREE} is how well they can be read.`,
-      remedy: words`Read both again from either side.`,
+      message: words`References ${a.id} and ${b.id} transfer the same position ${apart} apart; measuring error explains up to ${AGREE}.`,
+      remedy: words`Measure both again from both sides.`,
     }]
   }))
   const stranded = (wall.evidence ?? []).filter(reading => reading.side === 'back' && !referenceOf(reading, references))
@@ -55,8 +55,8 @@ export function referenceFindings(wall: Wall, shared: SharedError[] = []): Findi
     ...sideFindings(shared, references),
     ...stranded.map((reading): Finding => ({
       severity: 'caution', code: 'reading-not-carried', stage: 'survey', subject: { kind: 'reading', id: reading.id },
-      message: words`The reading at ${reading.x} on the far side names no reference, so it cannot be carried over.`,
-      remedy: words`Choose a jamb, window edge or through hole that was seen from both sides.`,
+      message: words`The reading at ${reading.x} on the rear has no reference, so it cannot be transferred.`,
+      remedy: words`Choose a reference visible from both sides: a jamb, window edge or through hole.`,
     })),
   ]
 }

@@ -302,7 +302,7 @@ describe('truing', () => {
     const spent = entry(0, 'turned', { array: 'a1', round: 0, moves: ['height-left', 'height-right'].flatMap(adjuster => [{ screen: 'r1c1', adjuster, mm: -11.5 }, { screen: 'r2c1', adjuster, mm: 11.5 }]) })
     const bound = alignOf(job, [spent, seams])
     expect([bound.closes, bound.after.gap]).toEqual([false, expect.closeTo(8, 0)])
-    expect(textToString(bound.binding[0]!.needs, 'metric')).toMatch(/^7\.\d more travel of height left of R1 C1/)
+    expect(textToString(bound.binding[0]!.needs, 'metric')).toMatch(/^7\.\d more travel at height left of R1 C1/)
     // What was turned after the readings is taken off them.
     const { moves } = alignOf(job, [seams])
     const again = alignOf(job, [seams, entry(2, 'turned', { array: 'a1', round: 1, moves: moves.map(({ screen, adjuster, mm }) => ({ screen, adjuster, mm })) })])
@@ -314,7 +314,7 @@ describe('truing', () => {
     const job = trueJob(1, 2)
     const at = { between: ['r1c1', 'r1c2'], end: 'top' as const }
     const found = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: [{ ...at, mm: 400 }, { between: ['r1c1', 'r9c9'], end: 'top', mm: 1 }, { ...at, end: 'bottom', mm: 2 }], steps: [{ ...at, mm: 69 }, { ...at, end: 'bottom', mm: -68 }] })])
-    expect(found.leftOut.map(({ why }) => textToString(why, 'metric'))).toEqual(['A gap is from 0 to 102', 'r9c9 is no screen of this array', 'A step is at most 68 either way, as deep as the display is'])
+    expect(found.leftOut.map(({ why }) => textToString(why, 'metric'))).toEqual(['A gap must be from 0 to 102', 'r9c9 is not a screen of this array', 'A step must be at most 68 either way, the depth of the display'])
     expect(found.predicted.map(({ reading: { kind, end } }) => `${kind} ${end}`).sort()).toEqual(['gap bottom', 'step bottom'])
   })
 
@@ -324,8 +324,8 @@ describe('truing', () => {
     const told = (moves: EntryOf<'turned'>['moves']) => turnFaults(screens, moves).map(text => textToString(text, 'metric'))
     // 1 mm is left of it upwards, 23 downwards; a turn is 1.25 mm.
     expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 0.75 }, { screen: 'r1c1', adjuster: 'height-left', turns: -18 }])).toEqual([])
-    expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 1 }])).toEqual(['height left of R1 C1: 1.3 is more than the 1 of travel that it has left that way.'])
-    expect(told([{ screen: 'r1c2', adjuster: 'lateral', mm: -60 }])[0]).toContain('lateral of R1 C2: 60 is more than the')
+    expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 1 }])).toEqual(['height left of R1 C1: 1.3 is more than the shift of 1 of travel left in that direction.'])
+    expect(told([{ screen: 'r1c2', adjuster: 'lateral', mm: -60 }])[0]).toContain('lateral of R1 C2: 60 is more than the shift of')
     expect(told([{ screen: 'r1c2', adjuster: 'height', mm: 1 }])).toEqual(['There is no height of R1 C2.'])
   })
 

@@ -38,8 +38,8 @@ export interface Alignment {
 }
 
 const PLACES: Record<Adjuster, string> = {
-  'height': 'height screws', 'height-left': 'left height screw', 'height-right': 'right height screw', 'lateral': 'slide',
-  'depth-top-left': 'upper left depth screw', 'depth-top-right': 'upper right depth screw', 'depth-bottom-left': 'lower left depth screw', 'depth-bottom-right': 'lower right depth screw',
+  'height': 'height adjusters', 'height-left': 'left height adjuster', 'height-right': 'right height adjuster', 'lateral': 'lateral slide',
+  'depth-top-left': 'top left depth adjuster', 'depth-top-right': 'top right depth adjuster', 'depth-bottom-left': 'bottom left depth adjuster', 'depth-bottom-right': 'bottom right depth adjuster',
 }
 const label = (screen: string) => screen.toUpperCase().replace('C', ' C')
 
@@ -57,8 +57,8 @@ export function moveWords(screen: string, adjuster: Adjuster, mm: number, turns?
   const of = words`${PLACES[adjuster]} of ${label(screen)}`
   if (adjuster === 'lateral') return words`${of}: ${Math.abs(mm)} to the ${mm > 0 ? 'right' : 'left'}`
   if (turns === undefined) return words`${of}: ${Math.abs(mm)} ${adjuster.startsWith('height') ? mm > 0 ? 'up' : 'down' : mm > 0 ? 'out' : 'in'}`
-  const way = adjuster.startsWith('height') ? mm > 0 ? 'clockwise as you look up, up' : 'anticlockwise as you look up, down' : mm > 0 ? 'anticlockwise as you face it, out' : 'clockwise as you face it, in'
-  return words`${of}: ${eighths(turns)} turn${Math.abs(turns) > 1 ? 's' : ''}, ${way} ${Math.abs(mm)}`
+  const way = adjuster.startsWith('height') ? mm > 0 ? 'clockwise seen from below: up' : 'anticlockwise seen from below: down' : mm > 0 ? 'anticlockwise seen from the front: out' : 'clockwise seen from the front: in'
+  return words`${of}: ${eighths(turns)} turn${Math.abs(turns) > 1 ? 's' : ''} ${way} ${Math.abs(mm)}`
 }
 
 /** What was turned of an array, mm, by screen and adjuster; of all rounds or of those after an entry. */

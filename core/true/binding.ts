@@ -30,8 +30,8 @@ export function bindingOf(readings: Reading[], values: number[], screens: TrueSc
         needs: reading.effects.length === 0
           ? words`No adjuster moves it.`
           : named.length === 0
-            ? words`It shares its screens with seams that are off the other way: their cases are not square, or not of one size.`
-            : words`${by} more travel of ${named.slice(0, 3).join(', or ')}: its travel is used up. Set the plate anew, or take up the difference in the gaps beside it.`,
+            ? words`Other seams of the same screens are off the other way: the cases are not square, or not the same size.`
+            : words`Requires ${by} more travel at ${named.slice(0, 3).join(', or ')}, where the travel is used up. Refit the plate, or take up the difference in the gaps beside it.`,
       }
     })
 }

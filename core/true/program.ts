@@ -91,7 +91,7 @@ function partsOf(readings: Reading[], screens: TrueScreen[]): Part[] {
 /** The first program of a part: the least largest deviation. */
 function leastLargest({ readings, variables, fixed }: Part, solve: LinearSolver): LinearAnswer {
   const answer = solve(['Minimize', ' obj: t', 'Subject To', ...within(readings, variables, 't'), ...fixed, 'Bounds', ' t >= 0', ...boundsOf(variables), 'End'].join('\n'))
-  if (!answer.optimal) throw new Error('The seams could not be solved for: their figures contradict each other.')
+  if (!answer.optimal) throw new Error('The seams cannot be solved: their readings contradict each other.')
   return answer
 }
 

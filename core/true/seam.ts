@@ -54,11 +54,11 @@ function less(plus: Effects, minus: Effects): Effects {
 /** Why a reading cannot be: there is no such seam, or it says what no seam can have; undefined where it can. */
 export function seamFault(screens: TrueScreen[], between: string[], end: string): string | undefined {
   const [a, b] = between.map(name => screens.find(screen => screen.name === name))
-  if (!a || !b) return `${between.find(name => !screens.some(screen => screen.name === name))} is no screen of this array`
+  if (!a || !b) return `${between.find(name => !screens.some(screen => screen.name === name))} is not a screen of this array`
   const upright = a.row === b.row && b.column === a.column + 1
   const level = a.column === b.column && b.row === a.row + 1
-  if (!upright && !level) return `${between.join(' and ')} share no seam; the left one or the upper one comes first`
-  if (upright !== (end === 'top' || end === 'bottom')) return `the seam of ${between.join(' and ')} is ${upright ? 'upright: its ends are top and bottom' : 'level: its ends are left and right'}`
+  if (!upright && !level) return `${between.join(' and ')} share no seam; enter the left or upper screen first`
+  if (upright !== (end === 'top' || end === 'bottom')) return `the seam of ${between.join(' and ')} is ${upright ? 'vertical: its ends are top and bottom' : 'horizontal: its ends are left and right'}`
   return undefined
 }
 
@@ -74,9 +74,9 @@ export const [TOO_WIDE, TOO_STEEP] = [100, 50]
  */
 export function readingFault(kind: Reading['kind'], value: number, screens: Pick<TrueScreen, 'thick'>[], target = 0): Text | undefined {
   const deepest = Math.max(0, ...screens.map(({ thick = TOO_WIDE }) => thick))
-  if (kind === 'gap' && (value < -TOO_WIDE || value > target + TOO_WIDE)) return words`A gap is from 0 to ${target + TOO_WIDE}`
-  if (kind === 'step' && Math.abs(value) > deepest) return words`A step is at most ${deepest} either way, as deep as the display is`
-  if (kind === 'roll' && Math.abs(value) > TOO_STEEP) return words`A screen is at most ${String(TOO_STEEP)} mm/m out of level`
+  if (kind === 'gap' && (value < -TOO_WIDE || value > target + TOO_WIDE)) return words`A gap must be from 0 to ${target + TOO_WIDE}`
+  if (kind === 'step' && Math.abs(value) > deepest) return words`A step must be at most ${deepest} either way, the depth of the display`
+  if (kind === 'roll' && Math.abs(value) > TOO_STEEP) return words`A screen must be at most ${String(TOO_STEEP)} mm/m out of level`
   return undefined
 }
 

@@ -14,10 +14,10 @@ export function turnFaults(screens: TrueScreen[], moves: EntryOf<'turned'>['move
   return moves.flatMap(({ screen, adjuster, turns, mm }): Text[] => {
     const travel = screens.find(({ name }) => name === screen)?.travels.find(each => each.adjuster === adjuster)
     const of = `${adjuster.replaceAll('-', ' ')} of ${screen.toUpperCase().replace('C', ' C')}`
-    if (!travel) return [words`There is no ${of}.`]
+    if (!travel) return [words`This adjuster does not exist: ${of}.`]
     const by = mm ?? (turns ?? 0) * (travel.perTurn ?? 0)
-    if (by > travel.most + SAME) return [words`${of}: ${by} is more than the ${Math.max(0, travel.most)} of travel that it has left that way.`]
-    if (by < travel.least - SAME) return [words`${of}: ${Math.abs(by)} is more than the ${Math.max(0, -travel.least)} of travel that it has left that way.`]
+    if (by > travel.most + SAME) return [words`${of}: ${by} is more than the ${Math.max(0, travel.most)} of travel left in that direction.`]
+    if (by < travel.least - SAME) return [words`${of}: ${Math.abs(by)} is more than the ${Math.max(0, -travel.least)} of travel left in that direction.`]
     return []
   })
 }

@@ -23,7 +23,7 @@ describe('reading a length', () => {
   })
 
   it.each([
-    ['', /Nothing is written/], ['abc', /“abc” is not a length/], ['12 furlongs', /not a length/], ['1,830', /decimal or a thousand/],
+    ['', /Nothing is entered/], ['abc', /“abc” is not a length/], ['12 furlongs', /not a length/], ['1,830', /decimal or a thousand/],
     ['6\' 14"', /under 12/], ['1/0"', /over 0/], ['3 5/4"', /under 1/], ['72 1/16', /no unit/], ['1.5 1/2"', /not both/], ['1e3', /not a length/], ['12 34', /not a length/], ['-', /not a length/],
   ])('refuses %j and says what was expected', (text, why) => {
     expect(read(text)).toMatch(why)

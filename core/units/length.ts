@@ -26,8 +26,8 @@ const IMPERIAL = /^([+-]?)(?:(\d+\.?\d*|\.\d+)\s*(?:'|ft|feet|foot))?[\s-]*(?:(\
 const AMBIGUOUS_COMMA = /^[+-]?[1-9]\d{0,2},\d{3}(?!\d)\s*(?:mm|cm|in|inch|inches|")?$/
 
 const EXPECTED = {
-  metric: 'write a length such as 1830, 183 cm, 1.83 m or 6\' 0 1/16"',
-  imperial: 'write a length such as 72 1/16, 6\' 0 1/16", 72.0625 in or 1830 mm',
+  metric: 'enter a length such as 1830, 183 cm, 1.83 m or 6\' 0 1/16"',
+  imperial: 'enter a length such as 72 1/16, 6\' 0 1/16", 72.0625 in or 1830 mm',
 }
 
 function plain(text: string): string {
@@ -54,8 +54,8 @@ function plain(text: string): string {
 export function parseLength(text: string, system: UnitSystem): Reading {
   const fail = (why: string): Reading => ({ ok: false, message: `${why}: ${EXPECTED[system]}` })
   const typed = plain(text)
-  if (typed === '') return fail('Nothing is written')
-  if (AMBIGUOUS_COMMA.test(typed)) return fail(`“${text.trim()}” could be a decimal or a thousand: write it without the comma, or with more or fewer decimals`)
+  if (typed === '') return fail('Nothing is entered')
+  if (AMBIGUOUS_COMMA.test(typed)) return fail(`“${text.trim()}” could have a decimal comma or a thousands comma, so leave the comma out or change the number of decimals`)
   const decimal = typed.replace(',', '.')
 
   const metric = METRIC.exec(decimal)
@@ -70,12 +70,12 @@ export function parseLength(text: string, system: UnitSystem): Reading {
   const [, sign, feet, inches, numerator, denominator, mark] = imperial
   if (feet === undefined && inches === undefined && numerator === undefined) return fail(`“${text.trim()}” is not a length`)
   if (feet === undefined && mark === undefined && system === 'metric') return fail(`“${text.trim()}” has no unit`)
-  if (denominator !== undefined && Number(denominator) === 0) return fail('A fraction cannot be over 0')
+  if (denominator !== undefined && Number(denominator) === 0) return fail('A fraction cannot be divided by 0')
   const fraction = numerator === undefined ? 0 : Number(numerator) / Number(denominator)
-  if (inches !== undefined && fraction >= 1) return fail('The fraction after whole inches must be under 1')
-  if (inches !== undefined && numerator !== undefined && inches.includes('.')) return fail('Write decimal inches or a fraction, not both')
+  if (inches !== undefined && fraction >= 1) return fail('The fraction after whole inches must be less than 1')
+  if (inches !== undefined && numerator !== undefined && inches.includes('.')) return fail('Enter decimal inches or a fraction, not both')
   const total = Number(inches ?? 0) + fraction
-  if (feet !== undefined && total >= INCHES_PER_FOOT) return fail('Inches after feet must be under 12')
+  if (feet !== undefined && total >= INCHES_PER_FOOT) return fail('Inches after feet must be less than 12')
   return { ok: true, mm: (sign === '-' ? -1 : 1) * (Number(feet ?? 0) * INCHES_PER_FOOT + total) * MM_PER_INCH }
 }
 

@@ -86,7 +86,7 @@ function under(upper: Pick<BoxPlan, 'x'> | undefined, model: BoxModel, wall: Wal
   const top = Math.min(outletTop(wall), ...hiding.filter(low => low >= model.cutout.height))
   const rooms = roomsIn(wall, bays, solid, { x: 0, y: Math.max(top - model.cutout.height, 0), width: wall.width, height: model.cutout.height })
   const own = upper && !solid ? rooms.filter(room => upper.x >= room.x && upper.x <= room.x + room.width) : rooms
-  return { wanted: { x, y: top - model.cutout.height / 2 }, rooms: own, hidden: upper ? 'in the bay of the box above it' : 'at the height of the outlets' }
+  return { wanted: { x, y: top - model.cutout.height / 2 }, rooms: own, hidden: upper ? 'in the stud bay of the box above it' : 'at the height of the outlets' }
 }
 
 /** The bay that a place is in. */
@@ -98,8 +98,8 @@ const bayAt = (bays: Bay[], x: number): BoxPlan['bay'] => {
 /** Names of what stands between a box and the place where it is wanted. */
 function blockers({ wanted, rooms, hidden }: Placing, model: BoxModel, obstacles: Obstacle[]): Text {
   const names = [...new Set(inTheWay(wanted, model.cutout, obstacles).map(({ name }) => name))]
-  if (rooms.every(({ width }) => width < model.cutout.width)) return words`no bay ${hidden} is ${model.cutout.width} wide between its members`
-  return names.length > 0 ? words`${names.join(' and ')} ${names.length === 1 ? 'stands' : 'stand'} in the way, and nothing beside is free` : words`nothing ${hidden} is free`
+  if (rooms.every(({ width }) => width < model.cutout.width)) return words`there is no space ${hidden} that is ${model.cutout.width} wide between studs`
+  return names.length > 0 ? words`${names.join(' and ')} ${names.length === 1 ? 'is' : 'are'} in the way, and there is no other free space` : words`there is no free space ${hidden}`
 }
 
 /** What of a screen's depth does not suit a box behind it: no room for what stands out of the wall, or no way for a hand to it. */
@@ -111,12 +111,12 @@ function depthOf(screen: Screen | undefined, model: BoxModel, at: Point): Pick<B
   const inward = Math.min(at.x - outer.x, outer.x + outer.width - at.x, at.y - outer.y, outer.y + outer.height - at.y)
   const moves = service > stowed
   return {
-    wrong: proud + plug > stowed + 1e-9 ? [words`it stands out ${proud}${plug > 0 ? words` and its plug ${plug}` : []}, and behind the display are ${stowed} stowed`] : [],
+    wrong: proud + plug > stowed + 1e-9 ? [words`it projects ${proud}${plug > 0 ? words` plus its plug ${plug}` : []}, but there is only ${stowed} behind the stowed display`] : [],
     doubts: !moves
-      ? [words`behind a ${mounting!.kind === 'tilt' ? 'tilting' : 'fixed'} mount no hand reaches it: plug before hanging, and the display comes down for service`]
+      ? [words`behind a ${mounting!.kind === 'tilt' ? 'tilting' : 'fixed'} mount it cannot be reached by hand: plug in before hanging, and take the display down for service`]
       : service < HAND
-        ? [words`the display comes out ${service}, and a hand wants ${HAND} to plug`]
-        : inward > ARM ? [words`it lies ${inward} in from the nearest edge of the display, and an arm reaches ${ARM}`] : [],
+        ? [words`the display pulls out ${service}, but plugging in by hand requires ${HAND}`]
+        : inward > ARM ? [words`it is ${inward} in from the nearest edge of the display, but an arm reaches only ${ARM}`] : [],
   }
 }
 
@@ -150,7 +150,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
   const besideOthers = (box: WallBox, model: BoxModel): Obstacle[] => {
     const wide = 2 * apart - model.cutout.width
     if (ownBays || wide <= 0) return []
-    return placed.filter(other => isUpper(other.kind) && isSignal(other.kind) !== isSignal(box.kind)).map(other => ({ x: other.x - wide / 2, y: 0, width: wide, height: wall.height, name: `what is fed to box ${other.id}, which it must be ${apart} from,` }))
+    return placed.filter(other => isUpper(other.kind) && isSignal(other.kind) !== isSignal(box.kind)).map(other => ({ x: other.x - wide / 2, y: 0, width: wide, height: wall.height, name: `the cable to box ${other.id} (minimum distance ${apart} mm)` }))
   }
 
   function put(box: WallBox, model: BoxModel, placing: Placing | undefined, found: Point | undefined): void {
@@ -165,11 +165,11 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     const depth = isUpper(box.kind) ? depthOf(screenOf(box), model, at) : { wrong: [], doubts: [] }
     const wrong = [
       ...unfitFor(model, wall), ...depth.wrong,
-      ...!placing ? [words`the screen that it serves is not there`] : [],
-      ...placing && !solid && isUnsurveyed({ from: cutout.x, to: cutout.x + cutout.width }) ? [words`no reading tells what stands behind its cut-out: survey there first`] : [],
+      ...!placing ? [words`the screen it serves does not exist`] : [],
+      ...placing && !solid && isUnsurveyed({ from: cutout.x, to: cutout.x + cutout.width }) ? [words`the wall behind its cut-out has not been surveyed: survey it first`] : [],
       ...placing && !byHand && !found ? [blockers(placing, model, keeping)] : [],
-      ...placing && byHand && !isIn ? [words`its cut-out is not ${placing.hidden}, clear of the members`] : [],
-      ...byHand && hit.length > 0 ? [words`${[...new Set(hit.map(({ name }) => name))].join(' and ')} ${hit.length === 1 ? 'stands' : 'stand'} in the way`] : [],
+      ...placing && byHand && !isIn ? [words`its cut-out is not ${placing.hidden} and clear of the studs`] : [],
+      ...byHand && hit.length > 0 ? [words`${[...new Set(hit.map(({ name }) => name))].join(' and ')} ${hit.length === 1 ? 'is' : 'are'} in the way`] : [],
     ]
     const furniture = furnitureAt(wall, at.x).find(feature => cutout.x >= feature.x && cutout.x + cutout.width <= feature.x + feature.width && cutout.y + cutout.height <= feature.y + feature.height)
     placed.push({
@@ -224,8 +224,8 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     if (box.kind === 'floor') {
       const { outer } = screenOf(box) ?? {}
       const at = { x: box.x ?? (outer ? outer.x + outer.width / 2 : wall.width / 2), y: 0 }
-      const wrong = [...unfitFor(model, wall), ...box.for.some(id => byId.has(id)) ? [] : [words`the screen that it serves is not there`]]
-      placed.push({ id: box.id, kind: 'floor', model: box.model, ...at, for: box.for, bay: [undefined, undefined], cutout: { x: at.x - model.cutout.width / 2, y: 0, width: model.cutout.width, height: 0 }, byHand: box.x !== undefined, held: wrong.length === 0, wrong, doubts: [words`what the floor is made of and what runs in it is not surveyed: look before it is cut`] })
+      const wrong = [...unfitFor(model, wall), ...box.for.some(id => byId.has(id)) ? [] : [words`the screen it serves does not exist`]]
+      placed.push({ id: box.id, kind: 'floor', model: box.model, ...at, for: box.for, bay: [undefined, undefined], cutout: { x: at.x - model.cutout.width / 2, y: 0, width: model.cutout.width, height: 0 }, byHand: box.x !== undefined, held: wrong.length === 0, wrong, doubts: [words`the floor has not been surveyed: check its build-up and services before cutting`] })
       continue
     }
     const placing = under(upper, model, wall, bays, solid)

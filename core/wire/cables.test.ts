@@ -64,7 +64,7 @@ describe('the slack of a pull-out', () => {
 })
 
 describe('a cable’s length', () => {
-  it('to a box is its way, what is beyond the wall, and what is free at both ends; cut from the reel that holds it', () => {
+  it('to a box is its way, what is beyond the wall, and what is free at both ends; cut , off the reel that holds it', () => {
     const plan = wired()
     const each = of(plan, 'power-b-r1c1')
     // 3300 down to the box, 8 m to the panel, 150 in the box (NEC 300.14), 500 at the panel.
@@ -83,8 +83,8 @@ describe('a cable’s length', () => {
 
   it('is not known, nor taken, where nobody measured what is beyond the wall', () => {
     const plan = wired((wall) => { delete wall.sources![0]!.away })
-    expect([of(plan, 'power-b-r1c1').taken, of(plan, 'power-b-r1c1').unknown]).toEqual([undefined, 'how far circuit s1 is from where its cable comes in'])
-    expect(plan.said).toContainEqual({ severity: 'caution', code: 'cable-length-not-known', message: expect.stringMatching(/^How far circuit s1 is from where its cable comes in is not known: no length can be taken for the power to box b-r1c1, /), remedy: 'Measure it and enter it in Wire.' })
+    expect([of(plan, 'power-b-r1c1').taken, of(plan, 'power-b-r1c1').unknown]).toEqual([undefined, 'how far circuit s1 to where its cable enters'])
+    expect(plan.said).toContainEqual({ severity: 'caution', code: 'cable-length-not-known', message: expect.stringMatching(/^How far circuit s1 to where its cable enters is not known: no length can be chosen for the power to box b-r1c1, /), remedy: 'Measure it and enter it in Wire.' })
     expect(scheduleOf(plan).find(({ id }) => id === 'power-b-r1c1')).toMatchObject({ open: expect.stringContaining('not known') })
   })
 
@@ -124,8 +124,8 @@ describe('what a cable may do', () => {
     ['what is not rated for a wall is one', [{}, undefined, [cable('open', 'picture', { inWall: false })]], 'cable-not-in-wall', /no picture cable is rated/],
     ['so is what is not rated for a void that carries air', [{ plenum: true, kind: 'data' }], 'cable-not-plenum', /carries air/],
     ['so is what is too thin for its breaker', [{ kind: 'power', amps: 32 }], 'cable-too-thin', /suits a breaker of 32 A/],
-    ['so is what is stocked too short', [{ needed: 35_000 }], 'cable-too-short', /35000 is longer than any that is stocked of fibre: 30000 at most/],
-    ['so is what carries too little, and the next kind that reaches is named', [{ needed: 60_000 }], 'cable-too-far', /60000 is farther than hd, fibre carry: 50000 at most.*Take data \(data\), which carries 90000/],
+    ['so is what is stocked too short', [{ needed: 35_000 }], 'cable-too-short', /35000 is longer than the stocked lengths of fibre: 30000 at most/],
+    ['so is what carries too little, and the next kind that reaches is named', [{ needed: 60_000 }], 'cable-too-far', /60000 is longer than hd, fibre carry: 50000 at most.*Take data \(data\), with a max run of 90000/],
     ['a kind that the catalogue does not have is told', [{ kind: 'touch' }], 'cable-unknown', /has no touch cable/],
   ])('%s', (_, given, code, words) => {
     expect(fault(...given)![0]).toBe(code)
@@ -143,6 +143,6 @@ describe('what a cable may do', () => {
   })
 
   it('is shown where a person chose a cord for a box in the wall', () => {
-    expect(wired((wall) => { wall.boxes![0]!.cable = 'cord' }).said).toContainEqual(expect.objectContaining({ severity: 'stop', code: 'cord-in-wall', message: 'Power to box b-r1c1: a flexible cord is never run inside a wall (NEC 400.12).' }))
+    expect(wired((wall) => { wall.boxes![0]!.cable = 'cord' }).said).toContainEqual(expect.objectContaining({ severity: 'stop', code: 'cord-in-wall', message: 'Power to box b-r1c1: a flexible cord must not run inside a wall (NEC 400.12).' }))
   })
 })

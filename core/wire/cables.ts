@@ -46,7 +46,7 @@ function sumOf(parts: Part[]): Figure {
   const told = parts.filter(({ value }) => value > 0)
   const total = told.reduce((sum, { value }) => sum + value, 0)
   const expression = told.reduce<Step['expression']>((text, { label, value }, n) => n === 0 ? words`${label} ${value}` : words`${text} + ${label} ${value}`, [])
-  return figure([{ label: 'Needed', expression, value: total, unit: 'mm', source: 'free ends in a box: NEC 300.14' }])
+  return figure([{ label: 'Required length', expression, value: total, unit: 'mm', source: 'free ends in a box: NEC 300.14' }])
 }
 
 /** What cables are worked out from. */
@@ -59,7 +59,7 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
   const carriesAir = (route: RoutePlan | undefined) => route?.legs.some(({ method, to, from }) => (method === 'void' || method === 'bored plate') && wall.void?.[Math.max(to.y, from.y) > 0 ? 'above' : 'below'] === 'plenum') ?? false
   /** What runs beyond the wall to a source that is not on it. */
   const beyond = (source: Source): Part[] => placeOf(source, wall) ? [] : [{ label: 'beyond the wall', value: source.away ?? 0 }]
-  const beyondUnknown = (source: Source) => !placeOf(source, wall) && source.away === undefined ? `how far ${nameOfSource(source)} is from where its cable comes in` : undefined
+  const beyondUnknown = (source: Source) => !placeOf(source, wall) && source.away === undefined ? `the distance from ${nameOfSource(source)} to where its cable enters` : undefined
 
   function cable({ parts, route, byHand, amps, instead, ...rest }: Omit<CablePlan, 'needed' | 'choice' | 'route' | 'taken' | 'offcut' | 'model'> & { parts: Part[], route?: RoutePlan, byHand?: string, amps?: number, instead?: string }): CablePlan {
     const needed = sumOf(parts)
@@ -86,7 +86,7 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
       const unknown = lower || !source ? undefined : beyondUnknown(source)
       out.push(cable({
         id: `power-${box.id}`, kind: 'power', route, from: lower ? `box ${lower.id}` : nameOfSource(source!), to: `box ${box.id}`, screen: box.for[0]!, slack: 0, ...box.cable !== undefined && { byHand: box.cable }, ...unknown !== undefined && { unknown }, ...source?.amps !== undefined && { amps: source.amps },
-        parts: [{ label: 'way', value: route.length }, ...lower || !source ? [] : beyond(source), { label: 'free in the box', value: TAILS.box }, { label: 'free at its beginning', value: lower ? TAILS.box : placeOf(source!, wall) ? TAILS.source : TAILS.panel }],
+        parts: [{ label: 'route', value: route.length }, ...lower || !source ? [] : beyond(source), { label: 'free length in the box', value: TAILS.box }, { label: 'free length at the start', value: lower ? TAILS.box : placeOf(source!, wall) ? TAILS.source : TAILS.panel }],
       }))
     }
     if (box.kind === 'power' || box.kind === 'kit-upper' || box.kind === 'floor') {
@@ -96,7 +96,7 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
         const slack = slackFor(screen, 'cord')
         out.push(cable({
           id: `cord-${id}`, kind: 'cord', from: `box ${box.id}`, to: label(id), screen: id, slack,
-          parts: [{ label: 'from the box to the farthest socket', value: reachTo(screen, box) }, { label: 'slack of the pull-out', value: slack }, { label: 'at the socket', value: TAILS.screen }],
+          parts: [{ label: 'box to farthest socket', value: reachTo(screen, box) }, { label: 'pull-out slack', value: slack }, { label: 'at the socket', value: TAILS.screen }],
         }))
       }
     }
@@ -104,8 +104,8 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
       const source = box.for.map(id => feeds.get(id)).find(found => found !== undefined)
       const at = source && placeOf(source, wall)
       out.push(cable({
-        id: `feed-${box.id}`, kind: 'cord', from: source ? nameOfSource(source) : 'an outlet', to: `box ${box.id}`, screen: box.for[0]!, slack: 0, ...!at && { unknown: 'where the outlet is that feeds it' },
-        parts: [{ label: 'along the face', value: at ? along(at, box) : 0 }, { label: 'at both ends', value: 2 * TAILS.screen }],
+        id: `feed-${box.id}`, kind: 'cord', from: source ? nameOfSource(source) : 'an outlet', to: `box ${box.id}`, screen: box.for[0]!, slack: 0, ...!at && { unknown: 'the position of the outlet that feeds it' },
+        parts: [{ label: 'along the wall face', value: at ? along(at, box) : 0 }, { label: 'at both ends', value: 2 * TAILS.screen }],
       }))
     }
   }
@@ -116,8 +116,8 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
       if (!source || source.kind !== 'outlet' || boxes.some(box => !isSignal(box.kind) && box.for.includes(screen.id))) continue
       const slack = slackFor(screen, 'cord')
       out.push(cable({
-        id: `cord-${screen.id}`, kind: 'cord', from: nameOfSource(source), to: screen.label, screen: screen.id, slack, ...!at && { unknown: `where ${nameOfSource(source)} is on the wall` },
-        parts: [{ label: 'on the face to the farthest socket', value: at ? reachTo(screen, at) : 0 }, { label: 'slack of the pull-out', value: slack }, { label: 'at both ends', value: TAILS.screen + TAILS.source }],
+        id: `cord-${screen.id}`, kind: 'cord', from: nameOfSource(source), to: screen.label, screen: screen.id, slack, ...!at && { unknown: `the position of ${nameOfSource(source)} on the wall` },
+        parts: [{ label: 'along the wall face to the farthest socket', value: at ? reachTo(screen, at) : 0 }, { label: 'pull-out slack', value: slack }, { label: 'at both ends', value: TAILS.screen + TAILS.source }],
       }))
     }
   }
@@ -133,20 +133,20 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
         id, kind, from: before.label, to: screen.label, screen: to, slack,
         // Where no lead made for chains is long enough, what the source is plugged in with does.
         instead: carriesOf(source, catalogue),
-        parts: [{ label: 'from socket to socket', value: between + uneven }, { label: 'slack of both pull-outs', value: slack }, { label: 'at both sockets', value: 2 * TAILS.screen }],
+        parts: [{ label: 'socket to socket', value: between + uneven }, { label: 'slack of both pull-outs', value: slack }, { label: 'at both sockets', value: 2 * TAILS.screen }],
       }))
       continue
     }
     const box = boxes.find(each => isSignal(each.kind) && each.held && each.for.includes(to))
     const route = box && routeTo(box, source.id)
     const at = placeOf(source, wall)
-    const end = [{ label: 'slack of the pull-out', value: slack }, { label: 'at both ends', value: TAILS.screen + (at ? TAILS.source : TAILS.panel) }]
-    const unknown = beyondUnknown(source) ?? (route || at ? undefined : box ? 'its way through the wall' : 'where it comes out behind the display')
+    const end = [{ label: 'pull-out slack', value: slack }, { label: 'at both ends', value: TAILS.screen + (at ? TAILS.source : TAILS.panel) }]
+    const unknown = beyondUnknown(source) ?? (route || at ? undefined : box ? 'its route through the wall' : 'the point where it comes out behind the display')
     out.push(cable({
       id, kind, ...route && { route }, from: nameOfSource(source), to: screen.label, port, screen: to, slack, ...box?.cable !== undefined && { byHand: box.cable }, ...unknown !== undefined && { unknown },
       parts: route
-        ? [{ label: 'way', value: route.length }, ...beyond(source), { label: 'from the plate to the farthest socket', value: reachTo(screen, box!) }, ...end]
-        : [{ label: 'on the face to the farthest socket', value: at ? reachTo(screen, at) : 0 }, ...beyond(source), ...end],
+        ? [{ label: 'route', value: route.length }, ...beyond(source), { label: 'pass-through to farthest socket', value: reachTo(screen, box!) }, ...end]
+        : [{ label: 'along the wall face to the farthest socket', value: at ? reachTo(screen, at) : 0 }, ...beyond(source), ...end],
     }))
   }
   return out

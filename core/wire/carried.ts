@@ -16,9 +16,9 @@ const NEARLY = 100
 export function carriedTo({ width, height, references = [], features = [] }: Pick<Wall, 'width' | 'height' | 'references' | 'features'>, x: number, side: 'above' | 'below'): Carried[] {
   const goesOn = ({ y, height: tall }: { y: number, height: number }) => side === 'above' ? y + tall >= height - NEARLY : y <= NEARLY
   return [
-    { from: 'the left end of the wall', off: x }, { from: 'the right end of the wall', off: x - width },
+    { from: 'the left edge of the wall', off: x }, { from: 'the right edge of the wall', off: x - width },
     ...references.map(({ id, front }) => ({ from: `reference ${id}`, off: x - front })),
-    ...features.filter(feature => UPRIGHT.has(feature.kind) && goesOn(feature)).map(({ kind, id, x: left, width: wide }) => ({ from: `the middle of ${kind.replaceAll('-', ' ')} ${id}`, off: x - left - wide / 2 })),
+    ...features.filter(feature => UPRIGHT.has(feature.kind) && goesOn(feature)).map(({ kind, id, x: left, width: wide }) => ({ from: `the centre of ${kind.replaceAll('-', ' ')} ${id}`, off: x - left - wide / 2 })),
   ].sort((a, b) => Math.abs(a.off) - Math.abs(b.off))
 }
 

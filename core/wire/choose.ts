@@ -27,20 +27,20 @@ const isSignalKind = (kind: string) => kind !== 'power' && !isCord(kind) && kind
 function fartherThan({ kind, needed, inWall }: Duty, cables: CableModel[]): Text {
   const other = cables.filter(cable => isSignalKind(kind) && isSignalKind(cable.kind) && cable.kind !== kind && cable.farthest !== undefined && reaches(cable, needed) && (!inWall || cable.inWall)).sort((a, b) => a.farthest! - b.farthest!)[0]
   return other
-    ? words`Take ${nameOf(other)} (${other.kind}), which carries ${other.farthest!}, with a converter at either end, or bring the source nearer.`
-    : words`Bring the source nearer, or have an amplifier on the way.`
+    ? words`Use ${nameOf(other)} (${other.kind}), with a max run of ${other.farthest!}, and a converter at each end, or move the source closer.`
+    : words`Move the source closer, or add an amplifier in the run.`
 }
 
 /** Of some cables those that may be taken for a duty, or what none of them is. */
 function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], fault?: NonNullable<Choice['fault']> } {
   const { kind, inWall, plenum, amps } = duty
-  if (inWall && cables.length > 0 && cables.every(cable => isCord(cable.kind))) return { models: [], fault: { code: 'cord-in-wall', message: words`a flexible cord is never run inside a wall (NEC 400.12)`, remedy: words`Take installation cable, or a listed kit whose cord stays outside.` } }
+  if (inWall && cables.length > 0 && cables.every(cable => isCord(cable.kind))) return { models: [], fault: { code: 'cord-in-wall', message: words`a flexible cord must not run inside a wall (NEC 400.12)`, remedy: words`Use installation cable, or a listed kit whose cord stays outside the wall.` } }
   const rated = cables.filter(cable => !inWall || (cable.inWall && !isCord(cable.kind)))
-  if (rated.length === 0) return { models: [], fault: { code: 'cable-not-in-wall', message: words`no ${kind} cable is rated to run inside a wall`, remedy: words`Add one that is to the catalogue, or run it on the face.` } }
+  if (rated.length === 0) return { models: [], fault: { code: 'cable-not-in-wall', message: words`no ${kind} cable is in-wall rated`, remedy: words`Add an in-wall rated cable to the catalogue, or run it on the wall face.` } }
   const airy = rated.filter(cable => !plenum || cable.plenum)
-  if (airy.length === 0) return { models: [], fault: { code: 'cable-not-plenum', message: words`the void carries air, and no ${kind} cable is rated for that`, remedy: words`Add one that is to the catalogue, or come in from the other side.` } }
+  if (airy.length === 0) return { models: [], fault: { code: 'cable-not-plenum', message: words`the void is a plenum, and no ${kind} cable is plenum rated`, remedy: words`Add a plenum-rated cable to the catalogue, or enter the wall from the other side.` } }
   const thick = airy.filter(cable => amps === undefined || cable.amps === undefined || cable.amps >= amps)
-  if (thick.length === 0) return { models: [], fault: { code: 'cable-too-thin', message: words`no ${kind} cable suits a breaker of ${String(amps)} A`, remedy: words`Add one that does, or have the electrician fit a smaller breaker.` } }
+  if (thick.length === 0) return { models: [], fault: { code: 'cable-too-thin', message: words`no ${kind} cable is rated for a ${String(amps)} A breaker`, remedy: words`Add a suitable cable, or have the electrician fit a smaller breaker.` } }
   return { models: thick }
 }
 
@@ -52,14 +52,14 @@ function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], faul
  */
 export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: CableModel): Choice {
   const offered = byHand ? [byHand] : catalogue.filter(({ kind, retired }) => kind === duty.kind && !retired)
-  if (offered.length === 0) return { fault: { code: 'cable-unknown', message: words`the catalogue has no ${duty.kind} cable`, remedy: words`Take one from the firm’s catalogue, in Wire under Boxes, or add it there with its lengths and how far it carries.` } }
+  if (offered.length === 0) return { fault: { code: 'cable-unknown', message: words`the catalogue has no ${duty.kind} cable`, remedy: words`Add one from the firm’s catalogue in Wire, under Boxes, or enter a new one there with its lengths and max run.` } }
   const { models, fault } = allowed(duty, offered)
   if (fault) return { fault }
   const far = models.filter(cable => reaches(cable, duty.needed))
   const most = Math.max(...models.map(({ farthest = Infinity }) => farthest))
-  if (far.length === 0) return { fault: { code: 'cable-too-far', message: words`${duty.needed} is farther than ${list(models)} ${models.length === 1 ? 'carries' : 'carry'}: ${most} at most`, remedy: fartherThan(duty, catalogue) } }
+  if (far.length === 0) return { fault: { code: 'cable-too-far', message: words`${duty.needed} is longer than ${list(models)} ${models.length === 1 ? 'allows' : 'allow'}: the max run is ${most}`, remedy: fartherThan(duty, catalogue) } }
   const fits = far.flatMap(model => model.lengths.filter(length => length >= duty.needed - 1e-9).map(taken => ({ model, taken }))).sort((a, b) => a.taken - b.taken || a.model.diameter - b.model.diameter)
-  if (fits.length === 0) return { fault: { code: 'cable-too-short', message: words`${duty.needed} is longer than any that is stocked of ${list(far)}: ${Math.max(...far.map(longest))} at most`, remedy: words`Have one made up, bring the source nearer, or join it in a box where that is allowed.` } }
+  if (fits.length === 0) return { fault: { code: 'cable-too-short', message: words`${duty.needed} is longer than the stocked lengths of ${list(far)}: the longest is ${Math.max(...far.map(longest))}`, remedy: words`Have one made up, move the source closer, or joint it in a box where this is allowed.` } }
   const tooShort = models.filter(cable => !reaches(cable, duty.needed) && longest(cable) > 0).sort((a, b) => b.farthest! - a.farthest!)[0]
   return { ...fits[0]!, ...tooShort && { tooShort } }
 }

@@ -30,14 +30,14 @@ export function shareOf(loads: Load[], { amps, volts, loaded }: { amps: number, 
   const terms = [...groups.values()].map(({ count, power }) => `${count} × ${power.max} W ÷ (${volts} V × ${power.factor ?? 1})`)
   const current = loads.reduce((sum, { power }) => sum + (power ? ampsOf(power, volts) : 0), 0)
   return figure([
-    { label: 'Current at most', expression: words`${terms.join(' + ') || '0'}${loads.every(({ power }) => power?.factor === undefined) ? ', power factor not given, taken as 1' : ''}`, value: current, unit: 'A' },
-    { label: 'With what is on it', expression: words`${current.toFixed(2)} A + ${String(loaded)} A`, value: current + loaded, unit: 'A' },
-    { label: 'Share of the breaker', expression: words`${(current + loaded).toFixed(2)} A ÷ ${String(amps)} A; continuous loads take ${String(100 * CONTINUOUS)} % at most`, value: 100 * (current + loaded) / amps, unit: '%', source: 'NEC 210.20; check with local code' },
+    { label: 'Max current', expression: words`${terms.join(' + ') || '0'}${loads.every(({ power }) => power?.factor === undefined) ? ', power factor not known, taken as 1' : ''}`, value: current, unit: 'A' },
+    { label: 'With other load', expression: words`${current.toFixed(2)} A + ${String(loaded)} A`, value: current + loaded, unit: 'A' },
+    { label: 'Circuit load', expression: words`${(current + loaded).toFixed(2)} A ÷ breaker ${String(amps)} A; maximum for continuous loads ${String(100 * CONTINUOUS)} %`, value: 100 * (current + loaded) / amps, unit: '%', source: 'NEC 210.20; check with local code' },
   ])
 }
 
 /** Heat that screens give off, BTU/h, by what they draw as a rule. */
 export function heatOf(loads: Load[]): Figure {
   const watts = loads.reduce((sum, { power }) => sum + (power?.typical ?? 0), 0)
-  return figure([{ label: 'Heat', expression: words`${String(watts)} W × ${String(BTU)}`, value: watts * BTU, unit: 'BTU/h' }])
+  return figure([{ label: 'Heat load', expression: words`${String(watts)} W × ${String(BTU)}`, value: watts * BTU, unit: 'BTU/h' }])
 }

@@ -37,7 +37,7 @@ function outline({ wall, cases, wiring: { boxes, circuits, loads } }: ForElectri
 
 /** Where a person signs for the work. */
 function signBlock(x: number, y: number, width: number): Shape {
-  const fields = ['Name', 'Licence', 'Isolated and proved dead at', 'Tested, date', 'Signature']
+  const fields = ['Name', 'Licence', 'Isolated and proved dead, time', 'Tested, date', 'Signature']
   const each = width / fields.length
   return group({}, ...fields.flatMap((name, n) => [
     line(x + n * each, y + 10, x + (n + 1) * each - 4, y + 10, { 'stroke': INK, 'stroke-width': 0.25 }), label(name, x + n * each, y + 13.4, 2.7),
@@ -63,32 +63,32 @@ export function drawElectrician(of: ForElectrician, paper: Paper): Sheet {
   }
   const columns = (shares: [string, number, boolean?][]): GridColumn[] => shares.map(([title, share, figures]) => ({ title, width: share * wide, ...figures && { figures } }))
 
-  const circuitHead = columns([['Circuit', 0.28], ['Breaker', 0.08, true], ['Volts', 0.07, true], ['On it already', 0.1, true], ['Displays, most', 0.12, true], ['Current', 0.09, true], ['Share', 0.07, true], ['Protected, 30 mA', 0.11, true], ['Boxes', 0.08, true]])
+  const circuitHead = columns([['Circuit', 0.28], ['Breaker', 0.08, true], ['Voltage', 0.07, true], ['Other load', 0.1, true], ['Displays, max power', 0.12, true], ['Current', 0.09, true], ['Circuit load', 0.07, true], ['30 mA RCD', 0.11, true], ['Boxes', 0.08, true]])
   const circuitRows = sources.map((source, n) => {
     const circuit = circuits.find(({ id }) => id === source.id)
     return [`${n + 1}  ${nameOfSource(source)}`, known(source.amps, ' A'), known(source.volts, ' V'), `${source.loaded ?? 0} A`, circuit ? `${Math.round(circuit.watts)} W` : 'not known', circuit ? `${circuit.amps.toFixed(2)} A` : 'not known', circuit ? `${circuit.share.value.toFixed(0)} %` : 'not known',
       source.protected === undefined ? 'not known' : source.protected ? 'yes' : 'no', String(circuit ? boxes.filter(box => !isSignal(box.kind) && circuitOf(box.for)?.id === circuit.id).length : 0)]
   })
-  const boxHead = columns([['Box', 0.07], ['Is', 0.13], ['For', 0.16], ['Circuit', 0.2], ['W, most', 0.07, true], ['Middle from left end', 0.12, true], ['Middle above floor', 0.11, true], ['Cut-out', 0.14, true]])
+  const boxHead = columns([['Box', 0.07], ['Type', 0.13], ['For', 0.16], ['Circuit', 0.2], ['Max power, W', 0.07, true], ['Centre from wall left', 0.12, true], ['Centre above floor', 0.11, true], ['Cut-out', 0.14, true]])
   const boxRows = boxes.filter(({ kind }) => !isSignal(kind)).map(box => [
-    box.id, box.held ? KINDS[box.kind] : `${KINDS[box.kind]}: no place`, box.for.map(id => labelOf.get(id) ?? id).join(', '), circuitOf(box.for)?.name ?? 'none', wattsOf(box.for), ...box.held ? [show(box.x), show(box.y), `${show(box.cutout.width)} × ${show(box.cutout.height)}`] : ['', '', ''],
+    box.id, box.held ? KINDS[box.kind] : `${KINDS[box.kind]}: no position`, box.for.map(id => labelOf.get(id) ?? id).join(', '), circuitOf(box.for)?.name ?? 'none', wattsOf(box.for), ...box.held ? [show(box.x), show(box.y), `${show(box.cutout.width)} × ${show(box.cutout.height)}`] : ['', '', ''],
   ])
-  const cableHead = columns([['Cable', 0.2], ['From', 0.24], ['To', 0.14], ['Model', 0.22], ['Needed', 0.1, true], ['Taken', 0.1, true]])
-  const cableRows = cables.filter(({ kind }) => kind === 'power').map(({ id, from, to, model, needed, taken, unknown }) => [id, from, to, model ? model.name ?? model.id : 'none that does', unknown ? `${show(needed.value)} in the wall` : show(needed.value), taken === undefined ? 'not known' : show(taken)])
+  const cableHead = columns([['Cable', 0.2], ['From', 0.24], ['To', 0.14], ['Model', 0.22], ['Required', 0.1, true], ['Stock length', 0.1, true]])
+  const cableRows = cables.filter(({ kind }) => kind === 'power').map(({ id, from, to, model, needed, taken, unknown }) => [id, from, to, model ? model.name ?? model.id : 'none suitable', unknown ? `${show(needed.value)} in the wall` : show(needed.value), taken === undefined ? 'not known' : show(taken)])
 
   const live = (wall.features ?? []).filter(({ kind }) => LIVE.has(kind))
-  const isolate = [...sources.map(nameOfSource), ...live.map(({ kind, id }) => `${kind.replaceAll('-', ' ')} ${id} and what feeds it`)]
+  const isolate = [...sources.map(nameOfSource), ...live.map(({ kind, id }) => `${kind.replaceAll('-', ' ')} ${id} and its supply`)]
   const notes = [
-    `Isolate, lock and prove dead before anything is opened: ${isolate.length > 0 ? isolate.join('; ') : 'no source is said for this wall'}.`,
-    'Detect live cables over every cut-out before it is cut. Conductors, breakers and protection are chosen, and the whole is tested, by who signs below, under local code.',
-    ...works.bores.length + works.openings.length > 0 ? [`In the wall, openings: ${works.openings.length}; bored holes to be sealed: ${works.bores.length}; steel plates before cables near a face: ${works.guards}.`] : [],
-    ...isOutside(wall) ? ['Outside or wet: 30 mA protection, covers that close over what is plugged in, a drip loop in every cable, openings sealed.'] : [],
-    ...(wall.fireRating ?? 0) > 0 ? [`The wall is rated ${wall.fireRating} min: nothing is opened without the approved seal on both faces.`] : [],
-    ...isFramed(wall) ? [] : ['Solid wall: surface boxes, raceway on the face.'],
-    `Start the displays one after another; heat of all ${Math.round(wiring.heat.value)} BTU/h.`,
+    `Isolate, lock off and prove dead before opening anything: ${isolate.length > 0 ? isolate.join('; ') : 'no source is entered for this wall'}.`,
+    'Detect live cables at every cut-out before cutting. The electrician who signs below selects conductors, breakers and protection, and tests the whole, under local code.',
+    ...works.bores.length + works.openings.length > 0 ? [`In the wall: openings ${works.openings.length}; bored holes to seal ${works.bores.length}; nail plates over cables close to a face ${works.guards}.`] : [],
+    ...isOutside(wall) ? ['Outside or wet: 30 mA RCD protection, in-use covers, a drip loop in every cable, openings sealed.'] : [],
+    ...(wall.fireRating ?? 0) > 0 ? [`The wall has a fire rating of ${wall.fireRating} min: open nothing without the approved seal on both faces.`] : [],
+    ...isFramed(wall) ? [] : ['Solid wall: use surface boxes and surface raceway.'],
+    `Start the displays one after another. Total heat load ${Math.round(wiring.heat.value)} BTU/h.`,
   ]
 
-  const head = group({}, label(`${site} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }), label(`Electrician’s sheet · ${units === 'metric' ? 'millimetres' : 'feet and inches'} · from the left end of the wall and from the finished floor`, width - margin, margin + 4.5, 3.2, { 'text-anchor': 'end' }),
+  const head = group({}, label(`${site} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }), label(`Electrician’s sheet · ${units === 'metric' ? 'millimetres' : 'feet and inches'} · from wall left and from the finished floor`, width - margin, margin + 4.5, 3.2, { 'text-anchor': 'end' }),
     line(margin, margin + 7.5, width - margin, margin + 7.5, { 'stroke': INK, 'stroke-width': 0.4 }))
   const [top, end] = [margin + 10, height - margin - 10]
   const pages: Shape[][] = [[]]

@@ -29,20 +29,20 @@ function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding
   const over = circuits.filter(({ share }) => share.value > 100 * CONTINUOUS + 1e-9)
   return [
     ...sources.filter(({ amps, volts }) => amps === undefined || volts === undefined).map((source): Finding => ({
-      ...about(wall), severity: 'stop', code: 'circuit-not-known', message: words`The ${source.amps === undefined ? 'breaker' : 'voltage'} of ${nameOfSource(source)} is not known: nothing can be put on it.`, remedy: words`Read it at the panel and enter it.`,
+      ...about(wall), severity: 'stop', code: 'circuit-not-known', message: words`The ${source.amps === undefined ? 'breaker rating' : 'voltage'} of ${nameOfSource(source)} is not known: no screen can be put on it.`, remedy: words`Read it at the panel and enter it.`,
     })),
     ...(wall.sources ?? []).filter(source => isGone(source, wall)).map((source): Finding => ({
-      ...about(wall), severity: 'stop', code: 'source-gone', message: words`${nameOfSource(source)} was at ${source.feature!}, which is not on the wall any more.`, remedy: words`Say where it is now, or take it away.`,
+      ...about(wall), severity: 'stop', code: 'source-gone', message: words`${nameOfSource(source)} was at ${source.feature!}, which is no longer on the wall.`, remedy: words`Enter its new position, or delete it.`,
     })),
-    ...unknown.length > 0 && sources.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'power-not-known', message: words`What ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`, remedy: words`Give typical and most in the catalogue, from the display’s sheet.` }] : [],
-    ...left.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'circuit-full', message: words`No circuit has room for ${labels(left)}: ${String(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)))} W at most.`, remedy: words`Have another circuit brought, or take load off one that is there.` }] : [],
-    ...over.map((circuit): Finding => ({ ...about(wall), severity: 'stop', code: 'circuit-overloaded', message: words`What is on ${circuit.name} already is over 80 % of its breaker.`, remedy: words`Take load off it; nothing more may go on.` })),
+    ...unknown.length > 0 && sources.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'power-not-known', message: words`The power that ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`, remedy: words`Enter typical power and max power in the catalogue, from the display’s data sheet.` }] : [],
+    ...left.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'circuit-full', message: words`No circuit has capacity left for ${labels(left)}: max power ${String(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)))} W.`, remedy: words`Have another circuit installed, or take load off an existing one.` }] : [],
+    ...over.map((circuit): Finding => ({ ...about(wall), severity: 'stop', code: 'circuit-overloaded', message: words`The load on ${circuit.name} is over 80 % of its breaker.`, remedy: words`Take load off it, and add nothing more.` })),
   ]
 }
 
 /** By the house rule on power, what boxes there should be. */
 const BY_RULE = { electrician: ['power', 'floor'], kit: ['kit-upper', 'kit-lower'], outlet: [] as string[] }
-const RULE_WORDS = { electrician: 'hard-wired by a licensed electrician', kit: 'by a listed in-wall kit', outlet: 'from an outlet that is there' }
+const RULE_WORDS = { electrician: 'hard-wired by a licensed electrician', kit: 'by a listed in-wall kit', outlet: 'from an existing outlet' }
 
 /** What is wrong with how power comes to the screens. */
 function powerFindings(wall: Wall, wiring: Wiring, { power = 'electrician' }: Rules): Finding[] {
@@ -55,17 +55,17 @@ function powerFindings(wall: Wall, wiring: Wiring, { power = 'electrician' }: Ru
   const kits = boxes.filter(({ kind }) => kind === 'kit-lower')
   const fromCircuit = kits.filter(kit => !used.some(source => source.kind === 'outlet' && circuits.some(({ id, screens }) => id === source.id && kit.for.some(screen => screens.includes(screen)))))
   return [
-    ...against.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'power-against-rule', message: words`Power is to be ${RULE_WORDS[power]} by the house rule, and ${some(against.map(({ id }) => `box ${id}`))} ${against.length === 1 ? 'is' : 'are'} not.`, remedy: words`Take other boxes, or choose another rule for this wall.` }] : [],
-    ...bare.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-box', message: words`${labels(bare)} ${bare.length === 1 ? 'has' : 'have'} no box for power.`, remedy: words`Add them in Wire, under Boxes.` }] : [],
-    ...fromCircuit.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'kit-without-outlet', message: words`A kit is fed by a cord from an outlet that is there, and none is said for ${some(fromCircuit.map(({ id }) => `box ${id}`))}.`, remedy: words`Add the outlet under Power. A kit is not wired to a circuit; that is an electrician’s power box.` }] : [],
+    ...against.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'power-against-rule', message: words`The house rule requires power ${RULE_WORDS[power]}, and ${some(against.map(({ id }) => `box ${id}`))} ${against.length === 1 ? 'does' : 'do'} not comply.`, remedy: words`Use other boxes, or choose another rule for this wall.` }] : [],
+    ...bare.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-box', message: words`${labels(bare)} ${bare.length === 1 ? 'has' : 'have'} no power box.`, remedy: words`Add power boxes in Wire, under Boxes.` }] : [],
+    ...fromCircuit.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'kit-without-outlet', message: words`An in-wall kit is fed by a cord from an existing outlet, and none is entered for ${some(fromCircuit.map(({ id }) => `box ${id}`))}.`, remedy: words`Add the outlet in Wire, under Power. A kit cannot be wired to a circuit; use a power box for that.` }] : [],
     ...isOutside(wall)
       ? used.filter(source => source.protected !== true).map((source): Finding => source.protected === false
-          ? { ...about(wall), severity: 'stop', code: 'outlet-not-protected', message: words`${nameOfSource(source)} feeds a display that is outside or wet, and no device of 30 mA protects it.`, remedy: words`Have one fitted, as local code has it.` }
-          : { ...about(wall), severity: 'caution', code: 'protection-not-known', message: words`Whether ${nameOfSource(source)} is protected by a device of 30 mA is not known, and it feeds a display that is outside or wet.`, remedy: words`Test it, and enter it under Power.` })
+          ? { ...about(wall), severity: 'stop', code: 'outlet-not-protected', message: words`${nameOfSource(source)} feeds a display that is outside or wet, without protection by a 30 mA RCD.`, remedy: words`Have an RCD or GFCI fitted, as local code requires.` }
+          : { ...about(wall), severity: 'caution', code: 'protection-not-known', message: words`It is not known whether ${nameOfSource(source)} is protected by a 30 mA RCD, and it feeds a display that is outside or wet.`, remedy: words`Test it, and enter the result in Wire, under Power.` })
       : [],
-    ...isOutside(wall) && used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'outside', message: words`Outside or wet: a cover that closes over what is plugged in, a loop in every cable lower than where it enters, each opening sealed.` }] : [],
-    ...used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'licensed-people', message: words`Fixed wiring, its protection and its testing are for licensed people under local code. Isolate, lock and prove dead before a box is opened; detect live cables before cutting.` }] : [],
-    ...(wall.linedIn ?? 3000) < 1990 && boxes.some(({ bay: [left, right] }) => left !== undefined || right !== undefined) ? [{ ...about(wall), severity: 'caution' as const, code: 'old-lining-cut', message: words`The lining is of ${String(wall.linedIn)}: it may hold asbestos or lead, and is to be cut.`, remedy: words`Have it tested before anything is opened.` }] : [],
+    ...isOutside(wall) && used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'outside', message: words`Outside or wet: use in-use covers, make a drip loop in every cable below its entry, and seal every opening.` }] : [],
+    ...used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'licensed-people', message: words`Only licensed electricians may install, protect and test fixed wiring, under local code. Isolate, lock off and prove dead before opening a box; detect live cables before cutting.` }] : [],
+    ...(wall.linedIn ?? 3000) < 1990 && boxes.some(({ bay: [left, right] }) => left !== undefined || right !== undefined) ? [{ ...about(wall), severity: 'caution' as const, code: 'old-lining-cut', message: words`The lining dates from ${String(wall.linedIn)}: it may contain asbestos or lead, and the plan cuts it.`, remedy: words`Have it tested before opening anything.` }] : [],
   ]
 }
 
@@ -81,9 +81,9 @@ function boxFindings({ boxes }: Wiring): Finding[] {
   return [
     ...boxes.filter(({ held }) => !held).map((box): Finding => ({
       ...aboutBox(box.id), severity: 'stop', code: 'box-no-place', message: words`Box ${box.id}: ${box.wrong.reduce((text, each, n) => n === 0 ? each : words`${text}; ${each}`, [])}.`,
-      ...box.nearest ? { remedy: words`It would do at ${box.nearest.x} along and ${box.nearest.y} up.` } : { remedy: words`Take a smaller or shallower box, another bay, or a surface box.` },
+      ...box.nearest ? { remedy: words`It fits at ${box.nearest.x} from wall left and ${box.nearest.y} above floor.` } : { remedy: words`Use a smaller or shallower box, another stud bay, or a surface box.` },
     })),
-    ...[...doubts.values()].map(({ text, boxes: of }): Finding => ({ ...aboutBox(of[0]!.id), severity: 'caution', code: 'box-hard-to-reach', message: words`${of.length === 1 ? 'Box' : 'Boxes'} ${some(of.map(({ id }) => id))}: ${text}.`, remedy: words`Plug it before the display goes up, and write that in the notes; or take another mount.` })),
+    ...[...doubts.values()].map(({ text, boxes: of }): Finding => ({ ...aboutBox(of[0]!.id), severity: 'caution', code: 'box-hard-to-reach', message: words`${of.length === 1 ? 'Box' : 'Boxes'} ${some(of.map(({ id }) => id))}: ${text}.`, remedy: words`Plug in before the display goes up, and record it in the notes, or use another mount.` })),
   ]
 }
 
@@ -99,18 +99,18 @@ function wayFindings(wall: Wall, { routes, noWay, bays, works }: Wiring, screens
   const weak = works.bores.filter(({ through, diameter }) => through === 'plate' && wall.structure.memberDepth !== undefined && diameter > wall.structure.memberDepth / 2)
   return [
     ...noWay.map(({ box, why }): Finding => ({
-      ...aboutBox(box), severity: wall.void === undefined ? 'caution' : 'stop', code: wall.void === undefined ? 'void-not-known' : 'no-way', message: words`Nothing leads to box ${box}: ${why}.`,
-      remedy: wall.void === undefined ? words`Say in Wire, under Routes, what is open.` : words`Feed it from an outlet in its bay, run a raceway on the face, or have a void opened.`,
+      ...aboutBox(box), severity: wall.void === undefined ? 'caution' : 'stop', code: wall.void === undefined ? 'void-not-known' : 'no-way', message: words`No cable route reaches box ${box}: ${why}.`,
+      remedy: wall.void === undefined ? words`Enter in Wire, under Routes, which voids are open.` : words`Feed it from an outlet in its stud bay, run a surface raceway, or have a void opened.`,
     })),
     ...mixed.map(({ to, bays: through }): Finding => ({
-      ...aboutBox(to), severity: 'stop', code: 'signal-with-power', message: words`Signal to box ${to} runs through ${through.length === 1 ? 'a bay' : 'bays'} with power, from ${bays[through.find(bay => powered.has(bay))!]!.from} along: no other way keeps out of it.`,
-      remedy: words`Bring it in from the other side, put the box in another bay, or choose the house rule that fixes them apart in one bay.`,
+      ...aboutBox(to), severity: 'stop', code: 'signal-with-power', message: words`Signal to box ${to} runs through ${through.length === 1 ? 'a stud bay' : 'stud bays'} with power, starting ${bays[through.find(bay => powered.has(bay))!]!.from} from wall left; no other route avoids it.`,
+      remedy: words`Bring it in from the other side, put the box in another stud bay, or choose the house rule that fixes them apart in one stud bay.`,
     })),
-    ...under.map(({ rect, routes: of }): Finding => ({ ...aboutBox(boxOf(of[0]!)), severity: 'caution', code: 'opening-under-plate', message: words`An opening at ${rect.x} along and ${rect.y} up lies where a plate will stand.`, remedy: words`Close it and let it set before the plate goes on, or go another way.` })),
-    ...struck.map(({ rect, hazard }): Finding => ({ ...about(wall), severity: 'stop', code: 'opening-at-hazard', message: words`An opening at ${rect.x} along and ${rect.y} up comes too near to ${hazard.name}.`, remedy: words`Detect it, and bring the cable in another bay or from the other side.` })),
-    ...wide.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'hole-too-wide', message: words`No bit is wide enough for what passes at ${wide[0]!.x} along.`, remedy: words`Bring the cables in at several places.` }] : [],
-    ...weak.map(({ x, diameter }): Finding => ({ ...about(wall), severity: 'caution', code: 'plate-weakened', message: words`The hole of ${diameter} at ${x} along takes more than half of the timber at the head or foot of the wall.`, remedy: words`Have a strap put across it (IRC R602.6.1), or bring the cables in at several places.` })),
-    ...(wall.fireRating ?? 0) > 0 && routes.some(({ way }) => way !== 'surface') ? [{ ...about(wall), severity: 'stop' as const, code: 'rated-wall-opened', message: words`The wall is fire-rated, and cables are to run in it.`, remedy: words`Run them on the face, or have the approved seal put on both faces by who is licensed for it.` }] : [],
+    ...under.map(({ rect, routes: of }): Finding => ({ ...aboutBox(boxOf(of[0]!)), severity: 'caution', code: 'opening-under-plate', message: words`An opening at ${rect.x} from wall left and ${rect.y} above floor is behind a plate.`, remedy: words`Close it and let the filler set before fitting the plate, or choose another route.` })),
+    ...struck.map(({ rect, hazard }): Finding => ({ ...about(wall), severity: 'stop', code: 'opening-at-hazard', message: words`An opening at ${rect.x} from wall left and ${rect.y} above floor is too close to ${hazard.name}.`, remedy: words`Locate it with a detector, and bring the cable in through another stud bay or from the other side.` })),
+    ...wide.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'hole-too-wide', message: words`No bit is large enough for the cables at ${wide[0]!.x} from wall left.`, remedy: words`Bring the cables in at more than one place.` }] : [],
+    ...weak.map(({ x, diameter }): Finding => ({ ...about(wall), severity: 'caution', code: 'plate-weakened', message: words`The ${diameter} hole at ${x} from wall left removes more than half of the top or bottom plate.`, remedy: words`Have a metal tie fixed across it (IRC R602.6.1), or bring the cables in at more than one place.` })),
+    ...(wall.fireRating ?? 0) > 0 && routes.some(({ way }) => way !== 'surface') ? [{ ...about(wall), severity: 'stop' as const, code: 'rated-wall-opened', message: words`The wall is fire-rated, and cables are planned inside it.`, remedy: words`Run them on the wall face, or have a licensed person fit the approved seal on both faces.` }] : [],
   ]
 }
 
@@ -132,10 +132,10 @@ function cableFindings(wall: Wall, { cables, routes }: Wiring): Finding[] {
       // Where the shop has no such cable at all, nothing unsafe is planned: it is still to be found.
       return { ...subject(list[0]!), severity: code === 'cable-unknown' ? 'caution' : 'stop', code, message: words`${list[0]!.kind.replace(/^./, letter => letter.toUpperCase())} to ${ends(list)}: ${message}.`, remedy }
     }),
-    ...groups(({ unknown, choice }) => choice.fault ? undefined : unknown).map((list): Finding => ({ ...about(wall), severity: 'caution', code: 'cable-length-not-known', message: words`${capital(words`${list[0]!.unknown!}`)} is not known: no length can be taken for the ${list[0]!.kind} to ${ends(list)}.`, remedy: words`Measure it and enter it in Wire.` })),
+    ...groups(({ unknown, choice }) => choice.fault ? undefined : unknown).map((list): Finding => ({ ...about(wall), severity: 'caution', code: 'cable-length-not-known', message: words`${capital(words`${list[0]!.unknown!}`)} is not known: no length can be chosen for the ${list[0]!.kind} cable to ${ends(list)}.`, remedy: words`Measure it and enter it in Wire.` })),
     ...groups(({ choice, kind }) => choice.tooShort && choice.model && choice.tooShort.id !== choice.model.id ? `${kind} ${choice.tooShort.id} ${choice.model.id}` : undefined).map((list): Finding => {
       const { tooShort, model } = list[0]!.choice
-      return { ...about(wall), severity: 'note', code: 'farther-kind', message: words`${tooShort!.name ?? tooShort!.id} carries ${tooShort!.farthest!}, and the ${list[0]!.kind} to ${ends(list)} is up to ${Math.max(...list.map(({ needed }) => needed.value))}: ${model!.name ?? model!.id} is taken.` }
+      return { ...about(wall), severity: 'note', code: 'farther-kind', message: words`${tooShort!.name ?? tooShort!.id} has a max run of ${tooShort!.farthest!}, and the ${list[0]!.kind} cable to ${ends(list)} is up to ${Math.max(...list.map(({ needed }) => needed.value))}: ${model!.name ?? model!.id} is used instead.` }
     }),
   ]
 }
@@ -149,13 +149,13 @@ function signalFindings(wall: Wall, { unported, links, boxes }: Wiring, screens:
   const single = screens.filter(({ mounting }) => mounting?.kind === 'arm')
   const channels = [...new Map(single.map(screen => [screen.mounting!.id, screen.mounting!])).values()]
   return [
-    ...unported.map(({ source, screens: without }): Finding => ({ ...about(wall), severity: 'stop', code: 'no-port', message: words`${nameOfSource(source)} has ${String(source.ports)} ${source.ports === 1 ? 'port' : 'ports'}, and ${some(without.map(label))} ${without.length === 1 ? 'has' : 'have'} none.`, remedy: words`Chain the screens, or add a player or a splitter.` })),
-    ...away.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'screen-gone', message: words`${some([...new Set(away)])} ${away.length === 1 ? 'is' : 'are'} to be fed, and not on the wall.`, remedy: words`Say anew which screens the source feeds.` }] : [],
-    ...open.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-pass-through', message: words`${some([...new Set(open)].map(label))} ${new Set(open).size === 1 ? 'has' : 'have'} no pass-through for signal.`, remedy: words`Add them in Wire, under Boxes, or run the cables on the face.` }] : [],
+    ...unported.map(({ source, screens: without }): Finding => ({ ...about(wall), severity: 'stop', code: 'no-port', message: words`${nameOfSource(source)} has ${String(source.ports)} ${source.ports === 1 ? 'port' : 'ports'}, and ${some(without.map(label))} ${without.length === 1 ? 'gets' : 'get'} none.`, remedy: words`Daisy-chain the screens, or add a player or a splitter.` })),
+    ...away.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'screen-gone', message: words`${some([...new Set(away)])} ${away.length === 1 ? 'is' : 'are'} assigned to a source, but not on the wall.`, remedy: words`Choose again which screens the source feeds.` }] : [],
+    ...open.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-pass-through', message: words`${some([...new Set(open)].map(label))} ${new Set(open).size === 1 ? 'has' : 'have'} no pass-through for signal.`, remedy: words`Add pass-throughs in Wire, under Boxes, or run the cables on the wall face.` }] : [],
     ...links.length > 0
       ? channels.filter(mount => (mount.channels ?? 0) < 2).map((mount): Finding => mount.channels === undefined
-          ? { ...about(wall), severity: 'caution', code: 'channels-not-known', message: words`How many channels the arm of ${mount.name} has is not known: power and signal want one each.`, remedy: words`Give it in the catalogue, from the maker’s sheet.` }
-          : { ...about(wall), severity: 'stop', code: 'one-channel', message: words`The arm of ${mount.name} has one channel, and power and signal never share one.`, remedy: words`Tie one of them along the outside, as its maker allows, or take another arm.` })
+          ? { ...about(wall), severity: 'caution', code: 'channels-not-known', message: words`The number of cable channels in the arm of ${mount.name} is not known: power and signal require one each.`, remedy: words`Enter it in the catalogue, from the maker’s data sheet.` }
+          : { ...about(wall), severity: 'stop', code: 'one-channel', message: words`The arm of ${mount.name} has one cable channel, and power and signal must not share one.`, remedy: words`Tie one cable along the outside, if the maker allows it, or use another arm.` })
       : [],
   ]
 }

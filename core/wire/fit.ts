@@ -16,14 +16,14 @@ export const isOutside = ({ wet, windSpeed }: Pick<Wall, 'wet' | 'windSpeed'>): 
 /** What is wrong with a box in this wall wherever it goes: too deep, its clamps do not take the covering, or it does not cover what is plugged in outside. */
 export function unfitFor(model: BoxModel, wall: Wall): Text[] {
   const name = model.name ?? model.id
-  const open = isOutside(wall) && model.kind !== 'kit-lower' && !model.cover ? [words`${name} does not cover what is plugged in, and the wall is outside or wet`] : []
+  const open = isOutside(wall) && model.kind !== 'kit-lower' && !model.cover ? [words`${name} has no in-use cover, and the wall is outside or wet`] : []
   if (model.surface || model.kind === 'floor') return open
   const [cavity, covering] = [cavityOf(wall), coveringBefore(wall)]
   return [
     ...open,
-    ...cavity === undefined ? [words`how deep the wall is behind its covering is not known`] : [],
-    ...cavity === 0 ? [words`the wall has no cavity: take a surface box`] : cavity !== undefined && model.depth > cavity + covering + 1e-9 ? [words`${name} is ${model.depth} deep, and the wall is ${cavity + covering} from its face to the back of the cavity`] : [],
-    ...model.clamps && (covering < model.clamps.min - 1e-9 || covering > model.clamps.max + 1e-9) ? [words`${name} clamps ${model.clamps.min} to ${model.clamps.max} of covering, and there are ${covering}`] : [],
-    ...(wall.fireRating ?? 0) > 0 ? [words`the wall is fire-rated: it is not cut without the approved seal`] : [],
+    ...cavity === undefined ? [words`the depth of the cavity behind the covering is not known`] : [],
+    ...cavity === 0 ? [words`the wall has no cavity: use a surface box`] : cavity !== undefined && model.depth > cavity + covering + 1e-9 ? [words`${name} is ${model.depth} deep, but the wall is only ${cavity + covering} from its face to the back of the cavity`] : [],
+    ...model.clamps && (covering < model.clamps.min - 1e-9 || covering > model.clamps.max + 1e-9) ? [words`${name} clamps coverings of ${model.clamps.min} to ${model.clamps.max}, but the covering is ${covering}`] : [],
+    ...(wall.fireRating ?? 0) > 0 ? [words`the wall is fire-rated: do not cut it without the approved seal`] : [],
   ]
 }

@@ -67,7 +67,7 @@ function wantedWays(wall: Wall, boxes: BoxPlan[], feeds: Map<string, Source>, li
     if (box.kind === 'kit-upper') {
       const lower = boxes.find(other => other.kind === 'kit-lower' && other.held && other.for.some(id => box.for.includes(id)))
       if (lower) return [{ id: `to-${box.id}`, box, kind: 'power', source: undefined, lower, hole: bundle(['power']) }]
-      noWay.push({ box: box.id, why: words`it has no lower box to be fed from` })
+      noWay.push({ box: box.id, why: words`it has no lower box to feed it` })
       return []
     }
     const source = box.for.map(screen => feeds.get(screen)).find(found => found !== undefined)

@@ -21,7 +21,7 @@ function mountObstacles({ plate, pattern, shown, mounting, orientation, row, col
   return [
     ...plate ? [{ ...around(plate.rect, CLEAR), name: `the plate of ${name}` }] : [],
     ...mounting && wide > 0 ? [{ ...around(about(pattern, wide, high), CLEAR), name: `the bracket of ${name}` }] : [],
-    ...plate && mounting?.sweep ? [{ ...around(about(plate.centre, mounting.sweep.width, mounting.sweep.height), CLEAR), name: `what moves behind ${name}` }] : [],
+    ...plate && mounting?.sweep ? [{ ...around(about(plate.centre, mounting.sweep.width, mounting.sweep.height), CLEAR), name: `the moving parts behind ${name}` }] : [],
   ]
 }
 

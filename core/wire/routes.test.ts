@@ -98,7 +98,7 @@ describe('a way to a box', () => {
   })
 
   it('is missing where nothing is open, and where it is not known what is: that is said', () => {
-    expect(wired((wall) => { wall.void = { above: 'none', below: 'none' } }).said[0]).toEqual(['no-way', 'Nothing leads to box b1: nothing is open above or below, and no stud may be bored on the way.'])
+    expect(wired((wall) => { wall.void = { above: 'none', below: 'none' } }).said[0]).toEqual(['no-way', 'No cable route reaches box b1: no void is open above or below, and no stud on the way may be bored.'])
     expect(wired((wall) => { delete wall.void }).said.map(([code]) => code)).toEqual(['void-not-known', 'void-not-known', 'void-not-known'])
   })
 

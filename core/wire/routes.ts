@@ -215,12 +215,12 @@ export function routesOf(ways: Ways, wanted: Wanted[], cases: Rect[], apart: boo
 }
 
 const whyNot = (wall: Wall): Text => wall.void === undefined
-  ? words`whether cables can come in from above or below is not known`
-  : words`nothing is open above or below, and no stud may be bored on the way`
+  ? words`it is not known whether cables can enter from above or below`
+  : words`no void is open above or below, and no stud on the way may be bored`
 
 /** How long a route takes, min, with what each leg of it does. */
 export const timeOf = ({ legs, minutes, way }: RoutePlan): Figure => figure([{
   label: 'Time', unit: 'min', value: minutes,
-  expression: words`to begin ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} + ${leg.method} ${quantity(leg.minutes, '')}`, [])}`,
-  source: way === 'surface' ? 'the firm’s usual minutes: raceway by the metre and for each end' : 'the firm’s usual minutes; likely blocking by its likelihood',
+  expression: words`set-up ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} + ${leg.method} ${quantity(leg.minutes, '')}`, [])}`,
+  source: way === 'surface' ? 'default minutes: raceway per metre and per end' : 'default minutes; likely blocking weighted by its probability',
 }])

@@ -23,7 +23,7 @@ export interface ScheduleLine {
   open?: string
 }
 
-const WAYS = { above: 'from above', below: 'from below', bay: 'in the wall', surface: 'raceway' } as const
+const WAYS = { above: 'from above', below: 'from below', bay: 'inside the wall', surface: 'raceway' } as const
 
 /** The schedule of all cables, in the order in which they are pulled: power first, then signal, then what is plugged behind the displays. */
 export function scheduleOf({ cables, routes }: Pick<Wiring, 'cables' | 'routes'>): ScheduleLine[] {
@@ -32,10 +32,10 @@ export function scheduleOf({ cables, routes }: Pick<Wiring, 'cables' | 'routes'>
   return [...cables].sort((a, b) => rank(a) - rank(b)).map((cable, n): ScheduleLine => {
     const route = routed(cable)
     return {
-      id: cable.id, subject: { kind: 'cable', id: cable.id }, number: n + 1, kind: cable.kind, model: cable.model ? cable.model.name ?? cable.model.id : 'none that does', from: cable.from, to: cable.to, ...cable.port !== undefined && { port: cable.port },
+      id: cable.id, subject: { kind: 'cable', id: cable.id }, number: n + 1, kind: cable.kind, model: cable.model ? cable.model.name ?? cable.model.id : 'none suitable', from: cable.from, to: cable.to, ...cable.port !== undefined && { port: cable.port },
       way: route ? WAYS[route.way] : 'behind or beside the displays', needed: cable.needed.value, reel: cable.model !== undefined && !cable.model.plug, slack: cable.slack,
       ...cable.taken !== undefined && { taken: cable.taken, offcut: cable.offcut! },
-      ...cable.unknown !== undefined ? { open: `${cable.unknown} is not known` } : !cable.model && { open: 'no cable of the catalogue does' },
+      ...cable.unknown !== undefined ? { open: `${cable.unknown} is not known` } : !cable.model && { open: 'no suitable cable in the catalogue' },
     }
   })
 }

@@ -32,7 +32,7 @@ export function slackOf({ stowed, service }: Pick<Screen, 'stowed' | 'service'>,
   if (stowed === undefined || service === undefined || service <= stowed) return figure([{ label: 'Slack', expression: words`the screen does not move`, value: 0, unit: 'mm' }])
   const radius = BEND.moving * diameter
   return figure([
-    { label: 'Bend radius', expression: words`${quantity(BEND.moving, '')} × ${quantity(diameter, 'mm')}`, value: radius, unit: 'mm', source: 'cable maker’s least bend, else 4 diameters moving' },
-    { label: 'Slack of the pull-out', expression: words`out ${service} − stowed ${stowed} + two quarter bends π × ${radius}`, value: service - stowed + Math.PI * radius, unit: 'mm' },
+    { label: 'Bend radius', expression: words`${quantity(BEND.moving, '')} × ${quantity(diameter, 'mm')}`, value: radius, unit: 'mm', source: 'cable maker’s minimum bend radius, otherwise 4 diameters moving' },
+    { label: 'Pull-out slack', expression: words`pulled out ${service} − stowed ${stowed} + two quarter bends π × ${radius}`, value: service - stowed + Math.PI * radius, unit: 'mm' },
   ])
 }

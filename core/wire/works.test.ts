@@ -133,7 +133,7 @@ describe('what is said', () => {
     }, 'stop', 'opening-at-hazard'],
     ['a fixed mount, behind which no hand reaches', (_, job) => { Object.assign(job.catalogue.mounts[0]!, { kind: 'fixed', depth: { stowed: 58, service: 58 } }) }, 'caution', 'box-hard-to-reach'],
     ['a pull-out that comes out too little', (_, job) => { job.catalogue.mounts[0]!.depth.service = 150 }, 'caution', 'box-hard-to-reach'],
-    ['what moves behind the display as it closes', (_, job) => { job.catalogue.mounts[0]!.sweep = { width: 1000, height: 560 } }, 'stop', 'box-no-place'],
+    ['the moving parts behind the display as it closes', (_, job) => { job.catalogue.mounts[0]!.sweep = { width: 1000, height: 560 } }, 'stop', 'box-no-place'],
     ['a box that stands out farther than there is room stowed', (_, job) => { job.catalogue.boxes![0]!.proud = 60 }, 'stop', 'box-no-place'],
   ])('of %s names it and a cure', (_, change, severity, code) => {
     const found = wired(change).said.find(each => each.code === code)!
@@ -158,7 +158,7 @@ describe('what is said', () => {
 describe('a bay from above', () => {
   const wall = { width: 6200, height: 3300, references: [{ id: 'jamb', front: 2000, back: 1900 }], features: [{ id: 'p1', kind: 'pipe', x: 2600, y: 0, width: 40, height: 3300 }, { id: 'p2', kind: 'pipe', x: 2500, y: 0, width: 40, height: 1000 }] }
   it('is found by what is seen on both levels, the nearest first', () => {
-    expect(carriedTo(wall, 2300, 'above').map(({ from, off }) => [from, off])).toEqual([['reference jamb', 300], ['the middle of pipe p1', -320], ['the left end of the wall', 2300], ['the right end of the wall', -3900]])
+    expect(carriedTo(wall, 2300, 'above').map(({ from, off }) => [from, off])).toEqual([['reference jamb', 300], ['the middle of pipe p1', -320], ['the left edge of the wall', 2300], ['the right edge of the wall', -3900]])
     expect(carriedTo(wall, 2300, 'below')[0]).toEqual({ from: 'the middle of pipe p2', off: -220 })
   })
 

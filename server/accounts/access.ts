@@ -42,7 +42,7 @@ export const firmOf = (event: H3Event): Firm => firmAsked(event).firm
 
 /** The wall that the client's link of this request opens. */
 export function openedLink({ context }: H3Event): Opened {
-  if (!context.opened) throw apiError(404, 'not-found', 'There is nothing at this address.')
+  if (!context.opened) throw apiError(404, 'not-found', 'Nothing was found at this address.')
   return context.opened
 }
 

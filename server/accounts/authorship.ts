@@ -42,7 +42,7 @@ function signed(entry: unknown, action: Action, place: EntryPlace, receivedAt: s
   if (!isObject(entry)) return { entry, verdict: 'taken' }
   const { sentBy: _s, acceptedBy: _a, ...given } = entry
   const { who, grants = [] } = authored(given.person === undefined ? person.id : String(given.person)) ?? {}
-  if (!who) return { entry: given, verdict: 'refused', reason: 'is by nobody of this firm: it may have been made on this device for another' }
+  if (!who) return { entry: given, verdict: 'refused', reason: 'is not by anyone in this firm: it may have been recorded on this device for another firm' }
   const byHim = { ...given, person: who.id, by: who.name, ...who.id !== person.id && { sentBy: person.name } }
   // A clock that is ahead says nothing of what is to come.
   const at = isBefore(given.at, receivedAt) ? String(given.at) : receivedAt
@@ -50,8 +50,8 @@ function signed(entry: unknown, action: Action, place: EntryPlace, receivedAt: s
   if (lets(heldAt(grants, at)) || lets(heldAt(grants, receivedAt))) return { entry: byHim, verdict: 'taken' }
   const now = heldAt(grants, at)
   const what = RIGHTS[action].title
-  if (grants.some(lets)) return { entry: byHim, verdict: 'set-aside', reason: `${who.name} was ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()}, and not here,` : 'no longer of the firm'} when this was made, and could not ${what}` }
-  return { entry: byHim, verdict: 'refused', reason: `is not for ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()} here` : 'somebody who is no longer of the firm'} to make: they cannot ${what}` }
+  if (grants.some(lets)) return { entry: byHim, verdict: 'set-aside', reason: `${who.name} was ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()}, but not here,` : 'no longer in the firm'} when this was recorded, and could not ${what}` }
+  return { entry: byHim, verdict: 'refused', reason: `is not allowed for ${now ? `the role ${ROLE_WORDS[now.role].title.toLowerCase()} here` : 'a person who has left the firm'}, who cannot ${what}` }
 }
 
 /** The author of what comes through a client's link: the name that he wrote. */

@@ -39,9 +39,9 @@ export function demoPeople(accounts: Accounts): PersonSummary[] {
 /** What is said where the server runs, of how to come in for the first time; nothing where somebody can come in already. */
 export function howToComeIn(accounts: Accounts, address: string, now: Date): string | undefined {
   const [firm] = listFirms(accounts)
-  if (!firm) return `There is no firm here yet. Begin one at ${address}/begin with this code, which works once: ${codeForFirm(accounts, now)}`
+  if (!firm) return `There is no firm yet. Create one at ${address}/begin with this code, which works once: ${codeForFirm(accounts, now)}`
   const planner = listPeople(accounts, firm.key).find(({ role }) => role === 'planner')
   if (process.env.WT_DEMO !== '1' || isForThisMachineOnly() || !planner || planner.hasPassword) return undefined
   const secret = inviteToReset(accounts, personHere(accounts, firm.key, planner.id), planner, 'The server', now)
-  return `Others can reach this demo, so nobody goes in by a click. ${planner.name} sets a password at ${address}/join/${secret}`
+  return `Other machines can reach this demo, so one-click sign-in is off. ${planner.name} sets a password at ${address}/join/${secret}`
 }

@@ -30,7 +30,7 @@ export function beginFirm(accounts: Accounts, name: string, at: string): Firm {
   const id = randomUUID()
   const first = listFirms(accounts).length === 0
   const key = Number(accounts.insert(firms).values({ id, name: name.trim(), folder: first ? '.' : join('firms', id), madeAt: at, deviceDays: DEVICE_DAYS }).run().lastInsertRowid)
-  note(accounts, key, { at, by: 'The server', kind: 'firm-begun', subject: name.trim(), detail: first && existsSync(join(dataFolder(), 'wide-trellis.db')) ? 'with what was planned here before there were accounts' : '' })
+  note(accounts, key, { at, by: 'The server', kind: 'firm-begun', subject: name.trim(), detail: first && existsSync(join(dataFolder(), 'wide-trellis.db')) ? 'with everything planned here before accounts existed' : '' })
   return firmOfId(accounts, id)!
 }
 
@@ -43,6 +43,6 @@ export function saveFirm(accounts: Accounts, firm: Firm, { name, deviceDays }: {
   if (faults.length > 0) throw validationError(faults)
   const next = { name: String(name).trim(), deviceDays: Number(deviceDays) }
   accounts.update(firms).set(next).where(eq(firms.key, firm.key)).run()
-  note(accounts, firm.key, { at, by, kind: 'settings', subject: next.name, detail: `a device signs in again after ${next.deviceDays} days` })
+  note(accounts, firm.key, { at, by, kind: 'settings', subject: next.name, detail: `devices sign in again after ${next.deviceDays} days` })
   return { ...firm, ...next }
 }

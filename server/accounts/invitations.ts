@@ -28,7 +28,7 @@ export function invite(accounts: Accounts, firm: number, { name, address, role, 
   const faults = [...nameFault('$.name', name), ...addressFault('$.address', address)]
   if (faults.length > 0) throw validationError(faults)
   const taken = peopleOfAddress(accounts, addressOf(address)).find(person => person.firm === firm)
-  if (taken) throw apiError(409, 'address-taken', `${taken.name} has this address already. Two people cannot sign in with one: give each their own.`)
+  if (taken) throw apiError(409, 'address-taken', `${taken.name} already has this address. Each person needs their own address to sign in.`)
   const secret = randomBytes(24).toString('base64url')
   keep(accounts, secret, { kind: 'join', firm, person: null, name: String(name).trim(), address: addressOf(address), role, sites, madeBy: by }, now)
   note(accounts, firm, { at: now.toISOString(), by, kind: 'invited', subject: String(name).trim(), detail: `${ROLE_WORDS[role].title}${isBySite(role) ? `, on ${sites.join(', ') || 'no site'}` : ''}` })
@@ -59,11 +59,11 @@ export function codeForFirm(accounts: Accounts, now: Date): string {
  */
 export function openInvitation(accounts: Accounts, secret: string, kinds: Invitation['kind'][], now: Date): Invitation {
   const found = accounts.select().from(invitations).where(eq(invitations.secret, digest(secret.trim()))).get()
-  if (!found || !kinds.includes(found.kind)) throw kinds.includes('firm') ? apiError(404, 'wrong-code', 'This is not the code that the server printed when it started. Look there again.') : notFound('such link. Ask a planner of your firm for a new one')
+  if (!found || !kinds.includes(found.kind)) throw kinds.includes('firm') ? apiError(404, 'wrong-code', 'This is not the code that the server printed when it started. Check the server’s output.') : notFound('this link. Ask a planner of your firm for a new one')
   const gone = (why: string) => apiError(410, 'link-ended', `${why} Ask a planner of your firm for a new one.`)
-  if (found.usedAt !== null) throw gone(found.kind === 'firm' ? 'This code was used already.' : 'This link was used already. Sign in with the password that was set by it.')
-  if (found.endedAt !== null) throw gone('This link was taken back.')
-  if (Date.parse(found.expiresAt) <= now.getTime()) throw gone(`This link ended on ${found.expiresAt.slice(0, 10)}.`)
+  if (found.usedAt !== null) throw gone(found.kind === 'firm' ? 'This code has already been used.' : 'This link has already been used. Sign in with the password that was set with it.')
+  if (found.endedAt !== null) throw gone('This link was revoked.')
+  if (Date.parse(found.expiresAt) <= now.getTime()) throw gone(`This link expired on ${found.expiresAt.slice(0, 10)}.`)
   return found
 }
 
@@ -78,7 +78,7 @@ export const listInvitations = (accounts: Accounts, firm: number, now: Date): In
 /** Takes an invitation back. @throws 404 */
 export function endInvitation(accounts: Accounts, firm: number, id: string, by: string, at: string): void {
   const found = accounts.select().from(invitations).where(and(eq(invitations.firm, firm), eq(invitations.id, id))).get()
-  if (!found) throw notFound('invitation of this firm')
+  if (!found) throw notFound('this invitation')
   accounts.update(invitations).set({ endedAt: at }).where(eq(invitations.key, found.key)).run()
   note(accounts, firm, { at, by, kind: 'invitation-ended', subject: found.name, detail: '' })
 }

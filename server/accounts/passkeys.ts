@@ -14,7 +14,7 @@ export const listPasskeys = (accounts: Accounts, { key }: Person): PasskeySummar
 /** A passkey with whose it is. @throws 404 where it is not known here, or its owner was removed */
 export function passkeyOf(accounts: Accounts, id: string): { passkey: typeof passkeys.$inferSelect, person: Person } {
   const found = accounts.select({ passkey: passkeys, person: people }).from(passkeys).innerJoin(people, eq(people.key, passkeys.person)).where(eq(passkeys.id, id)).get()
-  if (!found || found.person.removedAt !== null) throw notFound('passkey of this device')
+  if (!found || found.person.removedAt !== null) throw notFound('a passkey of this device')
   return found
 }
 
@@ -29,6 +29,6 @@ export const countPasskey = (accounts: Accounts, id: string, counter: number): v
 /** Takes a passkey of a person away. @throws 404 */
 export function removePasskey(accounts: Accounts, person: Person, id: string, at: string): void {
   const { changes } = accounts.delete(passkeys).where(and(eq(passkeys.person, person.key), eq(passkeys.id, id))).run()
-  if (changes === 0) throw notFound('passkey of yours')
+  if (changes === 0) throw notFound('this passkey on your account')
   note(accounts, person.firm, { at, by: person.name, kind: 'passkey-removed', subject: person.name, detail: '' })
 }

@@ -23,7 +23,7 @@ export const addressOf = (given: unknown): string => typeof given === 'string' ?
 
 /** What is wrong with an e-mail address. */
 export const addressFault = (path: string, given: unknown): { path: string, message: string }[] =>
-  /^[^\s@]+@[^\s@]+$/.test(addressOf(given)) && addressOf(given).length <= 200 ? [] : [{ path, message: 'must be an e-mail address, as name@firm.example' }]
+  /^[^\s@]+@[^\s@]+$/.test(addressOf(given)) && addressOf(given).length <= 200 ? [] : [{ path, message: 'must be an e-mail address such as name@firm.example' }]
 
 /** A role and its sites as they were sent. @throws 422 with every fault */
 export function roleChoice({ role, sites = [] }: { role?: unknown, sites?: unknown }): RoleChoice {
@@ -51,7 +51,7 @@ export const personOfId = (accounts: Accounts, firm: number, id: string): Person
 /** A person of a firm who is there. @throws 404 */
 export function personHere(accounts: Accounts, firm: number, id: string): Person {
   const person = personOfId(accounts, firm, id)
-  if (!person || person.removedAt !== null) throw notFound('person of this name in the firm')
+  if (!person || person.removedAt !== null) throw notFound('this person in the firm')
   return person
 }
 
@@ -75,7 +75,7 @@ export function addPerson(accounts: Accounts, firm: number, { name, address, pas
   const faults = [...nameFault('$.name', name), ...addressFault('$.address', address)]
   if (faults.length > 0) throw validationError(faults)
   const known = accounts.select().from(people).where(and(eq(people.firm, firm), eq(people.address, addressOf(address)))).get()
-  if (known && known.removedAt === null) throw apiError(409, 'address-taken', `${known.name} has this address already. Two people cannot sign in with one: give each their own.`)
+  if (known && known.removedAt === null) throw apiError(409, 'address-taken', `${known.name} already has this address. Each person needs their own address to sign in.`)
   const given = { name: String(name).trim(), address: addressOf(address), password, removedAt: null }
   return atomically(accounts, () => {
     if (known) accounts.update(people).set(given).where(eq(people.key, known.key)).run()
@@ -88,7 +88,7 @@ export function addPerson(accounts: Accounts, firm: number, { name, address, pas
 /** @throws 409 where somebody is the last who may see to people */
 function checkPlannerLeft(accounts: Accounts, firm: number, id: string): void {
   const others = listPeople(accounts, firm).filter(({ role, ...other }) => role === 'planner' && other.id !== id)
-  if (others.length === 0) throw apiError(409, 'last-planner', 'This is the last planner of the firm: nobody could invite people or change their roles any more. Make somebody else a planner first.')
+  if (others.length === 0) throw apiError(409, 'last-planner', 'This is the only planner in the firm, and a firm needs one to invite people and change roles. Make another person a planner first.')
 }
 
 const said = ({ role, sites }: RoleChoice) => isBySite(role) ? `${ROLE_WORDS[role].title}, on ${sites.length === 0 ? 'no site' : sites.join(', ')}` : ROLE_WORDS[role].title
@@ -120,7 +120,7 @@ export function removePerson(accounts: Accounts, firm: number, id: string, by: s
 const SHORTEST = 10
 /** What is wrong with a password. */
 export const passwordFault = (path: string, given: unknown): { path: string, message: string }[] =>
-  typeof given === 'string' && given.length >= SHORTEST && given.length <= 200 ? [] : [{ path, message: `must have from ${SHORTEST} to 200 characters` }]
+  typeof given === 'string' && given.length >= SHORTEST && given.length <= 200 ? [] : [{ path, message: `must have ${SHORTEST} to 200 characters` }]
 
 /** Sets the password of a person, as scrypt has made of it; other sessions of his end. */
 export function setPassword(accounts: Accounts, { key, firm, name }: Person, password: string, by: string, at: string, except?: string): void {

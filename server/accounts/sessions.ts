@@ -63,7 +63,7 @@ export const listSessions = (accounts: Accounts, firm: number, person?: number):
 /** Ends a session: its device is let in no more. @throws 404 for one of no such person or firm */
 export function endSession(accounts: Accounts, firm: number, id: string, by: string, at: string, person?: number): void {
   const found = accounts.select({ name: people.name, device: sessions.device, endedAt: sessions.endedAt }).from(sessions).innerJoin(people, eq(people.key, sessions.person)).where(and(eq(sessions.id, id), ...ofWhom(firm, person))).get()
-  if (!found) throw notFound('session of this firm')
+  if (!found) throw notFound('this session')
   if (found.endedAt !== null) return
   accounts.update(sessions).set({ endedAt: at, endedBy: by }).where(eq(sessions.id, id)).run()
   note(accounts, firm, { at, by, kind: by === found.name ? 'signed-out' : 'session-ended', subject: found.name, detail: found.device })

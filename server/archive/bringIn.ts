@@ -26,7 +26,7 @@ async function keptWhile<Result>(folder: string, incoming: Readable, act: (path:
     await pipeline(incoming, async function* (chunks: AsyncIterable<Buffer>) {
       for await (const chunk of chunks) {
         size += chunk.length
-        if (size > LIMITS.archiveBytes) throw apiError(413, 'too-large', `An archive can have ${LIMITS.archiveBytes / 1024 / 1024} MB.`)
+        if (size > LIMITS.archiveBytes) throw apiError(413, 'too-large', `A ZIP file of a site can have at most ${LIMITS.archiveBytes / 1024 / 1024} MB.`)
         yield chunk
       }
     }, createWriteStream(path))
@@ -55,11 +55,11 @@ export const bringInArchive = (db: Database, folder: string, incoming: Readable,
     try {
       for (const name of archive.photos) {
         const kept = await keepPhoto(folder, id, await archive.photo(name))
-        if (kept !== name) throw validationError([{ path: `photos/${name}`, message: 'is another picture than its name says' }])
+        if (kept !== name) throw validationError([{ path: `photos/${name}`, message: 'does not match its name: it is a different photo' }])
       }
       for (const name of files) {
         const kept = await keepFile(folder, id, name, await archive.file(name))
-        if (kept !== name) throw validationError([{ path: `files/${name}`, message: 'is another file than its name says' }])
+        if (kept !== name) throw validationError([{ path: `files/${name}`, message: 'does not match its name: it is a different file' }])
       }
       importJob(db, { ...job, site: { ...job.site, id, name: id === job.site.id ? job.site.name : `${job.site.name} (copy)` } }, by, at, savesOf(await archive.saves()))
     }

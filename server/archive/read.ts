@@ -18,14 +18,14 @@ export interface Archive {
   close: () => void
 }
 
-const notAnArchive = (why: string) => apiError(422, 'not-an-archive', `This is no ZIP file with a site in it: ${why}.`)
+const notAnArchive = (why: string) => apiError(422, 'not-an-archive', `This is not a ZIP file of a site: ${why}.`)
 
 /** So many files an archive has at most: more pictures than any site has. */
 const MOST_FILES = 20_000
 
 /** The files of a ZIP by their names. */
 async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
-  if (zip.entryCount > MOST_FILES) throw notAnArchive(`it has ${zip.entryCount} files in it, and can have ${MOST_FILES}`)
+  if (zip.entryCount > MOST_FILES) throw notAnArchive(`it has ${zip.entryCount} files, and the maximum is ${MOST_FILES}`)
   const entries = new Map<string, Entry>()
   for await (const entry of zip.eachEntry()) if (!entry.fileName.endsWith('/')) entries.set(entry.fileName, entry)
   return entries
@@ -46,7 +46,7 @@ export async function openArchive(path: string): Promise<Archive> {
   const read = async (name: string, most: number): Promise<Buffer> => {
     const entry = entries.get(name)
     if (!entry) throw notAnArchive(`it has no ${name}`)
-    if (entry.uncompressedSize > most) throw validationError([{ path: name, message: `must have at most ${Math.round(most / 1024 / 1024)} MB, and has ${Math.round(entry.uncompressedSize / 1024 / 1024)}` }])
+    if (entry.uncompressedSize > most) throw validationError([{ path: name, message: `must have at most ${Math.round(most / 1024 / 1024)} MB, not ${Math.round(entry.uncompressedSize / 1024 / 1024)} MB` }])
     return buffer(await zip.openReadStreamPromise(entry)).catch((error: Error) => { throw validationError([{ path: name, message: `cannot be read: ${error.message}` }]) })
   }
   const names = [...entries.keys()]

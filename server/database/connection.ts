@@ -53,7 +53,7 @@ export function openWhole<Schema extends Record<string, unknown>>(file: string, 
   try {
     mkdirSync(dirname(file), { recursive: true })
     if (!existsSync(file)) writeFileSync(beginning, '')
-    else if (statSync(file).size === 0 && !existsSync(beginning)) throw new DatabaseRefused(`${file} is empty, and was not when it was left. Put a copy from backups/ in its place, or take the file away to begin anew.`)
+    else if (statSync(file).size === 0 && !existsSync(beginning)) throw new DatabaseRefused(`${file} is empty, but it had content before. Replace it with a copy from backups/, or delete it to start with nothing.`)
     const opened = open(file)
     begin(opened.db)
     rmSync(beginning, { force: true })

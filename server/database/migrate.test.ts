@@ -111,7 +111,7 @@ describe.each(readdirSync(FIXTURES))('a data folder as %s left it', (name) => {
   ])('is as it was after a change %s', (_, change) => {
     opened(() => {})
     laterVersion(change)
-    expect(() => openDatabase(file)).toThrow(/could not be brought up to date and is as it was/)
+    expect(() => openDatabase(file)).toThrow(/could not be updated and is unchanged/)
     vi.unstubAllEnvs()
     opened((db) => {
       expect(unchainedJobs(db)).toEqual(kept)

@@ -41,7 +41,7 @@ function appliedTo(sqlite: SQLite.Database, file: string, { mark }: DatabaseForm
   const tables = tablesOf(sqlite)
   if (tables.length === 0) return []
   if (!tables.includes(APPLIED) || !tables.includes(mark)) {
-    throw new DatabaseRefused(`${file} is a database, but none of Wide Trellis. Nothing in it was touched. Choose another data folder with WT_DATA.`)
+    throw new DatabaseRefused(`${file} is a database, but not one of Wide Trellis. It was not changed. Choose another data folder with WT_DATA.`)
   }
   return (sqlite.prepare(`SELECT created_at AS at FROM ${APPLIED}`).all() as { at: number }[]).map(({ at }) => Number(at))
 }
@@ -50,7 +50,7 @@ function appliedTo(sqlite: SQLite.Database, file: string, { mark }: DatabaseForm
 function outstanding(migrations: Migration[], applied: number[], file: string): Migration[] {
   const known = new Set(migrations.map(({ when }) => when))
   if (applied.some(at => !known.has(at))) {
-    throw new DatabaseRefused(`${file} was written by a newer Wide Trellis than this one. Nothing in it was touched. Start the newer program, or choose another data folder with WT_DATA.`)
+    throw new DatabaseRefused(`${file} was written by a newer version of Wide Trellis. It was not changed. Start the newer version, or choose another data folder with WT_DATA.`)
   }
   return migrations.filter(({ when }) => !applied.includes(when))
 }
@@ -71,7 +71,7 @@ function copyFirst(sqlite: SQLite.Database, file: string): string {
   }
   catch (error) {
     rmSync(copy, { force: true })
-    throw new DatabaseRefused(`${file} has to be brought up to date, and cannot be copied first: ${(error as Error).message}. Nothing in it was touched.`)
+    throw new DatabaseRefused(`${file} must be updated, but cannot be copied first: ${(error as Error).message}. It was not changed.`)
   }
   const copies = readdirSync(folder).filter(name => name.startsWith(`${prefix}-`) && name.endsWith('.db')).sort()
   for (const old of copies.slice(0, -COPIES)) rmSync(join(folder, old))
@@ -82,7 +82,7 @@ function copyFirst(sqlite: SQLite.Database, file: string): string {
 function checkTables(sqlite: SQLite.Database, file: string, { schema }: DatabaseForm): void {
   const there = tablesOf(sqlite)
   const gone = Object.values(schema).flatMap(table => is(table, SQLiteTable) && !there.includes(getTableName(table)) ? [getTableName(table)] : [])
-  if (gone.length > 0) throw new DatabaseRefused(`${file} lacks what it should have: ${gone.join(', ')}. Keep it as it is, and put a copy from backups/ in its place.`)
+  if (gone.length > 0) throw new DatabaseRefused(`${file} is incomplete; missing: ${gone.join(', ')}. Keep this file as it is, and use a copy from backups/ instead.`)
 }
 
 /** Rows that refer to none, and whatever else is wrong in a database, in a sentence; empty where all is well. */
@@ -136,7 +136,7 @@ export function bringUpToDate(sqlite: SQLite.Database, file: string, form: Datab
     }).immediate()
   }
   catch (error) {
-    throw new DatabaseRefused(`${file} could not be brought up to date and is as it was${before ? `, and as it is in ${before}` : ''}: ${(error as Error).message}.`)
+    throw new DatabaseRefused(`${file} could not be updated and is unchanged${before ? `; a copy is in ${before}` : ''}: ${(error as Error).message}.`)
   }
   finally {
     sqlite.pragma('foreign_keys = ON')

@@ -68,7 +68,7 @@ describe('what a site names', () => {
     add('d', 'README')
     const { version } = add('e', 'README')
     expect(names()).toEqual(['Permit.pdf', 'Permit (2).pdf', 'Permit (3).pdf', 'README', 'README (2)'])
-    expect(faults(() => add('b', 'other.pdf'))).toEqual([409, 'This very file is here already, as “Permit (2).pdf”.'])
+    expect(faults(() => add('b', 'other.pdf'))).toEqual([409, 'This file is already here, as “Permit (2).pdf”.'])
     expect(faults(() => add('x', 'two\nlines.pdf'))).toMatchObject([422, { path: '$.site.files[5].name' }])
     expect(faults(() => add('x', ''))).toMatchObject([422, { path: '$.site.files[5].name' }])
     expect(readSite(db, site.id).version).toBe(version)

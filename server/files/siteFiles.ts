@@ -19,8 +19,8 @@ export const keptName = (name: string, bytes: Buffer): string =>
  * @throws 413 over 25 MB; 422 where there is nothing in it
  */
 export async function keepFile(folder: string, site: string, name: string, bytes: Buffer): Promise<string> {
-  if (bytes.length > LIMITS.fileBytes) throw apiError(413, 'too-large', 'A file can have 25 MB; this one has more.')
-  if (bytes.length === 0) throw apiError(422, 'empty-file', `There is nothing in “${name}”.`)
+  if (bytes.length > LIMITS.fileBytes) throw apiError(413, 'too-large', 'A file can have at most 25 MB; this one is larger.')
+  if (bytes.length === 0) throw apiError(422, 'empty-file', `“${name}” is empty.`)
   const kept = keptName(name, bytes)
   await writeDurably(join(filesIn(folder, site), kept), bytes)
   return kept
@@ -36,7 +36,7 @@ export const filesOf = (folder: string, { id, files = [] }: Site): { file: strin
 /** A file of a site. @throws 404 where it is not here */
 export function readFile(folder: string, site: Site, file: string): Buffer {
   const found = filesOf(folder, site).find(each => each.file === file)
-  if (!found) throw apiError(404, 'not-found', 'This file is not here: a job file brings its name alone. Bring the site in with its ZIP file, or add the file again.')
+  if (!found) throw apiError(404, 'not-found', 'This file is not on the server: a job file has only its name. Import the site from its ZIP file, or add the file again.')
   return readFileSync(found.path)
 }
 

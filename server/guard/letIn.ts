@@ -14,9 +14,9 @@ import { isByLink, ROUTE_RIGHTS, SENT_LATE } from './rights'
 import type { RouteFound } from './routes'
 
 const SIGN_IN: Record<Ended['ended'], string> = {
-  unknown: 'This device was signed in on another server, or long ago. Sign in here.',
-  ended: 'The session of this device was ended. Sign in again: what it has not sent is kept.',
-  idle: 'This device has not been here for longer than the firm allows. Sign in again: what it has not sent is kept.',
+  unknown: 'This device was signed in on another server, or too long ago. Sign in here.',
+  ended: 'The session of this device was revoked. Sign in again: unsent work is kept.',
+  idle: 'This device has not connected for longer than the firm allows. Sign in again: unsent work is kept.',
 }
 
 /** Which session a sealed cookie names: what was unsealed once need not be again, as the same text says the same. */
@@ -46,7 +46,7 @@ async function byLink(event: H3Event, secret: string): Promise<void> {
   await limited('links', clientOf(event), () => {
     const { firm: id, secret: rest } = firmOfSecret(secret)
     const firm = id === undefined ? listFirms(accounts())[0] : firmOfId(accounts(), id)
-    if (!firm) throw notFound('such link. Ask whoever sent it for a new one')
+    if (!firm) throw notFound('this link. Ask the sender for a new one')
     const db = databaseOfFirm(firm)
     event.context.opened = openLink(db, rest, new Date())
     event.context.firm = { firm, db }
@@ -57,7 +57,7 @@ async function byLink(event: H3Event, secret: string): Promise<void> {
 function placeOf(db: Database, { site, wall }: Record<string, string>): { site: string, closed: boolean } | undefined {
   if (site === undefined) return undefined
   const row = siteOfId(db).get({ id: site })
-  if (!row) throw notFound('site of this name')
+  if (!row) throw notFound('this site')
   return { site: row.id, closed: wall === undefined ? siteHandedOver(db, row.key) : isHandedOver(db, row.key, wall) }
 }
 
@@ -69,7 +69,7 @@ function placeOf(db: Database, { site, wall }: Record<string, string>): { site: 
  */
 export async function letIn(event: H3Event, { method, route, params }: RouteFound): Promise<void> {
   const wanted = ROUTE_RIGHTS[`${method} ${route}`]
-  if (wanted === undefined) throw apiError(403, 'no-right', 'Nobody may do this: the route has no line in the table of rights.')
+  if (wanted === undefined) throw apiError(403, 'no-right', 'This action is not allowed: the route is missing from the table of rights.')
   if (isByLink(wanted)) return byLink(event, params.secret!)
   const session = await sessionOf(event)
   if (session && !('ended' in session)) {
@@ -86,6 +86,6 @@ export async function letIn(event: H3Event, { method, route, params }: RouteFoun
   const held = SENT_LATE.has(`${method} ${route}`) ? grantsOf(accounts(), session.person.key) : [session.held]
   if (held.some(each => may(each, wanted, place))) return
   // What somebody does not even read is not there for him.
-  if (place && !may(session.held, 'site.read', place)) throw notFound(params.wall === undefined ? 'site of this name' : 'wall of this name on this site')
+  if (place && !may(session.held, 'site.read', place)) throw notFound(params.wall === undefined ? 'this site' : 'this wall on this site')
   throw apiError(403, 'not-yours', `${ROLE_WORDS[session.held.role].title} cannot ${RIGHTS[wanted].title}: ask ${whoMay(wanted)}.`)
 }

@@ -27,7 +27,7 @@ export async function limited<Result>(what: keyof typeof LIMITS, who: string, ac
   const known = await limiter.get(who)
   if (known && known.remainingPoints <= 0) {
     const minutes = Math.max(1, Math.ceil(known.msBeforeNext / 60_000))
-    throw apiError(429, 'too-many-tries', `There were too many tries that failed. Wait ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}, then try again.`)
+    throw apiError(429, 'too-many-tries', `Too many failed attempts. Wait ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}, then try again.`)
   }
   try {
     return await act()

@@ -9,10 +9,10 @@ export default defineEventHandler(async (event) => {
   guard({ method: event.method, path, header: name => getHeader(event, name) })
   if (!isApi(path)) return
   const routes = routesOf(path)
-  if (routes.length === 0) throw apiError(404, 'not-found', 'There is nothing at this address.')
+  if (routes.length === 0) throw apiError(404, 'not-found', 'Nothing was found at this address.')
   const route = routes.find(({ method }) => method === event.method)
   if (route) return letIn(event, route)
   const methods = routes.map(({ method }) => method)
   setResponseHeader(event, 'allow', methods.join(', '))
-  throw apiError(405, 'not-so', `This address takes ${methods.join(' and ')}, not ${event.method}.`)
+  throw apiError(405, 'not-so', `This address accepts ${methods.join(' and ')}, not ${event.method}.`)
 })

@@ -31,7 +31,7 @@ export default defineNitroPlugin((nitro) => {
       // Worked out of the demo's own plans, so that it takes a moment; nobody waits for it.
       const idOf = (name: string) => people.find(person => person.name === name)?.id
       void (isNew ? seedFiles(db, folderOfFirm(firm!), now.toISOString()) : Promise.resolve()).then(() => seedProgramme(db, idOf, now))
-        .catch(error => console.error(`The demo’s files and programme were not made: ${(error as Error).message}`))
+        .catch(error => console.error(`The demo’s files and programme could not be created: ${(error as Error).message}`))
     }
     // Each is brought up to date now, not when somebody waits for it.
     for (const firm of listFirms(accounts())) databaseOfFirm(firm)

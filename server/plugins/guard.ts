@@ -6,7 +6,7 @@ export default defineNitroPlugin((nitro) => {
   process.env.HOST = process.env.NITRO_HOST || process.env.HOST || '127.0.0.1'
   // While it is being built upon, the tools' own pages and connections come in.
   if (import.meta.dev) return
-  console.log(isForThisMachineOnly() ? 'Reached from this machine alone. HOST=0.0.0.0 lets others on its network reach it.' : `Reached from wherever ${process.env.HOST} can be, by whoever is signed in.`)
+  console.log(isForThisMachineOnly() ? 'Reachable from this machine only. Set HOST=0.0.0.0 to make it reachable from the network.' : `Reachable from any machine that can reach ${process.env.HOST}, after sign-in.`)
   nitro.hooks.hook('request', event => setResponseHeaders(event, isTls(event) ? { ...HEADERS, ...TLS_ONLY } : HEADERS))
   nitro.hooks.hook('render:response', ({ headers, body }) => {
     if (headers && typeof body === 'string') headers['content-security-policy'] = policy(scriptsIn(body))

@@ -30,6 +30,6 @@ export function endCalendar(db: Database, kind: CalendarKind, of: string): Calen
 /** What a secret opens. @throws 404 */
 export function openCalendar(db: Database, secret: string): Pick<CalendarSummary, 'kind' | 'of'> {
   const found = db.select({ kind: calendars.kind, of: calendars.of }).from(calendars).where(eq(calendars.secret, digest(secret))).get()
-  if (!found) throw notFound('such calendar. It was made anew or ended: ask for its address again')
+  if (!found) throw notFound('this calendar. Its link was replaced or revoked: ask for the new link')
   return found
 }

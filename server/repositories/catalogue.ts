@@ -57,8 +57,8 @@ function heldBySites(db: Database): Set<string> {
 /** Keeps a model that has no faults, within a transaction; `held` are those that sites hold. */
 function keepModel(db: Database, kind: ModelKind, given: Model, version: unknown, by: string, at: string, held: () => Set<string>): { id: string, version: number } {
   const row = modelOfId(db).get({ kind, id: given.id })
-  if (row && version === undefined) throw apiError(409, 'model-exists', `The catalogue has a ${KINDS[kind].name} “${given.id}” already.`)
-  if (row && version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Somebody'} saved this ${KINDS[kind].name} after you opened it.`, { current: row.model })
+  if (row && version === undefined) throw apiError(409, 'model-exists', `The catalogue already has a ${KINDS[kind].name} “${given.id}”.`)
+  if (row && version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Another user'} saved this ${KINDS[kind].name} after you opened it.`, { current: row.model })
   if (!row) {
     insertModel(db).run({ kind, id: given.id, model: given, at, by })
     return { id: given.id, version: 1 }
@@ -100,7 +100,7 @@ function withoutStock(given: unknown): { model: unknown, count: unknown } {
  * @throws 422 with every fault
  */
 export function importModels(db: Database, kind: ModelKind, given: unknown[], by: string, at: string): { id: string }[] {
-  if (given.length > LIMITS.models) throw validationError([{ path: '$.models', message: `must have at most ${LIMITS.models} entries, and has ${given.length}` }])
+  if (given.length > LIMITS.models) throw validationError([{ path: '$.models', message: `must have at most ${LIMITS.models} entries, not ${given.length}` }])
   const split = given.map(withoutStock)
   const faults: Fault[] = []
   for (const [n, { model }] of split.entries()) {
@@ -112,7 +112,7 @@ export function importModels(db: Database, kind: ModelKind, given: unknown[], by
     const model = each as Model
     const row = modelOfId(db).get({ kind, id: model.id })
     const kept = same(row?.model, model) ? { id: model.id } : keepModel(db, kind, model, row?.version, by, at, held)
-    if (count !== undefined && stockMoves(db, kind, kept.id).length === 0) addMove(db, kind, kept.id, count, by, at, 'As the catalogue had it')
+    if (count !== undefined && stockMoves(db, kind, kept.id).length === 0) addMove(db, kind, kept.id, count, by, at, 'Opening stock from the catalogue')
     return kept
   }))
 }

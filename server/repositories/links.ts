@@ -30,7 +30,7 @@ export function makeLink(db: Database, siteId: string, wallId: string, { client,
   const site = siteRow(db, siteId)
   wallRow(db, site.key, wallId)
   const faults = [
-    ...typeof client !== 'string' || client.trim() === '' || client.length > 200 ? [{ path: '$.client', message: 'must say whom it is for' }] : [],
+    ...typeof client !== 'string' || client.trim() === '' || client.length > 200 ? [{ path: '$.client', message: 'must name the person it is for' }] : [],
     ...!Number.isInteger(days) || Number(days) < 1 || Number(days) > MOST_DAYS ? [{ path: '$.days', message: `must be a whole number of days from 1 to ${MOST_DAYS}` }] : [],
   ]
   if (faults.length > 0) throw validationError(faults)
@@ -44,7 +44,7 @@ export function makeLink(db: Database, siteId: string, wallId: string, { client,
 export function endLink(db: Database, siteId: string, wallId: string, id: string, now: Date): LinkSummary[] {
   const site = siteRow(db, siteId)
   const { changes } = db.update(links).set({ endedAt: now.toISOString() }).where(and(eq(links.site, site.key), eq(links.wall, wallId), eq(links.id, id))).run()
-  if (changes === 0) throw notFound('link of this wall')
+  if (changes === 0) throw notFound('this link of the wall')
   return listLinks(db, siteId, wallId)
 }
 
@@ -64,9 +64,9 @@ export interface Opened { site: string, wall: string, link: LinkSummary }
  */
 export function openLink(db: Database, secret: string, now: Date): Opened {
   const found = db.select({ site: sites.id, link: links }).from(links).innerJoin(sites, eq(sites.key, links.site)).where(eq(links.secret, digest(secret))).get()
-  if (!found) throw notFound('such link. Ask whoever sent it for a new one')
+  if (!found) throw notFound('this link. Ask the sender for a new one')
   const { site, link: { wall, id, client, madeAt, madeBy, expiresAt, endedAt } } = found
-  if (endedAt !== null) throw apiError(410, 'link-ended', 'This link was taken back. Ask whoever sent it for a new one.')
-  if (Date.parse(expiresAt) <= now.getTime()) throw apiError(410, 'link-ended', `This link ended on ${expiresAt.slice(0, 10)}. Ask whoever sent it for a new one.`)
+  if (endedAt !== null) throw apiError(410, 'link-ended', 'This link was revoked. Ask the sender for a new one.')
+  if (Date.parse(expiresAt) <= now.getTime()) throw apiError(410, 'link-ended', `This link expired on ${expiresAt.slice(0, 10)}. Ask the sender for a new one.`)
   return { site, wall, link: { id, client, madeAt, madeBy, expiresAt, endedAt } }
 }

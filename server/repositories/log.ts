@@ -26,16 +26,16 @@ const said = (entry: LogEntry) => {
 /** What speaks against issuing a revision: what was frozen is not here, its letter is taken, or it rests on an override that nobody made. */
 function issueFaults(db: Database, site: number, { id }: Wall, { revision, frozen }: EntryOf<'issued'>): Fault[] {
   const text = frozen === undefined ? undefined : revisionText(db, site, id, frozen)
-  if (text === undefined) return [{ path: '$.frozen', message: 'is missing here: what is issued is sent before the entry that issues it' }]
+  if (text === undefined) return [{ path: '$.frozen', message: 'is not on this server: send the frozen revision before the entry that issues it' }]
   const log = entriesOf(db, site, id)
   const next = nextRevision(log, id)
   const other = log.find((entry): entry is EntryOf<'issued'> => entry.kind === 'issued' && entry.revision === revision)
-  if (other) return [{ path: '$.revision', message: `${revision} was issued by ${other.by} meanwhile: compare the two, and issue yours as ${next} or give it up` }]
-  if (revision !== next) return [{ path: '$.revision', message: `must be ${next}, the next of this wall, and is “${revision}”` }]
+  if (other) return [{ path: '$.revision', message: `${revision} was issued by ${other.by} in the meantime: compare the two, then issue yours as ${next} or discard it` }]
+  if (revision !== next) return [{ path: '$.revision', message: `must be ${next}, the next revision of this wall, not “${revision}”` }]
   const { overrides } = asBuilt(log, { id })
   return (JSON.parse(text) as Frozen).built.overrides.flatMap(({ code, subject, by, reason }) => overrides.some(each => each.code === code && each.subject === subject && each.by === by && each.reason === reason)
     ? []
-    : [{ path: '$.frozen', message: `rests on an override of ${code} by ${by} that does not stand in this wall's log` }])
+    : [{ path: '$.frozen', message: `depends on an override of ${code} by ${by} that is not in this wall's log` }])
 }
 
 /** What is wrong with an entry for a wall's log. */
@@ -46,10 +46,10 @@ function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault
   const given = entry as LogEntry
   if (given.wall !== wall.id) return [{ path: '$.wall', message: `must be “${wall.id}”, as in the address` }]
   const isKnown = (hole: string) => isHoleOf(wall, hole) || entriesOf(db, site, wall.id).some(each => each.kind === 'hole' && each.hole === hole)
-  if (given.kind === 'hole' && !isKnown(given.hole)) return [{ path: '$.hole', message: `“${given.hole}” is no hole of this wall's plan. Its array may have been taken away; put it back, or write what was drilled as a remark` }]
+  if (given.kind === 'hole' && !isKnown(given.hole)) return [{ path: '$.hole', message: `“${given.hole}” is not a hole in this wall's plan. Its array may have been deleted; restore it, or record the drilled hole as a remark` }]
   if (given.kind === 'issued') return entryOfId(db).get({ site, id: given.id }) ? [] : issueFaults(db, site, wall, given)
   if (given.kind !== 'correction' || entryOfId(db).get({ site, id: given.corrects })?.wall === wall.id) return []
-  return [{ path: '$.corrects', message: `“${given.corrects}” is no earlier entry of this wall` }]
+  return [{ path: '$.corrects', message: `“${given.corrects}” is not an earlier entry of this wall` }]
 }
 
 /**
@@ -63,11 +63,11 @@ function addSigned(db: Database, site: number, wall: Wall, entry: unknown, recei
   if (faults.length > 0) throw validationError(faults)
   const given = told(entry as LogEntry)
   const known = entryOfId(db).get({ site, id: given.id })
-  if (!known && lengthOfLog(db, site) >= LIMITS.log) throw validationError([{ path: '$', message: `is one entry more than the log of a site can have: ${LIMITS.log}` }])
+  if (!known && lengthOfLog(db, site) >= LIMITS.log) throw validationError([{ path: '$', message: `exceeds the maximum number of log entries for a site, ${LIMITS.log}` }])
   if (!known) return appendEntries(db, site, [given as LogEntry], receivedAt)[0]!
   const kept = JSON.parse(known.entry) as LogEntry
   if (same(said(kept), said(given as LogEntry))) return kept
-  throw apiError(409, 'entry-exists', 'The log has another entry of this id; nothing in it is ever changed.')
+  throw apiError(409, 'entry-exists', 'The log already has another entry with this id; log entries are never changed.')
 }
 
 /** An entry that waits until a planner has decided about it. */

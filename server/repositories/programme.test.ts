@@ -76,7 +76,7 @@ describe('the programme', () => {
     publish(db, [stretch(day(3), day(4), { minutes: 6.5 })], version, 'Isla', day(2))
     publish(db, [], version, 'Isla', day(3))
     expect([...readPlannedMinutes(db)]).toEqual([[`${site()}/w1`, [{ kind: 'drill', minutes: 5, since: NOW }, { kind: 'drill', minutes: 6.5, since: day(2) }]]])
-    expect(refused(() => publish(db, [stretch(day(5), day(6), { minutes: 0 })], version, 'Isla', day(4))).data.error.faults![0]).toEqual({ path: '$[0].minutes', message: 'must be more than nothing' })
+    expect(refused(() => publish(db, [stretch(day(5), day(6), { minutes: 0 })], version, 'Isla', day(4))).data.error.faults![0]).toEqual({ path: '$[0].minutes', message: 'must be more than 0' })
   })
 
   it('is not published where somebody would be at two places, or of what there is not', () => {
@@ -133,7 +133,7 @@ describe('states of walls', () => {
     await refreshStates(db, fails)
     await refreshStates(db, fails)
     expect(tried).toBe(exampleJob().walls.length)
-    expect(listWalls(db, everything)[0]!.state!.stops[0]!.message).toEqual(['The plan of this wall cannot be worked out: open it to see why.'])
+    expect(listWalls(db, everything)[0]!.state!.stops[0]!.message).toEqual(['The plan of this wall cannot be calculated: open the wall to see why.'])
   })
   it('are told only of what is seen', () => {
     expect(listWalls(db, () => undefined)).toEqual([])
@@ -160,7 +160,7 @@ describe('stock at its places', () => {
     importModels(db, 'fastener', [{ id: 'lag', kind: 'lag-screw', base: 'wood-stud', diameter: 9.525, root: 6.73, length: 76, thread: 57, yield: 310 }], 'Isla', NOW)
     addMove(db, 'fastener', 'lag', 50, 'Isla', NOW)
     expect(addMove(db, 'fastener', 'lag', 20, 'Isla', NOW, undefined, 'one')).toBe(70)
-    expect(refused(() => addMove(db, 'fastener', 'lag', -21, 'Isla', NOW, undefined, 'one')).data.error.faults![0]!.message).toContain('would leave fewer than none: there are 20')
+    expect(refused(() => addMove(db, 'fastener', 'lag', -21, 'Isla', NOW, undefined, 'one')).data.error.faults![0]!.message).toContain('would leave less than 0: in stock 20')
     expect(refused(() => addMove(db, 'fastener', 'lag', 1, 'Isla', NOW, undefined, 'The Van!')).data.error.faults![0]!.path).toBe('$.place')
     expect(stockByPlace(db).map(({ place, count }) => [place, count])).toEqual([['one', 20], ['store', 50]])
   })

@@ -31,7 +31,7 @@ export function readProgramme(db: Database): ProgrammeState {
 export function saveSettings(db: Database, settings: unknown, version: unknown): ProgrammeState {
   return db.transaction(() => {
     const now = readProgramme(db)
-    if (version !== now.version) throw apiError(409, 'stale', 'Somebody changed the programme after you opened it.', { current: now })
+    if (version !== now.version) throw apiError(409, 'stale', 'Another user changed the programme after you opened it.', { current: now })
     const faults = settingsFaults(settings)
     if (faults.length > 0) throw validationError(faults)
     const next = { version: now.version + 1, settings: JSON.stringify(settings) }
@@ -60,7 +60,7 @@ function goingOn(db: Database, stretches: Proposed[], at: string): Set<Proposed>
   return found
 }
 
-const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), kind: must(oneOf(WORK_KINDS)), minutes: must(notLess('min').moreThan(0, 'must be more than nothing')), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
+const stretchesSchema = list(group({ site: name(), wall: name(), task: name(), crew: name(), kind: must(oneOf(WORK_KINDS)), minutes: must(notLess('min').moreThan(0, 'must be more than 0')), title: name(), startsAt: must(moment()), endsAt: must(moment()) }), 20_000)
 type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'kind' | 'title' | 'startsAt' | 'endsAt'>
 /** A stretch as it is sent, with what a piece of its work is planned to take, min. */
 type Sent = Proposed & { minutes: number }
@@ -75,7 +75,7 @@ type Sent = Proposed & { minutes: number }
 export function publish(db: Database, proposed: unknown, version: unknown, by: string, at: string): ProgrammeState {
   return db.transaction(() => {
     const now = readProgramme(db)
-    if (version !== now.version) throw apiError(409, 'stale', 'Somebody changed the programme after this was worked out. Look at it again, then publish.', { current: now })
+    if (version !== now.version) throw apiError(409, 'stale', 'Another user changed the programme after this schedule was calculated. Review it, then publish.', { current: now })
     const faults = schemaFaults(stretchesSchema, proposed, '$')
     if (faults.length > 0) throw validationError(faults)
     const utc = (moment: string) => new Date(moment).toISOString()
@@ -83,13 +83,13 @@ export function publish(db: Database, proposed: unknown, version: unknown, by: s
     const crews = new Map(now.settings.crews.map(crew => [crew.id, crew]))
     const places = new Map(db.select({ site: sites.id, siteKey: sites.key, wall: walls.id, key: walls.key }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).all().map(({ site, siteKey, wall, key }) => [`${site}/${wall}`, { site: siteKey, wall: key }]))
     const wrong = stretches.flatMap(({ site, wall, crew, startsAt, endsAt }, n) => [
-      ...places.has(`${site}/${wall}`) ? [] : [{ path: `$[${n}]`, message: `is of no wall that there is: ${site}/${wall}` }],
-      ...crews.has(crew) ? [] : [{ path: `$[${n}].crew`, message: `is no crew that there is: ${crew}` }],
-      ...startsAt < endsAt ? [] : [{ path: `$[${n}].endsAt`, message: 'is not after its beginning' }],
+      ...places.has(`${site}/${wall}`) ? [] : [{ path: `$[${n}]`, message: `is for a wall that does not exist: ${site}/${wall}` }],
+      ...crews.has(crew) ? [] : [{ path: `$[${n}].crew`, message: `is not an existing crew: ${crew}` }],
+      ...startsAt < endsAt ? [] : [{ path: `$[${n}].endsAt`, message: 'must be after the start' }],
     ])
     const asStretch = ({ startsAt, endsAt, ...rest }: Proposed): Stretch => ({ ...rest, from: minuteOf(startsAt), to: minuteOf(endsAt) })
     const twice = visitsAtOnce(visitsOf(stretches.map(asStretch), () => now.settings.zone), crew => crews.get(crew)?.people ?? [])
-    if (wrong.length > 0 || twice.length > 0) throw validationError([...wrong, ...twice.map(([one, other]) => ({ path: '$', message: `puts somebody at ${one.site} and at ${other.site} at one time, from ${momentOf(other.from)}` }))].slice(0, 100))
+    if (wrong.length > 0 || twice.length > 0) throw validationError([...wrong, ...twice.map(([one, other]) => ({ path: '$', message: `puts a person at ${one.site} and at ${other.site} at the same time, from ${momentOf(other.from)}` }))].slice(0, 100))
     db.delete(visits).where(gte(visits.startsAt, at)).run()
     const published = now.published + 1
     const goOn = goingOn(db, stretches, at)

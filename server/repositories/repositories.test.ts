@@ -235,7 +235,7 @@ describe('the log', () => {
     expect(refused(() => add({}, 'w7')).status).toBe(404)
     expect(refused(() => add({ wall: 'w2' })).faults).toEqual([{ path: '$.wall', message: 'must be “w1”, as in the address' }])
     const correction = { id: 'c1', at: AT, by: 'Isla', wall: 'w1', kind: 'correction', corrects: 'l1', note: 'typed wrong' }
-    expect(refused(() => addLogEntry(db, 'holm-point', 'w1', clientAuthor, correction, AT)).faults).toEqual([{ path: '$.corrects', message: '“l1” is no earlier entry of this wall' }])
+    expect(refused(() => addLogEntry(db, 'holm-point', 'w1', clientAuthor, correction, AT)).faults).toEqual([{ path: '$.corrects', message: '“l1” is not an earlier entry of this wall' }])
     add()
     expect(addLogEntry(db, 'holm-point', 'w1', clientAuthor, correction, AT)).toMatchObject({ seq: 2, corrects: 'l1' })
     expect(refused(() => add({ id: 'l2', at: '2026-99-99T09:00:00Z' })).faults![0]!.message).toContain('no date and time that there is')
@@ -286,7 +286,7 @@ describe('the stock', () => {
     expect(moveStock(db, 'fastener', 'lag', -12, 'Odd', AT, 'Ticket hall')).toBe(28)
     expect(moveStock(db, 'fastener', 'lag', 100, 'Odd', AT)).toBe(128)
     expect(readCatalogue(db).stock).toEqual({ 'fastener/lag': 128 })
-    expect(stockMoves(db, 'fastener', 'lag').map(({ change, by, note }) => [change, by, note])).toEqual([[40, 'Isla', 'As the catalogue had it'], [-12, 'Odd', 'Ticket hall'], [100, 'Odd', null]])
+    expect(stockMoves(db, 'fastener', 'lag').map(({ change, by, note }) => [change, by, note])).toEqual([[40, 'Isla', 'Opening stock from the catalogue'], [-12, 'Odd', 'Ticket hall'], [100, 'Odd', null]])
     // A table that is brought in again does not count anew, nor makes a revision of it.
     importModels(db, 'fastener', [{ ...lag, stock: 7 }], 'Isla', AT)
     expect(readCatalogue(db)).toMatchObject({ fasteners: [lag], stock: { 'fastener/lag': 128 } })
@@ -304,7 +304,7 @@ describe('the stock', () => {
   })
 
   it('never falls below none, and nothing in its ledger is changed', () => {
-    expect(refused(() => moveStock(db, 'fastener', 'lag', -41, 'Odd', AT)).faults).toEqual([{ path: '$.change', message: 'would leave fewer than none: there are 40' }])
+    expect(refused(() => moveStock(db, 'fastener', 'lag', -41, 'Odd', AT)).faults).toEqual([{ path: '$.change', message: 'would leave less than 0: in stock 40' }])
     expect(refused(() => moveStock(db, 'fastener', 'lag', 1.5, 'Odd', AT, 7)).faults!.map(({ path }) => path)).toEqual(['$.change', '$.note'])
     expect(refused(() => moveStock(db, 'fastener', 'none', 1, 'Odd', AT)).status).toBe(404)
     for (const tamper of [sql`UPDATE stock SET change = 1`, sql`DELETE FROM stock`]) expect(() => db.run(tamper)).toThrow()

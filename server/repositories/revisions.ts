@@ -32,7 +32,7 @@ export function readRevision(db: Database, siteId: string, wall: string, id: str
   const site = siteRow(db, siteId)
   wallDocument(db, site.key, wall)
   const text = revisionText(db, site.key, wall, id)
-  if (text === undefined) throw notFound('revision of this id on this wall')
+  if (text === undefined) throw notFound('this revision of the wall')
   return text
 }
 

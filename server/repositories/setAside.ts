@@ -20,7 +20,7 @@ export const listAside = (db: Database): Aside[] =>
 /** An entry that waits. @throws 404 where none of this number does */
 export function asideOf(db: Database, key: number): { site: number, wall: string, entry: LogEntry } {
   const row = db.select().from(setAside).where(and(eq(setAside.key, key), isNull(setAside.resolvedAt))).get()
-  if (!row) throw notFound('entry that waits under this number')
+  if (!row) throw notFound('an entry waiting under this number')
   return { site: row.site, wall: row.wall, entry: JSON.parse(row.entry) as LogEntry }
 }
 

@@ -41,7 +41,7 @@ function freeName(name: string, taken: string[]): string {
  */
 export const addFile = (db: Database, id: string, added: SiteFile): SiteState => changeFiles(db, id, (files) => {
   const same = files.find(({ file }) => file === added.file)
-  if (same) throw apiError(409, 'file-exists', `This very file is here already, as “${same.name}”.`)
+  if (same) throw apiError(409, 'file-exists', `This file is already here, as “${same.name}”.`)
   const taken = files.map(({ name }) => name)
   return [...files, { ...added, name: taken.includes(added.name) ? freeName(added.name, taken) : added.name }]
 })
@@ -49,6 +49,6 @@ export const addFile = (db: Database, id: string, added: SiteFile): SiteState =>
 /** Takes a file out of what a site names. @throws 404 */
 export function removeFile(db: Database, id: string, file: string): { name: string, saved: SiteState } {
   const name = siteDocument(db, siteRow(db, id)).site.files?.find(each => each.file === file)?.name
-  if (name === undefined) throw notFound('file of this name')
+  if (name === undefined) throw notFound('this file')
   return { name, saved: changeFiles(db, id, files => files.filter(each => each.file !== file)) }
 }

@@ -18,7 +18,7 @@ export const siteOfId = perDatabase(db => db.select().from(sites).where(eq(sites
 /** A site's row, or 404. */
 export function siteRow(db: Database, id: string): SiteRow {
   const row = siteOfId(db).get({ id })
-  if (!row) throw notFound('site of this name')
+  if (!row) throw notFound('this site')
   return row
 }
 
@@ -49,7 +49,7 @@ export function withModels(catalogue: Catalogue, models: unknown): Catalogue {
     const known = new Set(modelsOf(whole, kind).map(({ id }) => id))
     const added = (given[list] as Model[]).filter(({ id }) => !known.has(id) && known.add(id))
     const most = modelsOf(whole, kind).length + added.length
-    if (most > LIMITS.models) throw validationError([{ path: `$.models.${list}`, message: `are more than the ${LIMITS.models} that a site can have, its own included: ${most}` }])
+    if (most > LIMITS.models) throw validationError([{ path: `$.models.${list}`, message: `exceed the maximum of ${LIMITS.models} for a site, including its own: ${most}` }])
     return added.length > 0 ? { ...whole, [list]: [...modelsOf(whole, kind), ...added] } : whole
   }, catalogue)
 }

@@ -58,7 +58,7 @@ export function readSite(db: Database, id: string): SiteState {
 export function saveRules(db: Database, id: string, rules: unknown, version: unknown): SiteState {
   db.transaction(() => {
     const row = siteRow(db, id)
-    if (version !== row.version) throw apiError(409, 'stale', 'Somebody changed this site’s rules after you opened them.', { current: readSite(db, id) })
+    if (version !== row.version) throw apiError(409, 'stale', 'Another user changed this site’s rules after you opened them.', { current: readSite(db, id) })
     const faults = rulesFaults(rules)
     if (faults.length > 0) throw validationError(faults)
     db.update(sites).set({ document: JSON.stringify({ ...siteDocument(db, row), rules }), version: row.version + 1 }).where(eq(sites.key, row.key)).run()
@@ -79,7 +79,7 @@ export type SitePlace = Pick<Site, typeof PLACE_FIELDS[number]>
 export function savePlace(db: Database, id: string, place: Record<string, unknown>, version: unknown): SiteState {
   db.transaction(() => {
     const row = siteRow(db, id)
-    if (version !== row.version) throw apiError(409, 'stale', 'Somebody changed this site after you opened it.', { current: readSite(db, id) })
+    if (version !== row.version) throw apiError(409, 'stale', 'Another user changed this site after you opened it.', { current: readSite(db, id) })
     const document = siteDocument(db, row)
     const given = Object.fromEntries(PLACE_FIELDS.flatMap(key => key in place ? [[key, place[key] ?? undefined]] : []))
     const site = Object.fromEntries(Object.entries({ ...document.site, ...given }).filter(([, value]) => value !== undefined)) as Site
@@ -104,7 +104,7 @@ export function exportJob(db: Database, id: string): Job {
 
 /** @throws 409 where there is a site of an id */
 export function checkIsNew(db: Database, id: string): void {
-  if (siteOfId(db).get({ id })) throw apiError(409, 'site-exists', `There is a site “${id}” here already. Bring it in as a copy, or leave it.`)
+  if (siteOfId(db).get({ id })) throw apiError(409, 'site-exists', `A site “${id}” already exists. Import it as a copy, or cancel.`)
 }
 
 /** Who saved each wall of a site last, and when. */
@@ -126,7 +126,7 @@ export function importJob(db: Database, given: Job, by: string, at: string, save
   const { site } = document
   const broken = brokenLink(log)
   if (broken) throw validationError([{ path: `$.log[${broken.index}]`, message: `${broken.why}: the log of this file was changed after it was recorded` }])
-  const astray = log.flatMap(({ wall }, index) => ids.has(wall) ? [] : [{ path: `$.log[${index}].wall`, message: `“${wall}” is no wall of this file` }])
+  const astray = log.flatMap(({ wall }, index) => ids.has(wall) ? [] : [{ path: `$.log[${index}].wall`, message: `“${wall}” is not a wall of this file` }])
   if (astray.length > 0) throw validationError(astray.slice(0, LIMITS.faults))
   return atomically(db, () => {
     checkIsNew(db, site.id)

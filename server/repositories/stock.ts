@@ -33,7 +33,7 @@ function faultsOf(change: unknown, note: unknown, have: number): Fault[] {
   const isWhole = typeof change === 'number' && Number.isInteger(change) && Math.abs(change) <= MOST
   return [
     ...isWhole ? [] : [{ path: '$.change', message: 'must be a whole number' }],
-    ...isWhole && have + change < 0 ? [{ path: '$.change', message: `would leave fewer than none: there are ${have}` }] : [],
+    ...isWhole && have + change < 0 ? [{ path: '$.change', message: `would leave less than 0: in stock ${have}` }] : [],
     ...note === undefined || (typeof note === 'string' && note.length <= 2_000) ? [] : [{ path: '$.note', message: 'must be text of at most 2000 characters' }],
   ]
 }
@@ -45,7 +45,7 @@ function faultsOf(change: unknown, note: unknown, have: number): Fault[] {
  * @throws 404 for a model that the catalogue does not have, 422 with every fault
  */
 export function addMove(db: Database, kind: ModelKind, id: string, change: unknown, by: string, at: string, note?: unknown, place: unknown = 'store'): number {
-  if (!db.select({ key: models.key }).from(models).where(and(eq(models.kind, kind), eq(models.id, id))).get()) throw notFound('model of this name in the catalogue')
+  if (!db.select({ key: models.key }).from(models).where(and(eq(models.kind, kind), eq(models.id, id))).get()) throw notFound('this model in the catalogue')
   if (typeof place !== 'string' || !PLAIN_ID.test(place)) throw validationError([{ path: '$.place', message: 'must be the store or the van of a crew' }])
   const [all, have] = [stockMoves(db, kind, id), stockMoves(db, kind, id, place)].map(moves => moves.reduce((sum, { change }) => sum + change, 0)) as [number, number]
   const faults = faultsOf(change, note, have)
@@ -59,7 +59,7 @@ export const moveStock = (...move: Parameters<typeof addMove>): number => atomic
 
 /** Moves so many of a model from one place to another, whole or not at all. @throws as `addMove`, and 422 for a number that is not above none */
 export function moveStockTo(db: Database, kind: ModelKind, id: string, count: unknown, by: string, at: string, note: unknown, place: unknown, to: unknown): number {
-  if (typeof count !== 'number' || count <= 0) throw validationError([{ path: '$.change', message: 'must be above 0 where it is moved' }])
+  if (typeof count !== 'number' || count <= 0) throw validationError([{ path: '$.change', message: 'must be more than 0 for a transfer' }])
   return atomically(db, () => {
     addMove(db, kind, id, -count, by, at, note, place)
     return addMove(db, kind, id, count, by, at, note, to)

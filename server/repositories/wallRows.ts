@@ -18,7 +18,7 @@ export const everyWall = perDatabase(db => db.select().from(walls).where(eq(wall
 /** A wall's row, or 404. */
 export function wallRow(db: Database, site: number, id: string): WallRow {
   const row = wallOfSite(db).get({ site, id })
-  if (!row) throw notFound('wall of this name on this site')
+  if (!row) throw notFound('this wall on this site')
   return row
 }
 

@@ -73,7 +73,7 @@ const atWork = new WeakMap<object, Promise<void>>()
 
 /** What is put in the place of a state that cannot be worked out: the wall is shown, and it is tried again once it has changed. */
 const FAILED: Pick<WallState, 'stops' | 'work' | 'needed' | 'used' | 'kit' | 'samples' | 'lessons' | 'cautions' | 'screens'> & { stages: Partial<Record<Stage, StageState>> }
-  = { stages: {}, stops: [{ stage: 'survey', message: ['The plan of this wall cannot be worked out: open it to see why.'] }], cautions: 0, screens: [], work: [], needed: [], used: [], kit: [], samples: [], lessons: { holes: [], truing: [], stops: [] } }
+  = { stages: {}, stops: [{ stage: 'survey', message: ['The plan of this wall cannot be calculated: open the wall to see why.'] }], cautions: 0, screens: [], work: [], needed: [], used: [], kit: [], samples: [], lessons: { holes: [], truing: [], stops: [] } }
 
 /**
  * Works out the states of all walls that have changed, one after the other, so that the threads stay free for those who

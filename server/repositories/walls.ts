@@ -65,7 +65,7 @@ function infeasibleIn(wall: Wall, catalogue: Catalogue): Fault[] {
 
 /** Faults of a wall that is to take the place of `before`: an edit may leave what cannot be, not bring it in. */
 function faultsOfEdit(wall: unknown, before: Wall | undefined, catalogue: Catalogue): Fault[] {
-  if ((wall as Partial<Wall> | null)?.revisions !== undefined) return [{ path: '$.revisions', message: 'are issued, and not saved with the wall' }]
+  if ((wall as Partial<Wall> | null)?.revisions !== undefined) return [{ path: '$.revisions', message: 'are issued separately, and cannot be saved with the wall' }]
   const faults = wallFaults(wall, catalogue, '$', before)
   if (faults.length > 0) return faults
   const known = new Set((before ? infeasibleIn(before, catalogue) : []).map(({ path, message }) => `${path} ${message}`))
@@ -103,7 +103,7 @@ export function saveWall(db: Database, siteId: string, id: string, wall: unknown
   return db.transaction(() => {
     const site = siteRow(db, siteId)
     const row = wallRow(db, site.key, id)
-    if (version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Somebody'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })
+    if (version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Another user'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })
     const { catalogue } = siteDocument(db, site)
     const withTheirs = withModels(catalogue, models)
     const before = wallOf(db, row)
@@ -135,9 +135,9 @@ export function createWall(db: Database, siteId: string, wall: unknown, by: stri
     const faults = faultsOfEdit(wall, undefined, siteDocument(db, site).catalogue)
     if (faults.length > 0) throw validationError(faults)
     const { id } = wall as Wall
-    if (!PLAIN_ID.test(id)) throw validationError([{ path: '$.id', message: `must be small letters, figures and hyphens, and is “${id}”` }])
-    if (everyWall(db).all({ site: site.key }).length >= LIMITS.walls) throw validationError([{ path: '$.id', message: `is one wall more than a site can have: ${LIMITS.walls}` }])
-    if (keyOfWall(db).get({ site: site.key, id })) throw apiError(409, 'wall-exists', `This site has a wall “${id}” already.`)
+    if (!PLAIN_ID.test(id)) throw validationError([{ path: '$.id', message: `must have only lower-case letters, digits and hyphens, not “${id}”` }])
+    if (everyWall(db).all({ site: site.key }).length >= LIMITS.walls) throw validationError([{ path: '$.id', message: `exceeds the maximum number of walls for a site, ${LIMITS.walls}` }])
+    if (keyOfWall(db).get({ site: site.key, id })) throw apiError(409, 'wall-exists', `This site already has a wall “${id}”.`)
     insertWall(db, site.key, wall as Wall, by, at)
     return id
   }, { behavior: 'immediate' })

@@ -23,6 +23,6 @@ export function marksAsCsv(marks: Mark[], { units, precision }: Pick<SheetOption
     'from datum mm exact': exact(ordered[index]!.running),
     'above floor mm exact': exact(ordered[index]!.height),
     'from level line mm exact': exact(ordered[index]!.fromLevel),
-    'made with': groups[index]!.title,
+    'group': groups[index]!.title,
   })), CSV_OUT)
 }

@@ -21,7 +21,7 @@ function noteOf(pages: Shape[]): string {
   const letters = undrawable(textsOf(pages))
   if (letters.length === 0) return ''
   const told = letters.slice(0, 12).map(named).join(', ')
-  return `This PDF has no typeface for ${letters.length === 1 ? 'one letter' : `${letters.length} letters`} of the names, which ${letters.length === 1 ? 'stands' : 'stand'} as □: ${told}${letters.length > 12 ? ', …' : ''}. The SVG of this sheet has them.`
+  return `This PDF has no typeface for ${letters.length === 1 ? 'one letter' : `${letters.length} letters`} in the names, which ${letters.length === 1 ? 'appears' : 'appear'} as □: ${told}${letters.length > 12 ? ', …' : ''}. The SVG of this sheet has them.`
 }
 
 /**

@@ -8,8 +8,8 @@ export function scheduleAsCsv(schedule: ScheduleLine[], units: UnitSystem, preci
   const show = (mm: number | undefined) => mm === undefined ? '' : formatLength(mm, units, precision)
   const exact = (mm: number | undefined) => mm === undefined ? '' : Number(mm.toFixed(4))
   return Papa.unparse(schedule.map(({ id, number, kind, model, from, to, port, way, needed, slack, taken, offcut, reel, open }) => ({
-    number, id, kind, model, from, 'port': port ?? '', to, way,
-    'needed': show(needed), 'slack of the pull-out': show(slack), 'taken': show(taken), 'cut from a reel': reel ? 'yes' : 'no', 'left over': show(offcut), 'open': open ?? '',
-    'needed mm exact': exact(needed), 'taken mm exact': exact(taken), 'left over mm exact': exact(offcut),
+    number, id, kind, model, from, 'port': port ?? '', to, 'route': way,
+    'required': show(needed), 'pull-out slack': show(slack), 'stock length': show(taken), 'off the reel': reel ? 'yes' : 'no', 'offcut': show(offcut), 'open': open ?? '',
+    'required mm exact': exact(needed), 'stock length mm exact': exact(taken), 'offcut mm exact': exact(offcut),
   })), CSV_OUT)
 }

@@ -70,7 +70,7 @@ describe('a sheet to a stated scale', () => {
     expect(pages.filter(page => page.some(text => text.includes('lay the crosses of neighbouring tiles')))).toHaveLength(4)
     const table = pages.slice(4).flat()
     const at = (text: string) => table.findIndex(each => each.includes(text))
-    const order = ['Level line first', 'Centre lines', 'Corners of the screens', 'Plate centres', 'Holes, R1 top', 'Holes, R1 bottom', 'Holes, R2 top', 'Holes, R2 bottom'].map(at)
+    const order = ['Level line first', 'Centre lines', 'Array corners', 'Plate centres', 'Holes, R1 top', 'Holes, R1 bottom', 'Holes, R2 top', 'Holes, R2 bottom'].map(at)
     expect(order).toEqual([...order].sort((a, b) => a - b))
     expect(Math.min(...order)).toBeGreaterThanOrEqual(0)
   })

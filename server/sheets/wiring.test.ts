@@ -28,7 +28,7 @@ describe('the electrician’s sheet', () => {
     const heights = all.filter(text => text === (units === 'metric' ? String(Math.round(powered[0]!.y)) : '7\' 5 13/16"'))
     expect(heights.length).toBeGreaterThan(0)
     for (const text of ['Name', 'Licence', 'Signature']) expect(all).toContain(text)
-    expect(all.join(' ')).toContain(`Isolate, lock and prove dead before anything is opened: ${wiring.circuits[0]!.name}`)
+    expect(all.join(' ')).toContain(`Isolate, lock off and prove dead before opening anything: ${wiring.circuits[0]!.name}`)
     expect(all.join(' ').includes('drip loop')).toBe(wall.id === 'pier')
     pages.forEach((page, n) => expect(page).toContain(`page ${n + 1} of ${pages.length}`))
   })

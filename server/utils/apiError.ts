@@ -20,7 +20,7 @@ export function apiError(status: number, code: string, message: string, more: { 
   return createError({ statusCode: status, message, data: { error: { code, message, ...more } } satisfies ApiErrorBody })
 }
 
-export const notFound = (what: string) => apiError(404, 'not-found', `There is no ${what} here. It may have been opened from an old link.`)
+export const notFound = (what: string) => apiError(404, 'not-found', `Not found: ${what}. It may have been deleted, or the link may be out of date.`)
 
 export const validationError = (faults: Fault[]) =>
-  apiError(422, 'invalid', faults.length === 1 ? `One thing is wrong: ${faults[0]!.path} ${faults[0]!.message}` : `${countOfFaults(faults)}.`, { faults })
+  apiError(422, 'invalid', faults.length === 1 ? `1 error: ${faults[0]!.path} ${faults[0]!.message}` : `${countOfFaults(faults)}.`, { faults })

@@ -3,7 +3,7 @@ import { LIMITS, soundJsonFault } from '../../core/job'
 import { apiError, validationError } from './apiError'
 import { parsedJson } from './parsedJson'
 
-const tooLarge = (most: number) => `What was sent is over ${most / 1024 / 1024} MB.`
+const tooLarge = (most: number) => `The data sent is over ${most / 1024 / 1024} MB.`
 
 /** A request's body as it came. @throws 413 with these words where it is larger than `most` bytes */
 export async function bodyBytes({ node: { req } }: H3Event, most: number, words: string): Promise<Buffer> {
@@ -25,7 +25,7 @@ export const bodyText = async (event: H3Event, most: number = LIMITS.bodyBytes):
 /** A body that another reads, and that is small. @throws 413 where it is not, or does not say */
 export function checkSmall({ node: { req } }: H3Event, most = 64 * 1024): void {
   const length = Number(req.headers['content-length'] ?? Infinity)
-  if (!(length <= most)) throw apiError(413, 'too-large', `What is sent here has at most ${most / 1024} kB, and says how much.`)
+  if (!(length <= most)) throw apiError(413, 'too-large', `The data sent here must state its length, and have at most ${most / 1024} kB.`)
 }
 
 /**

@@ -6,6 +6,6 @@ export function parsedJson(text: string): unknown {
     return JSON.parse(text) as unknown
   }
   catch (error) {
-    throw apiError(400, 'not-json', `What was sent is not JSON: ${(error as Error).message}`)
+    throw apiError(400, 'not-json', `The data sent is not JSON: ${(error as Error).message}`)
   }
 }

@@ -20,6 +20,6 @@ export const isTls = (event: H3Event): boolean => getRequestProtocol(event) === 
 
 /** Signs a person in on the device that asks. */
 export async function signIn(event: H3Event, person: Person, way: Way): Promise<void> {
-  const session = beginSession(accounts(), person, way, getHeader(event, 'user-agent') ?? 'A device that says nothing of itself', now())
+  const session = beginSession(accounts(), person, way, getHeader(event, 'user-agent') ?? 'Unknown device', now())
   await replaceUserSession(event, { secure: { session } }, { maxAge: LONGEST, cookie: { secure: isTls(event) } } as never)
 }

@@ -32,12 +32,12 @@ export async function work<Name extends TaskName>(name: Name, input: InputOf<Nam
   const giveUp = AbortSignal.timeout(TIME)
   const busy = (message: string) => Object.assign(apiError(503, 'busy', message), { retryAfter: RETRY_AFTER })
   const piscina = threads()
-  if (piscina.queueSize >= WAITING) throw busy('The server is at work on as much as it can. Try again in a moment.')
+  if (piscina.queueSize >= WAITING) throw busy('The server is busy. Try again in a moment.')
   try {
     return await piscina.run({ name, input }, { signal: giveUp }) as AnswerOf<Name>
   }
   catch (error) {
-    if (giveUp.aborted) throw busy(`This took over ${TIME / 1000} s and was given up. A wall with fewer screens or readings takes less.`)
+    if (giveUp.aborted) throw busy(`The calculation took over ${TIME / 1000} s and was stopped. A wall with fewer screens or readings takes less time.`)
     throw error
   }
 }

@@ -40,7 +40,7 @@ test('what no form would send is refused in words, wherever it is sent', async (
   const large = sent(`{"x": "${'y'.repeat(5 * 1024 * 1024)}"}`)
   for (const address of ['/sites/holm-point/walls', '/sites/holm-point/walls/ticket-hall/log']) {
     const { status, body } = await house.api(address, large)
-    expect([status, JSON.parse(body).error.message]).toEqual([413, 'What was sent is over 5 MB.'])
+    expect([status, JSON.parse(body).error.message]).toEqual([413, 'The data sent is over 5 MB.'])
   }
   expect((await house.api('/sites/import', large)).status).toBe(422)
   expect((await house.api('/sites')).status).toBe(200)
@@ -51,5 +51,5 @@ test('a wall has one limit for its screens, in one array or in many, whoever ask
   const { job: { walls: [wall] }, version } = await house.wall()
   const arrays = [1, 2, 3].map(n => ({ ...wall.arrays[0], id: `a${n}`, name: `A${n}`, rows: 30, columns: 30, plates: undefined, cells: undefined, holes: undefined }))
   const { status, body } = await house.api('/sites/holm-point/walls/ticket-hall', { method: 'PUT', body: JSON.stringify({ wall: { ...wall, arrays }, version }) })
-  expect([status, JSON.parse(body).error.message]).toEqual([422, 'One thing is wrong: $.arrays ask for 2700 screens in all; at most 2500 can be planned on one wall'])
+  expect([status, JSON.parse(body).error.message]).toEqual([422, 'One thing is wrong: $.arrays ask for 2700 screens in total; at most 2500 can be planned on one wall'])
 })

@@ -22,14 +22,14 @@ async function save(house: House, by: string, change: (wall: { [key: string]: un
 const script = (verb: string, args: string[], data: string) => promisify(execFile)('npm', ['run', '-s', verb, '--', ...args], { env: { ...process.env, WT_DATA: data } })
 const fetched = (house: House, path: string) => house.file(path)
 
-test('a site goes out with its pictures and comes back with nothing lost: who saved it, what nobody knows, what a name may be', async ({ page, house }) => {
+test('a site goes out with its photos and comes back with nothing lost: who saved it, what nobody knows, what a name may be', async ({ page, house }) => {
   const photo = await addPhoto(house, '#a03020')
   await save(house, 'Isla Brandt', (wall) => {
     Object.assign(wall, { constructor: 'Bygg AS', toString: { by: 'hand' }, name: '東館 “East” / 2.exe' })
     Object.assign((wall.evidence as object[])[0]!, { photo })
   })
   await page.goto('/sites/holm-point')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save it with pictures and files' }).click()])
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export ZIP with files' }).click()])
   expect(download.suggestedFilename()).toBe('holm-point.zip')
   const file = join(house.data, 'site.zip')
   await download.saveAs(file)
@@ -40,7 +40,7 @@ test('a site goes out with its pictures and comes back with nothing lost: who sa
     await page.goto(other.address)
     await page.getByTestId('job-file').setInputFiles(file)
     await expect(page.getByRole('alert')).toContainText('here already')
-    await page.getByRole('button', { name: 'Bring it in as a copy' }).click()
+    await page.getByRole('button', { name: 'Import as a copy' }).click()
     await expect(page.getByRole('heading', { name: 'Holm Point (copy)' })).toBeVisible()
     await expect(page.getByText('saved by Isla Brandt')).toBeVisible()
     const [before, after] = [JSON.parse((await house.api('/sites/holm-point/job')).body), JSON.parse((await other.api('/sites/holm-point-2/job')).body)]

@@ -37,7 +37,7 @@ async function door(house: House, cookie: string, { method, route }: Route, [sit
   if (error?.code === 'not-yours') return 'refused'
   if (error?.code === 'sign-in' || error?.code.startsWith('session-')) return 'sign-in'
   if (error?.code === 'too-many-tries') return 'limited'
-  return answer.status === 404 && /There is no (site of this name here|wall of this name on this site|such link)/.test(error?.message ?? '') ? 'unseen' : 'in'
+  return answer.status === 404 && /There is no (this site here|this wall on this site|such link)/.test(error?.message ?? '') ? 'unseen' : 'in'
 }
 
 function expected({ wanted, route, key }: Route, held: Held | undefined, [site]: readonly [string, string]): Door {

@@ -40,7 +40,7 @@ test('what cannot be served is told in one line, and left as it is', async () =>
       rmSync(file)
       changed(file, 'CREATE TABLE recipes (name TEXT)')
     }, /none of Wide Trellis/],
-    ['without-table', file => changed(file, 'DROP TABLE wall_models'), /lacks what it should have: wall_models/],
+    ['without-table', file => changed(file, 'DROP TABLE wall_models'), /is incomplete; missing: wall_models/],
     ['folder', (file) => {
       rmSync(file)
       mkdirSync(file)

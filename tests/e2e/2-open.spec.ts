@@ -44,5 +44,5 @@ test('an address that is none says so', async ({ page }) => {
   await page.goto('/sites/holm-point/walls/nowhere/survey')
   await expect(page.getByText('There is no wall of this name')).toBeVisible()
   await page.goto('/sites/nowhere')
-  await expect(page.getByRole('alert')).toContainText('no site of this name')
+  await expect(page.getByRole('alert')).toContainText('no this site')
 })

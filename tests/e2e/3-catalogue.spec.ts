@@ -36,10 +36,10 @@ test('a model is made like another, drawn as it is typed, and refused what canno
   await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled()
   await page.getByLabel('Or the picture’s width').fill('1220.6')
   await page.getByLabel('and its height').fill('900')
-  await page.getByRole('button', { name: 'Split the bezels evenly' }).click()
+  await page.getByRole('button', { name: 'Calculate even bezels' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'higher than the case' })).toBeVisible()
   await page.getByLabel('and its height').fill('690')
-  await page.getByRole('button', { name: 'Split the bezels evenly' }).click()
+  await page.getByRole('button', { name: 'Calculate even bezels' }).click()
   await expect(page.getByLabel('Bezel left', { exact: true })).toHaveValue('12')
   // What cannot be read holds the model back; what is not kept outlives a look at another, and a reload.
   await fill(page, 'Mass, kg', 'heavy')
@@ -76,7 +76,7 @@ test('new figures of a model that walls use become a revision, and the walls are
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByTestId('model-standing')).toContainText('newer figures of this display')
   expect((await house.wall()).job.catalogue.displays.find(({ id }: { id: string }) => id === 'kelda-46n').mass).toBe(21.5)
-  await page.getByRole('button', { name: 'Take them for this array' }).click()
+  await page.getByRole('button', { name: 'Update this array' }).click()
   await expect(page.getByTestId('model-standing')).toHaveCount(0)
   await saved(page)
   expect((await house.wall()).job.walls[0].arrays[0].display).toBe('kelda-46n.r2')
@@ -105,7 +105,7 @@ test('a table of models is looked at before it is taken in, and comes out again'
   await expect(page.locator(row('brought-in'))).toBeVisible()
 
   await page.getByTestId('model-file').setInputFiles(file('bad.json', '{"displays": 3}'))
-  await expect(page.getByRole('alert')).toContainText('It has no list of displays')
+  await expect(page.getByRole('alert')).toContainText('The file has no list of displays')
   await page.getByRole('button', { name: 'Leave it' }).click()
   const json = JSON.parse((await house.api('/catalogue/display?format=json')).body)
   expect(json.displays).toHaveLength(13)
@@ -113,7 +113,7 @@ test('a table of models is looked at before it is taken in, and comes out again'
   expect((await house.api('/catalogue/display/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"models": [{"id": "x"}]}' })).status).toBe(422)
 })
 
-test('what came and went of a fastener is entered in the ledger of the stock, and never more than there is', async ({ page, house }) => {
+test('what came and went of a fastener is entered in the ledger of the stock, and never more than the shift ofre is', async ({ page, house }) => {
   await page.goto('/catalogue')
   await page.getByRole('tab', { name: 'Fasteners' }).click()
   await page.getByText('Lag screw 3/8 × 3 in', { exact: true }).click()
@@ -121,7 +121,7 @@ test('what came and went of a fastener is entered in the ledger of the stock, an
   await expect(stock).toContainText('In stock: 120')
   await page.getByLabel('Came, or − went').fill('−130')
   await stock.getByRole('button', { name: 'Enter' }).click()
-  await expect(stock.getByRole('alert')).toContainText('would leave fewer than none: there are 120')
+  await expect(stock.getByRole('alert')).toContainText('would leave less than 0: in stock 120')
   await page.getByLabel('Came, or − went').fill('-20')
   await page.getByLabel('For what').fill('Ticket hall')
   await stock.getByRole('button', { name: 'Enter' }).click()

@@ -113,7 +113,7 @@ test('a grid is begun on a bare wall from the catalogue', async ({ page, house }
   await page.getByLabel('Name', { exact: true }).fill('Bare')
   await page.getByLabel('Width').fill('3000')
   await page.getByLabel('Height').fill('2500')
-  await page.getByRole('button', { name: 'Begin the wall' }).click()
+  await page.getByRole('button', { name: 'Create wall' }).click()
   await page.getByRole('link', { name: /^Arrange/ }).click()
   await page.getByRole('button', { name: 'Add a grid of displays' }).click()
   await page.getByLabel('Display', { exact: true }).selectOption('firth-32s')

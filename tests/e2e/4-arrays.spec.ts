@@ -70,7 +70,7 @@ test('a screen is chosen, turned and left out by keys', async ({ page, house }) 
   await page.locator('h1').click()
   for (const press of ['Control+ArrowRight', 'Control+ArrowRight', 'Control+ArrowDown', 'r']) await page.keyboard.press(press)
   await expect(page.getByLabel('Hung')).toHaveValue('inverted')
-  await page.getByLabel('nothing hangs here').check()
+  await page.getByLabel('No screen here').check()
   await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(8)
   await page.getByRole('button', { name: 'As the other screens' }).click()
   await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
@@ -78,9 +78,9 @@ test('a screen is chosen, turned and left out by keys', async ({ page, house }) 
   await saved(page)
   expect((await house.wall()).job.walls[0].arrays[0].cells).toEqual([{ row: 2, column: 2, empty: true, orientation: 'inverted' }])
   // A screen on its side does not fit a cell of the grid.
-  await page.getByLabel('nothing hangs here').uncheck()
+  await page.getByLabel('No screen here').uncheck()
   await page.getByLabel('Hung').selectOption('portrait-cw')
-  await expect(page.locator('[data-finding=cell-of-another-size]')).toContainText('576.2 × 1021.4; the grid’s cells are 1021.4 × 576.2')
+  await expect(page.locator('[data-finding=cell-of-another-size]')).toContainText('576.2 × 1021.4; the other screens of the grid are 1021.4 × 576.2')
 })
 
 test('a dimension is typed on the drawing itself', async ({ page, house }) => {
@@ -149,7 +149,7 @@ test('alternatives are kept side by side, compared, and one is chosen', async ({
   await expect(narrow).toContainText('Size2043.4 × 1729.8')
   await expect(narrow).toContainText('Holes24')
   await page.locator('[data-alternative=a]').getByRole('button', { name: 'choose' }).click()
-  await expect(page.locator('[data-finding=alternative-open]')).toContainText('“A” is chosen, and this is “Narrow”')
+  await expect(page.locator('[data-finding=alternative-open]')).toContainText('“A”, but this plan is “Narrow”')
   await page.locator('[data-alternative=a]').getByRole('button', { name: 'show' }).click()
   await expect(page.locator('[data-finding=alternative-open]')).toHaveCount(0)
   await saved(page)
@@ -162,7 +162,7 @@ test('what must stay clear stops an array that lies over it', async ({ page }) =
   await expect(page.locator('[data-finding=array-over-opening]')).toContainText('lies over a door, by')
   await fill(page, 'above the floor', '300')
   await fill(page, 'from the wall’s left', '2960')
-  await expect(page.locator('[data-finding=array-over-reachable]')).toContainText('the outlet that must stay within reach')
+  await expect(page.locator('[data-finding=array-over-reachable]')).toContainText('the outlet that must stay accessible')
 })
 
 test('under the hand an array is brought to what is near, and says to what', async ({ page, house }) => {

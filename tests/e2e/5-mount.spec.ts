@@ -11,12 +11,12 @@ test('a plate put by hand is told by how much it misses, with its cure, its reas
   await fill(page, SLID, '0')
   const stop = page.locator('[data-finding=hole-misses-member]')
   // Half of 38, less 1.5 × 9.525 and 1.645 σ of 0.7: 3.6 of wood either side of member 5's centre at 1690; the slot begins at 1698.
-  await expect(stop).toContainText('R1 C1, top row hole at 1698 misses member 5 by 4.4')
+  await expect(stop).toContainText('R1 C1, top row hole at 1698 misses stud 5 by 4.4')
   await expect(stop).toContainText('Shift the plate 7.9 to the left')
   await expect(bench).toContainText('8 of 9 plates held')
   await expect(page.locator('[data-state=off]')).toHaveCount(2)
   await expect(page.getByRole('link', { name: /^Mount/ })).toContainText('2 stops')
-  await stop.getByRole('button', { name: 'Take the shift' }).click()
+  await stop.getByRole('button', { name: 'Apply shift' }).click()
   await expect(bench).toContainText('9 of 9 plates held')
   await fill(page, 'Why it was put there', 'conduit to the right')
   await expect(page.locator('[data-finding=plate-by-hand]')).toContainText('because: conduit to the right')
@@ -26,7 +26,7 @@ test('a plate put by hand is told by how much it misses, with its cure, its reas
   const sheet = await house.api(`${HALL}/sheet?paper=a3&format=svg&revision=draft`)
   expect(sheet.body).toContain('conduit to the right')
 
-  await page.getByRole('button', { name: 'Let it be worked out' }).click()
+  await page.getByRole('button', { name: 'Use calculated position' }).click()
   await expect(page.locator('[data-finding=plate-by-hand]')).toHaveCount(0)
   await expect(bench).toContainText('9 of 9 plates held')
 })
@@ -40,7 +40,7 @@ test('a hole is put elsewhere by hand, within its slot or with a stop', async ({
   await expect(page.locator('[data-finding=hole-by-hand]')).toContainText('a hole was put at 1692 by hand, no reason given')
   await fill(page, 'Put this hole at', '1640')
   await expect(page.locator('[data-finding=hole-off-slot]')).toContainText('at 1640 the plate has no slot')
-  await page.getByRole('button', { name: 'Let it be worked out' }).click()
+  await page.getByRole('button', { name: 'Use calculated position' }).click()
   await expect(page.locator('[data-finding=hole-off-slot]')).toHaveCount(0)
   await saved(page)
   expect((await house.wall()).job.walls[0].arrays[0]).not.toHaveProperty('holes')
@@ -58,14 +58,14 @@ test('a plate is slid by typing and by keys, within its travel, and shows its su
   await page.keyboard.press('ArrowRight')
   await expect(slid).toHaveValue('5')
   await fill(page, SLID, '50')
-  await expect(page.getByRole('alert')).toContainText('The plate can slide 45 mm either way; 50 mm is asked for.')
+  await expect(page.getByRole('alert')).toContainText('The lateral adjustment is 45 mm either way; 50 mm was entered.')
   await expect(slid).toHaveValue('50')
   await slid.press('Escape')
   await expect(slid).toHaveValue('5')
 
   await page.getByRole('button', { name: /top holes above the floor/ }).click()
-  // Bottom edge + bottom to pattern − hook to plate + plate to hole: 2038.6 + 270.1 − 40 + 210
-  await expect(page.getByText(/bottom edge 2038\.6 \+ to the mounting pattern 270\.1 − hook to plate 40 \+ plate to hole 210 = 2478\.7/)).toBeVisible()
+  // Bottom edge + bottom to pattern − hook to plate centre + plate to hole: 2038.6 + 270.1 − 40 + 210
+  await expect(page.getByText(/bottom edge 2038\.6 \+ to mounting pattern 270\.1 − hook to plate centre 40 \+ plate to hole 210 = 2478\.7/)).toBeVisible()
 })
 
 /** The hall with one screen in the middle, whose plate reaches one stud of the two that it needs. */
@@ -88,8 +88,8 @@ test('a plate that cannot be held is cured in each of the ways that would do it'
   await page.getByRole('tab', { name: /Remedies/ }).click()
   const way = (kind: string) => page.locator(`[data-remedy=${kind}]`).first()
   await expect(way('shift')).toContainText('Shift the whole array 311 to the left')
-  await expect(way('slots')).toContainText('Its maker then allows 24 kg; the heaviest display is 21.5 kg')
-  await expect(way('rail')).toContainText('79 stowed in place of 58')
+  await expect(way('slots')).toContainText('The maker then allows 24 kg; the heaviest display is 21.5 kg')
+  await expect(way('rail')).toContainText('79 instead of 58')
   await expect(way('mount')).toContainText('Quay F3')
 
   // Drawn first, then as it was again.
@@ -132,7 +132,7 @@ test('on block every hole keeps clear of the joints, and one that does not is a 
   await fill(page, 'Plate raised, + up', '5')
   await expect(page.locator('[data-finding=joint-too-near]').first()).toContainText('too near a joint')
   await fill(page, 'Plate raised, + up', '20')
-  await expect(page.getByRole('alert')).toContainText('The height adjusters take up')
+  await expect(page.getByRole('alert')).toContainText('The height adjustment is')
 })
 
 test('the section shows what lies behind a screen, and the slider pulls its row out', async ({ page }) => {
@@ -163,11 +163,11 @@ test('a stop is taken on by a named person with a reason, and can stand again', 
   await expect(stops.first()).toBeVisible()
   const count = await stops.count()
   await stops.first().getByRole('button', { name: 'Override…' }).click()
-  await page.getByRole('button', { name: 'Override the stop' }).click()
+  await page.getByRole('button', { name: 'Override stop' }).click()
   await expect(page.getByRole('alert')).toContainText('Say why')
-  await page.getByLabel('Why it may be built all the same').fill('Steel plate let in behind the board')
-  await page.getByRole('button', { name: 'Override the stop' }).click()
-  await expect(page.getByTestId('taken-on')).toContainText('A stop overridden by Isla Brandt: “Steel plate let in behind the board”')
+  await page.getByLabel('Reason for building it anyway').fill('Steel plate let in behind the board')
+  await page.getByRole('button', { name: 'Override stop' }).click()
+  await expect(page.getByTestId('taken-on')).toContainText('Stop overridden by Isla Brandt: “Steel plate let in behind the board”')
   await saved(page)
   const plan = JSON.parse((await house.api(`${HALL}/plan`)).body)
   expect(plan.walls[0].findings.filter(({ overridden }: { overridden?: object }) => overridden)).toMatchObject([{ severity: 'caution', overridden: { by: 'Isla Brandt' } }])
@@ -176,7 +176,7 @@ test('a stop is taken on by a named person with a reason, and can stand again', 
   await page.locator('h1').click()
   await page.keyboard.press('Control+z')
   await expect(page.getByTestId('taken-on')).toBeVisible()
-  await page.getByRole('button', { name: 'End the override' }).click()
+  await page.getByRole('button', { name: 'Remove override' }).click()
   await expect(page.getByTestId('taken-on')).toHaveCount(0)
   await expect(stops).toHaveCount(count)
   await saved(page)

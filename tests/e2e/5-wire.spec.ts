@@ -14,7 +14,7 @@ test('the ticket hall is wired: a circuit that is full is told, and another take
   const second = page.locator('[data-source=board-9]')
   await second.getByLabel('Already on, A').fill('12.5')
   await second.getByLabel('Already on, A').press('Enter')
-  await expect(page.locator('[data-finding=circuit-full]')).toContainText('No circuit has room for')
+  await expect(page.locator('[data-finding=circuit-full]')).toContainText('No circuit has capacity left for')
   await page.getByRole('button', { name: 'Add a circuit' }).click()
   await expect(page.locator('[data-finding=circuit-full]')).toHaveCount(0)
   await saved(page)
@@ -41,9 +41,9 @@ test('a box that is dragged over a member says so, and goes to the nearest place
   await page.mouse.up()
   await expect(page.locator('[data-finding=box-no-place]')).toContainText('clear of the members')
   await expect(box).toHaveAttribute('stroke-dasharray', '4 3')
-  await page.getByRole('button', { name: 'Put it at the nearest place' }).click()
+  await page.getByRole('button', { name: 'Move to nearest position' }).click()
   await expect(page.locator('[data-finding=box-no-place]')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Leave it to be placed' }).click()
+  await page.getByRole('button', { name: 'Place automatically' }).click()
   await expect(page.getByLabel('Middle, along')).toHaveValue(before)
   // A cord is chosen for it, and refused for a wall.
   await page.getByLabel('Cable to it').selectOption('lyng-cord')
@@ -78,7 +78,7 @@ test('a pull-out wall is wired from an outlet below, blocking is met on the way,
   await expect(card).toContainText('Blocking is entered at 2600')
   await expect(card).toContainText('3 openings, 3 seals, 3 patches; 2 people')
   await expect(card).toContainText('blocking may be at 1640, 70 % likely')
-  await page.getByRole('button', { name: 'It went through' }).click()
+  await page.getByRole('button', { name: 'Line through' }).click()
   await expect(card).toContainText('the bay is free on this way')
   await house.start()
   await saved(page)
@@ -107,8 +107,8 @@ test('at the wall a route is followed leg by leg, and where it stopped is told b
   const told = Number(await page.getByLabel('It stopped at, above the floor').inputValue())
   expect(told).toBeGreaterThan(800)
   await page.getByRole('button', { name: '+25' }).click()
-  await page.getByRole('button', { name: 'Stopped here' }).click()
-  await expect(page.getByTestId('route-card')).toContainText(`Blocking is entered at ${told + 25}`)
+  await page.getByRole('button', { name: 'Record blockage' }).click()
+  await expect(page.getByTestId('route-card')).toContainText(`Blocking entered at ${told + 25}`)
   await saved(page)
   expect((await house.wall()).job.walls[0].blocking.at(-1)).toMatchObject({ y: told + 25, found: true })
 })
@@ -119,7 +119,7 @@ test('a bay is found from above by a dimension or by the locator, which tells wh
   await page.getByRole('button', { name: /^R1 C1 signal, from above/ }).click()
   await page.getByRole('tab', { name: 'Find the bay' }).click()
   const find = page.getByTestId('find-bay')
-  await expect(find).toContainText('to the right of the left end of the wall')
+  await expect(find).toContainText('to the right of the left edge of the wall')
   await find.getByRole('button', { name: 'Use the practice locator' }).click()
   await expect(find).toContainText('That is over the bay')
   await fill(page, 'Found at, along', '2500')
@@ -142,11 +142,11 @@ test('a kit is behind the single sign, its lower box under the upper one in line
   // Taken away and added anew, it comes back where it was, with the models that it wants.
   for (const id of ['kit upper', 'kit lower']) {
     await page.getByRole('button', { name: new RegExp(`, ${id}`) }).click()
-    await page.getByRole('button', { name: 'Take it away' }).click()
+    await page.getByRole('button', { name: 'Delete box' }).click()
   }
   for (const kind of ['kit-upper', 'kit-lower']) {
     await page.getByLabel('Boxes', { exact: true }).selectOption(kind)
-    await page.getByRole('button', { name: /^Place them for/ }).click()
+    await page.getByRole('button', { name: /^Place boxes for/ }).click()
   }
   await expect(page.getByText(/3 of 3 boxes in place/)).toBeVisible()
   await saved(page)

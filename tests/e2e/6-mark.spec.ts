@@ -25,7 +25,7 @@ test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ pag
   await page.goto(`${HALL}/mark`)
   await page.getByRole('tab', { name: 'Sheets' }).click()
   await expect(page.getByTestId('sheets-of')).toContainText('Of revision A, issued')
-  await page.getByRole('button', { name: 'See the printed sheet' }).click()
+  await page.getByRole('button', { name: 'Preview sheet' }).click()
   await expect(page.getByAltText(/Mark-out sheet, page 1 of/)).toBeVisible()
   await page.getByLabel('Paper').selectOption('letter')
   for (const format of ['PDF', 'SVG', 'DXF', 'CSV', 'JSON']) {
@@ -74,7 +74,7 @@ test('a mark-out is issued, revised and compared; sheets are of what was issued,
   await expect(page.getByTestId('issued-now')).toContainText('Revision B is what is planned now')
   await saved(page)
   await page.locator('[data-revision=B]').getByRole('button', { name: 'Compare with A' }).click()
-  await expect(page.getByTestId('difference')).toContainText('Departures centre line, upright moved 8 mm')
+  await expect(page.getByTestId('difference')).toContainText('Departures vertical centre line moved 8 mm')
 
   const { log } = (await house.wall()).job
   expect(log.at(-1)).toMatchObject({ kind: 'issued', revision: 'B', by: 'Isla Brandt', note: '8 to the right', frozen: expect.stringMatching(/^[0-9a-f]{64}$/) })
@@ -96,7 +96,7 @@ test('a mark-out is issued, revised and compared; sheets are of what was issued,
   const again = await post('log', { id: 'again', at: '2026-11-26T09:00:00Z', by: 'Odd Varga', wall: 'ticket-hall', kind: 'issued', revision: 'B', frozen: frozen.id })
   expect([again.status, again.body]).toEqual([422, expect.stringContaining('B was issued by Isla Brandt meanwhile')])
   frozen.plan.arrays[0].positions[0].holes[0].x += 5
-  expect((await post('revisions', frozen)).body).toContain('is not the SHA-256 of what it says')
+  expect((await post('revisions', frozen)).body).toContain('is not the SHA-256 of its content')
   // A file with what was issued comes back as it went out; one in which that was changed is refused.
   const out = (await house.api('/sites/holm-point/job')).body
   const twin = JSON.parse(out)

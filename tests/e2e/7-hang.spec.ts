@@ -103,7 +103,7 @@ test('a hole that is made stays where it is when its array is moved; what cannot
   await moveTo('3420')
   await expect(first).not.toContainText('hit')
   await page.goto(`${HALL}/mount`)
-  await expect(page.locator('[data-finding=hole-left-behind]')).toContainText('R1 C1 cannot keep to 4 holes that are made for it: its plate would have to stand')
+  await expect(page.locator('[data-finding=hole-left-behind]')).toContainText('R1 C1 cannot use 4 holes that are already drilled for it: its plate would have to move')
   await expect(page.locator('[data-testid=elevation] [data-left-behind]')).toHaveCount(4)
 })
 
@@ -112,13 +112,13 @@ test('the work is prepared and done step by step; what is missing is told to the
   await page.goto(`${HALL}/hang`)
   await page.getByRole('tab', { name: 'Prepare' }).tap()
   const kit = page.locator('[data-kit="kit:people"]')
-  await expect(kit).toContainText('people who lift')
+  await expect(kit).toContainText('people for lifting')
   await page.locator('[data-kit^="kit:fastener-"]').getByRole('button', { name: 'is there' }).tap()
   await expect(page.getByTestId('kit-count')).toContainText('1 of')
   await page.locator('[data-kit="kit:detector"]').getByRole('button', { name: 'is missing' }).tap()
   await expect(page.locator('[data-kit="kit:detector"]')).toContainText('Missing, told by Odd Varga')
   await page.getByRole('tab', { name: 'Steps' }).tap()
-  await expect(page.getByTestId('step-title')).toHaveText('Power off, and proved dead')
+  await expect(page.getByTestId('step-title')).toHaveText('Isolate and prove dead')
   for (const name of ['Done', 'Back', 'Next']) {
     const { x, y, width, height } = (await page.getByRole('button', { name, exact: true }).boundingBox())!
     expect(Math.min(width, height)).toBeGreaterThanOrEqual(48)
@@ -126,10 +126,10 @@ test('the work is prepared and done step by step; what is missing is told to the
   }
   await page.getByTestId('photo').setInputFiles({ name: 'dead.png', mimeType: 'image/png', buffer: PICTURE })
   await page.getByRole('button', { name: 'Done', exact: true }).tap()
-  await expect(page.getByTestId('step-title')).toHaveText('Try a screw by hand')
+  await expect(page.getByTestId('step-title')).toHaveText('Test a screw by hand')
   await page.locator('h1').click()
   await page.keyboard.press('PageDown')
-  await expect(page.getByTestId('step-title')).toHaveText('Measure the unpacked displays')
+  await expect(page.getByTestId('step-title')).toHaveText('Unpack and measure the displays')
   await saved(page)
   const { job } = await house.wall()
   expect(job.log.filter(({ kind }: { kind: string }) => kind === 'step')).toMatchObject([

@@ -110,7 +110,7 @@ test('the second of two people to save is told, sees the other’s state, and lo
   await expect(odd.locator('[data-screen=departures-r1c3]')).toHaveCount(0)
   expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ columns: 3, at: { y: { value: 930 } } })
 
-  await told.getByRole('button', { name: 'Put my changes on theirs' }).click()
+  await told.getByRole('button', { name: 'Merge my changes' }).click()
   await expect(told).toHaveCount(0)
   await saved(odd)
   await expect(odd.getByLabel('above the floor')).toHaveValue('930')

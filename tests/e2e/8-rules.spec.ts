@@ -4,7 +4,7 @@ test('house rules are chosen by the firm, a site and a wall; a wall says where e
   const datum = page.locator('[data-rule=heightDatum]')
   const by = datum.getByTestId('chosen-by')
   await page.goto('/')
-  await page.getByRole('link', { name: 'Choose how the firm works' }).click()
+  await page.getByRole('link', { name: 'Edit house rules' }).click()
   await expect(by).toHaveText('the usual, as nobody chose')
   await datum.getByText('always the bottom edge of the display').click()
   // Before it is saved it says which walls are planned otherwise, and can be left.
@@ -12,11 +12,11 @@ test('house rules are chosen by the firm, a site and a wall; a wall says where e
   await expect(touched).toContainText('walls are planned otherwise by this')
   await expect(touched.getByRole('link', { name: 'Holm Point, Ticket hall' })).toBeVisible()
   await expect(touched.getByRole('listitem').filter({ hasText: 'Ticket hall' })).toContainText('issued')
-  await page.getByRole('button', { name: 'Leave it as it was' }).click()
+  await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(by).toHaveText('the usual, as nobody chose')
   expect(JSON.parse((await house.api('/rules')).body).rules).toEqual({})
   await datum.getByText('always the bottom edge of the display').click()
-  await page.getByRole('button', { name: 'Save the rule' }).click()
+  await page.getByRole('button', { name: 'Save rule' }).click()
   await expect(page.getByRole('status').first()).toContainText('Saved')
   await expect(by).toHaveText('chosen by the firm')
 

@@ -12,7 +12,7 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   await expect(page.getByTestId('seam-end')).toHaveText('R1 C1 | R1 C2, top')
   // What no seam can have is refused beside the key.
   for (const key of ['4', '0', '0']) await page.getByRole('button', { name: key, exact: true }).tap()
-  await expect(page.getByRole('alert')).toContainText('A gap is from 0 to 100.6')
+  await expect(page.getByRole('alert')).toContainText('A gap must be from 0 to 100.6')
   for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'Delete' }).tap()
   for (const name of ['1', '0', 'Next', 'Back']) {
     const { width, height, x } = (await page.getByRole('button', { name, exact: true }).boundingBox())!
@@ -69,7 +69,7 @@ async function readAll(page: Page) {
   const places = Number(/of (\d+) places/.exec((await page.getByText(/of \d+ places/).textContent())!)![1])
   for (let n = 0; n < places; n++) {
     const level = (await page.getByTestId('seam-end').textContent())!.startsWith('Level')
-    if (!level) await page.getByRole('button', { name: 'Hold it here and read' }).click()
+    if (!level) await page.getByRole('button', { name: 'Take reading' }).click()
     for (let k = 0; k < (level ? 1 : 2) && n < places; k++) await page.getByRole('button', { name: 'Next', exact: true }).click()
   }
   await page.getByRole('button', { name: 'Keep these readings' }).click()
@@ -159,7 +159,7 @@ test.describe('at the desk', () => {
     await page.getByLabel('Gap', { exact: true }).fill('9')
     await page.getByRole('button', { name: 'Keep these readings' }).click()
     await expect(page.getByTestId('closes')).toContainText('It does not close all the way')
-    await expect(page.getByTestId('binding')).toContainText(/R1 C3 \| R2 C3, right: [\d.]+ mm too much\. .*more travel of height/)
+    await expect(page.getByTestId('binding')).toContainText(/R1 C3 \| R2 C3, right: [\d.]+ mm too much\. .*more travel at height/)
   })
 
   test('the study is run before anything is drilled, cancelled, and told of in charts', async ({ page }) => {

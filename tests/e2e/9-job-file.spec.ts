@@ -9,7 +9,7 @@ test('a site goes to another machine as a file and comes back the same', async (
   await fill(page, 'above the floor', '900')
   await saved(page)
   await page.goto('/sites/holm-point')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save the site as a job file' }).click()])
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export job file' }).click()])
   const file = join(house.data, 'holm-point.json')
   await download.saveAs(file)
   const text = readFileSync(file, 'utf8')
@@ -22,7 +22,7 @@ test('a site goes to another machine as a file and comes back the same', async (
     // This machine has a site of that name: it says so, and takes the file as a copy.
     await page.getByTestId('job-file').setInputFiles(file)
     await expect(page.getByRole('alert')).toContainText('here already')
-    await page.getByRole('button', { name: 'Bring it in as a copy' }).click()
+    await page.getByRole('button', { name: 'Import as a copy' }).click()
     await expect(page.getByRole('heading', { name: 'Holm Point (copy)' })).toBeVisible()
     const copy = JSON.parse((await other.api('/sites/holm-point-2/job')).body)
     expect({ ...copy, site: { ...copy.site, id: 'holm-point', name: 'Holm Point' } }).toEqual(JSON.parse(text))

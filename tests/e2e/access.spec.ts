@@ -70,7 +70,7 @@ for (const theme of ['desk', 'site']) {
       await expect(page).toHaveURL(/\/(account|people)$/)
     })
 
-    test('in the palette and on the sheet of keys', async ({ page }) => {
+    test('in the palette and on the data sheet of keys', async ({ page }) => {
       await page.goto(`${HALL}/survey`)
       await expect(page.locator('h1').first()).toBeVisible()
       await page.keyboard.press('/')

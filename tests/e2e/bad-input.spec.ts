@@ -36,17 +36,17 @@ test('every field says what is wrong beside it, keeps what was typed and saves n
 
 test('a new site and a new wall are refused beside their fields', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('button', { name: 'Begin the site' }).click()
+  await page.getByRole('button', { name: 'Create site' }).click()
   await expect(page.getByRole('alert')).toContainText('The name must not be empty')
   await page.goto('/sites/holm-point')
   await page.getByLabel('Width').fill('150 m')
   await page.getByLabel('Height').fill('tall')
-  await page.getByRole('button', { name: 'Begin the wall' }).click()
-  await expect(page.getByText('A name is needed.')).toBeVisible()
+  await page.getByRole('button', { name: 'Create wall' }).click()
+  await expect(page.getByText('Enter a name.')).toBeVisible()
   await expect(page.getByText('“tall” is not a length')).toBeVisible()
   await page.getByLabel('Name', { exact: true }).fill('Long')
   await page.getByLabel('Height').fill('3000')
-  await page.getByRole('button', { name: 'Begin the wall' }).click()
+  await page.getByRole('button', { name: 'Create wall' }).click()
   await expect(page.getByText('at most 100 m')).toBeVisible()
 })
 

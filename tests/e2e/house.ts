@@ -120,7 +120,7 @@ export async function beginWall(page: Page, name: string, width: string, height:
   await page.getByLabel('Name', { exact: true }).fill(name)
   await page.getByLabel('Width').fill(width)
   await page.getByLabel('Height').fill(height)
-  await page.getByRole('button', { name: 'Begin the wall' }).click()
+  await page.getByRole('button', { name: 'Create wall' }).click()
   await expect(page).toHaveURL(/\/survey$/)
 }
 
@@ -153,4 +153,4 @@ export const test = base.extend<{ house: House }>({
 export { expect }
 
 /** The row of a member in the list below the drawing, by its number from the left. */
-export const memberRow = (page: Page, number: number) => page.locator('tr', { has: page.getByRole('cell', { name: `Member ${number}`, exact: true }) })
+export const memberRow = (page: Page, number: number) => page.locator('tr', { has: page.getByRole('cell', { name: `Stud ${number}`, exact: true }) })

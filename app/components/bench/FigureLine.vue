@@ -26,7 +26,7 @@ const shown = computed(() => {
 
 <template>
   <Disclosure v-slot="{ open }" as="div" class="border-b border-hair">
-    <DisclosureButton class="flex min-h-[var(--target)] w-full items-baseline justify-between gap-2 py-1 text-left text-sm" :title="open ? 'Hide the working' : 'Show the working'">
+    <DisclosureButton class="flex min-h-[var(--target)] w-full items-baseline justify-between gap-2 py-1 text-left text-sm" :title="open ? 'Hide working' : 'Show working'">
       <span>{{ label }}</span>
       <span class="whitespace-nowrap"><b class="figures text-lg font-semibold">{{ shown.value }}</b> <span class="text-xs text-ink-soft">{{ shown.unit }}</span></span>
     </DisclosureButton>

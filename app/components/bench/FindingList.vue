@@ -45,10 +45,10 @@ const reason = ref('')
 const fault = ref('')
 function takeOn(stops: Finding[]) {
   const because = reason.value.trim()
-  if (!because) return void (fault.value = 'Say why: it is kept and printed with your name.')
+  if (!because) return void (fault.value = 'Enter a reason. It is logged and printed with your name.')
   for (const { code, subject, message } of stops) {
     const faults = store.record({ kind: 'override', code, subject: subject.id, reason: because, figures: figuresOf(message) })
-    if (faults.length > 0) return void (fault.value = faults.map(({ message }) => `What is recorded ${message}.`).join(' '))
+    if (faults.length > 0) return void (fault.value = faults.map(({ message }) => `The entry ${message}.`).join(' '))
   }
   taking.value = reason.value = fault.value = ''
 }
@@ -76,34 +76,34 @@ function endOverride(findings: Finding[]) {
         {{ tell(finding.remedy) }}
       </p>
       <p v-if="finding.overridden" class="mt-1 pl-6" data-testid="taken-on">
-        A stop overridden by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
+        Stop overridden by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
       </p>
       <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(all)">
-        <label class="block">Why it may be built all the same<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
+        <label class="block">Reason for the override<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
         <p v-if="fault" class="field-fault" role="alert">
           {{ fault }}
         </p>
         <div class="flex gap-2">
           <button type="submit" class="press press-first">
-            Override the stop
+            Override stop
           </button>
           <button type="button" class="press" @click="taking = ''">
-            Leave it
+            Cancel
           </button>
         </div>
       </form>
       <div v-else class="mt-2 flex flex-wrap gap-2 pl-6">
         <button v-if="finding.cure && store.rights('wall.design')" type="button" class="press press-first !px-2 whitespace-nowrap" @click="takeCure(finding)">
-          Take the shift
+          Apply shift
         </button>
         <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))">
-          Show the plate
+          Show plate
         </button>
         <button v-if="finding.severity === 'stop' && finding.code !== ANSWERED && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
           Override…
         </button>
         <button v-if="finding.overridden && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="endOverride(all)">
-          End the override
+          Remove override
         </button>
       </div>
     </li>

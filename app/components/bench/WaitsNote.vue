@@ -11,6 +11,6 @@ const wait = computed(() => waitOf(stage, findings.value))
 
 <template>
   <p v-if="wait" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm" data-testid="waits">
-    Waits for {{ titleOf(wait!.stage) }}: {{ wait.stops }} {{ wait.stops === 1 ? 'stop stands' : 'stops stand' }} there. Nothing here is settled until then.
+    Waiting for {{ titleOf(wait!.stage) }}: {{ wait.stops }} {{ wait.stops === 1 ? 'stop' : 'stops' }} there. Figures here are provisional until then.
   </p>
 </template>

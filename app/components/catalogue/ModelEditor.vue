@@ -54,7 +54,7 @@ function splitBezels() {
   if (!width.ok || !height.ok) return void (picture.fault = !width.ok ? width.message : (height as { message: string }).message)
   const split = evenBezels(draft as Display, { width: width.mm, height: height.mm })
   picture.fault = 'faults' in split ? split.faults.map(({ message }) => `${message}.`).join(' ') : ''
-  if ('bezel' in split) change((model) => { Object.assign(model, { bezel: split.bezel, note: [model.note, 'Bezels split evenly from the picture’s size.'].filter(Boolean).join(' ') }) })
+  if ('bezel' in split) change((model) => { Object.assign(model, { bezel: split.bezel, note: [model.note, 'Bezels calculated evenly from the picture size.'].filter(Boolean).join(' ') }) })
 }
 </script>
 
@@ -66,10 +66,10 @@ function splitBezels() {
     <CableDrawing v-else-if="kind === 'cable'" :cable="asCable" />
     <FastenerDrawing v-else :model="asScrews" />
     <p class="mt-2 text-xs text-ink-soft">
-      <code class="figures">{{ model.id }}</code><template v-if="model.supersedes">, takes the place of <code class="figures">{{ model.supersedes }}</code></template>.
-      {{ usedBy.length ? `Used by ${usedBy.map(({ name }) => name).join('; ')}.` : 'No wall uses it.' }}
+      <code class="figures">{{ model.id }}</code><template v-if="model.supersedes">, supersedes <code class="figures">{{ model.supersedes }}</code></template>.
+      {{ usedBy.length ? `Used by ${usedBy.map(({ name }) => name).join('; ')}.` : 'Not used on any wall.' }}
       <template v-if="held">
-        New figures become a revision; walls keep what they were planned with until they take it.
+        Changes are saved as a new revision. Walls keep the old figures until they are updated.
       </template>
     </p>
     <div class="mt-2 min-h-0 flex-1 space-y-3 overflow-y-auto pr-2" tabindex="0" role="group" aria-label="Figures">
@@ -81,14 +81,14 @@ function splitBezels() {
           <ModelFigure v-for="field in fields" :key="`${model.id} ${field.path}`" :field="field" :model="draft" :fault="faultOf(field.path)" @change="change" @unread="wrong => mark(field.path, wrong)" />
         </div>
         <div v-if="kind === 'display' && title === 'Picture'" class="mt-2 flex flex-wrap items-end gap-2 text-sm">
-          <FieldFrame id="picture-width" label="Or the picture’s width">
+          <FieldFrame id="picture-width" label="Picture width">
             <input id="picture-width" v-model="picture.width" class="field-input !w-28 text-right" autocomplete="off">
           </FieldFrame>
-          <FieldFrame id="picture-height" label="and its height">
+          <FieldFrame id="picture-height" label="Picture height">
             <input id="picture-height" v-model="picture.height" class="field-input !w-28 text-right" autocomplete="off">
           </FieldFrame>
           <button type="button" class="press" @click="splitBezels">
-            Split the bezels evenly
+            Calculate even bezels
           </button>
           <p v-if="picture.fault" class="field-fault" role="alert">
             {{ picture.fault }}
@@ -100,22 +100,22 @@ function splitBezels() {
       </p>
     </div>
     <p v-if="!session.may('firm.catalogue')" class="mt-3 text-sm text-ink-soft">
-      You read the catalogue; a planner changes it.
+      Read only. A planner can edit the catalogue.
     </p>
     <div v-else class="mt-3 flex flex-wrap items-center gap-2">
       <button type="button" class="press press-first" :disabled="!changed || faults.length > 0 || unread.size > 0" @click="emit('save', draft)">
-        <Save class="size-4" aria-hidden="true" /> {{ fresh ? 'Keep it' : held && changed ? 'Keep as a revision' : 'Keep the figures' }}
+        <Save class="size-4" aria-hidden="true" /> {{ fresh ? 'Save' : held && changed ? 'Save as revision' : 'Save' }}
       </button>
       <button v-if="changed" type="button" class="press" @click="emit('leave')">
-        <Undo2 class="size-4" aria-hidden="true" /> {{ fresh ? 'Leave it' : 'As it was' }}
+        <Undo2 class="size-4" aria-hidden="true" /> {{ fresh ? 'Discard' : 'Discard changes' }}
       </button>
       <button v-if="!fresh" type="button" class="press" @click="emit('duplicate', draft)">
         <Copy class="size-4" aria-hidden="true" /> Duplicate
       </button>
       <button v-if="!fresh" type="button" class="press" @click="retire">
-        <component :is="model.retired ? ArchiveRestore : Archive" class="size-4" aria-hidden="true" /> {{ model.retired ? 'Offer it again' : 'Retire' }}
+        <component :is="model.retired ? ArchiveRestore : Archive" class="size-4" aria-hidden="true" /> {{ model.retired ? 'Restore' : 'Archive' }}
       </button>
-      <span class="text-sm text-ink-soft" role="status">{{ changed ? (faults.length || unread.size ? 'Not kept: set right what is marked.' : 'Not kept yet; held in this browser.') : '' }}</span>
+      <span class="text-sm text-ink-soft" role="status">{{ changed ? (faults.length || unread.size ? 'Not saved: correct the marked fields.' : 'Not saved. The draft is stored in this browser.') : '' }}</span>
     </div>
   </section>
 </template>

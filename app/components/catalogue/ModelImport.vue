@@ -13,20 +13,20 @@ const fault = ref('')
 
 function readTable(text: string) {
   const { data, meta } = Papa.parse<ModelRow>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim(), transform: cellFromCsv })
-  if (!meta.fields?.includes('id')) throw new Error(`The first line must name the columns, “id” among them. Known are ${modelColumns(kind).join(', ')}.`)
+  if (!meta.fields?.includes('id')) throw new Error(`The first line must name the columns and include “id”. Known columns: ${modelColumns(kind).join(', ')}.`)
   return judgeModelRows(kind, data, kept, system.value)
 }
 function readFile(text: string) {
   const given = JSON.parse(text) as Record<string, unknown> | unknown[] | null
   const lists = Array.isArray(given) ? given : (given?.[KINDS[kind].list] ?? (given?.catalogue as Record<string, unknown> | undefined)?.[KINDS[kind].list])
-  if (!Array.isArray(lists)) throw new Error(`It has no list of ${KINDS[kind].names.toLowerCase()}: a JSON file holds “${KINDS[kind].list}”, as a job file’s catalogue does.`)
+  if (!Array.isArray(lists)) throw new Error(`The file has no list of ${KINDS[kind].names.toLowerCase()}. A JSON file needs “${KINDS[kind].list}”, as in the catalogue of a job file.`)
   return judgeModels(kind, lists, kept)
 }
 watch(() => file, async () => {
   fault.value = ''
   verdicts.value = []
   try {
-    if (file.size > 5 * 1024 * 1024) throw new Error('A file over 5 MB is no catalogue.')
+    if (file.size > 5 * 1024 * 1024) throw new Error('The file is over 5 MB, the limit for an import.')
     const text = await file.text()
     verdicts.value = /^\s*[[{]/.test(text) ? readFile(text) : readTable(text)
   }
@@ -40,12 +40,12 @@ const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)
 </script>
 
 <template>
-  <section class="flex h-full flex-col" aria-label="Models to bring in" data-testid="model-import">
+  <section class="flex h-full flex-col" aria-label="Model import" data-testid="model-import">
     <h2 class="text-lg font-bold">
       {{ file.name }}
     </h2>
     <p class="text-sm text-ink-soft">
-      {{ counts.map(({ becomes, count }) => `${count} ${becomes}`).join(', ') || 'Nothing in it.' }} Changed figures of a model that walls use become a revision.
+      {{ counts.map(({ becomes, count }) => `${count} ${becomes}`).join(', ') || 'No rows.' }} Changes to a model in use are saved as a new revision.
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
@@ -53,10 +53,10 @@ const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)
     <VerdictTable class="mt-3" :what="KINDS[kind].name" :rows="verdicts.map(({ name, ...verdict }) => ({ ...verdict, text: name }))" />
     <div class="mt-3 flex gap-2">
       <button type="button" class="press press-first" :disabled="good.length === 0" @click="emit('take', good.map(({ model }) => model!))">
-        <Check class="size-4" aria-hidden="true" /> Take {{ good.length }} {{ good.length === 1 ? 'row' : 'rows' }} in
+        <Check class="size-4" aria-hidden="true" /> Import {{ good.length }} {{ good.length === 1 ? 'row' : 'rows' }}
       </button>
       <button type="button" class="press" @click="emit('leave')">
-        <X class="size-4" aria-hidden="true" /> Leave it
+        <X class="size-4" aria-hidden="true" /> Cancel
       </button>
     </div>
   </section>

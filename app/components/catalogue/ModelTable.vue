@@ -14,17 +14,17 @@ const helper = createColumnHelper<Model>()
 /** Diagonal of the picture in inches, by which displays are known. */
 const diagonal = ({ width, height, bezel }: Display) => Math.hypot(width - bezel.left - bezel.right, height - bezel.top - bezel.bottom) / 25.4
 const name = helper.accessor(({ name, id }) => name ?? id, { id: 'name', header: 'Name' })
-const standing = helper.accessor(model => unkept(model.id) ? 'not kept yet' : model.retired ? 'retired' : newestOf(models, model) !== model ? 'superseded' : usedBy(model.id) ? `on ${usedBy(model.id)} ${usedBy(model.id) === 1 ? 'wall' : 'walls'}` : '', { id: 'standing', header: 'Standing' })
+const standing = helper.accessor(model => unkept(model.id) ? 'not saved' : model.retired ? 'archived' : newestOf(models, model) !== model ? 'superseded' : usedBy(model.id) ? `on ${usedBy(model.id)} ${usedBy(model.id) === 1 ? 'wall' : 'walls'}` : '', { id: 'standing', header: 'Status' })
 const number = (id: string, header: string, of: (model: never) => number, text: (value: number) => string = String) =>
   helper.accessor(model => of(model as never), { id, header, cell: ({ getValue }) => text(getValue()), meta: { numeric: true } })
 const length = (mm: number) => show(mm)
 const columns = computed(() => ({
-  display: [name, number('diagonal', 'Inches', (model: Display) => diagonal(model), value => value.toFixed(0)), number('width', 'Width', (model: Display) => model.width, length), number('height', 'Height', (model: Display) => model.height, length), number('mass', 'kg', (model: Display) => model.mass), standing],
-  mount: [name, helper.accessor(model => (model as Mount).kind, { id: 'kind', header: 'Kind' }), number('capacity', 'Carries, kg', (model: Mount) => model.capacity), number('stowed', 'Stowed', (model: Mount) => model.depth.stowed, length), number('members', 'Members', (model: Mount) => model.needs.members), standing],
-  fastener: [name, helper.accessor(model => (model as Fastener).base.replace('-', ' '), { id: 'base', header: 'Goes into' }), number('diameter', 'Diameter', (model: Fastener) => model.diameter, value => value.toFixed(1)), number('length', 'Length', (model: Fastener) => model.length, length), standing],
-  box: [name, helper.accessor(model => ((model as BoxModel).kind ?? '').replace('-', ' '), { id: 'kind', header: 'Kind' }), number('wide', 'Cut-out, wide', (model: BoxModel) => model.cutout.width, length), number('high', 'high', (model: BoxModel) => model.cutout.height, length), number('depth', 'Deep', (model: BoxModel) => model.depth, length), standing],
-  cable: [name, helper.accessor(model => (model as CableModel).kind, { id: 'kind', header: 'Carries' }), number('diameter', 'Diameter', (model: CableModel) => model.diameter, length), number('farthest', 'As far as', (model: CableModel) => model.farthest ?? 0, mm => mm === 0 ? '' : length(mm)), standing],
-  screwKit: [name, number('thread', 'Thread, M', (model: ScrewKit) => model.thread), number('lengths', 'Lengths', (model: ScrewKit) => model.lengths.length), standing],
+  display: [name, number('diagonal', 'Size (in)', (model: Display) => diagonal(model), value => value.toFixed(0)), number('width', 'Width', (model: Display) => model.width, length), number('height', 'Height', (model: Display) => model.height, length), number('mass', 'Mass (kg)', (model: Display) => model.mass), standing],
+  mount: [name, helper.accessor(model => (model as Mount).kind, { id: 'kind', header: 'Type' }), number('capacity', 'Capacity (kg)', (model: Mount) => model.capacity), number('stowed', 'Stowed depth', (model: Mount) => model.depth.stowed, length), number('members', 'Studs', (model: Mount) => model.needs.members), standing],
+  fastener: [name, helper.accessor(model => (model as Fastener).base.replace('-', ' '), { id: 'base', header: 'Base material' }), number('diameter', 'Diameter', (model: Fastener) => model.diameter, value => value.toFixed(1)), number('length', 'Length', (model: Fastener) => model.length, length), standing],
+  box: [name, helper.accessor(model => ((model as BoxModel).kind ?? '').replace('-', ' '), { id: 'kind', header: 'Type' }), number('wide', 'Cut-out width', (model: BoxModel) => model.cutout.width, length), number('high', 'Cut-out height', (model: BoxModel) => model.cutout.height, length), number('depth', 'Depth', (model: BoxModel) => model.depth, length), standing],
+  cable: [name, helper.accessor(model => (model as CableModel).kind, { id: 'kind', header: 'Type' }), number('diameter', 'Diameter', (model: CableModel) => model.diameter, length), number('farthest', 'Max length', (model: CableModel) => model.farthest ?? 0, mm => mm === 0 ? '' : length(mm)), standing],
+  screwKit: [name, number('thread', 'Thread (M)', (model: ScrewKit) => model.thread), number('lengths', 'Lengths', (model: ScrewKit) => model.lengths.length), standing],
 }[kind]))
 const sorting = ref<SortingState>([{ id: 'name', desc: false }])
 watch(() => kind, () => { sorting.value = [{ id: 'name', desc: false }] })
@@ -56,14 +56,14 @@ const ARIA = { asc: 'ascending', desc: 'descending' } as const
 <template>
   <div class="flex min-h-0 flex-col gap-2">
     <div class="flex gap-2">
-      <input v-model="search" type="search" class="field-input" placeholder="Search by name, size, standing" aria-label="Search the catalogue">
-      <select v-model="shown" class="field-input !w-40" aria-label="Which are shown">
+      <input v-model="search" type="search" class="field-input" placeholder="Search by name, size, status" aria-label="Search the catalogue">
+      <select v-model="shown" class="field-input !w-40" aria-label="Models shown">
         <option value="current">
-          offered
+          current
         </option><option value="used">
           used on walls
         </option><option value="old">
-          retired, superseded
+          archived, superseded
         </option><option value="all">
           all
         </option>
@@ -92,7 +92,7 @@ const ARIA = { asc: 'ascending', desc: 'descending' } as const
         </tbody>
       </table>
       <p v-if="table.getRowModel().rows.length === 0" class="p-3 text-sm text-ink-soft">
-        None is like that.
+        No model matches.
       </p>
     </div>
   </div>

@@ -31,7 +31,7 @@ const stroke = { 'stroke': 'var(--color-ink)', 'stroke-width': 1.2, 'vector-effe
     </g>
     <g :font-size="text" fill="var(--color-ink)" text-anchor="middle" class="figures">
       <text x="0" :y="tall / 2 + text * 1.4">plate {{ show(mount.plate.width) }} × {{ show(mount.plate.height) }}</text>
-      <text :x="mount.plate.width / 2 + gap + side / 2 - 20" :y="tall / 2 + text * 1.4">{{ show(mount.depth.stowed) }} stowed{{ mount.depth.service > mount.depth.stowed ? `, ${show(mount.depth.service)} out` : '' }}</text>
+      <text :x="mount.plate.width / 2 + gap + side / 2 - 20" :y="tall / 2 + text * 1.4">{{ show(mount.depth.stowed) }} stowed{{ mount.depth.service > mount.depth.stowed ? `, ${show(mount.depth.service)} pulled out` : '' }}</text>
     </g>
   </svg>
 </template>

@@ -25,7 +25,7 @@ function choose(event: Event) {
   <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault" :inline="inline">
     <select :id="id" class="field-input" :value="fault ? refused : value" :aria-invalid="fault !== ''" :aria-describedby="describedby" @change="choose">
       <option v-if="!options.some(option => option.value === value)" :value="value" disabled>
-        choose
+        select
       </option>
       <option v-for="option in options" :key="option.value" :value="option.value">
         {{ option.label }}

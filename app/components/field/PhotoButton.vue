@@ -15,13 +15,13 @@ async function add(event: Event) {
   if (!file) return
   try {
     const name = await photoName(file)
-    if (!name) return void (fault.value = 'This is no JPEG, PNG or WebP picture, whatever its name says.')
+    if (!name) return void (fault.value = 'This file is not a JPEG, PNG or WebP image.')
     await outbox.addPhoto(site, name, file)
     fault.value = ''
     emit('taken', name)
   }
   catch (error) {
-    fault.value = `This device cannot keep the picture: ${(error as Error).message}`
+    fault.value = `The photo could not be stored on this device: ${(error as Error).message}`
   }
 }
 </script>

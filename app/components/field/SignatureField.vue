@@ -33,11 +33,11 @@ onScopeDispose(() => pad?.off())
 
 <template>
   <div>
-    <canvas ref="canvas" class="aspect-[5/2] w-full touch-none rounded border border-edge bg-white" data-testid="signature-field" role="img" aria-label="Field to sign in, by finger, pen or mouse" />
+    <canvas ref="canvas" class="aspect-[5/2] w-full touch-none rounded border border-edge bg-white" data-testid="signature-field" role="img" aria-label="Signature box: sign by finger, pen or mouse" />
     <div class="flex items-center justify-between text-xs text-ink-soft">
       <span>{{ ink.length ? 'Signed.' : 'Sign above, by finger, pen or mouse.' }}</span>
       <button type="button" class="press !min-h-8 !px-2" :disabled="ink.length === 0" @click="clear">
-        Sign anew
+        Clear signature
       </button>
     </div>
   </div>

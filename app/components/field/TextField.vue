@@ -2,7 +2,7 @@
 /** A few words, such as a name. */
 const { label, value, actions } = defineProps<{ label: string, value: string, actions: FieldActions<string>, hint?: string }>()
 function read(text: string): Read<string> {
-  return text.trim() ? { ok: true, value: text.trim() } : { ok: false, message: 'A name is needed' }
+  return text.trim() ? { ok: true, value: text.trim() } : { ok: false, message: 'Enter a name' }
 }
 </script>
 

@@ -17,7 +17,7 @@ const columns = [
   ...(Object.keys(TABLE_HEADS) as (keyof typeof TABLE_HEADS)[]).map(key => ({
     key, title: TABLE_HEADS[key], text: (row: TableRow) => row[key], numeric: key === 'running' || key === 'height' || key === 'fromLevel',
   })),
-  { key: 'made', title: 'Made', text: (row: TableRow) => drilled.value.get(row.id)?.result ?? '' },
+  { key: 'made', title: 'Result', text: (row: TableRow) => drilled.value.get(row.id)?.result ?? '' },
 ]
 </script>
 

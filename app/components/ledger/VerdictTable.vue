@@ -13,7 +13,7 @@ const { rows, what } = defineProps<{ what: string, rows: { row: number, text: st
           </th><th class="px-3 font-medium">
             {{ what }}
           </th><th class="px-3 font-medium">
-            Becomes
+            Result
           </th>
         </tr>
       </thead>

@@ -21,7 +21,7 @@ const what = ({ entry }: Aside) => [entry.kind, ...'hole' in entry ? [entry.hole
 <template>
   <section v-if="waiting.length || fault" class="border-l-4 border-caution bg-caution-wash px-3 py-2" aria-labelledby="aside" data-testid="set-aside-list">
     <h2 id="aside" class="font-semibold">
-      {{ waiting.length === 1 ? 'An entry waits' : `${waiting.length} entries wait` }} for a planner
+      {{ waiting.length === 1 ? '1 entry is waiting' : `${waiting.length} entries are waiting` }} for a planner’s approval
     </h2>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
@@ -30,10 +30,10 @@ const what = ({ entry }: Aside) => [entry.kind, ...'hole' in entry ? [entry.hole
       <li v-for="aside in waiting" :key="aside.key" class="flex flex-wrap items-center gap-3 py-2">
         <span class="min-w-0 flex-1">{{ aside.entry.by }}, {{ whenOf(aside.entry.at) }}, {{ aside.siteName }}, {{ aside.wall }}: {{ what(aside) }}<span class="block text-ink-soft">{{ aside.reason }}.</span></span>
         <button type="button" class="press press-first" @click="decide(aside.key, true)">
-          Take into the log
+          Accept entry
         </button>
         <button type="button" class="press" @click="decide(aside.key, false)">
-          Decline
+          Decline entry
         </button>
       </li>
     </ul>

@@ -27,12 +27,12 @@ async function save() {
 <template>
   <form class="space-y-2" novalidate @submit.prevent="save">
     <h2 class="font-semibold">
-      The firm
+      Firm
     </h2>
     <FieldFrame id="firm-name" label="Name" :fault="faults.name">
       <input id="firm-name" v-model="form.name" class="field-input" autocomplete="organization" maxlength="200" :aria-invalid="!!faults.name">
     </FieldFrame>
-    <FieldFrame id="firm-days" label="A device signs in again after, days" :fault="faults.deviceDays" hint="From when it last reached the server. What it read is gone then; what it has not sent stays.">
+    <FieldFrame id="firm-days" label="Sign in again after (days)" :fault="faults.deviceDays" hint="Days since the device last reached the server. Its downloaded data is then erased; unsent work stays.">
       <input id="firm-days" v-model="form.deviceDays" class="field-input text-right" inputmode="numeric" autocomplete="off" :aria-invalid="!!faults.deviceDays">
     </FieldFrame>
     <button type="submit" class="press w-full">

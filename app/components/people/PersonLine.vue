@@ -9,7 +9,7 @@ const open = ref<'role' | 'remove'>()
 const role = ref(person.role)
 const chosen = ref([...person.sites])
 const nameOf = (id: string) => sites.find(site => site.id === id)?.name ?? id
-const where = computed(() => !isBySite(person.role) ? '' : person.sites.length === 0 ? ', on no site' : `: ${person.sites.map(nameOf).join(', ')}`)
+const where = computed(() => !isBySite(person.role) ? '' : person.sites.length === 0 ? ', no sites' : `: ${person.sites.map(nameOf).join(', ')}`)
 watch(() => person, (now) => {
   role.value = now.role
   chosen.value = [...now.sites]
@@ -23,22 +23,22 @@ watch(() => person, (now) => {
       <p class="min-w-0 flex-1">
         <span class="font-semibold">{{ person.name }}</span><span v-if="own" class="text-ink-soft">, you</span>
         <span class="block text-sm"><b class="font-semibold">{{ ROLE_WORDS[person.role].title }}</b>{{ where }}</span>
-        <span class="block text-sm text-ink-soft">{{ person.address }}; {{ person.seenAt ? `seen ${whenOf(person.seenAt)}` : 'never here yet' }}</span>
+        <span class="block text-sm text-ink-soft">{{ person.address }}; {{ person.seenAt ? `last seen ${whenOf(person.seenAt)}` : 'never signed in' }}</span>
       </p>
       <span class="flex flex-wrap gap-2">
         <button type="button" class="press" :aria-expanded="open === 'role'" :aria-label="`Role of ${person.name}`" @click="open = open === 'role' ? undefined : 'role'">Role…</button>
-        <button type="button" class="press" :aria-label="`Link for a new password of ${person.name}`" @click="emit('reset')">New password…</button>
+        <button type="button" class="press" :aria-label="`Reset password of ${person.name}`" @click="emit('reset')">Reset password…</button>
         <button type="button" class="press" :aria-expanded="open === 'remove'" :aria-label="`Remove ${person.name}`" @click="open = open === 'remove' ? undefined : 'remove'">Remove…</button>
       </span>
     </div>
     <form v-if="open === 'role'" class="space-y-2 border-l-4 border-hair pl-3" @submit.prevent="emit('change', { role, sites: chosen })">
       <RoleFields :id="`of-${person.id}`" v-model:role="role" v-model:chosen="chosen" :sites="sites" />
       <button type="submit" class="press press-first">
-        From now on
+        Save role
       </button>
     </form>
     <div v-if="open === 'remove'" class="space-y-2 border-l-4 border-stop bg-stop-wash px-3 py-2 text-sm">
-      <p>{{ person.name }} is signed out everywhere and comes in no more. What was recorded stays; what is still on a device and was made before now is taken when it is sent.</p>
+      <p>{{ person.name }} is signed out everywhere and can no longer sign in. Recorded entries stay. Unsent entries made before now are still accepted.</p>
       <button type="button" class="press border-stop! text-stop!" @click="emit('remove')">
         Remove {{ person.name }}
       </button>

@@ -22,7 +22,7 @@ const chosen = defineModel<string[]>('chosen', { required: true })
       </legend>
       <div class="flex flex-wrap gap-x-4">
         <label v-for="site in sites" :key="site.id" class="flex min-h-[var(--target)] items-center gap-2 text-sm"><input v-model="chosen" type="checkbox" class="size-5" :value="site.id">{{ site.name }}</label>
-        <span v-if="sites.length === 0" class="text-sm text-ink-soft">There is no site yet.</span>
+        <span v-if="sites.length === 0" class="text-sm text-ink-soft">No sites yet.</span>
       </div>
     </fieldset>
   </div>

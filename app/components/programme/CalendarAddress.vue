@@ -7,7 +7,7 @@ async function make() {
   try {
     const { secret } = await api<{ secret: string }>(path, { method: 'PUT', body: {} })
     address.value = `${location.origin}/api/calendar/${secret}.ics`
-    says.value = 'Copy it now: it is shown this once. Any address made before opens nothing any more.'
+    says.value = 'Copy the link now: it is shown only once. Earlier links no longer work.'
   }
   catch (error) {
     says.value = (error as Error).message
@@ -17,7 +17,7 @@ async function end() {
   try {
     await api(path, { method: 'DELETE', body: {} })
     address.value = ''
-    says.value = 'Ended: whoever subscribed to it hears nothing more.'
+    says.value = 'Revoked. Calendars subscribed to this link are no longer updated.'
   }
   catch (error) {
     says.value = (error as Error).message
@@ -29,20 +29,20 @@ const copy = () => void navigator.clipboard?.writeText(address.value).then(() =>
 <template>
   <div class="space-y-1 text-sm" data-testid="calendar">
     <p class="field-label">
-      Calendar of {{ of }}
+      Calendar link: {{ of }}
     </p>
     <div class="flex flex-wrap gap-2">
       <button type="button" class="press" @click="make">
-        {{ address ? 'Make it anew' : 'Make an address' }}
+        {{ address ? 'Replace link' : 'Create link' }}
       </button>
       <button type="button" class="press" @click="end">
-        End it
+        Revoke link
       </button>
     </div>
     <p v-if="address" class="flex flex-wrap items-center gap-2">
       <code class="figures break-all" data-testid="calendar-address">{{ address }}</code>
       <button type="button" class="press !px-2" @click="copy">
-        Copy
+        Copy link
       </button>
     </p>
     <p v-if="says" role="status" class="text-ink-soft">

@@ -42,12 +42,12 @@ const others = (person: string) => store.settings.crews.filter(({ id, people }) 
         </label>
       </div>
       <p v-if="crew.people.length === 0" class="text-sm font-semibold text-caution">
-        Nobody is in it: it is planned for nothing.
+        The crew has no people: no task is scheduled for it.
       </p>
     </fieldset>
     <fieldset>
       <legend class="field-label">
-        Can do
+        Skills
       </legend>
       <div class="flex flex-wrap gap-x-4 text-sm">
         <label v-for="skill in SKILLS" :key="skill" class="flex min-h-8 items-center gap-2">
@@ -56,22 +56,22 @@ const others = (person: string) => store.settings.crews.filter(({ id, people }) 
         </label>
       </div>
     </fieldset>
-    <WindowFields label="At work" :windows="crew.hours" @change="hours => change(each => ({ ...each, hours }))" />
+    <WindowFields label="Working hours" :windows="crew.hours" @change="hours => change(each => ({ ...each, hours }))" />
     <form class="space-y-1" novalidate @submit.prevent="addOff">
       <p class="field-label">
         Days off
       </p>
       <p v-for="(day, n) in crew.off ?? []" :key="n" class="flex items-center gap-2 text-sm">
         {{ day.day }}{{ day.reason ? `: ${day.reason}` : '' }}
-        <button type="button" class="press !px-2" :aria-label="`Take ${day.day} away`" @click="change(each => ({ ...each, off: each.off?.filter((_, k) => k !== n) }))">
-          Take away
+        <button type="button" class="press !px-2" :aria-label="`Remove ${day.day}`" @click="change(each => ({ ...each, off: each.off?.filter((_, k) => k !== n) }))">
+          Remove day
         </button>
       </p>
       <div class="flex flex-wrap items-center gap-2">
         <input v-model="off.day" type="date" class="field-input !w-40" :aria-label="`Day off of ${crew.name}`">
-        <input v-model="off.reason" class="field-input !w-48" :aria-label="`Why ${crew.name} is off`" placeholder="why" maxlength="200">
+        <input v-model="off.reason" class="field-input !w-48" :aria-label="`Reason for the day off of ${crew.name}`" placeholder="reason" maxlength="200">
         <button type="submit" class="press">
-          Add
+          Add day
         </button>
       </div>
     </form>

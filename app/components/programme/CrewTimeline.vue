@@ -114,7 +114,7 @@ async function drop() {
         <g
           v-for="block in blocks" :key="`${block.placed.task} ${block.x}`" :transform="`translate(${block.x} ${HEAD + ROW * block.row + 10})`"
           role="button" tabindex="0" :class="movable ? 'cursor-grab' : 'cursor-pointer'" :data-task="block.placed.task" :aria-pressed="store.selected === block.placed.task"
-          :aria-label="`${block.title}, ${block.wall}, ${store.siteName(block.site)}: ${dayAt(block.placed.start, zone)} ${timeAt(block.placed.start, zone)}${store.isFixed(block.placed.task) ? ', fixed by hand' : ''}`"
+          :aria-label="`${block.title}, ${block.wall}, ${store.siteName(block.site)}: ${dayAt(block.placed.start, zone)} ${timeAt(block.placed.start, zone)}${store.isFixed(block.placed.task) ? ', pinned' : ''}`"
           @keydown.enter="store.selected = block.placed.task" @keydown.space.prevent="store.selected = block.placed.task"
         >
           <title>{{ block.title }}, {{ block.wall }}, {{ store.siteName(block.site) }}</title>

@@ -24,10 +24,10 @@ const crewChange = ({ before, after }: Moved) => before && after && before.crew 
             Task
           </th>
           <th class="pr-2 font-normal">
-            Was
+            Before
           </th>
           <th class="pr-2 font-normal">
-            Is
+            After
           </th>
           <th class="font-normal">
             Crew
@@ -40,17 +40,17 @@ const crewChange = ({ before, after }: Moved) => before && after && before.crew 
             {{ titleOf(each.task) }}
           </td>
           <td class="figures pr-2">
-            {{ each.before ? whenAt(each.before.start, store.settings.zone) : 'no place' }}
+            {{ each.before ? whenAt(each.before.start, store.settings.zone) : 'not scheduled' }}
           </td>
           <td class="figures pr-2 font-semibold">
-            {{ each.after ? whenAt(each.after.start, store.settings.zone) : 'no place' }}
+            {{ each.after ? whenAt(each.after.start, store.settings.zone) : 'not scheduled' }}
           </td>
           <td>{{ crewChange(each) }}</td>
         </tr>
       </tbody>
     </table>
     <button v-if="moved.length > most" type="button" class="press mt-1" @click="all = !all">
-      {{ all ? 'Fewer' : `All ${moved.length}` }}
+      {{ all ? 'Show fewer' : `Show all ${moved.length}` }}
     </button>
   </div>
 </template>

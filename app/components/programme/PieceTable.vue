@@ -5,21 +5,21 @@ import { tenth } from './cases'
 /** What a piece of each kind of work takes: what is usual, and what the firm's logs tell. */
 const { learned } = defineProps<{ learned: Learned }>()
 const minutes = computed(() => learned.minutes.filter(({ logs }) => logs > 0))
-const GOES_BY = { own: 'set by the firm', learned: 'our logs', default: 'usual' }
+const GOES_BY = { own: 'set by the firm', learned: 'our median', default: 'default' }
 </script>
 
 <template>
-  <section aria-label="Minutes a piece">
+  <section aria-label="Minutes per unit">
     <h2 class="font-semibold">
-      What a piece takes
+      Time per unit
     </h2>
     <p v-if="minutes.length === 0" class="text-sm">
-      No step has its minutes yet: they are noted as steps are ticked under Hang.
+      No times logged yet. They are recorded as steps are ticked in Hang.
     </p>
     <table v-else class="w-full text-left text-sm">
       <thead class="text-xs text-ink-soft">
         <tr>
-          <th v-for="(head, n) in ['Work', 'Usual, min', 'Our middle, min', 'Half of them', 'Logs', 'Planned by']" :key="head" class="font-normal" :class="{ 'text-right': n > 0 && n < 5, 'pl-3': n === 5 }">
+          <th v-for="(head, n) in ['Work', 'Default (min)', 'Median (min)', 'Middle half', 'Entries', 'In use']" :key="head" class="font-normal" :class="{ 'text-right': n > 0 && n < 5, 'pl-3': n === 5 }">
             {{ head }}
           </th>
         </tr>
@@ -48,7 +48,7 @@ const GOES_BY = { own: 'set by the firm', learned: 'our logs', default: 'usual' 
       </tbody>
     </table>
     <p class="text-xs text-ink-soft">
-      From ten logs on the schedule goes by our middle, unless the firm set a figure of its own.
+      From ten entries on, the schedule uses our median, unless the firm has set its own figure.
     </p>
   </section>
 </template>

@@ -6,7 +6,7 @@ const route = useRoute()
 /** The schedule is worked out of all sites, so that only whoever sees them all has it; everybody has what is published. */
 const PAGES = [
   { to: '/programme', title: 'Schedule', plans: true }, { to: '/programme/week', title: 'Week' }, { to: '/programme/day', title: 'Day sheet' },
-  { to: '/programme/stock', title: 'Stock and van' }, { to: '/programme/learned', title: 'What we learn', plans: true }, { to: '/programme/crews', title: 'Crews and hours', plans: true },
+  { to: '/programme/stock', title: 'Stock and vans' }, { to: '/programme/learned', title: 'Lessons learned', plans: true }, { to: '/programme/crews', title: 'Crews and hours', plans: true },
 ]
 const session = useSessionStore()
 const pages = computed(() => PAGES.filter(({ plans }) => !plans || session.may('programme.plan')))
@@ -28,10 +28,10 @@ useCommands(() => pages.value.map(({ to, title }) => ({ id: `to-${to}`, title, g
       </button>
     </p>
     <p v-if="store.fault" class="field-fault bg-stop-wash px-4 py-1 print:hidden" role="alert" data-testid="not-saved">
-      That was not saved: {{ store.fault }}
+      Not saved: {{ store.fault }}
     </p>
     <p v-if="store.data && store.data.pending > 0" class="bg-caution-wash px-4 py-1 text-sm text-caution print:hidden" role="status">
-      {{ store.data.pending === 1 ? 'The plan of one wall is being worked out' : `The plans of ${store.data.pending} walls are being worked out` }}: what follows is not complete yet.
+      {{ store.data.pending === 1 ? 'The plan of one wall is being calculated' : `The plans of ${store.data.pending} walls are being calculated` }}: this page is not complete yet.
     </p>
     <slot />
   </div>

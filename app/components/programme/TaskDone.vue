@@ -50,9 +50,9 @@ async function record() {
 <template>
   <span v-if="session.may('wall.record', site)" class="print:hidden">
     <button type="button" class="press !px-2" :disabled="done || state !== 'open'" @click="record">
-      {{ done || state !== 'open' ? '✓ Done' : 'It is done' }}
+      {{ done || state !== 'open' ? '✓ Done' : 'Mark done' }}
     </button>
-    <span v-if="state === 'waits'" class="text-xs text-ink-soft" role="status"> sent once there is a connection</span>
+    <span v-if="state === 'waits'" class="text-xs text-ink-soft" role="status"> waiting to be sent</span>
     <span v-if="says" class="field-fault" role="alert">{{ says }}</span>
   </span>
 </template>

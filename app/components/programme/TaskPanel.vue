@@ -44,34 +44,34 @@ async function link() {
 const links = computed(() => store.settings.links?.filter(({ after }) => after === task.value?.id) ?? [])
 const isLinked = (id: string) => links.value.some(({ before }) => before === id)
 const unlink = (id: string) => store.told(store.edit(now => ({ ...now, links: now.links?.filter(each => each.before !== id || each.after !== task.value!.id) })))
-const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new Set([...now.leftOut ?? [], task.value!.id])] }), `${tell(task.value!.title)} is left out`))
+const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new Set([...now.leftOut ?? [], task.value!.id])] }), `${tell(task.value!.title)} excluded`))
 </script>
 
 <template>
-  <section v-if="task" aria-label="The task" class="space-y-3" data-testid="task">
+  <section v-if="task" aria-label="Selected task" class="space-y-3" data-testid="task">
     <header>
       <h2 class="text-lg font-bold">
         {{ tell(task.title) }}
       </h2>
       <p class="text-sm text-ink-soft">
-        {{ task.siteName }}; <NuxtLink :to="`/sites/${task.site}/walls/${task.wall}/hang`" class="underline">open the wall</NuxtLink>
+        {{ task.siteName }}; <NuxtLink :to="`/sites/${task.site}/walls/${task.wall}/hang`" class="underline">open wall</NuxtLink>
       </p>
     </header>
     <p v-if="placed" class="text-sm" data-testid="task-when">
       <b>{{ whenAt(placed.start, zone) }}</b> to {{ dayAt(placed.end, zone) === dayAt(placed.start, zone) ? timeAt(placed.end, zone) : whenAt(placed.end, zone) }}, {{ store.crewName(placed.crew) }}<template v-if="placed.spans.length > 1">, in {{ placed.spans.length }} parts</template>
     </p>
     <p v-if="unplaced" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm">
-      It has no place. {{ tell(unplaced.why) }}
+      Not scheduled. {{ tell(unplaced.why) }}
     </p>
     <p v-if="notFixed" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm" role="alert" data-testid="not-fixed">
-      It was put at {{ whenAt(notFixed.fixed.start, zone) }} by hand, and cannot be: {{ tell(notFixed.why) }}.
+      Pinned to {{ whenAt(notFixed.fixed.start, zone) }}, but it does not fit: {{ tell(notFixed.why) }}.
       <button v-if="may" type="button" class="press mt-1" @click="store.letGo(task.id)">
-        Let it go
+        Unpin task
       </button>
     </p>
-    <FigureLine label="How long" :figure="task.length" />
+    <FigureLine label="Duration" :figure="task.length" />
     <p class="text-sm">
-      {{ task.work.done }} of {{ task.work.pieces }} {{ KINDS[task.kind].piece[1] }} done. {{ task.people }} {{ task.people === 1 ? 'person' : 'people' }}, {{ SKILL_WORDS[task.skill] }}{{ task.aid ? ', a lift aid' : '' }}{{ task.noisy ? '; only when it may be loud' : '' }}{{ task.splits ? '' : '; in one go' }}. Tools: {{ KINDS[task.kind].tools }}.
+      {{ task.work.done }} of {{ task.work.pieces }} {{ KINDS[task.kind].piece[1] }} done. {{ task.people }} {{ task.people === 1 ? 'person' : 'people' }}, {{ SKILL_WORDS[task.skill] }}{{ task.aid ? ', lifting aid' : '' }}{{ task.noisy ? '; noisy work hours only' : '' }}{{ task.splits ? '' : '; without a break' }}. Tools: {{ KINDS[task.kind].tools }}.
     </p>
     <TaskDone :key="task.id" class="block" :site="task.site" :wall="task.wall" :kind="task.kind" @done="store.load()" />
     <div v-if="why" data-testid="why">
@@ -84,34 +84,34 @@ const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new 
         </li>
       </ol>
       <p v-else class="text-sm">
-        It begins as soon as anything can.
+        It starts at the earliest possible time.
       </p>
       <p v-for="other in why.others" :key="other.crew" class="mt-1 text-xs text-ink-soft">
-        {{ store.crewName(other.crew) }} could begin {{ whenAt(other.start, zone) }}.
+        {{ store.crewName(other.crew) }} could start {{ whenAt(other.start, zone) }}.
       </p>
     </div>
     <div v-if="task.after.length">
       <h3 class="font-semibold">
-        Comes after
+        Predecessors
       </h3>
       <ul class="text-sm">
         <li v-for="{ task: id, wait } in task.after" :key="id" class="flex items-center gap-2">
-          <span class="flex-1">{{ tell(store.taskOf(id)?.title ?? [id]) }}{{ wait ? `, and ${lasts(wait)} after it` : '' }}</span>
+          <span class="flex-1">{{ tell(store.taskOf(id)?.title ?? [id]) }}{{ wait ? `, plus ${lasts(wait)}` : '' }}</span>
           <button v-if="may && isLinked(id)" type="button" class="press !px-2" @click="unlink(id)">
-            Take away
+            Remove link
           </button>
         </li>
       </ul>
     </div>
     <form v-if="may" class="space-y-2 border-t border-hair pt-2" novalidate @submit.prevent="fixHere">
       <h3 class="font-semibold">
-        Put it by hand
+        Pin to a time
       </h3>
       <div class="grid grid-cols-2 gap-2">
         <FieldFrame id="fix-day" label="Day">
           <input id="fix-day" v-model="form.day" type="date" class="field-input">
         </FieldFrame>
-        <FieldFrame id="fix-time" label="Begins at">
+        <FieldFrame id="fix-time" label="Start time">
           <input id="fix-time" v-model="form.time" type="time" step="900" class="field-input">
         </FieldFrame>
       </div>
@@ -121,19 +121,19 @@ const leaveOut = () => store.told(store.edit(now => ({ ...now, leftOut: [...new 
       </p>
       <div class="flex flex-wrap gap-2">
         <button type="submit" class="press press-first">
-          Fix it here
+          Pin task
         </button>
         <button v-if="store.isFixed(task.id)" type="button" class="press" @click="store.letGo(task.id)">
-          Let it go
+          Unpin task
         </button>
         <button type="button" class="press" @click="leaveOut">
-          Leave it out
+          Exclude task
         </button>
       </div>
-      <FieldFrame id="link-before" label="Has to come after, too">
+      <FieldFrame id="link-before" label="Add predecessor">
         <select id="link-before" v-model="before" class="field-input" @change="link">
           <option value="">
-            choose a task
+            select a task
           </option>
           <option v-for="other in others" :key="other.id" :value="other.id">
             {{ other.siteName }}: {{ tell(other.title) }}

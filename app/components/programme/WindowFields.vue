@@ -22,13 +22,13 @@ const toggle = (n: number, day: Weekday) => set(n, { days: WEEK.filter(each => (
       <input :id="`${id}-${n}-from`" :value="window.from" type="time" class="field-input !w-36" :aria-label="`${label} ${n + 1}: from`" @change="set(n, { from: ($event.target as HTMLInputElement).value })">
       <span>to</span>
       <input :id="`${id}-${n}-to`" :value="window.to" type="time" class="field-input !w-36" :aria-label="`${label} ${n + 1}: to`" @change="set(n, { to: ($event.target as HTMLInputElement).value })">
-      <span v-if="window.to <= window.from" class="text-xs text-ink-soft">the day after</span>
-      <button type="button" class="press !px-2" :aria-label="`${label} ${n + 1}: take away`" @click="emit('change', windows.filter((_, k) => k !== n))">
-        Take away
+      <span v-if="window.to <= window.from" class="text-xs text-ink-soft">next day</span>
+      <button type="button" class="press !px-2" :aria-label="`${label} ${n + 1}: remove`" @click="emit('change', windows.filter((_, k) => k !== n))">
+        Remove
       </button>
     </div>
     <button type="button" class="press" @click="emit('change', [...windows, { days: ['mon', 'tue', 'wed', 'thu', 'fri'], from: '08:00', to: '16:00' }])">
-      Add a window
+      Add hours
     </button>
   </fieldset>
 </template>

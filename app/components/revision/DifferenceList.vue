@@ -16,26 +16,26 @@ const FIRST = 60
 
 <template>
   <p v-if="none" class="text-sm" data-testid="no-difference">
-    Nothing differs: they are marked out and drilled alike.
+    No differences: both are marked out and drilled the same.
   </p>
-  <ul v-else class="divide-y divide-hair text-sm" aria-label="What differs" data-testid="difference">
+  <ul v-else class="divide-y divide-hair text-sm" aria-label="Differences" data-testid="difference">
     <li v-for="mark in moved.slice(0, FIRST)" :key="mark.id" class="py-1">
       <button type="button" class="block w-full text-left" @click="mark.kind === 'hole' && select('hole', mark.id)">
-        <b>{{ mark.label }}</b>{{ drilled.has(mark.id) ? ', made' : '' }} moved {{ showFine(mark.by) }}{{ unit }}
+        <b>{{ mark.label }}</b>{{ drilled.has(mark.id) ? ', drilled' : '' }} moved {{ showFine(mark.by) }}{{ unit }}
         <span class="figures block text-ink-soft">{{ at(mark.from) }} → {{ at(mark.to) }}</span>
       </button>
     </li>
     <li v-if="moved.length > FIRST" class="py-1">
-      and {{ moved.length - FIRST }} more that moved: the list as a file has them
+      and {{ moved.length - FIRST }} more moved marks: see the exported list
     </li>
     <li v-for="mark in difference.added.slice(0, FIRST)" :key="`new ${mark.id}`" class="py-1">
-      <b>{{ mark.label }}</b> is new <span class="figures block text-ink-soft">{{ at(mark.at) }}</span>
+      <b>{{ mark.label }}</b> added <span class="figures block text-ink-soft">{{ at(mark.at) }}</span>
     </li>
     <li v-for="mark in difference.gone.slice(0, FIRST)" :key="`gone ${mark.id}`" class="py-1">
-      <b>{{ mark.label }}</b> is gone <span class="figures block text-ink-soft">{{ at(mark.at) }}</span>
+      <b>{{ mark.label }}</b> removed <span class="figures block text-ink-soft">{{ at(mark.at) }}</span>
     </li>
     <li v-for="mark in difference.redrilled.slice(0, FIRST)" :key="`bit ${mark.id}`" class="py-1">
-      <b>{{ mark.label }}</b> has another bit or depth
+      <b>{{ mark.label }}</b> bit or depth changed
     </li>
   </ul>
 </template>

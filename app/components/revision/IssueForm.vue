@@ -20,7 +20,7 @@ function go() {
 
 <template>
   <p v-if="!store.rights('wall.issue')" class="text-sm text-ink-soft">
-    A lead or planner issues.
+    Only a lead or planner can issue.
   </p>
   <form v-else class="space-y-2" data-testid="issue-form" @submit.prevent="go">
     <FieldFrame :id="noteId" label="Note">

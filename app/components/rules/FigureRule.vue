@@ -20,7 +20,7 @@ function choose() {
 
 <template>
   <div class="max-w-sm border-t border-hair pt-4" :data-rule="figure.key">
-    <FieldFrame :id="figure.key" v-slot="{ describedby }" :label="`${figure.title}${units === 'metric' ? ', mm' : ''}`" :fault="fault" :hint="figure.why">
+    <FieldFrame :id="figure.key" v-slot="{ describedby }" :label="`${figure.title}${units === 'metric' ? ' (mm)' : ''}`" :fault="fault" :hint="figure.why">
       <input :id="figure.key" class="field-input text-right" :readonly="fixed" :value="typed ?? shown" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" @input="typed = ($event.target as HTMLInputElement).value" @change="choose">
     </FieldFrame>
     <p class="mt-1 text-sm text-ink-soft">

@@ -26,10 +26,10 @@ function choose(change: Partial<Rules>) {
         House rules
       </h1>
       <p class="mt-1 text-sm text-ink-soft">
-        Good installers disagree here, each with reason. The firm chooses for all its sites, a site for its walls, a wall for itself; plans follow, and sheets print what was chosen.
+        Good installers differ on these points. The firm sets each rule for all sites; a site or a wall can override it. Plans follow the rules, and sheets print them.
       </p>
       <p class="mt-2 min-h-5 text-sm" role="status">
-        {{ says || (fixed ? 'You read these; a planner or lead changes them.' : '') }}
+        {{ says || (fixed ? 'Read only. A planner or lead can edit house rules.' : '') }}
       </p>
     </header>
     <RuleChoice v-for="rule in HOUSE_RULES" :key="rule.key" :rule="rule" :levels="levels" :level="level" :fixed="fixed" @choose="value => choose({ [rule.key]: value === undefined ? undefined : valueOfSchool(value) })" />

@@ -14,7 +14,7 @@ onMounted(() => first.value?.focus())
   <section class="sticky top-0 z-10 mx-auto max-w-3xl space-y-2 border-l-4 border-caution bg-caution-wash px-3 py-2 text-sm shadow-lg" aria-labelledby="touched" data-testid="touched">
     <p>{{ proposed.what }}.</p>
     <h2 id="touched" class="font-semibold">
-      {{ proposed.walls.length === 0 ? 'No wall is planned otherwise by this.' : proposed.walls.length === 1 ? 'One wall is planned otherwise by this:' : `${proposed.walls.length} walls are planned otherwise by this:` }}
+      {{ proposed.walls.length === 0 ? 'This changes the plan of no wall.' : proposed.walls.length === 1 ? 'This changes the plan of one wall:' : `This changes the plan of ${proposed.walls.length} walls:` }}
     </h2>
     <ul v-if="proposed.walls.length" class="columns-2 gap-6">
       <li v-for="wall in proposed.walls.slice(0, SHOWN)" :key="`${wall.site}/${wall.wall}`">
@@ -25,14 +25,14 @@ onMounted(() => first.value?.focus())
       </li>
     </ul>
     <p v-if="issued">
-      What was issued stays as it is; such a wall wants a new revision where its plan moves.
+      Issued revisions do not change. Issue a new revision where the plan has changed.
     </p>
     <div class="flex gap-2">
       <button ref="first" type="button" class="press press-first" @click="emit('accept')">
-        Save the rule
+        Save rule
       </button>
       <button type="button" class="press" @click="emit('leave')">
-        Leave it as it was
+        Cancel
       </button>
     </div>
   </section>

@@ -5,7 +5,7 @@ import { ROLE_WORDS } from '~~/core/people'
 
 /** Who is signed in, as what; and the ways to account, people and audit. */
 const session = useSessionStore()
-const PAGES = [['Your account', '/account', 'account'], ['People', '/people', 'people.manage'], ['Audit', '/audit', 'audit.read']] as const
+const PAGES = [['Your account', '/account', 'account'], ['People', '/people', 'people.manage'], ['Audit log', '/audit', 'audit.read']] as const
 const pages = computed(() => PAGES.filter(([, , action]) => session.may(action)))
 const others = computed(() => session.demo?.filter(({ id }) => id !== session.person?.id) ?? [])
 async function become(person: string) {
@@ -31,7 +31,7 @@ async function become(person: string) {
       </MenuItem>
       <template v-if="others.length">
         <p class="mt-1 border-t border-hair px-3 pt-2 text-xs text-ink-soft">
-          In the demo: go on as
+          Demo: switch to
         </p>
         <MenuItem v-for="{ id, name, role } in others" :key="id" v-slot="{ active }">
           <button type="button" class="block w-full px-3 py-1.5 text-left" :class="{ 'bg-plaster underline': active }" @click="become(id)">

@@ -25,13 +25,13 @@ onMounted(async () => {
       Not known: {{ failed }}
     </p>
     <p v-else-if="!state" role="status">
-      Its chain is checked…
+      Checking the log…
     </p>
     <p v-else-if="!state.broken" class="flex items-start gap-2 border-l-4 border-good bg-good-wash px-2 py-1" data-testid="chain">
-      <Link2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Whole: {{ state.entries }} {{ state.entries === 1 ? 'entry' : 'entries' }}, each as it was recorded, none taken out.
+      <Link2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Intact: {{ state.entries }} {{ state.entries === 1 ? 'entry' : 'entries' }}, none changed or removed.
     </p>
     <p v-else class="flex items-start gap-2 border-l-4 border-stop bg-stop-wash px-2 py-1" data-testid="chain" role="alert">
-      <Unlink2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Not whole since {{ whenOf(state.broken.at) }}: entry {{ state.broken.index + 1 }} of {{ state.entries }}, by {{ state.broken.by }}, {{ state.broken.why }}. What stands before it holds.
+      <Unlink2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Broken since {{ whenOf(state.broken.at) }}: entry {{ state.broken.index + 1 }} of {{ state.entries }}, by {{ state.broken.by }}, {{ state.broken.why }}. Earlier entries are intact.
     </p>
   </section>
 </template>

@@ -8,14 +8,14 @@ const store = useWallStore()
 const conflict = computed(() => store.conflict!)
 const theirs = computed(() => conflict.value.theirs)
 const count = (other: unknown) => differences(conflict.value.base, other).length
-const changes = (n: number) => n === 1 ? '1 place' : `${n} places`
+const changes = (n: number) => n === 1 ? '1 item' : `${n} items`
 </script>
 
 <template>
   <aside class="border-b-2 border-stop bg-stop-wash px-4 py-2 text-sm" role="alert" data-testid="conflict">
     <p>
       <b>{{ theirs.savedBy }} saved this wall at {{ format(new Date(theirs.savedAt), 'HH:mm, d MMM') }}, after you opened it.</b>
-      They changed {{ changes(count(theirs.job.walls[0])) }}, you changed {{ changes(count(store.wall)) }}. Nothing of yours is lost: it is kept on this device.
+      They changed {{ changes(count(theirs.job.walls[0])) }}, you changed {{ changes(count(store.wall)) }}. Your changes are stored on this device.
       The drawing shows <b>{{ store.looking === 'theirs' ? 'their version' : 'your version' }}</b>.
     </p>
     <div class="mt-2 flex flex-wrap gap-2">
@@ -23,12 +23,12 @@ const changes = (n: number) => n === 1 ? '1 place' : `${n} places`
         Show {{ store.looking === 'theirs' ? 'your' : 'their' }} version
       </button>
       <button type="button" class="press press-first" @click="$emit('resolve', 'mine-on-theirs')">
-        Put my changes on theirs
+        Merge my changes
       </button>
       <button type="button" class="press" @click="$emit('resolve', 'theirs')">
-        Go on with theirs
+        Use their version
       </button>
-      <span class="hidden self-center text-ink-soft md:inline">Where both changed the same figure, yours is taken. Undo takes back either choice.</span>
+      <span class="hidden self-center text-ink-soft md:inline">If both changed the same figure, yours is used. You can undo either choice.</span>
     </div>
   </aside>
 </template>

@@ -18,7 +18,7 @@ const groups = computed(() => {
       <DialogPanel class="max-h-[86vh] w-full max-w-4xl overflow-y-auto rounded-md border border-edge bg-board p-5 text-ink shadow-xl">
         <div class="mb-3 flex items-center justify-between">
           <DialogTitle class="text-lg font-bold">
-            Keys
+            Keyboard shortcuts
           </DialogTitle>
           <button type="button" class="press" @click="open = false">
             Close

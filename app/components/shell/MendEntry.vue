@@ -13,7 +13,7 @@ const keys = [...new Set([...Object.keys(given).filter(key => !FIXED.has(key) &&
 const typed = reactive(Object.fromEntries(keys.map(key => [key, asTyped(given[key])])))
 const faults = ref<Record<string, string>>({})
 const id = useId()
-const LABELS: Record<string, string> = { at: 'when', by: 'who', x: 'x, mm', y: 'y, mm' }
+const LABELS: Record<string, string> = { at: 'Time', by: 'Name', x: 'x (mm)', y: 'y (mm)' }
 
 function mend() {
   const mended: Record<string, unknown> = { ...given, id: newId() }
@@ -38,8 +38,8 @@ function mend() {
       {{ key }} {{ message }}
     </p>
     <span class="flex gap-2">
-      <button type="submit" class="press press-first !px-2">Send it mended</button>
-      <button type="button" class="press !px-2" @click="emit('cancel')">Leave it</button>
+      <button type="submit" class="press press-first !px-2">Send corrected entry</button>
+      <button type="button" class="press !px-2" @click="emit('cancel')">Cancel</button>
     </span>
   </form>
 </template>

@@ -6,6 +6,6 @@ const waits = computed(() => $pwa?.needRefresh === true)
 
 <template>
   <button v-if="waits" type="button" class="press !px-2" data-testid="new-version" @click="$pwa?.updateServiceWorker(true)">
-    New version: load it
+    Load new version
   </button>
 </template>

@@ -5,18 +5,18 @@ import { useOutbox } from '~/sync/useOutbox'
 /** What this device has still to send, whatever page is open. */
 const { state, waiting, broken } = useOutbox()
 const refused = computed(() => waiting.value.entries.length + waiting.value.photos.length + waiting.value.designs.length + broken.value.length)
-const STORE = { full: 'This device’s storage is full', denied: 'This browser lets the page keep nothing' } as const
+const STORE = { full: 'This device’s storage is full', denied: 'This browser blocks storage for this page' } as const
 </script>
 
 <template>
-  <p v-if="state.store" class="rounded bg-stop-wash px-2 py-1 text-xs font-semibold text-stop" role="alert" data-testid="device-full" title="What is done here is lost when this page is closed, unless it is sent before">
+  <p v-if="state.store" class="rounded bg-stop-wash px-2 py-1 text-xs font-semibold text-stop" role="alert" data-testid="device-full" title="Work done here is lost when you close this page, unless it is sent first">
     {{ STORE[state.store] }}
   </p>
-  <span v-if="waiting.count > 0 && (state.offline || state.trouble)" class="flex items-center gap-1 text-xs" role="status" data-testid="unsent" :title="`Kept on this device, sent when the server ${state.trouble ? 'can take it' : 'is back'}`">
-    <CloudUpload class="size-4" aria-hidden="true" /> {{ waiting.count }} to send
+  <span v-if="waiting.count > 0 && (state.offline || state.trouble)" class="flex items-center gap-1 text-xs" role="status" data-testid="unsent" :title="`Stored on this device; sent when the server ${state.trouble ? 'accepts it' : 'can be reached'}`">
+    <CloudUpload class="size-4" aria-hidden="true" /> {{ waiting.count }} unsent
   </span>
   <p v-if="state.setAside?.length" class="max-w-md rounded bg-caution-wash px-2 py-1 text-xs text-ink" role="status" data-testid="waits-for-planner" :title="state.setAside.join('. ')">
-    {{ state.setAside.length === 1 ? 'An entry was' : `${state.setAside.length} entries were` }} sent and wait{{ state.setAside.length === 1 ? 's' : '' }} for a planner
+    {{ state.setAside.length === 1 ? '1 entry was' : `${state.setAside.length} entries were` }} sent and wait{{ state.setAside.length === 1 ? 's' : '' }} for a planner’s approval
   </p>
   <LazyRefusedList v-if="refused > 0" />
 </template>

@@ -13,7 +13,7 @@ function said(stage: Stage, does: string) {
   const stops = findings.value.filter(finding => finding.stage === stage && finding.severity === 'stop').length
   if (state === 'stop') return `${stops} ${stops === 1 ? 'stop' : 'stops'}`
   const wait = waitOf(stage, findings.value)
-  if (state === 'waits' && wait) return `waits for ${titleOf(wait.stage)}`
+  if (state === 'waits' && wait) return `waiting for ${titleOf(wait.stage)}`
   return state === 'not started' ? does : state
 }
 </script>

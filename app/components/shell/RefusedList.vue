@@ -19,11 +19,11 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
 <template>
   <Popover class="relative">
     <PopoverButton class="flex h-9 items-center gap-1 rounded bg-stop-wash px-2 text-xs font-semibold text-stop" data-testid="set-aside">
-      <TriangleAlert class="size-4" aria-hidden="true" /> {{ count }} refused
+      <TriangleAlert class="size-4" aria-hidden="true" /> {{ count }} rejected
     </PopoverButton>
     <PopoverPanel class="fixed inset-x-2 top-14 z-20 max-h-[70vh] overflow-y-auto md:absolute md:inset-x-auto md:top-full md:right-0 md:mt-1 md:w-96 border border-hair bg-board p-3 text-sm text-ink shadow-lg">
       <p class="font-semibold">
-        These were not taken. They are still on this device.
+        The server rejected these. They are still on this device.
       </p>
       <ul class="mt-2 space-y-3">
         <li v-for="entry in waiting.entries" :key="entry.n" class="border-l-4 border-stop pl-2" data-testid="refused-entry">
@@ -33,44 +33,44 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
           </p>
           <MendEntry v-if="mending === entry.n" :entry="entry.entry" @mended="resend(entry, $event)" @cancel="mending = undefined" />
           <span v-else class="mt-1 flex gap-2">
-            <button type="button" class="press !px-2" @click="mending = entry.n">Mend</button>
+            <button type="button" class="press !px-2" @click="mending = entry.n">Edit entry</button>
             <button type="button" class="press !px-2" @click="resend(entry)">Send again</button>
-            <button type="button" class="press !px-2" @click="outbox.giveUp(entry)">Give it up</button>
+            <button type="button" class="press !px-2" @click="outbox.giveUp(entry)">Discard</button>
           </span>
         </li>
         <li v-for="change in waiting.designs" :key="change.key" class="border-l-4 border-stop pl-2" data-testid="refused-design">
-          <p>Changes of <NuxtLink :to="`/sites/${change.site}/walls/${change.id}/survey`" class="underline">{{ change.wall.name }}</NuxtLink></p>
+          <p>Changes to <NuxtLink :to="`/sites/${change.site}/walls/${change.id}/survey`" class="underline">{{ change.wall.name }}</NuxtLink></p>
           <p class="text-stop">
             {{ change.refused }}
           </p>
           <span class="mt-1 flex gap-2">
-            <button type="button" class="press !px-2" @click="saveDesign(change)">Save as a file</button>
-            <button type="button" class="press !px-2" @click="outbox.giveUpDesign(change)">Give them up</button>
+            <button type="button" class="press !px-2" @click="saveDesign(change)">Save as file</button>
+            <button type="button" class="press !px-2" @click="outbox.giveUpDesign(change)">Discard changes</button>
           </span>
         </li>
         <li v-for="photo in waiting.photos" :key="photo.name" class="border-l-4 border-stop pl-2">
-          <p>Picture {{ photo.name }}</p>
+          <p>Photo {{ photo.name }}</p>
           <p class="text-stop">
             {{ photo.refused }}
           </p>
           <button type="button" class="press mt-1 !px-2" @click="outbox.device.photos.delete(photo.name)">
-            Give it up
+            Discard photo
           </button>
         </li>
         <li v-for="draft in broken" :key="draft.name" class="border-l-4 border-stop pl-2" data-testid="broken-draft">
-          <p>Changes of {{ draft.name }} that an earlier version kept here</p>
+          <p>Changes to {{ draft.name }} stored by an earlier version of this program</p>
           <p class="text-stop">
             They cannot be read: {{ draft.why }}
           </p>
           <details>
             <summary class="cursor-pointer">
-              Look at them
+              Show changes
             </summary>
             <pre class="mt-1 max-h-40 overflow-auto bg-rail p-1 text-xs whitespace-pre-wrap break-all">{{ draft.text.slice(0, 20_000) }}</pre>
           </details>
           <span class="mt-1 flex gap-2">
-            <button type="button" class="press !px-2" @click="saveText(`${draft.name.replace('/', '-')}-not-read.txt`, draft.text)">Save as a file</button>
-            <button type="button" class="press !px-2" @click="drop(draft)">Drop them</button>
+            <button type="button" class="press !px-2" @click="saveText(`${draft.name.replace('/', '-')}-not-read.txt`, draft.text)">Save as file</button>
+            <button type="button" class="press !px-2" @click="drop(draft)">Discard changes</button>
           </span>
         </li>
       </ul>

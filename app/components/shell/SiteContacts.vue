@@ -23,33 +23,33 @@ async function save(next: NonNullable<Site['contacts']>) {
   }
 }
 async function add() {
-  if (!form.name.trim()) return void (fault.value = 'Write who it is.')
+  if (!form.name.trim()) return void (fault.value = 'Enter a name.')
   const one = { name: form.name.trim(), ...form.for.trim() && { for: form.for.trim() }, ...form.phone.trim() && { phone: form.phone.trim() } }
   if (await save([...contacts.value, one])) Object.assign(form, { name: '', for: '', phone: '' })
 }
 </script>
 
 <template>
-  <section v-if="state" aria-label="People to call" class="space-y-2">
+  <section v-if="state" aria-label="Contacts" class="space-y-2">
     <h2 class="font-semibold">
-      People to call
+      Contacts
     </h2>
     <ul class="divide-y divide-hair text-sm">
       <li v-for="(contact, n) in contacts" :key="n" class="flex items-center gap-2 py-1">
         <span class="flex-1">{{ contact.name }}<span class="block text-xs text-ink-soft">{{ [contact.for, contact.phone].filter(Boolean).join(', ') }}</span></span>
-        <button v-if="session.may('site.settings', site)" type="button" class="press !px-2" :aria-label="`Take ${contact.name} away`" @click="save(contacts.filter((_, k) => k !== n))">
-          Take away
+        <button v-if="session.may('site.settings', site)" type="button" class="press !px-2" :aria-label="`Remove ${contact.name}`" @click="save(contacts.filter((_, k) => k !== n))">
+          Remove
         </button>
       </li>
     </ul>
     <details v-if="session.may('site.settings', site)">
       <summary class="cursor-pointer text-sm">
-        Add somebody
+        Add contact
       </summary>
       <form class="mt-1 space-y-1 text-sm" novalidate @submit.prevent="add">
-        <label class="block">Who<input v-model="form.name" class="field-input" autocomplete="off" maxlength="200" @input="fault = ''"></label>
-        <label class="block">For what<input v-model="form.for" class="field-input" autocomplete="off" maxlength="200"></label>
-        <label class="block">Telephone<input v-model="form.phone" class="field-input" autocomplete="off" maxlength="200" inputmode="tel"></label>
+        <label class="block">Name<input v-model="form.name" class="field-input" autocomplete="off" maxlength="200" @input="fault = ''"></label>
+        <label class="block">Responsible for<input v-model="form.for" class="field-input" autocomplete="off" maxlength="200"></label>
+        <label class="block">Phone<input v-model="form.phone" class="field-input" autocomplete="off" maxlength="200" inputmode="tel"></label>
         <button type="submit" class="press">
           Add
         </button>

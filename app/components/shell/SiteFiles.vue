@@ -14,7 +14,7 @@ const sheets = computed(() => walls.flatMap(({ id, name, state }) => {
   const at = `/api/sites/${site}/walls/${id}`
   return [
     ...state?.revision ? [{ key: `${id} sheet`, title: `${name}: mark-out ${state.revision}`, href: `${at}/sheet?format=pdf&revision=${state.revision}` }] : [],
-    ...state && state.stages.close !== 'not started' ? [{ key: `${id} pack`, title: `${name}: handover`, href: `${at}/handover?format=pdf` }] : [],
+    ...state && state.stages.close !== 'not started' ? [{ key: `${id} pack`, title: `${name}: handover pack`, href: `${at}/handover?format=pdf` }] : [],
   ]
 }))
 
@@ -63,17 +63,17 @@ async function takeAway(file: string) {
             <FileText class="size-4 shrink-0" aria-hidden="true" />
             <span class="min-w-0"><span class="break-words underline">{{ name }}</span><span class="block text-xs text-ink-soft">{{ [by, at && whenOf(at)].filter(Boolean).join(', ') }}</span></span>
           </a>
-          <button v-if="may && leaving !== file" type="button" class="press !px-2" :aria-label="`Take ${name} away`" @click="leaving = file">
-            Take away
+          <button v-if="may && leaving !== file" type="button" class="press !px-2" :aria-label="`Delete ${name}`" @click="leaving = file">
+            Delete…
           </button>
         </div>
         <div v-if="leaving === file" class="flex flex-wrap items-center gap-2 pt-1">
-          <span class="flex-1">For good?</span>
+          <span class="flex-1">Delete permanently?</span>
           <button type="button" class="press !px-2" @click="takeAway(file)">
-            Take it away
+            Delete file
           </button>
           <button type="button" class="press !px-2" @click="leaving = ''">
-            Keep it
+            Cancel
           </button>
         </div>
       </li>
@@ -82,11 +82,11 @@ async function takeAway(file: string) {
       </li>
     </ul>
     <label v-if="may" class="press relative w-full cursor-pointer focus-within:outline-3 focus-within:outline-focus">
-      <FilePlus2 class="size-4" aria-hidden="true" /> <span aria-live="polite">{{ sending ? `Sending ${sending}` : 'Add a file' }}</span>
+      <FilePlus2 class="size-4" aria-hidden="true" /> <span aria-live="polite">{{ sending ? `Sending ${sending}` : 'Add file' }}</span>
       <input type="file" multiple class="sr-only" data-testid="site-file" :disabled="sending !== ''" @change="add">
     </label>
     <p v-if="may && files.length === 0" class="text-xs text-ink-soft">
-      Permits, drawings of the building, method statements: up to 25 MB each. They go along to the wall.
+      Permits, building drawings, method statements: up to 25 MB each. Take along includes them.
     </p>
     <p v-for="fault in faults" :key="fault" class="field-fault" role="alert">
       {{ fault }}

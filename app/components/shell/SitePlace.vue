@@ -13,8 +13,8 @@ const editing = ref(false)
 let from = 0
 const may = computed(() => session.may('site.settings', site))
 const place = computed(() => state.value?.site)
-const TEXTS = [['address', 'Address'], ['access', 'Access'], ['parking', 'Parking'], ['delivery', 'Lift and delivery']] as const
-const said = ({ days, from, to }: Window) => `${days.map(day => DAY_LETTERS[day]).join(' ') || 'no day'} ${from} to ${to}${to <= from ? ' the day after' : ''}`
+const TEXTS = [['address', 'Address'], ['access', 'Access'], ['parking', 'Parking'], ['delivery', 'Lift and deliveries']] as const
+const said = ({ days, from, to }: Window) => `${days.map(day => DAY_LETTERS[day]).join(' ') || 'no day'} ${from} to ${to}${to <= from ? ' next day' : ''}`
 const form = reactive({ address: '', access: '', parking: '', delivery: '', zone: '', windows: [] as Window[], noise: [] as Window[], always: true, loud: true, closed: '' })
 function edit() {
   const now = place.value!
@@ -48,13 +48,13 @@ async function save() {
 </script>
 
 <template>
-  <section v-if="place" aria-label="The place" class="space-y-2" data-testid="place">
+  <section v-if="place" aria-label="Location and access" class="space-y-2" data-testid="place">
     <div class="flex items-center justify-between">
       <h2 class="font-semibold">
-        The place
+        Location and access
       </h2>
       <button v-if="may && !editing" type="button" class="press" @click="edit">
-        Change
+        Edit
       </button>
     </div>
     <dl v-if="!editing" class="space-y-1 text-sm">
@@ -68,21 +68,21 @@ async function save() {
       </template>
       <div>
         <dt class="text-xs text-ink-soft">
-          Open for work{{ place.zone ? `, by the clock of ${place.zone}` : '' }}
+          Access hours{{ place.zone ? `, ${place.zone} time` : '' }}
         </dt>
         <dd v-for="(window, n) in place.windows ?? []" :key="n" class="figures">
           {{ said(window) }}
         </dd>
         <dd v-if="!place.windows">
-          at all times
+          at any time
         </dd>
         <dd v-else-if="place.windows.every(({ days }) => days.length === 0)" class="font-semibold text-stop">
-          never: no window has a day
+          never: no day is selected
         </dd>
       </div>
       <div v-if="place.noise">
         <dt class="text-xs text-ink-soft">
-          May be loud
+          Noisy work hours
         </dt>
         <dd v-for="(window, n) in place.noise" :key="n" class="figures">
           {{ said(window) }}
@@ -90,7 +90,7 @@ async function save() {
       </div>
       <div v-if="place.closed?.length">
         <dt class="text-xs text-ink-soft">
-          Closed
+          Closed days
         </dt>
         <dd v-for="day in place.closed" :key="day.day">
           <span class="figures">{{ day.day }}</span>{{ day.reason ? `: ${day.reason}` : '' }}
@@ -101,14 +101,14 @@ async function save() {
       <FieldFrame v-for="[key, label] in TEXTS" :id="`place-${key}`" :key="key" :label="label">
         <textarea :id="`place-${key}`" v-model="form[key]" class="field-input !py-1" rows="2" maxlength="2000" />
       </FieldFrame>
-      <FieldFrame id="place-zone" label="Time zone" hint="As Europe/Oslo; empty for the firm’s.">
+      <FieldFrame id="place-zone" label="Time zone" hint="For example Europe/Oslo. Leave empty to use the firm’s.">
         <input id="place-zone" v-model="form.zone" class="field-input" autocomplete="off">
       </FieldFrame>
-      <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.always" type="checkbox" class="size-5"> open at all times</label>
-      <WindowFields v-if="!form.always" label="Open for work" :windows="form.windows" @change="windows => { form.windows = windows }" />
-      <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.loud" type="checkbox" class="size-5"> may be loud whenever it is open</label>
-      <WindowFields v-if="!form.loud" label="May be loud" :windows="form.noise" @change="windows => { form.noise = windows }" />
-      <FieldFrame id="place-closed" label="Closed on, a day a line" hint="As 2026-12-24 last ferry at noon">
+      <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.always" type="checkbox" class="size-5"> Access at any time</label>
+      <WindowFields v-if="!form.always" label="Access hours" :windows="form.windows" @change="windows => { form.windows = windows }" />
+      <label class="flex min-h-8 items-center gap-2 text-sm"><input v-model="form.loud" type="checkbox" class="size-5"> Noisy work during all access hours</label>
+      <WindowFields v-if="!form.loud" label="Noisy work hours" :windows="form.noise" @change="windows => { form.noise = windows }" />
+      <FieldFrame id="place-closed" label="Closed days, one per line" hint="Date and reason, for example 2026-12-24 last ferry at noon">
         <textarea id="place-closed" v-model="form.closed" class="field-input !py-1" rows="3" />
       </FieldFrame>
       <p v-if="fault" class="field-fault" role="alert">
@@ -119,7 +119,7 @@ async function save() {
           Save
         </button>
         <button type="button" class="press" @click="editing = false">
-          Leave it
+          Cancel
         </button>
       </div>
     </form>

@@ -14,26 +14,26 @@ onMounted(async () => {
     failed.value = (error as Error).message
   }
 })
-const missing = ({ have, reserved }: Line) => have === undefined ? 'not counted' : have < reserved ? `${reserved - have} missing` : 'there'
-const sorted = computed(() => [...lines.value].sort((a, b) => Number(missing(a) === 'there') - Number(missing(b) === 'there')))
+const missing = ({ have, reserved }: Line) => have === undefined ? 'not counted' : have < reserved ? `${reserved - have} short` : 'in stock'
+const sorted = computed(() => [...lines.value].sort((a, b) => Number(missing(a) === 'in stock') - Number(missing(b) === 'in stock')))
 </script>
 
 <template>
   <section aria-label="Stock" data-testid="site-stock">
     <h2 class="font-semibold">
-      What it still needs
+      Material required
     </h2>
     <p v-if="failed" class="field-fault" role="alert">
       {{ failed }}
     </p>
     <p v-else-if="lines.length === 0" class="text-sm text-ink-soft">
-      Nothing of the catalogue.
+      Nothing required from the catalogue.
     </p>
     <ul class="grid gap-x-6 text-sm sm:grid-cols-2">
       <li v-for="line in sorted" :key="`${line.kind} ${line.model}`" class="flex gap-2 border-t border-hair py-1">
         <span class="figures w-8 shrink-0 text-right font-semibold">{{ line.reserved }}</span>
         <span class="min-w-0 flex-1 truncate">{{ line.name }}</span>
-        <span :class="missing(line) === 'there' ? 'text-ink-soft' : 'font-semibold text-caution'">{{ missing(line) }}</span>
+        <span :class="missing(line) === 'in stock' ? 'text-ink-soft' : 'font-semibold text-caution'">{{ missing(line) }}</span>
       </li>
     </ul>
   </section>

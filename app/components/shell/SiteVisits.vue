@@ -29,7 +29,7 @@ const visits = computed(() => visitsOf(stretches.value.map(each => ({ ...each, f
       {{ failed }}
     </p>
     <p v-else-if="visits.length === 0" class="text-sm text-ink-soft">
-      None is published.
+      No visits published.
     </p>
     <ul class="divide-y divide-hair text-sm">
       <li v-for="visit in visits" :key="visit.id" class="flex flex-wrap gap-x-3 py-1">

@@ -24,7 +24,7 @@ async function take() {
     cleared.value = false
   }
   catch (error) {
-    fault.value = error instanceof ApiError && error.isOffline ? 'There is no connection: take it along before you go.' : `It could not all be kept on this device: ${(error as Error).message}`
+    fault.value = error instanceof ApiError && error.isOffline ? 'No connection. Take the site along before you leave.' : `Not everything could be stored on this device: ${(error as Error).message}`
   }
   progress.value = undefined
 }
@@ -36,10 +36,10 @@ async function take() {
       <HardDriveDownload class="size-4" aria-hidden="true" /> {{ progress === undefined ? here && !cleared ? 'Take along again' : 'Take along' : `${Math.round(100 * progress)} %` }}
     </button>
     <p v-if="cleared" class="text-sm font-semibold text-stop" role="alert">
-      What was taken along is gone from this device: its storage was cleared. Take it along again.
+      The site is no longer on this device: its storage was cleared. Take the site along again.
     </p>
     <p v-else-if="here" class="text-sm text-ink-soft" data-testid="taken">
-      On this device since {{ whenOf(here.at) }}: {{ here.walls }} {{ here.walls === 1 ? 'wall' : 'walls' }}, {{ here.photos }} {{ here.photos === 1 ? 'picture' : 'pictures' }}{{ here.files ? `, ${here.files} ${here.files === 1 ? 'file' : 'files'}` : '' }}, {{ megabytes(here.bytes) }}.
+      On this device since {{ whenOf(here.at) }}: {{ here.walls }} {{ here.walls === 1 ? 'wall' : 'walls' }}, {{ here.photos }} {{ here.photos === 1 ? 'photo' : 'photos' }}{{ here.files ? `, ${here.files} ${here.files === 1 ? 'file' : 'files'}` : '' }}, {{ megabytes(here.bytes) }}.
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}

@@ -23,7 +23,7 @@ const deep = computed(() => crumbs.length > 2)
     <slot />
     <NewVersion />
     <OutboxNote />
-    <button type="button" class="grid size-[var(--target)] place-items-center rounded border border-on-bar-soft" :aria-label="theme === 'desk' ? 'Change to the light for the wall' : 'Change to the light for the desk'" @click="theme = theme === 'desk' ? 'site' : 'desk'">
+    <button type="button" class="grid size-[var(--target)] place-items-center rounded border border-on-bar-soft" :aria-label="theme === 'desk' ? 'Switch to the site theme' : 'Switch to the desk theme'" @click="theme = theme === 'desk' ? 'site' : 'desk'">
       <component :is="theme === 'desk' ? Sun : Moon" class="size-4" aria-hidden="true" />
     </button>
     <AccountMenu />

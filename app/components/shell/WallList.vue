@@ -15,10 +15,10 @@ const FILTERS: Record<string, { title: string, keeps: (wall: ListedWall) => bool
   all: { title: 'all walls', keeps: () => true },
   stop: { title: 'with a stop', keeps: hasStop },
   caution: { title: 'with a caution', keeps: ({ state }) => STAGES.some(stage => state?.stages[stage] === 'caution') },
-  work: { title: 'at work', keeps: wall => !isDone(wall) && (wall.state?.stages.hang === 'in hand' || wall.state?.stages.hang === 'settled') },
+  work: { title: 'in progress', keeps: wall => !isDone(wall) && (wall.state?.stages.hang === 'in hand' || wall.state?.stages.hang === 'settled') },
   open: { title: 'not handed over', keeps: wall => !isDone(wall) },
   done: { title: 'handed over', keeps: isDone },
-  unplanned: { title: 'without a visit', keeps: wall => !isDone(wall) && !wall.next },
+  unplanned: { title: 'no visit scheduled', keeps: wall => !isDone(wall) && !wall.next },
 }
 const lastOf = ({ state, savedAt }: ListedWall) => state?.last && state.last.at > savedAt ? state.last.at : savedAt
 const SORTS: Record<string, { title: string, by: (a: ListedWall, b: ListedWall) => number }> = {
@@ -41,10 +41,10 @@ watch(rowHeight, () => virtual.value.measure())
 const { tell } = useUnits()
 const isNow = ({ next }: ListedWall) => next !== undefined && Date.parse(next.startsAt) <= Date.now()
 const shortly = (at: string, timeZone?: string) => new Date(at).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short', timeZone })
-const KINDS: Record<string, string> = { hole: 'a hole', issued: 'issued', hung: 'hung', seams: 'seams read', turned: 'trued', step: 'a step', signed: 'signed', visit: 'a visit', point: 'a point', remark: 'a remark', photo: 'a photograph' }
+const KINDS: Record<string, string> = { hole: 'hole', issued: 'issued', hung: 'hung', seams: 'seams read', turned: 'trued', step: 'step', signed: 'signed off', visit: 'visit', point: 'snag', remark: 'remark', photo: 'photo' }
 function lastSaid(wall: ListedWall) {
   const { last } = wall.state ?? {}
-  return last && last.at > wall.savedAt ? `${KINDS[last.kind] ?? last.kind}, ${last.by}` : `saved, ${wall.savedBy || 'nobody'}`
+  return last && last.at > wall.savedAt ? `${KINDS[last.kind] ?? last.kind}, ${last.by}` : `saved, ${wall.savedBy || 'name not known'}`
 }
 </script>
 
@@ -55,10 +55,10 @@ function lastSaid(wall: ListedWall) {
         <input id="wall-search" v-model="search" type="search" class="field-input" autocomplete="off" placeholder="site, wall or crew">
       </FieldFrame>
       <ChoiceField label="Show" :value="show" :options="filters" :commit="chosen => { show = chosen; return [] }" />
-      <ChoiceField label="In order of" :value="sort" :options="orders" :commit="chosen => { sort = chosen; return [] }" />
+      <ChoiceField label="Sort by" :value="sort" :options="orders" :commit="chosen => { sort = chosen; return [] }" />
     </div>
     <p v-if="shown.length === 0" class="text-sm">
-      No wall is like that.
+      No wall matches.
     </p>
     <div ref="scroller" class="min-h-0 flex-1 overflow-y-auto" data-testid="walls" tabindex="0" role="group" aria-label="List of walls">
       <ul class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">
@@ -71,11 +71,11 @@ function lastSaid(wall: ListedWall) {
             <StageKnots :stages="shown[row.index]!.state?.stages ?? {}" />
             <p class="min-w-0 text-xs leading-tight max-sm:mt-0.5">
               <span v-if="hasStop(shown[row.index]!)" class="line-clamp-2 font-semibold text-stop">{{ tell(shown[row.index]!.state!.stops[0]!.message) }}</span>
-              <span v-else-if="shown[row.index]!.state" class="text-ink-soft">{{ isDone(shown[row.index]!) ? 'handed over' : shown[row.index]!.state!.cautions ? `${shown[row.index]!.state!.cautions} ${shown[row.index]!.state!.cautions === 1 ? 'caution' : 'cautions'}` : 'nothing stops it' }}{{ shown[row.index]!.state!.revision ? `; mark-out ${shown[row.index]!.state!.revision}` : '' }}</span>
-              <span v-else class="text-ink-soft">being worked out</span>
+              <span v-else-if="shown[row.index]!.state" class="text-ink-soft">{{ isDone(shown[row.index]!) ? 'handed over' : shown[row.index]!.state!.cautions ? `${shown[row.index]!.state!.cautions} ${shown[row.index]!.state!.cautions === 1 ? 'caution' : 'cautions'}` : 'no stops' }}{{ shown[row.index]!.state!.revision ? `; mark-out ${shown[row.index]!.state!.revision}` : '' }}</span>
+              <span v-else class="text-ink-soft">being calculated</span>
             </p>
             <p class="min-w-0 text-xs leading-tight max-sm:mt-0.5">
-              <span v-if="shown[row.index]!.next" class="block truncate font-semibold">{{ isNow(shown[row.index]!) ? 'there now' : shortly(shown[row.index]!.next!.startsAt, shown[row.index]!.next!.zone) }}, {{ shown[row.index]!.next!.crew }}</span>
+              <span v-if="shown[row.index]!.next" class="block truncate font-semibold">{{ isNow(shown[row.index]!) ? 'on site now' : shortly(shown[row.index]!.next!.startsAt, shown[row.index]!.next!.zone) }}, {{ shown[row.index]!.next!.crew }}</span>
               <span v-else class="block text-ink-soft">{{ isDone(shown[row.index]!) ? '' : 'no visit' }}</span>
               <span class="block truncate text-ink-soft">{{ shortly(lastOf(shown[row.index]!)) }}: {{ lastSaid(shown[row.index]!) }}</span>
             </p>

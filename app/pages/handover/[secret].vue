@@ -24,8 +24,8 @@ async function read() {
 }
 await read()
 async function sign() {
-  if (!form.name.trim()) return void (fault.value = 'Write your name: a signature without a name is nobody’s.')
-  if (ink.value.length === 0) return void (fault.value = 'Sign in the field.')
+  if (!form.name.trim()) return void (fault.value = 'Enter your name.')
+  if (ink.value.length === 0) return void (fault.value = 'Sign in the box.')
   try {
     await api(`${base}/sign`, { method: 'POST', body: { id, name: form.name, role: form.role, ink: ink.value, remark: form.remark } })
     done.value = true
@@ -57,24 +57,24 @@ useHead({ title: () => view.value ? `${view.value.wall}, handover` : 'Handover' 
             {{ view.wall }}, {{ view.site }}
           </h1>
           <p class="text-sm text-ink-soft">
-            For {{ view.client }}. {{ view.screens }} screens. This page is open until {{ whenOf(view.expiresAt) }}.
+            For {{ view.client }}. {{ view.screens }} screens. This page is available until {{ whenOf(view.expiresAt) }}.
           </p>
         </div>
-        <img :src="picture" :alt="`The wall as it was built, ${view.screens} screens`" class="w-full border border-hair bg-white">
-        <a class="press" :href="`/api${base}/pdf`" download data-testid="client-pdf"><FileText class="size-4" aria-hidden="true" /> The whole handover as PDF</a>
-        <section aria-label="Still open">
+        <img :src="picture" :alt="`The wall as built, ${view.screens} screens`" class="w-full border border-hair bg-white">
+        <a class="press" :href="`/api${base}/pdf`" download data-testid="client-pdf"><FileText class="size-4" aria-hidden="true" /> Download handover pack (PDF)</a>
+        <section aria-label="Open items">
           <h2 class="font-semibold">
-            Still open
+            Open items
           </h2>
           <p v-if="view.missing.length + view.points.length === 0" class="text-sm">
-            Nothing.
+            None.
           </p>
           <ul class="ml-4 list-disc text-sm">
             <li v-for="(each, n) in view.missing" :key="n" :class="{ 'font-semibold text-stop': each.severity === 'stop' }">
               {{ each.what }}
             </li>
             <li v-for="(point, n) in view.points" :key="`p${n}`">
-              {{ point.what }}: {{ point.owner }}, by {{ point.due }}
+              {{ point.what }}: {{ point.owner }}, due {{ point.due }}
             </li>
           </ul>
         </section>
@@ -86,7 +86,7 @@ useHead({ title: () => view.value ? `${view.value.wall}, handover` : 'Handover' 
             <li v-for="(caution, n) in view.cautions" :key="n">
               {{ caution }}
             </li>
-            <li>It is inspected every {{ view.inspection.every }} months{{ view.inspection.due ? `, next by ${view.inspection.due}` : ' from today' }}.</li>
+            <li>Inspection every {{ view.inspection.every }} months{{ view.inspection.due ? `, next due ${view.inspection.due}` : ' from today' }}.</li>
           </ul>
         </section>
         <section v-if="view.signatures.length" aria-label="Signed">
@@ -100,7 +100,7 @@ useHead({ title: () => view.value ? `${view.value.wall}, handover` : 'Handover' 
           </ul>
         </section>
         <p v-if="done" class="border-l-4 border-good bg-good-wash px-3 py-2" role="status">
-          <b>Thank you.</b> Your signature is kept in the log of the wall.
+          <b>Thank you.</b> Your signature is recorded in the log of the wall.
         </p>
         <form v-else class="space-y-2" novalidate @submit.prevent="sign">
           <h2 class="font-semibold">
@@ -108,15 +108,15 @@ useHead({ title: () => view.value ? `${view.value.wall}, handover` : 'Handover' 
           </h2>
           <div class="grid gap-2 sm:grid-cols-2">
             <label class="text-sm">Your name<input v-model="form.name" class="field-input" autocomplete="name" maxlength="200" @input="fault = ''"></label>
-            <label class="text-sm">As<input v-model="form.role" class="field-input" autocomplete="organization-title" maxlength="200"></label>
+            <label class="text-sm">Role<input v-model="form.role" class="field-input" autocomplete="organization-title" maxlength="200"></label>
           </div>
-          <label class="block text-sm">Remarks, if any<textarea v-model="form.remark" rows="3" class="field-input w-full" maxlength="2000" /></label>
+          <label class="block text-sm">Remarks (optional)<textarea v-model="form.remark" rows="3" class="field-input w-full" maxlength="2000" /></label>
           <SignatureField v-model="ink" @update:model-value="fault = ''" />
           <p v-if="fault" class="field-fault" role="alert">
             {{ fault }}
           </p>
           <button type="submit" class="press press-first w-full !min-h-12">
-            I have read it, and sign
+            Sign off
           </button>
         </form>
       </template>

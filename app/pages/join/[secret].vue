@@ -18,7 +18,7 @@ catch (error) {
 </script>
 
 <template>
-  <DoorFrame :title="invitation?.kind === 'reset' ? 'Set a new password' : 'Come in'">
+  <DoorFrame :title="invitation?.kind === 'reset' ? 'Set a new password' : 'Accept invitation'">
     <template v-if="failed">
       <p class="field-fault" role="alert">
         {{ failed }}
@@ -29,12 +29,12 @@ catch (error) {
     </template>
     <form v-else-if="invitation" class="space-y-3" novalidate @submit.prevent="enter(path, form)">
       <p class="text-sm">
-        <b>{{ invitation.firm }}</b>{{ invitation.kind === 'join' ? ' takes you in as ' : ', ' }}<b>{{ ROLE_WORDS[invitation.role].title.toLowerCase() }}</b>: {{ ROLE_WORDS[invitation.role].does }}.
+        <b>{{ invitation.firm }}</b>{{ invitation.kind === 'join' ? ' invites you as ' : ', ' }}<b>{{ ROLE_WORDS[invitation.role].title.toLowerCase() }}</b>: {{ ROLE_WORDS[invitation.role].does }}.
       </p>
-      <FieldFrame id="join-address" label="You sign in with" hint="">
+      <FieldFrame id="join-address" label="Sign-in address" hint="">
         <input id="join-address" class="field-input" type="email" autocomplete="username" readonly :value="invitation.address">
       </FieldFrame>
-      <FieldFrame v-if="invitation.kind === 'join'" id="join-name" label="Your name" :fault="faults.name" hint="It stands by all that you record.">
+      <FieldFrame v-if="invitation.kind === 'join'" id="join-name" label="Your name" :fault="faults.name" hint="Your entries are recorded under this name.">
         <input id="join-name" v-model="form.name" class="field-input" autocomplete="name" maxlength="200" :aria-invalid="!!faults.name">
       </FieldFrame>
       <PasswordField id="join-password" v-model="form.password" :fault="faults.password" />
@@ -42,7 +42,7 @@ catch (error) {
         {{ fault }}
       </p>
       <button type="submit" class="press press-first w-full" :disabled="busy">
-        {{ invitation.kind === 'join' ? 'Come in' : 'Set it and sign in' }}
+        {{ invitation.kind === 'join' ? 'Join' : 'Save and sign in' }}
       </button>
     </form>
   </DoorFrame>

@@ -9,7 +9,7 @@ const may = computed(() => session.may('programme.plan'))
 const name = ref('')
 const fault = ref('')
 async function addCrew() {
-  if (!name.value.trim()) return void (fault.value = 'Give the crew a name.')
+  if (!name.value.trim()) return void (fault.value = 'Enter a crew name.')
   const id = idFrom(name.value, 'crew', store.settings.crews.map(({ id }) => id))
   fault.value = await store.edit(now => ({ ...now, crews: [...now.crews, { id, name: name.value.trim(), people: [], skills: ['fitting'], hours: [{ days: ['mon', 'tue', 'wed', 'thu', 'fri'], from: '08:00', to: '16:30' }] }] }))
   if (!fault.value) name.value = ''
@@ -20,14 +20,14 @@ const { form: general, clear } = useDraftForm(() => {
 })
 const generalFault = ref('')
 async function saveGeneral() {
-  if (![general.aids, general.betweenSites].every(typed => /^\d{1,5}$/.test(typed.trim()))) return void (generalFault.value = 'Lift aids and minutes are whole numbers.')
+  if (![general.aids, general.betweenSites].every(typed => /^\d{1,5}$/.test(typed.trim()))) return void (generalFault.value = 'Enter lifting aids and minutes as whole numbers.')
   generalFault.value = await store.edit(now => ({ ...now, zone: general.zone.trim(), aids: Number(general.aids), betweenSites: Number(general.betweenSites) }))
   if (!generalFault.value) clear()
 }
 const way = reactive({ from: '', to: '', minutes: '' })
 async function addWay() {
   if (!way.from || !way.to || way.from === way.to) return void (generalFault.value = 'Choose two sites.')
-  if (!/^\d{1,5}$/.test(way.minutes.trim())) return void (generalFault.value = 'Type the minutes as a whole number.')
+  if (!/^\d{1,5}$/.test(way.minutes.trim())) return void (generalFault.value = 'Enter the minutes as a whole number.')
   generalFault.value = await store.edit(now => ({ ...now, travel: [...(now.travel ?? []).filter(each => !([each.from, each.to].includes(way.from) && [each.from, each.to].includes(way.to))), { from: way.from, to: way.to, minutes: Number(way.minutes) }] }))
   if (!generalFault.value) Object.assign(way, { from: '', to: '', minutes: '' })
 }
@@ -40,7 +40,7 @@ async function addWay() {
         Crews and hours
       </h1>
       <p v-if="!may" class="text-sm">
-        A planner decides on crews and hours.
+        Only a planner can edit crews and hours.
       </p>
       <div v-else-if="store.data" class="grid gap-6 lg:grid-cols-[minmax(0,1fr)_320px]">
         <div class="space-y-4">
@@ -50,22 +50,22 @@ async function addWay() {
               <input id="new-crew" v-model="name" class="field-input" maxlength="200" autocomplete="off" @input="fault = ''">
             </FieldFrame>
             <button type="submit" class="press press-first">
-              Add the crew
+              Add crew
             </button>
           </form>
         </div>
         <aside class="space-y-6">
           <form class="space-y-2" novalidate @submit.prevent="saveGeneral">
             <h2 class="font-semibold">
-              The firm
+              Firm
             </h2>
-            <FieldFrame id="firm-zone" label="Time zone" hint="As Europe/Oslo; sites can have their own.">
+            <FieldFrame id="firm-zone" label="Time zone" hint="For example Europe/Oslo. A site can have its own.">
               <input id="firm-zone" v-model="general.zone" class="field-input" autocomplete="off">
             </FieldFrame>
-            <FieldFrame id="firm-aids" label="Lift aids">
+            <FieldFrame id="firm-aids" label="Lifting aids">
               <input id="firm-aids" v-model="general.aids" class="field-input text-right" inputmode="numeric" autocomplete="off">
             </FieldFrame>
-            <FieldFrame id="firm-between" label="From site to site, min" hint="Where nothing else is said.">
+            <FieldFrame id="firm-between" label="Default travel time (min)" hint="Used where no travel time is set.">
               <input id="firm-between" v-model="general.betweenSites" class="field-input text-right" inputmode="numeric" autocomplete="off">
             </FieldFrame>
             <button type="submit" class="press w-full">
@@ -74,7 +74,7 @@ async function addWay() {
           </form>
           <form class="space-y-2" novalidate @submit.prevent="addWay">
             <h2 class="font-semibold">
-              Ways between sites
+              Travel times between sites
             </h2>
             <p v-for="each in store.settings.travel ?? []" :key="`${each.from} ${each.to}`" class="text-sm">
               {{ store.siteName(each.from) }} and {{ store.siteName(each.to) }}: <b class="figures">{{ each.minutes }}</b> min
@@ -92,19 +92,19 @@ async function addWay() {
               </select>
               <input v-model="way.minutes" class="field-input text-right" inputmode="numeric" aria-label="Minutes" placeholder="min">
               <button type="submit" class="press">
-                Set
+                Save
               </button>
             </div>
             <p v-if="generalFault" class="field-fault" role="alert">
               {{ generalFault }}
             </p>
           </form>
-          <section class="space-y-1" aria-label="What a piece takes" data-testid="pieces">
+          <section class="space-y-1" aria-label="Time per unit" data-testid="pieces">
             <h2 class="font-semibold">
-              What a piece takes, min
+              Time per unit (min)
             </h2>
             <p class="text-xs text-ink-soft">
-              Ten logs of the firm’s own make a figure; one that you type holds until you clear it.
+              After ten log entries the firm’s own median is used. A figure that you enter overrides it until you clear it.
             </p>
             <PieceMinutesField v-for="piece in store.planned?.pieces ?? []" :key="piece.sort" :piece="piece" />
           </section>

@@ -50,10 +50,10 @@ const print = () => window.print()
         <FieldFrame id="day-day" label="Day" class="w-40">
           <input id="day-day" v-model="day" type="date" class="field-input">
         </FieldFrame>
-        <button type="button" class="press" aria-label="The day before" @click="day = dayAfter(day, -1)">
+        <button type="button" class="press" aria-label="Previous day" @click="day = dayAfter(day, -1)">
           ‹
         </button>
-        <button type="button" class="press" aria-label="The day after" @click="day = dayAfter(day)">
+        <button type="button" class="press" aria-label="Next day" @click="day = dayAfter(day)">
           ›
         </button>
         <button type="button" class="press max-md:hidden" @click="print">
@@ -64,10 +64,10 @@ const print = () => window.print()
         {{ dayTitle }}
       </h1>
       <p class="text-sm text-ink-soft">
-        {{ store.crewName(crew) }}: {{ people.join(', ') || 'nobody' }}
+        {{ store.crewName(crew) }}: {{ people.join(', ') || 'no people' }}
       </p>
       <p v-if="today.length === 0" class="mt-4 text-sm">
-        Nothing is published for this crew on this day.
+        No visits are published for this crew on this day.
       </p>
       <section v-for="visit in today" :key="visit.id" class="mt-4 border-l-4 border-pine bg-board p-3 print:break-inside-avoid" :aria-label="store.siteName(visit.site)">
         <h2 class="text-lg font-bold">
@@ -80,11 +80,11 @@ const print = () => window.print()
               {{ stretch.title }}
             </NuxtLink>
             <TaskDone :site="stretch.site" :wall="stretch.wall" :kind="stretch.kind" :done="isDone(stretch.site, stretch.wall, stretch.kind)" class="ml-auto" />
-            <b v-if="stopsAt(stretch.site, stretch.wall)" class="basis-full text-stop">this wall has a stop: ask before anything is drilled or hung</b>
+            <b v-if="stopsAt(stretch.site, stretch.wall)" class="basis-full text-stop">This wall has a stop: ask before you drill or hang anything.</b>
           </li>
         </ol>
         <dl class="mt-3 space-y-1 text-sm">
-          <template v-for="[label, said] in [['Address', siteOf(visit.site)?.address], ['Access', siteOf(visit.site)?.access], ['Parking', siteOf(visit.site)?.parking], ['Lift and delivery', siteOf(visit.site)?.delivery]]" :key="label">
+          <template v-for="[label, said] in [['Address', siteOf(visit.site)?.address], ['Access', siteOf(visit.site)?.access], ['Parking', siteOf(visit.site)?.parking], ['Lift and deliveries', siteOf(visit.site)?.delivery]]" :key="label">
             <div v-if="said" class="flex gap-2">
               <dt class="w-28 shrink-0 text-ink-soft">
                 {{ label }}
@@ -102,19 +102,19 @@ const print = () => window.print()
           </div>
           <div v-for="contact in siteOf(visit.site)?.contacts ?? []" :key="contact.name" class="flex gap-2">
             <dt class="w-28 shrink-0 text-ink-soft">
-              Call
+              Contact
             </dt>
             <dd>{{ contact.name }}{{ contact.for ? ` (${contact.for})` : '' }}<template v-if="contact.phone">, <a :href="`tel:${contact.phone}`" class="underline">{{ contact.phone }}</a></template></dd>
           </div>
         </dl>
         <p class="mt-2 text-xs">
-          Isolated, locked and proved dead before a box is opened; detect live cables before every hole; nobody under a screen that is not locked. Fixed wiring is for licensed people, by local code.
+          Isolate, lock off and prove dead before opening a box. Detect live cables before every hole. Keep clear below unlocked screens. Fixed wiring: licensed electricians only, to local code.
         </p>
         <TakeAlong :site="visit.site" class="mt-2 print:hidden" />
       </section>
-      <section v-if="today.length" class="mt-4" aria-label="To load" data-testid="pick-list">
+      <section v-if="today.length" class="mt-4" aria-label="Pick list" data-testid="pick-list">
         <h2 class="text-lg font-bold">
-          To load
+          Pick list
         </h2>
         <ul class="divide-y divide-hair text-sm">
           <li v-for="part in pick.parts" :key="`${part.kind} ${part.model}`" class="flex gap-3 py-1">

@@ -20,17 +20,17 @@ const from = computed(() => minuteAt(first.value, '00:00', zone.value))
 const to = computed(() => minuteAt(dayAfter(first.value, 7 * weeks.value), '06:00', zone.value))
 const says = ref('')
 async function publish() {
-  says.value = await store.publish() || 'Published: calendars, day sheets and pick lists go by it.'
+  says.value = await store.publish() || 'Published. Calendars, day sheets and pick lists are updated.'
 }
 const finish = computed(() => store.planned && whenAt(store.planned.finish, zone.value))
 const over = computed(() => Math.round(1000 * (store.planned?.over ?? 0)) / 10)
 const without = computed(() => store.planned?.unplaced ?? [])
 const left = computed(() => store.settings.leftOut ?? [])
-const takeIn = () => store.told(store.edit(now => ({ ...now, leftOut: [] }), 'What was left out is planned again'))
+const takeIn = () => store.told(store.edit(now => ({ ...now, leftOut: [] }), 'Excluded tasks included again'))
 useCommands(() => [
-  { id: 'programme-undo', title: 'Undo in the programme', group: 'Everywhere' as const, keys: ['ctrl+z'], when: () => may.value && store.undone.past.length > 0, run: () => void store.undo() },
-  { id: 'programme-redo', title: 'Redo in the programme', group: 'Everywhere' as const, keys: ['ctrl+y', 'ctrl+shift+z'], when: () => may.value && store.undone.future.length > 0, run: () => void store.redo() },
-  { id: 'programme-publish', title: 'Publish the programme', group: 'Everywhere' as const, when: () => may.value && store.unpublished.length > 0, run: () => void publish() },
+  { id: 'programme-undo', title: 'Undo programme change', group: 'Everywhere' as const, keys: ['ctrl+z'], when: () => may.value && store.undone.past.length > 0, run: () => void store.undo() },
+  { id: 'programme-redo', title: 'Redo programme change', group: 'Everywhere' as const, keys: ['ctrl+y', 'ctrl+shift+z'], when: () => may.value && store.undone.future.length > 0, run: () => void store.redo() },
+  { id: 'programme-publish', title: 'Publish programme', group: 'Everywhere' as const, when: () => may.value && store.unpublished.length > 0, run: () => void publish() },
 ])
 </script>
 
@@ -41,19 +41,19 @@ useCommands(() => [
         <div class="flex flex-wrap items-end justify-between gap-3">
           <h1 class="text-2xl font-bold" data-testid="finish">
             <template v-if="store.planned.placed.length">
-              All done by {{ finish }}
+              All work finishes by {{ finish }}
             </template><template v-else>
-              Nothing is planned
+              No tasks scheduled
             </template>
           </h1>
           <div class="flex items-center gap-2">
-            <button type="button" class="press" aria-label="A week earlier" @click="first = dayAfter(first, -7)">
+            <button type="button" class="press" aria-label="One week earlier" @click="first = dayAfter(first, -7)">
               ‹
             </button>
-            <button type="button" class="press" aria-label="A week later" @click="first = dayAfter(first, 7)">
+            <button type="button" class="press" aria-label="One week later" @click="first = dayAfter(first, 7)">
               ›
             </button>
-            <select v-model.number="weeks" class="field-input !w-auto" aria-label="How much is shown">
+            <select v-model.number="weeks" class="field-input !w-auto" aria-label="Period shown">
               <option :value="1">
                 one week
               </option>
@@ -68,50 +68,50 @@ useCommands(() => [
         </div>
         <p v-if="store.planned.placed.length" class="text-sm" data-testid="bound">
           <template v-if="over < 0.05">
-            No schedule can be over sooner.
+            This is the earliest possible finish.
           </template><template v-else>
-            No schedule can be over before {{ whenAt(store.planned.bound.finish, zone) }}; this one takes {{ over }} % longer.
+            The earliest possible finish is {{ whenAt(store.planned.bound.finish, zone) }}; this schedule takes {{ over }} % longer.
           </template> {{ tell(store.planned.bound.why) }}
         </p>
         <p v-if="store.planned.keptBut !== undefined && store.planned.keptBut < store.planned.finish || store.afresh" class="flex flex-wrap items-center gap-2 text-sm" data-testid="kept">
           <template v-if="store.afresh">
-            Planned without keeping to what people were told.
+            Replanned from scratch: published times are not kept.
           </template><template v-else>
-            It keeps to what people were told. Planned afresh, all could be done by {{ whenAt(store.planned.keptBut!, zone) }}.
+            Published times are kept. Replanned from scratch, all work could finish by {{ whenAt(store.planned.keptBut!, zone) }}.
           </template>
           <button type="button" class="press" @click="store.planAfresh(!store.afresh)">
-            {{ store.afresh ? 'Keep to what was published' : 'Plan it afresh' }}
+            {{ store.afresh ? 'Keep published times' : 'Replan from scratch' }}
           </button>
         </p>
         <CrewTimeline :from="from" :to="to" :movable="may" />
         <p class="flex flex-wrap gap-x-4 text-xs text-ink-soft">
-          <span>Hours at which nobody works are folded.</span><span>◆ fixed by hand</span><span>the bar below a row: hours of the crew</span>
+          <span>Hours outside working hours are hidden.</span><span>◆ pinned</span><span>Bar below a row: working hours of the crew</span>
           <span>{{ store.planned.places.filter(({ id }) => store.planned!.tasks.some(({ site }) => site === id)).map(({ name }) => `${siteLetters(name)} ${name}`).join(' · ') }}</span>
         </p>
-        <section v-if="store.change" class="border-l-4 border-chalk bg-board p-3" aria-label="What the change makes" data-testid="change">
+        <section v-if="store.change" class="border-l-4 border-chalk bg-board p-3" aria-label="Effect of the change" data-testid="change">
           <h2 class="font-semibold">
             {{ store.change.title }}
           </h2>
           <p class="text-sm">
-            All done by {{ whenAt(store.change.finishAfter, zone) }}<template v-if="store.change.finishAfter !== store.change.finishBefore">
-              , {{ lasts(Math.abs(store.change.finishAfter - store.change.finishBefore)) }} {{ store.change.finishAfter > store.change.finishBefore ? 'later' : 'sooner' }} than before
+            All work finishes by {{ whenAt(store.change.finishAfter, zone) }}<template v-if="store.change.finishAfter !== store.change.finishBefore">
+              , {{ lasts(Math.abs(store.change.finishAfter - store.change.finishBefore)) }} {{ store.change.finishAfter > store.change.finishBefore ? 'later' : 'earlier' }} than before
             </template><template v-else>
               , as before
-            </template>; {{ store.change.moved.length === 0 ? 'nothing moves' : `${store.change.moved.length} ${store.change.moved.length === 1 ? 'task moves' : 'tasks move'}` }}.
+            </template>; {{ store.change.moved.length === 0 ? 'no task moves' : `${store.change.moved.length} ${store.change.moved.length === 1 ? 'task moves' : 'tasks move'}` }}.
           </p>
           <MovedList v-if="store.change.moved.length" :moved="store.change.moved" class="mt-2" />
           <div class="mt-2 flex gap-2">
             <button type="button" class="press press-first" @click="store.change = undefined">
-              Keep it
+              Keep change
             </button>
             <button type="button" class="press" @click="store.undo()">
-              Take it back
+              Undo change
             </button>
           </div>
         </section>
-        <section v-if="without.length" class="border-l-4 border-stop bg-stop-wash p-3" aria-label="Without a place" data-testid="unplaced">
+        <section v-if="without.length" class="border-l-4 border-stop bg-stop-wash p-3" aria-label="Not scheduled" data-testid="unplaced">
           <h2 class="font-semibold">
-            Without a place: {{ without.length }}
+            Not scheduled: {{ without.length }}
           </h2>
           <ul class="space-y-1 text-sm">
             <li v-for="{ task, why } in without" :key="task">
@@ -121,22 +121,22 @@ useCommands(() => [
             </li>
           </ul>
         </section>
-        <section v-if="store.planned.notFixed.length" class="border-l-4 border-stop bg-stop-wash p-3" aria-label="Put by hand, and cannot be" data-testid="not-fixed-list">
+        <section v-if="store.planned.notFixed.length" class="border-l-4 border-stop bg-stop-wash p-3" aria-label="Pins that do not fit" data-testid="not-fixed-list">
           <h2 class="font-semibold">
-            Put by hand, and cannot be
+            Pins that do not fit
           </h2>
           <ul class="space-y-1 text-sm">
             <li v-for="{ fixed, why } in store.planned.notFixed" :key="fixed.task">
               <button type="button" class="font-semibold underline" @click="store.selected = fixed.task">
                 {{ tell(store.taskOf(fixed.task)?.title ?? [fixed.task]) }}
-              </button>, {{ whenAt(fixed.start, zone) }}: {{ tell(why) }}. It is planned as if it were free.
+              </button>, {{ whenAt(fixed.start, zone) }}: {{ tell(why) }}. It is scheduled as if it were not pinned.
               <button v-if="may" type="button" class="press !px-2" @click="store.letGo(fixed.task)">
-                Let it go
+                Unpin task
               </button>
             </li>
           </ul>
         </section>
-        <section v-if="store.planned.cautions.length" class="border-l-4 border-caution bg-caution-wash p-3" aria-label="To look at" data-testid="cautions">
+        <section v-if="store.planned.cautions.length" class="border-l-4 border-caution bg-caution-wash p-3" aria-label="Cautions" data-testid="cautions">
           <ul class="space-y-1 text-sm">
             <li v-for="(caution, n) in store.planned.cautions" :key="n">
               {{ tell(caution) }}
@@ -144,20 +144,20 @@ useCommands(() => [
           </ul>
         </section>
       </div>
-      <aside class="space-y-4 border-l border-hair p-4 lg:overflow-y-auto" tabindex="0" aria-label="Publishing and the task">
+      <aside class="space-y-4 border-l border-hair p-4 lg:overflow-y-auto" tabindex="0" aria-label="Publishing and selected task">
         <section v-if="may" class="space-y-2" aria-label="Publishing">
           <p class="text-sm" data-testid="unpublished">
             <template v-if="store.unpublished.length === 0">
-              People see what is planned here.
+              The published schedule is up to date.
             </template><template v-else>
-              {{ store.unpublished.length }} {{ store.unpublished.length === 1 ? 'task differs' : 'tasks differ' }} from what people see<template v-if="store.data?.publishedAt">
-                , published {{ whenOf(store.data.publishedAt) }} by {{ store.data.publishedBy }}
+              {{ store.unpublished.length }} {{ store.unpublished.length === 1 ? 'task differs' : 'tasks differ' }} from the published schedule<template v-if="store.data?.publishedAt">
+                of {{ whenOf(store.data.publishedAt) }} by {{ store.data.publishedBy }}
               </template>.
             </template>
           </p>
           <details v-if="store.unpublished.length && store.published.length">
             <summary class="cursor-pointer text-sm">
-              What differs
+              Show differences
             </summary>
             <MovedList :moved="store.unpublished" :most="5" />
           </details>
@@ -177,19 +177,19 @@ useCommands(() => [
           </div>
           <LostDay />
           <p v-if="left.length" class="text-sm">
-            {{ left.length }} {{ left.length === 1 ? 'task is' : 'tasks are' }} left out. <button type="button" class="underline" @click="takeIn">
-              Plan all again
+            {{ left.length }} {{ left.length === 1 ? 'task is' : 'tasks are' }} excluded. <button type="button" class="underline" @click="takeIn">
+              Include all
             </button>
           </p>
         </section>
         <TaskPanel v-if="store.selected" :may="may" />
         <p v-else class="text-sm text-ink-soft">
-          Press a task to see why it is not earlier{{ may ? ', or drag it to another time or crew: it then stays there' : '' }}.
+          Select a task to see why it does not start earlier{{ may ? ', or drag it to another time or crew to pin it there' : '' }}.
         </p>
       </aside>
     </main>
     <p v-else class="p-6 text-sm">
-      {{ store.failed ? '' : 'Working out the schedule…' }}
+      {{ store.failed ? '' : 'Calculating the schedule…' }}
     </p>
   </ProgrammeFrame>
 </template>

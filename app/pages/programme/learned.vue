@@ -10,13 +10,13 @@ const LearnedCharts = defineAsyncComponent(() => import('~/components/programme/
 </script>
 
 <template>
-  <ProgrammeFrame title="What we learn">
-    <main tabindex="0" aria-label="What we learn" class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
+  <ProgrammeFrame title="Lessons learned">
+    <main tabindex="0" aria-label="Lessons learned" class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
       <h1 class="mb-1 text-2xl font-bold">
-        What the firm learns
+        Lessons learned
       </h1>
       <p class="mb-4 text-sm text-ink-soft">
-        From its own logs alone, with the number of cases beside every figure: a few of them say little.
+        From the firm’s own logs only. Every figure shows its number of cases; few cases are not conclusive.
       </p>
       <LearnedCharts v-if="learned" :learned="learned" />
     </main>

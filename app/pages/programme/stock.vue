@@ -11,7 +11,7 @@ const store = useProgrammeStore()
 const session = useSessionStore()
 const stock = ref<Stock>()
 const failed = ref('')
-const SPANS = [{ value: '7', label: '7 days' }, { value: '14', label: '14 days' }, { value: '28', label: '28 days' }, { value: '366', label: 'year' }]
+const SPANS = [{ value: '7', label: '7 days' }, { value: '14', label: '14 days' }, { value: '28', label: '28 days' }, { value: '366', label: '1 year' }]
 const days = ref(14)
 const search = ref('')
 const only = ref(true)
@@ -30,7 +30,7 @@ const lines = computed(() => (stock.value?.lines ?? []).filter(line => (!only.va
   && `${line.name} ${line.model}`.toLowerCase().includes(search.value.trim().toLowerCase())))
 const short = computed(() => (stock.value?.lines ?? []).filter(line => (line.short ?? 0) > 0))
 const placeName = (id: string) => stock.value?.places.find(place => place.id === id)?.name ?? id
-const verdict = ({ have, short = 0, least, reserved }: Line) => have === undefined ? 'not counted' : have < 0 ? 'fewer than none: count again' : short > 0 ? least > 0 && have >= reserved ? `${short} under the minimum` : `${short} short` : 'enough'
+const verdict = ({ have, short = 0, least, reserved }: Line) => have === undefined ? 'not counted' : have < 0 ? 'negative: count again' : short > 0 ? least > 0 && have >= reserved ? `${short} below reorder level` : `${short} short` : 'enough'
 
 /** The model whose form is open: it stays while the lines are read anew. */
 const open = ref<Pick<Line, 'kind' | 'model'>>()
@@ -45,8 +45,8 @@ function choose(line: Line) {
 async function enter() {
   const { kind, model } = open.value!
   const typed = form.change.trim().replace('−', '-')
-  if (!/^[+-]?\d{1,6}$/.test(typed) || Number(typed) === 0) return void (fault.value = 'Type a whole number: 20 that came, or -12 that went.')
-  if (form.to && Number(typed) < 0) return void (fault.value = 'Type how many are moved, as a number above 0.')
+  if (!/^[+-]?\d{1,6}$/.test(typed) || Number(typed) === 0) return void (fault.value = 'The quantity must be a whole number: 20 for goods in, -12 for goods out.')
+  if (form.to && Number(typed) < 0) return void (fault.value = 'The quantity to transfer must be above 0.')
   try {
     const note = form.note.trim() || (form.to && `${placeName(form.from)} to ${placeName(form.to)}`)
     await api(`/catalogue/${kind}/stock`, { method: 'POST', body: { model, change: Number(typed), place: form.from, ...form.to && { to: form.to }, ...note && { note } } })
@@ -60,7 +60,7 @@ async function enter() {
 }
 async function keepLeast() {
   const { kind, model } = open.value!
-  if (!/^\d{1,6}$/.test(form.least.trim())) return void (fault.value = 'Type a whole number, 0 for no minimum.')
+  if (!/^\d{1,6}$/.test(form.least.trim())) return void (fault.value = 'The reorder level must be a whole number; 0 means none.')
   const least = Number(form.least)
   fault.value = await store.edit(now => ({ ...now, minimums: [...(now.minimums ?? []).filter(each => each.kind !== kind || each.model !== model), ...least > 0 ? [{ kind, model, least }] : []] }))
   if (fault.value) return
@@ -74,20 +74,20 @@ function order() {
 </script>
 
 <template>
-  <ProgrammeFrame title="Stock and van">
-    <main tabindex="0" aria-label="Stock and van" class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
+  <ProgrammeFrame title="Stock and vans">
+    <main tabindex="0" aria-label="Stock and vans" class="mx-auto w-full max-w-6xl flex-1 overflow-y-auto p-4">
       <div class="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h1 class="text-2xl font-bold" data-testid="short">
           {{ short.length === 0 ? 'Nothing is short' : `${short.length} ${short.length === 1 ? 'model is' : 'models are'} short` }}
         </h1>
         <div class="flex flex-wrap items-end gap-2">
-          <ChoiceField label="For the visits of the next" :value="String(days)" :options="SPANS" :commit="chosen => { days = Number(chosen); return [] }" />
+          <ChoiceField label="Visits in the next" :value="String(days)" :options="SPANS" :commit="chosen => { days = Number(chosen); return [] }" />
           <FieldFrame id="stock-search" label="Search">
             <input id="stock-search" v-model="search" type="search" class="field-input" autocomplete="off">
           </FieldFrame>
-          <label class="flex min-h-[var(--target)] items-center gap-2 text-sm"><input v-model="only" type="checkbox" class="size-5"> only what is needed</label>
+          <label class="flex min-h-[var(--target)] items-center gap-2 text-sm"><input v-model="only" type="checkbox" class="size-5"> Required or low items only</label>
           <button type="button" class="press press-first" :disabled="short.length === 0" @click="order">
-            Order list (CSV)
+            Export order list (CSV)
           </button>
         </div>
       </div>
@@ -101,22 +101,22 @@ function order() {
               Model
             </th>
             <th class="text-right font-normal">
-              Needed
+              Required
             </th>
             <th class="w-20 text-right font-normal">
-              There
+              In stock
             </th>
             <th class="pl-4 font-normal max-md:hidden">
-              Where
+              Location
             </th>
             <th class="w-24 text-right font-normal max-md:hidden">
-              Used by the log
+              Used
             </th>
             <th class="w-24 text-right font-normal max-md:hidden">
-              Minimum
+              Reorder level
             </th>
             <th class="pl-4 font-normal">
-              Stands
+              Status
             </th>
           </tr>
         </thead>
@@ -145,44 +145,44 @@ function order() {
                 {{ line.least || '–' }}
               </td>
               <td class="py-2 pl-4 font-semibold" :class="{ 'text-stop': (line.short ?? 0) > 0 || (line.have ?? 0) < 0, 'text-caution': line.have === undefined }">
-                {{ verdict(line) }}<span v-if="line.packs" class="block text-xs font-normal text-ink-soft">{{ line.packs }} × {{ line.pack }} to order</span>
+                {{ verdict(line) }}<span v-if="line.packs" class="block text-xs font-normal text-ink-soft">order {{ line.packs }} × {{ line.pack }}</span>
               </td>
             </tr>
             <tr v-if="isOpen(line) && session.may('firm.stock')">
               <td colspan="7" class="bg-board p-3">
                 <form class="flex flex-wrap items-end gap-2" novalidate @submit.prevent="enter">
-                  <FieldFrame id="move-change" label="Came, or − went" class="w-32">
+                  <FieldFrame id="move-change" label="Quantity, + in, − out" class="w-32">
                     <input id="move-change" v-model="form.change" class="field-input text-right" inputmode="numeric" autocomplete="off" @input="fault = ''">
                   </FieldFrame>
-                  <FieldFrame id="move-from" label="Where">
+                  <FieldFrame id="move-from" label="Location">
                     <select id="move-from" v-model="form.from" class="field-input">
                       <option v-for="place in stock!.places" :key="place.id" :value="place.id">
                         {{ place.name }}
                       </option>
                     </select>
                   </FieldFrame>
-                  <FieldFrame id="move-to" label="Moved from there to">
+                  <FieldFrame id="move-to" label="Transfer to">
                     <select id="move-to" v-model="form.to" class="field-input">
                       <option value="">
-                        not moved
+                        no transfer
                       </option>
                       <option v-for="place in stock!.places.filter(({ id }) => id !== form.from)" :key="place.id" :value="place.id">
                         {{ place.name }}
                       </option>
                     </select>
                   </FieldFrame>
-                  <FieldFrame id="move-note" label="For what" class="min-w-40 flex-1">
+                  <FieldFrame id="move-note" label="Note" class="min-w-40 flex-1">
                     <input id="move-note" v-model="form.note" class="field-input" autocomplete="off" maxlength="2000">
                   </FieldFrame>
                   <button type="submit" class="press press-first">
-                    Enter
+                    Record
                   </button>
                   <template v-if="session.may('programme.plan')">
-                    <FieldFrame id="move-least" label="Never fewer than" class="w-28">
+                    <FieldFrame id="move-least" label="Reorder level" class="w-28">
                       <input id="move-least" v-model="form.least" class="field-input text-right" inputmode="numeric" autocomplete="off" @input="fault = ''">
                     </FieldFrame>
                     <button type="button" class="press" @click="keepLeast">
-                      Set the minimum
+                      Save reorder level
                     </button>
                   </template>
                 </form>
@@ -195,7 +195,7 @@ function order() {
         </tbody>
       </table>
       <p class="mt-3 text-xs text-ink-soft">
-        There: what was counted, less what the logs of walls say went into them since. Needed: what the walls of published visits still lack by their plans. Tools and bits are on the day sheet.
+        In stock: the last count, less what the wall logs show as used since. Required: what the walls of published visits still need. Tools and bits are on the day sheet.
       </p>
     </main>
   </ProgrammeFrame>

@@ -34,12 +34,12 @@ const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => l
           Week of {{ dayTitle(week[0]!) }}
         </h1>
         <span class="flex gap-2">
-          <button type="button" class="press" aria-label="A week earlier" @click="monday = dayAfter(week[0]!, -7)">‹</button>
-          <button type="button" class="press" aria-label="A week later" @click="monday = dayAfter(week[0]!, 7)">›</button>
+          <button type="button" class="press" aria-label="One week earlier" @click="monday = dayAfter(week[0]!, -7)">‹</button>
+          <button type="button" class="press" aria-label="One week later" @click="monday = dayAfter(week[0]!, 7)">›</button>
         </span>
       </div>
       <p v-if="store.data && store.published.length === 0" class="text-sm">
-        Nothing is published yet. A planner publishes the schedule.
+        No visits are published yet. A planner publishes the schedule.
       </p>
       <table v-else class="w-full table-fixed border-collapse text-sm max-md:block" data-testid="board">
         <thead class="max-md:hidden">
@@ -62,7 +62,7 @@ const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => l
                 {{ dayTitle(day) }}
               </p>
               <p v-if="offOn(crew.id, day)" class="bg-caution-wash p-1 text-xs text-caution">
-                lost: {{ offOn(crew.id, day)!.reason }}
+                Lost day: {{ offOn(crew.id, day)!.reason }}
               </p>
               <NuxtLink v-for="visit in of(crew.id, day)" :key="visit.id" no-prefetch :to="`/programme/day?day=${visit.day}&crew=${visit.crew}`" class="mb-1 block border-l-4 border-pine bg-board p-2 hover:bg-paper">
                 <span class="figures block text-xs text-ink-soft">{{ timeAt(visit.from, store.zoneOf(visit.site)) }} to {{ timeAt(visit.to, store.zoneOf(visit.site)) }}</span>

@@ -40,12 +40,12 @@ const wall = computed(() => store.wall!)
 <template>
   <section class="h-full overflow-auto p-4" tabindex="0" aria-label="Alternatives" data-testid="alternatives">
     <p class="mb-2 text-xs text-ink-soft">
-      Each way as it would be planned now; lengths in {{ system === 'metric' ? 'mm' : 'feet and inches' }}. Show one to work on it, choose one for the client.
+      Each alternative as planned now; lengths in {{ system === 'metric' ? 'mm' : 'feet and inches' }}. Show one to edit it; choose one for the client.
     </p>
     <p v-if="failed" class="field-fault" role="alert">
       {{ failed }}
     </p>
-    <progress v-if="progress < 1" class="mb-2 w-full" :value="progress" aria-label="Alternatives planned" />
+    <progress v-if="progress < 1" class="mb-2 w-full" :value="progress" aria-label="Calculating alternatives" />
     <div class="grid gap-4" :style="{ gridTemplateColumns: `repeat(${Math.max(ways.length, 1)}, minmax(220px, 1fr))` }">
       <article v-for="way in ways" :key="way.id" class="bg-board p-3" :data-way="way.id">
         <h2 class="flex items-baseline justify-between text-lg font-bold">

@@ -32,7 +32,7 @@ function turnOn() {
   if (!chosen) return void edit('Orientation', (array) => { array.orientation = next(array.orientation, 1) })
   const UPSIDE: Record<Orientation, Orientation> = { 'landscape': 'inverted', 'inverted': 'landscape', 'portrait-cw': 'portrait-ccw', 'portrait-ccw': 'portrait-cw' }
   const orientation = array.value.align ? next(chosen.orientation, 1) : UPSIDE[chosen.orientation]
-  edit('Turn a screen', array => setCell(array, chosen.row, chosen.column, { orientation: orientation === array.orientation ? undefined : orientation }))
+  edit('Rotate screen', array => setCell(array, chosen.row, chosen.column, { orientation: orientation === array.orientation ? undefined : orientation }))
 }
 function centre() {
   edit('Centre on the wall', (array) => { array.follows = { ...array.follows, x: { rule: 'wall-centre' } } })
@@ -56,9 +56,9 @@ useCommands(() => NUDGES[system.value].flatMap(({ held, by, words }) => WAYS.map
   id: `nudge-${held}${way}`, title: `Nudge the array ${way} by ${words}`, group: 'Arrange' as const, keys: [`${held}arrow${way}`], when: has, run: () => nudge(x * by, y * by),
 }))))
 useCommands([
-  ...WAYS.map(([way, x, y]) => ({ id: `step-${way}`, title: `Choose the next screen ${way}`, group: 'Arrange' as const, keys: [`ctrl+arrow${way}`], when: has, run: () => step(-y, x) })),
-  { id: 'turn', title: 'Turn all screens a quarter, or the chosen one', group: 'Arrange', keys: ['r'], when: has, run: turnOn },
-  { id: 'whole', title: 'Choose no single screen', group: 'Arrange', keys: ['escape'], when: () => cell.value !== undefined, run: clear },
+  ...WAYS.map(([way, x, y]) => ({ id: `step-${way}`, title: `Select the next screen ${way}`, group: 'Arrange' as const, keys: [`ctrl+arrow${way}`], when: has, run: () => step(-y, x) })),
+  { id: 'turn', title: 'Rotate all screens or the selected one', group: 'Arrange', keys: ['r'], when: has, run: turnOn },
+  { id: 'whole', title: 'Deselect screen', group: 'Arrange', keys: ['escape'], when: () => cell.value !== undefined, run: clear },
   { id: 'centre', title: 'Centre the array on the wall', group: 'Arrange', keys: ['c'], when: has, run: centre },
 ])
 
@@ -66,7 +66,7 @@ const missed = ref('')
 async function addGrid() {
   if (!house.value) await load()
   const first = optionsOf('display', undefined)[0]?.value
-  missed.value = first ? '' : house.value ? 'The catalogue offers no display: enter one there.' : 'The catalogue is not at hand: it needs a connection once.'
+  missed.value = first ? '' : house.value ? 'The catalogue has no displays: add one there first.' : 'The catalogue is not on this device yet: connect once to load it.'
   if (!first) return
   take('display', first)
   const display = store.catalogue.displays.find(({ id }) => id === first) as Display
@@ -76,8 +76,8 @@ async function addGrid() {
   const fastener = optionsOf('fastener', undefined, (model: Model) => (model as Fastener).base === base)[0]?.value
   if (fastener) take('fastener', fastener)
   const place = placeByRule(store.wall!, store.rules, store.siteUnits)
-  if (!place) missed.value = 'The house rule for heights finds nothing on this wall to go by: the array is put in the middle.'
-  store.edit('Add an array', (wall) => {
+  if (!place) missed.value = 'The house rule for height finds no matching feature on this wall: the array is centred.'
+  store.edit('Add array', (wall) => {
     store.arrayId = addArray(wall, {
       name: 'Grid', display: first, ...mount && { mount }, ...fastener && { fastener },
       rows: 1, columns: 1, orientation: 'landscape', gap: { x: 0, y: 0 },
@@ -94,13 +94,13 @@ useCommands(PANELS.map(({ id, title }) => ({ id: `arrange-${id}`, title: `Arrang
 <template>
   <BenchFrame stage="arrange" title="Arrange" :summary="array ? undefined : 'No displays yet'">
     <button v-if="!array" type="button" class="press press-first w-full" @click="addGrid">
-      <Plus class="size-4" aria-hidden="true" /> Add a grid of displays
+      <Plus class="size-4" aria-hidden="true" /> Add display array
     </button>
     <p v-if="missed" class="field-fault" role="alert">
       {{ missed }}
     </p>
-    <BenchPanels v-if="array || panel === 'all'" v-model="panel" :panels="PANELS" label="Parts of the arrangement" />
-    <ChoiceField v-if="array && store.arrays.length > 1 && panel !== 'all'" inline label="Of" :value="array.id" :options="store.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; clear(); return [] }" />
+    <BenchPanels v-if="array || panel === 'all'" v-model="panel" :panels="PANELS" label="Arrange sections" />
+    <ChoiceField v-if="array && store.arrays.length > 1 && panel !== 'all'" inline label="Array" :value="array.id" :options="store.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; clear(); return [] }" />
     <LazyArraysPanel v-if="panel === 'all'" @add="addGrid" />
     <template v-else-if="array">
       <GridPanel v-if="panel === 'grid'" />

@@ -16,24 +16,24 @@ function act(label: string, recipe: (wall: Wall) => void) {
 }
 function duplicate() {
   let added = ''
-  act('Duplicate an array', (wall) => { added = duplicateArray(wall, current.value!.id, displays.value) })
+  act('Duplicate array', (wall) => { added = duplicateArray(wall, current.value!.id, displays.value) })
   if (!fault.value) store.arrayId = added
 }
 const ALIGN = [
-  { edge: 'left', icon: AlignStartVertical, label: 'Left edges in line with it' }, { edge: 'centre', icon: AlignCenterVertical, label: 'Middles above each other' }, { edge: 'right', icon: AlignEndVertical, label: 'Right edges in line with it' },
-  { edge: 'top', icon: AlignStartHorizontal, label: 'Tops in line with it' }, { edge: 'middle', icon: AlignCenterHorizontal, label: 'Middles at its height' }, { edge: 'bottom', icon: AlignEndHorizontal, label: 'Feet in line with it' },
+  { edge: 'left', icon: AlignStartVertical, label: 'Align left edges' }, { edge: 'centre', icon: AlignCenterVertical, label: 'Align vertical centre lines' }, { edge: 'right', icon: AlignEndVertical, label: 'Align right edges' },
+  { edge: 'top', icon: AlignStartHorizontal, label: 'Align top edges' }, { edge: 'middle', icon: AlignCenterHorizontal, label: 'Align horizontal centre lines' }, { edge: 'bottom', icon: AlignEndHorizontal, label: 'Align bottom edges' },
 ] as const
 const SPREAD = [
-  { axis: 'x', by: 'gaps', icon: AlignHorizontalSpaceBetween, label: 'Spread across, even gaps' }, { axis: 'x', by: 'middles', icon: AlignHorizontalDistributeCenter, label: 'Spread across, middles evenly' },
-  { axis: 'y', by: 'gaps', icon: AlignVerticalSpaceBetween, label: 'Spread up, even gaps' }, { axis: 'y', by: 'middles', icon: AlignVerticalDistributeCenter, label: 'Spread up, middles evenly' },
+  { axis: 'x', by: 'gaps', icon: AlignHorizontalSpaceBetween, label: 'Distribute horizontally, even gaps' }, { axis: 'x', by: 'middles', icon: AlignHorizontalDistributeCenter, label: 'Distribute horizontally, even centres' },
+  { axis: 'y', by: 'gaps', icon: AlignVerticalSpaceBetween, label: 'Distribute vertically, even gaps' }, { axis: 'y', by: 'middles', icon: AlignVerticalDistributeCenter, label: 'Distribute vertically, even centres' },
 ] as const
 const alternatives = computed(() => wall.value.alternatives ?? [])
-const rename = (id: string, name: string) => store.edit('Name an alternative', (wall) => { wall.alternatives!.find(each => each.id === id)!.name = name })
+const rename = (id: string, name: string) => store.edit('Rename alternative', (wall) => { wall.alternatives!.find(each => each.id === id)!.name = name })
 function show(id: string) {
-  act('Show an alternative', wall => showAlternative(wall, id))
+  act('Show alternative', wall => showAlternative(wall, id))
   store.arrayId = ''
 }
-const chooseIt = (id: string) => act('The client’s choice', (wall) => {
+const chooseIt = (id: string) => act('Client’s choice', (wall) => {
   if (wall.chosen === id) delete wall.chosen
   else wall.chosen = id
 })
@@ -41,7 +41,7 @@ const chooseIt = (id: string) => act('The client’s choice', (wall) => {
 
 <template>
   <div class="space-y-2.5">
-    <ul class="max-h-40 space-y-1 overflow-y-auto" aria-label="Arrays of this wall" tabindex="0">
+    <ul class="max-h-40 space-y-1 overflow-y-auto" aria-label="Arrays on this wall" tabindex="0">
       <li v-for="array in arrays" :key="array.id">
         <button type="button" class="flex min-h-[var(--target)] w-full items-center justify-between gap-2 rounded border px-2 text-left text-sm" :class="current?.id === array.id ? 'border-pine bg-paper font-semibold' : 'border-hair bg-paper'" :aria-pressed="current?.id === array.id" @click="store.arrayId = array.id">
           <span class="truncate">{{ array.name }}</span><span class="figures shrink-0">{{ array.rows }} × {{ array.columns }}</span>
@@ -49,23 +49,23 @@ const chooseIt = (id: string) => act('The client’s choice', (wall) => {
       </li>
     </ul>
     <div class="grid grid-cols-4 gap-1">
-      <button type="button" class="press !px-1" title="Add an array" aria-label="Add an array" @click="emit('add')">
+      <button type="button" class="press !px-1" title="Add array" aria-label="Add array" @click="emit('add')">
         <Plus class="size-4" aria-hidden="true" />
       </button>
-      <button type="button" class="press !px-1" :disabled="!current" title="Duplicate it" aria-label="Duplicate the array" @click="duplicate">
+      <button type="button" class="press !px-1" :disabled="!current" title="Duplicate array" aria-label="Duplicate array" @click="duplicate">
         <Copy class="size-4" aria-hidden="true" />
       </button>
-      <button type="button" class="press !px-1" :disabled="!current" title="Mirror it about the wall’s middle" aria-label="Mirror the array" @click="act('Mirror an array', wall => mirrorArray(wall, current!.id, displays))">
+      <button type="button" class="press !px-1" :disabled="!current" title="Mirror array about the wall centre" aria-label="Mirror array" @click="act('Mirror array', wall => mirrorArray(wall, current!.id, displays))">
         <FlipHorizontal2 class="size-4" aria-hidden="true" />
       </button>
-      <button type="button" class="press !px-1" :disabled="!current" title="Take it away" aria-label="Take the array away" @click="act('Take an array away', wall => removeArray(wall, current!.id))">
+      <button type="button" class="press !px-1" :disabled="!current" title="Delete array" aria-label="Delete array" @click="act('Delete array', wall => removeArray(wall, current!.id))">
         <Trash2 class="size-4" aria-hidden="true" />
       </button>
     </div>
-    <TextField v-if="current" label="Its name" :value="current.name" :actions="{ commit: name => store.edit('Name an array', wall => { arrayOf(wall, current!.id).name = name }) }" />
+    <TextField v-if="current" label="Array name" :value="current.name" :actions="{ commit: name => store.edit('Rename array', wall => { arrayOf(wall, current!.id).name = name }) }" />
     <template v-if="arrays.length > 1">
-      <LengthField label="Kept clear between arrays" :value="wall.clearance" :actions="{ commit: mm => store.edit('Clearance', wall => { wall.clearance = mm }) }" />
-      <div class="grid grid-cols-5 gap-1" role="group" aria-label="The other arrays">
+      <LengthField label="Clearance between arrays" :value="wall.clearance" :actions="{ commit: mm => store.edit('Clearance', wall => { wall.clearance = mm }) }" />
+      <div class="grid grid-cols-5 gap-1" role="group" aria-label="Align and distribute arrays">
         <button v-for="{ edge, icon, label } in ALIGN" :key="edge" type="button" class="press !px-0" :title="label" :aria-label="label" @click="act(label, wall => alignArrays(wall, current!.id, edge, displays))">
           <component :is="icon" class="size-4" aria-hidden="true" />
         </button>
@@ -85,22 +85,22 @@ const chooseIt = (id: string) => act('The client’s choice', (wall) => {
         <li v-for="each in alternatives" :key="each.id" class="flex items-center gap-1" :data-alternative="each.id">
           <input class="field-input !min-h-9 flex-1 !font-[inherit] text-sm" :class="{ 'border-pine font-semibold': each.id === wall.alternative }" :value="each.name" :aria-label="`Name of alternative ${each.name}`" @change="rename(each.id, ($event.target as HTMLInputElement).value.trim() || each.name)">
           <button type="button" class="press !px-2" :disabled="each.id === wall.alternative" @click="show(each.id)">
-            {{ each.id === wall.alternative ? 'shown' : 'show' }}
+            {{ each.id === wall.alternative ? 'Shown' : 'Show' }}
           </button>
           <button type="button" class="press !px-2" :class="{ 'press-first': wall.chosen === each.id }" :aria-pressed="wall.chosen === each.id" @click="chooseIt(each.id)">
-            {{ wall.chosen === each.id ? 'chosen' : 'choose' }}
+            {{ wall.chosen === each.id ? 'Chosen' : 'Choose' }}
           </button>
-          <button type="button" class="p-1 disabled:opacity-30" :disabled="each.id === wall.alternative" :aria-label="`Take alternative ${each.name} away`" @click="act('Take an alternative away', wall => removeAlternative(wall, each.id))">
+          <button type="button" class="p-1 disabled:opacity-30" :disabled="each.id === wall.alternative" :aria-label="`Delete alternative ${each.name}`" @click="act('Delete alternative', wall => removeAlternative(wall, each.id))">
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
         </li>
       </ul>
       <div class="mt-1 grid grid-cols-2 gap-2">
-        <button type="button" class="press" :disabled="arrays.length === 0" @click="act('Keep an alternative', addAlternative)">
-          <Plus class="size-4" aria-hidden="true" /> Try another
+        <button type="button" class="press" :disabled="arrays.length === 0" @click="act('Add alternative', addAlternative)">
+          <Plus class="size-4" aria-hidden="true" /> Add alternative
         </button>
         <button type="button" class="press" :disabled="alternatives.length < 2" :aria-pressed="comparing" @click="comparing = !comparing">
-          <GitCompareArrows class="size-4" aria-hidden="true" /> {{ comparing ? 'Back' : 'Compare' }}
+          <GitCompareArrows class="size-4" aria-hidden="true" /> {{ comparing ? 'Close' : 'Compare' }}
         </button>
       </div>
     </section>

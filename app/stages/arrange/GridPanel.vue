@@ -23,13 +23,13 @@ const UP: { value: VerticalEdge, label: string }[] = [{ value: 'bottom', label: 
 const features = computed(() => [...store.shown?.features ?? []].sort((a, b) => a.x - b.x))
 const upward = computed(() => [...features.value].sort((a, b) => a.y - b.y))
 const acrossRules = computed(() => [
-  { value: 'wall-centre', label: 'middle of the wall, kept' },
-  ...features.value.slice(1).map((right, n) => ({ value: `between ${features.value[n]!.id} ${right.id}`, label: `between ${featureName(features.value[n]!.kind).toLowerCase()} and ${featureName(right.kind).toLowerCase()}, kept` })),
+  { value: 'wall-centre', label: 'linked: wall centre' },
+  ...features.value.slice(1).map((right, n) => ({ value: `between ${features.value[n]!.id} ${right.id}`, label: `linked: between ${featureName(features.value[n]!.kind).toLowerCase()} and ${featureName(right.kind).toLowerCase()}` })),
 ])
 const upRules = computed(() => [
-  { value: 'eye standing', label: 'centre at standing eye, kept' }, { value: 'eye seated', label: 'centre at seated eye, kept' }, { value: 'eye both', label: 'centre between both eyes, kept' },
-  ...upward.value.slice(1).map((upper, n) => ({ value: `between ${upward.value[n]!.id} ${upper.id}`, label: `between ${featureName(upward.value[n]!.kind).toLowerCase()} and ${featureName(upper.kind).toLowerCase()}, kept` })),
-  ...features.value.flatMap(({ id, kind }) => [{ value: `above ${id}`, label: `above ${featureName(kind).toLowerCase()}, kept` }, { value: `below ${id}`, label: `below ${featureName(kind).toLowerCase()}, kept` }]),
+  { value: 'eye standing', label: 'linked: standing eye height' }, { value: 'eye seated', label: 'linked: seated eye height' }, { value: 'eye both', label: 'linked: between both eye heights' },
+  ...upward.value.slice(1).map((upper, n) => ({ value: `between ${upward.value[n]!.id} ${upper.id}`, label: `linked: between ${featureName(upward.value[n]!.kind).toLowerCase()} and ${featureName(upper.kind).toLowerCase()}` })),
+  ...features.value.flatMap(({ id, kind }) => [{ value: `above ${id}`, label: `linked: above ${featureName(kind).toLowerCase()}` }, { value: `below ${id}`, label: `linked: below ${featureName(kind).toLowerCase()}` }]),
 ])
 const acrossChoice = computed(() => {
   const rule = array.value?.follows?.x
@@ -44,7 +44,7 @@ const upChoice = computed(() => {
 /** Keeps the array where it lies, told by another edge; or has it follow a rule from now on. */
 function holdAcross(choice: string) {
   const [rule, ...ids] = choice.split(' ')
-  return store.edit('Place across', (wall) => {
+  return store.edit('Horizontal position', (wall) => {
     const chosen = arrayOf(wall, array.value!.id)
     holdPlace(wall, chosen, 'x')
     if (rule === 'wall-centre') chosen.follows = { ...chosen.follows, x: { rule } }
@@ -56,7 +56,7 @@ function holdAcross(choice: string) {
 const CLEAR = 100
 function holdUp(choice: string) {
   const [rule, what, other] = choice.split(' ') as [string, string, string]
-  return store.edit('Place up', (wall) => {
+  return store.edit('Vertical position', (wall) => {
     const chosen = arrayOf(wall, array.value!.id)
     holdPlace(wall, chosen, 'y')
     if (rule === 'eye') chosen.follows = { ...chosen.follows, y: { rule, value: EYE[what as keyof typeof EYE] } }
@@ -81,7 +81,7 @@ const placing = (label: string, set: (wall: Wall, mm: number) => void): FieldAct
 })
 const upLabel = computed(() => {
   const rule = array.value?.follows?.y?.rule
-  return rule === 'eye' ? 'eye height' : rule === 'above' ? 'clear above it' : rule === 'below' ? 'clear below it' : rule === 'between' ? 'above the middle' : 'above the floor'
+  return rule === 'eye' ? 'Eye height' : rule === 'above' ? 'Clearance above' : rule === 'below' ? 'Clearance below' : rule === 'between' ? 'Offset above centre' : 'Height above floor'
 })
 
 function chooseModel(kind: 'display' | 'mount', id: string) {
@@ -98,21 +98,21 @@ const told = computed(() => (['display', 'mount', 'fastener'] as const).flatMap(
 /** Puts a model in the place of another wherever this array has it. */
 function replace(kind: 'display' | 'mount' | 'fastener', id: string, by: string) {
   take(kind, by)
-  edit(`Newer ${kind}`, (array) => {
+  edit(`Update ${kind}`, (array) => {
     if (array[kind] === id) array[kind] = by
     for (const cell of array.cells ?? []) if (kind !== 'fastener' && cell[kind] === id) cell[kind] = by
   })
 }
 const ALIGNED: Record<Alignment, string> = {
-  'case-top': 'unlike, case tops in line', 'case-bottom': 'unlike, case feet in line', 'case-left': 'unlike, case left sides in line', 'case-right': 'unlike, case right sides in line',
-  'picture-top': 'unlike, picture tops in line', 'picture-bottom': 'unlike, picture feet in line', 'picture-left': 'unlike, picture left sides in line', 'picture-right': 'unlike, picture right sides in line', 'picture-centre': 'unlike, picture middles in line',
+  'case-top': 'mixed sizes, case tops aligned', 'case-bottom': 'mixed sizes, case bottoms aligned', 'case-left': 'mixed sizes, case left edges aligned', 'case-right': 'mixed sizes, case right edges aligned',
+  'picture-top': 'mixed sizes, picture tops aligned', 'picture-bottom': 'mixed sizes, picture bottoms aligned', 'picture-left': 'mixed sizes, picture left edges aligned', 'picture-right': 'mixed sizes, picture right edges aligned', 'picture-centre': 'mixed sizes, picture centres aligned',
 }
 const alignments = computed(() => {
   const { rows, columns } = array.value!
   const can = rows > 1 && columns > 1 ? [] : rows > 1 ? COLUMN_ALIGNMENTS : ROW_ALIGNMENTS
-  return [{ value: '', label: 'a grid of one size' }, ...can.map(value => ({ value: value as string, label: ALIGNED[value] }))]
+  return [{ value: '', label: 'grid, one size' }, ...can.map(value => ({ value: value as string, label: ALIGNED[value] }))]
 })
-const setAlign = (align: string) => edit('How screens are in line', (array) => {
+const setAlign = (align: string) => edit('Layout', (array) => {
   if (align) array.align = align as Alignment
   else delete array.align
 })
@@ -120,7 +120,7 @@ const seam = (axis: 'x' | 'y') => {
   const { bezel } = oriented.value!
   const gap = array.value!.gap[axis]
   const [a, b] = axis === 'x' ? [bezel.right, bezel.left] : [bezel.bottom, bezel.top]
-  return figure([{ label: 'Seam in the picture', expression: words`bezel ${a} + gap ${gap} + bezel ${b}`, value: a + gap + b, unit: 'mm' }])
+  return figure([{ label: 'Bezel seam', expression: words`bezel ${a} + gap ${gap} + bezel ${b}`, value: a + gap + b, unit: 'mm' }])
 }
 </script>
 
@@ -130,12 +130,12 @@ const seam = (axis: 'x' | 'y') => {
     <ChoiceField label="Mount" :value="array.mount ?? ''" :options="optionsOf('mount', array.mount)" :commit="id => chooseModel('mount', id)" />
     <p v-for="{ kind, id, news } in told" :key="`${kind} ${id}`" class="text-xs text-caution" data-testid="model-standing">
       <template v-if="news.kind === 'newer'">
-        The catalogue has newer figures of this {{ kind }}. <button type="button" class="underline" @click="replace(kind, id, news.model.id)">
-          Take them for this array
+        The catalogue has a newer revision of this {{ kind }}. <button type="button" class="underline" @click="replace(kind, id, news.model.id)">
+          Update this array
         </button>
       </template>
       <template v-else>
-        This {{ kind }} {{ news.kind === 'retired' ? 'is retired in the catalogue' : 'has other figures in the catalogue' }}; the wall keeps what it was planned with.
+        This {{ kind }} {{ news.kind === 'retired' ? 'is archived in the catalogue' : 'has different figures in the catalogue' }}; this wall keeps the figures it was planned with.
       </template>
     </p>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
@@ -145,19 +145,19 @@ const seam = (axis: 'x' | 'y') => {
     <ChoiceField v-if="alignments.length > 1 || array.align" inline label="Layout" :value="array.align ?? ''" :options="alignments" :commit="setAlign" />
     <ChoiceField inline label="Orientation" :value="array.orientation" :options="ORIENTATIONS.map(value => ({ value, label: ORIENTATION_NAMES[value] }))" :commit="turn" />
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <LengthField label="Gap across" :value="array.gap.x" :actions="actions('Gap across', (array, mm) => { array.gap.x = mm })" />
-      <LengthField label="Gap up" :value="array.gap.y" :actions="actions('Gap up', (array, mm) => { array.gap.y = mm })" />
-      <ChoiceField label="Across, hold its" :value="acrossChoice" :options="[...ACROSS, ...acrossRules]" :commit="holdAcross" />
-      <LengthField label="from the wall’s left" :value="at?.x.value" :actions="placing('Place across', setAcross)" />
-      <ChoiceField label="Up, hold its" :value="upChoice" :options="[...UP, ...upRules]" :commit="holdUp" />
-      <LengthField :label="upLabel" :value="array.follows?.y?.value ?? at?.y.value" :actions="placing('Place up', setUp)" />
+      <LengthField label="Horizontal gap" :value="array.gap.x" :actions="actions('Horizontal gap', (array, mm) => { array.gap.x = mm })" />
+      <LengthField label="Vertical gap" :value="array.gap.y" :actions="actions('Vertical gap', (array, mm) => { array.gap.y = mm })" />
+      <ChoiceField label="Horizontal position" :value="acrossChoice" :options="[...ACROSS, ...acrossRules]" :commit="holdAcross" />
+      <LengthField label="From wall left" :value="at?.x.value" :actions="placing('Horizontal position', setAcross)" />
+      <ChoiceField label="Vertical position" :value="upChoice" :options="[...UP, ...upRules]" :commit="holdUp" />
+      <LengthField :label="upLabel" :value="array.follows?.y?.value ?? at?.y.value" :actions="placing('Vertical position', setUp)" />
     </div>
     <div v-if="oriented && arrangement" class="border-t border-hair">
       <FigureLine label="Outline width" :figure="runFigure(array, oriented, arrangement.cells, 'x')" />
       <FigureLine label="Outline height" :figure="runFigure(array, oriented, arrangement.cells, 'y')" />
       <template v-if="!array.align">
-        <FigureLine v-if="array.columns > 1" label="Upright seam in the picture" :figure="seam('x')" />
-        <FigureLine v-if="array.rows > 1" label="Level seam in the picture" :figure="seam('y')" />
+        <FigureLine v-if="array.columns > 1" label="Vertical bezel seam" :figure="seam('x')" />
+        <FigureLine v-if="array.rows > 1" label="Horizontal bezel seam" :figure="seam('y')" />
       </template>
     </div>
   </div>

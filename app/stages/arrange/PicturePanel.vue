@@ -17,10 +17,10 @@ const laid = computed(() => map.value && fitSource(shape.value, map.value.canvas
 const told = computed(() => {
   if (!laid.value || !map.value) return ''
   const { width, height, cut } = laid.value
-  const cuts = [cut.across > 1e-9 ? `${(50 * cut.across).toFixed(1)} % at its left and right each` : '', cut.up > 1e-9 ? `${(50 * cut.up).toFixed(1)} % above and below each` : ''].filter(Boolean)
-  if (how.value === 'fill') return cuts.length > 0 ? `Covers the canvas; cut off: ${cuts.join(', ')}.` : 'Covers the canvas exactly.'
+  const cuts = [cut.across > 1e-9 ? `${(50 * cut.across).toFixed(1)} % each at left and right` : '', cut.up > 1e-9 ? `${(50 * cut.up).toFixed(1)} % each at top and bottom` : ''].filter(Boolean)
+  if (how.value === 'fill') return cuts.length > 0 ? `Fills the canvas; cropped: ${cuts.join(', ')}.` : 'Fills the canvas exactly.'
   const bars = [Math.round(map.value.canvas.width - width), Math.round(map.value.canvas.height - height)]
-  return bars.every(bar => bar === 0) ? 'Covers the canvas exactly.' : `Lies at ${Math.round(width)} × ${Math.round(height)}; bars of ${Math.max(...bars)} px in all.`
+  return bars.every(bar => bar === 0) ? 'Fills the canvas exactly.' : `Scaled to ${Math.round(width)} × ${Math.round(height)} px; black bars ${Math.max(...bars)} px in total.`
 })
 const ownSize = (side: 'width' | 'height'): FieldActions<number> => ({ commit: (n) => {
   if (n < 1) return [{ path: '$', message: 'must be at least 1' }]
@@ -80,43 +80,43 @@ async function savePng() {
 <template>
   <div v-if="array && display && arrangement && map" class="space-y-2.5">
     <div class="grid grid-cols-2 gap-2">
-      <ChoiceField label="On the drawing" :value="across" :options="[{ value: 'off', label: 'no picture' }, { value: 'test', label: 'test picture' }, ...own.href ? [{ value: 'own', label: 'your picture' }] : []]" :commit="(value) => { across = value as 'test'; return [] }" />
+      <ChoiceField label="Show on drawing" :value="across" :options="[{ value: 'off', label: 'no picture' }, { value: 'test', label: 'test pattern' }, ...own.href ? [{ value: 'own', label: 'your picture' }] : []]" :commit="(value) => { across = value as 'test'; return [] }" />
       <label class="press cursor-pointer self-end focus-within:outline-3 focus-within:outline-focus">
-        <ImageUp class="size-4" aria-hidden="true" /> Your picture
+        <ImageUp class="size-4" aria-hidden="true" /> Load picture
         <input type="file" class="sr-only" accept="image/*" data-testid="own-picture" @change="takePicture">
       </label>
     </div>
-    <label v-if="across !== 'off'" class="flex min-h-8 items-center gap-2 text-sm"><input v-model="compensated" type="checkbox" class="size-5"> what seams hide is left out</label>
+    <label v-if="across !== 'off'" class="flex min-h-8 items-center gap-2 text-sm"><input v-model="compensated" type="checkbox" class="size-5"> Bezel compensation</label>
     <p v-if="pictureFault" class="field-fault" role="alert">
       {{ pictureFault }}
     </p>
-    <img v-if="across === 'off'" :src="`data:image/svg+xml;charset=utf-8,${encodeURIComponent(testPicture(map, array.name))}`" :alt="`Test picture of ${array.name}`" class="max-h-24 w-full border border-hair bg-black object-contain">
+    <img v-if="across === 'off'" :src="`data:image/svg+xml;charset=utf-8,${encodeURIComponent(testPicture(map, array.name))}`" :alt="`Test pattern of ${array.name}`" class="max-h-24 w-full border border-hair bg-black object-contain">
     <p class="text-sm" data-testid="canvas">
       Canvas <b class="figures text-base">{{ map.canvas.width }} × {{ map.canvas.height }}</b> px, {{ ratio }} : 1
     </p>
     <div class="grid grid-cols-2 gap-2">
-      <ChoiceField label="A source of" :value="source" :options="[...SOURCES.map(({ id }) => ({ value: id, label: id })), { value: 'own', label: own.name || 'its own size' }]" :commit="(value) => { source = value; return [] }" />
-      <ChoiceField label="Laid so as to" :value="how" :options="[{ value: 'fit', label: 'show all of it' }, { value: 'fill', label: 'cover the canvas' }]" :commit="(value) => { how = value as 'fit'; return [] }" />
+      <ChoiceField label="Source format" :value="source" :options="[...SOURCES.map(({ id }) => ({ value: id, label: id })), { value: 'own', label: own.name || 'other size' }]" :commit="(value) => { source = value; return [] }" />
+      <ChoiceField label="Scaling" :value="how" :options="[{ value: 'fit', label: 'fit, show all' }, { value: 'fill', label: 'fill, crop' }]" :commit="(value) => { how = value as 'fit'; return [] }" />
     </div>
     <div v-if="source === 'own'" class="grid grid-cols-2 gap-2">
-      <CountField label="Pixels across" :value="own.width" :actions="ownSize('width')" />
-      <CountField label="Pixels up" :value="own.height" :actions="ownSize('height')" />
+      <CountField label="Width (px)" :value="own.width" :actions="ownSize('width')" />
+      <CountField label="Height (px)" :value="own.height" :actions="ownSize('height')" />
     </div>
     <p class="text-xs text-ink-soft" data-testid="source-fit">
       {{ told }}
     </p>
     <div class="border-t border-hair">
-      <FigureLine v-if="array.columns > 1" label="Hidden by an upright seam" :figure="hiddenPixels(arrangement.imageGap.x, map.pitch.x)" />
-      <FigureLine v-if="array.rows > 1" label="Hidden by a level seam" :figure="hiddenPixels(arrangement.imageGap.y, map.pitch.y)" />
-      <FigureLine label="Lost to seams" :figure="lostToSeams(arrangement.cells)" />
+      <FigureLine v-if="array.columns > 1" label="Hidden per vertical seam" :figure="hiddenPixels(arrangement.imageGap.x, map.pitch.x)" />
+      <FigureLine v-if="array.rows > 1" label="Hidden per horizontal seam" :figure="hiddenPixels(arrangement.imageGap.y, map.pitch.y)" />
+      <FigureLine label="Picture lost to seams" :figure="lostToSeams(arrangement.cells)" />
       <template v-if="tolerance">
-        <FigureLine label="Seam off its gap, at worst ±" :figure="tolerance.worst" />
-        <FigureLine label="Seam off its gap, usual ±" :figure="tolerance.usual" />
+        <FigureLine label="Gap deviation, worst ±" :figure="tolerance.worst" />
+        <FigureLine label="Gap deviation, typical ±" :figure="tolerance.usual" />
       </template>
-      <FigureLine label="Mass on the wall" :figure="massOf(arrangement.cells, array, store.catalogue)" />
-      <FigureLine v-if="powerOf(arrangement.cells, store.catalogue, 'max')" label="Power, most" :figure="powerOf(arrangement.cells, store.catalogue, 'max')!" />
+      <FigureLine label="Total mass" :figure="massOf(arrangement.cells, array, store.catalogue)" />
+      <FigureLine v-if="powerOf(arrangement.cells, store.catalogue, 'max')" label="Max power" :figure="powerOf(arrangement.cells, store.catalogue, 'max')!" />
       <p v-else class="py-2 text-sm">
-        Power: not known, the display’s sheet gives none.
+        Max power: not known. Enter it for the display in the catalogue.
       </p>
     </div>
     <div class="grid grid-cols-4 gap-1">

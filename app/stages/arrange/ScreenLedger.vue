@@ -6,10 +6,10 @@ const rows = computed(() => (plan.value?.arrays ?? []).flatMap(({ name, position
 type Row = typeof rows.value[number]
 const columns = [
   { key: 'name', title: 'Screen', text: (row: Row) => `${row.array} R${row.row} C${row.column}` },
-  { key: 'x', title: 'left edge', text: (row: Row) => show(row.outer.x), numeric: true },
-  { key: 'y', title: 'bottom edge', text: (row: Row) => show(row.outer.y), numeric: true },
-  { key: 'w', title: 'case width', text: (row: Row) => show(row.outer.width), numeric: true },
-  { key: 'h', title: 'case height', text: (row: Row) => show(row.outer.height), numeric: true },
+  { key: 'x', title: 'Left edge', text: (row: Row) => show(row.outer.x), numeric: true },
+  { key: 'y', title: 'Bottom edge', text: (row: Row) => show(row.outer.y), numeric: true },
+  { key: 'w', title: 'Case width', text: (row: Row) => show(row.outer.width), numeric: true },
+  { key: 'h', title: 'Case height', text: (row: Row) => show(row.outer.height), numeric: true },
 ]
 </script>
 

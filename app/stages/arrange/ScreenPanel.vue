@@ -19,10 +19,10 @@ const choice = computed(() => array.value!.cells?.find(({ row, column }) => row 
 const set = (label: string, change: Parameters<typeof setCell>[3]) => edit(label, array => setCell(array, place.value!.row, place.value!.column, change))
 function chooseModel(kind: 'display' | 'mount', id: string) {
   if (id) take(kind, id)
-  return set(kind === 'display' ? 'Display of a screen' : 'Mount of a screen', { [kind]: id || undefined })
+  return set(kind === 'display' ? 'Screen display' : 'Screen mount', { [kind]: id || undefined })
 }
-const AS_ARRAY = { value: '', label: 'as the array' }
-const reset = () => edit('As the other screens', array => setCell(array, place.value!.row, place.value!.column, { empty: undefined, display: undefined, orientation: undefined, mount: undefined }))
+const AS_ARRAY = { value: '', label: 'same as array' }
+const reset = () => edit('Reset screen to array', array => setCell(array, place.value!.row, place.value!.column, { empty: undefined, display: undefined, orientation: undefined, mount: undefined }))
 const seams = computed(() => seamsOf(arrangement.value?.cells ?? []).filter(({ between }) => between.some(({ row, column }) => row === place.value?.row && column === place.value.column)))
 const seamName = (seam: typeof seams.value[number]) => {
   const other = seam.between.find(({ row, column }) => row !== place.value!.row || column !== place.value!.column)!
@@ -31,7 +31,7 @@ const seamName = (seam: typeof seams.value[number]) => {
 function append() {
   const across = array.value!.rows === 1
   const [rows, columns] = across ? [1, array.value!.columns + 1] : [array.value!.rows + 1, 1]
-  if (edit('Add a screen', array => setGrid(array, rows, columns)).length === 0) select('screen', screenId(array.value!, rows, columns))
+  if (edit('Add screen', array => setGrid(array, rows, columns)).length === 0) select('screen', screenId(array.value!, rows, columns))
 }
 </script>
 
@@ -46,31 +46,31 @@ function append() {
       </button>
     </div>
     <p v-if="!place" class="text-sm text-ink-soft">
-      Choose a screen here, on the drawing, or with Ctrl and an arrow key. R turns it, Esc goes back to the whole array.
+      Select a screen here, on the drawing, or with Ctrl and an arrow key. R rotates it; Esc returns to the whole array.
     </p>
     <template v-else>
       <h2 class="text-sm font-semibold">
-        R{{ place.row }} C{{ place.column }}{{ choice ? ', with choices of its own' : '' }}
+        R{{ place.row }} C{{ place.column }}{{ choice ? ', individual settings' : '' }}
       </h2>
-      <label class="flex min-h-8 items-center gap-2 text-sm"><input type="checkbox" class="size-5" :checked="choice?.empty === true" @change="set('Leave a place empty', { empty: choice?.empty ? undefined : true })"> nothing hangs here</label>
+      <label class="flex min-h-8 items-center gap-2 text-sm"><input type="checkbox" class="size-5" :checked="choice?.empty === true" @change="set('Leave position empty', { empty: choice?.empty ? undefined : true })"> No screen here</label>
       <template v-if="!choice?.empty">
         <ChoiceField inline label="Display" :value="choice?.display ?? ''" :options="[AS_ARRAY, ...optionsOf('display', choice?.display)]" :commit="id => chooseModel('display', id)" />
-        <ChoiceField inline label="Hung" :value="choice?.orientation ?? ''" :options="[AS_ARRAY, ...ORIENTATIONS.map(value => ({ value: value as string, label: ORIENTATION_NAMES[value] }))]" :commit="value => set('Turn a screen', { orientation: (value || undefined) as Orientation | undefined })" />
+        <ChoiceField inline label="Orientation" :value="choice?.orientation ?? ''" :options="[AS_ARRAY, ...ORIENTATIONS.map(value => ({ value: value as string, label: ORIENTATION_NAMES[value] }))]" :commit="value => set('Rotate screen', { orientation: (value || undefined) as Orientation | undefined })" />
         <ChoiceField inline label="Mount" :value="choice?.mount ?? ''" :options="[AS_ARRAY, ...optionsOf('mount', choice?.mount)]" :commit="id => chooseModel('mount', id)" />
       </template>
       <button v-if="choice" type="button" class="press w-full" @click="reset">
-        <Undo2 class="size-4" aria-hidden="true" /> As the other screens
+        <Undo2 class="size-4" aria-hidden="true" /> Reset to array
       </button>
       <div v-if="cell" class="border-t border-hair">
-        <FigureLine v-for="seam in seams" :key="seamName(seam)" :label="seamName(seam)" :figure="figure([{ label: 'Seam in the picture', expression: words`between the cases ${seam.gap}, and the bezels ${seam.image - seam.gap}`, value: seam.image, unit: 'mm' }])" />
+        <FigureLine v-for="seam in seams" :key="seamName(seam)" :label="seamName(seam)" :figure="figure([{ label: 'Bezel seam', expression: words`gap between cases ${seam.gap} + bezels ${seam.image - seam.gap}`, value: seam.image, unit: 'mm' }])" />
       </div>
     </template>
     <div v-if="array.rows === 1 || array.columns === 1" class="grid grid-cols-2 gap-2">
       <button type="button" class="press" @click="append">
         <Plus class="size-4" aria-hidden="true" /> Add at end
       </button>
-      <button type="button" class="press" :disabled="array.rows * array.columns === 1" @click="edit('Take the last screen away', array => array.rows === 1 ? setGrid(array, 1, array.columns - 1) : setGrid(array, array.rows - 1, 1))">
-        <Trash2 class="size-4" aria-hidden="true" /> Take the last
+      <button type="button" class="press" :disabled="array.rows * array.columns === 1" @click="edit('Delete last screen', array => array.rows === 1 ? setGrid(array, 1, array.columns - 1) : setGrid(array, array.rows - 1, 1))">
+        <Trash2 class="size-4" aria-hidden="true" /> Delete last
       </button>
     </div>
   </div>

@@ -12,8 +12,8 @@ const along = useScreenState<number | undefined>('arrange-along', () => undefine
 const distance = useScreenState('arrange-distance', () => USUAL_VIEWER[store.siteUnits].distance)
 const eye = computed(() => who.value === 'own' ? ownEye.value : EYE[who.value])
 const picture = computed(() => arrangement.value?.cells.length ? pictureOf(arrangement.value.cells) : undefined)
-const top = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height, eye.value, distance.value, 'Up to the top edge'))
-const centre = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height / 2, eye.value, distance.value, 'Up to the centre'))
+const top = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height, eye.value, distance.value, 'Upward angle, top edge'))
+const centre = computed(() => picture.value && angleUp(picture.value.foot + picture.value.height / 2, eye.value, distance.value, 'Upward angle, centre'))
 const out = computed(() => array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value).face : undefined)
 /** Where along the wall they stand: before the picture's middle until it is said. */
 const stands = computed(() => along.value ?? (picture.value ? picture.value.left + picture.value.width / 2 : 0))
@@ -37,10 +37,10 @@ const scene = computed(() => {
 <template>
   <div v-if="picture && arrangement && top && centre" class="space-y-2.5">
     <div class="grid grid-cols-2 gap-x-2 gap-y-1">
-      <ChoiceField label="Viewers" :value="who" :options="[{ value: 'standing', label: 'standing' }, { value: 'seated', label: 'seated' }, { value: 'both', label: 'both' }, { value: 'own', label: 'eye height of …' }]" :commit="(value) => { who = value as 'standing'; return [] }" />
-      <LengthField label="At a distance of" :value="distance" :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; distance = mm; return [] } }" />
-      <LengthField v-if="who === 'own'" label="Eye above the floor" :value="ownEye" :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; ownEye = mm; return [] } }" />
-      <LengthField label="Along the wall at" :value="stands" :actions="{ commit: (mm) => { along = mm; return [] } }" />
+      <ChoiceField label="Viewers" :value="who" :options="[{ value: 'standing', label: 'standing' }, { value: 'seated', label: 'seated' }, { value: 'both', label: 'both' }, { value: 'own', label: 'other eye height' }]" :commit="(value) => { who = value as 'standing'; return [] }" />
+      <LengthField label="Viewing distance" :value="distance" :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; distance = mm; return [] } }" />
+      <LengthField v-if="who === 'own'" label="Eye height" :value="ownEye" :actions="{ commit: (mm) => { if (mm <= 0) return [{ path: '$', message: 'must be more than 0' }]; ownEye = mm; return [] } }" />
+      <LengthField label="Viewer from left" :value="stands" :actions="{ commit: (mm) => { along = mm; return [] } }" />
     </div>
     <div class="grid grid-cols-2 gap-2">
       <svg :viewBox="`-200 ${-scene.height - 100} ${scene.width + 300} ${scene.height + 300}`" class="max-h-20 w-full" role="img" aria-label="Side view of wall and viewer" data-testid="side-view">
@@ -54,7 +54,7 @@ const scene = computed(() => {
           <circle :cx="distance + 60" :cy="-eye" r="110" />
           <rect :x="distance" :y="-eye + 130" width="150" :height="Math.max(eye - 130, 0)" rx="60" opacity="0.5" />
         </g>
-        <text v-if="farthestViewer(picture).value > scene.width" :x="scene.width + 60" :y="scene.height * -0.9" :font-size="scene.width * 0.075" text-anchor="end" fill="var(--color-ink)" class="figures">farthest {{ show(farthestViewer(picture).value) }} →</text>
+        <text v-if="farthestViewer(picture).value > scene.width" :x="scene.width + 60" :y="scene.height * -0.9" :font-size="scene.width * 0.075" text-anchor="end" fill="var(--color-ink)" class="figures">max {{ show(farthestViewer(picture).value) }} →</text>
         <path :d="`M${nearestViewer(picture, eye).value} -60 v120 M${farthestViewer(picture).value} -60 v120`" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
       </svg>
       <svg :viewBox="above.box" class="max-h-20 w-full" role="img" aria-label="Plan of wall and viewer" data-testid="plan-view">
@@ -67,28 +67,28 @@ const scene = computed(() => {
       </svg>
     </div>
     <p class="text-xs text-ink-soft">
-      Mark: nearest useful viewer; eye {{ show(eye) }} up.
+      Mark: nearest viewing distance. Eye height {{ show(eye) }}.
     </p>
     <div class="border-t border-hair">
-      <FigureLine label="Nearest in comfort" :figure="nearestViewer(picture, eye)" />
-      <FigureLine label="Farthest who can read 3 %" :figure="farthestViewer(picture)" />
-      <FigureLine label="Pixels not visible beyond" :figure="pixelsNotVisible(arrangement.display)" />
-      <FigureLine label="Up to the top edge" :figure="top" />
-      <FigureLine label="Up to the centre" :figure="centre" />
-      <FigureLine v-if="aside" label="Off the picture’s axis" :figure="aside" />
-      <FigureLine v-if="out" label="Face out of the wall" :figure="out" />
+      <FigureLine label="Min viewing distance" :figure="nearestViewer(picture, eye)" />
+      <FigureLine label="Max distance, 3 % text" :figure="farthestViewer(picture)" />
+      <FigureLine label="Pixels visible up to" :figure="pixelsNotVisible(arrangement.display)" />
+      <FigureLine label="Upward angle, top edge" :figure="top" />
+      <FigureLine label="Upward angle, centre" :figure="centre" />
+      <FigureLine v-if="aside" label="Off-axis angle" :figure="aside" />
+      <FigureLine v-if="out" label="Screen face from wall" :figure="out" />
     </div>
     <p v-if="top.value > 30 || centre.value > 15" class="text-sm font-semibold text-caution">
-      From there the neck is bent too far: over {{ top.value > 30 ? '30° to the top edge' : '15° to the centre' }}.
+      Upward viewing angle too steep: over {{ top.value > 30 ? '30° to the top edge' : '15° to the centre' }}.
     </p>
     <p v-if="aside && aside.value > OFF_AXIS_LIMIT" class="text-sm font-semibold text-caution">
-      From there the picture is seen too far from the side: over {{ OFF_AXIS_LIMIT }}°.
+      Viewing position too far off axis: over {{ OFF_AXIS_LIMIT }}°.
     </p>
     <label class="flex min-h-[var(--target)] items-center gap-2 text-sm">
-      <input type="checkbox" class="size-5" :checked="store.wall?.walkway === true" @change="store.edit('Walkway', (wall) => { if (wall.walkway) delete wall.walkway; else wall.walkway = true })"> people walk along this wall
+      <input type="checkbox" class="size-5" :checked="store.wall?.walkway === true" @change="store.edit('Walkway', (wall) => { if (wall.walkway) delete wall.walkway; else wall.walkway = true })"> Walkway along this wall
     </label>
     <p class="text-xs text-ink-soft">
-      Between {{ show(WALKWAY[system].from) }} and {{ show(WALKWAY[system].to) }} a thing may stand {{ show(WALKWAY[system].out) }} into a walkway (ADA 307.2). Check local accessibility rules.
+      Between {{ show(WALKWAY[system].from) }} and {{ show(WALKWAY[system].to) }} above the floor, objects may project {{ show(WALKWAY[system].out) }} into a walkway (ADA 307.2). Check local accessibility rules.
     </p>
   </div>
 </template>

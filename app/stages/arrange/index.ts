@@ -18,7 +18,7 @@ function useCanvas(): ComputedRef<Canvas> {
 
 /** Arrange: which displays, how many, and where. The stage that is opened first on most walls: its bench is not fetched by itself. */
 export const arrangeStage: StageRoom = {
-  id: 'arrange', title: 'Arrange', does: 'Which displays, how many, and where',
+  id: 'arrange', title: 'Arrange', does: 'Displays, number and position',
   bench: ArrangeBench, ledger: ScreenLedger, useCanvas,
   parts: [alternatives, () => import('./PicturePanel.vue'), () => import('./ViewersPanel.vue'), () => import('./ScreenPanel.vue'), () => import('./ArraysPanel.vue'), () => import('../../drawing/DraftPicture.vue')],
 }

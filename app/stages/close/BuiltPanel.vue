@@ -12,12 +12,12 @@ const NAMES = { stop: 'Stop', caution: 'Caution', note: 'Note' }
 <template>
   <div v-if="handover && compared" class="space-y-3">
     <p class="text-sm">
-      {{ of?.revision ? `Against revision ${of.revision}` : 'Nothing was issued: against the plan of the moment' }}; on the drawing a dashed ring stands where a hole or the middle of a screen was planned, with a line to where it came; seams are as they were read last, drawn wider than they are.
+      {{ of?.revision ? `Compared with revision ${of.revision}` : 'Nothing is issued: compared with the current plan' }}. On the drawing, a dashed ring marks the planned position of a hole or screen centre; a line leads to the position as built. Seams show the last readings, drawn wider than real.
     </p>
     <dl class="grid grid-cols-3 gap-2 text-sm" data-testid="worst">
       <div class="rounded border border-hair p-2">
         <dt class="text-xs">
-          Hole farthest off
+          Max hole deviation
         </dt>
         <dd class="figures text-2xl font-semibold">
           {{ made > 0 ? far(compared.worst.hole) : 'not known' }}
@@ -28,33 +28,33 @@ const NAMES = { stop: 'Stop', caution: 'Caution', note: 'Note' }
       </div>
       <div class="rounded border border-hair p-2">
         <dt class="text-xs">
-          Screen farthest off
+          Max screen deviation
         </dt>
         <dd class="figures text-2xl font-semibold">
           {{ made > 0 ? far(compared.worst.centre) : 'not known' }}
         </dd>
         <dd class="text-xs text-ink-soft">
-          by its holes
+          from its holes
         </dd>
       </div>
       <div class="rounded border border-hair p-2">
         <dt class="text-xs">
-          Seam or step
+          Max seam deviation
         </dt>
         <dd class="figures text-2xl font-semibold">
           {{ compared.seams.length > 0 ? showThin(compared.worst.seam) : 'not read' }}
         </dd>
         <dd class="text-xs text-ink-soft">
-          {{ compared.seams.length }} read, {{ open }} open
+          {{ compared.seams.length }} read, {{ open }} out of tolerance
         </dd>
       </div>
     </dl>
-    <section aria-label="Still open">
+    <section aria-label="Open items">
       <h2 class="text-sm font-semibold">
-        Still open
+        Open items
       </h2>
       <p v-if="handover.missing.length === 0" class="mt-1 border-l-4 border-good bg-good-wash px-2 py-1 text-sm">
-        Nothing is missing.
+        No open items.
       </p>
       <ul class="mt-1 space-y-1 text-sm" data-testid="missing">
         <li v-for="(each, n) in handover.missing" :key="n" class="border-l-4 px-2 py-1" :class="{ 'border-stop bg-stop-wash': each.severity === 'stop', 'border-caution bg-caution-wash': each.severity === 'caution', 'border-hair': each.severity === 'note' }">

@@ -10,7 +10,7 @@ const remark = ref('')
 const address = (format: string) => `/api/sites/${store.site}/walls/${store.id}/handover?format=${format}&units=${system.value}`
 const stops = computed(() => handover.value?.missing.filter(({ severity }) => severity === 'stop').length ?? 0)
 function sayRemark() {
-  if (!remark.value.trim()) return void (fault.value = 'Write the remark first.')
+  if (!remark.value.trim()) return void (fault.value = 'Enter the remark first.')
   fault.value = store.record({ kind: 'remark', note: remark.value.trim() }).map(({ message }) => message).join(' ')
   if (!fault.value) remark.value = ''
 }
@@ -26,16 +26,16 @@ function sayRemark() {
     <PointsPanel />
     <section aria-label="Remarks">
       <h2 class="text-sm font-semibold">
-        The client’s remarks
+        Client remarks
       </h2>
       <ul class="text-sm">
         <li v-for="entry in record?.remarks" :key="entry.id" class="border-b border-hair py-1">
           {{ entry.note }} <span class="text-ink-soft">{{ entry.by }}, {{ whenOf(entry.at) }}</span>
         </li>
       </ul>
-      <textarea v-model="remark" rows="2" maxlength="2000" class="field-input mt-1 w-full" aria-label="A remark" placeholder="as the client says it" />
+      <textarea v-model="remark" rows="2" maxlength="2000" class="field-input mt-1 w-full" aria-label="Client remark" placeholder="in the client’s words" />
       <button type="button" class="press mt-1" @click="sayRemark">
-        Keep the remark
+        Save remark
       </button>
     </section>
     <SignPanel />
@@ -45,11 +45,11 @@ function sayRemark() {
         Handover pack
       </h2>
       <p class="text-xs text-ink-soft">
-        As the server has the wall now. Made again of the same, it is the same to the byte.{{ stops > 0 ? ` ${stops === 1 ? 'A stop is' : `${stops} stops are`} open: it says so on its front page.` : '' }}
+        Built from the wall as saved on the server. The same data always gives an identical pack.{{ stops > 0 ? ` ${stops === 1 ? 'A stop is' : `${stops} stops are`} open: the front page says so.` : '' }}
       </p>
       <div class="mt-1 grid grid-cols-2 gap-2">
         <a class="press" :href="address('pdf')" download data-testid="pack-pdf"><FileText class="size-4" aria-hidden="true" /> PDF</a>
-        <a class="press" :href="address('zip')" download data-testid="pack-zip"><FileArchive class="size-4" aria-hidden="true" /> ZIP of open files</a>
+        <a class="press" :href="address('zip')" download data-testid="pack-zip"><FileArchive class="size-4" aria-hidden="true" /> ZIP, open formats</a>
       </div>
     </section>
   </div>

@@ -17,12 +17,12 @@ const pair = computed(() => chosen.value.flatMap(id => photos.value.find(photo =
 </script>
 
 <template>
-  <section aria-label="Photographs">
+  <section aria-label="Photos">
     <h2 class="text-sm font-semibold">
-      Photographs
+      Photos
     </h2>
     <div class="mt-1 grid grid-cols-[7rem_1fr] gap-2">
-      <select v-model="about" class="field-input" aria-label="What the photograph shows">
+      <select v-model="about" class="field-input" aria-label="Subject of the photo">
         <option value="">
           the wall
         </option>
@@ -30,26 +30,26 @@ const pair = computed(() => chosen.value.flatMap(id => photos.value.find(photo =
           {{ label }}
         </option>
       </select>
-      <input v-model="note" class="field-input" aria-label="About the photograph" placeholder="what is seen on it" autocomplete="off" maxlength="2000">
+      <input v-model="note" class="field-input" aria-label="Note on the photo" placeholder="what the photo shows" autocomplete="off" maxlength="2000">
     </div>
-    <PhotoButton :site="store.site" label="Take a photograph" class="mt-1" @taken="taken" />
+    <PhotoButton :site="store.site" label="Take photo" class="mt-1" @taken="taken" />
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
     <ul v-if="photos.length" class="mt-2 grid grid-cols-3 gap-2">
       <li v-for="photo in photos" :key="photo.id">
         <button type="button" class="w-full rounded border-2 text-left text-xs" :class="chosen.includes(photo.id) ? 'border-flag' : 'border-hair'" :aria-pressed="chosen.includes(photo.id)" @click="toggle(photo.id)">
-          <WallPhoto :photo="photo.photo" :label="photo.note ?? `Photograph of ${whenOf(photo.at)}`" small class="h-16 w-full object-cover" />
+          <WallPhoto :photo="photo.photo" :label="photo.note ?? `Photo of ${whenOf(photo.at)}`" small class="h-16 w-full object-cover" />
           <span class="block truncate px-1">{{ labelOf(photo.screen) }} {{ photo.note ?? whenOf(photo.at) }}</span>
         </button>
       </li>
     </ul>
     <p v-if="photos.length > 1 && pair.length < 2" class="text-xs text-ink-soft">
-      Press two to see them side by side.
+      Select two photos to compare them.
     </p>
     <div v-if="pair.length === 2" class="mt-2 grid grid-cols-2 gap-1" data-testid="side-by-side">
       <figure v-for="photo in pair" :key="photo.id" class="text-xs">
-        <WallPhoto :photo="photo.photo" :label="photo.note ?? 'Photograph'" class="w-full" />
+        <WallPhoto :photo="photo.photo" :label="photo.note ?? 'Photo'" class="w-full" />
         <figcaption>{{ whenOf(photo.at) }}, {{ photo.by }}{{ photo.note ? `: ${photo.note}` : '' }}</figcaption>
       </figure>
     </div>

@@ -20,7 +20,7 @@ function keep(screen: string, text: string) {
   if (!serial || serial === serialOf(screen)) return
   typed.value[screen] = serial
   const other = [...record.value?.serials ?? []].find(([id, entry]) => id !== screen && entry.serial.toUpperCase() === serial.toUpperCase())
-  if (other) return void (faults.value[screen] = `${serial} stands at ${labelOf(other[0])} already: read both labels again.`)
+  if (other) return void (faults.value[screen] = `${serial} is already recorded for ${labelOf(other[0])}: check both labels.`)
   const found = store.record({ kind: 'serial', screen, serial })
   faults.value[screen] = found.map(({ message }) => message).join(' ')
   if (found.length === 0) typed.value = Object.fromEntries(Object.entries(typed.value).filter(([id]) => id !== screen))
@@ -49,7 +49,7 @@ function lockAll() {
           <button type="button" class="press !size-12 !p-0" :aria-label="`Read the label of ${label} by camera`" @click="scanning = scanning === id ? '' : id">
             <ScanBarcode class="size-5" aria-hidden="true" />
           </button>
-          <button type="button" class="press !size-12 !p-0" :class="record?.locked.has(id) ? 'border-good! text-good!' : ''" :aria-pressed="record?.locked.has(id) ?? false" :aria-label="`${label} is locked`" @click="setLock(id)">
+          <button type="button" class="press !size-12 !p-0" :class="record?.locked.has(id) ? 'border-good! text-good!' : ''" :aria-pressed="record?.locked.has(id) ?? false" :aria-label="`${label} locked`" @click="setLock(id)">
             <component :is="record?.locked.has(id) ? Lock : LockOpen" class="size-5" aria-hidden="true" />
           </button>
         </div>
@@ -60,7 +60,7 @@ function lockAll() {
       </li>
     </ul>
     <button type="button" class="press w-full !min-h-12" @click="lockAll">
-      <Lock class="size-4" aria-hidden="true" /> All are locked
+      <Lock class="size-4" aria-hidden="true" /> Mark all locked
     </button>
   </div>
 </template>

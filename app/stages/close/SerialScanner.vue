@@ -7,7 +7,7 @@ const emit = defineEmits<{ read: [serial: string], closed: [] }>()
 prepareZXingModule({ overrides: { locateFile: (path: string, prefix: string) => path.endsWith('.wasm') ? runtime : prefix + path } })
 const detector = new Detector({ formats: ['code_128', 'code_39', 'ean_13', 'qr_code', 'data_matrix', 'itf'] })
 const video = useTemplateRef<HTMLVideoElement>('video')
-const said = ref('Hold the label before the camera.')
+const said = ref('Hold the label in front of the camera.')
 let stream: MediaStream | undefined
 let ended = false
 
@@ -27,7 +27,7 @@ onMounted(async () => {
     await look()
   }
   catch {
-    said.value = 'There is no camera that this page may use: take a picture of the label instead, or type it.'
+    said.value = 'No camera is available to this page. Take a photo of the label, or type the number.'
   }
 })
 onScopeDispose(() => {
@@ -40,10 +40,10 @@ async function fromPicture(event: Event) {
   try {
     const [code] = await detector.detect(await createImageBitmap(file))
     if (code) emit('read', code.rawValue)
-    else said.value = 'No code was found in this picture. Take it from nearer, with the whole label in it.'
+    else said.value = 'No code found in this photo. Move closer and include the whole label.'
   }
   catch (error) {
-    said.value = `This picture cannot be read: ${(error as Error).message}`
+    said.value = `This photo cannot be read: ${(error as Error).message}`
   }
 }
 </script>
@@ -55,9 +55,9 @@ async function fromPicture(event: Event) {
       {{ said }}
     </p>
     <div class="grid grid-cols-2 gap-2">
-      <label class="press cursor-pointer">Read it off a picture<input type="file" class="sr-only" accept="image/*" data-testid="label-picture" @change="fromPicture"></label>
+      <label class="press cursor-pointer">Read from photo<input type="file" class="sr-only" accept="image/*" data-testid="label-picture" @change="fromPicture"></label>
       <button type="button" class="press" @click="emit('closed')">
-        Close the camera
+        Close camera
       </button>
     </div>
   </div>

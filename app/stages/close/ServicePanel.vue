@@ -28,10 +28,10 @@ function sayVisit() {
 function replace() {
   const screen = chosen.value
   if (!screen || !next.value) return
-  if (!serial.value.trim()) return void (fault.value = 'Write the serial number of the screen that hangs there now.')
+  if (!serial.value.trim()) return void (fault.value = 'Enter the serial number of the new screen.')
   const { row, column } = screen
   if (next.value.id !== screen.model) {
-    const faults = store.edit(`Another model at ${screen.label}`, (wall) => {
+    const faults = store.edit(`Replace model at ${screen.label}`, (wall) => {
       const array = arrayOf(wall, screen.array)
       const cell = (array.cells ??= []).find(each => each.row === row && each.column === column)
       if (cell) cell.display = next.value!.id
@@ -53,12 +53,12 @@ function replace() {
           Next inspection by <b>{{ handover.inspection.due }}</b>{{ overdue ? ', overdue' : '' }}, every {{ handover.inspection.every }} months.
         </template>
         <template v-else>
-          Inspected every {{ handover.inspection.every }} months from when it is signed for.
+          Inspection every {{ handover.inspection.every }} months, starting at sign-off.
         </template>
       </p>
       <details class="mt-1">
         <summary class="cursor-pointer">
-          What is looked at
+          Inspection checklist
         </summary>
         <ul class="mt-1 space-y-1 text-xs">
           <li v-for="(each, n) in handover.inspection.inspected" :key="n">
@@ -85,17 +85,17 @@ function replace() {
             {{ tell(line) }}
           </li>
           <li v-if="behind[key].length === 0" class="text-ink-soft">
-            none known
+            none recorded
           </li>
         </ul>
       </template>
       <p class="mt-1">
-        <b>Call:</b> {{ behind.call.length ? behind.call.join('; ') : 'nobody is entered for this site' }}
+        <b>Contacts:</b> {{ behind.call.length ? behind.call.join('; ') : 'none entered for this site' }}
       </p>
     </section>
-    <section v-if="out" aria-label="How to get it out" class="text-sm">
+    <section v-if="out" aria-label="Removal steps" class="text-sm">
       <h2 class="font-semibold">
-        How to get it out
+        Removal steps
       </h2>
       <ol class="ml-4 list-decimal">
         <li v-for="(step, n) in out.steps" :key="n">
@@ -106,16 +106,16 @@ function replace() {
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
-    <section aria-label="Another screen in its place" class="text-sm">
+    <section aria-label="Replace screen" class="text-sm">
       <h2 class="font-semibold">
-        Another screen in its place
+        Replace screen
       </h2>
-      <select v-model="model" class="field-input" aria-label="Model that takes its place">
+      <select v-model="model" class="field-input" aria-label="Replacement model">
         <option value="">
-          choose a model
+          select a model
         </option>
         <option v-for="display in store.catalogue.displays" :key="display.id" :value="display.id">
-          {{ display.name ?? display.id }}{{ display.id === chosen?.model ? ', as it is' : '' }}
+          {{ display.name ?? display.id }}{{ display.id === chosen?.model ? ' (current model)' : '' }}
         </option>
       </select>
       <ul v-if="changes.length" class="mt-1 space-y-1" data-testid="changes">
@@ -124,9 +124,9 @@ function replace() {
         </li>
       </ul>
       <div v-if="next" class="mt-1 grid grid-cols-[1fr_auto] items-end gap-2">
-        <label>Its serial number<input v-model="serial" class="field-input" autocomplete="off" maxlength="200" @input="fault = ''"></label>
+        <label>New serial number<input v-model="serial" class="field-input" autocomplete="off" maxlength="200" @input="fault = ''"></label>
         <button type="button" class="press" @click="replace">
-          It hangs there now
+          Record replacement
         </button>
       </div>
     </section>
@@ -141,7 +141,7 @@ function replace() {
         </li>
       </ul>
       <div class="mt-1 grid grid-cols-[7rem_1fr] gap-2">
-        <select v-model="visit.purpose" class="field-input" aria-label="What the visit is for">
+        <select v-model="visit.purpose" class="field-input" aria-label="Purpose of the visit">
           <option value="service">
             service
           </option>
@@ -149,10 +149,10 @@ function replace() {
             inspection
           </option>
         </select>
-        <input v-model="visit.note" class="field-input" aria-label="What was done and seen" placeholder="what was done and seen" autocomplete="off" maxlength="2000">
+        <input v-model="visit.note" class="field-input" aria-label="Work done and findings" placeholder="work done and findings" autocomplete="off" maxlength="2000">
       </div>
       <button type="button" class="press mt-1" @click="sayVisit">
-        Keep the visit
+        Record visit
       </button>
     </section>
     <PhotoPanel />

@@ -8,33 +8,33 @@ const fault = ref('')
 const last = computed(() => store.array && record.value?.tested.get(store.array.id))
 function say(passed: boolean) {
   if (!store.array) return
-  if (!passed && !note.value.trim()) return void (fault.value = 'Write what is wrong with it.')
+  if (!passed && !note.value.trim()) return void (fault.value = 'Enter what is wrong.')
   fault.value = store.record({ kind: 'tested', array: store.array.id, passed, ...note.value.trim() && { note: note.value.trim() } }).map(({ message }) => message).join(' ')
   if (!fault.value) note.value = ''
 }
 </script>
 
 <template>
-  <section aria-label="Test picture">
+  <section aria-label="Test pattern">
     <h2 class="text-sm font-semibold">
-      Test picture
+      Test pattern
     </h2>
     <p v-if="last" class="text-sm">
-      {{ last.passed ? '✓ As it should be' : 'Not right' }}{{ last.note ? `: ${last.note}` : '' }}. <span class="text-ink-soft">{{ last.by }}, {{ whenOf(last.at) }}</span>
+      {{ last.passed ? '✓ Passed' : 'Failed' }}{{ last.note ? `: ${last.note}` : '' }}. <span class="text-ink-soft">{{ last.by }}, {{ whenOf(last.at) }}</span>
     </p>
-    <input v-model="note" class="field-input mt-1" aria-label="What is wrong with the test picture" placeholder="what is wrong, if anything" autocomplete="off" maxlength="2000" @input="fault = ''">
+    <input v-model="note" class="field-input mt-1" aria-label="Faults in the test pattern" placeholder="what is wrong, if anything" autocomplete="off" maxlength="2000" @input="fault = ''">
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
     <div class="mt-1 flex flex-wrap gap-2">
       <button type="button" class="press max-md:!hidden" :aria-pressed="shown" @click="shown = !shown">
-        {{ shown ? 'Hide it' : 'Show it' }}
+        {{ shown ? 'Hide pattern' : 'Show pattern' }}
       </button>
       <button type="button" class="press" @click="say(true)">
-        As it should be
+        Record pass
       </button>
       <button type="button" class="press" @click="say(false)">
-        Not right
+        Record fail
       </button>
     </div>
   </section>

@@ -30,7 +30,7 @@ function useCanvas(): ComputedRef<Canvas> {
 
 /** Close: as built against plan, serials and locks, handing over, and what comes in the years after. */
 export const closeStage: StageRoom = {
-  id: 'close', title: 'Close', does: 'Hand over, and keep',
+  id: 'close', title: 'Close', does: 'Handover and service',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger],
 }

@@ -17,19 +17,19 @@ const covering = computed(() => coveringOf(wall.value))
     <div data-testid="drive">
       <template v-if="drive.hole">
         <FigureLine label="Bit" fine :figure="drive.hole.bit" />
-        <FigureLine label="Mark on the bit, from the wall’s face" :figure="drive.hole.depth" />
+        <FigureLine label="Depth mark on bit, from wall face" :figure="drive.hole.depth" />
       </template>
       <p v-else class="text-sm">
-        Hole: as its maker says; the catalogue does not tell.
+        Hole size not known. Follow the maker’s instructions, or enter it in the catalogue.
       </p>
     </div>
     <dl class="grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 text-sm">
       <template v-if="drive.clearance">
-        <dt>Clearance for the shank</dt><dd class="figures text-right">
+        <dt>Shank clearance hole</dt><dd class="figures text-right">
           {{ bit(drive.clearance.bit) }}, {{ show(drive.clearance.depth) }} {{ suffix }} deep
         </dd>
       </template>
-      <dt>Covering in front of the base</dt><dd class="figures text-right">
+      <dt>Covering thickness</dt><dd class="figures text-right">
         {{ showFine(covering) }} {{ suffix }}
       </dd>
     </dl>

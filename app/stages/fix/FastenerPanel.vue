@@ -10,12 +10,12 @@ function choose(id: string) {
   take('fastener', id)
   store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
 }
-const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock === undefined ? 'stock not known' : inStock ? 'enough in stock' : 'not enough in stock', ...onSite ? ['at this site already'] : []].join(', ')
+const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock === undefined ? 'stock not known' : inStock ? 'enough in stock' : 'not enough in stock', ...onSite ? ['already on site'] : []].join(', ')
 </script>
 
 <template>
   <div v-if="array && fixing" class="space-y-2.5">
-    <ul class="space-y-1 overflow-y-auto" :class="fixing.rail ? 'max-h-32' : 'max-h-52'" tabindex="0" aria-label="Fasteners, the best first">
+    <ul class="space-y-1 overflow-y-auto" :class="fixing.rail ? 'max-h-32' : 'max-h-52'" tabindex="0" aria-label="Fasteners, best first">
       <li v-for="{ fastener, utilisation, stop, inStock, onSite } in ranked" :key="fastener.id">
         <button type="button" class="w-full rounded border px-2 py-1 text-left text-sm" :class="fastener.id === array.fastener ? 'border-pine bg-paper font-semibold' : 'border-hair bg-paper'" :aria-pressed="fastener.id === array.fastener" :data-fastener="fastener.id" @click="choose(fastener.id)">
           <span class="flex justify-between gap-2"><span>{{ fastener.name ?? fastener.id }}</span><b class="figures shrink-0" :class="{ 'text-stop': stop }">{{ utilisation === undefined ? 'not known' : percent(utilisation) }}</b></span>
@@ -26,26 +26,26 @@ const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock ===
     </ul>
     <div v-if="fixing.cases[0]" class="border-t border-hair" data-testid="governing">
       <h2 class="pt-1 text-sm font-semibold">
-        Governs: {{ fixing.cases[0].name }}, {{ CASE_NAMES[fixing.cases[0].case] }}
+        Governing case: {{ fixing.cases[0].name }}, {{ CASE_NAMES[fixing.cases[0].case] }}
       </h2>
       <FigureLine label="Tension" :figure="fixing.cases[0].tension" />
       <FigureLine label="Shear" :figure="fixing.cases[0].shear" />
       <template v-if="fixing.cases[0].allowable">
         <FigureLine label="Allowable tension" :figure="fixing.cases[0].allowable.tension" />
-        <FigureLine label="Allowable shear, in that direction" :figure="fixing.cases[0].allowable.shear" />
+        <FigureLine label="Allowable shear, same direction" :figure="fixing.cases[0].allowable.shear" />
         <p class="py-1 text-xs text-ink-soft">
           Utilisation, {{ fixing.cases[0].allowable.together }}: {{ percent(fixing.cases[0].utilisation!) }}.
         </p>
       </template>
     </div>
     <p v-if="fixing.waiting > 0" class="text-sm font-semibold" data-testid="fix-waits">
-      {{ fixing.waiting === fixing.count ? 'No load is worked out yet' : `${fixing.waiting} of ${fixing.count} screens have no load yet` }}: Mount does not hold {{ fixing.waiting === 1 ? 'the plate' : 'the plates' }}.
+      {{ fixing.waiting === fixing.count ? 'No load calculated yet' : `${fixing.waiting} of ${fixing.count} screens have no load yet` }}: in Mount, fix {{ fixing.waiting === 1 ? 'the plate' : 'the plates' }} first.
     </p>
     <ul class="text-sm" aria-label="Load cases">
       <li v-for="one in fixing.cases.slice(1)" :key="one.case" class="flex justify-between border-b border-hair py-0.5">
         <span>{{ CASE_NAMES[one.case] }}, {{ one.name }}</span><b class="figures">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
       </li>
     </ul>
-    <FigureLine v-if="fixing.rail" :label="`Bending of the rail${fixing.rail.utilisation === undefined ? '' : `, ${percent(fixing.rail.utilisation)}`}`" :figure="fixing.rail.figure" />
+    <FigureLine v-if="fixing.rail" :label="`Rail bending${fixing.rail.utilisation === undefined ? '' : `, ${percent(fixing.rail.utilisation)}`}`" :figure="fixing.rail.figure" />
   </div>
 </template>

@@ -17,15 +17,15 @@ useCommands(PANELS.map(({ id, title }) => ({ id: `fix-${id}`, title: `Fix: ${tit
       Arrange the displays and choose a mount first.
     </p>
     <template v-else-if="array">
-      <BenchPanels v-model="panel" :panels="PANELS" label="Parts of the fixing" />
-      <ChoiceField v-if="store.arrays.length > 1" inline label="Of" :value="array.id" :options="store.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; return [] }" />
-      <ChoiceField v-if="pairs.length > 1" label="For" :value="keyOf(fixing)" :options="pairOptions" :commit="(value) => { pair = value; return [] }" />
+      <BenchPanels v-model="panel" :panels="PANELS" label="Fix sections" />
+      <ChoiceField v-if="store.arrays.length > 1" inline label="Array" :value="array.id" :options="store.arrays.map(({ id, name }) => ({ value: id, label: name }))" :commit="(id) => { store.arrayId = id; return [] }" />
+      <ChoiceField v-if="pairs.length > 1" label="Display and mount" :value="keyOf(fixing)" :options="pairOptions" :commit="(value) => { pair = value; return [] }" />
       <FastenerPanel v-if="panel === 'wall'" />
       <DrivePanel v-else-if="panel === 'set'" />
       <LazyFixCharts v-else-if="panel === 'charts'" />
       <ScrewPanel v-else />
       <p class="text-xs text-ink-soft">
-        Planning aid: the makers’ instructions, local code and a licensed engineer come first. Detect live cables before drilling.
+        Planning aid: makers’ instructions, local code and a licensed engineer take precedence. Detect live cables before drilling.
       </p>
     </template>
   </BenchFrame>

@@ -22,7 +22,7 @@ const shownFasteners = computed(() => {
 const caseIds = computed(() => [...new Set(shownFasteners.value.flatMap(({ cases }) => cases.map(one => one.case)))])
 /** A long name in lines of a few words. */
 const inLines = (name: string) => name.match(/.{1,17}(\s|$)/g)?.map(part => part.trim()) ?? [name]
-const SHORT: Record<LoadCase, string> = { 'stowed': 'stowed', 'stowed-hand': 'stowed, a hand', 'service': 'pulled out', 'service-hand': 'with a hand', 'swung': 'swung', 'swung-hand': 'swung, a hand', 'wind': 'wind' }
+const SHORT: Record<LoadCase, string> = { 'stowed': 'stowed', 'stowed-hand': 'stowed + hand', 'service': 'pulled out', 'service-hand': 'pulled out + hand', 'swung': 'swung', 'swung-hand': 'swung + hand', 'wind': 'wind' }
 const fastenerChart = computed(() => ({
   series: caseIds.value.map(id => ({ name: SHORT[id], data: shownFasteners.value.map(({ cases }) => Math.round(100 * (cases.find(one => one.case === id)?.utilisation ?? 0))) })),
   options: {
@@ -50,8 +50,8 @@ const lines = (xLabel: string) => ({
 /** Where it is now; the words stand on the side that has room. */
 const mark = (x: number, text: string, most: number) => ({ xaxis: [{ x, borderColor: colours.value.flag, strokeDashArray: 2, label: { text, orientation: 'horizontal', textAnchor: x > most / 2 ? 'end' : 'start', offsetX: x > most / 2 ? -4 : 4, offsetY: 14, style: { color: '#fff', background: colours.value.flag } } }] })
 const pullChart = computed(() => ({
-  series: [{ name: 'its own weight', data: pull.value.map(({ out, own }) => ({ x: out, y: own })) }, { name: 'with a hand on it', data: pull.value.map(({ out, hand }) => ({ x: out, y: hand })) }],
-  options: { ...base.value, ...lines(`behind the display, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.flag], annotations: mark(outNow.value, `now ${length(outNow.value)}`, pull.value[0]!.out + pull.value.at(-1)!.out) },
+  series: [{ name: 'own weight', data: pull.value.map(({ out, own }) => ({ x: out, y: own })) }, { name: 'with hand load', data: pull.value.map(({ out, hand }) => ({ x: out, y: hand })) }],
+  options: { ...base.value, ...lines(`pull-out behind the display, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.flag], annotations: mark(outNow.value, `now ${length(outNow.value)}`, pull.value[0]!.out + pull.value.at(-1)!.out) },
 }))
 const depth = computed(() => fastener.value && fixing.value ? depthCurve(fastener.value, wall.value, fixing.value.bearer, store.rules) : undefined)
 const depthChart = computed(() => depth.value && ({
@@ -61,7 +61,7 @@ const depthChart = computed(() => depth.value && ({
   ],
   options: { ...base.value, ...lines(`embedment, ${suffix.value || 'ft in'}`), colors: [colours.value.good, colours.value.chalk], annotations: mark(depth.value.now, `now ${length(depth.value.now)}`, depth.value.points.at(-1)!.embedment) },
 }))
-const charts = [{ id: 'use', title: 'Utilisation by fastener and case' }, { id: 'pull', title: 'Tension as it is pulled out' }, { id: 'depth', title: 'Allowable load against depth' }] as const
+const charts = [{ id: 'use', title: 'Utilisation by fastener and case' }, { id: 'pull', title: 'Tension against pull-out' }, { id: 'depth', title: 'Allowable load against embedment' }] as const
 const chart = ref<typeof charts[number]['id']>('use')
 const key = computed(() => `${chart.value} ${system.value} ${theme.value} ${array.value?.fastener}`)
 </script>
@@ -73,19 +73,19 @@ const key = computed(() => `${chart.value} ${system.value} ${theme.value} ${arra
       <VueApexCharts v-if="chart === 'use'" type="bar" height="290" :options="fastenerChart.options" :series="fastenerChart.series" />
       <VueApexCharts v-else-if="chart === 'pull' && pull.length > 1" type="line" height="260" :options="pullChart.options" :series="pullChart.series" />
       <p v-else-if="chart === 'pull'" class="p-3 text-sm">
-        This mount stays where it is: {{ pull[0] ? `${newtons(pull[0].own)} of tension by its own weight` : 'nothing is worked out until Mount holds its plate' }}.
+        This mount does not pull out. {{ pull[0] ? `Tension from own weight: ${newtons(pull[0].own)}` : 'No load is calculated until its plate is fixed in Mount' }}.
       </p>
       <VueApexCharts v-else-if="depthChart" type="line" height="260" :options="depthChart.options" :series="depthChart.series" />
       <p v-else class="p-3 text-sm">
-        Not known: its maker gives what it bears at one depth only, and no rule tells of others in this base.
+        Not known: the maker gives the capacity at one embedment only, and no rule covers other depths in this base.
       </p>
     </div>
-    <label v-if="chart === 'pull' && pull.length > 1" class="block text-sm">Pulled out<input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full" aria-label="How far it is pulled out" :aria-valuetext="`${length(outNow)} ${suffix} behind it`"></label>
+    <label v-if="chart === 'pull' && pull.length > 1" class="block text-sm">Pull-out<input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full" aria-label="Pull-out distance" :aria-valuetext="`${length(outNow)} ${suffix} behind the display`"></label>
     <p v-if="chart === 'depth' && depth" class="text-xs text-ink-soft">
       Source: {{ depth.source }}.
     </p>
     <p v-if="chart === 'use'" class="text-xs text-ink-soft">
-      {{ caseIds.map(id => `${SHORT[id]}: ${CASE_NAMES[id]}`).join('; ') }}. A fastener whose capacity is not known is left out.
+      {{ caseIds.map(id => `${SHORT[id]}: ${CASE_NAMES[id]}`).join('; ') }}. Fasteners with no known capacity are not shown.
     </p>
   </div>
 </template>

@@ -14,7 +14,7 @@ const setLength = (key: 'screw' | 'spacer', label: string) => (mm: number | unde
   <div v-if="array && fixing" class="space-y-2.5">
     <p class="text-sm" data-testid="screw-choice">
       <template v-if="screw?.fits">
-        M{{ store.catalogue.displays.find(({ id }) => id === fixing!.display)!.vesa.thread }} × <b class="figures text-base">{{ showFine(screw.length) }}</b> {{ suffix }}, washers of {{ showFine(screw.stack.washers) }} in all; four for each display, {{ 4 * fixing.count }} for all of them.
+        M{{ store.catalogue.displays.find(({ id }) => id === fixing!.display)!.vesa.thread }} × <b class="figures text-base">{{ showFine(screw.length) }}</b> {{ suffix }}, washers {{ showFine(screw.stack.washers) }} in total; 4 per display, {{ 4 * fixing.count }} in total.
       </template>
       <template v-else-if="screw">
         {{ tell(screw.why) }}.
@@ -22,16 +22,16 @@ const setLength = (key: 'screw' | 'spacer', label: string) => (mm: number | unde
     </p>
     <ScrewSection v-if="screw?.range" :choice="screw" :chosen="array.screw" />
     <p class="text-xs text-ink-soft">
-      Head, bracket with what lies under it, insert. The screw must end within the green.
+      Screw head, bracket stack, threaded insert. The screw must end in the green zone.
     </p>
-    <FigureLine v-if="screw?.range" label="Shortest that holds" fine :figure="screw.range.shortest" />
-    <FigureLine v-if="screw?.range" label="Longest that is safe" fine :figure="screw.range.longest" />
+    <FigureLine v-if="screw?.range" label="Minimum screw length" fine :figure="screw.range.shortest" />
+    <FigureLine v-if="screw?.range" label="Maximum screw length" fine :figure="screw.range.longest" />
     <div class="grid grid-cols-2 gap-3">
-      <LengthField label="Another length" :value="array.screw" :actions="{ commit: setLength('screw', 'Screw into the display') }" :clear="() => setLength('screw', 'Screw from the kit')(undefined)" />
-      <LengthField label="Spacer, if any" :value="array.spacer" :actions="{ commit: setLength('spacer', 'Spacer') }" :clear="() => setLength('spacer', 'No spacer')(undefined)" />
+      <LengthField label="Screw length" :value="array.screw" :actions="{ commit: setLength('screw', 'Screw into the display') }" :clear="() => setLength('screw', 'Screw from the kit')(undefined)" />
+      <LengthField label="Spacer" :value="array.spacer" :actions="{ commit: setLength('spacer', 'Spacer') }" :clear="() => setLength('spacer', 'No spacer')(undefined)" />
     </div>
     <button v-if="array.screw !== undefined" type="button" class="press w-full" @click="setLength('screw', 'Screw from the kit')(undefined)">
-      Take the one from the kit
+      Use screw from kit
     </button>
   </div>
 </template>

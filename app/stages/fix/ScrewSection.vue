@@ -15,7 +15,7 @@ const bad = computed(() => length.value !== undefined && (length.value > longest
 </script>
 
 <template>
-  <svg :viewBox="`-6 -12 ${wide} 26`" class="max-h-28 w-full" role="img" aria-label="The screw in the display, cut through" data-testid="screw-section">
+  <svg :viewBox="`-6 -12 ${wide} 26`" class="max-h-28 w-full" role="img" aria-label="Section through the screw in the display" data-testid="screw-section">
     <rect x="0" y="-11" :width="Math.max(over, 0)" height="22" fill="var(--color-rail)" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
     <rect :x="over" y="-7" :width="longest + 1 - over" height="14" fill="var(--color-wood)" stroke="var(--color-wood-edge)" stroke-width="1" vector-effect="non-scaling-stroke" />
     <rect :x="shortest" y="-11" :width="Math.max(longest - shortest, 0)" height="22" fill="var(--color-good)" opacity="0.22" />

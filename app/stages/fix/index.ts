@@ -10,7 +10,7 @@ function useCanvas(): ComputedRef<Canvas> {
 
 /** Fix: what holds it, screw by screw. */
 export const fixStage: StageRoom = {
-  id: 'fix', title: 'Fix', does: 'What holds it, screw by screw',
+  id: 'fix', title: 'Fix', does: 'Fasteners and loads',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger, () => import('./FixCharts.vue')],
 }

@@ -26,7 +26,7 @@ const others = ref(false)
 const fault = ref('')
 function goOn() {
   if (!moves.value) return close()
-  const faults = issue(asked.value ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${asked.value.result}` : 'after what the drill met')
+  const faults = issue(asked.value ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${asked.value.result}` : 'after the drilling results')
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length > 0) return
   const { id } = store.revisions.at(-1)!
@@ -37,20 +37,20 @@ function goOn() {
 
 <template>
   <p v-if="waiting" class="mt-2 text-sm" role="status">
-    The rest is planned anew…
+    Replanning the remaining holes…
   </p>
-  <section v-else-if="open && change" class="mt-2 min-h-0 overflow-y-auto border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm" data-testid="answer" aria-label="What follows">
+  <section v-else-if="open && change" class="mt-2 min-h-0 overflow-y-auto border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm" data-testid="answer" aria-label="Effect of the result">
     <p class="font-semibold">
-      {{ moves ? `${count(change.plates.length, 'plate moves', 'plates move')}, ${count(change.marks.length, 'mark', 'marks')} by ${far(change.sum)} in all. Holes that are made stay.` : 'Nothing else moves.' }}
+      {{ moves ? `${count(change.plates.length, 'plate moves', 'plates move')}, ${count(change.marks.length, 'mark', 'marks')} by ${far(change.sum)} in total. Drilled holes stay.` : 'Nothing else moves.' }}
     </p>
     <p v-if="member && !member.now" class="font-semibold">
-      No member is taken to stand at {{ show(member.before.centre) }} any more.
+      No stud is assumed at {{ show(member.before.centre) }} any more.
     </p>
     <p v-else-if="member?.now && Math.abs(member.now.centre - member.before.centre) > 0.5">
-      Member {{ member.number }} is now taken to be at {{ show(member.now.centre) }}, not {{ show(member.before.centre) }}.
+      Stud {{ member.number }} is now assumed at {{ show(member.now.centre) }}, not at {{ show(member.before.centre) }}.
     </p>
     <p v-for="plate in plates.slice(0, FIRST)" :key="plate.screen">
-      Slide the plate of {{ plate.label ? `R${plate.label.row} C${plate.label.column}` : plate.screen }} by {{ far(plate.by) }}.
+      Move the plate of {{ plate.label ? `R${plate.label.row} C${plate.label.column}` : plate.screen }} by {{ far(plate.by) }}.
     </p>
     <ul v-if="change.marks.length" class="mt-1">
       <li v-for="move in change.marks.slice(0, FIRST)" :key="move.hole" class="figures">
@@ -61,26 +61,26 @@ function goOn() {
       </li>
     </ul>
     <p v-if="held.length" class="mt-1 font-semibold text-stop">
-      {{ count(held.length, 'plate is', 'plates are') }} not held now: {{ held.slice(0, 3).map(({ row, column }) => `R${row} C${column}`).join(', ') }}.
+      {{ count(held.length, 'plate is', 'plates are') }} no longer fixed: {{ held.slice(0, 3).map(({ row, column }) => `R${row} C${column}`).join(', ') }}.
     </p>
     <p v-if="dead" class="mt-1">
-      The dead hole: {{ dead.fill }}. New ones stay {{ far(dead.keepOff) }} from it.
+      Dead hole: {{ dead.fill }}. Keep new holes {{ far(dead.keepOff) }} away from it.
     </p>
     <p v-if="moves && stops.length" class="mt-1 font-semibold text-stop" data-testid="answer-blocked">
-      {{ stops.length === 1 ? 'A stop stands' : `${stops.length} stops stand` }} against that: choose another way, or stop and ask.
+      {{ stops.length === 1 ? 'A stop blocks' : `${stops.length} stops block` }} this: choose another remedy, or stop and ask.
     </p>
     <p v-if="moves && !store.rights('wall.issue')" class="mt-1 font-semibold" data-testid="ask-lead">
-      This is a new revision, which a lead or planner issues: stop and ask.
+      This needs a new revision, which only a lead or planner can issue: stop and ask.
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
     <div class="mt-1.5 flex flex-wrap gap-2">
       <button v-if="!moves || (stops.length === 0 && store.rights('wall.issue'))" type="button" class="press press-first !min-h-12" :disabled="moves && !ready" @click="goOn">
-        {{ moves ? `Go on with this, as ${next}` : 'Go on' }}
+        {{ moves ? `Issue revision ${next}` : 'Continue' }}
       </button>
       <button type="button" class="press !min-h-12" :aria-expanded="others" @click="others = !others">
-        Other ways
+        Other remedies
       </button>
     </div>
     <OtherWays v-if="others || stops.length || (moves && !store.rights('wall.issue'))" @done="close" />

@@ -22,7 +22,7 @@ onScopeDispose(() => {
     <NotIssued v-if="!current" :elsewhere="last" />
     <RevisionChanged v-else-if="newer" :from="current" :to="newer" />
     <template v-else>
-      <BenchPanels v-model="panel" :panels="PANELS" label="Parts of hanging" />
+      <BenchPanels v-model="panel" :panels="PANELS" label="Hang sections" />
       <PreparePanel v-if="panel === 'prepare'" />
       <StepsPanel v-else-if="panel === 'steps'" @holes="panel = 'holes'" />
       <HolePanel v-else-if="panel === 'holes'" />

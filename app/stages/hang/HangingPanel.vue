@@ -7,13 +7,13 @@ const { tell } = useUnits()
 const { select, isSelected } = useSelection()
 const orders = computed(() => plan.value?.hanging.filter(({ steps }) => steps.length > 0) ?? [])
 const FROM: Record<Lifting['from'], string> = { floor: 'from the floor', platform: 'from a platform', tower: 'from a tower' }
-const by = ({ people, aid, from }: Lifting) => `${aid ? `lift aid and ${people} people` : people === 1 ? '1 person' : `${people} people`}, ${FROM[from]}`
+const by = ({ people, aid, from }: Lifting) => `${aid ? `lifting aid and ${people} people` : people === 1 ? '1 person' : `${people} people`}, ${FROM[from]}`
 </script>
 
 <template>
-  <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Screens in the order of hanging">
+  <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Screens in hanging order">
     <p v-if="orders.length === 0" class="text-sm">
-      There is no screen to hang yet. Arrange the displays first.
+      No screens to hang yet. Arrange the displays first.
     </p>
     <section v-for="{ array, name, why, steps } in orders" :key="array" class="mb-3" :data-hanging="array">
       <h2 class="font-semibold">
@@ -28,7 +28,7 @@ const by = ({ people, aid, from }: Lifting) => `${aid ? `lift aid and ${people} 
             <span class="figures w-6 shrink-0 text-right text-ink-soft">{{ n + 1 }}</span>
             <span class="w-16 shrink-0 text-base">{{ label }}</span>
             <span>
-              {{ by(lifting) }}{{ pulledOut ? '; pulled out to pass' : '' }}{{ lifting.handling === 'face-down' ? '; brackets fitted face down on a padded bench' : '' }}
+              {{ by(lifting) }}{{ pulledOut ? '; mount pulled out to clear the row above' : '' }}{{ lifting.handling === 'face-down' ? '; fit brackets face down on a padded bench' : '' }}
               <span class="block text-xs font-normal text-ink-soft">{{ tell(lifting.why) }}</span>
             </span>
           </button>
@@ -36,7 +36,7 @@ const by = ({ people, aid, from }: Lifting) => `${aid ? `lift aid and ${people} 
       </ol>
     </section>
     <p class="py-1 text-xs text-ink-soft">
-      By the revised NIOSH lifting equation, 23 kg each up to the shoulder, 16.1 kg above it; local rules come first. Keep a display upright unless its maker says otherwise. Nobody stands under a screen that is not locked.
+      Limits by the revised NIOSH lifting equation: 23 kg per person up to shoulder height, 16.1 kg above. Local rules take precedence. Keep displays upright unless the maker allows otherwise. Keep clear below unlocked screens.
     </p>
   </div>
 </template>

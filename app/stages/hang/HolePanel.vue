@@ -55,7 +55,7 @@ function record(result: MadeHole['result']) {
   const faults = store.record({ kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() }, ...picture.value && { photo: picture.value } })
   // A second result for one hole corrects the first, and is named as that.
   if (before && faults.length === 0) store.record({ kind: 'correction', corrects: before.entry, note: `${before.result} corrected to ${result}` })
-  noteFault.value = told(faults, 'What is recorded')
+  noteFault.value = told(faults, 'The entry')
   if (faults.length > 0) return close()
   picture.value = ''
   if (result === 'hit') go(1)
@@ -71,9 +71,9 @@ const photo = usePhoto(() => store.site, () => photoOf.value)
 const has = () => step.value !== undefined
 useCommands([
   { id: 'hole-next', title: 'Next hole', group: 'Hang', keys: ['arrowright', 'pagedown'], when: has, run: () => go(1) },
-  { id: 'hole-back', title: 'Hole before', group: 'Hang', keys: ['arrowleft', 'pageup'], when: has, run: () => go(-1) },
-  { id: 'hole-hit', title: 'Record: the drill met the member', group: 'Hang', keys: ['h'], when: has, run: () => record('hit') },
-  { id: 'hole-miss', title: 'Record: the drill missed', group: 'Hang', keys: ['m'], when: has, run: () => record('miss') },
+  { id: 'hole-back', title: 'Previous hole', group: 'Hang', keys: ['arrowleft', 'pageup'], when: has, run: () => go(-1) },
+  { id: 'hole-hit', title: 'Record hit', group: 'Hang', keys: ['h'], when: has, run: () => record('hit') },
+  { id: 'hole-miss', title: 'Record miss', group: 'Hang', keys: ['m'], when: has, run: () => record('miss') },
 ])
 watch(steps, (list) => {
   if (!list.some(({ hole }) => hole.id === current.value)) current.value = list.find(({ hole }) => !drilled.value.has(hole.id))?.hole.id ?? list[0]?.hole.id ?? ''
@@ -83,7 +83,7 @@ watch(steps, (list) => {
 <template>
   <div class="flex min-h-0 flex-1 flex-col">
     <p v-if="!step" class="text-sm">
-      There is no hole to make yet. Arrange the displays and choose a mount first.
+      No holes to drill yet. Arrange the displays and choose a mount first.
     </p>
     <template v-else>
       <header class="flex items-baseline justify-between gap-2">
@@ -94,7 +94,7 @@ watch(steps, (list) => {
           <button v-if="canSpeak" type="button" class="press !px-2 max-md:!min-h-12" :aria-pressed="speaks" aria-label="Read figures aloud" @click="speaks = !speaks">
             <component :is="speaks ? Volume2 : VolumeOff" class="size-5" aria-hidden="true" />
           </button>
-          revision {{ issued?.revision }}, {{ index + 1 }} of {{ steps.length }}, {{ made }} made
+          revision {{ issued?.revision }}, {{ index + 1 }} of {{ steps.length }}, {{ made }} drilled
         </p>
       </header>
       <QuestionCard />
@@ -136,14 +136,14 @@ watch(steps, (list) => {
             drill
           </dt>
           <dd class="font-semibold">
-            {{ step.hole.bit === undefined ? 'by the anchor’s instructions' : `${bit(step.hole.bit)} bit, ${show(step.hole.depth ?? 0)}${suffix ? ` ${suffix}` : ''} deep` }}{{ step.hole.member === undefined ? '' : `, member ${step.hole.member + 1}` }}
+            {{ step.hole.bit === undefined ? 'see anchor instructions' : `${bit(step.hole.bit)} bit, ${show(step.hole.depth ?? 0)}${suffix ? ` ${suffix}` : ''} deep` }}{{ step.hole.member === undefined ? '' : `, stud ${step.hole.member + 1}` }}
           </dd>
         </div>
       </dl>
       <p v-if="done" class="mt-2 border-l-4 px-2 py-1 text-sm" :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'" data-testid="hole-record">
         <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${done.result.charAt(0).toUpperCase()}${done.result.slice(1)}` }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
       </p>
-      <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photograph of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
+      <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photo of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
       <AnswerCard />
       <FindingList v-if="warnings.length && !answering" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
       <div class="flex min-h-0 flex-1 flex-col py-1 md:hidden">
@@ -156,13 +156,13 @@ watch(steps, (list) => {
       <!-- What follows is answered before the next hole is. -->
       <template v-if="!answering">
         <p class="py-1 text-xs text-ink-soft">
-          Power off and proved dead near cables. Eye protection, dust mask, sound ladder.
+          Near cables: isolate and prove dead. Wear eye protection and a dust mask. Use a sound ladder.
         </p>
         <FieldFrame :id="noteId" label="Note" :fault="noteFault">
           <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
         </FieldFrame>
         <ResultButtons :corrects="done?.result" @record="record" />
-        <PhotoButton class="mt-2 md:hidden [&_label]:!min-h-12" :site="store.site" :label="picture ? 'Photograph taken; it goes with the result' : 'Photograph of this hole'" @taken="picture = $event" />
+        <PhotoButton class="mt-2 md:hidden [&_label]:!min-h-12" :site="store.site" :label="picture ? 'Photo taken; saved with the result' : 'Take photo of this hole'" @taken="picture = $event" />
       </template>
       <BackNext class="mt-2" :first="index === 0" :last="index === steps.length - 1" @go="go" />
     </template>

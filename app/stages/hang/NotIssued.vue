@@ -12,13 +12,13 @@ const store = useWallStore()
       {{ elsewhere ? `Revision ${elsewhere.revision} is not on this device` : 'Nothing is issued yet' }}
     </h1>
     <p v-if="elsewhere?.id" class="text-sm">
-      {{ elsewhere.by }} issued it, {{ whenOf(elsewhere.at) }}. Connect once, or take this site along before you go.
+      Issued by {{ elsewhere.by }}, {{ whenOf(elsewhere.at) }}. Connect once, or take this site along before you leave.
     </p>
     <p v-else-if="elsewhere" class="text-sm">
-      It was issued before the program kept what was issued. Issue the mark-out again: nothing is drilled from a plan that can still change.
+      It was issued before this program stored issued plans. Issue the mark-out again: never drill from a plan that can still change.
     </p>
     <p v-else class="text-sm">
-      Issue the mark-out first: nothing is drilled from a plan that can still change.
+      Issue the mark-out first: never drill from a plan that can still change.
     </p>
     <NuxtLink v-if="!elsewhere?.id" class="press press-first w-full !min-h-12" :to="`/sites/${store.site}/walls/${store.id}/mark`">
       Go to Mark

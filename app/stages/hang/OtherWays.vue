@@ -29,11 +29,11 @@ watch([() => store.wall, () => array.value?.id], async (_now, _before, onCleanup
     found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), planContext(), built.value, offeredOf('mount', kept.mount) as Mount[], tellsHere(() => Promise.resolve())), outdated.signal)
   }
   catch (error) {
-    if (!(error instanceof Cancelled)) fault.value = `This could not be worked out: ${(error as Error).message}`
+    if (!(error instanceof Cancelled)) fault.value = `The remedies could not be calculated: ${(error as Error).message}`
   }
 }, { immediate: true })
 const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
-const cost = ({ held, total, stops, moves }: Remedy) => `holds ${held} of ${total}${stops.length > 0 ? `, ${stops.length} ${stops.length === 1 ? 'stop' : 'stops'}` : ''}${moves ? `; ${moves.plates} plates and ${moves.marks} marks move, by ${far(moves.sum)} in all` : ''}`
+const cost = ({ held, total, stops, moves }: Remedy) => `fixes ${held} of ${total}${stops.length > 0 ? `, ${stops.length} ${stops.length === 1 ? 'stop' : 'stops'}` : ''}${moves ? `; ${moves.plates} plates and ${moves.marks} marks move, by ${far(moves.sum)} in total` : ''}`
 function choose(remedy: Remedy) {
   if (!array.value) return
   if (remedy.change.mount) take('mount', remedy.change.mount)
@@ -52,7 +52,7 @@ function stopAndAsk() {
 <template>
   <div class="mt-2 border-t border-hair pt-1.5" data-testid="other-ways">
     <p v-if="!found && !fault" role="status">
-      Other ways are worked out…
+      Calculating other remedies…
     </p>
     <ul v-else class="space-y-2">
       <li v-for="remedy in found" :key="`${remedy.kind} ${tell(remedy.title)}`" :data-remedy="remedy.kind">
@@ -61,11 +61,11 @@ function stopAndAsk() {
         </p>
         <p>{{ cost(remedy) }}. {{ tell(remedy.says[0]!) }}</p>
         <button v-if="store.rights('wall.design')" type="button" class="press mt-1 !min-h-12" @click="choose(remedy)">
-          Take it
+          Apply remedy
         </button>
       </li>
       <li v-if="found?.length === 0">
-        Nothing that is known here would hold more plates.
+        No known remedy fixes more plates.
       </li>
     </ul>
     <p v-if="fault" class="field-fault" role="alert">

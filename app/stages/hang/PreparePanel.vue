@@ -25,13 +25,13 @@ const print = computed(() => `/api/sites/${store.site}/walls/${store.id}/kit?for
         Prepare
       </h1>
       <p class="text-sm text-ink-soft" data-testid="kit-count">
-        {{ there }} of {{ kit.length }} are there
+        {{ there }} of {{ kit.length }} ready
       </p>
     </header>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
-    <a class="press mt-1 self-end max-md:!min-h-12" :href="print" download><Printer class="size-4" aria-hidden="true" /> List as PDF</a>
+    <a class="press mt-1 self-end max-md:!min-h-12" :href="print" download><Printer class="size-4" aria-hidden="true" /> Kit list (PDF)</a>
     <div class="mt-1 min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Parts and tools">
       <section v-for="{ id, title, items } in groups" :key="id" class="mb-2">
         <h2 class="sticky top-0 bg-board py-1 text-sm font-semibold">
@@ -39,13 +39,13 @@ const print = computed(() => `/api/sites/${store.site}/walls/${store.id}/kit?for
         </h2>
         <ul class="divide-y divide-hair">
           <li v-for="item in items" :key="item.id" class="grid grid-cols-[3rem_1fr_3rem] items-center gap-2 py-1" :data-kit="item.id">
-            <button type="button" class="press !size-12 !p-0" :class="{ 'border-good! text-good!': said.get(item.id)?.done }" :aria-pressed="said.get(item.id)?.done === true" :aria-label="`${tell(item.name)} is there`" @click="say(item, true)">
+            <button type="button" class="press !size-12 !p-0" :class="{ 'border-good! text-good!': said.get(item.id)?.done }" :aria-pressed="said.get(item.id)?.done === true" :aria-label="`${tell(item.name)} is ready`" @click="say(item, true)">
               <Check class="size-6" :class="{ invisible: !said.get(item.id)?.done }" aria-hidden="true" />
             </button>
             <p class="text-sm">
               <b>{{ item.count > 1 || item.spare > 0 ? `${item.count} × ` : '' }}{{ tell(item.name) }}</b>{{ item.spare > 0 ? `, and ${item.spare} spare` : '' }}
               <span class="block text-xs text-ink-soft">{{ tell(item.why) }}</span>
-              <span v-if="said.get(item.id)?.done === false" class="block font-semibold text-stop">Missing, told by {{ said.get(item.id)!.by }}</span>
+              <span v-if="said.get(item.id)?.done === false" class="block font-semibold text-stop">Missing, reported by {{ said.get(item.id)!.by }}</span>
             </p>
             <button type="button" class="press !size-12 !p-0" :class="{ 'border-stop! text-stop!': said.get(item.id)?.done === false }" :aria-label="`${tell(item.name)} is missing`" @click="say(item, false)">
               <TriangleAlert class="size-5" aria-hidden="true" />

@@ -10,13 +10,13 @@ const id = useId()
 const open = computed(() => built.value.steps.filter(({ step, done }) => step.startsWith(ASKED) && !done))
 function answer(step: string) {
   const note = (answers.value[step] ?? '').trim()
-  if (!note) return void (fault.value = 'Write the answer: it is kept in the log.')
+  if (!note) return void (fault.value = 'Enter an answer. It is kept in the log.')
   fault.value = store.record({ kind: 'step', step, done: true, note }).map(({ message }) => message).join(' ')
 }
 </script>
 
 <template>
-  <section v-for="{ step, by, note, at } in open" :key="step" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm" data-testid="question" aria-label="A question from the wall">
+  <section v-for="{ step, by, note, at } in open" :key="step" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm" data-testid="question" aria-label="Question from the wall">
     <p><b>{{ by }} asks:</b> {{ note }} <span class="text-ink-soft">{{ whenOf(at) }}</span></p>
     <form class="mt-1 grid grid-cols-[1fr_auto] gap-2" @submit.prevent="answer(step)">
       <label :for="`${id}-${step}`" class="sr-only">Answer</label>

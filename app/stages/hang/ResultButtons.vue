@@ -20,7 +20,7 @@ function record(result: MadeHole['result']) {
 
 <template>
   <p v-if="corrects" class="mt-1 text-sm" data-testid="corrects">
-    Another result corrects the one that is recorded, and stands in the log as a correction.
+    A new result corrects the recorded one. The log keeps both.
   </p>
   <div class="mt-2 grid grid-cols-[1fr_1fr_auto] gap-2">
     <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record('hit')">
@@ -30,10 +30,10 @@ function record(result: MadeHole['result']) {
       <X class="size-6" aria-hidden="true" /> Miss
     </button>
     <button type="button" class="press !min-h-14" :aria-expanded="more" @click="more = !more">
-      Else…
+      Other…
     </button>
     <template v-if="more">
-      <div class="col-span-3 grid grid-cols-3 gap-2" role="group" aria-label="What else the drill met">
+      <div class="col-span-3 grid grid-cols-3 gap-2" role="group" aria-label="Other drilling results">
         <button v-for="{ result, title } in OTHERS" :key="result" type="button" class="press !min-h-12" @click="record(result)">
           {{ title }}
         </button>

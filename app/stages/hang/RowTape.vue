@@ -12,7 +12,7 @@ const middle = computed(() => Math.min(Math.max(now.value ? x(now.value.running)
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="w-full" role="img" :aria-label="`Holes of this row along the tape; this one at ${show(now?.running ?? 0)}`">
+  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="w-full" role="img" :aria-label="`Holes of this row on the tape; current hole at ${show(now?.running ?? 0)}`">
     <rect x="0" y="18" :width="WIDTH" height="14" fill="var(--color-tape)" />
     <template v-for="mark in marks" :key="mark.id">
       <path :d="`M${x(mark.running)} 18 v9`" stroke="#1c1a12" stroke-width="1.5" />

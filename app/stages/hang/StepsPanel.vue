@@ -45,15 +45,15 @@ const photo = usePhoto(() => store.site, () => done.value?.photo)
 const has = () => step.value !== undefined
 useCommands([
   { id: 'step-next', title: 'Next step', group: 'Hang', keys: ['arrowright', 'pagedown'], when: has, run: () => go(1) },
-  { id: 'step-back', title: 'Step before', group: 'Hang', keys: ['arrowleft', 'pageup'], when: has, run: () => go(-1) },
-  { id: 'step-done', title: 'Step is done', group: 'Hang', keys: ['d'], when: has, run: () => record() },
+  { id: 'step-back', title: 'Previous step', group: 'Hang', keys: ['arrowleft', 'pageup'], when: has, run: () => go(-1) },
+  { id: 'step-done', title: 'Mark step done', group: 'Hang', keys: ['d'], when: has, run: () => record() },
 ])
 </script>
 
 <template>
   <div class="flex min-h-0 flex-1 flex-col">
     <p v-if="!step" class="text-sm">
-      There is nothing to hang in this revision.
+      This revision has nothing to hang.
     </p>
     <template v-else>
       <header class="flex items-center justify-between gap-2">
@@ -67,7 +67,7 @@ useCommands([
       <h1 class="mt-1 text-[2.75rem] font-bold leading-[1.05]" data-testid="step-title">
         {{ tell(step.title) }}
       </h1>
-      <div class="min-h-0 flex-1 overflow-y-auto py-2" tabindex="0" role="group" aria-label="What is done">
+      <div class="min-h-0 flex-1 overflow-y-auto py-2" tabindex="0" role="group" aria-label="Instructions">
         <ul class="space-y-2 text-xl leading-snug">
           <li v-for="(does, n) in step.does" :key="n">
             {{ tell(does) }}
@@ -81,20 +81,20 @@ useCommands([
           </template>
         </p>
         <button v-if="step.holes" type="button" class="press mt-2 w-full !min-h-12" @click="select('hole', step.holes.find(id => !drilled.has(id)) ?? step.holes[0]!); emit('holes')">
-          To the holes: {{ made }} of {{ step.holes.length }} are made
+          Go to holes: {{ made }} of {{ step.holes.length }} drilled
         </button>
         <p v-if="done?.done" class="mt-2 border-l-4 border-good bg-good-wash px-2 py-1 text-sm" data-testid="step-record">
           <b>✓ Done</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.minutes ? `, ${done.minutes} min` : '' }}
         </p>
-        <a v-if="done?.photo" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" alt="Photograph of this step" class="mt-2 max-h-32 rounded border border-hair"></a>
+        <a v-if="done?.photo" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" alt="Photo of this step" class="mt-2 max-h-32 rounded border border-hair"></a>
       </div>
       <p v-if="fault" class="field-fault" role="alert">
         {{ fault }}
       </p>
       <div class="mt-2 grid grid-cols-[auto_1fr] gap-2">
-        <PhotoButton :site="store.site" label="Photograph" class="[&_label]:!min-h-14" @taken="record" />
+        <PhotoButton :site="store.site" label="Photo" class="[&_label]:!min-h-14" @taken="record" />
         <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record()">
-          <Check class="size-6" aria-hidden="true" /> {{ done?.done ? 'Done again' : 'Done' }}
+          <Check class="size-6" aria-hidden="true" /> {{ done?.done ? 'Record again' : 'Done' }}
         </button>
       </div>
       <BackNext class="mt-2" :first="index === 0" :last="index === run.length - 1" @go="go" />

@@ -14,7 +14,7 @@ function useCanvas(): ComputedRef<Canvas> {
 
 /** Hang: from the kit to the last lock, and hole by hole with what the drill met. */
 export const hangStage: StageRoom = {
-  id: 'hang', title: 'Hang', does: 'Step by step and hole by hole, with what the drill met',
+  id: 'hang', title: 'Hang', does: 'Steps, holes and drilling results',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger],
 }

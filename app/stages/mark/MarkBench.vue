@@ -7,14 +7,14 @@ const { fine } = usePreferences()
 const holes = computed(() => plan.value?.marking.marks.filter(({ kind }) => kind === 'hole').length ?? 0)
 useCommands([
   ...PANELS.map(({ id, title }) => ({ id: `mark-${id}`, title: `Mark: ${title}`, group: 'Mark' as const, run: () => { panel.value = id } })),
-  { id: 'sheet-preview', title: 'See the printed sheet', group: 'Mark', keys: ['v'], run: () => { preview.value = !preview.value } },
-  { id: 'sheet-fine', title: 'Finer or coarser figures', group: 'Mark', keys: ['f'], run: () => { fine.value = !fine.value } },
+  { id: 'sheet-preview', title: 'Preview sheet', group: 'Mark', keys: ['v'], run: () => { preview.value = !preview.value } },
+  { id: 'sheet-fine', title: 'Switch finer figures on or off', group: 'Mark', keys: ['f'], run: () => { fine.value = !fine.value } },
 ])
 </script>
 
 <template>
-  <BenchFrame stage="mark" title="Mark" :summary="`${holes} holes, ${plan?.marking.marks.length ?? 0} marks in all`">
-    <BenchPanels v-model="panel" :panels="PANELS" label="Parts of marking out" />
+  <BenchFrame stage="mark" title="Mark" :summary="`${holes} holes, ${plan?.marking.marks.length ?? 0} marks in total`">
+    <BenchPanels v-model="panel" :panels="PANELS" label="Mark sections" />
     <MarkingPanel v-if="panel === 'marking'" />
     <RevisionsPanel v-else-if="panel === 'issue'" />
     <SheetsPanel v-else />

@@ -15,7 +15,7 @@ const datumActions: FieldActions<number> = {
   commit: mm => store.edit('Datum', (wall) => { wall.datum = { label: wall.datum?.label ?? 'datum', x: mm } }),
 }
 const labelActions: FieldActions<string> = {
-  commit: label => store.edit('What the datum is', (wall) => { wall.datum = { x: wall.datum?.x ?? 0, label } }),
+  commit: label => store.edit('Name of the datum', (wall) => { wall.datum = { x: wall.datum?.x ?? 0, label } }),
 }
 const { choices, choose, chosen } = useDatumChoices()
 function readLevel(text: string): Read<number | undefined> {
@@ -33,25 +33,25 @@ const tolerance = (mm: number) => toleranceToString(mm, system.value)
 </script>
 
 <template>
-  <ChoiceField label="Dimensions run from" :value="chosen" :options="choices" :commit="choose" />
+  <ChoiceField label="Dimension datum" :value="chosen" :options="choices" :commit="choose" />
   <div class="grid grid-cols-2 gap-3">
-    <LengthField label="Datum, from left end" :value="marking?.datum.x" :actions="datumActions" />
-    <TextField label="What is there" :value="marking?.datum.label ?? ''" :actions="labelActions" />
+    <LengthField label="Datum from left end" :value="marking?.datum.x" :actions="datumActions" />
+    <TextField label="Datum name" :value="marking?.datum.label ?? ''" :actions="labelActions" />
   </div>
   <TypedField
-    label="Level line above the floor"
+    label="Level line above floor"
     :shown="marking?.levelLine ? `${show(marking.levelLine.y)}` : ''"
     :read="readLevel"
     :actions="levelActions"
-    :hint="marking?.levelLine ? `${marking.levelLine.label.charAt(0).toUpperCase()}${marking.levelLine.label.slice(1)}. Empty it to follow the house rule.` : 'No array yet, so there is no level line.'"
+    :hint="marking?.levelLine ? `${marking.levelLine.label.charAt(0).toUpperCase()}${marking.levelLine.label.slice(1)}. Clear the field to follow the house rule.` : 'No level line: add an array first.'"
   />
   <p v-if="marking?.levelLine?.turn" class="text-sm font-semibold text-caution" data-testid="turned">
-    It runs with a line of the building, {{ marking.levelLine.turn.slope }} mm/m up to the right. Strike it by its two heights, and measure square to it.
+    The level line follows a building line that rises {{ marking.levelLine.turn.slope }} mm/m to the right. Snap it through its two heights and measure square to it.
   </p>
   <label class="flex items-center gap-2 text-sm">
     <input v-model="fine" type="checkbox" class="size-5"> Finer figures: {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}
   </label>
   <p class="text-sm text-ink-soft" data-testid="accuracy">
-    Each figure is rounded once, at most {{ tolerance(accuracy.rounding) }} off, the level line’s own rounding included. {{ howTrue(accuracy, store.rules, system) }}
+    Figures are rounded once, by at most {{ tolerance(accuracy.rounding) }}, including the rounding of the level line. {{ howTrue(accuracy, store.rules, system) }}
   </p>
 </template>

@@ -20,7 +20,7 @@ const withdrawing = ref('')
 const reason = ref('')
 const fault = ref('')
 function withdraw(entry: string) {
-  if (!reason.value.trim()) return void (fault.value = 'Say why: it is kept in the log.')
+  if (!reason.value.trim()) return void (fault.value = 'Enter a reason. It is kept in the log.')
   store.record({ kind: 'correction', corrects: entry, note: reason.value.trim() })
   withdrawing.value = reason.value = fault.value = ''
 }
@@ -30,31 +30,31 @@ function withdraw(entry: string) {
   <div class="space-y-2">
     <p class="text-sm" data-testid="issued-now">
       <template v-if="!last">
-        Nothing is issued yet. Sheets are drafts until it is, and Hang works from what was issued.
+        Nothing is issued yet. Sheets are drafts until you issue a revision. Hang works from the issued revision.
       </template>
       <template v-else-if="alike">
-        <b>Revision {{ last.revision }}</b> is what is planned now.
+        <b>Revision {{ last.revision }}</b> matches the current plan.
       </template>
       <template v-else-if="since">
-        Since <b>revision {{ last.revision }}</b>: {{ since.moved.length }} marks moved, {{ since.added.length }} new, {{ since.gone.length }} gone.
+        Since <b>revision {{ last.revision }}</b>: {{ since.moved.length }} marks moved, {{ since.added.length }} added, {{ since.gone.length }} removed.
         <button type="button" class="underline" @click="compare(last.revision, MOMENT)">
-          {{ compared.to === MOMENT ? 'Hide them' : 'Show them' }}
+          {{ compared.to === MOMENT ? 'Hide changes' : 'Show changes' }}
         </button>
       </template>
     </p>
     <p v-if="stops.length" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm font-semibold text-stop" role="status" data-testid="issue-blocked">
-      {{ stops.length === 1 ? 'A stop stands' : `${stops.length} stops stand` }} against this plan: {{ next }} can be issued once {{ stops.length === 1 ? 'it is' : 'they are' }} cured, or overridden by name.
+      {{ stops.length === 1 ? 'A stop blocks' : `${stops.length} stops block` }} this plan: revision {{ next }} can be issued once {{ stops.length === 1 ? 'it is' : 'they are' }} cleared, or overridden by name.
     </p>
     <FindingList v-if="stops.length" class="max-h-56 overflow-y-auto" :findings="stops" tabindex="0" />
     <p v-else-if="!upToDate" class="text-sm text-ink-soft">
-      The plan is being worked out…
+      Calculating the plan…
     </p>
     <IssueForm @issued="compared = { from: '', to: '' }" />
     <ol v-if="issues.length" class="divide-y divide-hair border-t border-hair" aria-label="Revisions">
       <li v-for="{ revision, by, at, note, entry, id } in issues" :key="entry" class="py-2 text-sm" :data-revision="revision">
         <p><b class="text-base">{{ revision }}</b> {{ whenOf(at) }}, {{ by }}{{ note ? `: ${note}` : '' }}</p>
         <p v-if="!id" class="text-ink-soft">
-          Issued before the program kept what was issued.
+          Issued before this program stored issued plans.
         </p>
         <div class="mt-1 flex flex-wrap gap-2">
           <button v-if="before(revision) && id" type="button" class="press !px-2" @click="compare(before(revision), revision)">
@@ -65,7 +65,7 @@ function withdraw(entry: string) {
           </button>
         </div>
         <form v-if="withdrawing === entry" class="mt-1 space-y-1" @submit.prevent="withdraw(entry)">
-          <label class="block">Why it does not hold<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
+          <label class="block">Reason for withdrawing<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
           <p v-if="fault" class="field-fault" role="alert">
             {{ fault }}
           </p>
@@ -77,7 +77,7 @@ function withdraw(entry: string) {
     </ol>
     <section v-if="compared.from" class="border-t border-hair pt-2" aria-label="Comparison">
       <h2 class="text-sm font-semibold">
-        From {{ compared.from }} to {{ compared.to === MOMENT ? 'the plan of the moment' : compared.to }}
+        From {{ compared.from }} to {{ compared.to === MOMENT ? 'the current plan' : compared.to }}
       </h2>
       <p v-if="failed" class="field-fault">
         {{ failed }}

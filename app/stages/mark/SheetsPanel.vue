@@ -39,24 +39,24 @@ const chooseTemplate = (value: string) => {
 <template>
   <p class="text-sm" data-testid="sheets-of">
     <template v-if="of === 'draft'">
-      <b>Draft.</b> {{ last ? 'The plan of the moment' : 'Nothing is issued yet' }}: the sheets say DRAFT across every page.
+      <b>Draft.</b> {{ last ? 'The current plan' : 'Nothing is issued yet' }}: every page is marked DRAFT.
     </template>
     <template v-else>
-      Of <b>revision {{ of }}</b>, issued {{ whenOf(last!.at) }} by {{ last!.by }}.
+      <b>Revision {{ of }}</b>, issued {{ whenOf(last!.at) }} by {{ last!.by }}.
     </template>
   </p>
   <label v-if="last" class="flex items-center gap-2 text-sm">
-    <input v-model="draft" type="checkbox" class="size-5"> A draft of the plan of the moment
+    <input v-model="draft" type="checkbox" class="size-5"> Draft of the current plan
   </label>
   <div class="grid grid-cols-2 gap-3">
     <ChoiceField label="Paper" :value="paper" :options="PAPER_CHOICE" :commit="choosePaper" />
-    <TypedField label="Scale of the drawing" :shown="scale === undefined ? 'to fit' : `1:${scale}`" :read="parseScale" :actions="scaleActions" :numeric="false" />
+    <TypedField label="Drawing scale" :shown="scale === undefined ? 'fit to page' : `1:${scale}`" :read="parseScale" :actions="scaleActions" :numeric="false" />
   </div>
   <button type="button" class="press w-full" :aria-pressed="preview" @click="preview = !preview">
-    {{ preview ? 'Back to the drawing' : 'See the printed sheet' }}
+    {{ preview ? 'Back to the drawing' : 'Preview sheet' }}
   </button>
   <p v-if="store.unsaved && of === 'draft'" class="field-fault">
-    The files show the wall as last saved. Some changes are not saved yet.
+    The files show the last saved state. Some changes are not saved yet.
   </p>
   <div class="grid grid-cols-3 gap-2">
     <a v-for="format in ['pdf', 'svg', 'dxf', 'csv', 'json']" :key="format" class="press" :href="sheet(format)" download>
@@ -64,10 +64,10 @@ const chooseTemplate = (value: string) => {
     </a>
   </div>
   <p class="text-xs text-ink-soft">
-    Print at 100 %, then check the bar on the sheet with a tape{{ suffix ? '' : ' (4 in)' }}.
+    Print at 100 %, then check the scale bar with a tape{{ suffix ? '' : ' (4 in)' }}.
   </p>
   <div class="border-t border-hair pt-2">
-    <ChoiceField label="Template 1:1 of" :value="template" :options="parts" :commit="chooseTemplate" />
-    <a class="press mt-2 w-full" :href="templates(template)" download data-testid="template"><Download class="size-4" aria-hidden="true" /> Template as PDF</a>
+    <ChoiceField label="1:1 template of" :value="template" :options="parts" :commit="chooseTemplate" />
+    <a class="press mt-2 w-full" :href="templates(template)" download data-testid="template"><Download class="size-4" aria-hidden="true" /> Download template PDF</a>
   </div>
 </template>

@@ -14,7 +14,7 @@ function useCanvas(): ComputedRef<Canvas> {
 
 /** Mark: the sheet that goes to the wall. */
 export const markStage: StageRoom = {
-  id: 'mark', title: 'Mark', does: 'The sheet that goes to the wall',
+  id: 'mark', title: 'Mark', does: 'Mark-out sheets and revisions',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger, sheet],
 }

@@ -14,8 +14,8 @@ export function useDatumChoices() {
     return [
       { value: 'left', label: 'left end of the wall', x: 0 }, { value: 'right', label: 'right end of the wall', x: wall.width },
       ...(wall.features ?? []).filter(({ kind }) => JAMBS.has(kind)).flatMap(({ id, kind, x, width }) => [{ value: `left-${id}`, label: `left jamb of the ${kind} at ${Math.round(x)}`, x }, { value: `right-${id}`, label: `right jamb of the ${kind} at ${Math.round(x)}`, x: x + width }]),
-      ...(plan.value?.arrays ?? []).map(({ id, name, outline }) => ({ value: `laser-${id}`, label: `laser cross on the middle of ${name}`, x: outline.x + outline.width / 2 })),
-      ...built.value.holes.filter(({ result }) => result === 'hit').map(({ entry, hole, x }) => ({ value: `hole-${entry}`, label: `the hole that is made, ${hole}`, x })),
+      ...(plan.value?.arrays ?? []).map(({ id, name, outline }) => ({ value: `laser-${id}`, label: `laser cross on the centre of ${name}`, x: outline.x + outline.width / 2 })),
+      ...built.value.holes.filter(({ result }) => result === 'hit').map(({ entry, hole, x }) => ({ value: `hole-${entry}`, label: `drilled hole ${hole}`, x })),
     ]
   })
   const chosen = computed(() => {

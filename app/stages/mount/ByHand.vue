@@ -10,6 +10,6 @@ const emit = defineEmits<{ release: [] }>()
 <template>
   <NoteField :label="label" :value="reason" :commit="because" />
   <button type="button" class="press w-full" @click="emit('release')">
-    <Undo2 class="size-4" aria-hidden="true" /> Let it be worked out
+    <Undo2 class="size-4" aria-hidden="true" /> Use calculated position
   </button>
 </template>

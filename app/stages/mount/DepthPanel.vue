@@ -10,8 +10,8 @@ const display = computed(() => store.catalogue.displays.find(({ id }) => id === 
 const depths = computed(() => array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value) : undefined)
 const travels = computed(() => (depths.value?.service ?? 0) - (depths.value?.stowed ?? 0))
 const out = computed(() => (depths.value?.stowed ?? 0) + pulled.value * travels.value)
-const clearBehind = (key: 'plug' | 'cable' | 'player') => () => store.edit('Behind the display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), key))
-const setBehind = (key: 'plug' | 'cable' | 'player') => ({ commit: (mm: number) => store.edit('Behind the display', (wall) => {
+const clearBehind = (key: 'plug' | 'cable' | 'player') => () => store.edit('Space behind display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), key))
+const setBehind = (key: 'plug' | 'cable' | 'player') => ({ commit: (mm: number) => store.edit('Space behind display', (wall) => {
   const edited = arrayOf(wall, array.value!.id)
   edited.behind = { ...edited.behind, [key]: mm }
 }) })
@@ -20,8 +20,8 @@ function readMass(text: string): Read<number | undefined> {
   return /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: `“${text}” is not a number of kg` }
 }
 const setMass = (mass: number | undefined) => mass === undefined
-  ? store.edit('Behind the display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), 'mass'))
-  : store.edit('Behind the display', (wall) => {
+  ? store.edit('Space behind display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), 'mass'))
+  : store.edit('Space behind display', (wall) => {
       const edited = arrayOf(wall, array.value!.id)
       edited.behind = { ...edited.behind, mass }
     })
@@ -31,7 +31,7 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
 <template>
   <div v-if="array && position && mount && display && depths" class="space-y-2.5">
     <div class="flex items-center justify-between">
-      <button type="button" class="press" aria-label="Screen before" @click="step(-1)">
+      <button type="button" class="press" aria-label="Previous screen" @click="step(-1)">
         ‹
       </button>
       <h2 class="font-semibold" data-testid="chosen-screen">
@@ -42,23 +42,23 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
       </button>
     </div>
     <label v-if="travels > 0" class="block text-sm">
-      <span class="flex justify-between"><span>Pulled out</span><b class="figures">{{ show(out) }} {{ suffix }} behind it</b></span>
-      <input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full" aria-label="How far it is pulled out" :aria-valuetext="`${show(out)} ${suffix} behind it`" data-testid="pull-out">
+      <span class="flex justify-between"><span>Pull-out</span><b class="figures">{{ show(out) }} {{ suffix }} behind the display</b></span>
+      <input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full" aria-label="Pull-out distance" :aria-valuetext="`${show(out)} ${suffix} behind the display`" data-testid="pull-out">
     </label>
     <p class="text-sm" :class="fits === false ? 'font-semibold text-stop' : 'text-ink-soft'" data-testid="plug-fit">
-      {{ fits === undefined ? 'Say what is plugged in, to see whether it fits behind.' : fits ? `Plug, cable and player need ${showFine(depths.need!.value)}; it fits.` : `Plug, cable and player need ${showFine(depths.need!.value)}: ${showFine(depths.need!.value - out)} too little${pulled > 0 ? ' here' : ''}.` }}
+      {{ fits === undefined ? 'Enter plug, cable and player sizes to check the fit.' : fits ? `Plug, cable and player need ${showFine(depths.need!.value)}: they fit.` : `Plug, cable and player need ${showFine(depths.need!.value)}: ${showFine(depths.need!.value - out)} short${pulled > 0 ? ' at this pull-out' : ''}.` }}
     </p>
     <div class="grid grid-cols-2 gap-2">
-      <LengthField label="Plug, long" :value="array.behind?.plug" :actions="setBehind('plug')" :clear="clearBehind('plug')" />
-      <LengthField label="Cable, thick" :value="array.behind?.cable" :actions="setBehind('cable')" :clear="clearBehind('cable')" />
-      <LengthField label="Player, thick" :value="array.behind?.player" :actions="setBehind('player')" :clear="clearBehind('player')" />
-      <TypedField label="All that hangs there, kg" :shown="array.behind?.mass === undefined ? '' : String(array.behind.mass)" :read="readMass" :actions="{ commit: setMass }" />
+      <LengthField label="Plug length" :value="array.behind?.plug" :actions="setBehind('plug')" :clear="clearBehind('plug')" />
+      <LengthField label="Cable thickness" :value="array.behind?.cable" :actions="setBehind('cable')" :clear="clearBehind('cable')" />
+      <LengthField label="Player thickness" :value="array.behind?.player" :actions="setBehind('player')" :clear="clearBehind('player')" />
+      <TypedField label="Added mass (kg)" :shown="array.behind?.mass === undefined ? '' : String(array.behind.mass)" :read="readMass" :actions="{ commit: setMass }" />
     </div>
     <div>
-      <FigureLine label="Room behind it, stowed" :figure="depths.room" />
-      <FigureLine v-if="depths.need" label="Needed behind it" :figure="depths.need" />
-      <FigureLine label="Face from the wall" :figure="depths.face" />
-      <FigureLine v-if="travels > 0" label="Face when pulled out" :figure="depths.faceOut" />
+      <FigureLine label="Space behind, stowed" :figure="depths.room" />
+      <FigureLine v-if="depths.need" label="Space required" :figure="depths.need" />
+      <FigureLine label="Screen face from wall" :figure="depths.face" />
+      <FigureLine v-if="travels > 0" label="Screen face, pulled out" :figure="depths.faceOut" />
     </div>
   </div>
   <p v-else class="text-sm">

@@ -54,13 +54,13 @@ const px = (z: number) => aside.value + (z - sight.value.left) * scale.value
 const py = (y: number) => (sight.value.top - y) * scale.value
 const bend = (moves: boolean) => (moves ? 4 : 2.5) * (behind.value.cable ?? 0)
 const plugAt = computed(() => chosen.value ? chosen.value.plate.centre.y - chosen.value.mount.plate.height * 0.3 : 0)
-const title = computed(() => position.value ? `Section through column ${position.value.column}, about R${position.value.row}` : '')
+const title = computed(() => position.value ? `Section through column ${position.value.column} at R${position.value.row}` : '')
 </script>
 
 <template>
   <div class="flex h-full min-h-0 flex-col bg-wall">
     <p class="px-3 pt-2 text-sm text-ink-soft">
-      {{ title }}, to scale; the wall is at the left.
+      {{ title }}, to scale; wall on the left.
     </p>
     <div ref="frame" class="min-h-0 flex-1">
       <svg v-if="chosen && width > 0" :width="width" :height="height" role="img" :aria-label="title" class="block overflow-hidden" data-testid="depth-section">

@@ -20,19 +20,19 @@ type Change = Parameters<typeof setPlate>[4]
 const recipe = (change: Change) => (wall: Parameters<typeof setPlate>[0]) => setPlate(wall, array.value!.id, position.value!.row, position.value!.column, change)
 const slid = (key: 'lateralShift' | 'heightShift') => ({
   tryOut: (mm: number) => store.tryOut(recipe({ [key]: mm })),
-  commit: (mm: number) => store.edit(`Put the plate of ${name.value}`, recipe({ [key]: mm })),
+  commit: (mm: number) => store.edit(`Move plate ${name.value}`, recipe({ [key]: mm })),
 })
-const because = (reason: string) => own.value ? store.edit(`Why ${name.value} was moved`, recipe({ reason: reason || undefined })) : []
-const release = () => store.edit(`Place ${name.value} as worked out`, recipe({ lateralShift: undefined, heightShift: undefined, reason: undefined }))
+const because = (reason: string) => own.value ? store.edit(`Reason for moving ${name.value}`, recipe({ reason: reason || undefined })) : []
+const release = () => store.edit(`Reset plate ${name.value}`, recipe({ lateralShift: undefined, heightShift: undefined, reason: undefined }))
 
-const tolerance = (axis: 'x' | 'y') => ({ commit: (mm: number) => store.edit('Allowed shift', (wall) => {
+const tolerance = (axis: 'x' | 'y') => ({ commit: (mm: number) => store.edit('Array adjustment', (wall) => {
   const edited = arrayOf(wall, array.value!.id)
   edited.shiftTolerance = { x: 0, y: 0, ...edited.shiftTolerance, [axis]: mm }
 }) })
 const way = (by: number, less: string, more: string) => by === 0 ? '' : `${showFine(Math.abs(by))} ${by < 0 ? less : more}`
 const shifted = computed(() => {
   const { x, y } = arrayPlan.value?.shift ?? { x: 0, y: 0 }
-  return [way(x, 'left', 'right'), way(y, 'down', 'up')].filter(Boolean).join(' and ') || 'not at all'
+  return [way(x, 'left', 'right'), way(y, 'down', 'up')].filter(Boolean).join(' and ') || 'not shifted'
 })
 
 const rows = computed(() => {
@@ -51,7 +51,7 @@ const ownHole = computed(() => {
 })
 function putHole(change: Partial<HoleChoice> | undefined) {
   const { row: of, rank, x } = chosenHole.value!
-  return store.edit('Put a hole', wall => setHole(wall, array.value!.id, { row: position.value!.row, column: position.value!.column, of, rank, x }, change))
+  return store.edit('Move hole', wall => setHole(wall, array.value!.id, { row: position.value!.row, column: position.value!.column, of, rank, x }, change))
 }
 
 const { optionsOf, take } = useModelChoice()
@@ -60,52 +60,52 @@ function chooseFastener(id: string) {
   take('fastener', id)
   return store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
 }
-const told = (margin: number | undefined) => margin === undefined ? (carrying.value.structure.kind === 'concrete' ? 'solid' : 'no member') : margin < -1e-9 ? `misses by ${showFine(-margin)}` : `margin ${showFine(margin)}`
+const told = (margin: number | undefined) => margin === undefined ? (carrying.value.structure.kind === 'concrete' ? 'solid' : 'no stud') : margin < -1e-9 ? `misses by ${showFine(-margin)}` : `edge clearance ${showFine(margin)}`
 </script>
 
 <template>
   <div v-if="array" class="space-y-2.5">
     <ChoiceField inline label="Fastener" :value="array.fastener ?? ''" :options="fasteners" :commit="chooseFastener" />
     <div class="grid gap-2" :class="onBlock ? 'grid-cols-2' : ''">
-      <LengthField label="May shift sideways" :value="array.shiftTolerance?.x ?? 0" :hint="`shifted ${shifted}`" :actions="tolerance('x')" />
-      <LengthField v-if="onBlock" label="May shift up, down" :value="array.shiftTolerance?.y ?? 0" :actions="tolerance('y')" />
+      <LengthField label="Array lateral adjustment" :value="array.shiftTolerance?.x ?? 0" :hint="`Now: ${shifted}`" :actions="tolerance('x')" />
+      <LengthField v-if="onBlock" label="Array height adjustment" :value="array.shiftTolerance?.y ?? 0" :actions="tolerance('y')" />
     </div>
     <template v-if="position?.plate && mount">
       <div class="flex items-center justify-between border-t border-hair pt-2">
-        <button type="button" class="press" aria-label="Screen before" @click="step(-1)">
+        <button type="button" class="press" aria-label="Previous screen" @click="step(-1)">
           ‹
         </button>
         <h2 class="text-center font-semibold" data-testid="chosen-screen">
-          Screen {{ name }}<span class="block text-xs font-normal" :class="position.plate.held ? 'text-good' : 'text-stop'">{{ position.plate.held ? 'held' : 'not held' }}{{ position.plate.byHand ? ', put by hand' : '' }}</span>
+          Screen {{ name }}<span class="block text-xs font-normal" :class="position.plate.held ? 'text-good' : 'text-stop'">{{ position.plate.held ? 'fixed' : 'not fixed' }}{{ position.plate.byHand ? ', placed manually' : '' }}</span>
         </h2>
         <button type="button" class="press" aria-label="Next screen" @click="step(1)">
           ›
         </button>
       </div>
       <div class="grid grid-cols-2 gap-2">
-        <LengthField :key="position.id" label="Plate slid, + right" :value="position.plate.lateralShift" :hint="`${showFine(travel.lateral)} ${suffix} either way`" :actions="slid('lateralShift')" />
-        <LengthField :key="`${position.id} up`" label="Plate raised, + up" :value="position.plate.heightShift" :hint="`${showFine(travel.height)} ${suffix} either way`" :actions="slid('heightShift')" />
+        <LengthField :key="position.id" label="Lateral adjustment" :value="position.plate.lateralShift" :hint="`+ is right; max ± ${showFine(travel.lateral)} ${suffix}`" :actions="slid('lateralShift')" />
+        <LengthField :key="`${position.id} up`" label="Height adjustment" :value="position.plate.heightShift" :hint="`+ is up; max ± ${showFine(travel.height)} ${suffix}`" :actions="slid('heightShift')" />
       </div>
-      <ByHand v-if="own" :key="`${position.id} why`" label="Why it was put there" :reason="own.reason" :because="because" @release="release" />
+      <ByHand v-if="own" :key="`${position.id} why`" label="Reason for this position" :reason="own.reason" :because="because" @release="release" />
       <div>
-        <FigureLine label="Plate centre along the wall" :figure="plateAcross(position, mount, position.plate.lateralShift)" />
-        <FigureLine v-for="{ row, figure } in rows" :key="row" :label="`${row} holes above the floor`" :figure="figure" />
+        <FigureLine label="Plate centre from wall left" :figure="plateAcross(position, mount, position.plate.lateralShift)" />
+        <FigureLine v-for="{ row, figure } in rows" :key="row" :label="`${row} holes above floor`" :figure="figure" />
       </div>
       <ul class="text-sm" aria-label="Holes of this plate">
         <li v-for="hole in position.holes" :key="hole.id" class="border-b border-hair">
           <button type="button" class="flex min-h-7 w-full items-center justify-between gap-2 text-left" :class="{ 'font-semibold': hole.id === selectedOf('hole') }" :aria-pressed="hole.id === selectedOf('hole')" @click="hole.id === selectedOf('hole') ? select('screen', position.id) : select('hole', hole.id)">
-            <span class="flex items-center gap-1">{{ hole.row }} hole at <b class="figures">{{ show(hole.x) }}</b><Hand v-if="hole.byHand" class="size-4 text-chalk" aria-label="put by hand" /></span>
+            <span class="flex items-center gap-1">{{ hole.row }} hole at <b class="figures">{{ show(hole.x) }}</b><Hand v-if="hole.byHand" class="size-4 text-chalk" aria-label="placed manually" /></span>
             <span :class="hole.margin !== undefined && hole.margin < -1e-9 ? 'font-semibold text-stop' : 'text-ink-soft'">{{ told(hole.margin) }}</span>
           </button>
         </li>
         <li v-if="position.holes?.length === 0" class="text-ink-soft">
-          It stands on rails whose holes are counted with its neighbours.
+          On rails: its holes are listed with the neighbouring plates.
         </li>
       </ul>
-      <FigureLine v-if="spare" :key="`${chosenHole!.id} spare`" label="Margin of this hole" fine :figure="spare" />
+      <FigureLine v-if="spare" :key="`${chosenHole!.id} spare`" label="Edge clearance of hole" fine :figure="spare" />
       <template v-if="chosenHole && !array.carrier">
-        <LengthField :key="chosenHole.id" label="Put this hole at" :value="chosenHole.x" :actions="{ commit: mm => putHole({ x: mm }) }" />
-        <ByHand v-if="ownHole" :key="`${chosenHole.id} why`" label="Why" :reason="ownHole.reason" :because="reason => putHole({ reason: reason || undefined })" @release="putHole(undefined)" />
+        <LengthField :key="chosenHole.id" label="Hole position" :value="chosenHole.x" :actions="{ commit: mm => putHole({ x: mm }) }" />
+        <ByHand v-if="ownHole" :key="`${chosenHole.id} why`" label="Reason" :reason="ownHole.reason" :because="reason => putHole({ reason: reason || undefined })" @release="putHole(undefined)" />
       </template>
     </template>
   </div>

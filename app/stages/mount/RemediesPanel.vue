@@ -19,8 +19,8 @@ const failed = ref('')
 const progress = ref(1)
 /** A way that reaches all members and has a stop all the same does not hold. */
 function verdictOf({ held, total, stops }: Remedy): { good: boolean, text: string } {
-  if (held < total) return { good: false, text: `holds ${held} of ${total}` }
-  return stops.length === 0 ? { good: true, text: 'holds all' } : { good: false, text: stops.length === 1 ? '1 stop' : `${stops.length} stops` }
+  if (held < total) return { good: false, text: `fixes ${held} of ${total}` }
+  return stops.length === 0 ? { good: true, text: 'fixes all' } : { good: false, text: stops.length === 1 ? '1 stop' : `${stops.length} stops` }
 }
 const key = ({ kind, change }: Remedy) => `${kind} ${JSON.stringify(change)}`
 
@@ -65,8 +65,8 @@ function choose(remedy: Remedy) {
 }
 const carrier = computed(() => array.value?.carrier)
 const edit = (label: string, recipe: (carrier: Carrier) => void) => store.edit(label, wall => recipe(arrayOf(wall, array.value!.id).carrier!))
-const onWall = () => store.edit('Fix the plates to the wall itself', (wall) => { delete arrayOf(wall, array.value!.id).carrier })
-const ownSlots = () => store.edit('Use the slots as the mount has it', (wall) => { delete arrayOf(wall, array.value!.id).needs })
+const onWall = () => store.edit('Fix plates directly to wall', (wall) => { delete arrayOf(wall, array.value!.id).carrier })
+const ownSlots = () => store.edit('Use default slots', (wall) => { delete arrayOf(wall, array.value!.id).needs })
 /** A figure of a maker's table; empty where it is not known. */
 const readFigure = (unit: string) => (text: string): Read<number | undefined> => {
   if (text.trim() === '') return { ok: true, value: undefined }
@@ -79,43 +79,43 @@ const readFigure = (unit: string) => (text: string): Read<number | undefined> =>
   <div v-if="array" class="space-y-2.5">
     <template v-if="carrier">
       <h2 class="text-sm font-semibold">
-        The plates stand on {{ carrier.kind === 'rail' ? 'rails' : 'a board' }}
+        Plates fixed to {{ carrier.kind === 'rail' ? 'rails' : 'a board' }}
       </h2>
       <div class="grid grid-cols-2 gap-2">
-        <LengthField label="It holds them off by" :value="carrier.thickness" :actions="{ commit: mm => edit('Thickness', carrier => { carrier.thickness = mm }) }" />
-        <LengthField v-if="carrier.kind === 'rail'" label="Rail, top to bottom" :value="carrier.height" :actions="{ commit: mm => edit('Rail', carrier => { carrier.height = mm }) }" />
-        <LengthField v-if="carrier.kind === 'rail'" label="Its steel is thick" :value="carrier.web" :actions="{ commit: mm => edit('Rail', carrier => { carrier.web = mm }) }" />
-        <TypedField label="One bolt, tension N" :shown="carrier.bolt?.tension === undefined ? '' : String(carrier.bolt.tension)" :read="readFigure('N')" :actions="{ commit: (tension: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, tension } }) }" />
-        <TypedField label="One bolt, shear N" :shown="carrier.bolt?.shear === undefined ? '' : String(carrier.bolt.shear)" :read="readFigure('N')" :actions="{ commit: (shear: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, shear } }) }" />
-        <TypedField v-if="carrier.kind === 'rail'" label="Allowable bending, N·m" :shown="carrier.moment === undefined ? '' : String(carrier.moment)" :read="readFigure('N·m')" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
+        <LengthField label="Stand-off" :value="carrier.thickness" :actions="{ commit: mm => edit('Thickness', carrier => { carrier.thickness = mm }) }" />
+        <LengthField v-if="carrier.kind === 'rail'" label="Rail height" :value="carrier.height" :actions="{ commit: mm => edit('Rail', carrier => { carrier.height = mm }) }" />
+        <LengthField v-if="carrier.kind === 'rail'" label="Steel thickness" :value="carrier.web" :actions="{ commit: mm => edit('Rail', carrier => { carrier.web = mm }) }" />
+        <TypedField label="Bolt tension (N)" :shown="carrier.bolt?.tension === undefined ? '' : String(carrier.bolt.tension)" :read="readFigure('N')" :actions="{ commit: (tension: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, tension } }) }" />
+        <TypedField label="Bolt shear (N)" :shown="carrier.bolt?.shear === undefined ? '' : String(carrier.bolt.shear)" :read="readFigure('N')" :actions="{ commit: (shear: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, shear } }) }" />
+        <TypedField v-if="carrier.kind === 'rail'" label="Allowable moment (N·m)" :shown="carrier.moment === undefined ? '' : String(carrier.moment)" :read="readFigure('N·m')" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
       </div>
       <p class="text-xs text-ink-soft">
-        What one bolt between plate and {{ carrier.kind }} bears is its maker’s figure: slip and pull-out of channel nuts, tee nuts in a board.
+        Allowable loads for one bolt between plate and {{ carrier.kind }}, from the maker: slip and pull-out of channel nuts, or of tee nuts in a board.
       </p>
       <button type="button" class="press w-full" @click="onWall">
-        <Undo2 class="size-4" aria-hidden="true" /> Fix them to the wall itself
+        <Undo2 class="size-4" aria-hidden="true" /> Fix directly to wall
       </button>
     </template>
     <div v-if="array.needs" class="flex items-center justify-between gap-2 text-sm">
-      <span>{{ array.needs.members }} in {{ array.needs.rows.join(', ') }}, not the mount’s usual slots</span>
+      <span>Studs: {{ array.needs.members }}, slot rows: {{ array.needs.rows.join(', ') }}; not the mount’s default</span>
       <button type="button" class="press" @click="ownSlots">
-        Usual
+        Use default
       </button>
     </div>
-    <progress v-if="!failed && !waits" class="block h-1 w-full" :class="{ invisible: progress === 1 }" :value="progress" aria-label="Remedies worked out" />
+    <progress v-if="!failed && !waits" class="block h-1 w-full" :class="{ invisible: progress === 1 }" :value="progress" aria-label="Calculating remedies" />
     <p v-if="failed" class="field-fault" role="alert">
-      This could not be worked out: {{ failed }}
+      The remedies could not be calculated: {{ failed }}
     </p>
     <button v-else-if="waits" type="button" class="press w-full" @click="asked = true">
-      Work out what else would hold them
+      Find remedies
     </button>
     <p v-else-if="!found" class="text-sm text-ink-soft" role="status">
-      Working it out…
+      Calculating remedies…
     </p>
     <p v-else-if="found.length === 0" class="text-sm" data-testid="no-other-way">
-      {{ held === positions.length ? 'Every plate is held; nothing else is needed.' : 'Nothing that is known here would hold more plates: find more members, or arrange the displays elsewhere.' }}
+      {{ held === positions.length ? 'All plates are fixed. No remedy is needed.' : 'No known remedy fixes more plates. Survey more studs, or move the displays.' }}
     </p>
-    <ul v-else class="max-h-[26rem] space-y-2 overflow-y-auto" tabindex="0" aria-label="Other ways to hold it">
+    <ul v-else class="max-h-[26rem] space-y-2 overflow-y-auto" tabindex="0" aria-label="Remedies">
       <li v-for="remedy in found" :key="key(remedy)" class="rounded border bg-paper px-2 py-1.5 text-sm" :class="drawn === key(remedy) ? 'border-flag' : 'border-hair'" :data-remedy="remedy.kind">
         <p class="flex justify-between gap-2 font-semibold">
           <span>{{ tell(remedy.title) }}</span><span class="shrink-0" :class="verdictOf(remedy).good ? 'text-good' : 'text-caution'">{{ verdictOf(remedy).text }}</span>
@@ -130,10 +130,10 @@ const readFigure = (unit: string) => (text: string): Read<number | undefined> =>
         </ul>
         <div class="mt-1.5 grid grid-cols-2 gap-2">
           <button type="button" class="press" :aria-pressed="drawn === key(remedy)" @click="draw(remedy)">
-            <Eye class="size-4" aria-hidden="true" /> {{ drawn === key(remedy) ? 'As it was' : 'Draw it' }}
+            <Eye class="size-4" aria-hidden="true" /> {{ drawn === key(remedy) ? 'Hide preview' : 'Preview' }}
           </button>
           <button type="button" class="press press-first" @click="choose(remedy)">
-            Take it
+            Apply remedy
           </button>
         </div>
       </li>

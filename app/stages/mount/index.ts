@@ -18,7 +18,7 @@ function useCanvas(): ComputedRef<Canvas> {
 
 /** Mount: where each plate goes, and into what. */
 export const mountStage: StageRoom = {
-  id: 'mount', title: 'Mount', does: 'Where each plate goes, and into what',
+  id: 'mount', title: 'Mount', does: 'Plate positions and studs',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger, depth, () => import('./RemediesPanel.vue'), () => import('./DepthPanel.vue')],
 }

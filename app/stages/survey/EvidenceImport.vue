@@ -13,10 +13,10 @@ watch(importing, async (file) => {
   fault.value = ''
   verdicts.value = []
   if (!file) return
-  if (file.size > 5 * 1024 * 1024) return void (fault.value = 'A table over 5 MB holds more than one wall.')
+  if (file.size > 5 * 1024 * 1024) return void (fault.value = 'The file is over 5 MB. Import the readings of one wall only.')
   const { data, meta } = Papa.parse<EvidenceRow>(await file.text(), { header: true, skipEmptyLines: 'greedy', transformHeader: head => head.trim(), transform: cellFromCsv })
   const missing = ['method', 'x', 'y'].filter(column => !meta.fields?.includes(column))
-  if (missing.length > 0) return void (fault.value = `The first line must name the columns, and lacks ${missing.join(', ')}. Known are ${EVIDENCE_COLUMNS.join(', ')}.`)
+  if (missing.length > 0) return void (fault.value = `The first line must name the columns; missing: ${missing.join(', ')}. Known columns: ${EVIDENCE_COLUMNS.join(', ')}.`)
   const kept = store.wall!.evidence ?? []
   const first = Number(nextId('e', kept).slice(1))
   verdicts.value = judgeRows(data, kept, store.wall!.references ?? [], n => `e${first + n}`)
@@ -26,19 +26,19 @@ const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)
   .map(becomes => ({ becomes, count: verdicts.value.filter(verdict => verdict.becomes === becomes).length })).filter(({ count }) => count > 0))
 const useful = computed(() => verdicts.value.filter(({ becomes }) => becomes === 'added' || becomes === 'changed').length)
 function take() {
-  const faults = store.edit('Bring in readings', (wall) => { wall.evidence = mergeRows(wall.evidence ?? [], verdicts.value) })
+  const faults = store.edit('Import readings', (wall) => { wall.evidence = mergeRows(wall.evidence ?? [], verdicts.value) })
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0) importing.value = undefined
 }
 </script>
 
 <template>
-  <section class="flex h-full flex-col p-4" aria-label="Readings to bring in" data-testid="evidence-import">
+  <section class="flex h-full flex-col p-4" aria-label="Reading import" data-testid="evidence-import">
     <h2 class="text-lg font-bold">
       {{ importing?.name }}
     </h2>
     <p class="text-sm text-ink-soft">
-      {{ counts.map(({ becomes, count }) => `${count} ${becomes}`).join(', ') || 'Nothing in it.' }}
+      {{ counts.map(({ becomes, count }) => `${count} ${becomes}`).join(', ') || 'No rows.' }}
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
@@ -46,10 +46,10 @@ function take() {
     <VerdictTable class="mt-3" what="Reading" :rows="verdicts" />
     <div class="mt-3 flex gap-2">
       <button type="button" class="press press-first" :disabled="useful === 0" @click="take">
-        <Check class="size-4" aria-hidden="true" /> Take {{ useful }} {{ useful === 1 ? 'row' : 'rows' }} in
+        <Check class="size-4" aria-hidden="true" /> Import {{ useful }} {{ useful === 1 ? 'row' : 'rows' }}
       </button>
       <button type="button" class="press" @click="importing = undefined">
-        <X class="size-4" aria-hidden="true" /> Leave it
+        <X class="size-4" aria-hidden="true" /> Cancel
       </button>
     </div>
   </section>

@@ -15,7 +15,7 @@ const readSlope = (text: string): Read<number | undefined> => {
   return Number.isFinite(value) ? { ok: true, value } : { ok: false, message: `“${text}” is not a number of mm/m` }
 }
 const slopeActions: FieldActions<number | undefined> = {
-  commit: slope => set('Slope of a line', (feature) => {
+  commit: slope => set('Slope of line', (feature) => {
     if (slope === undefined) delete feature.slope
     else feature.slope = slope
   }),
@@ -24,11 +24,11 @@ const drawing = computed(() => tool.value?.enters === 'feature' ? tool.value.kin
 const fault = ref('')
 function addTyped(kind: string) {
   const usual = FEATURE_KINDS.find(feature => feature.kind === kind)!
-  const faults = store.edit(`Add: ${usual.name}`, (wall) => { select('feature', addFeature(wall, kind, { x: Math.round((wall.width - usual.width) / 2), y: kind === 'ceiling-line' ? wall.height - usual.height : 0, width: usual.width, height: usual.height })) })
+  const faults = store.edit(`Add feature: ${usual.name}`, (wall) => { select('feature', addFeature(wall, kind, { x: Math.round((wall.width - usual.width) / 2), y: kind === 'ceiling-line' ? wall.height - usual.height : 0, width: usual.width, height: usual.height })) })
   fault.value = faults.map(({ message }) => message).join(' ')
 }
 const kind = ref('outlet')
-const addReference = () => store.edit('Add a reference', (wall) => {
+const addReference = () => store.edit('Add reference', (wall) => {
   wall.references = [...wall.references ?? [], { id: nextId('r', wall.references), front: Math.round(wall.width / 2), back: Math.round(wall.width / 2) }]
 })
 const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading => reading.reference === reference)
@@ -36,13 +36,13 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
 
 <template>
   <div class="space-y-2.5">
-    <ChoiceField label="Keep clear of, or within reach" :value="kind" :options="FEATURE_KINDS.map(({ kind, name }) => ({ value: kind, label: name }))" :commit="value => { kind = value; if (drawing) tool = { enters: 'feature', kind: value }; return [] }" />
+    <ChoiceField label="Feature" :value="kind" :options="FEATURE_KINDS.map(({ kind, name }) => ({ value: kind, label: name }))" :commit="value => { kind = value; if (drawing) tool = { enters: 'feature', kind: value }; return [] }" />
     <div class="grid grid-cols-2 gap-2">
       <button type="button" class="press" :class="{ 'press-first': drawing }" :aria-pressed="drawing !== ''" @click="tool = drawing ? undefined : { enters: 'feature', kind }">
-        {{ drawing ? 'Drag on the wall' : 'Draw it' }}
+        {{ drawing ? 'Drag on the wall' : 'Draw' }}
       </button>
       <button type="button" class="press" @click="addTyped(kind)">
-        <Plus class="size-4" aria-hidden="true" /> Add it
+        <Plus class="size-4" aria-hidden="true" /> Add
       </button>
     </div>
     <p v-if="fault" class="field-fault" role="alert">
@@ -60,35 +60,35 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
         {{ featureName(feature.kind) }}
       </h2>
       <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-        <LengthField :key="`x${feature.id}`" label="Left side, from the wall’s left" :value="feature.x" :actions="{ commit: mm => set('Move a feature', (feature) => { feature.x = mm }) }" />
-        <LengthField :key="`y${feature.id}`" label="Lower side, above the floor" :value="feature.y" :actions="{ commit: mm => set('Move a feature', (feature) => { feature.y = mm }) }" />
-        <LengthField :key="`w${feature.id}`" label="Width" :value="feature.width" :actions="{ commit: mm => set('Size of a feature', (feature) => { feature.width = mm }) }" />
-        <LengthField :key="`h${feature.id}`" label="Height" :value="feature.height" :actions="{ commit: mm => set('Size of a feature', (feature) => { feature.height = mm }) }" />
+        <LengthField :key="`x${feature.id}`" label="Left edge from wall left" :value="feature.x" :actions="{ commit: mm => set('Move feature', (feature) => { feature.x = mm }) }" />
+        <LengthField :key="`y${feature.id}`" label="Bottom edge above floor" :value="feature.y" :actions="{ commit: mm => set('Move feature', (feature) => { feature.y = mm }) }" />
+        <LengthField :key="`w${feature.id}`" label="Width" :value="feature.width" :actions="{ commit: mm => set('Feature size', (feature) => { feature.width = mm }) }" />
+        <LengthField :key="`h${feature.id}`" label="Height" :value="feature.height" :actions="{ commit: mm => set('Feature size', (feature) => { feature.height = mm }) }" />
       </div>
       <div class="mt-2 grid grid-cols-2 items-end gap-x-3">
-        <TypedField :key="`s${feature.id}`" label="Rises to the right, mm/m" :shown="feature.slope === undefined ? '' : String(feature.slope)" :read="readSlope" :actions="slopeActions" />
+        <TypedField :key="`s${feature.id}`" label="Slope, + right (mm/m)" :shown="feature.slope === undefined ? '' : String(feature.slope)" :read="readSlope" :actions="slopeActions" />
         <label class="flex min-h-[var(--target)] items-center gap-2 text-sm">
-          <input type="checkbox" class="size-5" :checked="feature.keepReachable === true" @change="set('Within reach', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"> must stay within reach
+          <input type="checkbox" class="size-5" :checked="feature.keepReachable === true" @change="set('Keep accessible', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"> Keep accessible
         </label>
       </div>
-      <button type="button" class="press w-full" @click="store.edit('Delete a feature', wall => { wall.features = wall.features?.filter(({ id }) => id !== selectedOf('feature')) })">
+      <button type="button" class="press w-full" @click="store.edit('Delete feature', wall => { wall.features = wall.features?.filter(({ id }) => id !== selectedOf('feature')) })">
         <X class="size-4" aria-hidden="true" /> Delete
       </button>
     </section>
     <div class="border-t border-hair pt-2">
       <h2 class="field-label">
-        References, seen from both sides
+        References visible from both sides
       </h2>
       <div v-for="(reference, index) in wall.references" :key="reference.id" class="mt-1 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-1" :data-reference="reference.id">
-        <NoteField label="Name" :value="reference.id" :commit="text => usedBy(reference.id) ? [{ path: '$', message: 'readings go by this name' }] : store.edit('Name of a reference', wall => { wall.references![index]!.id = text })" />
+        <NoteField label="Name" :value="reference.id" :commit="text => usedBy(reference.id) ? [{ path: '$', message: 'readings use this name' }] : store.edit('Rename reference', wall => { wall.references![index]!.id = text })" />
         <LengthField label="Front" :value="reference.front" :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.front = mm }) }" />
-        <LengthField label="Behind" :value="reference.back" :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.back = mm }) }" />
-        <button type="button" class="press !px-2" :disabled="usedBy(reference.id)" :aria-label="`Take ${reference.id} away`" @click="store.edit('Take a reference away', wall => { wall.references!.splice(index, 1) })">
+        <LengthField label="Rear" :value="reference.back" :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.back = mm }) }" />
+        <button type="button" class="press !px-2" :disabled="usedBy(reference.id)" :aria-label="`Delete ${reference.id}`" @click="store.edit('Delete reference', wall => { wall.references!.splice(index, 1) })">
           <X class="size-4" aria-hidden="true" />
         </button>
       </div>
       <button type="button" class="press mt-1 w-full" @click="addReference">
-        <Plus class="size-4" aria-hidden="true" /> Add a reference
+        <Plus class="size-4" aria-hidden="true" /> Add reference
       </button>
     </div>
   </div>

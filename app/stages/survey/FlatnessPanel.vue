@@ -21,11 +21,11 @@ function add() {
   const bad = lengths.find(length => !length.ok)
   if (bad && !bad.ok) return void (fault.value = bad.message)
   const mm = lengths.flatMap(length => length.ok ? [length.mm] : [])
-  if (mm.length === 0 || mm.length % 3 !== 0) return void (fault.value = 'Type three lengths for each point: along, up, and the distance read there.')
+  if (mm.length === 0 || mm.length % 3 !== 0) return void (fault.value = 'Enter three lengths for each point: along, up and measured distance.')
   const points = Array.from({ length: mm.length / 3 }, (_, n) => ({ x: mm[3 * n]!, y: mm[3 * n + 1]!, distance: mm[3 * n + 2]! }))
   const off = points.find(({ x, y }) => x < 0 || y < 0 || x > wall.value.width || y > wall.value.height)
-  if (off) return void (fault.value = `The point ${show(off.x)}, ${show(off.y)} is off the wall.`)
-  fault.value = store.edit('Read the face', (wall) => { wall.surface = [...wall.surface ?? [], ...points] }).map(({ message }) => message).join(' ')
+  if (off) return void (fault.value = `The point ${show(off.x)}, ${show(off.y)} is outside the wall.`)
+  fault.value = store.edit('Add flatness readings', (wall) => { wall.surface = [...wall.surface ?? [], ...points] }).map(({ message }) => message).join(' ')
   if (!fault.value) distance.value = ''
 }
 defineExpose({ pointAt: (x: number, y: number) => { distance.value = `${showFine(x)} ${showFine(y)} `; document.getElementById(id)?.focus() } })
@@ -40,7 +40,7 @@ const plates = computed(() => (plan.value?.arrays ?? []).map(array => ({
 <template>
   <div class="space-y-2.5">
     <form @submit.prevent="add">
-      <FieldFrame :id="id" v-slot="{ describedby }" label="Along, up, distance from the plane" :fault="fault">
+      <FieldFrame :id="id" v-slot="{ describedby }" label="Along, up, distance to plane" :fault="fault">
         <div class="flex gap-2">
           <input :id="id" v-model="distance" class="field-input text-right" placeholder="600 900 152" autocomplete="off" :aria-invalid="fault !== ''" :aria-describedby="describedby" @input="fault = ''">
           <button type="submit" class="press press-first">
@@ -50,16 +50,16 @@ const plates = computed(() => (plan.value?.arrays ?? []).map(array => ({
       </FieldFrame>
     </form>
     <button type="button" class="press w-full" :class="{ 'press-first': tool?.enters === 'surface' }" :aria-pressed="tool?.enters === 'surface'" @click="tool = tool ? undefined : { enters: 'surface' }">
-      {{ tool?.enters === 'surface' ? 'Click on the wall: fills along and up' : 'Point at the wall' }}
+      {{ tool?.enters === 'surface' ? 'Click the wall to fill in along and up' : 'Point on wall' }}
     </button>
     <dl v-if="relief" class="grid grid-cols-[1fr_auto] gap-y-1 text-sm" data-testid="relief">
-      <dt>Leans {{ relief.plane.up > 0 ? 'into the room' : 'away' }}, going up</dt><dd class="figures text-right font-semibold">
+      <dt>Leans {{ relief.plane.up > 0 ? 'into the room' : 'away' }} towards the top</dt><dd class="figures text-right font-semibold">
         {{ perMetre(Math.abs(relief.plane.up)) }}
       </dd>
-      <dt>Turns {{ relief.plane.along > 0 ? 'into the room' : 'away' }}, going right</dt><dd class="figures text-right font-semibold">
+      <dt>Turns {{ relief.plane.along > 0 ? 'into the room' : 'away' }} towards the right</dt><dd class="figures text-right font-semibold">
         {{ perMetre(Math.abs(relief.plane.along)) }}
       </dd>
-      <dt>Lowest to highest, off the best plane</dt><dd class="figures text-right font-semibold">
+      <dt>Flatness, lowest to highest point</dt><dd class="figures text-right font-semibold">
         {{ showFine(relief.flatness) }} {{ suffix }}
       </dd>
       <dt>Highest point</dt><dd class="figures text-right font-semibold">
@@ -67,18 +67,18 @@ const plates = computed(() => (plan.value?.arrays ?? []).map(array => ({
       </dd>
       <template v-for="plate in plates" :key="plate.name">
         <dt :class="{ 'text-stop': plate.travel !== undefined && plate.up > 2 * plate.travel }">
-          {{ plate.name }}: adjusters must take up
+          {{ plate.name }}: depth adjustment required
         </dt><dd class="figures text-right font-semibold">
           {{ showFine(plate.up) }} of {{ plate.travel === undefined ? 'not known' : showFine(2 * plate.travel) }} {{ suffix }}
         </dd>
       </template>
     </dl>
     <p v-else class="text-sm text-ink-soft">
-      Three points, not in one line, give a plane. Read from a laser plane or plumb lines in front of the wall.
+      Enter at least three points that are not in one line. Measure from a laser plane or plumb lines in front of the wall.
     </p>
-    <ul class="max-h-60 overflow-y-auto text-sm" aria-label="Points of the face" tabindex="0">
+    <ul class="max-h-60 overflow-y-auto text-sm" aria-label="Flatness points" tabindex="0">
       <li v-for="(point, index) in readings" :key="index" class="figures flex items-center justify-between border-b border-hair">
-        <span>{{ show(point.x) }}, {{ show(point.y) }}</span><span>{{ showFine(point.distance) }}<button type="button" class="p-1.5 align-middle" :aria-label="`Delete point ${index + 1}`" @click="store.edit('Delete a point', wall => { wall.surface!.splice(index, 1) })"><X class="size-4" aria-hidden="true" /></button></span>
+        <span>{{ show(point.x) }}, {{ show(point.y) }}</span><span>{{ showFine(point.distance) }}<button type="button" class="p-1.5 align-middle" :aria-label="`Delete point ${index + 1}`" @click="store.edit('Delete flatness point', wall => { wall.surface!.splice(index, 1) })"><X class="size-4" aria-hidden="true" /></button></span>
       </li>
     </ul>
   </div>

@@ -13,9 +13,9 @@ const { offered, connected, last, connect } = useInstruments()
       :commit="(id) => { void connect(id); return [] }"
     />
     <p v-if="connected" class="mt-0.5 text-xs text-ink-soft" role="status">
-      Click the elevation to hold it there. {{ last ? `Heard: ${last}.` : 'Nothing heard yet.' }}
+      Click the elevation to place it there. {{ last ? `Received: ${last}.` : 'No reading received yet.' }}
       <template v-if="connected.id === 'practice-distance'">
-        Its length is entered as what is chosen under “By pointing”.
+        Each length is entered as the type selected under “Point on wall”.
       </template>
     </p>
   </div>

@@ -25,7 +25,7 @@ function addMembers() {
   const readings = words.map(word => parseLength(word, system.value))
   const bad = readings.find(reading => !reading.ok)
   const faults: Fault[] = words.length === 0
-    ? [{ path: '$', message: 'Type where the member’s centre is, from the datum' }]
+    ? [{ path: '$', message: 'Enter the distance from the datum to the stud centre' }]
     : bad && !bad.ok ? [{ path: '$', message: bad.message }] : addAt(readings.flatMap(reading => reading.ok ? [reading.mm + datum.value] : []))
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0) running.value = ''
@@ -33,8 +33,8 @@ function addMembers() {
 
 function addAt(centres: number[]): Fault[] {
   const off = centres.find(centre => centre < 0 || centre > wall.value.width)
-  if (off !== undefined) return [{ path: '$', message: `${formatLength(off, system.value)} is off a wall that is ${formatLength(wall.value.width, system.value)} wide.` }]
-  return store.edit(centres.length > 1 ? `Add ${centres.length} members` : 'Add a member', (wall) => {
+  if (off !== undefined) return [{ path: '$', message: `${formatLength(off, system.value)} is outside the wall, which is ${formatLength(wall.value.width, system.value)} wide.` }]
+  return store.edit(centres.length > 1 ? `Add ${centres.length} studs` : 'Add stud', (wall) => {
     const width = nominalWidth(wall)
     for (const centre of centres) editFraming(wall, members => [...members, { id: nextId('k', members), centre, width }])
   })
@@ -42,30 +42,30 @@ function addAt(centres: number[]): Fault[] {
 
 type Chosen = NonNullable<typeof chosen.value>
 const moveMember = ({ id, index }: Chosen, centre: number) => {
-  if (centre < 0 || centre > wall.value.width) return [{ path: '$', message: 'That is off the wall' }]
-  return store.edit(`Move member ${index + 1}`, wall => editMember(wall, id, { centre }))
+  if (centre < 0 || centre > wall.value.width) return [{ path: '$', message: 'This position is outside the wall' }]
+  return store.edit(`Move stud ${index + 1}`, wall => editMember(wall, id, { centre }))
 }
-const widenMember = ({ id, index }: Chosen, width: number) => store.edit(`Width of member ${index + 1}`, wall => editMember(wall, id, { width }))
+const widenMember = ({ id, index }: Chosen, width: number) => store.edit(`Width of stud ${index + 1}`, wall => editMember(wall, id, { width }))
 function deleteMember({ id, index }: Chosen) {
-  store.edit(`Delete member ${index + 1}`, wall => editFraming(wall, members => members.filter(member => member.id !== id)))
+  store.edit(`Delete stud ${index + 1}`, wall => editFraming(wall, members => members.filter(member => member.id !== id)))
   clear()
 }
 defineExpose({ addAt })
 useCommands([
-  { id: 'survey-type', title: 'Type where a member is', group: 'Survey', keys: ['n'], run: () => document.getElementById(id)?.focus() },
-  { id: 'survey-left', title: 'Move the member 1 mm left', group: 'Survey', keys: ['shift+arrowleft'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value, chosen.value.centre - 1) },
-  { id: 'survey-right', title: 'Move the member 1 mm right', group: 'Survey', keys: ['shift+arrowright'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value, chosen.value.centre + 1) },
-  { id: 'survey-delete', title: 'Delete the member', group: 'Survey', keys: ['delete', 'backspace'], when: () => chosen.value !== undefined, run: () => chosen.value && deleteMember(chosen.value) },
+  { id: 'survey-type', title: 'Enter a stud position', group: 'Survey', keys: ['n'], run: () => document.getElementById(id)?.focus() },
+  { id: 'survey-left', title: 'Move the stud 1 mm left', group: 'Survey', keys: ['shift+arrowleft'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value, chosen.value.centre - 1) },
+  { id: 'survey-right', title: 'Move the stud 1 mm right', group: 'Survey', keys: ['shift+arrowright'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value, chosen.value.centre + 1) },
+  { id: 'survey-delete', title: 'Delete the stud', group: 'Survey', keys: ['delete', 'backspace'], when: () => chosen.value !== undefined, run: () => chosen.value && deleteMember(chosen.value) },
 ])
 </script>
 
 <template>
   <div class="space-y-2.5">
     <form @submit.prevent="addMembers">
-      <FieldFrame :id="id" v-slot="{ describedby }" label="Member centre, from the datum" :fault="fault">
+      <FieldFrame :id="id" v-slot="{ describedby }" label="Stud centre from datum" :fault="fault">
         <div class="flex gap-2">
           <input :id="id" v-model="running" class="field-input text-right" :aria-invalid="fault !== ''" :aria-describedby="describedby" autocomplete="off" placeholder="1690; 2090" @input="fault = ''">
-          <button type="submit" class="press press-first" title="Add the member">
+          <button type="submit" class="press press-first" title="Add stud">
             <Plus class="size-4" aria-hidden="true" /> Add
           </button>
         </div>
@@ -73,14 +73,14 @@ useCommands([
     </form>
     <div v-if="chosen" class="border-t border-hair pt-3" data-testid="chosen-member">
       <h2 class="mb-1 text-sm font-semibold">
-        Member {{ chosen.index + 1 }}, {{ chosen.kind }}
+        Stud {{ chosen.index + 1 }}, {{ chosen.kind }}
       </h2>
       <div class="grid grid-cols-2 gap-3">
-        <LengthField :key="`c${chosen.id}`" label="Centre, from the datum" :value="chosen.centre - datum" :actions="{ commit: mm => moveMember(chosen!, mm + datum) }" />
+        <LengthField :key="`c${chosen.id}`" label="Centre from datum" :value="chosen.centre - datum" :actions="{ commit: mm => moveMember(chosen!, mm + datum) }" />
         <LengthField :key="`w${chosen.id}`" label="Width" :value="chosen.width" :actions="{ commit: mm => widenMember(chosen!, mm) }" />
       </div>
       <button type="button" class="press mt-2 w-full" @click="deleteMember(chosen)">
-        <Trash2 class="size-4" aria-hidden="true" /> Delete member {{ chosen.index + 1 }} at {{ showFine(chosen.centre - datum) }} {{ suffix }}
+        <Trash2 class="size-4" aria-hidden="true" /> Delete stud {{ chosen.index + 1 }} at {{ showFine(chosen.centre - datum) }} {{ suffix }}
       </button>
     </div>
   </div>

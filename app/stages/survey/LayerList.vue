@@ -9,7 +9,7 @@ const layers = computed(() => store.wall!.covering)
 const MATERIALS = ['gypsum-board', 'plaster', 'render', 'plywood', 'cement-board', 'tile', 'furring', 'void', 'insulation']
 const name = (material: string) => material.replace('-', ' ')
 const set = (index: number, recipe: (layer: Layer) => void) => store.edit('Build-up', wall => recipe(wall.covering[index]!))
-const move = (from: number, to: number) => store.edit('Order of layers', wall => moveLayer(wall, from, to))
+const move = (from: number, to: number) => store.edit('Layer order', wall => moveLayer(wall, from, to))
 const options = (material: string) => [...new Set([...MATERIALS, material])].map(value => ({ value, label: name(value) }))
 
 const list = useTemplateRef<HTMLElement>('list')
@@ -27,8 +27,8 @@ watchEffect((onCleanup) => {
   onCleanup(() => sortable.destroy())
 })
 /** Outside, wood is taken as wet until it is said to be dry. */
-const WET = [{ value: '', label: 'not said' }, { value: 'dry', label: 'dry' }, { value: 'wet', label: 'wet or damp' }]
-const setWet = (value: string) => store.edit('Wet or dry', (wall) => {
+const WET = [{ value: '', label: 'not known' }, { value: 'dry', label: 'dry' }, { value: 'wet', label: 'wet or damp' }]
+const setWet = (value: string) => store.edit('Moisture', (wall) => {
   if (value === '') delete wall.wet
   else wall.wet = value === 'wet'
 })
@@ -36,26 +36,26 @@ const setWet = (value: string) => store.edit('Wet or dry', (wall) => {
 
 <template>
   <div class="space-y-2">
-    <ChoiceField inline label="Begin with" value="" :options="BUILD_UPS.map(({ name }) => ({ value: name, label: name }))" :commit="name => store.edit(name, wall => setBuildUp(wall, name))" />
+    <ChoiceField inline label="Preset" value="" :options="BUILD_UPS.map(({ name }) => ({ value: name, label: name }))" :commit="name => store.edit(name, wall => setBuildUp(wall, name))" />
     <h2 class="field-label">
-      Build-up, from the structure to the room
+      Build-up, structure to room
     </h2>
     <ol ref="list" class="max-h-80 space-y-1 overflow-y-auto" tabindex="0" aria-label="Layers" data-testid="layers">
       <li v-for="(layer, index) in layers" :key="`${index}-${layer.material}`" class="rounded border border-hair bg-paper p-1.5">
         <div class="flex items-center gap-1">
-          <span data-grip class="cursor-grab p-1 text-ink-soft" title="Drag to another place"><GripVertical class="size-4" aria-hidden="true" /></span>
+          <span data-grip class="cursor-grab p-1 text-ink-soft" title="Drag to reorder"><GripVertical class="size-4" aria-hidden="true" /></span>
           <select class="field-input !min-h-8 flex-1 !text-sm" :value="layer.material" :aria-label="`Material of layer ${index + 1}`" @change="set(index, layer => { layer.material = ($event.target as HTMLSelectElement).value })">
             <option v-for="{ value, label } in options(layer.material)" :key="value" :value="value">
               {{ label }}
             </option>
           </select>
-          <button type="button" class="p-1 disabled:opacity-30" :disabled="index === 0" :aria-label="`Layer ${index + 1} towards the structure`" @click="move(index, index - 1)">
+          <button type="button" class="p-1 disabled:opacity-30" :disabled="index === 0" :aria-label="`Move layer ${index + 1} towards the structure`" @click="move(index, index - 1)">
             <ArrowUp class="size-4" aria-hidden="true" />
           </button>
-          <button type="button" class="p-1 disabled:opacity-30" :disabled="index === layers.length - 1" :aria-label="`Layer ${index + 1} towards the room`" @click="move(index, index + 1)">
+          <button type="button" class="p-1 disabled:opacity-30" :disabled="index === layers.length - 1" :aria-label="`Move layer ${index + 1} towards the room`" @click="move(index, index + 1)">
             <ArrowDown class="size-4" aria-hidden="true" />
           </button>
-          <button type="button" class="p-1" :aria-label="`Take layer ${index + 1} away`" @click="store.edit('Take a layer away', wall => { wall.covering.splice(index, 1) })">
+          <button type="button" class="p-1" :aria-label="`Delete layer ${index + 1}`" @click="store.edit('Delete layer', wall => { wall.covering.splice(index, 1) })">
             <X class="size-4" aria-hidden="true" />
           </button>
         </div>
@@ -69,9 +69,9 @@ const setWet = (value: string) => store.edit('Wet or dry', (wall) => {
         </div>
       </li>
     </ol>
-    <button type="button" class="press mt-1 w-full" @click="store.edit('Add a layer', wall => { wall.covering.push({ material: 'gypsum-board', thickness: 12.5 }) })">
-      <Plus class="size-4" aria-hidden="true" /> Add a layer
+    <button type="button" class="press mt-1 w-full" @click="store.edit('Add layer', wall => { wall.covering.push({ material: 'gypsum-board', thickness: 12.5 }) })">
+      <Plus class="size-4" aria-hidden="true" /> Add layer
     </button>
-    <ChoiceField inline label="Wood and covering are" :value="store.wall!.wet === undefined ? '' : store.wall!.wet ? 'wet' : 'dry'" :options="WET" :commit="setWet" />
+    <ChoiceField inline label="Moisture" :value="store.wall!.wet === undefined ? '' : store.wall!.wet ? 'wet' : 'dry'" :options="WET" :commit="setWet" />
   </div>
 </template>

@@ -23,24 +23,24 @@ const against = computed(() => signsOf(wall.value)
 </script>
 
 <template>
-  <section class="border-t border-hair pt-2" data-testid="member-card" :aria-label="`Member ${index + 1}`">
+  <section class="border-t border-hair pt-2" data-testid="member-card" :aria-label="`Stud ${index + 1}`">
     <h2 class="text-sm font-semibold">
-      Member {{ index + 1 }}: {{ member.kind }}, {{ member.source }}, <span :class="proof.proved ? 'text-good' : 'text-stop'">{{ proof.proved ? 'proved' : 'not proved' }}</span>
+      Stud {{ index + 1 }}: {{ member.kind }}, {{ member.source }}, <span :class="proof.proved ? 'text-good' : 'text-stop'">{{ proof.proved ? 'confirmed' : 'unconfirmed' }}</span>
     </h2>
     <FigureLine label="Centre" :figure="centreFigure(wall, member, plan!.shared)" />
     <p class="text-xs text-ink-soft">
-      Within ± {{ showFine(1.96 * member.sd) }} {{ suffix }}, 95 times in 100. That a member is here at all: {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
+      ± {{ showFine(1.96 * member.sd) }} {{ suffix }} at 95 % confidence. Probability that a stud is here: {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
     </p>
     <p v-if="member.stretches" class="text-xs text-caution">
-      Not over the wall’s whole height: it is taken to stand {{ member.stretches.map(({ from, to }) => `from ${show(from)} to ${show(to)}`).join(' and ') }} {{ suffix }}.
+      Not full height: assumed {{ member.stretches.map(({ from, to }) => `from ${show(from)} to ${show(to)}`).join(' and ') }} {{ suffix }}.
     </p>
     <FigureLine label="Width" :figure="widthFigure(wall, member)" />
     <template v-if="run">
-      <FigureLine label="Spacing of its run" :figure="spacingFigure(run)" />
-      <FigureLine label="The run begins at" :figure="startFigure(run)" />
+      <FigureLine label="Stud spacing of run" :figure="spacingFigure(run)" />
+      <FigureLine label="Start of run" :figure="startFigure(run)" />
     </template>
     <p class="mt-1 text-xs">
-      Rests on {{ tell(proof.restsOn) }}.
+      Based on {{ tell(proof.restsOn) }}.
     </p>
     <ul class="text-xs">
       <li v-for="sign in signs" :key="sign.id">
@@ -50,7 +50,7 @@ const against = computed(() => signsOf(wall.value)
       </li>
       <li v-for="sign in against" :key="sign.id">
         <button type="button" class="flex w-full justify-between py-0.5 text-left text-stop hover:underline" @click="select('reading', sign.id)">
-          <span>{{ sign.name }} at <b class="figures">{{ show(sign.x) }}</b></span><span>contradicts: met nothing</span>
+          <span>{{ sign.name }} at <b class="figures">{{ show(sign.x) }}</b></span><span>contradicts: nothing there</span>
         </button>
       </li>
     </ul>

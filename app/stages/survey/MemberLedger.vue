@@ -5,20 +5,20 @@ const { show } = useUnits()
 const rows = computed(() => {
   const members = plan.value?.members ?? []
   const datum = plan.value?.marking.datum.x ?? 0
-  return members.map((member, index) => ({ ...member, subject: { kind: 'member' as const, id: member.id }, name: `Member ${index + 1}`, running: member.centre - datum, bay: members[index + 1] ? members[index + 1]!.centre - member.centre : undefined }))
+  return members.map((member, index) => ({ ...member, subject: { kind: 'member' as const, id: member.id }, name: `Stud ${index + 1}`, running: member.centre - datum, bay: members[index + 1] ? members[index + 1]!.centre - member.centre : undefined }))
 })
 type Row = typeof rows.value[number]
 const columns = [
-  { key: 'name', title: 'Member', text: (row: Row) => row.name },
-  { key: 'running', title: 'centre from datum', text: (row: Row) => show(row.running), numeric: true },
-  { key: 'width', title: 'width', text: (row: Row) => show(row.width), numeric: true },
-  { key: 'bay', title: 'to the next', text: (row: Row) => row.bay === undefined ? '' : show(row.bay), numeric: true },
+  { key: 'name', title: 'Stud', text: (row: Row) => row.name },
+  { key: 'running', title: 'Centre from datum', text: (row: Row) => show(row.running), numeric: true },
+  { key: 'width', title: 'Width', text: (row: Row) => show(row.width), numeric: true },
+  { key: 'bay', title: 'To next stud', text: (row: Row) => row.bay === undefined ? '' : show(row.bay), numeric: true },
   { key: 'sd', title: '± 95 %', text: (row: Row) => row.sd === 0 ? 'known' : show(1.96 * row.sd), numeric: true },
-  { key: 'kind', title: 'kind', text: (row: Row) => `${row.kind}, ${row.source}` },
-  { key: 'proved', title: 'proof', text: (row: Row) => row.proved ? 'proved' : `not proved, ${row.evidence.length} ${row.evidence.length === 1 ? 'reading' : 'readings'}` },
+  { key: 'kind', title: 'Type', text: (row: Row) => `${row.kind}, ${row.source}` },
+  { key: 'proved', title: 'Status', text: (row: Row) => row.proved ? 'confirmed' : `unconfirmed (${row.evidence.length} ${row.evidence.length === 1 ? 'reading' : 'readings'})` },
 ]
 </script>
 
 <template>
-  <LedgerTable caption="Members from left to right" :columns="columns" :rows="rows" />
+  <LedgerTable caption="Studs from left to right" :columns="columns" :rows="rows" />
 </template>

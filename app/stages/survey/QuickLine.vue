@@ -37,7 +37,7 @@ watch(text, () => {
 function enter() {
   if (line.value.faults.length > 0 || line.value.readings.length === 0) return
   const count = line.value.readings.length
-  const faults = store.edit(count === 1 ? 'Add a reading' : `Add ${count} readings`, recipe)
+  const faults = store.edit(count === 1 ? 'Add reading' : `Add ${count} readings`, recipe)
   refused.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0) text.value = ''
 }
@@ -54,7 +54,7 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
     <div class="flex items-baseline justify-between">
       <label :for="id" class="field-label">Readings in one line</label>
       <button type="button" class="min-h-6 px-1 text-xs underline" :aria-expanded="help" @click="help = !help">
-        letters
+        codes
       </button>
     </div>
     <div class="relative">
@@ -83,8 +83,8 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
         {{ refused }}
       </p>
       <p v-if="line.readings.length > 0 && line.faults.length === 0" class="mt-0.5 flex items-center gap-1 text-xs text-ink-soft">
-        {{ line.readings.length }} {{ line.readings.length === 1 ? 'reading' : 'readings' }}, drawn already;
-        <CornerDownLeft class="size-3" aria-hidden="true" /> keeps {{ line.readings.length === 1 ? 'it' : 'them' }}
+        {{ line.readings.length }} {{ line.readings.length === 1 ? 'reading' : 'readings' }} previewed;
+        <CornerDownLeft class="size-3" aria-hidden="true" /> saves {{ line.readings.length === 1 ? 'it' : 'them' }}
       </p>
     </div>
     <dl v-if="help" class="mt-1 grid grid-cols-[auto_1fr_auto] gap-x-2 text-xs" data-testid="quick-help">
@@ -100,7 +100,7 @@ defineExpose({ focus: () => document.getElementById(id)?.focus() })
       <dt class="keycap">
         @
       </dt><dd class="col-span-2">
-        height from here on, as {{ system === 'metric' ? '@1200' : '@48"' }}; “back jamb” and “front” change the side
+        height for all that follows, for example {{ system === 'metric' ? '@1200' : '@48"' }}; “back jamb” and “front” switch the side
       </dd>
     </dl>
   </form>

@@ -25,22 +25,22 @@ watch(() => id, () => {
   fault.value = photoFault.value = ''
 })
 function setAside() {
-  if (!reason.value.trim()) return void (fault.value = 'Say why, for whoever reads this later.')
-  set('Set a reading aside', (reading, wall) => {
+  if (!reason.value.trim()) return void (fault.value = 'Enter a reason.')
+  set('Exclude reading', (reading, wall) => {
     handNameOn(wall.evidence!, id, plan.value?.members ?? [])
     reading.setAside = reason.value.trim()
   })
   reason.value = fault.value = ''
 }
 function remove() {
-  store.edit('Delete a reading', (wall) => {
+  store.edit('Delete reading', (wall) => {
     handNameOn(wall.evidence!, id, plan.value?.members ?? [])
     wall.evidence = wall.evidence?.filter(reading => reading.id !== id)
   })
   clear()
 }
 const photo = usePhoto(() => store.site, () => reading.value?.photo)
-const addPhoto = (name: string) => { photoFault.value = set('Add a picture', (reading) => { reading.photo = name }).map(({ message }) => message).join(' ') }
+const addPhoto = (name: string) => { photoFault.value = set('Add photo', (reading) => { reading.photo = name }).map(({ message }) => message).join(' ') }
 const answer = computed(() => {
   const { hit, dull, edge, direction } = reading.value
   return [edge, hit === undefined ? '' : hit ? 'hit' : 'miss', dull === undefined ? '' : dull ? 'dull' : 'hollow', direction].filter(Boolean).join(', ')
@@ -50,40 +50,40 @@ const answer = computed(() => {
 <template>
   <section class="border-t border-hair pt-2" data-testid="reading-card" :aria-label="`Reading ${id}`">
     <h2 class="text-sm font-semibold">
-      {{ id }}: {{ METHOD_NAMES[reading.method] }}<template v-if="answer">, {{ answer }}</template><template v-if="reading.side === 'back'">, far side</template>
+      {{ id }}: {{ METHOD_NAMES[reading.method] }}<template v-if="answer">, {{ answer }}</template><template v-if="reading.side === 'back'">, rear</template>
     </h2>
     <p class="text-xs text-ink-soft">
-      {{ [reading.by, reading.at ? whenOf(reading.at) : ''].filter(Boolean).join(', ') || 'nobody named' }}
+      {{ [reading.by, reading.at ? whenOf(reading.at) : ''].filter(Boolean).join(', ') || 'name not known' }}
     </p>
     <div class="mt-1 grid grid-cols-2 gap-3">
-      <LengthField :key="`x${id}`" :label="reading.side === 'back' ? 'Along, as read behind' : 'Along, from the wall’s left'" :value="reading.x" :actions="figureOf('Move a reading', (reading, mm) => { reading.x = mm })" />
-      <LengthField :key="`y${id}`" label="Above the floor" :value="reading.y" :actions="figureOf('Height of a reading', (reading, mm) => { reading.y = mm })" />
+      <LengthField :key="`x${id}`" :label="reading.side === 'back' ? 'Along, measured at rear' : 'From wall left'" :value="reading.x" :actions="figureOf('Move reading', (reading, mm) => { reading.x = mm })" />
+      <LengthField :key="`y${id}`" label="Height above floor" :value="reading.y" :actions="figureOf('Reading height', (reading, mm) => { reading.y = mm })" />
     </div>
-    <FigureLine v-if="reading.side === 'back' && reference" label="On the front" :figure="carriedFigure(reference, reading.x)" />
+    <FigureLine v-if="reading.side === 'back' && reference" label="Position at front" :figure="carriedFigure(reference, reading.x)" />
     <p v-if="plan?.unexplained.includes(id)" class="mt-1 text-xs font-semibold text-caution">
-      No member explains it.
+      No stud explains this reading.
     </p>
     <div v-if="reading.setAside !== undefined" class="mt-1 text-xs">
-      Set aside: {{ reading.setAside }}
-      <button type="button" class="press mt-1 w-full" @click="set('Take a reading back', (reading) => { delete reading.setAside })">
-        <Undo2 class="size-4" aria-hidden="true" /> Take it back into account
+      Excluded: {{ reading.setAside }}
+      <button type="button" class="press mt-1 w-full" @click="set('Include reading', (reading) => { delete reading.setAside })">
+        <Undo2 class="size-4" aria-hidden="true" /> Include reading
       </button>
     </div>
     <form v-else class="mt-1" @submit.prevent="setAside">
-      <FieldFrame :id="`aside-${id}`" label="Set aside, because" :fault="fault">
+      <FieldFrame :id="`aside-${id}`" label="Reason for excluding" :fault="fault">
         <div class="flex gap-2">
           <input :id="`aside-${id}`" v-model="reason" class="field-input !font-[inherit] text-sm" autocomplete="off">
           <button type="submit" class="press">
-            Set aside
+            Exclude
           </button>
         </div>
       </FieldFrame>
     </form>
     <a v-if="reading.photo" :href="photo.whole.value" target="_blank" rel="noopener">
-      <img :src="photo.small.value" :alt="`Picture of reading ${id}`" class="mt-1 max-h-24 rounded border border-hair">
+      <img :src="photo.small.value" :alt="`Photo of reading ${id}`" class="mt-1 max-h-24 rounded border border-hair">
     </a>
     <div class="mt-1 flex gap-2">
-      <PhotoButton class="flex-1" :site="store.site" :label="reading.photo ? 'Other picture' : 'Add a picture'" @taken="addPhoto" />
+      <PhotoButton class="flex-1" :site="store.site" :label="reading.photo ? 'Replace photo' : 'Add photo'" @taken="addPhoto" />
       <button type="button" class="press flex-1" @click="remove">
         <Trash2 class="size-4" aria-hidden="true" /> Delete
       </button>

@@ -14,23 +14,23 @@ const rows = computed(() => {
     const answer = [reading.edge, reading.hit === undefined ? '' : reading.hit ? 'hit' : 'miss', reading.dull === undefined ? '' : reading.dull ? 'dull' : 'hollow', reading.direction].filter(Boolean).join(' ')
     return {
       id: reading.id, subject: { kind: 'reading' as const, id: reading.id }, method: `${METHOD_NAMES[reading.method].replace(/^an? /, '')}${answer ? `, ${answer}` : ''}`,
-      x: onFront.get(reading.id) ?? reading.x, y: reading.y, side: reading.side === 'back' ? `behind, ${reading.reference ?? '?'}` : 'front', by: reading.by ?? '',
-      of: reading.setAside !== undefined ? 'set aside' : plan.value?.unexplained.includes(reading.id) ? 'no member' : member >= 0 ? `member ${member + 1}` : '',
+      x: onFront.get(reading.id) ?? reading.x, y: reading.y, side: reading.side === 'back' ? `rear, ${reading.reference ?? '?'}` : 'front', by: reading.by ?? '',
+      of: reading.setAside !== undefined ? 'excluded' : plan.value?.unexplained.includes(reading.id) ? 'no stud' : member >= 0 ? `stud ${member + 1}` : '',
     }
   })
 })
 type Row = typeof rows.value[number]
 const columns = [
   { key: 'id', title: 'Reading', text: (row: Row) => row.id },
-  { key: 'method', title: 'by', text: (row: Row) => row.method },
-  { key: 'x', title: 'on the front at', text: (row: Row) => show(row.x), numeric: true },
-  { key: 'y', title: 'up', text: (row: Row) => show(row.y), numeric: true },
-  { key: 'side', title: 'side', text: (row: Row) => row.side },
-  { key: 'of', title: 'is of', text: (row: Row) => row.of },
-  { key: 'who', title: 'who', text: (row: Row) => row.by },
+  { key: 'method', title: 'Method', text: (row: Row) => row.method },
+  { key: 'x', title: 'Position at front', text: (row: Row) => show(row.x), numeric: true },
+  { key: 'y', title: 'Height', text: (row: Row) => show(row.y), numeric: true },
+  { key: 'side', title: 'Side', text: (row: Row) => row.side },
+  { key: 'of', title: 'Stud', text: (row: Row) => row.of },
+  { key: 'who', title: 'Entered by', text: (row: Row) => row.by },
 ]
 </script>
 
 <template>
-  <LedgerTable caption="Readings in the order they were entered" :columns="columns" :rows="rows" :doubtful="row => row.of === 'no member'" />
+  <LedgerTable caption="Readings in order of entry" :columns="columns" :rows="rows" :doubtful="row => row.of === 'no stud'" />
 </template>

@@ -15,7 +15,7 @@ const known = computed(() => (wall.value.structure.members?.length ?? 0) > 0 || 
 const asKnown = ref(false)
 function setKnown(choice: string) {
   asKnown.value = choice === 'known'
-  const faults = store.edit(choice === 'known' ? 'Take the framing as known' : 'Go by the readings', wall => setFramingKnown(wall, choice === 'known', plan.value?.members ?? []))
+  const faults = store.edit(choice === 'known' ? 'Use known framing' : 'Use readings', wall => setFramingKnown(wall, choice === 'known', plan.value?.members ?? []))
   tool.value = undefined
   return faults
 }
@@ -25,10 +25,10 @@ const member = computed(() => {
 })
 const reading = computed(() => wall.value.evidence?.find(({ id }) => id === selectedOf('reading')))
 const chosen = computed(() => reading.value !== undefined || (member.value !== undefined && !known.value))
-const references = computed(() => (wall.value.references ?? []).map(({ id }) => ({ value: id, label: `behind, by ${id}` })))
+const references = computed(() => (wall.value.references ?? []).map(({ id }) => ({ value: id, label: `rear, by ${id}` })))
 
 function setHeight(mm: number) {
-  if (mm < 0 || mm > wall.value.height) return [{ path: '$', message: 'that is off the wall' }]
+  if (mm < 0 || mm > wall.value.height) return [{ path: '$', message: 'must be within the wall' }]
   height.value = mm
   return []
 }
@@ -40,7 +40,7 @@ const PICKS: Pick[] = [
   { label: 'Probe hit', method: 'probe', answer: { hit: true } }, { label: 'Probe miss', method: 'probe', answer: { hit: false } },
   { label: 'Pilot hit', method: 'pilot', answer: { hit: true } }, { label: 'Pilot miss', method: 'pilot', answer: { hit: false } },
   { label: 'Knock dull', method: 'knock', answer: { dull: true } }, { label: 'Knock hollow', method: 'knock', answer: { dull: false } },
-  { label: 'Seen', method: 'seen' }, { label: 'Beside a box', method: 'outlet' },
+  { label: 'Seen', method: 'seen' }, { label: 'Beside outlet box', method: 'outlet' },
 ]
 const JOINTS: Pick[] = [{ label: 'Head joint', method: 'joint', answer: { direction: 'head' } }, { label: 'Bed joint', method: 'joint', answer: { direction: 'bed' } }]
 const picks = computed(() => wall.value.structure.kind === 'block' ? [...JOINTS, ...PICKS] : PICKS)
@@ -61,11 +61,11 @@ const select = (by: number) => {
   if (count > 0) choose('member', plan.value!.members[((member.value ?? (by > 0 ? -1 : count)) + by + count) % count]!.id)
 }
 useCommands([
-  { id: 'survey-quick', title: 'Type readings in one line', group: 'Survey', keys: ['q'], when: () => !known.value, run: () => quick.value?.focus() },
-  { id: 'survey-point', title: 'Point at the wall', group: 'Survey', keys: ['p'], run: () => { tool.value = tool.value ? undefined : known.value ? { enters: 'member' } : { enters: 'reading', method: 'magnet' } } },
-  { id: 'survey-entering', title: 'Back to entering', group: 'Survey', keys: ['escape'], when: () => selected.value !== undefined, run: clear },
-  { id: 'survey-next', title: 'Next member', group: 'Survey', keys: ['arrowright'], run: () => select(1) },
-  { id: 'survey-back', title: 'Member before', group: 'Survey', keys: ['arrowleft'], run: () => select(-1) },
+  { id: 'survey-quick', title: 'Enter readings in one line', group: 'Survey', keys: ['q'], when: () => !known.value, run: () => quick.value?.focus() },
+  { id: 'survey-point', title: 'Point on wall', group: 'Survey', keys: ['p'], run: () => { tool.value = tool.value ? undefined : known.value ? { enters: 'member' } : { enters: 'reading', method: 'magnet' } } },
+  { id: 'survey-entering', title: 'Back to entry', group: 'Survey', keys: ['escape'], when: () => selected.value !== undefined, run: clear },
+  { id: 'survey-next', title: 'Next stud', group: 'Survey', keys: ['arrowright'], run: () => select(1) },
+  { id: 'survey-back', title: 'Previous stud', group: 'Survey', keys: ['arrowleft'], run: () => select(-1) },
 ])
 const importFile = (event: Event) => {
   const input = event.target as HTMLInputElement
@@ -80,24 +80,24 @@ const importFile = (event: Event) => {
     <template v-if="framed && known">
       <KnownMembers ref="known" />
       <button type="button" class="press w-full" :aria-pressed="tool?.enters === 'member'" :class="{ 'press-first': tool?.enters === 'member' }" @click="tool = tool ? undefined : { enters: 'member' }">
-        {{ tool ? 'Pointing: click on the wall' : 'Point on the wall' }}
+        {{ tool ? 'Click on the wall' : 'Point on wall' }}
       </button>
     </template>
     <template v-else>
       <ProbeCard v-if="framed && !chosen" />
       <div v-if="plan?.coursing && !chosen">
-        <FigureLine label="A unit begins at" :figure="coursingFigure(plan.coursing, 'x')" />
-        <FigureLine label="A course begins at" :figure="coursingFigure(plan.coursing, 'y')" />
+        <FigureLine label="Head joint at" :figure="coursingFigure(plan.coursing, 'x')" />
+        <FigureLine label="Bed joint at" :figure="coursingFigure(plan.coursing, 'y')" />
       </div>
       <QuickLine ref="quick" />
       <template v-if="!chosen">
         <div class="grid grid-cols-2 gap-2">
-          <LengthField label="Taken at height" :value="height" :actions="{ commit: setHeight }" />
-          <ChoiceField label="From the" :value="behind" :options="[{ value: '', label: 'front' }, ...references]" :commit="(value) => { behind = value; return [] }" />
+          <LengthField label="Reading height" :value="height" :actions="{ commit: setHeight }" />
+          <ChoiceField label="Side" :value="behind" :options="[{ value: '', label: 'front' }, ...references]" :commit="(value) => { behind = value; return [] }" />
         </div>
         <ChoiceField
           inline
-          label="By pointing"
+          label="Point on wall"
           :value="String(picked)"
           :options="[{ value: '-1', label: 'off' }, ...picks.map(({ label }, n) => ({ value: String(n), label }))]"
           :commit="(value) => { pick(Number(value)); return [] }"
@@ -105,22 +105,22 @@ const importFile = (event: Event) => {
         <InstrumentBar />
         <div class="flex gap-2 border-t border-hair pt-2">
           <label class="press flex-1 cursor-pointer focus-within:outline-3 focus-within:outline-focus">
-            <Upload class="size-4" aria-hidden="true" /> Bring in CSV
+            <Upload class="size-4" aria-hidden="true" /> Import CSV
             <input type="file" class="sr-only" accept=".csv,text/csv" data-testid="evidence-csv" @change="importFile">
           </label>
           <a class="press flex-1" :href="`/api/sites/${store.site}/walls/${store.id}/evidence`" download>
-            <Download class="size-4" aria-hidden="true" /> Save CSV
+            <Download class="size-4" aria-hidden="true" /> Export CSV
           </a>
         </div>
         <p class="text-xs text-ink-soft">
-          Detect live cables before a hole is made. Old linings can hold asbestos or lead.
+          Detect live cables before making a hole. Old linings may contain asbestos or lead.
         </p>
       </template>
       <template v-else>
         <ReadingCard v-if="reading" :id="reading.id" />
         <MemberCard v-else-if="member !== undefined" :index="member" />
         <button type="button" class="press w-full" @click="clear">
-          Back to entering
+          Back to entry
         </button>
       </template>
     </template>

@@ -20,9 +20,9 @@ watch(selected, (subject) => {
 
 const summary = computed(() => {
   const members = plan.value?.members ?? []
-  if (!store.wall || !isFramed(store.wall)) return plan.value?.coursing ? `Coursing ${plan.value.coursing.sd.x === undefined ? 'as entered' : 'from joints read'}` : 'The wall carries all over'
+  if (!store.wall || !isFramed(store.wall)) return plan.value?.coursing ? `Coursing ${plan.value.coursing.sd.x === undefined ? 'as entered' : 'from joint readings'}` : 'Solid wall: fix anywhere'
   const proved = members.filter(member => member.proved).length
-  return store.wall.structure.members?.length ? `${members.length} members known` : `${members.length} members, ${proved} proved`
+  return store.wall.structure.members?.length ? `${members.length} studs known` : `${members.length} studs, ${proved} confirmed`
 })
 
 /** A click on the elevation, mm: what is chosen to be entered is entered there. */
@@ -34,7 +34,7 @@ function pointed({ x, y }: { x: number, y: number }) {
   else if (chosen?.enters === 'reading') {
     const reference = store.wall!.references?.find(({ id }) => id === behind.value)
     const place = reference ? { x: Math.round(reference.front + reference.back - x), side: 'back' as const, reference: reference.id } : { x: Math.round(x) }
-    store.edit('Add a reading', wall => addReadings(wall, [{ method: chosen.method, ...chosen.answer, ...place, y: Math.round(y) }], name.value, new Date().toISOString()))
+    store.edit('Add reading', wall => addReadings(wall, [{ method: chosen.method, ...chosen.answer, ...place, y: Math.round(y) }], name.value, new Date().toISOString()))
     height.value = Math.round(y)
   }
 }
@@ -42,7 +42,7 @@ function pointed({ x, y }: { x: number, y: number }) {
 function drawn(rect: Rect) {
   if (tool.value?.enters !== 'feature') return
   const { kind } = tool.value
-  store.edit(`Draw: ${featureName(kind)}`, (wall) => { select('feature', addFeature(wall, kind, rect)) })
+  store.edit(`Draw feature: ${featureName(kind)}`, (wall) => { select('feature', addFeature(wall, kind, rect)) })
   tool.value = undefined
 }
 defineExpose<Bench>({ pointed, drawn })
@@ -51,7 +51,7 @@ useCommands(SURVEY_PANELS.map(({ id, title }) => ({ id: `panel-${id}`, title: `S
 
 <template>
   <BenchFrame stage="survey" title="Survey" :summary="summary">
-    <BenchPanels v-model="panel" :panels="SURVEY_PANELS" label="Parts of the survey" />
+    <BenchPanels v-model="panel" :panels="SURVEY_PANELS" label="Survey sections" />
     <ReadingsPanel v-if="panel === 'readings'" ref="readings" />
     <LazyWallPanel v-else-if="panel === 'wall'" />
     <LazyLayerList v-else-if="panel === 'layers'" />

@@ -43,47 +43,47 @@ const addBlocking = () => store.edit('Add blocking', (wall) => { wall.blocking =
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <ChoiceField label="Structure" :value="structure.kind" :options="STRUCTURES" :commit="setStructure" />
       <template v-if="framed">
-        <LengthField label="Member width" :value="structure.memberWidth" :actions="field('Member width', (wall, mm) => { wall.structure.memberWidth = mm })" />
-        <LengthField label="Member depth" :value="structure.memberDepth" :actions="field('Member depth', (wall, mm) => { wall.structure.memberDepth = mm })" />
-        <LengthField label="Likely spacing" :value="structure.spacing" :actions="field('Likely spacing', (wall, mm) => { wall.structure.spacing = mm })" />
+        <LengthField label="Stud width" :value="structure.memberWidth" :actions="field('Stud width', (wall, mm) => { wall.structure.memberWidth = mm })" />
+        <LengthField label="Stud depth" :value="structure.memberDepth" :actions="field('Stud depth', (wall, mm) => { wall.structure.memberDepth = mm })" />
+        <LengthField label="Expected spacing" :value="structure.spacing" :actions="field('Expected spacing', (wall, mm) => { wall.structure.spacing = mm })" />
         <LengthField v-if="structure.kind === 'steel-stud'" label="Steel thickness" :value="structure.gauge" :actions="field('Steel thickness', (wall, mm) => { wall.structure.gauge = mm })" />
       </template>
       <LengthField v-else label="Thickness" :value="structure.thickness" :actions="field('Thickness', (wall, mm) => { wall.structure.thickness = mm })" />
       <template v-if="structure.kind === 'block' && structure.block">
         <div class="col-span-2 grid grid-cols-3 gap-x-3">
-          <LengthField label="Unit length" :value="structure.block.length" :actions="field('Unit length', (wall, mm) => { wall.structure.block!.length = mm })" />
-          <LengthField label="Unit height" :value="structure.block.height" :actions="field('Unit height', (wall, mm) => { wall.structure.block!.height = mm })" />
+          <LengthField label="Block length" :value="structure.block.length" :actions="field('Block length', (wall, mm) => { wall.structure.block!.length = mm })" />
+          <LengthField label="Block height" :value="structure.block.height" :actions="field('Block height', (wall, mm) => { wall.structure.block!.height = mm })" />
           <LengthField label="Joint" :value="structure.block.joint" :actions="field('Joint', (wall, mm) => { wall.structure.block!.joint = mm })" />
         </div>
         <div class="col-span-2 grid grid-cols-3 gap-x-3">
           <ChoiceField label="Bond" :value="structure.block.bond" :options="[{ value: 'running', label: 'running' }, { value: 'stack', label: 'stack' }]" :commit="bond => store.edit('Bond', wall => { wall.structure.block!.bond = bond as 'running' })" />
-          <ChoiceField label="Units" :value="structure.block.unit ?? ''" :options="[{ value: 'hollow', label: 'hollow' }, { value: 'solid', label: 'solid' }, { value: 'grouted', label: 'grouted' }]" :commit="unit => store.edit('Units', wall => { wall.structure.block!.unit = unit as 'hollow' })" />
+          <ChoiceField label="Block type" :value="structure.block.unit ?? ''" :options="[{ value: 'hollow', label: 'hollow' }, { value: 'solid', label: 'solid' }, { value: 'grouted', label: 'grouted' }]" :commit="unit => store.edit('Block type', wall => { wall.structure.block!.unit = unit as 'hollow' })" />
           <LengthField v-if="structure.block.unit === 'hollow'" label="Face shell" :value="structure.block.shell" :actions="field('Face shell', (wall, mm) => { wall.structure.block!.shell = mm })" />
         </div>
       </template>
-      <TypedField v-if="structure.kind === 'concrete'" label="Strength f′c, MPa" :shown="structure.strength === undefined ? '' : String(structure.strength)" :read="readCount('MPa')" :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }" />
+      <TypedField v-if="structure.kind === 'concrete'" label="Strength f′c (MPa)" :shown="structure.strength === undefined ? '' : String(structure.strength)" :read="readCount('MPa')" :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }" />
     </div>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
-      <TypedField label="Fire rating, minutes" :shown="wall.fireRating === undefined ? '' : String(wall.fireRating)" :read="readCount('minutes')" :actions="{ commit: setOr('fireRating', 'Fire rating') }" />
-      <TypedField label="Lined in the year" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year of the lining') }" />
-      <TypedField label="Outside: wind, m/s" :shown="wall.windSpeed === undefined ? '' : String(wall.windSpeed)" :read="readCount('m/s')" :actions="{ commit: setOr('windSpeed', 'Design wind') }" />
-      <NoteField label="What fills the bays" :value="wall.insulation ?? ''" :commit="text => store.edit('Filling', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
+      <TypedField label="Fire rating (min)" :shown="wall.fireRating === undefined ? '' : String(wall.fireRating)" :read="readCount('minutes')" :actions="{ commit: setOr('fireRating', 'Fire rating') }" />
+      <TypedField label="Year lined" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year lined') }" />
+      <TypedField label="Exterior wind (m/s)" :shown="wall.windSpeed === undefined ? '' : String(wall.windSpeed)" :read="readCount('m/s')" :actions="{ commit: setOr('windSpeed', 'Design wind') }" />
+      <NoteField label="Bay insulation" :value="wall.insulation ?? ''" :commit="text => store.edit('Bay insulation', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
     </div>
     <p v-if="wall.linedIn === undefined" class="text-xs text-caution">
-      The lining’s age is not known: it can hold asbestos or lead. Have it tested before it is cut or drilled.
+      Age of lining not known: it may contain asbestos or lead. Have it tested before cutting or drilling.
     </p>
     <div v-if="framed" class="border-t border-hair pt-2">
       <h2 class="field-label">
-        Blocking between members
+        Blocking between studs
       </h2>
       <div v-if="wall.blocking?.length" class="max-h-16 overflow-y-auto" tabindex="0" role="group" aria-label="Rows of blocking">
         <div v-for="(row, index) in wall.blocking" :key="row.id" class="mt-1 flex items-end gap-2">
           <LengthField class="flex-1" :label="`Height of ${row.id}${row.x1 === undefined ? '' : ', one bay'}`" :value="row.y" :actions="field('Height of blocking', (wall, mm) => { wall.blocking![index]!.y = mm })" />
-          <ChoiceField class="flex-1" label="It is" :value="row.found ? 'found' : 'suspected'" :options="[{ value: 'found', label: 'found' }, { value: 'suspected', label: 'suspected' }]" :commit="value => store.edit('Blocking', wall => { wall.blocking![index]!.found = value === 'found' })" />
-          <button type="button" class="press !px-2" :aria-label="`Take ${row.id} away`" @click="store.edit('Take blocking away', wall => { wall.blocking!.splice(index, 1) })">
+          <ChoiceField class="flex-1" label="Status" :value="row.found ? 'found' : 'suspected'" :options="[{ value: 'found', label: 'found' }, { value: 'suspected', label: 'suspected' }]" :commit="value => store.edit('Blocking', wall => { wall.blocking![index]!.found = value === 'found' })" />
+          <button type="button" class="press !px-2" :aria-label="`Delete ${row.id}`" @click="store.edit('Delete blocking', wall => { wall.blocking!.splice(index, 1) })">
             <X class="size-4" aria-hidden="true" />
           </button>
-          <button v-if="index === 0" type="button" class="press !px-2" aria-label="Add more blocking" @click="addBlocking">
+          <button v-if="index === 0" type="button" class="press !px-2" aria-label="Add blocking" @click="addBlocking">
             <Plus class="size-4" aria-hidden="true" />
           </button>
         </div>

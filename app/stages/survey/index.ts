@@ -16,7 +16,7 @@ function useCanvas(): ComputedRef<Canvas> {
   const edit = useDragEdit()
   function movingMember(id: string, { x }: DragOffset) {
     const index = plan.value?.members.findIndex(member => member.id === id) ?? -1
-    edit.show(`Move member ${index + 1}`, (wall) => {
+    edit.show(`Move stud ${index + 1}`, (wall) => {
       const from = knownFraming(wall.structure).find(member => member.id === id)
       if (from) editMember(wall, id, { centre: Math.round(from.centre + x) })
     })
@@ -34,7 +34,7 @@ function useCanvas(): ComputedRef<Canvas> {
 
 /** Survey: what the wall is and where its structure lies. */
 export const surveyStage: StageRoom = {
-  id: 'survey', title: 'Survey', does: 'What the wall is and where its structure lies',
+  id: 'survey', title: 'Survey', does: 'Wall, structure and studs',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger, table, () => import('./WallPanel.vue'), () => import('./LayerList.vue'), () => import('./FeaturesPanel.vue'), () => import('./FlatnessPanel.vue'), () => import('../../drawing/DraftSurvey.vue')],
 }

@@ -18,7 +18,7 @@ export const useInstruments = createSharedComposable(() => {
       ? event.reading
       : tool.value?.enters === 'reading' ? { method: tool.value.method, ...tool.value.answer, x: event.mm } : undefined
     last.value = event.kind === 'length' ? `${event.mm} mm` : `${event.reading.edge ?? ''} edge at ${event.reading.x}`
-    if (reading) store.edit(`Reading by ${connected.value?.name ?? 'instrument'}`, wall => addReadings(wall, [{ ...reading, y: height.value }], name.value, new Date().toISOString()))
+    if (reading) store.edit(`Reading from ${connected.value?.name ?? 'instrument'}`, wall => addReadings(wall, [{ ...reading, y: height.value }], name.value, new Date().toISOString()))
   }
   async function connect(id: string) {
     stop?.()

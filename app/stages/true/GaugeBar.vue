@@ -13,16 +13,16 @@ const choose = (id: string) => {
 <template>
   <div class="space-y-1">
     <div class="flex items-end gap-2">
-      <ChoiceField class="min-w-0 flex-1" inline label="Instrument" :value="connected?.id ?? ''" :options="[{ value: '', label: 'none, typed' }, ...offered.map(({ id, name }) => ({ value: id, label: name }))]" :commit="choose" />
+      <ChoiceField class="min-w-0 flex-1" inline label="Instrument" :value="connected?.id ?? ''" :options="[{ value: '', label: 'none (keypad)' }, ...offered.map(({ id, name }) => ({ value: id, label: name }))]" :commit="choose" />
       <button v-if="canHear" type="button" class="press max-md:!min-h-12" :aria-pressed="listening" @click="toggle">
-        <component :is="listening ? Mic : MicOff" class="size-5" aria-hidden="true" /> By voice
+        <component :is="listening ? Mic : MicOff" class="size-5" aria-hidden="true" /> Voice
       </button>
     </div>
     <button v-if="connected" type="button" class="press w-full !min-h-12" @click="hold">
-      Hold it here and read
+      Take reading
     </button>
     <p v-if="last || listening || fault" class="text-xs text-ink-soft" role="status">
-      {{ fault || (last ? `Heard: ${last}.` : 'Say the figure; “next” and “back” go on and back. What is said is heard by the browser’s own service.') }}
+      {{ fault || (last ? `Received: ${last}.` : 'Say the figure, “next” or “back”. The browser’s own service processes your speech.') }}
     </p>
   </div>
 </template>

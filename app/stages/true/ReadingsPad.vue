@@ -9,7 +9,7 @@ const { places, place, index, kinds, field, now, entered, wrong, round, put, go,
 const fault = ref('')
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '⌫']
 const NAMES: Record<ReadingKind, string> = { gap: 'Gap', step: 'Step', roll: 'Level' }
-const label = (kind: ReadingKind) => kind === 'gap' && place.value && isSeam(place.value) ? `Gap, to be ${withUnit(place.value.target)}` : kind === 'step' ? 'Step, second less first' : 'mm/m, right end up'
+const label = (kind: ReadingKind) => kind === 'gap' && place.value && isSeam(place.value) ? `Gap, target ${withUnit(place.value.target)}` : kind === 'step' ? 'Step, second minus first' : 'mm/m, + right end up'
 
 function press(key: string) {
   fault.value = ''
@@ -28,14 +28,14 @@ function record() {
 }
 useCommands([
   { id: 'seam-next', title: 'Next reading', group: 'True', keys: ['pagedown'], run: () => go(1) },
-  { id: 'seam-back', title: 'Reading before', group: 'True', keys: ['pageup'], run: () => go(-1) },
+  { id: 'seam-back', title: 'Previous reading', group: 'True', keys: ['pageup'], run: () => go(-1) },
 ])
 </script>
 
 <template>
   <div v-if="place" class="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto">
     <p class="text-sm text-ink-soft">
-      Round {{ round }}: {{ index + 1 }} of {{ places.length }} places, {{ entered }} read
+      Round {{ round }}: point {{ index + 1 }} of {{ places.length }}, {{ entered }} read
     </p>
     <p class="text-2xl font-bold leading-tight" data-testid="seam-end">
       {{ place.label }}
@@ -72,7 +72,7 @@ useCommands([
       {{ fault }}
     </p>
     <button type="button" class="press press-first w-full shrink-0 !min-h-12" :disabled="entered === 0" @click="record">
-      Keep these readings and work out the turns
+      Save and calculate turns
     </button>
   </div>
 </template>

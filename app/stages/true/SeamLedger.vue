@@ -9,8 +9,8 @@ const rows = computed(() => (alignment.value?.predicted ?? []).map(({ reading: {
   off: Math.abs(after - target),
 })))
 const columns = [
-  { key: 'where', title: 'Seam', text: (row: typeof rows.value[number]) => row.where }, { key: 'what', title: 'Reads', text: (row: typeof rows.value[number]) => row.what },
-  { key: 'target', title: 'To be', text: (row: typeof rows.value[number]) => row.target, numeric: true }, { key: 'before', title: 'Now', text: (row: typeof rows.value[number]) => row.before, numeric: true }, { key: 'after', title: 'Then', text: (row: typeof rows.value[number]) => row.after, numeric: true },
+  { key: 'where', title: 'Seam', text: (row: typeof rows.value[number]) => row.where }, { key: 'what', title: 'Reading', text: (row: typeof rows.value[number]) => row.what },
+  { key: 'target', title: 'Target', text: (row: typeof rows.value[number]) => row.target, numeric: true }, { key: 'before', title: 'Now', text: (row: typeof rows.value[number]) => row.before, numeric: true }, { key: 'after', title: 'After', text: (row: typeof rows.value[number]) => row.after, numeric: true },
 ]
 </script>
 

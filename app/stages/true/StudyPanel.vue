@@ -19,28 +19,28 @@ const chooseTrials = (value: string) => {
 /** What the screen that has least left can do either way. */
 const has = (axis: 'x' | 'y' | 'depth') => far(Math.min(...subject.value!.wall.screens.map(screen => Math.min(-screen[axis].least, screen[axis].most))))
 const causes = computed(() => subject.value?.causes)
-const NOT_KNOWN = { size: 'The sheet of the display gives no tolerance of its size: cases are taken to be true to it.', faces: 'The wall’s face was not surveyed for flatness: it is taken to be flat.' }
-useCommands([{ id: 'study-run', title: 'Run the study of tolerances', group: 'True', run: () => void run() }])
+const NOT_KNOWN = { size: 'The display’s size tolerance is not in the catalogue: cases are assumed exact.', faces: 'Flatness was not surveyed: the wall is assumed flat.' }
+useCommands([{ id: 'study-run', title: 'Run tolerance study', group: 'True', run: () => void run() }])
 </script>
 
 <template>
-  <div class="min-h-0 flex-1 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Study of tolerances">
+  <div class="min-h-0 flex-1 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Tolerance study">
     <p class="text-sm">
-      So many walls like this one are drawn by chance, marked, drilled and hung; how many can the adjusters close?
+      Simulates marking, drilling and hanging this wall many times. In how many cases can the adjusters bring every seam within tolerance?
     </p>
     <p v-if="causes" class="text-xs text-ink-soft">
-      One σ of a mark {{ far(causes.marking) }}, of a drill {{ far(causes.drilling) }}; plates loose by {{ far(causes.slack) }}; a seam is closed within {{ far(subject!.wall.tolerance) }}. By the house rules.
+      Standard deviation: marking {{ far(causes.marking) }}, drilling {{ far(causes.drilling) }}. Plate play {{ far(causes.slack) }}. Seam tolerance {{ far(subject!.wall.tolerance) }}. Set in the house rules.
     </p>
     <div class="grid grid-cols-[1fr_auto] items-end gap-2">
-      <ChoiceField label="Walls drawn" :value="String(trials)" :options="TRIALS" :commit="chooseTrials" />
+      <ChoiceField label="Simulated walls" :value="String(trials)" :options="TRIALS" :commit="chooseTrials" />
       <button v-if="share === undefined" type="button" class="press press-first max-md:!min-h-12" :disabled="!subject" @click="run">
-        {{ current ? 'Run it again' : 'Run the study' }}
+        {{ current ? 'Run again' : 'Run study' }}
       </button>
       <button v-else type="button" class="press max-md:!min-h-12" @click="cancel">
         Cancel
       </button>
     </div>
-    <div v-if="share !== undefined" role="progressbar" class="h-2 overflow-hidden rounded bg-hair" aria-label="How far the study is" :aria-valuenow="Math.round(100 * share)" aria-valuemin="0" aria-valuemax="100">
+    <div v-if="share !== undefined" role="progressbar" class="h-2 overflow-hidden rounded bg-hair" aria-label="Study progress" :aria-valuenow="Math.round(100 * share)" aria-valuemin="0" aria-valuemax="100">
       <div class="h-full bg-pine" :style="{ width: `${100 * share}%` }" />
     </div>
     <p v-if="failed" class="field-fault" role="alert">
@@ -48,33 +48,33 @@ useCommands([{ id: 'study-run', title: 'Run the study of tolerances', group: 'Tr
     </p>
     <template v-if="current">
       <p v-if="outdated" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
-        The wall or the rules are others now: run it again.
+        The wall or the rules have changed: run the study again.
       </p>
       <dl class="grid grid-cols-2 gap-2" data-testid="study">
-        <div v-for="way in ([['running', 'Marked from one datum', current.study.running], ['mark-to-mark', 'From mark to mark', current.study.markToMark]] as const)" :key="way[0]" class="rounded border p-2" :class="house === way[0] ? 'border-2 border-pine' : 'border-hair'">
+        <div v-for="way in ([['running', 'Marked from one datum', current.study.running], ['mark-to-mark', 'Marked mark to mark', current.study.markToMark]] as const)" :key="way[0]" class="rounded border p-2" :class="house === way[0] ? 'border-2 border-pine' : 'border-hair'">
           <dt class="text-xs">
-            {{ way[1] }}{{ house === way[0] ? ', the house rule' : '' }}
+            {{ way[1] }}{{ house === way[0] ? ' (house rule)' : '' }}
           </dt>
           <dd class="figures text-3xl font-semibold" :data-way="way[0]">
             {{ percent(way[2].p) }}
           </dd>
           <dd class="text-xs text-ink-soft">
-            95 % sure: {{ between(way[2]) }}
+            95 % confidence: {{ between(way[2]) }}
           </dd>
         </div>
       </dl>
       <p v-if="current.study.markToMark.p > current.study.running.p + 0.01" class="text-sm">
-        From mark to mark neighbours fit better, but each plate adds to the walk: the last ones leave the framing and the outline. The seams alone do not decide it.
+        Marked mark to mark, neighbouring screens fit better, but errors add up: the last plates can miss the studs and the outline. Do not decide by the seams alone.
       </p>
       <p class="text-sm" data-testid="needs">
-        Travel that closes nineteen walls of twenty: sideways {{ far(current.study.needs.x) }} (this mount has {{ has('x') }}), up and down {{ far(current.study.needs.y) }} ({{ has('y') }}){{ current.notKnown.includes('faces') ? '' : `, in depth ${far(current.study.needs.depth)} (${has('depth')})` }}.
+        Adjustment required for 19 walls out of 20: lateral {{ far(current.study.needs.x) }} (this mount has {{ has('x') }}), height {{ far(current.study.needs.y) }} ({{ has('y') }}){{ current.notKnown.includes('faces') ? '' : `, depth ${far(current.study.needs.depth)} (${has('depth')})` }}.
       </p>
       <StudyCharts :studied="current" />
       <p v-for="unknown in current.notKnown" :key="unknown" class="text-xs">
         <b>Not known:</b> {{ NOT_KNOWN[unknown] }}
       </p>
       <p class="text-xs text-ink-soft">
-        “More travel” is {{ far(MORE_TRAVEL) }} more either way. Marks and drill are normal, plate slack and cases even; rows, columns and faces each by themselves. It tells whether the travel is enough; what an eighth of a turn and the gauge leave is told when the wall is trued.
+        “More travel” adds {{ far(MORE_TRAVEL) }} each way. Marking and drilling errors are normally distributed, plate play and case sizes uniformly. Rows, columns and faces are simulated separately. The study shows whether the adjustment travel is enough. It leaves out the remainder from 1/8-turn steps and the gauge.
       </p>
     </template>
   </div>

@@ -22,15 +22,15 @@ const choose = (id: string) => {
     </h1>
     <WaitsNote stage="true" />
     <p v-if="!array" class="text-sm">
-      There is no array to true yet. Arrange the displays first.
+      No array to true yet. Arrange the displays first.
     </p>
     <template v-else>
       <ChoiceField v-if="choices.length > 1" label="Array" :value="array.id" :options="choices" :commit="choose" inline />
       <p v-if="places.every(place => !isSeam(place))" class="text-sm">
-        One screen by itself has no seams; check its level and go on to Close.
+        A single screen has no seams. Check its level, then continue to Close.
       </p>
       <template v-else>
-        <BenchPanels v-model="panel" :panels="PANELS" label="Parts of truing" />
+        <BenchPanels v-model="panel" :panels="PANELS" label="True sections" />
         <StudyPanel v-if="panel === 'study'" />
         <ReadingsPad v-else-if="panel === 'read'" @recorded="panel = 'turn'" />
         <TurnsPanel v-else />

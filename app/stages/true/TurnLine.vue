@@ -16,20 +16,20 @@ const said = computed(() => move.turns === undefined ? `${showFine(done.value ??
       <label class="flex min-h-12 flex-1 cursor-pointer items-center gap-3 py-1 text-base leading-snug max-md:text-lg">
         <input type="checkbox" class="size-7 shrink-0" :checked="done !== undefined" @change="tick(move, ($event.target as HTMLInputElement).checked)"> {{ tell(move.words) }}
       </label>
-      <button type="button" class="press !px-2 max-md:!min-h-12" :aria-expanded="open" :aria-label="`Turned otherwise: ${move.screen.toUpperCase()}, ${move.adjuster.replaceAll('-', ' ')}`" @click="open = !open">
-        other
+      <button type="button" class="press !px-2 max-md:!min-h-12" :aria-expanded="open" :aria-label="`Edit turns: ${move.screen.toUpperCase()}, ${move.adjuster.replaceAll('-', ' ')}`" @click="open = !open">
+        Edit
       </button>
     </div>
-    <div v-if="open || otherwise(move)" class="mb-2 flex items-center gap-2 text-sm" role="group" aria-label="As it was turned">
-      Turned:
-      <button type="button" class="press !size-12 !p-0 !text-xl" aria-label="A step less" @click="by(move, -1)">
+    <div v-if="open || otherwise(move)" class="mb-2 flex items-center gap-2 text-sm" role="group" aria-label="Actual turns">
+      Actual:
+      <button type="button" class="press !size-12 !p-0 !text-xl" aria-label="One step less" @click="by(move, -1)">
         −
       </button>
       <b class="figures min-w-24 text-center text-lg" data-testid="as-turned">{{ said }}</b>
-      <button type="button" class="press !size-12 !p-0 !text-xl" aria-label="A step more" @click="by(move, 1)">
+      <button type="button" class="press !size-12 !p-0 !text-xl" aria-label="One step more" @click="by(move, 1)">
         +
       </button>
-      <span class="text-ink-soft">up, right and out are +</span>
+      <span class="text-ink-soft">+ is up, right or out</span>
     </div>
   </li>
 </template>

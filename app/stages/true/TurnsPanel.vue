@@ -27,18 +27,18 @@ function record() {
 <template>
   <div class="flex min-h-0 flex-1 flex-col gap-2">
     <p v-if="!last" class="text-sm">
-      Read the seams first: what is not read constrains nothing.
+      Read the seams first. Seams without a reading are ignored.
     </p>
     <p v-else-if="failed" class="field-fault" role="alert">
-      The turns could not be worked out: {{ failed }}
+      The turns could not be calculated: {{ failed }}
     </p>
     <p v-else-if="!alignment || working" class="text-sm" role="status">
-      The turns are worked out…
+      Calculating the turns…
     </p>
     <template v-else>
       <p class="border-l-4 px-2 py-1 text-sm" :class="alignment.closes ? 'border-good bg-good-wash' : 'border-caution bg-caution-wash'" data-testid="closes">
-        <b>{{ alignment.closes ? 'It closes.' : 'It does not close all the way.' }}</b>
-        Round {{ alignment.round }}: gaps off by {{ far(alignment.before.gap) }} at most, then {{ far(alignment.after.gap) }}; steps {{ far(alignment.before.step) }}, then {{ far(alignment.after.step) }}. A seam is closed within {{ far(alignment.target.tolerance) }}.
+        <b>{{ alignment.closes ? 'All seams come within tolerance.' : 'Some seams stay out of tolerance.' }}</b>
+        Round {{ alignment.round }}: max gap deviation {{ far(alignment.before.gap) }}, then {{ far(alignment.after.gap) }}; max step {{ far(alignment.before.step) }}, then {{ far(alignment.after.step) }}. Tolerance {{ far(alignment.target.tolerance) }}.
       </p>
       <div class="flex overflow-hidden rounded border border-edge text-sm max-md:hidden" role="group" aria-label="The drawing shows">
         <button v-for="of in [false, true]" :key="String(of)" type="button" class="min-h-[var(--target)] flex-1" :class="then === of ? 'bg-pine font-semibold text-on-pine' : 'bg-paper'" :aria-pressed="then === of" @click="then = of">
@@ -46,36 +46,36 @@ function record() {
         </button>
       </div>
       <p v-if="drawing" class="text-xs text-ink-soft max-md:hidden">
-        Seams are drawn {{ widening(drawing.seams) }} times wider than they are; the side that stands out has a heavy edge.
+        Seams are drawn {{ widening(drawing.seams) }} times wider than real. A heavy edge marks the proud screen.
       </p>
       <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Turns">
         <ul v-if="alignment.binding.length" class="mb-1 text-sm" data-testid="binding">
           <li v-for="(bound, n) in alignment.binding.slice(0, 3)" :key="n">
-            <b>{{ bound.between.map(said).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }} too much.</b> {{ tell(bound.needs) }}
+            <b>{{ bound.between.map(said).join(' | ') }}{{ bound.end ? `, ${bound.end}` : '' }}: {{ far(bound.by) }} over.</b> {{ tell(bound.needs) }}
           </li>
         </ul>
         <p v-for="corner in doubtful" :key="corner.screens.join()" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
-          Steps round the corner of {{ corner.screens.map(said).join(', ') }} do not come back to where they began, by {{ far(Math.abs(corner.off)) }}: read those four again.
+          Steps round the corner of {{ corner.screens.map(said).join(', ') }} do not add up, by {{ far(Math.abs(corner.off)) }}: read those four again.
         </p>
         <p v-for="(out, n) in alignment.leftOut" :key="`out${n}`" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
-          A reading at {{ out.between.map(said).join(' | ') }}, {{ out.end }} is left out: {{ tell(out.why) }}.
+          The reading at {{ out.between.map(said).join(' | ') }}, {{ out.end }} is excluded: {{ tell(out.why) }}.
         </p>
         <p v-if="moves.length === 0" class="text-sm" data-testid="no-moves">
-          Nothing is to be turned.
+          No adjustment required.
         </p>
         <section v-for="step in steps" :key="step.row" class="mb-2" :data-row="step.row">
           <h2 class="sticky top-0 bg-board py-1 text-sm font-semibold">
-            Row {{ step.row }}<template v-if="step.pulled">: pull out, turn, home and lock, one by one</template>
+            Row {{ step.row }}<template v-if="step.pulled">: pull out, turn, push home and lock, one screen at a time</template>
           </h2>
           <p v-if="step.touches" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
-            Whatever the order, cases come against one another by {{ far(step.touches) }} on the way: open the gap beside it by hand first.
+            In any order, cases collide by {{ far(step.touches) }} on the way: open the gap beside it by hand first.
           </p>
           <ol class="divide-y divide-hair">
             <TurnLine v-for="move in step.moves" :key="`${move.screen} ${move.adjuster}`" :move="move" />
           </ol>
         </section>
         <p v-if="moves.length" class="text-xs text-ink-soft">
-          Which way a screw goes is by the mount’s own sheet: see with the first one that the seam moves as told. The four depth screws of a screen are turned by turns, an eighth at a time. Tick what was turned; “other” enters what was turned otherwise.
+          Check the turning direction in the mount’s instructions; on the first adjuster, check that the seam moves as stated. Turn the four depth adjusters of a screen in rotation, 1/8 turn at a time. Tick each adjuster when done. Use “Edit” to enter a different amount.
         </p>
       </div>
       <template v-if="moves.length">
@@ -87,7 +87,7 @@ function record() {
             Tick all
           </button>
           <button type="button" class="press press-first !min-h-12" :disabled="count === 0" @click="record">
-            <Check class="size-5" aria-hidden="true" /> {{ count }} turned
+            <Check class="size-5" aria-hidden="true" /> Record {{ count }} turned
           </button>
         </div>
       </template>

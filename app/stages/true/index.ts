@@ -11,7 +11,7 @@ function useCanvas(): ComputedRef<Canvas> {
 
 /** True: seams and faces closed, by turns of each adjuster. */
 export const trueStage: StageRoom = {
-  id: 'true', title: 'True', does: 'Which adjuster, how many turns',
+  id: 'true', title: 'True', does: 'Seam readings and adjuster turns',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger],
 }

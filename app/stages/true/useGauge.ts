@@ -41,7 +41,7 @@ export const useGauge = createSharedComposable(() => {
     if (!at) return
     last.value = ''
     connected.value?.holdAt('screen' in at ? { screen: at.screen } : { between: at.between, end: at.end })
-    if (last.value === '') last.value = 'nothing: it does not read this'
+    if (last.value === '') last.value = 'nothing, this instrument cannot read it'
   }
   const hearing = useHearing((said) => {
     const order = spokenOrder(said)

@@ -70,7 +70,7 @@ export const useReadings = createSharedComposable(() => {
     const reading = kind === 'roll' ? undefined : parseLength(plain, system.value)
     if (reading && !reading.ok) return { wrong: reading.message }
     const value = sign * (reading?.ok ? reading.mm : Number(plain.replace(',', '.')))
-    if (plain === '' || Number.isNaN(value)) return { wrong: 'Level is a figure in mm/m, right end up positive' }
+    if (plain === '' || Number.isNaN(value)) return { wrong: 'Enter the level in mm/m, positive with the right end up' }
     // No gauge reads a gap below nothing: what is typed so is a slip.
     const no = readingFault(kind, kind === 'gap' && value < 0 ? Infinity : value, screens.value, at && isSeam(at) ? at.target : 0)
     return no ? { wrong: tell(no) } : { value }

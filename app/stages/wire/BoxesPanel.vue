@@ -13,7 +13,7 @@ const boxes = computed(() => plan.value?.wiring.boxes ?? [])
 const box = computed(() => boxes.value.find(({ id }) => id === selectedOf('box')))
 
 const KINDS: { value: BoxKind, label: string }[] = [
-  { value: 'power', label: 'Power box behind each' }, { value: 'kit-upper', label: 'Kit, upper box behind each' }, { value: 'kit-lower', label: 'Kit, lower box below' }, { value: 'pass-through', label: 'Pass-through behind each' }, { value: 'floor', label: 'Floor outlet before each' },
+  { value: 'power', label: 'Power box per screen' }, { value: 'kit-upper', label: 'Kit upper box per screen' }, { value: 'kit-lower', label: 'Kit lower box' }, { value: 'pass-through', label: 'Pass-through per screen' }, { value: 'floor', label: 'Floor outlet per screen' },
 ]
 /** What the house rule on power begins with. */
 const BY_RULE: Record<string, BoxKind> = { electrician: 'power', kit: 'kit-upper', outlet: 'pass-through' }
@@ -36,11 +36,11 @@ function add() {
 <template>
   <div class="space-y-2.5">
     <div class="grid grid-cols-2 gap-2">
-      <ChoiceField label="Boxes" :value="kind" :options="KINDS" :commit="(value) => { kind = value as BoxKind; return [] }" />
+      <ChoiceField label="Box type" :value="kind" :options="KINDS" :commit="(value) => { kind = value as BoxKind; return [] }" />
       <ChoiceField label="Model" :value="model" :options="models" :commit="(value) => { model = value; return [] }" />
     </div>
     <button type="button" class="press w-full" :disabled="!model || screens.length === 0" @click="add">
-      Place them for {{ store.array?.name ?? 'the array' }}
+      Place boxes for {{ store.array?.name ?? 'the array' }}
     </button>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
@@ -48,14 +48,14 @@ function add() {
     <ul class="max-h-28 overflow-y-auto text-sm" aria-label="Boxes on this wall" tabindex="0">
       <li v-for="each in boxes" :key="each.id">
         <button type="button" class="flex w-full items-center justify-between gap-2 border-b border-hair py-1 text-left" :class="{ 'font-semibold': each.id === selectedOf('box') }" :aria-pressed="each.id === selectedOf('box')" @click="select('box', each.id)">
-          <span class="flex items-center gap-1">{{ labels(each.for) }}, {{ each.kind.replace('-', ' ') }}<Hand v-if="each.byHand" class="size-4 text-chalk" aria-label="put by hand" /></span>
-          <span v-if="each.held" class="figures text-ink-soft">{{ show(each.x) }}, {{ show(each.y) }} up</span><span v-else class="font-semibold text-stop">no place</span>
+          <span class="flex items-center gap-1">{{ labels(each.for) }}, {{ each.kind.replace('-', ' ') }}<Hand v-if="each.byHand" class="size-4 text-chalk" aria-label="placed manually" /></span>
+          <span v-if="each.held" class="figures text-ink-soft">{{ show(each.x) }}, {{ show(each.y) }} up</span><span v-else class="font-semibold text-stop">not placed</span>
         </button>
       </li>
     </ul>
     <BoxCard v-if="box" :box="box" />
     <p v-else-if="boxes.length > 0" class="text-xs text-ink-soft">
-      Choose a box here or on the drawing; drag it there.
+      Select a box here or on the drawing. Drag it on the drawing to move it.
     </p>
   </div>
 </template>

@@ -25,11 +25,11 @@ const actions: FieldActions<number> = {
 
 <template>
   <p v-if="route.way === 'surface'" class="text-sm">
-    This route runs on the face: no bay has to be found.
+    This route runs on the wall face: no stud bay to find.
   </p>
-  <section v-else class="space-y-2 text-sm" data-testid="find-bay" :aria-label="`Find the bay from ${side}`">
+  <section v-else class="space-y-2 text-sm" data-testid="find-bay" :aria-label="`Find the stud bay from ${side}`">
     <p class="font-semibold">
-      From {{ side }}, its middle is
+      Seen from {{ side }}, the route is
     </p>
     <ul>
       <li v-for="each in carried" :key="each.from">
@@ -37,19 +37,19 @@ const actions: FieldActions<number> = {
       </li>
     </ul>
     <p v-if="bay" class="text-xs text-ink-soft">
-      Measure it on both levels from one that is seen on both. The bay is free from {{ show(bay.from) }} to {{ show(bay.to) }}.
+      Measure from a reference visible on both floors. The stud bay is clear from {{ show(bay.from) }} to {{ show(bay.to) }}.
     </p>
     <div class="grid grid-cols-2 items-end gap-2">
-      <LengthField :key="`${route.id} ${found ?? ''}`" label="Found at, along" :value="found" :actions="actions" />
+      <LengthField :key="`${route.id} ${found ?? ''}`" label="Located at, along" :value="found" :actions="actions" />
       <button type="button" class="press" @click="hold(x)">
-        {{ connected ? 'Hold the locator there' : 'Use the practice locator' }}
+        {{ connected ? 'Take locator reading' : 'Use practice locator' }}
       </button>
     </div>
     <p v-if="misses !== undefined" role="status" :class="misses > 0 ? 'font-semibold text-stop' : 'text-good'">
-      {{ misses > 0 ? `That is ${showFine(misses)} outside the bay: do not bore there.` : `That is over the bay, with ${showFine(Math.min(found! - bay!.from, bay!.to - found!))} to its nearer side.` }}
+      {{ misses > 0 ? `${showFine(misses)} outside the stud bay: do not bore there.` : `Within the stud bay, ${showFine(Math.min(found! - bay!.from, bay!.to - found!))} from the nearer stud.` }}
     </p>
     <p class="text-xs text-ink-soft">
-      A tool lost in the wall: stop, leave its line tied off outside; try a magnet along the face, then a hook from the nearest opening. What cannot be had is left only if it is dry, bears on no cable and is written in the notes; never pull on a cable that holds it.
+      If a tool is lost in the wall, stop and tie off its line outside. Try a magnet along the wall face, then a hook from the nearest opening. Leave the tool only if it is dry and touches no cable, and record it in the notes. Never pull on a cable that is caught on it.
     </p>
   </section>
 </template>

@@ -11,7 +11,7 @@ const has = () => route.legs.length > 1
 const go = (by: number) => { current.value = Math.min(Math.max(current.value + by, 0), route.legs.length - 1) }
 useCommands([
   { id: 'leg-next', title: 'Next leg of the route', group: 'Wire', keys: ['pagedown'], when: has, run: () => go(1) },
-  { id: 'leg-back', title: 'Leg before', group: 'Wire', keys: ['pageup'], when: has, run: () => go(-1) },
+  { id: 'leg-back', title: 'Previous leg of the route', group: 'Wire', keys: ['pageup'], when: has, run: () => go(-1) },
 ])
 </script>
 

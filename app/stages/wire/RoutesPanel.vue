@@ -4,8 +4,8 @@ const { plan } = useWallPlan()
 const { routes, route, routeName, leg } = useWire()
 const { show, showFine } = useUnits()
 const { select } = useSelection()
-const WAYS = { above: 'from above', below: 'from below', bay: 'in the wall', surface: 'on the face' } as const
-const PARTS = [{ id: 'legs', title: 'Legs' }, { id: 'bay', title: 'Find the bay' }, { id: 'works', title: 'All work' }, { id: 'given', title: 'Given' }] as const
+const WAYS = { above: 'from above', below: 'from below', bay: 'in the wall', surface: 'on the wall face' } as const
+const PARTS = [{ id: 'legs', title: 'Legs' }, { id: 'bay', title: 'Find bay' }, { id: 'works', title: 'All work' }, { id: 'given', title: 'Conditions' }] as const
 const part = useScreenState<typeof PARTS[number]['id']>('wire-route-part', () => 'legs')
 const shown = computed(() => routes.value.length === 0 ? 'given' : part.value)
 const look = computed(() => plan.value?.wiring.look)
@@ -19,10 +19,10 @@ function choose(id: string) {
 <template>
   <div class="space-y-2">
     <p v-if="routes.length === 0" class="text-sm">
-      No way is known yet. It takes boxes in place, a circuit or player that feeds them, and what is open above or below.
+      No routes yet. Place the boxes, add a circuit or player, and enter the access above or below the wall.
     </p>
     <template v-else>
-      <ul class="max-h-24 overflow-y-auto text-sm max-md:hidden" aria-label="Ways to the boxes" tabindex="0">
+      <ul class="max-h-24 overflow-y-auto text-sm max-md:hidden" aria-label="Routes to the boxes" tabindex="0">
         <li v-for="each in routes" :key="each.id">
           <button type="button" class="flex w-full justify-between gap-2 border-b border-hair py-0.5 text-left" :class="{ 'font-semibold': each.id === route?.id }" :aria-pressed="each.id === route?.id" @click="choose(each.id)">
             <span>{{ titleOf(each) }}</span><span class="figures whitespace-nowrap text-ink-soft">{{ show(each.length) }}, {{ Math.round(each.minutes) }} min</span>
@@ -30,9 +30,9 @@ function choose(id: string) {
         </li>
       </ul>
       <ChoiceField v-if="route" class="md:hidden" label="Route" :value="route.id" :options="routes.map(each => ({ value: each.id, label: titleOf(each) }))" :commit="(id) => { choose(id); return [] }" />
-      <BenchPanels v-model="part" :panels="PARTS" label="Parts of the routes" />
+      <BenchPanels v-model="part" :panels="PARTS" label="Route sections" />
     </template>
-    <section v-if="route && shown === 'legs'" data-testid="route-card" class="space-y-2" :aria-label="`Way to ${routeName(route)}`">
+    <section v-if="route && shown === 'legs'" data-testid="route-card" class="space-y-2" :aria-label="`Route to ${routeName(route)}`">
       <LegCard class="md:hidden" :route="route" />
       <RouteLegs class="max-md:hidden" :route="route" />
       <StoppedBar v-if="route.way !== 'surface'" :route="route" />
@@ -42,7 +42,7 @@ function choose(id: string) {
     <template v-else>
       <WayIn />
       <p v-if="look && look.minutes >= 1" class="text-sm" data-testid="look-first">
-        Look for blocking first in the bay at {{ showFine(look.x) }} along, at {{ showFine(look.y) }} up: it saves {{ Math.round(look.minutes) }} min on average.
+        Check the stud bay at {{ showFine(look.x) }} along, {{ showFine(look.y) }} up for blocking first: this saves {{ Math.round(look.minutes) }} min on average.
       </p>
     </template>
   </div>

@@ -11,40 +11,40 @@ const sources = computed(() => (store.wall?.sources ?? []).filter(({ kind }) => 
 const cables = computed(() => plan.value?.wiring.cables ?? [])
 const cable = computed(() => cables.value.find(({ id }) => id === selectedOf('cable')))
 const plates = computed(() => (store.wall?.features ?? []).filter(({ kind, id }) => kind === 'data-plate' && !sources.value.some(({ feature }) => feature === id)))
-const add = (kind: 'player' | 'network', feature?: string) => store.edit(kind === 'player' ? 'Add a player' : 'Add a data plate', wall => addSource(wall, kind, store.siteUnits, feature))
-useCommands([{ id: 'add-player', title: 'Add a player or rack', group: 'Wire', run: () => { add('player') } }])
+const add = (kind: 'player' | 'network', feature?: string) => store.edit(kind === 'player' ? 'Add player' : 'Add data plate', wall => addSource(wall, kind, store.siteUnits, feature))
+useCommands([{ id: 'add-player', title: 'Add player or rack', group: 'Wire', run: () => { add('player') } }])
 const address = (as: string) => `/api/sites/${store.site}/walls/${store.id}/wiring?as=${as}&units=${system.value}&fine=${fine.value ? 1 : 0}`
-const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'schedule', title: 'CSV' }, { as: 'labels', title: 'Labels' }]
+const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'schedule', title: 'Cable schedule CSV' }, { as: 'labels', title: 'Cable labels' }]
 </script>
 
 <template>
   <div class="space-y-2.5">
     <p v-if="sources.length === 0" class="text-sm">
-      Say where pictures and data come from: a player or rack, on the wall or elsewhere, or a data plate.
+      Add the sources of picture and data: a player or rack, on the wall or elsewhere, or a data plate.
     </p>
     <div v-if="sources.length > 0" class="max-h-44 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Players and data plates">
       <SignalSource v-for="source in sources" :key="source.id" :source="source" />
     </div>
     <div class="grid grid-cols-2 gap-2">
       <button type="button" class="press" @click="add('player')">
-        <Plus class="size-4" aria-hidden="true" /> Player
+        <Plus class="size-4" aria-hidden="true" /> Add player
       </button>
       <button type="button" class="press" @click="add('network', plates[0]?.id)">
-        <Plus class="size-4" aria-hidden="true" /> {{ plates[0] ? `Use ${plates[0].id}` : 'Data plate' }}
+        <Plus class="size-4" aria-hidden="true" /> {{ plates[0] ? `Use ${plates[0].id}` : 'Add data plate' }}
       </button>
     </div>
     <div v-if="cables.length > 0" class="border-t border-hair pt-2">
       <template v-if="cable">
         <FigureLine :label="`${cable.kind}: ${cable.from} to ${cable.to}`" :figure="cable.needed" />
         <p class="text-sm" data-testid="cable-card">
-          {{ cable.model ? `${cable.model.name ?? cable.model.id}, ${show(cable.taken ?? cable.needed.value)}` : 'No cable of the catalogue does.' }}{{ cable.model && !cable.model.plug ? ' on the reel' : '' }}
+          {{ cable.model ? `${cable.model.name ?? cable.model.id}, ${show(cable.taken ?? cable.needed.value)}` : 'No cable in the catalogue fits.' }}{{ cable.model && !cable.model.plug ? ' off the reel' : '' }}
         </p>
       </template>
       <p v-else class="text-sm">
-        {{ cables.length }} cables, listed below; choose one to see its sum.
+        {{ cables.length }} cables, listed below. Select one to see its working.
       </p>
       <p v-if="store.unsaved" class="field-fault">
-        The files show the wall as last saved. Some changes are not saved yet.
+        The files show the last saved state. Some changes are not saved yet.
       </p>
       <div class="mt-1 grid grid-cols-2 gap-2">
         <a v-for="{ as, title } in FILES" :key="as" class="press first:col-span-2" :href="address(as)" download>

@@ -12,14 +12,14 @@ const { labels } = useWire()
 const NOT_SIGNAL = new Set(['power', 'cord', 'loop'])
 const kinds = computed(() => [...new Set([...(offeredOf('cable', undefined) as CableModel[]).map(({ kind }) => kind), source.carries ?? ''])].filter(kind => kind && !NOT_SIGNAL.has(kind)).sort().map(kind => ({ value: kind, label: kind })))
 const carries = computed(() => carriesOf(source, offeredOf('cable', undefined) as CableModel[]))
-const BY = [{ value: 'each', label: 'a cable to each screen' }, { value: 'chain', label: 'from screen to screen' }]
+const BY = [{ value: 'each', label: 'one cable per screen' }, { value: 'chain', label: 'daisy chain' }]
 /** The site holds every cable of the kind from then on, so that the one that reaches can be chosen. */
 function bring(kind: string) {
   for (const cable of offeredOf('cable', undefined) as CableModel[]) if (cable.kind === kind || cable.kind === 'loop') take('cable', cable.id)
 }
 function carry(kind: string) {
   bring(kind)
-  return change('What a source carries', source.id, { carries: kind })
+  return change('Signal type', source.id, { carries: kind })
 }
 const links = computed(() => plan.value?.wiring.links.filter(link => link.source.id === source.id) ?? [])
 const hops = computed(() => plan.value?.wiring.cables.filter(({ id, port }) => port === undefined && links.value.some(link => link.id === id)) ?? [])
@@ -34,9 +34,9 @@ onMounted(() => bring(carries.value))
 
 <template>
   <SourceCard class="border-signal" :source="source" :label="source.kind === 'network' ? 'Data plate or switch' : 'Player or rack'" far="Cable to wall">
-    <ChoiceField class="mt-1" label="By" :value="source.by ?? 'each'" :options="BY" :commit="by => change('How a source feeds', source.id, { by: by as 'each' })" />
+    <ChoiceField class="mt-1" label="Connection" :value="source.by ?? 'each'" :options="BY" :commit="by => change('Connection', source.id, { by: by as 'each' })" />
     <div class="mt-1 grid grid-cols-[2fr_1fr] gap-2">
-      <ChoiceField label="Carries" :value="carries" :options="kinds" :commit="carry" />
+      <ChoiceField label="Signal type" :value="carries" :options="kinds" :commit="carry" />
       <TypedField label="Ports" :shown="source.ports === undefined ? '' : String(source.ports)" :read="readNumber" :actions="figure(source.id, 'ports')" />
     </div>
     <template #after>
@@ -44,7 +44,7 @@ onMounted(() => bring(carries.value))
         Port {{ port }}: {{ labels(screens).replaceAll(', ', ' → ') }}
       </p>
       <p v-if="longest > 0" class="text-sm text-ink-soft">
-        Longest hop {{ show(longest) }}.
+        Longest link {{ show(longest) }}.
       </p>
     </template>
   </SourceCard>

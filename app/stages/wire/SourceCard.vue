@@ -12,7 +12,7 @@ const { length, clear, nameIt } = useSourceFields()
   <section class="border-l-4 bg-paper px-2 py-1.5" :data-source="source.id" :aria-label="source.name ?? source.id">
     <div class="flex items-end gap-2">
       <NoteField class="flex-1" :label="label" :value="source.name ?? ''" :commit="text => nameIt(source.id, text)" />
-      <button type="button" class="press !px-2" :aria-label="`Take ${source.name ?? source.id} away`" @click="store.edit('Take a source away', wall => removeSource(wall, source.id))">
+      <button type="button" class="press !px-2" :aria-label="`Delete ${source.name ?? source.id}`" @click="store.edit('Delete source', wall => removeSource(wall, source.id))">
         <X class="size-4" aria-hidden="true" />
       </button>
     </div>
@@ -22,8 +22,8 @@ const { length, clear, nameIt } = useSourceFields()
     </p>
     <div v-else class="mt-1 grid grid-cols-3 gap-2">
       <LengthField :label="far" :value="source.away" :actions="length(source.id, 'away')" :clear="clear(source.id, 'away')" />
-      <LengthField label="or along wall" :value="source.x" :actions="length(source.id, 'x')" :clear="clear(source.id, 'x')" />
-      <LengthField label="and up" :value="source.y" :actions="length(source.id, 'y')" :clear="clear(source.id, 'y')" />
+      <LengthField label="Along wall" :value="source.x" :actions="length(source.id, 'x')" :clear="clear(source.id, 'x')" />
+      <LengthField label="Height" :value="source.y" :actions="length(source.id, 'y')" :clear="clear(source.id, 'y')" />
     </div>
     <slot name="after" />
   </section>

@@ -23,19 +23,19 @@ function bayAt(y: number) {
   return leg && bays().find(({ from, to }) => leg.from.x >= from && leg.from.x <= to)
 }
 function stop(y: number) {
-  if (y < 0 || y > store.wall!.height) return [{ path: '$', message: `the wall is ${show(store.wall!.height)} high` }]
+  if (y < 0 || y > store.wall!.height) return [{ path: '$', message: `the wall is only ${show(store.wall!.height)} high` }]
   // What was typed stays until it can be kept.
-  if (!tell('stopped', y)) return [{ path: '$', message: 'Not kept yet' }]
-  const faults = store.edit('Blocking that a line met', wall => enterStopped(wall, y, bayAt(y)))
+  if (!tell('stopped', y)) return [{ path: '$', message: 'Not saved yet' }]
+  const faults = store.edit('Blocking found by pull line', wall => enterStopped(wall, y, bayAt(y)))
   stopping.value = false
   stoppedAt.value = undefined
-  done.value = `Blocking is entered at ${show(y)}; the way is found anew.`
+  done.value = `Blocking entered at ${show(y)}. The route is recalculated.`
   return faults
 }
 function through() {
   if (!tell('through')) return
-  store.edit('A line went through', wall => enterPassed(wall, route, bays()))
-  done.value = 'Entered: the bay is free on this way.'
+  store.edit('Pull line passed', wall => enterPassed(wall, route, bays()))
+  done.value = 'Recorded: the stud bay is clear on this route.'
 }
 watch(() => route.id, () => { fault.value = done.value = '' })
 </script>
@@ -44,16 +44,16 @@ watch(() => route.id, () => { fault.value = done.value = '' })
   <div>
     <div class="grid grid-cols-2 items-end gap-2">
       <button type="button" class="press !min-h-12 border-stop! text-stop!" :aria-pressed="stopping" @click="stopping = !stopping; stoppedAt = undefined">
-        It stopped
+        Line blocked
       </button>
       <button type="button" class="press !min-h-12" @click="through">
-        It went through
+        Line through
       </button>
     </div>
     <div v-if="stopping" class="mt-1 grid gap-2" :class="stoppedAt === undefined ? 'grid-cols-1' : 'grid-cols-2 items-end'">
-      <LengthField :key="`${route.id} ${store.wall?.blocking?.length ?? 0} ${stoppedAt ?? ''}`" label="It stopped at, above the floor" hint="Or tap the drawing there" :value="stoppedAt" :actions="{ commit: stop }" />
+      <LengthField :key="`${route.id} ${store.wall?.blocking?.length ?? 0} ${stoppedAt ?? ''}`" label="Blockage above floor" hint="Or tap the position on the drawing" :value="stoppedAt" :actions="{ commit: stop }" />
       <button v-if="stoppedAt !== undefined" type="button" class="press press-first !min-h-12" @click="stop(stoppedAt)">
-        Stopped here
+        Record blockage
       </button>
       <template v-if="stoppedAt !== undefined">
         <button v-for="by in [-NUDGE, NUDGE]" :key="by" type="button" class="press" @click="stoppedAt = Math.max(0, stoppedAt! + by)">

@@ -8,7 +8,7 @@ const summary = computed(() => {
   if (!wiring || wiring.loads.length === 0) return 'Nothing to wire yet'
   const used = wiring.circuits.filter(({ screens }) => screens.length > 0).length
   const fed = wiring.circuits.reduce((sum, { screens }) => sum + screens.length, 0)
-  return `${fed} of ${wiring.loads.length} screens fed by ${used} ${used === 1 ? 'circuit' : 'circuits'}; ${wiring.boxes.filter(({ held }) => held).length} of ${wiring.boxes.length} boxes in place`
+  return `${fed} of ${wiring.loads.length} screens fed by ${used} ${used === 1 ? 'circuit' : 'circuits'}; ${wiring.boxes.filter(({ held }) => held).length} of ${wiring.boxes.length} boxes placed`
 })
 defineExpose({
   pointed: ({ y }: { x: number, y: number }) => { if (stopping.value) stoppedAt.value = Math.round(y / 5) * 5 },
@@ -17,7 +17,7 @@ defineExpose({
 
 <template>
   <BenchFrame stage="wire" title="Wire" :summary="summary">
-    <BenchPanels v-model="panel" :panels="WIRE_PANELS" label="Parts of the wiring" />
+    <BenchPanels v-model="panel" :panels="WIRE_PANELS" label="Wire sections" />
     <PowerPanel v-if="panel === 'power'" />
     <LazyBoxesPanel v-else-if="panel === 'boxes'" />
     <LazyRoutesPanel v-else-if="panel === 'routes'" />

@@ -11,29 +11,29 @@ const bits = computed(() => {
 </script>
 
 <template>
-  <section v-if="works" class="max-h-72 space-y-1 overflow-y-auto text-sm" tabindex="0" aria-label="What is opened and closed" data-testid="works">
+  <section v-if="works" class="max-h-72 space-y-1 overflow-y-auto text-sm" tabindex="0" aria-label="Openings and making good" data-testid="works">
     <p>
-      <b>All routes: {{ Math.round(works.minutes) }} min</b>, what several share counted once.
+      <b>All routes: {{ Math.round(works.minutes) }} min</b>, shared work counted once.
     </p>
     <ul class="list-disc pl-5">
       <li v-if="works.openings.length">
-        {{ works.openings.length }} {{ works.openings.length === 1 ? 'opening' : 'openings' }}, {{ show(works.openings[0]!.rect.width) }} × {{ show(works.openings[0]!.rect.height) }} or more: cut sloping so that the piece goes back, keep it, screw it to battens, tape and two coats of filler, each dry by its maker’s sheet before sanding
+        {{ works.openings.length }} {{ works.openings.length === 1 ? 'opening' : 'openings' }}, {{ show(works.openings[0]!.rect.width) }} × {{ show(works.openings[0]!.rect.height) }} or larger: cut with bevelled edges and keep the piece. Screw it back to battens, tape, apply two coats of filler, let each dry to the maker’s instructions, then sand
       </li>
       <li v-if="bits">
-        bored holes: {{ bits }}, each sealed
+        bored holes: {{ bits }}; seal each one
       </li>
       <li v-if="works.guards">
-        {{ works.guards }} steel plates where a hole comes near a face
+        {{ works.guards }} nail plates where a hole is close to a wall face
       </li>
       <li v-if="works.raceway">
-        raceway {{ show(works.raceway.length) }}, at least {{ show(works.raceway.inside) }} wide inside; {{ show(works.raceway.seen) }} of it in sight
+        raceway {{ show(works.raceway.length) }}, inside width at least {{ show(works.raceway.inside) }}; {{ show(works.raceway.seen) }} of it visible
       </li>
       <li v-for="reel in works.reels" :key="reel.model.id">
-        {{ reel.model.name ?? reel.model.id }}: {{ reel.lengths.map(length => show(length)).join(' + ') }} on reels, {{ show(reel.left) }} left over
+        {{ reel.model.name ?? reel.model.id }}: {{ reel.lengths.map(length => show(length)).join(' + ') }} off reels, offcut {{ show(reel.left) }}
       </li>
     </ul>
     <p class="text-xs text-ink-soft">
-      On the drawing: yellow lines are power, blue ones signal; what drops by itself is a plain line. Bays are green where a line runs freely, yellow past insulation, red where the covering is opened.
+      On the drawing: yellow lines are power, blue lines signal; solid lines drop freely. Stud bays are green where a line runs freely, yellow past insulation, red where the covering is opened.
     </p>
   </section>
 </template>

@@ -15,7 +15,7 @@ function useCanvas(): ComputedRef<Canvas> {
 
 /** Wire: which circuit and player feed which screen, where the boxes go, and the ways and cables to them. */
 export const wireStage: StageRoom = {
-  id: 'wire', title: 'Wire', does: 'Circuits, boxes, and the way through the wall',
+  id: 'wire', title: 'Wire', does: 'Circuits, boxes, routes, cables',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
   parts: [bench, ledger, () => import('./PowerPanel.vue'), () => import('./BoxesPanel.vue'), () => import('./RoutesPanel.vue'), () => import('./SchedulePanel.vue')],
 }

@@ -13,7 +13,7 @@ export function useBoxDrag() {
       if (!began) return
       const { x, y } = began
       select('box', id)
-      edit.show('Put a box by hand', wall => setBox(wall, id, { x: Math.round(x + by.x), y: Math.round(y + by.y) }))
+      edit.show('Move box', wall => setBox(wall, id, { x: Math.round(x + by.x), y: Math.round(y + by.y) }))
     },
     moved() {
       began = undefined

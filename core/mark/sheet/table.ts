@@ -29,8 +29,8 @@ export function tableOf(marks: Mark[], units: UnitSystem, precision: Precision):
     running: show(mark.running),
     height: show(mark.height),
     fromLevel: mark.kind === 'level-line' ? '' : signed(fromPrintedLevel(mark, units, precision)),
-    drill: mark.size ? `cut ${show(mark.size.width)} × ${show(mark.size.height)}` : mark.kind === 'bore' ? `${bitName(mark.bit!, units)} through` : mark.kind === 'bolt' ? 'its maker’s bolt' : mark.kind !== 'hole' ? '' : mark.bit === undefined ? 'not known' : `${bitName(mark.bit, units)} × ${show(mark.depth)}${units === 'metric' ? ' mm' : ''}`,
-    into: mark.member === undefined ? '' : `${misses(mark) ? 'misses' : 'member'} ${mark.member + 1}`,
+    drill: mark.size ? `cut ${show(mark.size.width)} × ${show(mark.size.height)}` : mark.kind === 'bore' ? `${bitName(mark.bit!, units)} through` : mark.kind === 'bolt' ? 'maker’s bolt' : mark.kind !== 'hole' ? '' : mark.bit === undefined ? 'not known' : `${bitName(mark.bit, units)} × ${show(mark.depth)}${units === 'metric' ? ' mm' : ''}`,
+    into: mark.member === undefined ? '' : `${misses(mark) ? 'misses' : 'stud'} ${mark.member + 1}`,
     misses: misses(mark),
   }))
 }

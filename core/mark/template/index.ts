@@ -40,7 +40,7 @@ function drawSubject({ kind, outline, slots, holes }: TemplateSubject, { units, 
 /** Where each that a template is for goes: its middle from the datum and above the floor. */
 function placesOf({ names, at }: TemplateSubject, { datum }: Marking, { units, precision }: TemplateOptions): string {
   const show = (mm: number) => formatLength(mm, units, precision)
-  return `Middle from ${datum.label} and above the floor: ${at.map(({ x, y }, n) => `${names[n]} ${show(x - datum.x)} and ${show(y)}`).join('; ')}.`
+  return `Centre from ${datum.label} and above floor: ${at.map(({ x, y }, n) => `${names[n]} ${show(x - datum.x)} and ${show(y)}`).join('; ')}.`
 }
 
 /**
@@ -61,7 +61,7 @@ export function drawTemplates(of: { site: string, wall: string }, subjects: Temp
       label(`${of.site} · ${of.wall} · ${subject.kind === 'plate' ? 'plate' : 'cut-out'} template, 1:1`, margin, margin + 4.5, 4.4, { 'font-weight': 600 }),
       label(issueLine(options.issue, options.units), width - margin, margin + 4.5, 3.4, { 'text-anchor': 'end', 'font-weight': 600 }),
       ...places.map((text, k) => label(text, margin, margin + 9.5 + 3.6 * k, 2.7)),
-      label(`${tiles.length > 1 ? `Page ${n + 1} of ${tiles.length} of this template. ` : ''}Print at 100 %. If the bar below does not measure what it says, do not drill from this print.`, margin, margin + HEAD - 5, 2.9, { 'font-weight': 600 }),
+      label(`${tiles.length > 1 ? `Page ${n + 1} of ${tiles.length} of this template. ` : ''}Print at 100 %. Measure the bar below: if its length is wrong, do not drill from this print.`, margin, margin + HEAD - 5, 2.9, { 'font-weight': 600 }),
       drawTile(tile, drawing, size, whole),
       scaleBar(margin, height - margin - FOOT + 5, options.units)))
   })

@@ -14,7 +14,7 @@ export default defineEventHandler(async (event) => {
   const faults = passwordFault('$.next', next)
   if (faults.length > 0) throw validationError(faults)
   await limited('password', `${clientOf(event)} ${person.id}`, async () => {
-    if (person.password !== null && !await verifyPassword(person.password, String(present))) throw apiError(403, 'wrong-password', 'This is not the password that you have now.')
+    if (person.password !== null && !await verifyPassword(person.password, String(present))) throw apiError(403, 'wrong-password', 'This is not your current password.')
   })
   setPassword(accounts(), person, await hashPassword(String(next)), person.name, now(), session)
   return { set: true }

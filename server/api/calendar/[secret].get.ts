@@ -15,13 +15,13 @@ const DAY = 86_400_000
 export default defineEventHandler(event => limited('links', clientOf(event), () => {
   const { firm: id, secret } = firmOfSecret(getRouterParam(event, 'secret')!.replace(/\.ics$/, ''))
   const firm = id === undefined ? listFirms(accounts())[0] : firmOfId(accounts(), id)
-  if (!firm) throw notFound('such calendar')
+  if (!firm) throw notFound('this calendar')
   const db = databaseOfFirm(firm)
   const { kind, of } = openCalendar(db, secret)
   const { settings, publishedAt } = readProgramme(db)
   const person = kind === 'person' ? listPeople(accounts(), firm.key).find(({ id }) => id === of) : undefined
   // Whoever is no longer of the firm hears nothing more, whatever address he has.
-  if (kind === 'person' && !person) throw notFound('such calendar')
+  if (kind === 'person' && !person) throw notFound('this calendar')
   const all = publishedBetween(db, new Date(Date.now() - 31 * DAY).toISOString(), new Date(Date.now() + 366 * DAY).toISOString())
   const mine = all.filter(({ crew, people }) => kind === 'crew' ? crew === of : people.includes(of))
   const sites = new Map(listPlaces(db).map(({ id, name, address, access }) => [id, { name, ...address !== undefined && { address }, ...access !== undefined && { access } }]))

@@ -7,7 +7,7 @@ import { validationError } from '../../utils/apiError'
 /** What was published between two moments, `?from=` and `?to=` (ISO 8601), at the sites that whoever asks sees. */
 export default defineEventHandler((event) => {
   const { from, to } = getQuery(event)
-  const faults = Object.entries({ from, to }).flatMap(([key, value]) => typeof value === 'string' && isMoment(value) ? [] : [{ path: `$.${key}`, message: 'must be a date and time with its zone (ISO 8601)' }])
+  const faults = Object.entries({ from, to }).flatMap(([key, value]) => typeof value === 'string' && isMoment(value) ? [] : [{ path: `$.${key}`, message: 'must be a date and time with time zone (ISO 8601)' }])
   if (faults.length > 0) throw validationError(faults)
   const db = database(event)
   const sees = seenBy(event)

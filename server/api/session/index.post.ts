@@ -24,7 +24,7 @@ export default defineEventHandler(async (event) => {
     for (const each of known) if (each.password !== null && await verifyPassword(each.password, typed)) matching.push(each)
     if (matching.length > 0) return matching
     for (const each of known) note(accounts(), each.firm, { at: now(), by: each.name, kind: 'sign-in-failed', subject: (getHeader(event, 'user-agent') ?? '').slice(0, 300), detail: 'wrong password' })
-    throw apiError(401, 'wrong-password', 'This address and this password do not go together. A planner of your firm can give you a link to set a new password.')
+    throw apiError(401, 'wrong-password', 'The address or the password is wrong. A planner of your firm can give you a link to set a new password.')
   })))
   const firms = listFirms(accounts()).filter(({ key }) => person.some(each => each.firm === key))
   const chosen = firms.length === 1 ? firms[0] : firms.find(({ id }) => id === firm)

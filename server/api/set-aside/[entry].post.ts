@@ -14,7 +14,7 @@ export default defineEventHandler(async (event) => {
   const { accept } = fieldsOf(await jsonBody(event))
   const [db, key, by, firm] = [database(event), Number(getRouterParam(event, 'entry')), author(event), firmOf(event)]
   const waiting = listAside(db).find(each => each.key === key)
-  if (!waiting) throw notFound('entry that waits under this number')
+  if (!waiting) throw notFound('an entry waiting under this number')
   const { entry } = waiting
   if (accept === true) tellWall(firm.id, waiting.site, waiting.wall, { kind: 'log', entries: [acceptAside(db, key, by, now())] })
   else resolveAside(db, key, false, by, now())

@@ -13,7 +13,7 @@ const site = ref<SiteSummary>()
 const failed = ref('')
 try {
   site.value = (await api<SiteSummary[]>('/sites')).find(site => site.id === id)
-  if (!site.value) failed.value = 'There is no site of this name here.'
+  if (!site.value) failed.value = 'This site does not exist, or you have no access to it.'
 }
 catch (error) {
   failed.value = (error as Error).message
@@ -32,7 +32,7 @@ const faults = reactive({ name: '', width: '', height: '' })
 const fields: [keyof typeof form, string][] = [['name', 'Name'], ['width', 'Width'], ['height', 'Height']]
 async function create() {
   const [width, height] = [parseLength(form.width, units.value), parseLength(form.height, units.value)]
-  faults.name = form.name.trim() ? '' : 'A name is needed.'
+  faults.name = form.name.trim() ? '' : 'Enter a name.'
   faults.width = width.ok ? '' : width.message
   faults.height = height.ok ? '' : height.message
   if (!width.ok || !height.ok || faults.name) return
@@ -71,7 +71,7 @@ async function create() {
           {{ failed }}
         </p>
         <p v-else-if="site?.walls.length === 0" class="text-sm">
-          {{ session.may('wall.design', id) ? 'No wall yet. Measure one and enter it here on the right.' : 'No wall yet.' }}
+          {{ session.may('wall.design', id) ? 'No walls yet. Measure one and enter it on the right.' : 'No walls yet.' }}
         </p>
         <ul class="grid gap-3 sm:grid-cols-2">
           <li v-for="wall in site?.walls" :key="wall.id">
@@ -97,7 +97,7 @@ async function create() {
             <input :id="`wall-${key}`" v-model="form[key]" class="field-input" :aria-invalid="faults[key] !== ''" :aria-describedby="describedby" autocomplete="off" @input="faults[key] = ''">
           </FieldFrame>
           <button type="submit" class="press press-first w-full">
-            <Plus class="size-4" aria-hidden="true" /> Begin the wall
+            <Plus class="size-4" aria-hidden="true" /> Create wall
           </button>
         </form>
         <div class="space-y-2">
@@ -105,7 +105,7 @@ async function create() {
             House rules
           </h2>
           <NuxtLink class="press w-full" :to="`/sites/${id}/rules`">
-            <Scale class="size-4" aria-hidden="true" /> {{ session.may('site.settings', id) ? 'Choose how this site is worked' : 'How this site is worked' }}
+            <Scale class="size-4" aria-hidden="true" /> {{ session.may('site.settings', id) ? 'Edit site rules' : 'View site rules' }}
           </NuxtLink>
         </div>
         <SitePlace v-model="state" :site="id" />
@@ -117,13 +117,13 @@ async function create() {
             Job file
           </h2>
           <a class="press w-full" :href="`/api/sites/${id}/job`" download>
-            <FileDown class="size-4" aria-hidden="true" /> Save the site as a job file
+            <FileDown class="size-4" aria-hidden="true" /> Export job file
           </a>
           <a class="press w-full" :href="`/api/sites/${id}/archive`" download>
-            <FileArchive class="size-4" aria-hidden="true" /> Save it with pictures and files
+            <FileArchive class="size-4" aria-hidden="true" /> Export ZIP with files
           </a>
           <p class="text-xs text-ink-soft">
-            The job file has walls, catalogue and log, for your own scripts. The ZIP file has it, the pictures and the other files. Either can be brought in on another machine.
+            The job file contains walls, catalogue and log, for your own scripts. The ZIP file adds the photos and all other files. You can import either on another server.
           </p>
         </div>
       </aside>

@@ -16,11 +16,11 @@ const register = defineWebAuthnRegisterEventHandler({
   storeChallenge: (_event, challenge, attempt) => keepChallenge(attempt, challenge),
   getChallenge: (_event, attempt) => challengeOf(attempt),
   onSuccess: (event, { credential: { id, publicKey, counter, transports = [] } }) => {
-    const device = getHeader(event, 'user-agent') ?? 'A device that says nothing of itself'
+    const device = getHeader(event, 'user-agent') ?? 'Unknown device'
     addPasskey(accounts(), signedIn(event).person, { id, publicKey, counter, transports }, device.slice(0, 300), now())
   },
   onError: () => {
-    throw apiError(422, 'passkey-refused', 'The device made no passkey that can be used here. Try again, or go on with your password.')
+    throw apiError(422, 'passkey-refused', 'The device did not create a passkey that can be used here. Try again, or continue with your password.')
   },
 })
 

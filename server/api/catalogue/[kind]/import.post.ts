@@ -13,6 +13,6 @@ export default defineEventHandler(async (event) => {
   if (!Array.isArray(models)) throw validationError([{ path: '$.models', message: 'must be a list' }])
   const kind = modelKind(getRouterParam(event, 'kind'))
   const saved = importModels(database(event), kind, models, author(event), now())
-  audited(event, 'catalogue', saved.map(({ id }) => id).join(', ').slice(0, 2_000), `${kind}, brought in`)
+  audited(event, 'catalogue', saved.map(({ id }) => id).join(', ').slice(0, 2_000), `${kind}, imported`)
   return saved
 })

@@ -22,7 +22,7 @@ function enter(invitation: Invitation, name: unknown, password: string): Person 
     return joined
   }
   const known = accounts().select().from(people).where(eq(people.key, invitation.person!)).get()
-  if (!known || known.removedAt !== null) throw notFound('such person in the firm any more')
+  if (!known || known.removedAt !== null) throw notFound('this person, who may have left the firm')
   setPassword(accounts(), known, password, known.name, now())
   return known
 }

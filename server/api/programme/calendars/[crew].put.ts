@@ -8,7 +8,7 @@ import { now } from '../../../utils/now'
 /** Makes the address of a crew's calendar anew; the one before it ends. The secret is told this once. */
 export default defineEventHandler((event) => {
   const [db, crew] = [database(event), getRouterParam(event, 'crew')!]
-  if (!readProgramme(db).settings.crews.some(({ id }) => id === crew)) throw notFound('crew of this name')
+  if (!readProgramme(db).settings.crews.some(({ id }) => id === crew)) throw notFound('this crew')
   const made = makeCalendar(db, 'crew', crew, author(event), now())
   audited(event, 'calendar-made', crew)
   return { ...made, secret: `${firmOf(event).id}.${made.secret}` }

@@ -12,7 +12,7 @@ import { now } from '../../../../utils/now'
 export default defineEventHandler(async (event) => {
   const [db, folder, name] = [database(event), folderOfFirm(firmOf(event)), String(getQuery(event).name ?? '')]
   const { id } = siteRow(db, getRouterParam(event, 'site')!)
-  const file = await keepFile(folder, id, name, await bodyBytes(event, LIMITS.fileBytes, 'A file can have 25 MB; this one has more.'))
+  const file = await keepFile(folder, id, name, await bodyBytes(event, LIMITS.fileBytes, 'A file can have at most 25 MB; this one is larger.'))
   try {
     const saved = addFile(db, id, { file, name, by: author(event), at: now() })
     audited(event, 'file-added', id, name)

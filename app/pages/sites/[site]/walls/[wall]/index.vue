@@ -10,6 +10,6 @@ await navigateTo(`/sites/${site}/walls/${wall}/${stage}`, { replace: true })
 
 <template>
   <p class="p-6" role="status">
-    The wall is opened…
+    Opening the wall…
   </p>
 </template>

@@ -21,7 +21,7 @@ function choose(rules: Rules) {
     if (Object.keys(rules).length > 0) wall.rules = rules
     else delete wall.rules
   })
-  says.value = faults.length > 0 ? faults.map(({ message }) => `${message}.`).join(' ') : 'This wall is planned by it from now on.'
+  says.value = faults.length > 0 ? faults.map(({ message }) => `${message}.`).join(' ') : 'Saved. This wall now follows the rule.'
 }
 useHead({ title: 'House rules · Wide Trellis' })
 </script>

@@ -16,7 +16,7 @@ export default defineEventHandler(async (event) => {
   const format = choice('format', query.format, ['json', 'csv', 'svg'], 'json')
   const id = query.array === undefined ? undefined : String(query.array)
   const found = await work('pixels', { job: readJobText(database(event), site, wall), drawn: format === 'svg', ...id !== undefined && { array: id } })
-  if (!found) throw notFound('array of this name with screens on this wall')
+  if (!found) throw notFound('this array with screens on this wall')
   const { array, map, picture } = found
   asFile(event, [site, wall, array, 'pixels'], format, TYPES[format])
   if (format === 'svg') return picture

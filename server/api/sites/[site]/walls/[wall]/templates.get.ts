@@ -13,5 +13,5 @@ export default defineEventHandler(async (event) => {
   const { format, options } = sheetRequest(query, siteUnits(database(event), site), TEMPLATE_FORMATS)
   const [revision, of] = [revisionOf(query.revision), revisionOf(query.of)]
   const file = await work('templates', { job, format, ...of !== undefined && { of }, ...revision !== undefined && { revision }, options })
-  return sheetAnswer(event, file, [site, wall, 'templates', ...of ? [of] : []], format, of === undefined ? 'plate or cut-out of this wall that a template could be of' : `plate or cut-out “${of}” on this wall`)
+  return sheetAnswer(event, file, [site, wall, 'templates', ...of ? [of] : []], format, of === undefined ? 'a plate or cut-out of this wall to draw a template for' : `plate or cut-out “${of}” on this wall`)
 })

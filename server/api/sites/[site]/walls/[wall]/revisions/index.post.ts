@@ -10,7 +10,7 @@ export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const text = await bodyText(event, LIMITS.frozenBytes)
   const read = await work('revision', { text, previous: previousOf(database(event), site, wall, text) })
-  if ('notJson' in read) throw apiError(400, 'not-json', `What was sent is not JSON: ${read.notJson}`)
+  if ('notJson' in read) throw apiError(400, 'not-json', `The data sent is not JSON: ${read.notJson}`)
   if ('faults' in read) throw validationError(read.faults)
   addRevision(database(event), site, wall, read.frozen)
   setResponseStatus(event, 201)
