@@ -1,4 +1,4 @@
-import { bitName, formatLength, inSystem, quantityToString, textToString, type Precision, type Text } from '~~/core/units'
+import { bitName, formatLength, inSystem, quantityToString, sumToString, textToString, type Precision, type Text } from '~~/core/units'
 
 /** Lengths and sentences in the unit that is read now. */
 export function useUnits() {
@@ -20,8 +20,13 @@ export function useUnits() {
     quantity: (value: number, unit: string) => quantityToString({ value, unit }, system.value),
     inUnits: (value: number, unit: string) => inSystem({ value, unit }, system.value),
     tell: (text: Text) => textToString(text, system.value),
+    /** A sum of a working, with bare millimetres. */
+    tellSum: (text: Text) => sumToString(text, system.value),
     /** What stands behind a metric figure. */
     suffix: computed(() => system.value === 'metric' ? 'mm' : ''),
+    /** A length in a sentence: as it is marked, or to the tenth or thirty-second, with its unit. */
+    withUnit: (mm: number) => `${formatLength(mm, system.value, precision.value)}${system.value === 'metric' ? ' mm' : ''}`,
+    fineWithUnit: (mm: number) => textToString([{ mm }], system.value),
     toggle: () => { preferences.units.value = system.value === 'metric' ? 'imperial' : 'metric' },
   }
 }

@@ -13,10 +13,11 @@ const emit = defineEmits<{
 }>()
 const draws = computed(() => canvas.draws)
 const store = useWallStore()
+const { pieces } = usePiece()
 const { plan, planned, behind, drilled, unused } = useWallPlan()
 const view = useDraftView()
 const wall = computed(() => planned.value ?? store.shown)
-const { show } = useUnits()
+const { withUnit } = useUnits()
 /** What can be picked on the drawing. */
 const PICKED = ['box', 'hole', 'reading', 'feature', 'screen', 'member'] as const
 const { hovered, select: choose } = useSelection()
@@ -73,7 +74,7 @@ const level = computed(() => plan.value?.marking.levelLine)
     :width="width"
     :height="height"
     role="img"
-    :aria-label="`Elevation of ${wall.name}, ${show(wall.width)} wide and ${show(wall.height)} high, ${plan?.members.length ?? 0} studs, ${arrays.length} arrays`"
+    :aria-label="`Elevation of ${wall.name}, ${withUnit(wall.width)} wide and ${withUnit(wall.height)} high${plan?.members.length ? `, ${plan.members.length} ${pieces}` : ''}, ${arrays.length} arrays`"
     class="block overflow-hidden touch-none"
     :class="{ 'cursor-crosshair': draws }"
     data-testid="elevation"
@@ -118,7 +119,7 @@ const level = computed(() => plan.value?.marking.levelLine)
       <g v-if="level" class="text-chalk" pointer-events="none">
         <path :d="`M${-wall.width} ${level.y} H${2 * wall.width}`" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />
         <DraftLettering :x="0" :y="level.y" :dx="4" :dy="-5" :size="12" halo>
-          level line {{ show(level.y) }}
+          level line {{ withUnit(level.y) }}
         </DraftLettering>
       </g>
       <LazyDraftWiring v-if="canvas.wiring && plan" :wiring="plan.wiring" :wall="wall" :seen-through="canvas.wiring === true" :movable="canvas.movable === 'boxes'" @moving="(id, by) => canvas.movingBox?.(id, by)" @moved="canvas.moved?.()" />

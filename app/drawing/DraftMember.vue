@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { piecesOf, type Member } from '~~/core/survey'
+import { MEMBER_KIND_NAMES, MEMBER_SOURCE_NAMES, piecesOf, type Member } from '~~/core/survey'
 import type { DragOffset } from '~/drawing/useDraftDrag'
 
 /** A framing member over the height of the wall; what is not sure of its edges is drawn soft. */
 const { member, index, height, movable = false } = defineProps<{ member: Member, index: number, height: number, movable?: boolean }>()
 const emit = defineEmits<{ moving: [offset: DragOffset], moved: [] }>()
 const { isLit, hover, leave } = useSelection()
+const { Piece } = usePiece()
 const lit = computed(() => isLit({ kind: 'member', id: member.id }))
 const { show } = useUnits()
 const group = useTemplateRef<SVGGElement>('group')
@@ -30,7 +31,7 @@ const stands = computed(() => (member.stretches ?? [{ from: 0, to: height }]).ma
     @pointerenter="hover('member', member.id)"
     @pointerleave="leave"
   >
-    <title>Stud {{ index + 1 }}, centre {{ show(member.centre) }} ± {{ show(unsure) }}, {{ member.kind }}, {{ member.source }}, {{ member.proved ? 'confirmed' : 'unconfirmed' }}</title>
+    <title>{{ Piece }} {{ index + 1 }}, centre {{ show(member.centre) }} ± {{ show(unsure) }}, {{ MEMBER_KIND_NAMES[member.kind] }}, {{ MEMBER_SOURCE_NAMES[member.source] }}, {{ member.proved ? 'confirmed' : 'unconfirmed' }}</title>
     <template v-for="stretch in stands" :key="stretch.y">
       <rect v-if="unsure > 0" v-bind="stretch" :x="member.centre - perhaps" :width="2 * perhaps" fill="var(--color-wood)" opacity="0.45" />
       <rect

@@ -13,7 +13,7 @@ export const diff: Verb = {
     const options = sheetOptions(job, said, 'a3')
     if (said.as !== undefined) return toFile(await differenceFile(before, after, said.as as typeof DIFFERENCE_FORMATS[number], options), said.out)
     const rows = differenceRows(differenceOf(before.plan, after.plan), before, after, options.units, options.precision)
-    const lines = rows.map(({ what, label, before, after, by }) => [what, label, before && after ? `${before} → ${after}` : before || after, by && `by ${by}`].filter(Boolean).join('\t'))
+    const lines = rows.map(({ what, label, before, after, by }) => [what, label, before && after ? `${before} → ${after}` : before || after, by && `by ${by}${options.units === 'metric' ? ' mm' : ''}`].filter(Boolean).join('\t'))
     return toFile(`${[rows.length === 1 ? '1 mark differs.' : `${rows.length} marks differ.`, ...lines].join('\n')}\n`, said.out)
   },
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { d46, exampleWall } from '../../tests/fixtures/job'
 import { ORIENTATIONS, type ScreenArray } from '../job'
-import { textToString } from '../units'
+import { sumToString, textToString } from '../units'
 import { arrange, orientDisplay, retellPlacing, runFigure, turnEdges, turnVector } from './index'
 
 const wall = exampleWall()
@@ -87,7 +87,7 @@ describe('placing', () => {
   it('shows the sum behind the outline', () => {
     const { value, working } = runFigure(wall.arrays[0]!, orientDisplay(d46, 'landscape'), [], 'x')
     expect(value).toBeCloseTo(3065.4, 9)
-    expect(textToString(working[0]!.expression, 'metric')).toBe('3 × 1021.4 + 2 × 0.6')
+    expect(sumToString(working[0]!.expression, 'metric')).toBe('3 × 1021.4 + 2 × 0.6')
   })
 })
 
@@ -95,7 +95,7 @@ describe('a grid that leaves the wall', () => {
   it('is a stop that says by how much', () => {
     const off = laid({ at: { x: { edge: 'left', value: -120 }, y: { edge: 'centre', value: 1650 } } })
     expect(off.findings.map(({ code, message }) => [code, textToString(message, 'metric')]))
-      .toEqual([['array-off-wall', 'Departures extends past the wall’s left edge by 120.']])
+      .toEqual([['array-off-wall', 'Departures extends past the wall’s left edge by 120 mm.']])
     expect(laid({ columns: 7 }).findings.map(({ code }) => code)).toEqual(['array-larger-than-wall', 'array-larger-than-wall'])
     expect(laid({}).findings).toEqual([])
   })

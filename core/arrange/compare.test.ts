@@ -11,8 +11,8 @@ describe('a comparison of arrangements', () => {
   }
   it('tells size, seams, heights, protrusion, mass and what it costs', () => {
     expect(told()).toEqual({
-      'Screens': '6', 'Size': '3065.4 × 1153', 'Bezel seams': '2', 'Lower edge': '1073.5', 'Upper edge': '2226.5',
-      'Screen face from wall': '126', 'Mass': '202.8 kg', 'Mounts': '6', 'Holes': '24', 'Stops': '1',
+      'Screens': '6', 'Size': '3065.4 × 1153 mm', 'Bezel seams': '2 mm', 'Bottom edge above floor': '1073.5 mm', 'Top edge above floor': '2226.5 mm',
+      'Screen face from wall': '126 mm', 'Mass': '202.8 kg', 'Mounts': '6', 'Holes': '24', 'Stops': '1',
     })
   })
   it('spans what differs, and tells each array by itself', () => {
@@ -22,7 +22,7 @@ describe('a comparison of arrangements', () => {
       array!.cells = [{ row: 1, column: 1, mount: 'deep' }, { row: 1, column: 2, orientation: 'inverted' }]
       job.walls[0]!.arrays.push({ ...array!, id: 'b', rows: 1, columns: 1, cells: [] })
     })
-    expect(mixed).toMatchObject({ 'Screens': '7', 'Size': '3065.4 × 1153; 1021.4 × 576.2', 'Screen face from wall': '126 to 158', 'Bezel seams': '1.6 to 2.4' })
+    expect(mixed).toMatchObject({ 'Screens': '7', 'Size': '3065.4 × 1153 mm; 1021.4 × 576.2 mm', 'Screen face from wall': '126 to 158 mm', 'Bezel seams': '1.6 to 2.4 mm' })
   })
   it('of nothing is told as none', () => {
     expect(told((job) => { job.walls[0]!.arrays = [] })).toMatchObject({ 'Screens': '0', 'Size': '', 'Bezel seams': 'none', 'Mass': '0.0 kg' })

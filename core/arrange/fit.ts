@@ -11,9 +11,9 @@ export function sizeFaults(array: ScreenArray, outline: Rect, wall: Wall, path: 
   const show = (mm: number) => textToString(words`${mm}`, 'metric')
   const faults: Fault[] = []
   if (outline.width > wall.width + FIT)
-    faults.push({ path: `${path}.columns`, message: `${array.columns} columns are ${show(outline.width)} mm wide; the wall is ${show(wall.width)} mm` })
+    faults.push({ path: `${path}.columns`, message: `${array.columns} columns are ${show(outline.width)} wide; the wall is ${show(wall.width)}` })
   if (outline.height > wall.height + FIT)
-    faults.push({ path: `${path}.rows`, message: `${array.rows} rows are ${show(outline.height)} mm high; the wall is ${show(wall.height)} mm` })
+    faults.push({ path: `${path}.rows`, message: `${array.rows} rows are ${show(outline.height)} high; the wall is ${show(wall.height)}` })
   return faults
 }
 

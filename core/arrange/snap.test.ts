@@ -12,7 +12,7 @@ it('brings an edge or the middle to the nearest line on each axis', () => {
   // The wall is 6000 wide: its middle at 3000, the outline's middle 4 off it; nothing near its height.
   expect(snap({ ...outline, x: 2504 }, snapLines(studWall([]), [], []), 10)).toEqual({ dx: -4, dy: 0, met: [{ axis: 'x', at: 3000, label: 'centre of the wall' }] })
   expect(labels({ ...outline, x: 3502, y: 703 })).toEqual(['Notices 4000', 'Notices 1300'])
-  expect(labels({ ...outline, x: 815, y: 480 })).toEqual(['member 1 812'])
+  expect(labels({ ...outline, x: 815, y: 480 })).toEqual(['stud 1 812'])
   expect(labels({ ...outline, y: 480 })).toEqual([])
 })
 

@@ -33,7 +33,7 @@ describe('cells of their own', () => {
   it('are a stop where they do not fit their place, with both sizes', () => {
     const turned = laid({ cells: [{ row: 1, column: 1, orientation: 'portrait-cw' }] })
     expect(turned.findings.map(({ code, subject }) => [code, subject.id])).toEqual([['cell-of-another-size', 'a1-r1c1']])
-    expect(textToString(turned.findings[0]!.message, 'metric')).toBe('R1 C1 of Departures is 576.2 × 1021.4; the other screens of the grid are 1021.4 × 576.2.')
+    expect(textToString(turned.findings[0]!.message, 'metric')).toBe('R1 C1 of Departures is 576.2 × 1021.4 mm; the other screens of the grid are 1021.4 × 576.2 mm.')
     expect(codes({ cells: [{ row: 1, column: 1, display: 'sign' }] })).toEqual(['cell-of-another-size', 'cell-of-another-pitch'])
   })
 
@@ -43,7 +43,7 @@ describe('cells of their own', () => {
     job.walls[0]!.arrays[0]!.cells = [{ row: 1, column: 1, mount: 'light' }, { row: 2, column: 3, empty: true }]
     const { arrays, findings } = planWall(job.walls[0]!, job)
     expect(arrays[0]!.positions).toHaveLength(5)
-    expect(findings.filter(({ code }) => code === 'mount-over-capacity').map(({ message }) => textToString(message, 'metric'))).toEqual(['Light carries 10 kg; Kelda 46N weighs 21.5 kg.'])
+    expect(findings.filter(({ code }) => code === 'mount-over-capacity').map(({ message }) => textToString(message, 'metric'))).toEqual(['Light carries at most 10 kg; Kelda 46N weighs 21.5 kg.'])
   })
 })
 
@@ -113,9 +113,9 @@ describe('what an array lies over', () => {
     return covering.findings.map(({ severity, code, message }) => [severity, code, textToString(message, 'metric')])
   }
   it.each([
-    ['a door', { kind: 'door', x: 1000, y: 0, width: 900, height: 2100 }, ['stop', 'array-over-opening', 'Departures lies over a door, by 332.7 across and 576.2 up.']],
-    ['an outlet to reach', { x: 1560, keepReachable: true }, ['stop', 'array-over-reachable', 'Departures lies over the outlet that must stay accessible, by 68.7 across and 46.5 up.']],
-    ['a counter', { kind: 'counter', x: 1000, y: 0, width: 3000, height: 1100 }, ['caution', 'array-behind-furniture', 'Departures lies over the counter, by 1021.4 across and 26.5 up.']],
+    ['a door', { kind: 'door', x: 1000, y: 0, width: 900, height: 2100 }, ['stop', 'array-over-opening', 'Departures covers a door by 332.7 mm horizontally and 576.2 mm vertically.']],
+    ['an outlet to reach', { x: 1560, keepReachable: true }, ['stop', 'array-over-reachable', 'Departures covers the outlet that must stay accessible by 68.7 mm horizontally and 46.5 mm vertically.']],
+    ['a counter', { kind: 'counter', x: 1000, y: 0, width: 3000, height: 1100 }, ['caution', 'array-behind-furniture', 'Departures covers the counter by 1021.4 mm horizontally and 26.5 mm vertically.']],
   ])('is told with by how much: %s', (_, feature, told) => expect(over(feature)).toEqual([told]))
   it('is nothing where it only touches, or may be covered', () => {
     expect(over({ x: 1567.3 - 76, keepReachable: true })).toEqual([])
@@ -132,8 +132,8 @@ describe('several arrays', () => {
     return planWall(job.walls[0]!, job).findings.filter(({ code }) => code.startsWith('arrays')).map(({ code, message }) => [code, textToString(message, 'metric')])
   }
   it('are kept apart', () => {
-    expect(planned(2000)).toEqual([['arrays-overlap', 'Departures and Notices overlap by 21.4 across and 576.2 up.']])
-    expect(planned(2041.4, 50)).toEqual([['arrays-close', 'Departures and Notices are 20 apart; the minimum between arrays on this wall is 50 .']])
+    expect(planned(2000)).toEqual([['arrays-overlap', 'Departures and Notices overlap by 21.4 mm horizontally and 576.2 mm vertically.']])
+    expect(planned(2041.4, 50)).toEqual([['arrays-close', 'Departures and Notices are 20 mm apart; the minimum between arrays on this wall is 50 mm.']])
     expect(planned(2071.4, 50)).toEqual([])
     expect(planned(2021.4)).toEqual([])
   })
@@ -143,8 +143,8 @@ it('a wall of alternatives cautions until the one that is planned is the one cho
   const job = exampleJob()
   const alternatives = [{ id: 'a', name: 'Wide' }, { id: 'b', name: 'Tall', arrays: [] }]
   const said = (change: object) => planWall({ ...job.walls[0]!, alternatives, alternative: 'a', ...change }, job).findings.filter(({ code }) => code === 'alternative-open').map(({ message }) => textToString(message, 'metric'))
-  expect(said({})).toEqual(['2 alternatives, and the client has not chosen one yet.'])
-  expect(said({ chosen: 'b' })).toEqual(['“Tall”, but this plan is “Wide”.'])
+  expect(said({})).toEqual(['The wall has 2 alternatives, and the client has not chosen one yet.'])
+  expect(said({ chosen: 'b' })).toEqual(['The client chose “Tall”, but this plan is “Wide”.'])
   expect(said({ chosen: 'a' })).toEqual([])
 })
 
@@ -153,7 +153,7 @@ describe('a display’s figures', () => {
     expect(displayFaults(d46)).toEqual([])
     const wrong = { ...d46, bezel: { top: 300, right: 600, bottom: 276.2, left: 500 }, vesa: { ...d46.vesa, width: 1000, offset: { x: 20, y: -18 }, recess: 68 }, back: { profile: 'stepped' as const, rim: 80 } }
     expect(displayFaults(wrong).map(({ path }) => path)).toEqual(['$.bezel.left', '$.bezel.top', '$.vesa.width', '$.back.rim', '$.vesa.recess'])
-    expect(displayFaults(wrong)[0]!.message).toContain('78.6 mm wider')
+    expect(displayFaults(wrong)[0]!.message).toContain('78.6 mm')
     const job = exampleJob()
     job.catalogue.displays[0] = wrong
     expect(planWall(job.walls[0]!, job).findings.filter(({ code }) => code === 'display-impossible')).toHaveLength(5)

@@ -36,7 +36,7 @@ describe('a table of models', () => {
     ], [d46])
     expect(verdicts.map(({ becomes }) => becomes)).toEqual(['changed', 'added', 'refused', 'refused', 'refused', 'refused'])
     expect(verdicts[0]!.model).toMatchObject({ id: 'd46', width: expect.closeTo(1022.35, 9), mass: 21.5 })
-    expect(verdicts[2]!.message).toBe('Mass: “heavy” is not a number; Bezel left: Bezel left is needed.')
+    expect(verdicts[2]!.message).toBe('Mass: “heavy” is not a number; Left bezel: Left bezel is required.')
     expect(verdicts[3]!.message).toContain('leave no picture')
     expect(verdicts[4]!.message).toContain('id “new” appears twice in this table')
   })
@@ -58,8 +58,8 @@ describe('a figure of a model', () => {
   ] as const)('%s %s is read from “%s”', (kind, path, text, value) => expect(readField(field(kind, path), text)).toEqual({ ok: true, value }))
 
   it.each([
-    ['display', 'width', '', 'Width is needed'], ['display', 'mass', '-x', '“-x” is not a number'], ['display', 'ports', 'front', '“front” must be one of top, right, bottom, left'],
-    ['display', 'resolution.x', '1920.5', '“1920.5” is not a whole number'], ['mount', 'plate.slots', 'top 210 -240', 'is not a slot'], ['mount', 'otherNeeds', 'top', 'is not a use of slots'], ['mount', 'plate.slots', 'top a b c d', '“a” is not a number'],
+    ['display', 'width', '', 'Width is required'], ['display', 'mass', '-x', '“-x” is not a number'], ['display', 'ports', 'front', '“front” must be one of top, right, bottom, left'],
+    ['display', 'resolution.x', '1920.5', '“1920.5” is not a whole number'], ['mount', 'plate.slots', 'top 210 -240', 'is not a slot'], ['mount', 'otherNeeds', 'top', 'is not a slot pattern'], ['mount', 'plate.slots', 'top a b c d', '“a” is not a number'],
   ] as const)('%s %s is refused as “%s”', (kind, path, text, message) => {
     const read = readField(field(kind, path), text)
     expect(!read.ok && read.message).toContain(message)
@@ -88,9 +88,9 @@ describe('what cannot be', () => {
   it('is refused of a mount: a slot off its plate, a row it has not, a pull-out that stays in', () => {
     const [first, ...rest] = m1.plate.slots
     expect(faultsOf({ plate: { ...m1.plate, slots: [{ ...first!, x1: -270, y: 240 }, ...rest] } })).toEqual([
-      ['$.plate.slots[0]', 'Slot 1 extends 15 mm'], ['$.plate.slots[0]', 'Slot 1 extends 5 mm'],
+      ['$.plate.slots[0]', expect.stringContaining('15 mm')], ['$.plate.slots[0]', expect.stringContaining('5 mm')],
     ])
-    expect(faultsOf({ needs: { members: 2, rows: ['top', 'side'] } })[0]![1]).toBe('The plate has no row “side”; it has top, bottom')
+    expect(faultsOf({ needs: { members: 2, rows: ['top', 'side'] } })[0]![1]).toBe('The plate has no row “side”; its rows are top, bottom')
     expect(faultsOf({ depth: { stowed: 58, service: 58 } })[0]![0]).toBe('$.depth.service')
     expect(faultsOf({ capacity: -1 })[0]![0]).toBe('$.capacity')
   })

@@ -22,10 +22,10 @@ function missingFigures(fastener: Fastener): Fault[] {
 /** What cannot be about a fastener's figures: two against each other. */
 export function contradictoryFigures({ diameter, length, root, thread, tip = 0, edgeDistance, criticalEdge, minSpacing, criticalSpacing }: Fastener): Fault[] {
   return [
-    ...criticalEdge !== undefined && edgeDistance !== undefined && criticalEdge < edgeDistance ? [{ path: '$.criticalEdge', message: `The critical edge distance is less than the minimum edge distance, ${mm(edgeDistance)} mm` }] : [],
-    ...criticalSpacing !== undefined && minSpacing !== undefined && criticalSpacing < minSpacing ? [{ path: '$.criticalSpacing', message: `The critical spacing is less than the minimum spacing, ${mm(minSpacing)} mm` }] : [],
-    ...root !== undefined && root > diameter ? [{ path: '$.root', message: `The root diameter is ${mm(root - diameter)} mm larger than the shank diameter` }] : [],
-    ...thread !== undefined && thread + tip > length ? [{ path: '$.thread', message: `The thread${tip > 0 ? ' with its tip' : ''} is ${mm(thread + tip - length)} mm longer than the screw` }] : [],
+    ...criticalEdge !== undefined && edgeDistance !== undefined && criticalEdge < edgeDistance ? [{ path: '$.criticalEdge', message: `The critical edge distance is less than the minimum edge distance, ${mm(edgeDistance)}` }] : [],
+    ...criticalSpacing !== undefined && minSpacing !== undefined && criticalSpacing < minSpacing ? [{ path: '$.criticalSpacing', message: `The critical spacing is less than the minimum spacing, ${mm(minSpacing)}` }] : [],
+    ...root !== undefined && root > diameter ? [{ path: '$.root', message: `The root diameter is ${mm(root - diameter)} larger than the shank diameter` }] : [],
+    ...thread !== undefined && thread + tip > length ? [{ path: '$.thread', message: `The thread${tip > 0 ? ' with its tip' : ''} is ${mm(thread + tip - length)} longer than the screw` }] : [],
   ]
 }
 

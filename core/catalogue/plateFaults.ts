@@ -17,8 +17,8 @@ export function plateFaults({ kind, plate, needs, otherNeeds = [], depth }: Moun
       const aside = Math.max(-x1, x2) + diameter / 2 - plate.width / 2
       const past = Math.abs(y) + diameter / 2 - plate.height / 2
       return [
-        ...aside > 1e-9 ? [{ path: `$.plate.slots[${n}]`, message: `Slot ${n + 1} extends ${mm(aside)} mm past the side of the plate` }] : [],
-        ...past > 1e-9 ? [{ path: `$.plate.slots[${n}]`, message: `Slot ${n + 1} extends ${mm(past)} mm past the top or bottom of the plate` }] : [],
+        ...aside > 1e-9 ? [{ path: `$.plate.slots[${n}]`, message: `Slot ${n + 1} extends ${mm(aside)} past the side of the plate` }] : [],
+        ...past > 1e-9 ? [{ path: `$.plate.slots[${n}]`, message: `Slot ${n + 1} extends ${mm(past)} past the top or bottom of the plate` }] : [],
       ]
     }),
     ...needs.rows.flatMap((row, n) => rows.has(row) ? [] : [{ path: `$.needs.rows[${n}]`, message: `The plate has no row “${row}”; its rows are ${[...rows].join(', ')}` }]),
@@ -26,7 +26,7 @@ export function plateFaults({ kind, plate, needs, otherNeeds = [], depth }: Moun
     ...plate.slots.every(({ y }) => y + plate.height / 2 <= 1e-9) ? [{ path: '$.plate.slots', message: 'Every slot is at the bottom of the plate: nothing holds the top of the plate to the wall' }] : [],
     ...otherNeeds.flatMap((use, n) => use.rows.filter(row => !rows.has(row)).map(row => ({ path: `$.otherNeeds[${n}].rows`, message: `The plate has no row “${row}”; its rows are ${[...rows].join(', ')}` }))),
     ...kind === 'pull-out' && depth.service <= depth.stowed
-      ? [{ path: '$.depth.service', message: `The pulled-out depth must be more than the stowed depth, ${mm(depth.stowed)} mm` }]
+      ? [{ path: '$.depth.service', message: `The pulled-out depth must be more than the stowed depth, ${mm(depth.stowed)}` }]
       : [],
   ]
 }

@@ -37,7 +37,7 @@ export function clientViewOf(of: HandedOver): ClientView {
   return {
     site: site.name, wall: wall.name, screens: plan.arrays.reduce((sum, { positions }) => sum + positions.length, 0),
     picture: svgText(element('svg', { xmlns: 'http://www.w3.org/2000/svg', viewBox: `0 0 ${width} ${height}` }, rect(0, 0, width, height, { fill: '#ffffff' }), drawWall(wall, plan, { left: MARGIN, foot: height - MARGIN, scale }))),
-    missing: missing.filter(({ what }) => textToString(what, site.units) !== 'Not signed yet.').map(({ severity, what }) => ({ severity, what: textToString(what, site.units) })),
+    missing: missing.filter(({ of }) => of !== 'signature').map(({ severity, what }) => ({ severity, what: textToString(what, site.units) })),
     cautions: [...ALWAYS, ...plan.findings.filter(({ severity, overridden }) => severity === 'stop' || overridden).map(({ message }) => textToString(message, site.units))],
     points: stillOpen(record).map(({ what, owner, due }) => ({ what, owner, due })),
     remarks: record.remarks.map(({ note, by, at }) => ({ note, by, at })),

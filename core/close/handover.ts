@@ -2,7 +2,7 @@ import type { Finding } from '../finding'
 import type { PlateUse } from '../mount'
 import { CASE_NAMES } from '../fix'
 import type { Catalogue, Rules, Site, Wall } from '../job'
-import type { AsBuilt, LogEntry } from '../log'
+import { RESULT_NAMES, type AsBuilt, type LogEntry } from '../log'
 import { drawWall } from '../mark/sheet'
 import type { Shown } from '../mark/sheet/drawing'
 import { chosenFigure } from '../rules'
@@ -88,7 +88,7 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
     { heading: 'Holes, as built and as planned', newPage: true },
     { text: `Measured from the wall’s bottom left corner. ${compared.holes.some(({ made }) => made) ? `Largest deviation of a hole: ${fine(compared.worst.hole)}; of a screen centre, calculated from its holes: ${fine(compared.worst.centre)}.` : 'No hole is recorded.'}` },
     { columns: [{ title: 'Hole', share: 0.3 }, { title: 'Planned from wall left', share: 0.12, figures: true }, { title: 'above floor', share: 0.1, figures: true }, { title: 'Built from wall left', share: 0.12, figures: true }, { title: 'above floor', share: 0.1, figures: true }, { title: 'Deviation', share: 0.08, figures: true }, { title: 'Result', share: 0.08 }, { title: 'By', share: 0.1 }],
-      rows: compared.holes.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not recorded', made ? show(made.y) : '', off === undefined ? '' : fine(off), made?.result ?? '', made?.by ?? '']) },
+      rows: compared.holes.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not recorded', made ? show(made.y) : '', off === undefined ? '' : fine(off), made ? RESULT_NAMES[made.result] : '', made?.by ?? '']) },
     { columns: [{ title: 'Screen centre', share: 0.3 }, { title: 'Planned from wall left', share: 0.14, figures: true }, { title: 'above floor', share: 0.14, figures: true }, { title: 'Built from wall left', share: 0.14, figures: true }, { title: 'above floor', share: 0.14, figures: true }, { title: 'Deviation', share: 0.14, figures: true }],
       rows: compared.centres.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not known', made ? show(made.y) : '', off === undefined ? '' : fine(off)]) },
 

@@ -6,7 +6,7 @@ import type { Compared } from './compared'
 import { serialTwice, stillOpen, type ClosingRecord } from './record'
 
 /** What stands in the way of handing a wall over, or is still to be said of it. */
-export interface Missing { severity: 'stop' | 'caution' | 'note', what: Text }
+export interface Missing { severity: 'stop' | 'caution' | 'note', what: Text, of?: 'signature' }
 
 const listed = (labels: string[]) => labels.length > 6 ? `${labels.slice(0, 6).join(', ')} and ${labels.length - 6} more` : labels.join(', ')
 
@@ -30,12 +30,12 @@ export function missingFor(arrays: ArrayPlan[], built: Pick<AsBuilt, 'hung'>, re
     ...one('caution', unmade > 0, () => words`${String(unmade)} of ${String(compared.holes.length)} holes are not recorded as drilled.`),
     ...one('caution', unhung.length > 0, () => words`Not recorded as hung: ${listed(unhung)}.`),
     ...one('caution', perhaps.length > 0, () => words`Not recorded as locked: ${listed(perhaps)}.`),
-    ...one('caution', off.length > 0, () => words`${String(off.length)} seams, steps or levels were out of tolerance at the last reading: ${listed(off.map(({ label, reads }) => `${label} ${reads}`))}.`),
+    ...one('caution', off.length > 0, () => words`${String(off.length)} ${off.length === 1 ? 'seam, step or level was' : 'seams, steps or levels were'} out of tolerance at the last reading: ${listed(off.map(({ label, reads }) => `${label} ${reads}`))}.`),
     ...unread.map(({ name }): Missing => ({ severity: 'caution', what: words`The seams of ${name} have not been read.` })),
     ...failed.map(({ array, note }): Missing => ({ severity: 'caution', what: words`The test pattern of ${arrays.find(({ id }) => id === array)?.name ?? array} failed${note ? `: ${note}` : ''}.` })),
     ...one('note', unnamed.length > 0, () => words`Serial number missing: ${listed(unnamed)}.`),
     ...one('note', arrays.some(({ id }) => !record.tested.has(id)), () => words`The test pattern has not been checked.`),
     ...one('note', stillOpen(record).length > 0, () => words`${String(stillOpen(record).length)} open ${stillOpen(record).length === 1 ? 'snag' : 'snags'}.`),
-    ...one('note', record.signatures.length === 0, () => words`Not signed yet.`),
+    ...record.signatures.length === 0 ? [{ severity: 'note' as const, what: words`Not signed yet.`, of: 'signature' as const }] : [],
   ]
 }

@@ -13,7 +13,7 @@ import { boltUse } from './rail'
 /** Over this a fastener is used more than is wise. */
 export const MUCH = 0.8
 
-const percent = (share: number) => `${Math.round(100 * share)} %`
+const percent = (share: number) => quantity(Math.round(100 * share), '%')
 const about = (array: ScreenArray) => ({ stage: 'fix', subject: { kind: 'array', id: array.id } }) as const
 
 /** A stop for each way in which fasteners cannot hold a plate at all. */
@@ -30,7 +30,7 @@ export function loadedEdgeFindings(array: ScreenArray, judgements: { position: P
   const worst = found.reduce((a, b) => b.edge < a.edge ? b : a)
   const others = new Set(found.map(({ name }) => name)).size - 1
   return [{
-    ...about(array), severity: 'stop', code: 'loaded-edge-too-near',
+    ...about(array), severity: 'stop', code: 'loaded-edge-too-near', facts: [others],
     message: words`${worst.name}${others > 0 ? ` and ${others} more` : ''}: in the load case “${CASE_NAMES[worst.case]}” the load is mainly across the grain, towards an edge ${worst.edge} away; ${fastener?.name ?? fastener?.id ?? ''} then requires ${worst.least}, four diameters (NDS table 12.5.1C).`,
     remedy: words`Fix the plate to two studs, to blocking or to a board, so that the load runs along the grain.`,
   }]

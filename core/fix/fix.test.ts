@@ -24,7 +24,7 @@ describe('a screw into the display', () => {
     // 16 is too long by 0.9 with one washer, and safe with two.
     expect(chooseScrew(d46, 2.5, { ...kit, lengths: [16] })).toMatchObject({ fits: true, length: 16, stack: { washers: 3.2 } })
     const none = chooseScrew(d46, 2.5, { ...kit, lengths: [40] })
-    expect(!none.fits && textToString(none.why, 'metric')).toBe('no screw of Kit M6 fits with up to 3 washers: buy M6 screws of 10.1 to 15.1')
+    expect(!none.fits && textToString(none.why, 'metric')).toBe('no screw in Kit M6 fits with up to 3 washers; buy M6 screws 10.1 to 15.1 mm long')
     expect(chooseScrew(d46, undefined, kit)).not.toHaveProperty('range')
     expect(chooseScrew({ ...d46, vesa: { ...d46.vesa, insertDepth: undefined } }, 2.5, kit)).toMatchObject({ fits: false })
   })
@@ -251,7 +251,7 @@ describe('the plan of a wall', () => {
   it('never shows a use that rests on a figure not given, and stops', () => {
     const { loads, findings } = fixed((job) => { delete fastener(job).yield })
     expect(loads.every(({ utilisation }) => utilisation === undefined)).toBe(true)
-    expect(findings).toEqual([['stop', 'capacity-not-known', 'What lag is not known: the data sheet of lag gives no bending yield.']])
+    expect(findings).toEqual([['stop', 'capacity-not-known', 'The capacity of lag is not known: the data sheet of lag gives no bending yield.']])
   })
 
   it('counts the covering as a gap unless the house rule says otherwise', () => {
@@ -276,7 +276,7 @@ describe('the plan of a wall', () => {
       job.walls[0]!.covering = [{ material: 'plaster', thickness: 15 }]
     })
     expect(findings.map(([, , message]) => message)).toEqual([
-      'The least edge distance of lag is not known, so the capacity of lag is not known.', 'lag is 6.5 too short: 26.5 , embedment takes 45 , together 71.5.', 'The base is 60 thick; lag needs 67.5.',
+      'The minimum edge distance of lag is not known, so the capacity of lag is not known.', 'lag is 6.5 mm too short: covering, plate and nut take 26.5 mm, embedment takes 45 mm, together 71.5 mm.', 'The wall is 60 mm thick; lag requires at least 67.5 mm.',
     ])
   })
 })

@@ -1,6 +1,6 @@
 import { baseThickness, breakout, isWoodScrew, penetration, reachThroughSteel, thinnestBase, threadInWood, WOOD_DIAMETERS, WOOD_SCREW_PENETRATION } from '../fastening'
 import type { Finding } from '../finding'
-import { coveringOf, type Fastener, type Mount, type Wall } from '../job'
+import { choiceName, coveringOf, type Fastener, type Mount, type Wall } from '../job'
 import type { Position } from '../mount'
 import { quantity, words } from '../units'
 import type { Judging } from './judge'
@@ -59,16 +59,16 @@ function steelFindings(about: About, name: string, screw: Fastener, wall: Wall, 
 function anchorFindings(about: About, name: string, anchor: Fastener, { structure, covering }: Wall, bearer: Bearer | undefined): Finding[] {
   if (structure.kind !== 'concrete' && structure.kind !== 'block') return []
   const stop = { ...about, severity: 'stop' as const }
-  const notKnown = (what: string, where: string): Finding => ({ ...stop, code: `${what.replaceAll(' ', '-')}-not-known`, message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`, remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.` })
+  const notKnown = (code: string, what: string, where: string): Finding => ({ ...stop, code: `${code}-not-known`, message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`, remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.` })
   const { embedment } = anchor
   const [over, base, least] = [overOf(anchor, { covering }, bearer), baseThickness(structure), thinnestBase(anchor)]
   const short = over + (embedment ?? 0) - anchor.length
   const hollow = structure.kind === 'block' && structure.block?.unit === 'hollow'
   const check = structure.kind === 'concrete' && structure.strength !== undefined && anchor.allowable && embedment !== undefined ? breakout(structure.strength, embedment).value * ALLOWED_OF_STRENGTH : undefined
   return [
-    ...embedment === undefined ? [notKnown('embedment', name)] : [],
-    ...anchor.edgeDistance === undefined ? [notKnown('least edge distance', name)] : [],
-    ...structure.kind === 'block' && structure.block && structure.block.unit === undefined ? [notKnown('kind of unit', 'the block')] : base === undefined ? [notKnown(hollow ? 'face shell’s thickness' : 'thickness', hollow ? 'the hollow block' : 'the wall')] : [],
+    ...embedment === undefined ? [notKnown('embedment', 'embedment', name)] : [],
+    ...anchor.edgeDistance === undefined ? [notKnown('least-edge-distance', 'minimum edge distance', name)] : [],
+    ...structure.kind === 'block' && structure.block && structure.block.unit === undefined ? [notKnown('kind-of-unit', 'block type', 'the block')] : base === undefined ? [hollow ? notKnown('face-shell-thickness', 'face shell thickness', 'the hollow block') : notKnown('thickness', 'thickness', 'the wall')] : [],
     ...embedment !== undefined && short > 1e-9 ? [{ ...stop, code: 'anchor-too-short', message: words`${name} is ${short} too short: covering, plate and nut take ${over}, embedment takes ${embedment}, together ${over + embedment}.`, remedy: words`Use a longer anchor.` }] : [],
     ...base !== undefined && embedment !== undefined && base < least - 1e-9 ? [{ ...stop, code: 'base-too-thin', message: words`${hollow ? 'The face shell of the hollow block' : 'The wall'} is ${base} thick; ${name} requires at least ${least}.`, remedy: words`Use an anchor with less embedment${hollow ? ', or one made for hollow block' : ''}.` }] : [],
     ...check !== undefined && anchor.allowable!.tension > check
@@ -90,8 +90,8 @@ function anchorDistanceFindings(about: About, name: string, { edgeDistance, minS
   const atEdge = near.flatMap(({ hole, edges }) => edges.filter(({ distance }) => edgeDistance !== undefined && distance < edgeDistance - 1e-9).map(edge => ({ hole, edge })))
   const together = near.flatMap(({ hole, neighbours }) => neighbours.filter(({ distance }) => minSpacing !== undefined && distance < minSpacing - 1e-9).map(({ distance }) => ({ hole, distance })))
   return [
-    ...atEdge.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'edge-too-near', message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}: ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} requires at least ${edgeDistance!}.`, remedy: words`Move the array, or use an anchor with a smaller minimum edge distance.` }] : [],
-    ...together.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'spacing-too-near', message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}: ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} requires at least ${minSpacing!}.`, remedy: words`Move one hole within its slot, or use an anchor with a smaller minimum spacing.` }] : [],
+    ...atEdge.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'edge-too-near', facts: [atEdge.length], message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}: ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} requires at least ${edgeDistance!}.`, remedy: words`Move the array, or use an anchor with a smaller minimum edge distance.` }] : [],
+    ...together.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'spacing-too-near', facts: [together.length], message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}: ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} requires at least ${minSpacing!}.`, remedy: words`Move one hole within its slot, or use an anchor with a smaller minimum spacing.` }] : [],
   ]
 }
 
@@ -110,8 +110,8 @@ function woodDistanceFindings(about: About, name: string, { diameter }: Fastener
   })
   const atEnd = holes.map(hole => ({ hole, away: endsOf(hole) })).filter(({ away }) => away < end - 1e-9)
   return [
-    ...near.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'fasteners-too-near', message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} requires ${spacing}, four diameters (NDS table 12.5.1B).`, remedy: words`Shift one of the plates, or move a hole within its slot.` }] : [],
-    ...atEnd.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'end-too-near', message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}: ${Math.min(...atEnd.map(({ away }) => away))} from the end of the stud; ${name} requires ${end}, seven diameters (NDS table 12.5.1B).`, remedy: words`Move the plate up or down the stud.` }] : [],
+    ...near.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'fasteners-too-near', facts: [near.length], message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} requires ${spacing}, four diameters (NDS table 12.5.1B).`, remedy: words`Shift one of the plates, or move a hole within its slot.` }] : [],
+    ...atEnd.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'end-too-near', facts: [atEnd.length], message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}: ${Math.min(...atEnd.map(({ away }) => away))} from the end of the stud; ${name} requires ${end}, seven diameters (NDS table 12.5.1B).`, remedy: words`Move the plate up or down the stud.` }] : [],
   ]
 }
 
@@ -122,7 +122,7 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
   const name = fastener.name ?? fastener.id
   const { kind } = wall.structure
   if (fastener.base !== kind) {
-    return [{ ...about, severity: 'stop', code: 'fastener-of-another-base', message: words`${name} is for ${fastener.base.replace('-', ' ')}; this wall is ${kind.replace('-', ' ')}.`, remedy: words`Choose a fastener made for this wall.` }]
+    return [{ ...about, severity: 'stop', code: 'fastener-of-another-base', message: words`${name} is for ${choiceName(fastener.base)}; this wall is ${choiceName(kind)}.`, remedy: words`Choose a fastener made for this wall.` }]
   }
   const holes = positions.flatMap(({ row, column, holes = [] }) => holes.map((hole): Placed => ({ name: `R${row} C${column} ${hole.row} ${hole.rank}`, x: hole.x, y: hole.y, piece: hole.member ?? -1, ply: hole.ply ?? 0 })))
   // Plates of one thickness are asked about once.
@@ -137,7 +137,7 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
   return [
     ...bearers.flatMap(each => isWoodScrew(fastener) ? woodFindings(about, name, fastener, wall, each) : kind === 'steel-stud' ? steelFindings(about, name, fastener, wall, each) : anchorFindings(about, name, fastener, wall, each)),
     ...isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : kind === 'concrete' || kind === 'block' ? anchorDistanceFindings(about, name, fastener, holes, judging) : [],
-    ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member', message: words`${namesOf(hollow.map(({ name }) => name))}: there is a stud behind the hole, and ${name} only opens in a cavity.`, remedy: words`Move the hole clear of the stud, or use a screw there.` }] : [],
+    ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member', facts: [hollow.length], message: words`${namesOf(hollow.map(({ name }) => name))}: there is a stud behind the hole, and ${name} only opens in a cavity.`, remedy: words`Move the hole clear of the stud, or use a screw there.` }] : [],
     ...finishFindings(about, name, fastener, wall),
   ]
 }

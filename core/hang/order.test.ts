@@ -59,7 +59,7 @@ describe('the order of hanging', () => {
   it('is from the bottom where they cannot pass: 58 + 68 + 10 is not reached', () => {
     const { order, why, first } = hung({ lift: 24, depth: { stowed: 58, service: 135 } })
     expect([first, order]).toEqual(['bottom', [...bottom, ...top]])
-    expect(why).toContain('could not be lifted 24 needed to hook on, with only 0.6 above it')
+    expect(why).toContain('the 24 mm needed to hook on, with only 0.6 mm free above it')
     expect(hung({ lift: 24, depth: { stowed: 58, service: 136 } }).first).toBe('top')
   })
 

@@ -22,7 +22,7 @@ describe('parts and tools', () => {
     expect(items.get('kit:fastener-lag')).toMatchObject({ count: 24, spare: 3, group: 'fasteners' })
     expect(items.get('kit:mount-m1')).toMatchObject({ count: 6 })
     expect(items.get('kit:display-d46')).toMatchObject({ count: 6 })
-    expect(told(items.get('kit:bit-6.5')!.why)).toBe('24 holes; deepest 74: mark this depth on the bit.')
+    expect(told(items.get('kit:bit-6.5')!.why)).toBe('24 holes; deepest 74 mm: mark this depth on the bit.')
     // 21.5 kg with its middle above the shoulder: two lift.
     expect(items.get('kit:people')).toMatchObject({ count: 2 })
     expect(items.has('kit:lift-aid')).toBe(false)

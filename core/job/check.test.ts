@@ -106,14 +106,14 @@ describe('the limits of a wall', () => {
       wall.arrays = sizes.map(([rows, columns, alternative], n) => ({ ...wall.arrays[0]!, id: `a${n}`, rows, columns, ...alternative && { alternative } }))
     })
     expect(grids([50, 25], [50, 25])).toEqual([])
-    expect(grids([50, 25], [50, 25], [1, 1])).toEqual(['$.walls[0].arrays ask for 2501 screens in total; at most 2500 can be planned on one wall'])
+    expect(grids([50, 25], [50, 25], [1, 1])).toEqual(['$.walls[0].arrays have 2501 screens in total; at most 2500 can be planned on one wall'])
     // Alternatives stand in each other’s place; what belongs to all counts with each.
     expect(grids([50, 25], [50, 25, 'one'], [50, 25, 'two'])).toEqual([])
     expect(grids([50, 25], [50, 25, 'one'], [50, 26, 'two'])).toHaveLength(1)
   })
 
   it('let no member be wider than 200 mm', () => {
-    expect(faults((wall) => { wall.structure.memberWidth = 201 })).toEqual(['$.walls[0].structure.memberWidth must be at most 200 mm, and is 201'])
-    expect(faults((wall) => { wall.structure.members = [{ centre: 300, width: 200 }, { centre: 900, width: 200.5 }] })).toEqual(['$.walls[0].structure.members[1].width must be at most 200 mm, and is 200.5'])
+    expect(faults((wall) => { wall.structure.memberWidth = 201 })).toEqual(['$.walls[0].structure.memberWidth must be at most 200 mm, not 201'])
+    expect(faults((wall) => { wall.structure.members = [{ centre: 300, width: 200 }, { centre: 900, width: 200.5 }] })).toEqual(['$.walls[0].structure.members[1].width must be at most 200 mm, not 200.5'])
   })
 })

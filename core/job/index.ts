@@ -1,3 +1,4 @@
+export * from './choiceNames'
 export * from './fault'
 export * from './display'
 export * from './mount'

@@ -30,9 +30,9 @@ describe('reading a job', () => {
       set(job.walls[0]!.structure, { members: [{ centre: 100, width: 0 }] })
     })).toEqual(expect.arrayContaining([
       { path: '$.walls[0].width', message: 'must be more than 0, not -5' },
-      { path: '$.walls[0].height', message: 'must be a number, and is "tall"' },
+      { path: '$.walls[0].height', message: 'must be a number, not "tall"' },
       { path: '$.walls[0].arrays[0].rows', message: 'must be at least 1, not 0' },
-      { path: '$.walls[0].arrays[0].orientation', message: 'must be one of landscape, portrait-cw, portrait-ccw, inverted, and is "sideways"' },
+      { path: '$.walls[0].arrays[0].orientation', message: 'must be one of landscape, portrait-cw, portrait-ccw, inverted, not "sideways"' },
       { path: '$.catalogue.displays[0].depth', message: 'is missing' },
       { path: '$.walls[0].structure.members[0].width', message: 'must be more than 0, not 0' },
     ]))
@@ -41,7 +41,7 @@ describe('reading a job', () => {
   it('refuses absurd sizes', () => {
     expect(faultsOf(job => set(job.walls[0]!, { width: 100_001 }))[0]!.message).toContain('at most 100 m')
     expect(faultsOf(job => set(job.walls[0]!.arrays[0]!, { rows: 51, columns: 50 })))
-      .toEqual([{ path: '$.walls[0].arrays[0]', message: 'asks for 2550 screens; at most 2500 can be planned' }])
+      .toEqual([{ path: '$.walls[0].arrays[0]', message: 'has 2550 screens; at most 2500 can be planned' }])
   })
 
   it('refuses links that lead nowhere, ids used twice and plates outside the grid', () => {
@@ -161,7 +161,7 @@ describe('the published JSON Schema', () => {
   it('is drawn from the rules as they stand, and so is the table of fields', () => {
     expect(published).toEqual(jobJsonSchema())
     expect(readFileSync('docs/fields.md', 'utf8')).toBe(fieldTable())
-    expect(fieldTable()).toContain('| `vesa.offset.x` | mm | yes | Pattern right of centre |')
+    expect(fieldTable()).toContain('| `vesa.offset.x` | mm | yes | Pattern right of case centre |')
     expect(fieldTable()).toContain('| `result` | `hit`, `miss`, `void`, `steel`, `mortar`, `blown`, `stripped`, `other` | yes | Drilling result |')
   })
 

@@ -7,8 +7,8 @@ import { lastIssued, type Issued } from './issued'
 /** A hole as it was made: which of the plan's it was, where it is, and what the drill met there. */
 export type MadeHole = Pick<EntryOf<'hole'>, 'hole' | 'x' | 'y' | 'result' | 'by' | 'at' | 'note'> & { entry: string }
 
-/** A stop that a named person takes upon themselves, and why; it stands again once it tells other figures than it did then. */
-export type Override = Pick<EntryOf<'override'>, 'code' | 'subject' | 'by' | 'reason' | 'at' | 'figures'>
+/** A stop that a named person overrides, and why; it is a stop again once its figures have changed. */
+export type Override = Pick<EntryOf<'override'>, 'code' | 'subject' | 'by' | 'reason' | 'at' | 'figures' | 'facts'>
 
 /** What was said last of a step of the work, of a part of the kit, or of a question. */
 export type StepDone = Pick<EntryOf<'step'>, 'step' | 'done' | 'by' | 'at' | 'minutes' | 'note' | 'photo'>
@@ -77,7 +77,7 @@ function overridesOf(entries: LogEntry[]): Override[] {
     if (entry.kind !== 'override' && entry.kind !== 'override-ended') continue
     const key = `${entry.code} ${entry.subject}`
     taken.delete(key)
-    if (entry.kind === 'override') taken.set(key, { code: entry.code, subject: entry.subject, by: entry.by, reason: entry.reason, at: entry.at, ...entry.figures && { figures: entry.figures } })
+    if (entry.kind === 'override') taken.set(key, { code: entry.code, subject: entry.subject, by: entry.by, reason: entry.reason, at: entry.at, ...entry.figures && { figures: entry.figures }, ...entry.facts && { facts: entry.facts } })
   }
   return [...taken.values()]
 }

@@ -19,7 +19,7 @@ describe('a clock', () => {
   it('that showed what cannot be stays in a chain that has it, as nothing in a log is changed', () => {
     const old = chained(entry({ at: '2026-99-99T00:00:00Z' }), EMPTY_CHAIN, '2026-06-01T09:00:00Z')
     expect(validateJob({ ...exampleJob(), log: [old] }).log).toEqual([old])
-    expect(() => validateJob({ ...exampleJob(), log: [entry({ at: '2026-99-99T00:00:00Z' })] })).toThrow('$.log[0].at is no date and time')
+    expect(() => validateJob({ ...exampleJob(), log: [entry({ at: '2026-99-99T00:00:00Z' })] })).toThrow('$.log[0].at is not a valid date and time')
     expect(clockOff(old)).toBe(Infinity)
   })
 
@@ -35,7 +35,7 @@ describe('a clock', () => {
       .map(each => ({ ...each, receivedAt: '2026-11-12T09:31:00Z' }))
     const { holes, findings } = asBuilt(log, { id: 'w1' })
     expect(holes.find(({ hole }) => hole.endsWith('top-1'))!.result).toBe('miss')
-    expect(findings.map(({ message }) => textToString(message, 'metric').split(' came in')[0])).toEqual([
+    expect(findings.map(({ message }) => textToString(message, 'metric').split(' arrived')[0])).toEqual([
       'The clock of Isla Brand’s device was ahead by 365 days when an entry of the log', 'The clock of Odd’s device was ahead by 3.5 hours when an entry of the log',
     ])
     expect(asBuilt(log, { id: 'w2' }).findings).toEqual([])

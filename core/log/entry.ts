@@ -29,7 +29,8 @@ export const ENTRY_KINDS = {
   }),
   'override': group({
     ...about('override'), code: name('Code of the finding'), subject: name('Id of its subject'), reason: reason('Reason for building it anyway'),
-    figures: list(must(figure()), 50, 'Figures of the stop at that time; when they change, the override ends'), ...inChain,
+    figures: list(must(figure()), 50, 'Figures of the stop’s sentence at that time, as earlier versions recorded them'),
+    facts: list(must(figure()), 50, 'What the stop stated in figures at that time, in ascending order; when it changes, the override lapses'), ...inChain,
   }),
   'override-ended': group({ ...about('override-ended'), code: name('Code of the finding'), subject: name('Id of its subject'), reason: note(), ...inChain }),
   'issued': group({ ...about('issued'), revision: name('A, B, …'), frozen: text('Id of the frozen revision of the wall'), note: note(), ...inChain }),

@@ -34,6 +34,6 @@ export function accuracyOf(marks: Mark[], units: UnitSystem, precision: Precisio
 export function howTrue({ running, markToMark, inRow }: Accuracy, { measuring = 'running' }: Rules, system: UnitSystem): string {
   const [each, last] = [toleranceToString(running, system), toleranceToString(markToMark, system)]
   return measuring === 'running'
-    ? `Each mark is accurate to ± ${each} (one standard deviation); measured from mark to mark, the last of ${inRow} would be ± ${last}.`
-    : `Measured from mark to mark, the last of ${inRow} is accurate to ± ${last} (one standard deviation); run from the datum, each would be ± ${each}.`
+    ? `Marks are accurate to ± ${each} (one standard deviation); measured mark to mark, the last of ${inRow}: ± ${last}.`
+    : `Measured mark to mark, the last of ${inRow} is accurate to ± ${last} (one standard deviation); from one datum, each: ± ${each}.`
 }

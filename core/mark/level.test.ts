@@ -51,7 +51,7 @@ describe('with a line of the building', () => {
     const ends = marks.filter(({ kind }) => kind === 'level-line')
     // 3100 and 1532.7 from the middle, at 4 mm/m.
     expect(ends.map(({ height }) => height!.toFixed(2))).toEqual([(1938.4 - 12.4).toFixed(2), (1938.4 + 6.13).toFixed(2)])
-    expect(tableOf(marks, 'metric', {}).slice(0, 2).map(({ label, running, height }) => [label, running, height])).toEqual([['Level line at the datum', '0', '1926'], ['Level line at the far side', '4633', '1945']])
+    expect(tableOf(marks, 'metric', {}).slice(0, 2).map(({ label, running, height }) => [label, running, height])).toEqual([['Level line at the datum', '0', '1926'], ['Level line at the far end', '4633', '1945']])
     for (const mark of marks.filter(({ kind }) => kind === 'hole')) expect(Math.abs(fromPrintedLevel(mark, 'metric', {})! - mark.fromLevel!)).toBeLessThanOrEqual(0.51)
   })
 

@@ -1,7 +1,7 @@
 import type { Finding } from '../finding'
 import { centreOf, type Point, type Rect } from '../geometry'
 import type { Feature, Rules, Wall } from '../job'
-import type { ArrayPlan, Hole } from '../mount'
+import { holeName, type ArrayPlan, type Hole } from '../mount'
 import { words } from '../units'
 
 /** The eye compares an array with lines that run so near to it, mm. */
@@ -74,7 +74,7 @@ export function levelFindings(wall: Wall, arrays: ArrayPlan[], turn: Turn | unde
   const misses = arrays.flatMap(({ positions }) => positions.flatMap(({ row, column, holes = [] }) => holes.flatMap((hole): Finding[] => {
     if (hole.margin === undefined || hole.margin < -1e-9 || hole.made) return []
     const margin = turnedMargin({ ...hole, margin: hole.margin }, turn)
-    return margin >= -1e-9 ? [] : [{ ...about, severity: 'stop', code: 'turned-hole-misses', subject: { kind: 'hole', id: hole.id }, message: words`R${String(row)} C${String(column)} ${hole.row} ${String(hole.rank)} misses by ${-margin} when everything follows the building line: its edge clearance was ${hole.margin}.`, remedy: words`Shift the array, or mark it true to gravity.` }]
+    return margin >= -1e-9 ? [] : [{ ...about, severity: 'stop', code: 'turned-hole-misses', subject: { kind: 'hole', id: hole.id }, message: words`${holeName({ row, column }, hole)} misses by ${-margin} when everything follows the building line: its edge clearance was ${hole.margin}.`, remedy: words`Shift the array, or mark it true to gravity.` }]
   })))
   return [
     { ...about, severity: 'note', code: 'level-follows-line', subject: { kind: 'feature', id: turn.with }, message: words`Everything is marked ${String(Math.abs(turn.slope))} mm/m ${turn.slope > 0 ? 'up' : 'down'} to the right, following a building line, about the centre of ${arrays[0]!.name}. The drawing shows it level.` },

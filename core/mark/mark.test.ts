@@ -92,6 +92,6 @@ describe('the sheet', () => {
     const missed = tableOf(planned.marking.marks, 'metric', {}).filter(({ misses }) => misses)
     expect(missed.map(({ into }) => into)).toContain('misses 1')
     expect(missed).toHaveLength(planned.findings.filter(({ code }) => code === 'hole-misses-member').length)
-    expect(svgText(drawSheet(job, wall, planned, options).pages[0]!)).toContain(`Do not drill from this sheet: ${planned.findings.length} stops stand`)
+    expect(svgText(drawSheet(job, wall, planned, options).pages[0]!)).toContain(`Do not drill from this sheet: ${planned.findings.length} stops are open`)
   })
 })

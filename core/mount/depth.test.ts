@@ -31,7 +31,7 @@ describe('how a display stands before the wall', () => {
 
 describe('what is told of the depth', () => {
   it('a plug that does not fit, by how much', () => {
-    expect(found((_, array) => { array.behind = { plug: 40, cable: 8 } })).toContainEqual(['stop', 'plug-does-not-fit', 'Behind Kelda 46N are 58, but plug, cable or player require 72: 14 too little.'])
+    expect(found((_, array) => { array.behind = { plug: 40, cable: 8 } })).toContainEqual(['stop', 'plug-does-not-fit', 'The space behind Kelda 46N is 58 mm, but plug, cable or player require 72 mm: 14 mm too little.'])
     expect(codes((_, array) => { array.behind = { plug: 26, cable: 8 } })).not.toContain('plug-does-not-fit')
   })
 
@@ -54,7 +54,7 @@ describe('what is told of the depth', () => {
       job.walls[0]!.height = height
     }).filter(([, code]) => code === 'no-room-to-lift')
     // The upper row ends 2226.5 up.
-    expect(under(2240)[0]).toEqual(['stop', 'no-room-to-lift', 'Above R1 C1 are 13.5 free above it, but must be lifted 24 to hook on.'])
+    expect(under(2240)[0]).toEqual(['stop', 'no-room-to-lift', 'R1 C1 has 13.5 mm free above it, but must be lifted 24 mm to hook on.'])
     expect(under(2251)).toEqual([])
   })
 

@@ -3,14 +3,14 @@ import { overlaps } from '../geometry'
 import type { Cell } from '../arrange'
 import { coveringOf, type Catalogue, type Display, type Fault, type Mount, type Orientation, type PlateChoice, type ScreenArray, type Wall } from '../job'
 import { unsurveyedIn, type Member, type Survey, type Unsurveyed } from '../survey'
-import { quantity, words, type Text } from '../units'
+import { counted, quantity, words, type Text } from '../units'
 import { memoize } from '../memo'
 import type { Requirement } from './requirement'
 import type { Substrate } from './substrate'
 import { ONE_SIDED_95 } from './zones'
 import { mountModels } from './models'
 import { barredFor } from './placing'
-import type { Hole, MountedCell } from './position'
+import { holeName, type Hole, type MountedCell } from './position'
 import { bestSlide, leastSlide, type Slider } from './slide'
 
 const side = (by: number) => by < 0 ? 'left' : 'right'
@@ -50,13 +50,13 @@ function unsureFinding(cell: MountedCell, hole: Hole, members: Member[]): Findin
   const { centre, sd, width } = members[hole.member!]!
   return {
     severity: 'stop', code: 'member-unsure', stage: 'mount', subject: { kind: 'hole', id: hole.id },
-    message: words`${name(cell)}: ${hole.row} hole at ${hole.x} is aimed at stud ${String(hole.member! + 1)}, whose centre is only known to ± ${1.96 * sd}: edge clearance is ${-hole.margin!} short.`,
+    message: words`${holeName(cell, hole)} at ${hole.x} is aimed at stud ${String(hole.member! + 1)}, whose centre is only known to ± ${1.96 * sd}: edge clearance is ${-hole.margin!} short.`,
     remedy: words`Find both edges of the stud with a nail where the plate will hide it, at about ${centre - width / 2} and ${centre + width / 2}.`,
   }
 }
 
 function missText(cell: MountedCell, hole: Hole): Text {
-  const which = `${name(cell)}: ${hole.row} hole`
+  const which = holeName(cell, hole)
   if (hole.margin === undefined) return words`${which} at ${hole.x} has no stud behind it.`
   if (hole.member === undefined) return words`${which} at ${hole.x}, ${hole.y} above floor, is ${-hole.margin} too close to a joint.`
   return words`${which} at ${hole.x} misses stud ${String(hole.member + 1)} by ${-hole.margin}.`
@@ -82,7 +82,7 @@ export function unsurveyedOf(wall: Wall, cells: MountedCell[], mountOf: (cell: M
 export function unsurveyedFindings(unsurveyed: ReturnType<typeof unsurveyedOf>): Finding[] {
   return unsurveyed.map(({ cell, from, to, holes }): Finding => ({
     severity: 'stop', code: 'wall-not-surveyed', stage: 'mount', subject: { kind: 'screen', id: cell.id },
-    message: words`${name(cell)}: the wall from ${from} to ${to} has not been surveyed, and ${holes === 1 ? 'a hole is' : `${holes} holes are`} required there.`,
+    message: words`${name(cell)}: the wall from ${from} to ${to} has not been surveyed, and ${holes === 1 ? 'a hole is' : words`${counted(holes)} holes are`} required there.`,
     remedy: words`Survey the wall there with a detector, magnet or nail before moving anything.`,
   }))
 }
@@ -110,10 +110,10 @@ export function rowFindings({ needs }: Mount, cell: MountedCell, inOwnPieces: (r
   const stop = (code: string, message: Text, remedy?: Text): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'screen', id: cell.id }, message, ...remedy && { remedy } })
   return needs.rows.flatMap((rowName) => {
     const row = cell.holes.filter(hole => hole.row === rowName)
-    if (row.length < needs.members) return [stop('too-few-holes', words`${name(cell)} has ${String(row.length)} of the ${String(needs.members)} fasteners required in its ${rowName} row.`)]
+    if (row.length < needs.members) return [stop('too-few-holes', words`${name(cell)} has ${counted(row.length)} of the ${counted(needs.members)} fasteners required in its ${rowName} row.`)]
     return inOwnPieces(row)
       ? []
-      : [stop('holes-share-member', words`${name(cell)}, ${rowName} row: two of its ${String(needs.members)} fasteners are in the same piece of timber or too close together; the mount’s maker requires a separate stud for each.`, words`Move one of them to another stud, or use the calculated hole positions.`)]
+      : [stop('holes-share-member', words`${name(cell)}, ${rowName} row: two of its ${counted(needs.members)} fasteners are in the same piece of timber or too close together; the mount’s maker requires a separate stud for each.`, words`Move one of them to another stud, or use the calculated hole positions.`)]
   })
 }
 

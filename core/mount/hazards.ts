@@ -1,7 +1,7 @@
 import type { Finding } from '../finding'
 import type { Feature, Wall } from '../job'
 import { words } from '../units'
-import type { MountedCell } from './position'
+import { holeName, type MountedCell } from './position'
 
 /** Least distance from a hole to what must not be drilled, mm. */
 export const HAZARD_CLEARANCE = 50
@@ -20,7 +20,7 @@ export function hazardFindings({ features = [] }: Wall, cells: MountedCell[]): F
     if (away >= HAZARD_CLEARANCE) return []
     return [{
       severity: 'stop', code: `hole-near-${feature.kind}`, stage: 'mount', subject: { kind: 'hole', id: hole.id },
-      message: words`R${String(cell.row)} C${String(cell.column)}: ${hole.row} hole at ${hole.x} is ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!}; the minimum is ${HAZARD_CLEARANCE}.`,
+      message: words`${holeName(cell, hole)} at ${hole.x} is ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!}; the minimum is ${HAZARD_CLEARANCE}.`,
       remedy: feature.kind === 'rated-junction'
         ? words`Move the plate. Open a fire-rated junction only with its approved seal.`
         : words`Move the plate, or have a licensed person isolate or reroute the service.`,

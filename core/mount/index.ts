@@ -4,7 +4,7 @@ import { edgeDistanceOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
 import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from '../job'
 import { NOTHING_BUILT, type AsBuilt } from '../log'
 import { isFramed, standsAt, type Survey, type Unsurveyed } from '../survey'
-import { words, type UnitSystem } from '../units'
+import { counted, words, type UnitSystem } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
 import { holesOfStrip, stripsFor, type Strip } from './carrier'
 import { carrierFindings, stripClear } from './carrierFindings'
@@ -25,6 +25,7 @@ import type { Hole, MountedCell, Position } from './position'
 import { boxFindings, coverPlateFindings } from './reach'
 
 export * from './bracketSum'
+export { holeName } from './position'
 export type { ArrayPlan, Hole, MountedCell, Plate, PlateUse, Position } from './position'
 export { mountFaults } from './findings'
 export { HAZARD_CLEARANCE, HAZARDS } from './hazards'
@@ -177,7 +178,7 @@ function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts 
     ...array.needs === undefined
       ? []
       : used.filter(({ needs, otherNeeds = [] }) => ![needs, ...otherNeeds].some(use => sameUse(use, array.needs!)))
-          .map(({ name }) => stop('slot-use-not-allowed', words`The data sheet of ${name} does not allow ${String(array.needs!.members)} per row in ${array.needs!.rows.join(', ')} only.`, words`Use the mount’s own slot pattern, or enter this pattern in the catalogue from the maker’s data sheet.`)),
+          .map(({ name }) => stop('slot-use-not-allowed', words`The data sheet of ${name} does not allow ${counted(array.needs!.members)} per row in ${array.needs!.rows.join(', ')} only.`, words`Use the mount’s own slot pattern, or enter this pattern in the catalogue from the maker’s data sheet.`)),
     ...array.carrier && !isFramed(wall) ? [stop('carrier-without-members', words`${array.name} is planned on a ${array.carrier.kind}, but this wall has no studs to fix it to.`, words`Fix the plates directly to the wall.`)] : [],
   ]
 }

@@ -28,7 +28,7 @@ describe('screens on mounts of their own', () => {
       return infeasibleInputs(job.walls[0]!, job.catalogue).map(({ path, message }) => `${path} ${message}`)
     }
     expect(faults([{ row: 1, column: 1, display: 'heavy' }])).toEqual([])
-    expect(faults([{ row: 1, column: 1, display: 'heavy', mount: 'one' }])).toEqual(['$.arrays[0].mount One carries 30 kg; Heavy weighs 40 kg'])
+    expect(faults([{ row: 1, column: 1, display: 'heavy', mount: 'one' }])).toEqual(['$.arrays[0].mount One carries at most 30 kg; Heavy weighs 40 kg'])
     expect(faults([{ row: 1, column: 1, mount: 'one' }])).toEqual([])
   })
 

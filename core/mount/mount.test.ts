@@ -64,8 +64,8 @@ describe('holes on studs', () => {
       ['hole-misses-member', 'a1-r1c1-top-1'], ['hole-misses-member', 'a1-r1c1-bottom-1'], ['plate-by-hand', 'a1-r1c1'],
     ])
     // The slot ends at 2860; the stud takes a screw up to 2854.7.
-    expect(textToString(findings[0]!.message, 'metric')).toBe('R1 C1, top row hole at 2860 misses stud 1 by 5.3.')
-    expect(textToString(findings[0]!.remedy!, 'metric')).toContain('Shift the plate 10 to the left of its nominal position (5.3 to the left )')
+    expect(textToString(findings[0]!.message, 'metric')).toBe('Top hole of R1 C1 at 2860 mm misses stud 1 by 5.3 mm.')
+    expect(textToString(findings[0]!.remedy!, 'metric')).toContain('Shift the plate 10 mm to the left of its nominal position (at least 5.3 mm to the left)')
     const { lateralShift } = findings[0]!.cure!
     expect(one(studs(2850, 3250), [{ row: 1, column: 1, lateralShift }]).findings.map(({ code }) => code)).toEqual(['plate-by-hand'])
     // Left to itself the plate goes there.
@@ -75,13 +75,13 @@ describe('holes on studs', () => {
   it('says how much travel is lacking when no shift is enough', () => {
     const { findings } = one(studs(2800, 3200))
     expect(findings[0]!.cure).toBeUndefined()
-    expect(textToString(findings[0]!.remedy!, 'metric')).toContain('55.3 to the left, 10.3 more than its lateral adjustment of 45 of travel')
+    expect(textToString(findings[0]!.remedy!, 'metric')).toContain('55.3 mm to the left, 10.3 mm more than its lateral adjustment of 45 mm')
   })
 
   it('need two different members: one wide enough for two slots is not two', () => {
     const { findings } = one([{ centre: 3100, width: 200 }])
     expect(findings.map(({ code }) => code)).toEqual(['hole-misses-member', 'hole-misses-member'])
-    expect(textToString(findings[0]!.message, 'metric')).toContain('has no framing member behind it')
+    expect(textToString(findings[0]!.message, 'metric')).toContain('has no stud behind it')
   })
 
   it('are not looked for while no member is known: that is one stop, not one for each hole', () => {
@@ -147,7 +147,7 @@ describe('mount, display and wall together', () => {
     })
     const collisions = findings.filter(({ code }) => code === 'plates-collide')
     expect(collisions).toHaveLength(4)
-    expect(textToString(collisions[0]!.message, 'metric')).toContain('by 8.')
+    expect(textToString(collisions[0]!.message, 'metric')).toContain('by 8 mm.')
   })
 
   it('keeps its rows of fasteners on a wall that carries all over', () => {
@@ -165,7 +165,7 @@ describe('mount, display and wall together', () => {
     expect(infeasibleInputs(job.walls[0]!, job.catalogue)).toEqual([
       { path: '$.arrays[0].columns', message: '7 columns are 7153.4 mm wide; the wall is 6200 mm' },
       { path: '$.arrays[0].rows', message: '6 rows are 3460.2 mm high; the wall is 3300 mm' },
-      { path: '$.arrays[0].mount', message: 'Slipway P2 carries 20 kg; Kelda 46N weighs 21.5 kg' },
+      { path: '$.arrays[0].mount', message: 'Slipway P2 carries at most 20 kg; Kelda 46N weighs 21.5 kg' },
       { path: '$.arrays[0].plates[0].lateralShift', message: 'The lateral adjustment is 45 mm either way; 46 mm was entered' },
     ])
   })

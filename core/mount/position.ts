@@ -63,3 +63,6 @@ export interface ArrayPlan {
   /** Row by row from the top, left to right. */
   positions: Position[]
 }
+
+/** A hole by the row of its plate and its screen, as a sentence begins with it. */
+export const holeName = ({ row, column }: Pick<MountedCell, 'row' | 'column'>, hole: Pick<Hole, 'row'>): string => `${hole.row.replace(/^./, letter => letter.toUpperCase())} hole of R${row} C${column}`

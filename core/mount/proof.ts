@@ -1,8 +1,8 @@
 import type { Finding } from '../finding'
 import type { Rules, ScreenArray, Wall } from '../job'
 import { proofOf, referenceOf, standsAt, type Member } from '../survey'
-import { words, type Text } from '../units'
-import type { Hole, MountedCell } from './position'
+import { counted, words, type Text } from '../units'
+import { holeName, type Hole, type MountedCell } from './position'
 
 const landsIn = (hole: Hole, member: number) => hole.member === member && (hole.margin ?? -1) >= -1e-9
 
@@ -13,7 +13,7 @@ export function heightFindings(cells: MountedCell[], members: Member[]): Finding
     if (!member?.stretches || !landsIn(hole, hole.member!) || standsAt(member, hole.y)) return []
     return [{
       severity: 'stop', code: 'member-not-at-height', stage: 'mount', subject: { kind: 'hole', id: hole.id },
-      message: words`R${String(cell.row)} C${String(cell.column)}, ${hole.row} row: stud ${String(hole.member! + 1)} was not found ${hole.y} above floor, at this hole; it is taken to run ${heights(member)}.`,
+      message: words`${holeName(cell, hole)}: stud ${String(hole.member! + 1)} was not found ${hole.y} above floor, at this hole; it is assumed to run ${heights(member)}.`,
       remedy: words`Probe at ${member.centre}, ${hole.y} above floor, where the plate will hide the hole, or move the plate.`,
     }]
   }))
@@ -49,7 +49,7 @@ export function proofFindings(array: ScreenArray, cells: MountedCell[], wall: Wa
     const y = own.reduce((sum, hole) => sum + hole.y, 0) / own.length
     return [{
       severity: 'stop', code: 'framing-unproved', stage: 'mount', subject: { kind: 'member', id: member.id },
-      message: words`${own.length === 1 ? 'A hole' : `${own.length} holes`} of ${array.name} ${own.length === 1 ? 'relies' : 'rely'} on stud ${String(index + 1)}, which is unconfirmed: it is only known from ${proofOf(member, wall, rules).restsOn}.`,
+      message: words`${own.length === 1 ? 'A hole' : words`${counted(own.length)} holes`} of ${array.name} ${own.length === 1 ? 'relies' : 'rely'} on stud ${String(index + 1)}, which is unconfirmed: it is only known from ${proofOf(member, wall, rules).restsOn}.`,
       remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the hole${rules.proofOfFraming === 'one-sign' ? words`` : words`, or take a reading of another kind`}.`,
     }]
   })

@@ -23,7 +23,7 @@ describe('a hole near what must not be drilled', () => {
   it('is a stop within 50 mm, for every hole, and says how near', () => {
     const found = stops(pipe(1930))
     expect(found.map(({ code }) => code)).toEqual(['hole-near-pipe', 'hole-near-pipe', 'hole-near-pipe', 'hole-near-pipe'])
-    expect(textToString(found[0]!.message, 'metric')).toContain('at 1900 is 30 from a pipe; 50 is the least')
+    expect(textToString(found[0]!.message, 'metric')).toContain('at 1900 mm is 30 mm from a pipe; the minimum is 50 mm')
     expect(textToString(stops(pipe(1890))[0]!.message, 'metric')).toContain('is on a pipe')
   })
 
@@ -42,14 +42,14 @@ describe('a hole on a member that is not proved', () => {
     ])))
     expect(more).toEqual([])
     expect(stop).toMatchObject({ code: 'framing-unproved' })
-    expect(textToString(stop!.message, 'metric')).toContain('4 holes of Departures rest on member 2, which is not proved: it is known from a detector’s edge (6 times).')
+    expect(textToString(stop!.message, 'metric')).toContain('4 holes of Departures rely on stud 2, which is unconfirmed: it is only known from a detector edge (6 times).')
     expect(textToString(stop!.remedy!, 'metric')).toContain('Probe at 2300')
   })
 
   it('whose centre is not sure enough asks for a nail and not for another place', () => {
     const found = stops(job => readings(job, 2300, [{ method: 'magnet', x: 2300 }, { method: 'detector-centre', x: 2300 }]))
     expect(new Set(found.map(({ code }) => code))).toEqual(new Set(['member-unsure']))
-    expect(textToString(found[0]!.remedy!, 'metric')).toContain('Find both faces')
+    expect(textToString(found[0]!.remedy!, 'metric')).toContain('Find both edges')
   })
 
   it('is none once it is proved', () => expect(stops(job => readings(job, 0, []))).toEqual([]))

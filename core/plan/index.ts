@@ -6,7 +6,7 @@ import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import { markFindings, type Marking } from '../mark'
 import { placedOf, type ArrayPlan, type Mounting, type Placed } from '../mount'
 import { rulesFor } from '../rules'
-import type { NextProbe, Survey } from '../survey'
+import { pieceOf, sayPiece, type NextProbe, type Piece, type Survey } from '../survey'
 import { wireFindings, type Wiring } from '../wire'
 import { displayUnknown, platesOf, type MountedArray } from './arrays'
 import { alternativeFindings } from './findings'
@@ -31,6 +31,8 @@ export interface WallPlan extends Omit<Survey, 'findings'> {
   /** How the screens of each array are hung. */
   hanging: HangingOrder[]
   findings: Finding[]
+  /** Said where battens of the furring carry, and no studs. */
+  piece?: Piece
 }
 
 /** Everything that follows from a job; derived afresh whenever the job changes, kept only when issued. */
@@ -76,18 +78,21 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
   const { findings, ...found } = surveyed
   const marking = through.mark(document, steadyArrays, wiring, rules)
   const dead = deadHoles(document, built, catalogue)
+  const piece = pieceOf(wall)
+  const inPieces = (finding: Finding): Finding => piece === 'batten' ? { ...finding, message: sayPiece(finding.message, piece), ...finding.remedy && { remedy: sayPiece(finding.remedy, piece) } } : finding
   const laid = arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
   return {
     id: document.id,
     ...found,
-    ...probe && { nextProbe: probe },
+    ...probe && { nextProbe: piece === 'batten' ? { ...probe, why: sayPiece(probe.why, piece) } : probe },
     arrays,
     wiring,
     marking,
     dead,
     ...built.issued && { change: changeFrom(built.issued, arrays) },
     hanging,
-    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built, dead), ...openFindings(built, document.id), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)], built.overrides),
+    ...piece === 'batten' && { piece },
+    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built, dead), ...openFindings(built, document.id), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)].map(inPieces), built.overrides, document),
   }
 }
 

@@ -84,7 +84,7 @@ describe('the published plan', () => {
   it('has members, runs, the next probe in words, and every hole', () => {
     expect(pier!.members[0]).toMatchObject({ kind: 'single', source: 'observed', proved: true, evidence: expect.arrayContaining(['e1', 'e2']) })
     expect(pier!.runs[0]).toMatchObject({ spacing: 600, found: expect.any(Number) })
-    expect(pier!.nextProbe).toMatchObject({ x: expect.any(Number), y: expect.any(Number), why: expect.stringContaining('is not proved yet') })
+    expect(pier!.nextProbe).toMatchObject({ x: expect.any(Number), y: expect.any(Number), why: expect.stringContaining('is unconfirmed') })
     expect(pier!.arrays[0]!.positions[0]).toMatchObject({ row: 1, column: 1, crop: { x: 0, y: 0 }, mount: { held: expect.any(Boolean) }, holes: [] })
     // With no member known well enough, no rail has a hole; the next probe goes behind the sign all the same.
     expect(Math.abs(pier!.nextProbe!.x - 2300)).toBeLessThan(1400)

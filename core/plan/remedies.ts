@@ -1,9 +1,9 @@
 import { arrange } from '../arrange'
 import { changeFrom } from '../hang'
-import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from '../job'
+import { choiceName, type Catalogue, type PlanContext, type Mount, type ScreenArray, type Wall } from '../job'
 import { NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import { sameUse, USUAL_CARRIERS, type ArrayPlan } from '../mount'
-import { isFramed, type Survey } from '../survey'
+import { isFramed, pieceOf, sayPiece, type Survey } from '../survey'
 import { words, type Text } from '../units'
 import { fixMounted, layOut, mountLaidOut, platesOf } from './arrays'
 import { rooms, type Rooms } from './rooms'
@@ -52,7 +52,7 @@ function tryOut(array: ScreenArray, change: Partial<ScreenArray>, wall: Wall, jo
   return {
     ...movesOf(plan, built),
     plan, held: plan.positions.filter(({ plate }) => plate?.held).length, use: known.length > 0 ? Math.max(...known) : undefined, notKnown: known.length < uses.length || uses.length === 0,
-    stops: withOverrides(findings, built.overrides).filter(({ severity, stage }) => severity === 'stop' && (stage === 'mount' || stage === 'fix')).map(({ message }) => message),
+    stops: withOverrides(findings, built.overrides, wall).filter(({ severity, stage }) => severity === 'stop' && (stage === 'mount' || stage === 'fix')).map(({ message }) => message),
   }
 }
 
@@ -154,7 +154,7 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
     found.push({
       kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
       says: [
-        words`A ${other.kind.replace('-', ' ')} mount${other.kind === mount.kind ? '' : ` instead of ${mount.kind.replace('-', ' ')}`}; capacity ${String(other.capacity)} kg.`,
+        words`A ${choiceName(other.kind)} mount${other.kind === mount.kind ? '' : ` instead of ${choiceName(mount.kind)}`}; capacity ${String(other.capacity)} kg.`,
         words`Stowed depth ${other.depth.stowed} instead of ${mount.depth.stowed}.`,
         useText(tried),
       ],
@@ -193,5 +193,6 @@ export function remediesFor(array: ScreenArray, document: Wall, context: PlanCon
     tell((n + 1) / ways.length)
     return remedies
   })
-  return found.filter(({ held }) => held > now.held).sort((a, b) => b.held - a.held || Number(a.stops.length > 0) - Number(b.stops.length > 0))
+  const piece = pieceOf(wall)
+  return found.filter(({ held }) => held > now.held).map(remedy => ({ ...remedy, title: sayPiece(remedy.title, piece), says: remedy.says.map(text => sayPiece(text, piece)) })).sort((a, b) => b.held - a.held || Number(a.stops.length > 0) - Number(b.stops.length > 0))
 }

@@ -1,4 +1,5 @@
 import { median } from 'simple-statistics'
+import { choiceName } from '../job'
 import { figure, words, type Figure } from '../units'
 import { KINDS, type WorkKind } from './kinds'
 import type { Sample, Work } from './workload'
@@ -10,7 +11,7 @@ export const ENOUGH = 10
 const DRILLING: Record<string, number> = { 'drill wood-stud': 4, 'drill steel-stud': 4, 'drill block': 7, 'drill concrete': 9 }
 
 /** What a kind of work is called, with what is drilled into. */
-export const sortTitle = (sort: string, kind: WorkKind): string => kind === 'drill' ? `${KINDS.drill.title} in ${sort.slice('drill '.length).replace('-', ' ')}` : KINDS[kind].title
+export const sortTitle = (sort: string, kind: WorkKind): string => kind === 'drill' ? `${KINDS.drill.title} in ${choiceName(sort.slice('drill '.length))}` : KINDS[kind].title
 
 /** What a piece of a kind of work takes, min, and what that rests on. */
 export interface PieceMinutes {

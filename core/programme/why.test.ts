@@ -13,15 +13,15 @@ const waitsOf = (given: Programme, id: string) => whyNotEarlier(given, schedule(
 describe('why a task is not earlier', () => {
   it('is what comes before it, with how long that has to dry', () => {
     expect(waitsOf(programme([task('patch', 60), task('paint', 30, { after: [{ task: 'patch', wait: 720 }] })]), 'paint')).toEqual(['780: “Task patch” is finished, including its wait of 12 h'])
-    expect(waitsOf(programme([task('drill', 60), task('hang', 30, { after: [{ task: 'drill', wait: 0 }] })]), 'hang')).toEqual(['60: “Task drill” is over'])
+    expect(waitsOf(programme([task('drill', 60), task('hang', 30, { after: [{ task: 'drill', wait: 0 }] })]), 'hang')).toEqual(['60: “Task drill” is finished'])
   })
 
   it('is its crew, the way from another site included, somebody else at its wall, or the lift aid', () => {
-    expect(waitsOf(programme([task('x', 100), task('y', 30, { site: 'b', after: [{ task: 'x', wait: 0 }] })]), 'y')).toEqual(['100: “Task x” is over', '160: Crew one is free after “Task x”, travel time included'])
+    expect(waitsOf(programme([task('x', 100), task('y', 30, { site: 'b', after: [{ task: 'x', wait: 0 }] })]), 'y')).toEqual(['100: “Task x” is finished', '160: Crew one is free after “Task x”, travel time included'])
     const atOneWall = programme([task('x', 100, { wall: 'w' }), task('y', 30, { wall: 'w' })], { crews: [crew('one'), crew('two')] })
     expect(waitsOf({ ...atOneWall, fixed: [{ task: 'x', crew: 'one', start: 0 }, { task: 'y', crew: 'two', start: 100 }] }, 'y')).toEqual(['100: the wall is free after “Task x”', '100: it is pinned at this time'])
     const lifts = programme([task('x', 100, { aid: true }), task('y', 30, { aid: true })], { crews: [crew('one'), crew('two')] })
-    expect(waitsOf({ ...lifts, fixed: [{ task: 'x', crew: 'one', start: 0 }, { task: 'y', crew: 'two', start: 100 }] }, 'y')[0]).toBe('100: the lift aid is free of “Task x”')
+    expect(waitsOf({ ...lifts, fixed: [{ task: 'x', crew: 'one', start: 0 }, { task: 'y', crew: 'two', start: 100 }] }, 'y')[0]).toBe('100: the lifting aid is free after “Task x”')
   })
 
   it('is a site that is closed, a crew that is not at work, hours in which it may not be loud, or windows that are too short', () => {

@@ -4,7 +4,7 @@ import type { WallPlan } from '../plan'
 import { PROGRAM } from '../program'
 
 /** What of a wall's plan is frozen: all that sheets, templates and the run of work are made from. */
-export type FrozenPlan = Pick<WallPlan, 'id' | 'members' | 'coursing' | 'relief' | 'arrays' | 'wiring' | 'marking' | 'dead' | 'hanging' | 'findings'>
+export type FrozenPlan = Pick<WallPlan, 'id' | 'members' | 'coursing' | 'relief' | 'arrays' | 'wiring' | 'marking' | 'dead' | 'hanging' | 'findings' | 'piece'>
 
 /** What stood by the log when it was frozen. */
 export type FrozenBuilt = Pick<AsBuilt, 'holes' | 'dead' | 'hung' | 'overrides'>
@@ -22,8 +22,8 @@ export interface Frozen extends PlanContext {
   plan: FrozenPlan
 }
 
-const planOf = ({ id, members, coursing, relief, arrays, wiring, marking, dead, hanging, findings }: WallPlan): FrozenPlan =>
-  ({ id, members, ...coursing && { coursing }, ...relief && { relief }, arrays, wiring, marking, dead, hanging, findings })
+const planOf = ({ id, members, coursing, relief, arrays, wiring, marking, dead, hanging, findings, piece }: WallPlan): FrozenPlan =>
+  ({ id, members, ...coursing && { coursing }, ...relief && { relief }, arrays, wiring, marking, dead, hanging, findings, ...piece && { piece } })
 
 /** A wall as it is drawn and planned, without other alternatives and earlier revisions. */
 function wallOf({ revisions: _, ...wall }: Wall): Wall {

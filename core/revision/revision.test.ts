@@ -57,7 +57,7 @@ describe('what is frozen', () => {
     const { job } = issued()
     const file = JSON.parse(JSON.stringify(job)) as Job
     file.walls[0]!.revisions![0]!.plan.arrays[0]!.positions[0]!.holes![0]!.x += 1
-    expect(thrown(() => validateJob(file))).toEqual([expect.stringMatching(/^\$\.walls\[0\]\.revisions\[0\] is not what was issued/)])
+    expect(thrown(() => validateJob(file))).toEqual([expect.stringMatching(/^\$\.walls\[0\]\.revisions\[0\] does not match what was issued/)])
   })
 
   it('is issued only where the server works out the same, and no stop stands against it', () => {
@@ -70,9 +70,9 @@ describe('what is frozen', () => {
     const faults = (given: unknown) => frozenFaults(given).map(({ path, message }) => `${path} ${message}`)
     expect(faults(frozen)).toEqual([])
     expect(faults({ ...frozen, id: 'x' })).toEqual(['$.id is not the SHA-256 of its content'])
-    expect(faults(sealed((copy) => { copy.plan.arrays[0]!.positions[0]!.holes![0]!.x += 1 }))).toEqual([expect.stringContaining('$.plan is not what this server works out')])
-    expect(faults(sealed((copy) => { copy.after = 'a'.repeat(64) }))).toEqual([expect.stringContaining('$.after is a revision that is not here')])
-    expect(faults(sealed((copy) => { copy.wall.arrays[0]!.at.x.value = 3700 }))[0]).toContain('has a stop against it: ')
+    expect(faults(sealed((copy) => { copy.plan.arrays[0]!.positions[0]!.holes![0]!.x += 1 }))).toEqual([expect.stringContaining('$.plan does not match what this server calculates')])
+    expect(faults(sealed((copy) => { copy.after = 'a'.repeat(64) }))).toEqual([expect.stringContaining('$.after is a revision that is not on this server')])
+    expect(faults(sealed((copy) => { copy.wall.arrays[0]!.at.x.value = 3700 }))[0]).toContain('has a stop: ')
     expect(faults(sealed((copy) => { copy.wall.width = -1 }))).toEqual([expect.stringContaining('$.wall.width')])
     expect(faults({ id: 'x' }).length).toBeGreaterThan(5)
     // The same stop overridden by name lets it through.

@@ -1,10 +1,11 @@
 import type { Rules, Wall } from '../job'
+import type { CarryingWall } from './pieces'
 
 /**
  * The wall as it carries: where the firm fixes into furring alone, the furring strips are its
  * members, and what lies over them its covering; the block or concrete behind counts no more.
  */
-export function carryingWall(wall: Wall, { furring }: Rules): Wall {
+export function carryingWall(wall: Wall, { furring }: Rules): CarryingWall {
   const at = wall.covering.findIndex(({ material }) => material === 'furring')
   const masonry = wall.structure.kind === 'block' || wall.structure.kind === 'concrete'
   if (furring !== 'into-furring' || at < 0 || !masonry) return wall
@@ -12,6 +13,7 @@ export function carryingWall(wall: Wall, { furring }: Rules): Wall {
   const { specificGravity, members } = wall.structure
   return {
     ...wall,
+    battens: true,
     structure: {
       kind: 'wood-stud', memberDepth: thickness,
       ...width !== undefined && { memberWidth: width }, ...spacing !== undefined && { spacing }, ...specificGravity !== undefined && { specificGravity }, ...members && { members },

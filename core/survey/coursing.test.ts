@@ -82,6 +82,6 @@ describe('coursing', () => {
 
   it('shows its working', () => {
     const fitted = fitCoursing(blockWall([head(100, 300), bed(200)]))!
-    expect(coursingFigure(fitted, 'x')).toMatchObject({ value: fitted.origin.x, working: [{ label: 'Where a unit begins' }] })
+    expect(coursingFigure(fitted, 'x')).toMatchObject({ value: fitted.origin.x, working: [{ label: 'Position of a head joint' }] })
   })
 })

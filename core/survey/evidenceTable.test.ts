@@ -29,7 +29,7 @@ it('adds, changes and refuses, row by row, and says why', () => {
   expect(verdicts.slice(2).map(({ message }) => message)).toEqual([
     expect.stringContaining('method must be one of'),
     expect.stringMatching(/x: “far” is not a length.*hit must be true or false, not “perhaps”/),
-    'It must say hit, because its method is probe.',
+    'It must have hit, because its method is probe.',
     'id “e1” appears twice in this table.',
     'reference “hatch” is not on this wall.',
   ])

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { studWall } from '../../tests/fixtures/walls'
 import type { Evidence, Reference } from '../job'
-import { textToString } from '../units'
+import { sumToString, textToString } from '../units'
 import { centreFigure, spacingFigure, startFigure, widthFigure } from './figures'
 import { carriedFigure, carryOver, nextProbe, proofOf, survey } from './index'
 
@@ -25,7 +25,7 @@ describe('proof of framing', () => {
 
   it('says what a member rests on', () => {
     const wall = studWall([...edges(1200), { method: 'magnet', x: 1205 }])
-    expect(textToString(proofOf(survey(wall).members[0]!, wall, {}).restsOn, 'metric')).toBe('a detector’s edge (2 times) and a magnet')
+    expect(textToString(proofOf(survey(wall).members[0]!, wall, {}).restsOn, 'metric')).toBe('a detector edge (2 times) and a magnet')
   })
 })
 
@@ -40,7 +40,7 @@ describe('the next probe', () => {
     expect(probe.x).toBeCloseTo(2000, 0)
     expect(probe.y).toBe(1600)
     expect(probe.gain).toBeGreaterThan(1.9)
-    expect(textToString(probe.why, 'metric')).toContain('Member 4 is not proved yet and 2 planned holes rest on it')
+    expect(textToString(probe.why, 'metric')).toContain('Stud 4 is unconfirmed and 2 planned holes rely on it')
   })
 
   it('is nowhere once all that is planned rests on what is proved', () => {
@@ -53,7 +53,7 @@ describe('the next probe', () => {
     const probe = nextProbe(wall, members, [at(1600)], { unheld: [plate] })!
     expect(members[of(probe.x)]).toMatchObject({ proved: false })
     expect([probe.x > 1900 && probe.x < 2500, probe.y]).toEqual([true, 1700])
-    expect(textToString(probe.why, 'metric')).toMatch(/^Grid R1 C2 is not fixed yet, and could reach stud [45], which is not proved yet\.$/)
+    expect(textToString(probe.why, 'metric')).toMatch(/^Grid R1 C2 is not fixed yet, and could reach stud [45], which is unconfirmed\.$/)
     const known = members.map(member => ({ ...member, proved: true, sd: member.centre > 2200 ? 2 : 0.5 }))
     expect(nextProbe(wall, known, [at(1600)], { unheld: [plate] })!.x).toBeCloseTo(2400 - 19, 0)
     expect(nextProbe(wall, known.map(member => ({ ...member, sd: 0.5 })), [at(1600)], { unheld: [plate] })).toBeUndefined()
@@ -95,7 +95,7 @@ describe('carrying over from the far side', () => {
   it('mirrors about the reference', () => {
     expect(carryOver(jamb, 2409)).toBe(3751)
     expect(carryOver(jamb, 760)).toBe(5400)
-    expect(textToString(carriedFigure(jamb, 2409).working[0]!.expression, 'metric')).toBe('5400 + (760 − 2409)')
+    expect(sumToString(carriedFigure(jamb, 2409).working[0]!.expression, 'metric')).toBe('5400 + (760 − 2409)')
   })
 
   it('checks one reference by another, and strands no reading in silence', () => {
@@ -116,7 +116,7 @@ it('shows the working of spacing, start, centre and width', () => {
   expect(startFigure(run).value).toBeCloseTo(300, 0)
   const centre = centreFigure(wall, member)
   expect(centre.value).toBe(member.centre)
-  expect(centre.working.map(({ label }) => label)).toEqual(['a detector’s edge', 'a detector’s edge', 'its run', 'Centre'])
+  expect(centre.working.map(({ label }) => label)).toEqual(['a detector edge', 'a detector edge', 'regular spacing', 'Centre'])
   expect(centre.working[0]).toMatchObject({ value: 700 })
-  expect(textToString(widthFigure(wall, member).working[0]!.expression, 'metric')).toBe('edges 719 − 681 = 38: one of 38')
+  expect(sumToString(widthFigure(wall, member).working[0]!.expression, 'metric')).toBe('edges 719 − 681 = 38: one ply of 38')
 })

@@ -60,7 +60,7 @@ describe('a quick line', () => {
 
   it('shows a place that is from the wall, along or up', () => {
     const { faults, readings } = readQuickLine('m 700, m 9000, @3 m, p 400 hit', { y: 1500 }, 'metric', [], { width: 6000, height: 2700 })
-    expect(faults.map(({ from, message }) => [from, message])).toEqual([[9, 'That is from the wall: at most 6000.'], [15, 'That is from the wall: at most 2700.']])
+    expect(faults.map(({ from, message }) => [from, message])).toEqual([[9, 'This is off the wall; the maximum is 6000 mm.'], [15, 'This is off the wall; the maximum is 2700 mm.']])
     expect(readings.map(({ x, y }) => [x, y])).toEqual([[700, 1500], [400, 1500]])
   })
 

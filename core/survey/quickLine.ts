@@ -1,5 +1,5 @@
 import type { Evidence } from '../job'
-import { formatLength, parseLength, type UnitSystem } from '../units'
+import { parseLength, textToString, type UnitSystem } from '../units'
 
 /** A reading as it is typed, before it has an id. */
 export type TypedReading = Omit<Evidence, 'id'>
@@ -73,7 +73,7 @@ class LineReader {
   private length(word: Word, most: number, text = word.text): number | undefined {
     const reading = parseLength(text, this.system)
     if (reading.ok && reading.mm >= 0 && reading.mm <= most) return reading.mm
-    this.fault(word, reading.ok ? `This is off the wall; the maximum is ${formatLength(most, this.system)}.` : reading.message)
+    this.fault(word, reading.ok ? `This is off the wall; the maximum is ${textToString([{ mm: most }], this.system)}.` : reading.message)
     return undefined
   }
 

@@ -62,6 +62,6 @@ it('a hole where its member was not met is a stop, and none where it was', () =>
     return planWall(wall, job).findings.filter(({ code }) => code === 'member-not-at-height')
   }
   expect(stopsMetTo(800).map(({ subject }) => subject.id)).toEqual(['a1-r1c1-top-2'])
-  expect(textToString(stopsMetTo(800)[0]!.message, 'metric')).toContain('member 2 was not met 2090.4 above floor, at this hole; it is taken to run from 0 to 1900')
+  expect(textToString(stopsMetTo(800)[0]!.message, 'metric')).toContain('stud 2 was not found 2090.4 mm above floor, at this hole; it is assumed to run from 0 to 1900 mm')
   expect(stopsMetTo(2000)).toEqual([])
 })

@@ -302,7 +302,7 @@ describe('truing', () => {
     const spent = entry(0, 'turned', { array: 'a1', round: 0, moves: ['height-left', 'height-right'].flatMap(adjuster => [{ screen: 'r1c1', adjuster, mm: -11.5 }, { screen: 'r2c1', adjuster, mm: 11.5 }]) })
     const bound = alignOf(job, [spent, seams])
     expect([bound.closes, bound.after.gap]).toEqual([false, expect.closeTo(8, 0)])
-    expect(textToString(bound.binding[0]!.needs, 'metric')).toMatch(/^7\.\d more travel at height left of R1 C1/)
+    expect(textToString(bound.binding[0]!.needs, 'metric')).toMatch(/7\.\d mm more travel at left height adjuster of R1 C1/)
     // What was turned after the readings is taken off them.
     const { moves } = alignOf(job, [seams])
     const again = alignOf(job, [seams, entry(2, 'turned', { array: 'a1', round: 1, moves: moves.map(({ screen, adjuster, mm }) => ({ screen, adjuster, mm })) })])
@@ -314,7 +314,7 @@ describe('truing', () => {
     const job = trueJob(1, 2)
     const at = { between: ['r1c1', 'r1c2'], end: 'top' as const }
     const found = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: [{ ...at, mm: 400 }, { between: ['r1c1', 'r9c9'], end: 'top', mm: 1 }, { ...at, end: 'bottom', mm: 2 }], steps: [{ ...at, mm: 69 }, { ...at, end: 'bottom', mm: -68 }] })])
-    expect(found.leftOut.map(({ why }) => textToString(why, 'metric'))).toEqual(['A gap must be from 0 to 102', 'r9c9 is not a screen of this array', 'A step must be at most 68 either way, the depth of the display'])
+    expect(found.leftOut.map(({ why }) => textToString(why, 'metric'))).toEqual(['A gap must be from 0 to 102 mm', 'r9c9 is not a screen of this array', 'A step must be at most 68 mm either way, the depth of the display'])
     expect(found.predicted.map(({ reading: { kind, end } }) => `${kind} ${end}`).sort()).toEqual(['gap bottom', 'step bottom'])
   })
 
@@ -324,9 +324,9 @@ describe('truing', () => {
     const told = (moves: EntryOf<'turned'>['moves']) => turnFaults(screens, moves).map(text => textToString(text, 'metric'))
     // 1 mm is left of it upwards, 23 downwards; a turn is 1.25 mm.
     expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 0.75 }, { screen: 'r1c1', adjuster: 'height-left', turns: -18 }])).toEqual([])
-    expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 1 }])).toEqual(['height left of R1 C1: 1.3 is more than the shift of 1 of travel left in that direction.'])
-    expect(told([{ screen: 'r1c2', adjuster: 'lateral', mm: -60 }])[0]).toContain('lateral of R1 C2: 60 is more than the shift of')
-    expect(told([{ screen: 'r1c2', adjuster: 'height', mm: 1 }])).toEqual(['There is no height of R1 C2.'])
+    expect(told([{ screen: 'r1c1', adjuster: 'height-left', turns: 1 }])).toEqual(['Left height adjuster of R1 C1: 1.3 mm is more than the 1 mm of travel left in that direction.'])
+    expect(told([{ screen: 'r1c2', adjuster: 'lateral', mm: -60 }])[0]).toContain('Lateral slide of R1 C2: 60 mm is more than')
+    expect(told([{ screen: 'r1c2', adjuster: 'height', mm: 1 }])).toEqual(['This adjuster does not exist: height adjusters of R1 C2.'])
   })
 
   it('leaves what was not read alone, and does not take what no seam can have', () => {
@@ -336,7 +336,7 @@ describe('truing', () => {
     expect(new Set(one.moves.map(({ screen }) => screen)).size).toBeLessThanOrEqual(2)
     expect(one.moves.every(({ adjuster }) => !adjuster.startsWith('depth'))).toBe(true)
     expect([seamFault(screens, ['r1c1', 'r1c2'], 'top'), seamFault(screens, ['r1c1', 'r2c2'], 'top'), seamFault(screens, ['r1c1', 'r1c2'], 'left'), seamFault(screens, ['r1c1', 'r9c9'], 'top'), seamFault(screens, ['r1c2', 'r1c1'], 'top')])
-      .toEqual([undefined, expect.stringContaining('share no seam'), expect.stringContaining('is upright'), expect.stringContaining('r9c9 is no screen'), expect.stringContaining('comes first')])
+      .toEqual([undefined, expect.stringContaining('share no seam'), expect.stringContaining('is vertical'), expect.stringContaining('r9c9 is not a screen'), expect.stringContaining('enter the left or upper screen first')])
   })
 
   it('is done where all that was read last is within the tolerance', () => {
@@ -350,7 +350,7 @@ describe('truing', () => {
   it('says in words which screw, how far, and which way as whoever turns it sees it', () => {
     const said = (screen: string, adjuster: Adjuster, mm: number, turns?: number) => textToString(moveWords(screen, adjuster, mm, turns), 'metric')
     expect([said('r1c2', 'height-left', 0.46875, 0.375), said('r2c1', 'depth-top-right', -1.25, -1), said('r1c1', 'lateral', -0.7), said('r1c1', 'height-right', 1.5625, 1.25)]).toEqual([
-      'left height screw of R1 C2: 3/8 turn, clockwise as you look up, up 0.5', 'upper right depth screw of R2 C1: 1 turn, clockwise as you face it, in 1.3', 'slide of R1 C1: 0.7 to the left', 'right height screw of R1 C1: 1 1/4 turns, clockwise as you look up, up 1.6',
+      'left height adjuster of R1 C2: 3/8 turn clockwise seen from below: up 0.5 mm', 'top right depth adjuster of R2 C1: 1 turn clockwise seen from the front: in 1.3 mm', 'lateral slide of R1 C1: 0.7 mm to the left', 'right height adjuster of R1 C1: 1 1/4 turns clockwise seen from below: up 1.6 mm',
     ])
   })
 })

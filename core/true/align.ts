@@ -8,7 +8,7 @@ import { fused } from './rounds'
 import { alikeInMirror } from './mirror'
 import { solveExactly, type LinearSolver } from './program'
 import { roundedTo } from './rounding'
-import { movedBy, trueScreens, type Adjuster, type TrueScreen } from './screen'
+import { ADJUSTER_NAMES, movedBy, trueScreens, type Adjuster, type TrueScreen } from './screen'
 import { sequenceOf, type TurnStep } from './sequence'
 import { after, deviation, readingFault, readingsOf, seamFault, type Reading } from './seam'
 
@@ -37,10 +37,6 @@ export interface Alignment {
   leftOut: { between: string[], end: string, why: Text }[]
 }
 
-const PLACES: Record<Adjuster, string> = {
-  'height': 'height adjusters', 'height-left': 'left height adjuster', 'height-right': 'right height adjuster', 'lateral': 'lateral slide',
-  'depth-top-left': 'top left depth adjuster', 'depth-top-right': 'top right depth adjuster', 'depth-bottom-left': 'bottom left depth adjuster', 'depth-bottom-right': 'bottom right depth adjuster',
-}
 const label = (screen: string) => screen.toUpperCase().replace('C', ' C')
 
 /** Eighths as they are said: 3/8, 1 1/2, 2. */
@@ -54,7 +50,7 @@ function eighths(turns: number): string {
 
 /** A move in words for whoever makes it. */
 export function moveWords(screen: string, adjuster: Adjuster, mm: number, turns?: number): Text {
-  const of = words`${PLACES[adjuster]} of ${label(screen)}`
+  const of = words`${ADJUSTER_NAMES[adjuster]} of ${label(screen)}`
   if (adjuster === 'lateral') return words`${of}: ${Math.abs(mm)} to the ${mm > 0 ? 'right' : 'left'}`
   if (turns === undefined) return words`${of}: ${Math.abs(mm)} ${adjuster.startsWith('height') ? mm > 0 ? 'up' : 'down' : mm > 0 ? 'out' : 'in'}`
   const way = adjuster.startsWith('height') ? mm > 0 ? 'clockwise seen from below: up' : 'anticlockwise seen from below: down' : mm > 0 ? 'anticlockwise seen from the front: out' : 'clockwise seen from the front: in'

@@ -1,6 +1,6 @@
 import { words, type Text } from '../units'
 import { deviation, type Reading } from './seam'
-import type { Adjuster, TrueScreen } from './screen'
+import { ADJUSTER_NAMES, type Adjuster, type TrueScreen } from './screen'
 
 /** A reading that stays off its target by more than the tolerance, and what would free it. */
 export interface Binding { between: string[], end?: string, kind: Reading['kind'], by: number, needs: Text }
@@ -24,7 +24,7 @@ export function bindingOf(readings: Reading[], values: number[], screens: TrueSc
     .filter(({ by }) => by > 1e-6).sort((a, b) => b.by - a.by)
     .map(({ reading, value, by }): Binding => {
       const spent = spentOn(reading, value, screens, moved)
-      const named = [...new Map(spent.map(({ screen, adjuster }) => [`${screen} ${adjuster}`, `${adjuster.replaceAll('-', ' ')} of ${label(screen)}`])).values()]
+      const named = [...new Map(spent.map(({ screen, adjuster }) => [`${screen} ${adjuster}`, `${ADJUSTER_NAMES[adjuster]} of ${label(screen)}`])).values()]
       return {
         between: reading.between, ...reading.end && { end: reading.end }, kind: reading.kind, by,
         needs: reading.effects.length === 0

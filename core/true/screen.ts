@@ -4,6 +4,12 @@ import type { Catalogue, Mount, ScreenArray } from '../job'
 /** Which screw or slide of a mount is moved, as entries of the log name it. */
 export type Adjuster = 'height' | 'height-left' | 'height-right' | 'lateral' | 'depth-top-left' | 'depth-top-right' | 'depth-bottom-left' | 'depth-bottom-right'
 
+/** What an adjuster is called. */
+export const ADJUSTER_NAMES: Record<Adjuster, string> = {
+  'height': 'height adjusters', 'height-left': 'left height adjuster', 'height-right': 'right height adjuster', 'lateral': 'lateral slide',
+  'depth-top-left': 'top left depth adjuster', 'depth-top-right': 'top right depth adjuster', 'depth-bottom-left': 'bottom left depth adjuster', 'depth-bottom-right': 'bottom right depth adjuster',
+}
+
 /** An adjuster of a screen: how far it may still go down or left and up or right, mm, and what a turn of it does; absent for a slide, which has no screw. */
 export interface Travel { adjuster: Adjuster, least: number, most: number, perTurn?: number }
 

@@ -40,6 +40,9 @@ export function quantityToString(quantity: Quantity, system: UnitSystem): string
 /** A term of a sum: a figure whose unit follows its reader. Lengths in sums are decimal, so that they can be multiplied. */
 export const quantity = (value: number, unit: string): Quantity => ({ value, unit })
 
+/** How many there are of something: a figure of a sentence that has no unit. */
+export const counted = (value: number): Quantity => ({ value, unit: '' })
+
 /** How true a length is, rounded up so that it is never told too well: to a tenth of a millimetre, or a hundredth of an inch. */
 export function toleranceToString(mm: number, system: UnitSystem): string {
   const up = (value: number, step: number) => Math.ceil(value / step - 1e-9) * step

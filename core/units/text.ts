@@ -29,14 +29,38 @@ export function words(strings: TemplateStringsArray, ...values: (string | number
 /** Lengths inside sentences are shown a step finer than marks, so that sums can be followed. */
 export const SENTENCE_PRECISION: Precision = { decimals: 1, denominator: 32 }
 
-/** A sentence in plain characters, its lengths in the reader's unit. */
+/** Between two lengths of one phrase the unit is written once, after the last: 520 × 480 mm, 1200 to 1800 mm. */
+const SHARED_UNIT = /^ (×|to|and|or) $/
+
+const lengthToString = (mm: number, system: UnitSystem): string => formatLength(mm, system, SENTENCE_PRECISION).replace(/\.0$/, '')
+
+/**
+ * A sentence in plain characters, its figures in the reader's units; a metric length has its unit behind it.
+ *
+ * @example
+ * textToString(words`misses by ${12.3}`, 'metric') // 'misses by 12.3 mm'
+ * textToString(words`${520} × ${480}`, 'metric') // '520 × 480 mm'
+ */
 export function textToString(text: Text, system: UnitSystem): string {
+  const isLength = (part: Text[number] | undefined) => typeof part === 'object' && 'mm' in part
+  const sharesUnit = (n: number) => isLength(text[n + 2]) && SHARED_UNIT.test(String(text[n + 1]))
   return text
-    .map(part => typeof part === 'string' ? part : 'unit' in part ? quantityToString(part, system) : formatLength(part.mm, system, SENTENCE_PRECISION).replace(/\.0$/, ''))
+    .map((part, n) => typeof part === 'string'
+      ? part
+      : 'unit' in part
+        ? quantityToString(part, system)
+        : `${lengthToString(part.mm, system)}${system === 'metric' && !sharesUnit(n) ? ' mm' : ''}`)
     .join('')
 }
 
-/** The figures of a sentence, in order: lengths in mm, other quantities in their own unit; those that it has in words, as 3 of 7 %, too. */
-export function figuresIn(text: Text): number[] {
-  return text.flatMap(part => typeof part === 'string' ? [...part.matchAll(/\d+(?:\.\d+)?/g)].map(([figure]) => Number(figure)) : 'unit' in part ? [part.value] : [part.mm])
+/** A sum in plain characters: as a sentence, but with bare millimetres, as the result beside it has the unit. */
+export function sumToString(text: Text, system: UnitSystem): string {
+  return text
+    .map(part => typeof part === 'string' ? part : 'unit' in part ? quantityToString(part, system) : lengthToString(part.mm, system))
+    .join('')
+}
+
+/** What a sentence states in figures, whatever its words: lengths in mm, other quantities in their own unit. */
+export function factsIn(text: Text): number[] {
+  return text.flatMap(part => typeof part === 'string' ? [] : 'unit' in part ? [part.value] : [part.mm])
 }

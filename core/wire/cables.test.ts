@@ -83,8 +83,8 @@ describe('a cable’s length', () => {
 
   it('is not known, nor taken, where nobody measured what is beyond the wall', () => {
     const plan = wired((wall) => { delete wall.sources![0]!.away })
-    expect([of(plan, 'power-b-r1c1').taken, of(plan, 'power-b-r1c1').unknown]).toEqual([undefined, 'how far circuit s1 to where its cable enters'])
-    expect(plan.said).toContainEqual({ severity: 'caution', code: 'cable-length-not-known', message: expect.stringMatching(/^How far circuit s1 to where its cable enters is not known: no length can be chosen for the power to box b-r1c1, /), remedy: 'Measure it and enter it in Wire.' })
+    expect([of(plan, 'power-b-r1c1').taken, of(plan, 'power-b-r1c1').unknown]).toEqual([undefined, 'the distance from circuit s1 to where its cable enters'])
+    expect(plan.said).toContainEqual({ severity: 'caution', code: 'cable-length-not-known', message: expect.stringMatching(/^The distance from circuit s1 to where its cable enters is not known.* box b-r1c1, /), remedy: 'Measure it and enter it in Wire.' })
     expect(scheduleOf(plan).find(({ id }) => id === 'power-b-r1c1')).toMatchObject({ open: expect.stringContaining('not known') })
   })
 
@@ -120,12 +120,12 @@ describe('what a cable may do', () => {
     return found && [found.code, textToString(found.message, 'metric'), textToString(found.remedy, 'metric')]
   }
   it.each<[string, Parameters<typeof fault>, string, RegExp]>([
-    ['a flexible cord in a wall is a stop', [{ kind: 'power' }, 'cord'], 'cord-in-wall', /never run inside a wall \(NEC 400\.12\)/],
-    ['what is not rated for a wall is one', [{}, undefined, [cable('open', 'picture', { inWall: false })]], 'cable-not-in-wall', /no picture cable is rated/],
-    ['so is what is not rated for a void that carries air', [{ plenum: true, kind: 'data' }], 'cable-not-plenum', /carries air/],
-    ['so is what is too thin for its breaker', [{ kind: 'power', amps: 32 }], 'cable-too-thin', /suits a breaker of 32 A/],
-    ['so is what is stocked too short', [{ needed: 35_000 }], 'cable-too-short', /35000 is longer than the stocked lengths of fibre: 30000 at most/],
-    ['so is what carries too little, and the next kind that reaches is named', [{ needed: 60_000 }], 'cable-too-far', /60000 is longer than hd, fibre carry: 50000 at most.*Take data \(data\), with a max run of 90000/],
+    ['a flexible cord in a wall is a stop', [{ kind: 'power' }, 'cord'], 'cord-in-wall', /NEC 400\.12/],
+    ['what is not rated for a wall is one', [{}, undefined, [cable('open', 'picture', { inWall: false })]], 'cable-not-in-wall', /no picture cable is in-wall rated/],
+    ['so is what is not rated for a void that carries air', [{ plenum: true, kind: 'data' }], 'cable-not-plenum', /plenum/],
+    ['so is what is too thin for its breaker', [{ kind: 'power', amps: 32 }], 'cable-too-thin', /32 A breaker/],
+    ['so is what is stocked too short', [{ needed: 35_000 }], 'cable-too-short', /35000 mm .*fibre.* 30000 mm/],
+    ['so is what carries too little, and the next kind that reaches is named', [{ needed: 60_000 }], 'cable-too-far', /60000 mm .*hd, fibre.* 50000 mm.*data \(data\).* 90000 mm/],
     ['a kind that the catalogue does not have is told', [{ kind: 'touch' }], 'cable-unknown', /has no touch cable/],
   ])('%s', (_, given, code, words) => {
     expect(fault(...given)![0]).toBe(code)

@@ -1,5 +1,5 @@
 import type { Rect } from '../geometry'
-import type { Wall } from '../job'
+import { choiceName, type Wall } from '../job'
 import { drawGrid, footLine, gridHeight, INK, inLines, label, type GridColumn, type Paper, type Sheet } from '../sheet'
 import { group, line, rect, type Shape } from '../svg'
 import { isFramed } from '../survey'
@@ -13,7 +13,7 @@ import type { Wiring } from './wiring'
 export interface ForElectrician { site: string, wall: Wall, cases: Rect[], wiring: Wiring, units: UnitSystem, precision?: Precision }
 
 const known = (figure: number | undefined, unit = '') => figure === undefined ? 'not known' : `${Number(figure.toFixed(2))}${unit}`
-const KINDS: Record<BoxPlan['kind'], string> = { 'power': 'power box', 'kit-upper': 'kit, upper box', 'kit-lower': 'kit, lower box', 'pass-through': 'pass-through', 'floor': 'floor outlet' }
+const boxName = (kind: BoxPlan['kind']) => kind === 'power' ? 'power box' : choiceName(kind)
 
 /** Live parts of which the wall is known to hold something: what is to be proved dead before it is cut. */
 const LIVE = new Set(['outlet', 'switch', 'live-cable', 'cable-run'])
@@ -71,7 +71,7 @@ export function drawElectrician(of: ForElectrician, paper: Paper): Sheet {
   })
   const boxHead = columns([['Box', 0.07], ['Type', 0.13], ['For', 0.16], ['Circuit', 0.2], ['Max power, W', 0.07, true], ['Centre from wall left', 0.12, true], ['Centre above floor', 0.11, true], ['Cut-out', 0.14, true]])
   const boxRows = boxes.filter(({ kind }) => !isSignal(kind)).map(box => [
-    box.id, box.held ? KINDS[box.kind] : `${KINDS[box.kind]}: no position`, box.for.map(id => labelOf.get(id) ?? id).join(', '), circuitOf(box.for)?.name ?? 'none', wattsOf(box.for), ...box.held ? [show(box.x), show(box.y), `${show(box.cutout.width)} × ${show(box.cutout.height)}`] : ['', '', ''],
+    box.id, box.held ? boxName(box.kind) : `${boxName(box.kind)}: no position`, box.for.map(id => labelOf.get(id) ?? id).join(', '), circuitOf(box.for)?.name ?? 'none', wattsOf(box.for), ...box.held ? [show(box.x), show(box.y), `${show(box.cutout.width)} × ${show(box.cutout.height)}`] : ['', '', ''],
   ])
   const cableHead = columns([['Cable', 0.2], ['From', 0.24], ['To', 0.14], ['Model', 0.22], ['Required', 0.1, true], ['Stock length', 0.1, true]])
   const cableRows = cables.filter(({ kind }) => kind === 'power').map(({ id, from, to, model, needed, taken, unknown }) => [id, from, to, model ? model.name ?? model.id : 'none suitable', unknown ? `${show(needed.value)} in the wall` : show(needed.value), taken === undefined ? 'not known' : show(taken)])

@@ -3,7 +3,7 @@ import { overlaps } from '../geometry'
 import type { Catalogue, Rules, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import { isFramed } from '../survey'
-import { words, type Text } from '../units'
+import { counted, quantity, words, type Text } from '../units'
 import { isSignal, type BoxPlan } from './boxes'
 import type { CablePlan } from './cables'
 import { CONTINUOUS, type Load } from './draw'
@@ -34,8 +34,8 @@ function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding
     ...(wall.sources ?? []).filter(source => isGone(source, wall)).map((source): Finding => ({
       ...about(wall), severity: 'stop', code: 'source-gone', message: words`${nameOfSource(source)} was at ${source.feature!}, which is no longer on the wall.`, remedy: words`Enter its new position, or delete it.`,
     })),
-    ...unknown.length > 0 && sources.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'power-not-known', message: words`The power that ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`, remedy: words`Enter typical power and max power in the catalogue, from the display’s data sheet.` }] : [],
-    ...left.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'circuit-full', message: words`No circuit has capacity left for ${labels(left)}: max power ${String(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)))} W.`, remedy: words`Have another circuit installed, or take load off an existing one.` }] : [],
+    ...unknown.length > 0 && sources.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'power-not-known', facts: [unknown.length], message: words`The power that ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`, remedy: words`Enter typical power and max power in the catalogue, from the display’s data sheet.` }] : [],
+    ...left.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'circuit-full', message: words`No circuit has capacity left for ${labels(left)}: max power ${quantity(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)), 'W')}.`, remedy: words`Have another circuit installed, or take load off an existing one.` }] : [],
     ...over.map((circuit): Finding => ({ ...about(wall), severity: 'stop', code: 'circuit-overloaded', message: words`The load on ${circuit.name} is over 80 % of its breaker.`, remedy: words`Take load off it, and add nothing more.` })),
   ]
 }
@@ -149,7 +149,7 @@ function signalFindings(wall: Wall, { unported, links, boxes }: Wiring, screens:
   const single = screens.filter(({ mounting }) => mounting?.kind === 'arm')
   const channels = [...new Map(single.map(screen => [screen.mounting!.id, screen.mounting!])).values()]
   return [
-    ...unported.map(({ source, screens: without }): Finding => ({ ...about(wall), severity: 'stop', code: 'no-port', message: words`${nameOfSource(source)} has ${String(source.ports)} ${source.ports === 1 ? 'port' : 'ports'}, and ${some(without.map(label))} ${without.length === 1 ? 'gets' : 'get'} none.`, remedy: words`Daisy-chain the screens, or add a player or a splitter.` })),
+    ...unported.map(({ source, screens: without }): Finding => ({ ...about(wall), severity: 'stop', code: 'no-port', facts: [without.length], message: words`${nameOfSource(source)} has ${counted(source.ports!)} ${source.ports === 1 ? 'port' : 'ports'}, and ${some(without.map(label))} ${without.length === 1 ? 'gets' : 'get'} none.`, remedy: words`Daisy-chain the screens, or add a player or a splitter.` })),
     ...away.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'screen-gone', message: words`${some([...new Set(away)])} ${away.length === 1 ? 'is' : 'are'} assigned to a source, but not on the wall.`, remedy: words`Choose again which screens the source feeds.` }] : [],
     ...open.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-pass-through', message: words`${some([...new Set(open)].map(label))} ${new Set(open).size === 1 ? 'has' : 'have'} no pass-through for signal.`, remedy: words`Add pass-throughs in Wire, under Boxes, or run the cables on the wall face.` }] : [],
     ...links.length > 0

@@ -69,8 +69,8 @@ describe('a box', () => {
   it('that a person puts over a member is told, with the nearest place that would do, and stays where it was put', () => {
     const { boxes: [put], said } = wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'], x: 2300, y: 2100 }])
     expect([put!.x, put!.y, put!.held]).toEqual([2300, 2100, false])
-    expect(said[0]![1]).toContain('its cut-out is not behind R1 C1and clear of the studs')
-    expect(said[0]![2]).toBe(`It fits at ${textToString([{ mm: put!.nearest!.x }], 'metric')} along and ${textToString([{ mm: put!.nearest!.y }], 'metric')} up.`)
+    expect(said[0]![1]).toContain('its cut-out is not behind R1 C1 and clear of the studs')
+    expect(said[0]![2]).toBe(`It fits at ${textToString([{ mm: put!.nearest!.x }], 'metric')} from wall left and ${textToString([{ mm: put!.nearest!.y }], 'metric')} above floor.`)
     expect(wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'], ...put!.nearest! }]).said).toEqual([])
   })
 
@@ -83,14 +83,14 @@ describe('a box', () => {
   })
 
   it.each<[string, (job: Job) => void, RegExp]>([
-    ['deeper than the wall', (job) => { job.walls[0]!.structure.memberDepth = 40 }, /is 62 deep, but the wall is only 52\.5 from its face/],
-    ['whose clamps do not take the covering', (job) => { job.walls[0]!.covering.push({ material: 'tile', thickness: 30 }) }, /clamps 6 to 32 , but the covering is 42\.5/],
-    ['wider than any bay behind its display', (job) => { job.catalogue.boxes![0]!.cutout.width = 600 }, /no bay behind R1 C1 is 600 wide/],
+    ['deeper than the wall', (job) => { job.walls[0]!.structure.memberDepth = 40 }, /is 62 mm deep, but the wall is only 52\.5 mm from its face/],
+    ['whose clamps do not take the covering', (job) => { job.walls[0]!.covering.push({ material: 'tile', thickness: 30 }) }, /clamps coverings of 6 to 32 mm, but the covering is 42\.5 mm/],
+    ['wider than any bay behind its display', (job) => { job.catalogue.boxes![0]!.cutout.width = 600 }, /no space behind R1 C1 that is 600 mm wide/],
     ['in a rated wall', (job) => { job.walls[0]!.fireRating = 60 }, /fire-rated/],
-    ['in a wall without a cavity', (job) => { job.walls[0]!.structure = { kind: 'concrete', thickness: 200, strength: 28 } }, /no cavity: take a surface box/],
+    ['in a wall without a cavity', (job) => { job.walls[0]!.structure = { kind: 'concrete', thickness: 200, strength: 28 } }, /no cavity: use a surface box/],
     ['in a wall of unknown depth', (job) => { delete job.walls[0]!.structure.memberDepth }, /not known/],
     ['of a screen that is not there', (job) => { job.walls[0]!.boxes![0]!.for = ['gone'] }, /the screen it serves does not exist/],
-    ['where nobody read what stands behind it', (job) => { delete job.walls[0]!.structure.members }, /no reading tells what stands behind its cut-out/],
+    ['where nobody read what stands behind it', (job) => { delete job.walls[0]!.structure.members }, /has not been surveyed/],
     ['with blocking all the way', (job) => { job.walls[0]!.blocking = Array.from({ length: 20 }, (_, n) => ({ id: `k${n}`, y: 1700 + 60 * n, found: true })) }, /in the way/],
   ])('%s is a stop that says so', (_, change, words) => {
     const { said } = wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'] }], change)
@@ -189,12 +189,12 @@ describe('what is said of circuits', () => {
     expect(fed([{ id: 's1', kind: 'circuit', amps: 16, volts: 230 }]).said).toEqual([])
     const { said, plan } = fed([{ id: 's1', kind: 'circuit', name: 'B7', amps: 6, volts: 120 }])
     // 0.8 × 6 A bear three screens of 1.375 A.
-    expect([plan.wiring.circuits[0]!.screens.length, said[0]![0], said[0]![1]]).toEqual([3, 'circuit-full', expect.stringContaining('495 W at most')])
+    expect([plan.wiring.circuits[0]!.screens.length, said[0]![0], said[0]![1]]).toEqual([3, 'circuit-full', expect.stringContaining('495 W')])
     expect(plan.wiring.circuits[0]!.starts.map(({ after }) => after)).toEqual([0, 1, 2])
   })
 
   it('is what is not known and what that holds up', () => {
-    expect(fed([{ id: 's1', kind: 'circuit', volts: 230 }]).said[0]).toEqual(['circuit-not-known', 'The breaker of circuit s1 is not known: no screen can be put on it.', 'Read it at the panel and enter it.'])
+    expect(fed([{ id: 's1', kind: 'circuit', volts: 230 }]).said[0]).toEqual(['circuit-not-known', 'The breaker rating of circuit s1 is not known: no screen can be put on it.', 'Read it at the panel and enter it.'])
     expect(fed([{ id: 's1', kind: 'circuit', amps: 16, volts: 230 }], (job) => { delete job.catalogue.displays[0]!.power }).said.map(([code]) => code)).toEqual(['power-not-known'])
     expect(fed([{ id: 's1', kind: 'outlet', feature: 'gone', amps: 16, volts: 230 }]).said.map(([code]) => code)).toEqual(['source-gone'])
     expect(fed([{ id: 's1', kind: 'circuit', amps: 16, volts: 230, loaded: 14 }]).said.map(([code]) => code)).toEqual(['circuit-full', 'circuit-overloaded'])

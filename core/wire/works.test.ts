@@ -158,8 +158,8 @@ describe('what is said', () => {
 describe('a bay from above', () => {
   const wall = { width: 6200, height: 3300, references: [{ id: 'jamb', front: 2000, back: 1900 }], features: [{ id: 'p1', kind: 'pipe', x: 2600, y: 0, width: 40, height: 3300 }, { id: 'p2', kind: 'pipe', x: 2500, y: 0, width: 40, height: 1000 }] }
   it('is found by what is seen on both levels, the nearest first', () => {
-    expect(carriedTo(wall, 2300, 'above').map(({ from, off }) => [from, off])).toEqual([['reference jamb', 300], ['the middle of pipe p1', -320], ['the left edge of the wall', 2300], ['the right edge of the wall', -3900]])
-    expect(carriedTo(wall, 2300, 'below')[0]).toEqual({ from: 'the middle of pipe p2', off: -220 })
+    expect(carriedTo(wall, 2300, 'above').map(({ from, off }) => [from, off])).toEqual([['reference jamb', 300], ['the centre of pipe p1', -320], ['the left edge of the wall', 2300], ['the right edge of the wall', -3900]])
+    expect(carriedTo(wall, 2300, 'below')[0]).toEqual({ from: 'the centre of pipe p2', off: -220 })
   })
 
   it('is missed by a locator that is not over it with room for the bit', () => {

@@ -43,7 +43,7 @@ function refused(act: () => unknown): ApiErrorBody['error'] & { status: number }
 
 describe('people', () => {
   it('have one address each in a firm, whatever its letters; another firm may know it too', () => {
-    expect(refused(() => addPerson(db(), firm.key, { name: 'Other', address: ' ISLA@firm.example', password: null, role: 'crew', sites: [] }, T(2)))).toMatchObject({ status: 409, code: 'address-taken', message: expect.stringContaining('Isla Brandt has this address already') })
+    expect(refused(() => addPerson(db(), firm.key, { name: 'Other', address: ' ISLA@firm.example', password: null, role: 'crew', sites: [] }, T(2)))).toMatchObject({ status: 409, code: 'address-taken', message: expect.stringContaining('Isla Brandt already has this address') })
     const other = beginFirm(db(), 'Other firm', T(2))
     addPerson(db(), other.key, { name: 'Isla Brandt', address: 'isla@firm.example', password: null, role: 'crew', sites: [] }, T(2))
     expect(peopleOfAddress(db(), 'Isla@Firm.example').map(({ firm }) => firm)).toEqual([firm.key, other.key])
@@ -104,8 +104,8 @@ describe('a link for coming in', () => {
     expect(openInvitation(db(), one, ['join'], now)).toMatchObject({ name: 'Odd', role: 'crew' })
     markUsed(db(), openInvitation(db(), one, ['join'], now), T(2))
     endInvitation(db(), firm.key, listInvitations(db(), firm.key, now).find(({ name }) => name === 'Jun')!.id, 'Isla Brandt', T(2))
-    expect([one, two].map(secret => refused(() => openInvitation(db(), secret, ['join'], now)).message)).toEqual([expect.stringContaining('used already'), expect.stringContaining('taken back')])
-    expect(refused(() => openInvitation(db(), three, ['join'], new Date(T(10)))).message).toContain('ended on 2026-11-09')
+    expect([one, two].map(secret => refused(() => openInvitation(db(), secret, ['join'], now)).message)).toEqual([expect.stringContaining('already been used'), expect.stringContaining('revoked')])
+    expect(refused(() => openInvitation(db(), three, ['join'], new Date(T(10)))).message).toContain('expired on 2026-11-09')
     expect(refused(() => openInvitation(db(), three, ['firm'], now)).status).toBe(404)
     expect(refused(() => openInvitation(db(), 'guess', ['join'], now)).status).toBe(404)
     expect(refused(() => make('Isla')).code).toBe('address-taken')
@@ -173,7 +173,7 @@ describe('who made an entry', () => {
     changeRole(db(), firm.key, odd.id, { role: 'crew', sites: ['stennick'] }, 'Isla Brandt', T(5, '12:00'))
     const [before, after] = [{ ...remark('r1', 5), at: T(5, '11:00'), person: odd.id }, { ...remark('r2', 5), at: T(5, '13:00'), person: odd.id }]
     const results = send(as(isla, 5), [before, after, after], 5)
-    expect(results).toMatchObject([{ entry: { id: 'r1' } }, { id: 'r2', setAside: 'Odd Varga was crew, and not here, when this was made, and could not record a visit' }, { id: 'r2' }])
+    expect(results).toMatchObject([{ entry: { id: 'r1' } }, { id: 'r2', setAside: 'Odd Varga was crew, but not here, when this was recorded, and could not record a visit' }, { id: 'r2' }])
     const [waiting, ...others] = listAside(log.db)
     expect([waiting!.entry.id, others]).toEqual(['r2', []])
     acceptAside(log.db, waiting!.key, 'Isla Brandt', T(6))
@@ -184,11 +184,11 @@ describe('who made an entry', () => {
 
   it('who was removed: what another sends of his before that is taken, later waits', () => {
     removePerson(db(), firm.key, odd.id, 'Isla Brandt', T(5, '12:00'))
-    expect(send(as(isla, 6), [{ ...remark('r1', 5, { person: odd.id }) }, remark('r2', 6, { person: odd.id })], 6)).toMatchObject([{ entry: { by: 'Odd Varga' } }, { setAside: expect.stringContaining('no longer of the firm') }])
+    expect(send(as(isla, 6), [{ ...remark('r1', 5, { person: odd.id }) }, remark('r2', 6, { person: odd.id })], 6)).toMatchObject([{ entry: { by: 'Odd Varga' } }, { setAside: expect.stringContaining('no longer in the firm') }])
   })
 
   it('what was never his to do is refused, and so is a clock that is ahead of a right that ended', () => {
-    expect(send(as(odd, 5), [{ ...remark('r1', 5), kind: 'issued', revision: 'A' }, { ...remark('r2', 5), kind: 'override', code: 'a', subject: 'b', reason: 'c' }], 5)).toMatchObject([{ error: { code: 'not-yours' } }, { error: { message: expect.stringContaining('crew here to make') } }])
+    expect(send(as(odd, 5), [{ ...remark('r1', 5), kind: 'issued', revision: 'A' }, { ...remark('r2', 5), kind: 'override', code: 'a', subject: 'b', reason: 'c' }], 5)).toMatchObject([{ error: { code: 'not-yours' } }, { error: { message: expect.stringContaining('not allowed for the role crew here') } }])
     const tove = join('Tove Marsh', 'service')
     expect(send(as(tove, 5), [remark('r3', 5)], 5)).toMatchObject([{ error: { code: 'not-yours' } }])
     changeRole(db(), firm.key, odd.id, { role: 'service', sites: [] }, 'Isla Brandt', T(5, '12:00'))

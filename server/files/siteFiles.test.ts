@@ -35,9 +35,9 @@ describe('a file of a site', () => {
   })
   it('is read only where its site names it, and not where its name alone came along', async () => {
     const file = await keepFile(folder, site.id, 'a.pdf', Buffer.from('a'))
-    expect(() => readFile(folder, site, file)).toThrow('is not here')
-    expect(() => readFile(folder, { ...naming(file), id: 'elsewhere' }, file)).toThrow('is not here')
-    expect(() => readFile(folder, naming('../../wide-trellis.db'), '../../wide-trellis.db')).toThrow('is not here')
+    expect(() => readFile(folder, site, file)).toThrow('is not on the server')
+    expect(() => readFile(folder, { ...naming(file), id: 'elsewhere' }, file)).toThrow('is not on the server')
+    expect(() => readFile(folder, naming('../../wide-trellis.db'), '../../wide-trellis.db')).toThrow('is not on the server')
     expect(filesOf(folder, naming(file, `${'0'.repeat(32)}.pdf`)).map(each => each.file)).toEqual([file])
     dropFile(folder, site.id, file)
     expect(filesOf(folder, naming(file))).toEqual([])

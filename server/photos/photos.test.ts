@@ -56,13 +56,13 @@ describe('a picture', () => {
 
   it('belongs to its site; one of an earlier version to those that speak of it', async () => {
     const name = await keepPhoto(data, 'pier', await picture('png'))
-    await expect(read(name, false, 'hall', () => true)).rejects.toThrow('There is no picture')
+    await expect(read(name, false, 'hall', () => true)).rejects.toThrow('Not found: this photo')
     renameSync(join(data, 'photos', 'pier', name), join(data, 'photos', name))
     expect((await read(name, false, 'hall', () => true)).type).toBe('image/png')
-    await expect(read(name, false, 'hall')).rejects.toThrow('There is no picture')
+    await expect(read(name, false, 'hall')).rejects.toThrow('Not found: this photo')
   })
 
   it('is read by its own name only', async () => {
-    for (const name of ['../wide-trellis.db', 'x.png', `${'0'.repeat(32)}.png`]) await expect(read(name)).rejects.toThrow('There is no picture')
+    for (const name of ['../wide-trellis.db', 'x.png', `${'0'.repeat(32)}.png`]) await expect(read(name)).rejects.toThrow('Not found: this photo')
   })
 })

@@ -28,7 +28,7 @@ const titleOf = ({ site, wall, issue }: SheetSource, what: string) => `${site.na
 /** The mark-out sheet of a revision, or of a draft, as a file. */
 export async function sheetFile(source: SheetSource, format: SheetFormat, options: Omit<SheetOptions, 'issue'>): Promise<File> {
   const { wall, plan, issue } = source
-  if (format === 'csv') return `\uFEFF${marksAsCsv(plan.marking.marks, options)}`
+  if (format === 'csv') return `\uFEFF${marksAsCsv(plan.marking.marks, { ...options, ...plan.piece && { piece: plan.piece } })}`
   if (format === 'dxf') return wallAsDxf(wall, plan, issue ? `REVISION ${issue.revision}` : 'DRAFT')
   if (format === 'json') return json({ revision: issue?.revision ?? null, ...issue && { issued: { at: issue.at, by: issue.by } }, ...plan.marking })
   return drawn(drawSheet(source, wall, plan, { ...options, ...issue && { issue } }), format, titleOf(source, 'mark-out'))

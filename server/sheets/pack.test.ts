@@ -44,7 +44,7 @@ describe('a handover pack', () => {
       expect(createHash('sha256').update(canonicalize(told)!).digest('hex')).toBe(hash)
       ;[prev, seq] = [hash!, seq + 1]
     }
-    for (const part of ['RFC 8785', 'SHA-256', 'log.json', 'does not certify']) expect(file('README.txt')).toContain(part)
+    for (const part of ['RFC 8785', 'SHA-256', 'log.json', 'not a certificate']) expect(file('README.txt')).toContain(part)
   })
 
   it('is the same to the byte when it is made again', async () => {

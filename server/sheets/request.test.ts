@@ -23,7 +23,7 @@ describe('the marks as CSV', () => {
 
   it('have every mark in a row, its figures rounded as printed and exact beside', () => {
     expect(rows('metric')).toHaveLength(marks.length + 1)
-    expect(rows('metric').find(row => row.startsWith('a1-r1c1-top-1,'))).toBe(`a1-r1c1-top-1,hole,R1 C1 top 1,1900,2090,+152,6.5,74,member 1,1900,2090.4,${Number((2090.4 - 1938.4).toFixed(4))},"Holes, R1 top"`)
+    expect(rows('metric').find(row => row.startsWith('a1-r1c1-top-1,'))).toBe(`a1-r1c1-top-1,hole,R1 C1 top 1,1900,2090,+152,6.5,74,stud 1,1900,2090.4,${Number((2090.4 - 1938.4).toFixed(4))},"Holes, R1 top"`)
   })
 
   it('write a plain minus, which a spreadsheet reads, and quote feet and inches', () => {

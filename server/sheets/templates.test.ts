@@ -33,7 +33,7 @@ describe('a template', () => {
     const texts = (await pdfText(pdf)).flat().join(' ')
     expect(texts).toContain('this bar is 100 mm long')
     expect(texts).toContain('DRAFT')
-    expect(texts).toContain('Middle from left edge of the wall and above the floor: R1 C1 ')
+    expect(texts).toContain('Centre from left edge of the wall and above floor: R1 C1 ')
   })
 
   it('is one for all plates that are alike, and one for each that is not', () => {
@@ -67,7 +67,7 @@ describe('a sheet to a stated scale', () => {
     const pages = await pdfText(await sheetFile(source, 'pdf', { ...OPTIONS, paper: 'a3', scale: 10, address: 'http://host/sites/s/walls/w1' }) as Uint8Array)
     expect(pages[0]!.join(' ')).toContain('drawn 1:10 on A3')
     // 6200 × 3300 at 1:10 are 620 × 330 mm: two tiles across and two down.
-    expect(pages.filter(page => page.some(text => text.includes('lay the crosses of neighbouring tiles')))).toHaveLength(4)
+    expect(pages.filter(page => page.some(text => text.includes('align the crosses of neighbouring tiles')))).toHaveLength(4)
     const table = pages.slice(4).flat()
     const at = (text: string) => table.findIndex(each => each.includes(text))
     const order = ['Level line first', 'Centre lines', 'Array corners', 'Plate centres', 'Holes, R1 top', 'Holes, R1 bottom', 'Holes, R2 top', 'Holes, R2 bottom'].map(at)
@@ -80,5 +80,5 @@ it('lists parts and tools to tick off, as PDF and for a spreadsheet', async () =
   const job = exampleJob()
   const source = draftOf(job, job.walls[0]!)
   expect((await pdfText(await kitFile(source, 'pdf', { ...OPTIONS, paper: 'a4' }) as Uint8Array)).flat().join(' ')).toContain('parts and tools')
-  expect(String(await kitFile(source, 'csv', { ...OPTIONS, paper: 'a4' }))).toMatch(/\r\nfasteners,[^\r]*,24,3,One in every hole/)
+  expect(String(await kitFile(source, 'csv', { ...OPTIONS, paper: 'a4' }))).toMatch(/\r\nfasteners,[^\r]*,24,3,One for each hole not drilled yet/)
 })

@@ -55,7 +55,7 @@ describe('the schedule', () => {
     expect(data.map(({ id }) => id).sort()).toEqual(wiring.cables.map(({ id }) => id).sort())
     const [row] = data.filter(({ id }) => id === 'picture-departures-r1c1')
     const cable = wiring.cables.find(({ id }) => id === 'picture-departures-r1c1')!
-    expect(row).toMatchObject({ 'kind': 'picture', 'from': 'Rack, ticket office', 'port': '1', 'to': 'R1 C1', 'way': 'from above', 'needed mm exact': String(Number(cable.needed.value.toFixed(4))), 'taken mm exact': '10000', 'cut from a reel': 'no' })
-    expect(row!.needed).toMatch(/^31' /)
+    expect(row).toMatchObject({ 'kind': 'picture', 'from': 'Rack, ticket office', 'port': '1', 'to': 'R1 C1', 'route': 'from above', 'required mm exact': String(Number(cable.needed.value.toFixed(4))), 'stock length mm exact': '10000', 'off the reel': 'no' })
+    expect(row!.required).toMatch(/^31' /)
   })
 })

@@ -9,7 +9,7 @@ const { figure, fine = false } = defineProps<{
   /** Whether a length is shown to the tenth, where a whole millimetre would mislead. */
   fine?: boolean
 }>()
-const { show, showFine, tell, suffix, inUnits, quantity, bit } = useUnits()
+const { show, showFine, tell, tellSum, suffix, inUnits, quantity, bit } = useUnits()
 /** A length below this would lose what it has to say in whole millimetres, mm. */
 const SMALL = 10
 /** From so many minutes on they are told in hours. */
@@ -32,7 +32,7 @@ const shown = computed(() => {
     </DisclosureButton>
     <DisclosurePanel class="pb-2 text-sm">
       <p v-for="step in figure.working" :key="step.label">
-        <span class="figures">{{ tell(step.expression) }} = {{ step.unit === 'mm' ? tell([{ mm: step.value }]) : quantity(step.value, step.unit) }}</span>
+        <span class="figures">{{ tellSum(step.expression) }} = {{ step.unit === 'mm' ? tell([{ mm: step.value }]) : quantity(step.value, step.unit) }}</span>
         <span v-if="step.source" class="block text-xs text-ink-soft">Source: {{ step.source }}</span>
       </p>
     </DisclosurePanel>

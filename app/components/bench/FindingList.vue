@@ -2,7 +2,7 @@
 import { OctagonX, TriangleAlert, Info } from 'lucide-vue-next'
 import { screenId } from '~~/core/arrange'
 import type { Finding } from '~~/core/finding'
-import { figuresOf } from '~~/core/log'
+import { factsOf } from '~~/core/log'
 import { keyOf } from '~~/core/subject'
 
 /** Findings, the worst first; those that one cure settles stand together. */
@@ -46,8 +46,8 @@ const fault = ref('')
 function takeOn(stops: Finding[]) {
   const because = reason.value.trim()
   if (!because) return void (fault.value = 'Enter a reason. It is logged and printed with your name.')
-  for (const { code, subject, message } of stops) {
-    const faults = store.record({ kind: 'override', code, subject: subject.id, reason: because, figures: figuresOf(message) })
+  for (const stop of stops) {
+    const faults = store.record({ kind: 'override', code: stop.code, subject: stop.subject.id, reason: because, facts: factsOf(stop) })
     if (faults.length > 0) return void (fault.value = faults.map(({ message }) => `The entry ${message}.`).join(' '))
   }
   taking.value = reason.value = fault.value = ''

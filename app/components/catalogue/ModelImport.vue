@@ -45,7 +45,7 @@ const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)
       {{ file.name }}
     </h2>
     <p class="text-sm text-ink-soft">
-      {{ counts.map(({ becomes, count }) => `${count} ${becomes}`).join(', ') || 'No rows.' }} Changes to a model in use are saved as a new revision.
+      {{ counts.map(({ becomes, count }) => `${count} ${VERDICT_WORDS[becomes]}`).join(', ') || 'No rows.' }} Changes to a model in use are saved as a new revision.
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}

@@ -2,7 +2,7 @@
 import { createColumnHelper, FlexRender, getCoreRowModel, getFilteredRowModel, getSortedRowModel, useVueTable, type SortingState } from '@tanstack/vue-table'
 import { ArrowDown, ArrowUp } from 'lucide-vue-next'
 import { newestOf, type Model, type ModelKind } from '~~/core/catalogue'
-import type { Display, Fastener, Mount, ScrewKit, BoxModel, CableModel } from '~~/core/job'
+import { choiceName, type Display, type Fastener, type Mount, type ScrewKit, type BoxModel, type CableModel } from '~~/core/job'
 
 /** The models of one kind: searched, filtered and sorted by what tells them apart. */
 const { kind, models, usedBy, unkept } = defineProps<{ kind: ModelKind, models: Model[], usedBy: (id: string) => number, unkept: (id: string) => boolean }>()
@@ -20,10 +20,10 @@ const number = (id: string, header: string, of: (model: never) => number, text: 
 const length = (mm: number) => show(mm)
 const columns = computed(() => ({
   display: [name, number('diagonal', 'Size (in)', (model: Display) => diagonal(model), value => value.toFixed(0)), number('width', 'Width', (model: Display) => model.width, length), number('height', 'Height', (model: Display) => model.height, length), number('mass', 'Mass (kg)', (model: Display) => model.mass), standing],
-  mount: [name, helper.accessor(model => (model as Mount).kind, { id: 'kind', header: 'Type' }), number('capacity', 'Capacity (kg)', (model: Mount) => model.capacity), number('stowed', 'Stowed depth', (model: Mount) => model.depth.stowed, length), number('members', 'Studs', (model: Mount) => model.needs.members), standing],
-  fastener: [name, helper.accessor(model => (model as Fastener).base.replace('-', ' '), { id: 'base', header: 'Base material' }), number('diameter', 'Diameter', (model: Fastener) => model.diameter, value => value.toFixed(1)), number('length', 'Length', (model: Fastener) => model.length, length), standing],
-  box: [name, helper.accessor(model => ((model as BoxModel).kind ?? '').replace('-', ' '), { id: 'kind', header: 'Type' }), number('wide', 'Cut-out width', (model: BoxModel) => model.cutout.width, length), number('high', 'Cut-out height', (model: BoxModel) => model.cutout.height, length), number('depth', 'Depth', (model: BoxModel) => model.depth, length), standing],
-  cable: [name, helper.accessor(model => (model as CableModel).kind, { id: 'kind', header: 'Type' }), number('diameter', 'Diameter', (model: CableModel) => model.diameter, length), number('farthest', 'Max length', (model: CableModel) => model.farthest ?? 0, mm => mm === 0 ? '' : length(mm)), standing],
+  mount: [name, helper.accessor(model => choiceName((model as Mount).kind), { id: 'kind', header: 'Type' }), number('capacity', 'Capacity (kg)', (model: Mount) => model.capacity), number('stowed', 'Stowed depth', (model: Mount) => model.depth.stowed, length), number('members', 'Studs', (model: Mount) => model.needs.members), standing],
+  fastener: [name, helper.accessor(model => choiceName((model as Fastener).base), { id: 'base', header: 'Base material' }), number('diameter', 'Diameter', (model: Fastener) => model.diameter, value => value.toFixed(1)), number('length', 'Length', (model: Fastener) => model.length, length), standing],
+  box: [name, helper.accessor(model => choiceName((model as BoxModel).kind ?? ''), { id: 'kind', header: 'Type' }), number('wide', 'Cut-out width', (model: BoxModel) => model.cutout.width, length), number('high', 'Cut-out height', (model: BoxModel) => model.cutout.height, length), number('depth', 'Depth', (model: BoxModel) => model.depth, length), standing],
+  cable: [name, helper.accessor(model => choiceName((model as CableModel).kind), { id: 'kind', header: 'Type' }), number('diameter', 'Diameter', (model: CableModel) => model.diameter, length), number('farthest', 'Max length', (model: CableModel) => model.farthest ?? 0, mm => mm === 0 ? '' : length(mm)), standing],
   screwKit: [name, number('thread', 'Thread (M)', (model: ScrewKit) => model.thread), number('lengths', 'Lengths', (model: ScrewKit) => model.lengths.length), standing],
 }[kind]))
 const sorting = ref<SortingState>([{ id: 'name', desc: false }])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-/** Rows that are to be brought in, and what each becomes: added, changed, the same, or refused and why. */
-const { rows, what } = defineProps<{ what: string, rows: { row: number, text: string, becomes: string, message?: string }[] }>()
+/** Rows to import, and what becomes of each: added, changed, unchanged, or rejected and why. */
+const { rows, what } = defineProps<{ what: string, rows: { row: number, text: string, becomes: keyof typeof VERDICT_WORDS, message?: string }[] }>()
 </script>
 
 <template>
@@ -26,9 +26,7 @@ const { rows, what } = defineProps<{ what: string, rows: { row: number, text: st
             {{ verdict.text }}
           </td>
           <td class="px-3 py-1">
-            <b :class="{ 'text-stop': verdict.becomes === 'refused' }">{{ verdict.becomes }}</b><template v-if="verdict.message">
-              : {{ verdict.message }}
-            </template>
+            <b :class="{ 'text-stop': verdict.becomes === 'refused' }">{{ VERDICT_WORDS[verdict.becomes] }}</b>{{ verdict.message ? `: ${verdict.message}` : '' }}
           </td>
         </tr>
       </tbody>

@@ -4,12 +4,11 @@ import type { Difference } from '~~/core/revision/difference'
 /** What differs between two revisions, mark by mark; holes that are made first. */
 const { difference } = defineProps<{ difference: Difference }>()
 const { drilled, plan } = useWallPlan()
-const { show, showFine, suffix } = useUnits()
+const { withUnit, fineWithUnit } = useUnits()
 const { select } = useSelection()
 const datum = computed(() => plan.value?.marking.datum.x ?? 0)
-const at = ({ x, y }: { x: number, y: number }) => `${show(x - datum.value)}, ${show(y)} up`
+const at = ({ x, y }: { x: number, y: number }) => `${withUnit(x - datum.value)}, ${withUnit(y)} up`
 const moved = computed(() => [...difference.moved].sort((a, b) => Number(drilled.value.has(b.id)) - Number(drilled.value.has(a.id)) || Number(b.kind === 'hole') - Number(a.kind === 'hole')))
-const unit = computed(() => suffix.value ? ` ${suffix.value}` : '')
 const none = computed(() => moved.value.length + difference.added.length + difference.gone.length + difference.redrilled.length === 0)
 const FIRST = 60
 </script>
@@ -21,7 +20,7 @@ const FIRST = 60
   <ul v-else class="divide-y divide-hair text-sm" aria-label="Differences" data-testid="difference">
     <li v-for="mark in moved.slice(0, FIRST)" :key="mark.id" class="py-1">
       <button type="button" class="block w-full text-left" @click="mark.kind === 'hole' && select('hole', mark.id)">
-        <b>{{ mark.label }}</b>{{ drilled.has(mark.id) ? ', drilled' : '' }} moved {{ showFine(mark.by) }}{{ unit }}
+        <b>{{ mark.label }}</b>{{ drilled.has(mark.id) ? ', drilled' : '' }} moved {{ fineWithUnit(mark.by) }}
         <span class="figures block text-ink-soft">{{ at(mark.from) }} → {{ at(mark.to) }}</span>
       </button>
     </li>

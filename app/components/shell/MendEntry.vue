@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { logEntryFaults, type LogEntry } from '~~/core/job'
+import { ENTRY_FIELD_NAMES } from '~~/core/log'
 
 /** An entry of the log that was refused, its figures and words to be put right. Lengths are millimetres, as the log has them. */
 const { entry } = defineProps<{ entry: LogEntry }>()
@@ -13,7 +14,6 @@ const keys = [...new Set([...Object.keys(given).filter(key => !FIXED.has(key) &&
 const typed = reactive(Object.fromEntries(keys.map(key => [key, asTyped(given[key])])))
 const faults = ref<Record<string, string>>({})
 const id = useId()
-const LABELS: Record<string, string> = { at: 'Time', by: 'Name', x: 'x (mm)', y: 'y (mm)' }
 
 function mend() {
   const mended: Record<string, unknown> = { ...given, id: newId() }
@@ -31,11 +31,11 @@ function mend() {
 
 <template>
   <form class="mt-1 space-y-1" data-testid="mend-entry" @submit.prevent="mend">
-    <FieldFrame v-for="key in keys" :id="`${id}-${key}`" :key="key" v-slot="{ describedby }" :label="LABELS[key] ?? key" :fault="faults[key]" inline>
+    <FieldFrame v-for="key in keys" :id="`${id}-${key}`" :key="key" v-slot="{ describedby }" :label="ENTRY_FIELD_NAMES[key] ?? key" :fault="faults[key]" inline>
       <input :id="`${id}-${key}`" v-model="typed[key]" class="field-input !min-h-8 text-sm" autocomplete="off" :aria-invalid="key in faults" :aria-describedby="describedby">
     </FieldFrame>
     <p v-for="(message, key) in faults" v-show="!keys.includes(String(key))" :key="key" class="field-fault" role="alert">
-      {{ key }} {{ message }}
+      {{ ENTRY_FIELD_NAMES[key] ?? key }} {{ message }}.
     </p>
     <span class="flex gap-2">
       <button type="submit" class="press press-first !px-2">Send corrected entry</button>

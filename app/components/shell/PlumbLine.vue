@@ -2,7 +2,7 @@
 import type { Stage } from '~~/core/finding'
 import { waitOf } from '~~/core/plan/waits'
 import { ROOMS, titleOf } from '~/stages'
-import { KNOT_LOOKS, KNOT_MARKS } from './knots'
+import { KNOT_LOOKS, KNOT_MARKS, KNOT_WORDS } from './knots'
 
 /** The nine stages as knots on one line; the one that is worked on hangs from it as the bob. */
 const { current, base } = defineProps<{ current: Stage, base: string }>()
@@ -14,7 +14,7 @@ function said(stage: Stage, does: string) {
   if (state === 'stop') return `${stops} ${stops === 1 ? 'stop' : 'stops'}`
   const wait = waitOf(stage, findings.value)
   if (state === 'waits' && wait) return `waiting for ${titleOf(wait.stage)}`
-  return state === 'not started' ? does : state
+  return state === 'not started' ? does : KNOT_WORDS[state]
 }
 </script>
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { STAGES, type Stage } from '~~/core/finding'
 import type { StageState } from '~~/core/plan/stageStates'
-import { KNOT_LOOKS, KNOT_MARKS } from './knots'
+import { KNOT_LOOKS, KNOT_MARKS, KNOT_WORDS } from './knots'
 
 /** The nine stages of a wall on one line, small: how each stands. */
 const { stages } = defineProps<{ stages: Partial<Record<Stage, StageState>> }>()
-const said = computed(() => STAGES.map(stage => `${stage} ${stages[stage] ?? 'not known'}`).join(', '))
+const said = computed(() => STAGES.map(stage => `${stage}: ${stages[stage] ? KNOT_WORDS[stages[stage]] : 'not known'}`).join(', '))
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
 import { STAGES } from '~~/core/finding'
+import { ENTRY_NAMES, type EntryKind } from '~~/core/log'
 import type { ListedWall } from '~/composables/useWalls'
 
 /** Every wall at a glance: its nine stages, what stops it, who comes next, what was last; searched, filtered, sorted. Only what is in sight is drawn. */
@@ -41,10 +42,9 @@ watch(rowHeight, () => virtual.value.measure())
 const { tell } = useUnits()
 const isNow = ({ next }: ListedWall) => next !== undefined && Date.parse(next.startsAt) <= Date.now()
 const shortly = (at: string, timeZone?: string) => new Date(at).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short', timeZone })
-const KINDS: Record<string, string> = { hole: 'hole', issued: 'issued', hung: 'hung', seams: 'seams read', turned: 'trued', step: 'step', signed: 'signed off', visit: 'visit', point: 'snag', remark: 'remark', photo: 'photo' }
 function lastSaid(wall: ListedWall) {
   const { last } = wall.state ?? {}
-  return last && last.at > wall.savedAt ? `${KINDS[last.kind] ?? last.kind}, ${last.by}` : `saved, ${wall.savedBy || 'name not known'}`
+  return last && last.at > wall.savedAt ? `${ENTRY_NAMES[last.kind as EntryKind]}, ${last.by}` : `saved, ${wall.savedBy || 'name not known'}`
 }
 </script>
 

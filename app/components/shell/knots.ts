@@ -1,5 +1,8 @@
 import type { StageState } from '~~/core/plan/stageStates'
 
+/** What a stage's state is called. */
+export const KNOT_WORDS: Record<StageState, string> = { 'stop': 'stop', 'caution': 'caution', 'settled': 'complete', 'in hand': 'in progress', 'waits': 'waiting', 'not started': 'not started' }
+
 /** How a stage's state is drawn as a knot: by its mark and by its colour. */
 export const KNOT_MARKS: Record<StageState, string> = { 'stop': '✕', 'caution': '!', 'settled': '✓', 'in hand': '•', 'waits': '…', 'not started': '' }
 export const KNOT_LOOKS: Record<StageState, string> = {

@@ -4,7 +4,7 @@ import { depthsOf } from '~~/core/mount'
 
 /** Who looks at the picture, from where, and what stands in the way. */
 const store = useWallStore()
-const { show, system } = useUnits()
+const { show, system, withUnit } = useUnits()
 const { array, display, mount, arrangement } = useArray()
 const who = useScreenState<keyof typeof EYE | 'own'>('arrange-eye', () => 'standing')
 const ownEye = useScreenState('arrange-own-eye', () => USUAL_VIEWER[store.siteUnits].eye)
@@ -54,7 +54,7 @@ const scene = computed(() => {
           <circle :cx="distance + 60" :cy="-eye" r="110" />
           <rect :x="distance" :y="-eye + 130" width="150" :height="Math.max(eye - 130, 0)" rx="60" opacity="0.5" />
         </g>
-        <text v-if="farthestViewer(picture).value > scene.width" :x="scene.width + 60" :y="scene.height * -0.9" :font-size="scene.width * 0.075" text-anchor="end" fill="var(--color-ink)" class="figures">max {{ show(farthestViewer(picture).value) }} →</text>
+        <text v-if="farthestViewer(picture).value > scene.width" :x="scene.width + 60" :y="scene.height * -0.9" :font-size="scene.width * 0.075" text-anchor="end" fill="var(--color-ink)" class="figures">max {{ withUnit(farthestViewer(picture).value) }} →</text>
         <path :d="`M${nearestViewer(picture, eye).value} -60 v120 M${farthestViewer(picture).value} -60 v120`" stroke="var(--color-flag)" stroke-width="3" vector-effect="non-scaling-stroke" />
       </svg>
       <svg :viewBox="above.box" class="max-h-20 w-full" role="img" aria-label="Plan of wall and viewer" data-testid="plan-view">
@@ -67,7 +67,7 @@ const scene = computed(() => {
       </svg>
     </div>
     <p class="text-xs text-ink-soft">
-      Mark: nearest viewing distance. Eye height {{ show(eye) }}.
+      Mark: nearest viewing distance. Eye height {{ withUnit(eye) }}.
     </p>
     <div class="border-t border-hair">
       <FigureLine label="Min viewing distance" :figure="nearestViewer(picture, eye)" />
@@ -88,7 +88,7 @@ const scene = computed(() => {
       <input type="checkbox" class="size-5" :checked="store.wall?.walkway === true" @change="store.edit('Walkway', (wall) => { if (wall.walkway) delete wall.walkway; else wall.walkway = true })"> Walkway along this wall
     </label>
     <p class="text-xs text-ink-soft">
-      Between {{ show(WALKWAY[system].from) }} and {{ show(WALKWAY[system].to) }} above the floor, objects may project {{ show(WALKWAY[system].out) }} into a walkway (ADA 307.2). Check local accessibility rules.
+      Between {{ show(WALKWAY[system].from) }} and {{ withUnit(WALKWAY[system].to) }} above the floor, objects may project {{ withUnit(WALKWAY[system].out) }} into a walkway (ADA 307.2). Check local accessibility rules.
     </p>
   </div>
 </template>

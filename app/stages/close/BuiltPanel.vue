@@ -1,11 +1,10 @@
 <script setup lang="ts">
 /** How the wall was built against what was issued, and what it lacks before it is handed over. */
 const { of, handover } = useClose()
-const { tell, showThin, showFine, suffix } = useUnits()
+const { tell, showThin, fineWithUnit: far } = useUnits()
 const compared = computed(() => handover.value?.compared)
 const made = computed(() => compared.value?.holes.filter(({ made }) => made).length ?? 0)
 const open = computed(() => compared.value?.seams.filter(({ closed }) => !closed).length ?? 0)
-const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
 const NAMES = { stop: 'Stop', caution: 'Caution', note: 'Note' }
 </script>
 

@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import { RESULT_NAMES } from '~~/core/log'
 import type { ArrayPlan } from '~~/core/mount'
 
 /** What follows from a hole that was not as planned: what moves and by how much, what fills it, and what else could be done, each with what it costs. */
 const { asked, change, moves, dead, close, waiting, open } = useAnswer()
 const { live, steps } = useWallPlan()
+const { piece, Piece } = usePiece()
 const { stops, next, ready, issue } = useIssuing()
 const { current, accept } = useRevisionAtWall()
 const store = useWallStore()
-const { show, showFine, suffix } = useUnits()
+const { show, fineWithUnit: far, withUnit } = useUnits()
 const labels = computed(() => new Map(steps.value.map(({ hole, label }) => [hole.id, label])))
 const held = computed(() => live.value?.arrays.flatMap(({ positions }) => positions).filter(({ plate }) => plate && !plate.held) ?? [])
 const holesOf = (arrays: ArrayPlan[] = []) => arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
@@ -19,14 +21,13 @@ const member = computed(() => {
   return before && { number: index! + 1, before, now: live.value?.members.find(({ id }) => id === before.id) ?? live.value?.members.find(({ centre, width }) => Math.abs(centre - before.centre) < width / 2) }
 })
 const plates = computed(() => change.value?.plates.map(({ screen, dx, dy }) => ({ screen, by: Math.hypot(dx, dy), label: live.value?.arrays.flatMap(({ positions }) => positions).find(({ id }) => id === screen) })) ?? [])
-const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 const FIRST = 4
 const others = ref(false)
 const fault = ref('')
 function goOn() {
   if (!moves.value) return close()
-  const faults = issue(asked.value ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${asked.value.result}` : 'after the drilling results')
+  const faults = issue(asked.value ? `${labels.value.get(asked.value.hole) ?? asked.value.hole} ${RESULT_NAMES[asked.value.result]}` : 'after the drilling results')
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length > 0) return
   const { id } = store.revisions.at(-1)!
@@ -44,17 +45,17 @@ function goOn() {
       {{ moves ? `${count(change.plates.length, 'plate moves', 'plates move')}, ${count(change.marks.length, 'mark', 'marks')} by ${far(change.sum)} in total. Drilled holes stay.` : 'Nothing else moves.' }}
     </p>
     <p v-if="member && !member.now" class="font-semibold">
-      No stud is assumed at {{ show(member.before.centre) }} any more.
+      No {{ piece }} is assumed at {{ withUnit(member.before.centre) }} any more.
     </p>
     <p v-else-if="member?.now && Math.abs(member.now.centre - member.before.centre) > 0.5">
-      Stud {{ member.number }} is now assumed at {{ show(member.now.centre) }}, not at {{ show(member.before.centre) }}.
+      {{ Piece }} {{ member.number }} is now assumed at {{ withUnit(member.now.centre) }}, not at {{ withUnit(member.before.centre) }}.
     </p>
     <p v-for="plate in plates.slice(0, FIRST)" :key="plate.screen">
       Move the plate of {{ plate.label ? `R${plate.label.row} C${plate.label.column}` : plate.screen }} by {{ far(plate.by) }}.
     </p>
     <ul v-if="change.marks.length" class="mt-1">
       <li v-for="move in change.marks.slice(0, FIRST)" :key="move.hole" class="figures">
-        {{ labels.get(move.hole) ?? move.hole }}: {{ show(move.from.x) }} → {{ show(move.to.x) }} along{{ Math.abs(move.to.y - move.from.y) > 0.05 ? `, ${show(move.from.y)} → ${show(move.to.y)} up` : '' }}
+        {{ labels.get(move.hole) ?? move.hole }}: {{ show(move.from.x) }} → {{ withUnit(move.to.x) }} along{{ Math.abs(move.to.y - move.from.y) > 0.05 ? `, ${show(move.from.y)} → ${withUnit(move.to.y)} up` : '' }}
       </li>
       <li v-if="change.marks.length > FIRST">
         and {{ change.marks.length - FIRST }} more, ringed on the drawing

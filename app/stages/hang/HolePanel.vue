@@ -2,7 +2,7 @@
 import { Volume2, VolumeOff } from 'lucide-vue-next'
 import { usePhoto } from '~/sync/usePhoto'
 import type { Fault } from '~~/core/job'
-import type { MadeHole } from '~~/core/log'
+import { RESULT_NAMES, type MadeHole } from '~~/core/log'
 import { fromPrintedLevel, rowsOf, turned } from '~~/core/mark'
 import { isSame } from '~~/core/subject'
 import { tapeReading } from '~~/core/units'
@@ -11,6 +11,7 @@ import { tapeReading } from '~~/core/units'
 const current = useCurrentHole()
 const { current: issued } = useRevisionAtWall()
 const store = useWallStore()
+const { piece } = usePiece()
 const { plan, steps, drilled, findings } = useWallPlan()
 const { show, suffix, bit, system, precision } = useUnits()
 const { open: answering, change, ask, close } = useAnswer()
@@ -54,7 +55,7 @@ function record(result: MadeHole['result']) {
   const before = done.value
   const faults = store.record({ kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() }, ...picture.value && { photo: picture.value } })
   // A second result for one hole corrects the first, and is named as that.
-  if (before && faults.length === 0) store.record({ kind: 'correction', corrects: before.entry, note: `${before.result} corrected to ${result}` })
+  if (before && faults.length === 0) store.record({ kind: 'correction', corrects: before.entry, note: `${RESULT_NAMES[before.result]} corrected to ${RESULT_NAMES[result]}` })
   noteFault.value = told(faults, 'The entry')
   if (faults.length > 0) return close()
   picture.value = ''
@@ -136,12 +137,12 @@ watch(steps, (list) => {
             drill
           </dt>
           <dd class="font-semibold">
-            {{ step.hole.bit === undefined ? 'see anchor instructions' : `${bit(step.hole.bit)} bit, ${show(step.hole.depth ?? 0)}${suffix ? ` ${suffix}` : ''} deep` }}{{ step.hole.member === undefined ? '' : `, stud ${step.hole.member + 1}` }}
+            {{ step.hole.bit === undefined ? 'see anchor instructions' : `${bit(step.hole.bit)} bit, ${show(step.hole.depth ?? 0)}${suffix ? ` ${suffix}` : ''} deep` }}{{ step.hole.member === undefined ? '' : `, ${piece} ${step.hole.member + 1}` }}
           </dd>
         </div>
       </dl>
       <p v-if="done" class="mt-2 border-l-4 px-2 py-1 text-sm" :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'" data-testid="hole-record">
-        <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${done.result.charAt(0).toUpperCase()}${done.result.slice(1)}` }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
+        <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${RESULT_NAMES[done.result].replace(/^./, letter => letter.toUpperCase())}` }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
       </p>
       <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photo of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
       <AnswerCard />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ASKED } from '~~/core/hang/open'
 import type { Mount } from '~~/core/job'
+import { RESULT_NAMES } from '~~/core/log'
 import type { Remedy } from '~~/core/plan/remedies'
 import { Cancelled } from '~/workers/pool'
 import { tellsHere, useStudies } from '~/workers/useStudies'
@@ -11,7 +12,7 @@ const store = useWallStore()
 const { asked } = useAnswer()
 const { live, built, planContext, steps } = useWallPlan()
 const { offeredOf, take } = useModelChoice()
-const { tell, showFine, suffix } = useUnits()
+const { tell, fineWithUnit: far } = useUnits()
 const studies = useStudies()
 const found = shallowRef<Remedy[]>()
 const fault = ref('')
@@ -32,7 +33,6 @@ watch([() => store.wall, () => array.value?.id], async (_now, _before, onCleanup
     if (!(error instanceof Cancelled)) fault.value = `The remedies could not be calculated: ${(error as Error).message}`
   }
 }, { immediate: true })
-const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
 const cost = ({ held, total, stops, moves }: Remedy) => `fixes ${held} of ${total}${stops.length > 0 ? `, ${stops.length} ${stops.length === 1 ? 'stop' : 'stops'}` : ''}${moves ? `; ${moves.plates} plates and ${moves.marks} marks move, by ${far(moves.sum)} in total` : ''}`
 function choose(remedy: Remedy) {
   if (!array.value) return
@@ -43,7 +43,7 @@ function choose(remedy: Remedy) {
 function stopAndAsk() {
   const hole = asked.value?.hole ?? ''
   const label = steps.value.find(each => each.hole.id === hole)?.label ?? hole
-  const faults = store.record({ kind: 'step', step: `${ASKED}${hole || 'wall'}`, done: false, note: `${label} ${asked.value?.result ?? ''}: what is to be done?`.trim() })
+  const faults = store.record({ kind: 'step', step: `${ASKED}${hole || 'wall'}`, done: false, note: `${label}${asked.value ? ` ${RESULT_NAMES[asked.value.result]}` : ''}: what is to be done?` })
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0) emit('done')
 }

@@ -4,7 +4,7 @@ import { depthsOf } from '~~/core/mount'
 /** What lies behind a screen, stowed and as far out as the slider draws its row; the section beside it shows the same. */
 const store = useWallStore()
 const { array, position, mount, step } = usePlates()
-const { show, showFine, suffix } = useUnits()
+const { withUnit, fineWithUnit } = useUnits()
 const { pulled } = usePulled()
 const display = computed(() => store.catalogue.displays.find(({ id }) => id === position.value?.model))
 const depths = computed(() => array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value) : undefined)
@@ -42,11 +42,11 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
       </button>
     </div>
     <label v-if="travels > 0" class="block text-sm">
-      <span class="flex justify-between"><span>Pull-out</span><b class="figures">{{ show(out) }} {{ suffix }} behind the display</b></span>
-      <input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full" aria-label="Pull-out distance" :aria-valuetext="`${show(out)} ${suffix} behind the display`" data-testid="pull-out">
+      <span class="flex justify-between"><span>Pull-out</span><b class="figures">{{ withUnit(out) }} behind the display</b></span>
+      <input v-model.number="pulled" type="range" min="0" max="1" step="0.01" class="w-full" aria-label="Pull-out distance" :aria-valuetext="`${withUnit(out)} behind the display`" data-testid="pull-out">
     </label>
     <p class="text-sm" :class="fits === false ? 'font-semibold text-stop' : 'text-ink-soft'" data-testid="plug-fit">
-      {{ fits === undefined ? 'Enter plug, cable and player sizes to check the fit.' : fits ? `Plug, cable and player need ${showFine(depths.need!.value)}: they fit.` : `Plug, cable and player need ${showFine(depths.need!.value)}: ${showFine(depths.need!.value - out)} short${pulled > 0 ? ' at this pull-out' : ''}.` }}
+      {{ fits === undefined ? 'Enter plug, cable and player sizes to check the fit.' : fits ? `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: they fit.` : `Plug, cable and player need ${fineWithUnit(depths.need!.value)}: ${fineWithUnit(depths.need!.value - out)} short${pulled > 0 ? ' at this pull-out' : ''}.` }}
     </p>
     <div class="grid grid-cols-2 gap-2">
       <LengthField label="Plug length" :value="array.behind?.plug" :actions="setBehind('plug')" :clear="clearBehind('plug')" />

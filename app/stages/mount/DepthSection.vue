@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { heightOfRow } from '~~/core/job'
+import { choiceName, heightOfRow } from '~~/core/job'
 import { mountModels, type Position } from '~~/core/mount'
 
 /**
@@ -106,7 +106,7 @@ const title = computed(() => position.value ? `Section through column ${position
           </template>
         </g>
         <g font-size="12" fill="var(--color-ink-soft)" text-anchor="end">
-          <text v-for="(layer, n) in layers" :key="n" :transform="`translate(${px(layer.from + layer.thickness / 2) + 4} 12) rotate(-90)`">{{ layer.material.replaceAll('-', ' ') }} {{ showFine(layer.thickness) }}</text>
+          <text v-for="(layer, n) in layers" :key="n" :transform="`translate(${px(layer.from + layer.thickness / 2) + 4} 12) rotate(-90)`">{{ choiceName(layer.material) }} {{ showFine(layer.thickness) }}</text>
         </g>
       </svg>
     </div>

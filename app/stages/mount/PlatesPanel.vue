@@ -7,9 +7,10 @@ import { carryingWall } from '~~/core/survey'
 
 /** One plate: where it was worked out to be, what a person decides instead, the sum behind its holes, and each hole. */
 const store = useWallStore()
+const { piece } = usePiece()
 const { array, arrayPlan, position, mount, step } = usePlates()
 const { select, selectedOf } = useSelection()
-const { show, showFine, suffix } = useUnits()
+const { show, fineWithUnit } = useUnits()
 const carrying = computed(() => carryingWall(store.wall!, store.rules))
 const onBlock = computed(() => carrying.value.structure.kind === 'block')
 const travel = computed(() => ({ lateral: mount.value?.adjust?.lateral ?? 0, height: mount.value?.adjust?.height ?? 0 }))
@@ -29,7 +30,7 @@ const tolerance = (axis: 'x' | 'y') => ({ commit: (mm: number) => store.edit('Ar
   const edited = arrayOf(wall, array.value!.id)
   edited.shiftTolerance = { x: 0, y: 0, ...edited.shiftTolerance, [axis]: mm }
 }) })
-const way = (by: number, less: string, more: string) => by === 0 ? '' : `${showFine(Math.abs(by))} ${by < 0 ? less : more}`
+const way = (by: number, less: string, more: string) => by === 0 ? '' : `${fineWithUnit(Math.abs(by))} ${by < 0 ? less : more}`
 const shifted = computed(() => {
   const { x, y } = arrayPlan.value?.shift ?? { x: 0, y: 0 }
   return [way(x, 'left', 'right'), way(y, 'down', 'up')].filter(Boolean).join(' and ') || 'not shifted'
@@ -60,7 +61,7 @@ function chooseFastener(id: string) {
   take('fastener', id)
   return store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
 }
-const told = (margin: number | undefined) => margin === undefined ? (carrying.value.structure.kind === 'concrete' ? 'solid' : 'no stud') : margin < -1e-9 ? `misses by ${showFine(-margin)}` : `edge clearance ${showFine(margin)}`
+const told = (margin: number | undefined) => margin === undefined ? (carrying.value.structure.kind === 'concrete' ? 'solid' : `no ${piece.value}`) : margin < -1e-9 ? `misses by ${fineWithUnit(-margin)}` : `edge clearance ${fineWithUnit(margin)}`
 </script>
 
 <template>
@@ -83,8 +84,8 @@ const told = (margin: number | undefined) => margin === undefined ? (carrying.va
         </button>
       </div>
       <div class="grid grid-cols-2 gap-2">
-        <LengthField :key="position.id" label="Lateral adjustment" :value="position.plate.lateralShift" :hint="`+ is right; max ± ${showFine(travel.lateral)} ${suffix}`" :actions="slid('lateralShift')" />
-        <LengthField :key="`${position.id} up`" label="Height adjustment" :value="position.plate.heightShift" :hint="`+ is up; max ± ${showFine(travel.height)} ${suffix}`" :actions="slid('heightShift')" />
+        <LengthField :key="position.id" label="Lateral adjustment" :value="position.plate.lateralShift" :hint="`+ is right; max ± ${fineWithUnit(travel.lateral)}`" :actions="slid('lateralShift')" />
+        <LengthField :key="`${position.id} up`" label="Height adjustment" :value="position.plate.heightShift" :hint="`+ is up; max ± ${fineWithUnit(travel.height)}`" :actions="slid('heightShift')" />
       </div>
       <ByHand v-if="own" :key="`${position.id} why`" label="Reason for this position" :reason="own.reason" :because="because" @release="release" />
       <div>

@@ -38,7 +38,7 @@ function take() {
       {{ importing?.name }}
     </h2>
     <p class="text-sm text-ink-soft">
-      {{ counts.map(({ becomes, count }) => `${count} ${becomes}`).join(', ') || 'No rows.' }}
+      {{ counts.map(({ becomes, count }) => `${count} ${VERDICT_WORDS[becomes]}`).join(', ') || 'No rows.' }}
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}

@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, GripVertical, Plus, X } from 'lucide-vue-next'
 import Sortable from 'sortablejs'
-import type { Layer } from '~~/core/job'
+import { choiceName, type Layer } from '~~/core/job'
 
 /** The layers between structure and room, from the structure outwards; dragged into order. */
 const store = useWallStore()
 const layers = computed(() => store.wall!.covering)
 const MATERIALS = ['gypsum-board', 'plaster', 'render', 'plywood', 'cement-board', 'tile', 'furring', 'void', 'insulation']
-const name = (material: string) => material.replace('-', ' ')
 const set = (index: number, recipe: (layer: Layer) => void) => store.edit('Build-up', wall => recipe(wall.covering[index]!))
 const move = (from: number, to: number) => store.edit('Layer order', wall => moveLayer(wall, from, to))
-const options = (material: string) => [...new Set([...MATERIALS, material])].map(value => ({ value, label: name(value) }))
+const options = (material: string) => [...new Set([...MATERIALS, material])].map(value => ({ value, label: choiceName(value) }))
 
 const list = useTemplateRef<HTMLElement>('list')
 watchEffect((onCleanup) => {

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { centreFigure, METHOD_NAMES, pointsTo, proofOf, signsOf, spacingFigure, startFigure, widthFigure } from '~~/core/survey'
+import { centreFigure, MEMBER_KIND_NAMES, MEMBER_SOURCE_NAMES, METHOD_NAMES, pointsTo, proofOf, signsOf, spacingFigure, startFigure, widthFigure } from '~~/core/survey'
 
 /** One member of the framing map: how sure it is, what it rests on, and the sums behind it. */
 const { index } = defineProps<{ index: number }>()
 const { plan, planned } = useWallPlan()
+const { piece, Piece } = usePiece()
 const store = useWallStore()
-const { show, showFine, tell, suffix } = useUnits()
+const { show, tell, withUnit, fineWithUnit } = useUnits()
 const { select, hover, leave } = useSelection()
 const member = computed(() => plan.value!.members[index]!)
 const wall = computed(() => planned.value ?? store.shown!)
@@ -23,20 +24,20 @@ const against = computed(() => signsOf(wall.value)
 </script>
 
 <template>
-  <section class="border-t border-hair pt-2" data-testid="member-card" :aria-label="`Stud ${index + 1}`">
+  <section class="border-t border-hair pt-2" data-testid="member-card" :aria-label="`${Piece} ${index + 1}`">
     <h2 class="text-sm font-semibold">
-      Stud {{ index + 1 }}: {{ member.kind }}, {{ member.source }}, <span :class="proof.proved ? 'text-good' : 'text-stop'">{{ proof.proved ? 'confirmed' : 'unconfirmed' }}</span>
+      {{ Piece }} {{ index + 1 }}: {{ MEMBER_KIND_NAMES[member.kind] }}, {{ MEMBER_SOURCE_NAMES[member.source] }}, <span :class="proof.proved ? 'text-good' : 'text-stop'">{{ proof.proved ? 'confirmed' : 'unconfirmed' }}</span>
     </h2>
     <FigureLine label="Centre" :figure="centreFigure(wall, member, plan!.shared)" />
     <p class="text-xs text-ink-soft">
-      ± {{ showFine(1.96 * member.sd) }} {{ suffix }} at 95 % confidence. Probability that a stud is here: {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
+      ± {{ fineWithUnit(1.96 * member.sd) }} at 95 % confidence. Probability that a {{ piece }} is here: {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
     </p>
     <p v-if="member.stretches" class="text-xs text-caution">
-      Not full height: assumed {{ member.stretches.map(({ from, to }) => `from ${show(from)} to ${show(to)}`).join(' and ') }} {{ suffix }}.
+      Not full height: assumed {{ member.stretches.map(({ from, to }) => `from ${show(from)} to ${withUnit(to)}`).join(' and ') }}.
     </p>
     <FigureLine label="Width" :figure="widthFigure(wall, member)" />
     <template v-if="run">
-      <FigureLine label="Stud spacing of run" :figure="spacingFigure(run)" />
+      <FigureLine :label="`${Piece} spacing of run`" :figure="spacingFigure(run)" />
       <FigureLine label="Start of run" :figure="startFigure(run)" />
     </template>
     <p class="mt-1 text-xs">
@@ -45,12 +46,12 @@ const against = computed(() => signsOf(wall.value)
     <ul class="text-xs">
       <li v-for="sign in signs" :key="sign.id">
         <button type="button" class="flex w-full justify-between py-0.5 text-left hover:underline" @click="select('reading', sign.id)" @pointerenter="hover('reading', sign.id)" @pointerleave="leave">
-          <span>{{ sign.name }} at <b class="figures">{{ show(sign.x) }}</b></span><span class="text-ink-soft">{{ sign.agrees }}</span>
+          <span>{{ sign.name }} at <b class="figures">{{ withUnit(sign.x) }}</b></span><span class="text-ink-soft">{{ sign.agrees }}</span>
         </button>
       </li>
       <li v-for="sign in against" :key="sign.id">
         <button type="button" class="flex w-full justify-between py-0.5 text-left text-stop hover:underline" @click="select('reading', sign.id)">
-          <span>{{ sign.name }} at <b class="figures">{{ show(sign.x) }}</b></span><span>contradicts: nothing there</span>
+          <span>{{ sign.name }} at <b class="figures">{{ withUnit(sign.x) }}</b></span><span>contradicts: nothing there</span>
         </button>
       </li>
     </ul>

@@ -7,6 +7,7 @@ import { carriedFigure, handNameOn, METHOD_NAMES, referenceOf } from '~~/core/su
 /** One reading: where it is, whether it counts, and its picture. */
 const { id } = defineProps<{ id: string }>()
 const store = useWallStore()
+const { piece } = usePiece()
 const { plan } = useWallPlan()
 const { clear } = useSelection()
 const reading = computed(() => store.wall!.evidence!.find(reading => reading.id === id)!)
@@ -61,7 +62,7 @@ const answer = computed(() => {
     </div>
     <FigureLine v-if="reading.side === 'back' && reference" label="Position at front" :figure="carriedFigure(reference, reading.x)" />
     <p v-if="plan?.unexplained.includes(id)" class="mt-1 text-xs font-semibold text-caution">
-      No stud explains this reading.
+      No {{ piece }} explains this reading.
     </p>
     <div v-if="reading.setAside !== undefined" class="mt-1 text-xs">
       Excluded: {{ reading.setAside }}

@@ -3,6 +3,7 @@ import { METHOD_NAMES, signsOf } from '~~/core/survey'
 
 /** Every reading as it was entered, with whose it is and what it is of. */
 const store = useWallStore()
+const { piece, Piece } = usePiece()
 const { plan, planned } = useWallPlan()
 const { show } = useUnits()
 const rows = computed(() => {
@@ -15,22 +16,22 @@ const rows = computed(() => {
     return {
       id: reading.id, subject: { kind: 'reading' as const, id: reading.id }, method: `${METHOD_NAMES[reading.method].replace(/^an? /, '')}${answer ? `, ${answer}` : ''}`,
       x: onFront.get(reading.id) ?? reading.x, y: reading.y, side: reading.side === 'back' ? `rear, ${reading.reference ?? '?'}` : 'front', by: reading.by ?? '',
-      of: reading.setAside !== undefined ? 'excluded' : plan.value?.unexplained.includes(reading.id) ? 'no stud' : member >= 0 ? `stud ${member + 1}` : '',
+      of: reading.setAside !== undefined ? 'excluded' : plan.value?.unexplained.includes(reading.id) ? `no ${piece.value}` : member >= 0 ? `${piece.value} ${member + 1}` : '',
     }
   })
 })
 type Row = typeof rows.value[number]
-const columns = [
+const columns = computed(() => [
   { key: 'id', title: 'Reading', text: (row: Row) => row.id },
   { key: 'method', title: 'Method', text: (row: Row) => row.method },
   { key: 'x', title: 'Position at front', text: (row: Row) => show(row.x), numeric: true },
   { key: 'y', title: 'Height', text: (row: Row) => show(row.y), numeric: true },
   { key: 'side', title: 'Side', text: (row: Row) => row.side },
-  { key: 'of', title: 'Stud', text: (row: Row) => row.of },
+  { key: 'of', title: Piece.value, text: (row: Row) => row.of },
   { key: 'who', title: 'Entered by', text: (row: Row) => row.by },
-]
+])
 </script>
 
 <template>
-  <LedgerTable caption="Readings in order of entry" :columns="columns" :rows="rows" :doubtful="row => row.of === 'no stud'" />
+  <LedgerTable caption="Readings in order of entry" :columns="columns" :rows="rows" :doubtful="row => row.of === `no ${piece}`" />
 </template>

@@ -5,6 +5,7 @@ import type { Bench } from '../stage'
 
 /** Survey: what the wall is, what is around it, how its face lies, and where its structure is. */
 const store = useWallStore()
+const { pieces } = usePiece()
 const { plan } = useWallPlan()
 const { selected, select } = useSelection()
 const { panel, tool, height, behind } = useSurveyTool()
@@ -22,7 +23,7 @@ const summary = computed(() => {
   const members = plan.value?.members ?? []
   if (!store.wall || !isFramed(store.wall)) return plan.value?.coursing ? `Coursing ${plan.value.coursing.sd.x === undefined ? 'as entered' : 'from joint readings'}` : 'Solid wall: fix anywhere'
   const proved = members.filter(member => member.proved).length
-  return store.wall.structure.members?.length ? `${members.length} studs known` : `${members.length} studs, ${proved} confirmed`
+  return store.wall.structure.members?.length ? `${members.length} ${pieces.value} known` : `${members.length} ${pieces.value}, ${proved} confirmed`
 })
 
 /** A click on the elevation, mm: what is chosen to be entered is entered there. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Members or readings, whichever is asked for. */
 const store = useWallStore()
+const { Piece } = usePiece()
 const { plan } = useWallPlan()
 const lists = ['members', 'readings'] as const
 const list = useScreenState<typeof lists[number]>('survey-list', () => 'members')
@@ -13,7 +14,7 @@ useCommands([{ id: 'survey-list', title: 'Switch list: studs or readings', group
 <template>
   <div v-if="readings > 0 && members > 0" class="flex gap-1 px-3 pt-1 text-xs" role="tablist" aria-label="List below the drawing">
     <button v-for="name in lists" :key="name" type="button" role="tab" class="rounded px-2 py-1" :class="shown === name ? 'bg-rail font-semibold' : 'underline'" :aria-selected="shown === name" @click="list = name">
-      {{ name === 'members' ? 'Studs' : `${readings} readings` }}
+      {{ name === 'members' ? `${Piece}s` : `${readings} readings` }}
     </button>
   </div>
   <MemberLedger v-if="shown === 'members'" />

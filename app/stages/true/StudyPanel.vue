@@ -4,9 +4,8 @@ import { MORE_TRAVEL, type Share } from '~~/core/study'
 /** How likely the wall is to close before anything is drilled: by either way of marking, what costs most, and what would better it. */
 const store = useWallStore()
 const { trials, share, failed, current, subject, outdated, run, cancel } = useStudy()
-const { showFine, suffix } = useUnits()
+const { fineWithUnit: far } = useUnits()
 const StudyCharts = defineAsyncComponent(() => import('./StudyCharts.vue'))
-const far = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
 const percent = (p: number) => `${p > 0.995 && p < 1 ? '> 99' : p < 0.005 && p > 0 ? '< 1' : Math.round(100 * p)} %`
 /** Near all or none the decimals are what tells. */
 const between = ({ low, high }: Share) => [low, high].map(share => Number((100 * share).toFixed(low > 0.99 || high < 0.01 ? 2 : 1))).join(' to ') + ' %'

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { Move } from '~~/core/true'
+import { ADJUSTER_NAMES, type Move } from '~~/core/true'
 
 /** One adjuster to turn: ticked as told, or entered as it was turned. */
 const { move } = defineProps<{ move: Move }>()
 const { made, keyOf, tick, by, otherwise } = useTurns()
-const { tell, showFine, suffix } = useUnits()
+const { tell, fineWithUnit } = useUnits()
 const open = ref(false)
 const done = computed(() => made.value[keyOf(move)])
-const said = computed(() => move.turns === undefined ? `${showFine(done.value ?? move.mm)}${suffix.value ? ` ${suffix.value}` : ''}` : `${done.value ?? move.turns} turns`)
+const said = computed(() => move.turns === undefined ? fineWithUnit(done.value ?? move.mm) : `${done.value ?? move.turns} turns`)
 </script>
 
 <template>
@@ -16,7 +16,7 @@ const said = computed(() => move.turns === undefined ? `${showFine(done.value ??
       <label class="flex min-h-12 flex-1 cursor-pointer items-center gap-3 py-1 text-base leading-snug max-md:text-lg">
         <input type="checkbox" class="size-7 shrink-0" :checked="done !== undefined" @change="tick(move, ($event.target as HTMLInputElement).checked)"> {{ tell(move.words) }}
       </label>
-      <button type="button" class="press !px-2 max-md:!min-h-12" :aria-expanded="open" :aria-label="`Edit turns: ${move.screen.toUpperCase()}, ${move.adjuster.replaceAll('-', ' ')}`" @click="open = !open">
+      <button type="button" class="press !px-2 max-md:!min-h-12" :aria-expanded="open" :aria-label="`Edit turns: ${move.screen.toUpperCase()}, ${ADJUSTER_NAMES[move.adjuster]}`" @click="open = !open">
         Edit
       </button>
     </div>

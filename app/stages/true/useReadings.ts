@@ -16,7 +16,7 @@ export const isSeam = (place: Place): place is Extract<Place, { end: End }> => '
 export const useReadings = createSharedComposable(() => {
   const store = useWallStore()
   const { array, screens, last } = useTruing()
-  const { system, showFine, suffix, tell } = useUnits()
+  const { system, tell, fineWithUnit: withUnit } = useUnits()
   /** Level is read along the row that others go by: by the house rule on heights, the top one of a grid or the lowest. */
   const reference = computed(() => {
     const rows = screens.value.map(({ row }) => row)
@@ -61,7 +61,6 @@ export const useReadings = createSharedComposable(() => {
   function put(text: string, kind = field.value) {
     if (place.value) typed.value = { ...typed.value, [place.value.key]: { ...now.value, [kind]: text } }
   }
-  const withUnit = (mm: number) => `${showFine(mm)}${suffix.value ? ` ${suffix.value}` : ''}`
   /** What is typed as mm, or mm/m; why it cannot be is said beside it. */
   function read(text: string, kind: ReadingKind, at = place.value): { value?: number, wrong?: string } {
     const plain = text.trim().replace(/^-/, '')

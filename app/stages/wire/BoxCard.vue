@@ -6,7 +6,7 @@ import type { BoxPlan } from '~~/core/wire'
 /** One box: where it is, what is wrong with that, its cut-out, and the cable to it. */
 const { box } = defineProps<{ box: BoxPlan }>()
 const store = useWallStore()
-const { show, tell } = useUnits()
+const { show, tell, withUnit } = useUnits()
 const { optionsOf, take } = useModelChoice()
 const put = (place: { x: number, y: number } | undefined) => store.edit(place ? 'Move box' : 'Place box automatically', wall => setBox(wall, box.id, place))
 const placeOf = (axis: 'x' | 'y'): FieldActions<number> => ({
@@ -28,7 +28,7 @@ const sentence = (text: string) => text.replace(/^./, letter => letter.toUpperCa
       <LengthField v-if="box.kind !== 'floor'" :key="`y${box.id}`" label="Centre, up" :value="box.y" :actions="placeOf('y')" />
     </div>
     <p v-if="box.kind !== 'floor'" class="mt-1 text-sm">
-      Cut out {{ show(box.cutout.width) }} × {{ show(box.cutout.height) }}, from {{ show(box.cutout.x) }} to {{ show(box.cutout.x + box.cutout.width) }} along and {{ show(box.cutout.y) }} to {{ show(box.cutout.y + box.cutout.height) }} up{{ box.bay[0] !== undefined && box.bay[1] !== undefined ? `, between studs ${box.bay[0] + 1} and ${box.bay[1] + 1}` : '' }}{{ box.hidden ? `; hidden ${box.hidden}` : '' }}.
+      Cut-out {{ show(box.cutout.width) }} × {{ withUnit(box.cutout.height) }}, from {{ show(box.cutout.x) }} to {{ withUnit(box.cutout.x + box.cutout.width) }} along and {{ show(box.cutout.y) }} to {{ withUnit(box.cutout.y + box.cutout.height) }} up{{ box.bay[0] !== undefined && box.bay[1] !== undefined ? `, between studs ${box.bay[0] + 1} and ${box.bay[1] + 1}` : '' }}{{ box.hidden ? `; hidden ${box.hidden}` : '' }}.
     </p>
     <p v-for="(wrong, n) in box.wrong" :key="n" class="text-sm font-semibold text-stop" role="alert">
       {{ sentence(tell(wrong)) }}.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Hand } from 'lucide-vue-next'
-import type { BoxKind, BoxModel } from '~~/core/job'
+import { choiceName, type BoxKind, type BoxModel } from '~~/core/job'
 
 /** A box behind each display, and one below in its bay for a kit: which model, and where each of them is. */
 const store = useWallStore()
@@ -48,7 +48,7 @@ function add() {
     <ul class="max-h-28 overflow-y-auto text-sm" aria-label="Boxes on this wall" tabindex="0">
       <li v-for="each in boxes" :key="each.id">
         <button type="button" class="flex w-full items-center justify-between gap-2 border-b border-hair py-1 text-left" :class="{ 'font-semibold': each.id === selectedOf('box') }" :aria-pressed="each.id === selectedOf('box')" @click="select('box', each.id)">
-          <span class="flex items-center gap-1">{{ labels(each.for) }}, {{ each.kind.replace('-', ' ') }}<Hand v-if="each.byHand" class="size-4 text-chalk" aria-label="placed manually" /></span>
+          <span class="flex items-center gap-1">{{ labels(each.for) }}, {{ choiceName(each.kind) }}<Hand v-if="each.byHand" class="size-4 text-chalk" aria-label="placed manually" /></span>
           <span v-if="each.held" class="figures text-ink-soft">{{ show(each.x) }}, {{ show(each.y) }} up</span><span v-else class="font-semibold text-stop">not placed</span>
         </button>
       </li>

@@ -5,7 +5,7 @@ import { carriedTo, missesBay, type RoutePlan } from '~~/core/wire'
 const { route } = defineProps<{ route: RoutePlan }>()
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { show, showFine } = useUnits()
+const { show, withUnit, fineWithUnit } = useUnits()
 const { heard, hold, connected } = useLocator()
 const side = computed(() => route.way === 'below' ? 'below' as const : 'above' as const)
 /** Where the route goes through the head or the foot of the wall; else where its box is. */
@@ -33,11 +33,11 @@ const actions: FieldActions<number> = {
     </p>
     <ul>
       <li v-for="each in carried" :key="each.from">
-        <b class="figures">{{ showFine(Math.abs(each.off)) }}</b> to the {{ each.off >= 0 ? 'right' : 'left' }} of {{ each.from }}
+        <b class="figures">{{ fineWithUnit(Math.abs(each.off)) }}</b> to the {{ each.off >= 0 ? 'right' : 'left' }} of {{ each.from }}
       </li>
     </ul>
     <p v-if="bay" class="text-xs text-ink-soft">
-      Measure from a reference visible on both floors. The stud bay is clear from {{ show(bay.from) }} to {{ show(bay.to) }}.
+      Measure from a reference visible on both floors. The stud bay is clear from {{ show(bay.from) }} to {{ withUnit(bay.to) }}.
     </p>
     <div class="grid grid-cols-2 items-end gap-2">
       <LengthField :key="`${route.id} ${found ?? ''}`" label="Located at, along" :value="found" :actions="actions" />
@@ -46,7 +46,7 @@ const actions: FieldActions<number> = {
       </button>
     </div>
     <p v-if="misses !== undefined" role="status" :class="misses > 0 ? 'font-semibold text-stop' : 'text-good'">
-      {{ misses > 0 ? `${showFine(misses)} outside the stud bay: do not bore there.` : `Within the stud bay, ${showFine(Math.min(found! - bay!.from, bay!.to - found!))} from the nearer stud.` }}
+      {{ misses > 0 ? `${fineWithUnit(misses)} outside the stud bay: do not bore there.` : `Within the stud bay, ${fineWithUnit(Math.min(found! - bay!.from, bay!.to - found!))} from the nearer stud.` }}
     </p>
     <p class="text-xs text-ink-soft">
       If a tool is lost in the wall, stop and tie off its line outside. Try a magnet along the wall face, then a hook from the nearest opening. Leave the tool only if it is dry and touches no cable, and record it in the notes. Never pull on a cable that is caught on it.

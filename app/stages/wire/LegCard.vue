@@ -3,7 +3,7 @@ import type { RoutePlan } from '~~/core/wire'
 
 /** One leg of a route at a time, to be read at arm's length at the wall. */
 const { route } = defineProps<{ route: RoutePlan }>()
-const { show, suffix, bit } = useUnits()
+const { show, suffix, bit, withUnit } = useUnits()
 const { leg: current } = useWire()
 const leg = computed(() => route.legs[Math.min(current.value, route.legs.length - 1)])
 const far = computed(() => leg.value ? Math.hypot(leg.value.to.x - leg.value.from.x, leg.value.to.y - leg.value.from.y) : 0)
@@ -22,7 +22,7 @@ useCommands([
       <span v-if="far > 1" class="figures whitespace-nowrap text-2xl font-semibold">{{ show(far) }}<small class="ml-1 text-sm font-normal">{{ suffix }}</small></span>
     </p>
     <p class="text-sm">
-      {{ howLeg(leg, bit, show).replace(/^./, letter => letter.toUpperCase()) }}.
+      {{ howLeg(leg, bit, withUnit).replace(/^./, letter => letter.toUpperCase()) }}.
       <span class="figures">To {{ show(leg.to.x) }} along, {{ show(leg.to.y) }} up.</span>
     </p>
     <BackNext class="mt-1.5" :first="current === 0" :last="current >= route.legs.length - 1" @go="go" />

@@ -2,7 +2,7 @@
 /** The way of every bundle through the wall: its legs and what was met, how its bay is found, what all of them take, and what they rest on. */
 const { plan } = useWallPlan()
 const { routes, route, routeName, leg } = useWire()
-const { show, showFine } = useUnits()
+const { withUnit, fineWithUnit } = useUnits()
 const { select } = useSelection()
 const WAYS = { above: 'from above', below: 'from below', bay: 'in the wall', surface: 'on the wall face' } as const
 const PARTS = [{ id: 'legs', title: 'Legs' }, { id: 'bay', title: 'Find bay' }, { id: 'works', title: 'All work' }, { id: 'given', title: 'Conditions' }] as const
@@ -25,7 +25,7 @@ function choose(id: string) {
       <ul class="max-h-24 overflow-y-auto text-sm max-md:hidden" aria-label="Routes to the boxes" tabindex="0">
         <li v-for="each in routes" :key="each.id">
           <button type="button" class="flex w-full justify-between gap-2 border-b border-hair py-0.5 text-left" :class="{ 'font-semibold': each.id === route?.id }" :aria-pressed="each.id === route?.id" @click="choose(each.id)">
-            <span>{{ titleOf(each) }}</span><span class="figures whitespace-nowrap text-ink-soft">{{ show(each.length) }}, {{ Math.round(each.minutes) }} min</span>
+            <span>{{ titleOf(each) }}</span><span class="figures whitespace-nowrap text-ink-soft">{{ withUnit(each.length) }}, {{ Math.round(each.minutes) }} min</span>
           </button>
         </li>
       </ul>
@@ -42,7 +42,7 @@ function choose(id: string) {
     <template v-else>
       <WayIn />
       <p v-if="look && look.minutes >= 1" class="text-sm" data-testid="look-first">
-        Check the stud bay at {{ showFine(look.x) }} along, {{ showFine(look.y) }} up for blocking first: this saves {{ Math.round(look.minutes) }} min on average.
+        Check the stud bay at {{ fineWithUnit(look.x) }} along, {{ fineWithUnit(look.y) }} up for blocking first: this saves {{ Math.round(look.minutes) }} min on average.
       </p>
     </template>
   </div>

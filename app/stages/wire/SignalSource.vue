@@ -5,7 +5,7 @@ import { carriesOf } from '~~/core/wire'
 /** A player, a rack or a data plate: what it carries, to each screen or in a chain, where it is, and which of its ports are used. */
 const { source } = defineProps<{ source: Source }>()
 const { plan } = useWallPlan()
-const { show } = useUnits()
+const { withUnit } = useUnits()
 const { offeredOf, take } = useModelChoice()
 const { readNumber, figure, change } = useSourceFields()
 const { labels } = useWire()
@@ -44,7 +44,7 @@ onMounted(() => bring(carries.value))
         Port {{ port }}: {{ labels(screens).replaceAll(', ', ' → ') }}
       </p>
       <p v-if="longest > 0" class="text-sm text-ink-soft">
-        Longest link {{ show(longest) }}.
+        Longest link {{ withUnit(longest) }}.
       </p>
     </template>
   </SourceCard>

@@ -6,7 +6,7 @@ const { route } = defineProps<{ route: RoutePlan }>()
 const store = useWallStore()
 const { plan } = useWallPlan()
 const { stopping, stoppedAt } = useWire()
-const { show, system } = useUnits()
+const { show, system, withUnit } = useUnits()
 const NUDGE = computed(() => system.value === 'metric' ? 25 : 25.4)
 const fault = ref('')
 const done = ref('')
@@ -23,13 +23,13 @@ function bayAt(y: number) {
   return leg && bays().find(({ from, to }) => leg.from.x >= from && leg.from.x <= to)
 }
 function stop(y: number) {
-  if (y < 0 || y > store.wall!.height) return [{ path: '$', message: `the wall is only ${show(store.wall!.height)} high` }]
+  if (y < 0 || y > store.wall!.height) return [{ path: '$', message: `the wall is only ${withUnit(store.wall!.height)} high` }]
   // What was typed stays until it can be kept.
   if (!tell('stopped', y)) return [{ path: '$', message: 'Not saved yet' }]
   const faults = store.edit('Blocking found by pull line', wall => enterStopped(wall, y, bayAt(y)))
   stopping.value = false
   stoppedAt.value = undefined
-  done.value = `Blocking entered at ${show(y)}. The route is recalculated.`
+  done.value = `Blocking entered at ${withUnit(y)}. The route is recalculated.`
   return faults
 }
 function through() {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What all routes together have opened, bored and closed, each thing once, with what is wanted for it. */
 const { plan } = useWallPlan()
-const { show, bit } = useUnits()
+const { show, bit, withUnit } = useUnits()
 const works = computed(() => plan.value?.wiring.works)
 const bits = computed(() => {
   const sizes = new Map<number, number>()
@@ -17,7 +17,7 @@ const bits = computed(() => {
     </p>
     <ul class="list-disc pl-5">
       <li v-if="works.openings.length">
-        {{ works.openings.length }} {{ works.openings.length === 1 ? 'opening' : 'openings' }}, {{ show(works.openings[0]!.rect.width) }} × {{ show(works.openings[0]!.rect.height) }} or larger: cut with bevelled edges and keep the piece. Screw it back to battens, tape, apply two coats of filler, let each dry to the maker’s instructions, then sand
+        {{ works.openings.length }} {{ works.openings.length === 1 ? 'opening' : 'openings' }}, {{ show(works.openings[0]!.rect.width) }} × {{ withUnit(works.openings[0]!.rect.height) }} or larger: cut with bevelled edges and keep the piece. Screw it back to battens, tape, apply two coats of filler, let each dry to the maker’s instructions, then sand
       </li>
       <li v-if="bits">
         bored holes: {{ bits }}; seal each one
@@ -26,10 +26,10 @@ const bits = computed(() => {
         {{ works.guards }} nail plates where a hole is close to a wall face
       </li>
       <li v-if="works.raceway">
-        raceway {{ show(works.raceway.length) }}, inside width at least {{ show(works.raceway.inside) }}; {{ show(works.raceway.seen) }} of it visible
+        raceway {{ withUnit(works.raceway.length) }}, inside width at least {{ withUnit(works.raceway.inside) }}; {{ withUnit(works.raceway.seen) }} of it visible
       </li>
       <li v-for="reel in works.reels" :key="reel.model.id">
-        {{ reel.model.name ?? reel.model.id }}: {{ reel.lengths.map(length => show(length)).join(' + ') }} off reels, offcut {{ show(reel.left) }}
+        {{ reel.model.name ?? reel.model.id }}: {{ reel.lengths.map(length => withUnit(length)).join(' + ') }} off reels, offcut {{ withUnit(reel.left) }}
       </li>
     </ul>
     <p class="text-xs text-ink-soft">

@@ -1,7 +1,7 @@
 import type { Finding } from '../../finding'
 import type { Wall } from '../../job'
 import type { ArrayPlan } from '../../mount'
-import type { Member } from '../../survey'
+import type { Member, Piece } from '../../survey'
 import type { Wiring } from '../../wire'
 import type { Marking } from '../index'
 import { levelAt } from '../level'
@@ -10,7 +10,7 @@ import { INK, label } from '../../sheet'
 import { group, line, rect, type Shape } from '../../svg'
 
 /** What a sheet shows of a wall's plan. */
-export interface Shown { members: Member[], arrays: ArrayPlan[], wiring: Wiring, marking: Marking, findings: Finding[] }
+export interface Shown { members: Member[], arrays: ArrayPlan[], wiring: Wiring, marking: Marking, findings: Finding[], piece?: Piece }
 
 /** From the wall to the paper: x and y of the wall's lower left corner on paper, mm, and the reduction 1:n. */
 export interface View { left: number, foot: number, scale: number }

@@ -3,10 +3,10 @@ import type { Shown } from './drawing'
 import type { SheetOptions } from './options'
 
 /** Rails and boards to cut, and where each goes. */
-export function stripsOf({ arrays, marking: { datum } }: Shown, { units, precision }: SheetOptions): string[] {
+export function stripsOf({ arrays, marking: { datum }, piece = 'stud' }: Shown, { units, precision }: SheetOptions): string[] {
   const show = (mm: number) => formatLength(mm, units, precision)
   return arrays.flatMap(({ name, strips }) => strips.map(({ row, of, rect, supports }) =>
-    `${name}, row ${row}: ${of === 'board' ? `board ${show(rect.width)} × ${show(rect.height)}` : `rail behind the ${of} slots, ${show(rect.width)} long`}, ends at ${show(rect.x - datum.x)} and ${show(rect.x + rect.width - datum.x)}, centre ${show(rect.y + rect.height / 2)} above floor, on studs ${supports.map(({ member }) => member + 1).join(', ')}.`))
+    `${name}, row ${row}: ${of === 'board' ? `board ${show(rect.width)} × ${show(rect.height)}` : `rail behind the ${of} slots, ${show(rect.width)} long`}, ends at ${show(rect.x - datum.x)} and ${show(rect.x + rect.width - datum.x)}, centre ${show(rect.y + rect.height / 2)} above floor, on ${piece}s ${supports.map(({ member }) => member + 1).join(', ')}.`))
 }
 
 /** What is opened and bored for cables, and closed again; nothing where nothing is. */

@@ -28,8 +28,8 @@ function decisionPages(decisions: string[], head: number, paper: Paper): Shape[]
 }
 
 /** The table's lines: every mark in the order in which a person makes them, under what those of a row have in common. */
-function linesOf({ marking: { marks } }: Shown, { units, precision }: SheetOptions): TableLine[] {
-  return inMarkingOrder(marks).flatMap(({ title, marks }): TableLine[] => [{ heading: title }, ...tableOf(marks, units, precision)])
+function linesOf({ marking: { marks }, piece }: Shown, { units, precision }: SheetOptions): TableLine[] {
+  return inMarkingOrder(marks).flatMap(({ title, marks }): TableLine[] => [{ heading: title }, ...tableOf(marks, units, precision, piece)])
 }
 
 /** The drawing at a stated scale, over as many pages as it needs. */

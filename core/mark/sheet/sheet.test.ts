@@ -74,7 +74,7 @@ describe('the table', () => {
         if (!/text-anchor/.test(page.slice(page.indexOf(text!) - 120, page.indexOf(text!)))) expect(Number(x) + 0.5 * Number(size) * text!.length, text).toBeLessThanOrEqual(width - margin + 8)
       }
     }
-    expect(sheet.pages.every(page => page.includes('restraint in earthquakes'))).toBe(true)
+    expect(sheet.pages.every(page => page.includes('earthquake restraint'))).toBe(true)
   })
 
   it('says what is not known, and signs what is above or below the level line', () => {
@@ -82,7 +82,7 @@ describe('the table', () => {
     const wall = job.walls[0]!
     Object.assign(wall.structure, { specificGravity: undefined })
     const rows = tableOf(planWall(wall, job).marking.marks, 'metric', {})
-    expect(rows.find(({ id }) => id === 'a1-r1c1-top-1')).toMatchObject({ running: '1900', height: '2090', fromLevel: '+152', drill: 'not known', into: 'member 1' })
+    expect(rows.find(({ id }) => id === 'a1-r1c1-top-1')).toMatchObject({ running: '1900', height: '2090', fromLevel: '+152', drill: 'not known', into: 'stud 1' })
     expect(rows.find(({ id }) => id === 'a1-r2c1-bottom-1')!.fromLevel).toMatch(/^−/)
     expect(rows.find(({ id }) => id === 'level-line')).toMatchObject({ running: '', height: '1938', fromLevel: '', drill: '' })
   })
@@ -115,15 +115,15 @@ describe('what is to be known beside the marks', () => {
       array.plates = [{ row: 1, column: 1, lateralShift: 4, reason: 'a conduit' }]
       array.screw = 40
     }, [{ code: 'display-screw-too-long', subject: 'a1', by: 'Isla Brand', reason: 'Cut to length', at: '2026-06-03T10:00:00Z' }])
-    expect(sheet).toContain('R1 C1 plate centre, by hand')
-    expect(sheet).toContain('was put 4 along and 0  because: a conduit.')
+    expect(sheet).toContain('R1 C1 plate centre, manual')
+    expect(sheet).toContain('lateral adjustment 4 mm, height adjustment 0 mm; reason: a conduit.')
     expect(sheet).toContain('Stop overridden by Isla Brand, 2026-06-03: “Cut to length”.')
-    expect(sheetOf(() => {})).not.toContain('decided by hand')
+    expect(sheetOf(() => {})).not.toContain('manual decisions')
   })
 
   it('is each rail to cut, and where it goes', () => {
     const sheet = sheetOf((array) => { Object.assign(array, { rows: 1, columns: 1, carrier: { kind: 'rail', thickness: 21, height: 41, web: 2.5, moment: 150 } }) })
     // Bolts 135 either side of 3100, between the members at 2900 and 3300.
-    expect(sheet).toContain('Departures, row 1: rail behind the top slots, 500 long, ends at 2850 and 3350, centre of the display 1802 up, on members 3, 4.')
+    expect(sheet).toContain('Departures, row 1: rail behind the top slots, 500 long, ends at 2850 and 3350, centre 1802 above floor, on studs 3, 4.')
   })
 })

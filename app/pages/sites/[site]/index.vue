@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { FileArchive, FileDown, Plus, Scale } from 'lucide-vue-next'
 import { formatLength, parseLength } from '~~/core/units'
-import { idFrom, type Wall } from '~~/core/job'
+import { choiceName, idFrom, type Wall } from '~~/core/job'
 import { minuteOf } from '~~/core/programme/clock'
 import { whenAt } from '~/components/programme/when'
 import type { SiteState, SiteSummary } from '~~/server/repositories/sites'
@@ -81,7 +81,7 @@ async function create() {
               <StageKnots :stages="stateOf(wall.id)?.state?.stages ?? {}" />
               <span v-if="stateOf(wall.id)?.state?.stops.length" class="text-sm font-semibold text-stop">{{ tell(stateOf(wall.id)!.state!.stops[0]!.message) }}</span>
               <span v-if="stateOf(wall.id)?.next" class="text-sm"><b>{{ whenAt(minuteOf(stateOf(wall.id)!.next!.startsAt), stateOf(wall.id)!.next!.zone) }}</b>, {{ stateOf(wall.id)!.next!.crew }}</span>
-              <span class="text-sm text-ink-soft"><span class="figures">{{ formatLength(wall.width, units) }} × {{ formatLength(wall.height, units) }}</span>{{ units === 'metric' ? ' mm' : '' }}, {{ wall.structure.replace('-', ' ') }}, saved by {{ wall.savedBy }}</span>
+              <span class="text-sm text-ink-soft"><span class="figures">{{ formatLength(wall.width, units) }} × {{ formatLength(wall.height, units) }}</span>{{ units === 'metric' ? ' mm' : '' }}, {{ choiceName(wall.structure) }}, saved by {{ wall.savedBy }}</span>
             </NuxtLink>
           </li>
         </ul>
