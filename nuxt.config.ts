@@ -4,13 +4,13 @@ import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { CACHES } from './app/sync/caches'
 
-/** The core is pure: of a file of it that gives nothing to whoever imports it, nothing is shipped. */
+/** Modules of the core have no side effects, so the bundler can drop those whose exports are not used. */
 const LEAN = { moduleSideEffects: (id: string) => !id.includes('/core/') }
 
-/** The core by itself: a thread that computes begins with it, and not with the server. */
+/** Puts the core into a chunk of its own, so that a worker thread loads the core without the server. */
 const coreApart = (id: string) => /^(?!.*node_modules).*\/core\//.test(id) ? 'core' : undefined
 
-/** Builds a part of the server as a file of its own, which a thread can begin with; `name` gives its address. */
+/** Builds a module of the server as a separate file that a worker thread can start from; importing `name` gives its address. */
 const ownFile = (name: string, path: string) => {
   const [file, here] = [`${basename(path, '.ts')}.mjs`, JSON.stringify(`address of ${name}`)]
   return {
@@ -35,7 +35,7 @@ const STAGE_FOLDERS = readdirSync(new URL('app/stages', import.meta.url), { with
 
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt', 'nuxt-auth-utils'],
-  // Everything shown is worked out in the browser from one wall's data; there is nothing to render ahead.
+  // Everything shown is calculated in the browser from one wall's data; there is nothing to render ahead.
   ssr: false,
   components: ['~/components', '~/drawing', '~/stages'].map(path => ({ path, pathPrefix: false })),
   imports: { dirs: ['~~/core/edits', 'drawing', ...STAGE_FOLDERS] },
@@ -52,7 +52,7 @@ export default defineNuxtConfig({
     },
   },
   css: ['~/assets/main.css'],
-  // Whether the cookie goes over TLS only is said where somebody signs in, as it depends on how he comes.
+  // Whether the cookie goes over TLS only is said where a person signs in, as it depends on how he comes.
   runtimeConfig: { session: { name: 'wide-trellis', password: '', cookie: { sameSite: 'strict', httpOnly: true, secure: false } } },
   // Which files there are is known to the service worker; the page need not ask for it.
   experimental: { appManifest: false },

@@ -40,7 +40,7 @@ function hoursOf({ tasks, crews, travel, from }: Programme, { placed }: Schedule
   return `crews’ hours: work ${share(work)}, on the way ${share(way)}, site closed or nothing ready ${share(hours - work - way)}`
 }
 
-/** How long schedules take to be worked out, and how near their finish is to what no schedule can beat; each with where the crews' hours go, as a bound lets a crew be here and there by halves, at any wall whatever comes before. */
+/** How long schedules take to be calculated, and how near their finish is to what no schedule can beat; each with where the crews' hours go, as a bound lets a crew be here and there by halves, at any wall whatever comes before. */
 export function programmes(): Row[] {
   const times: number[] = []
   const over = (title: string, programme: Programme): Row => {

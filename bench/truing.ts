@@ -44,7 +44,7 @@ function closedInTwoRounds(walls: number, solve: LinearSolver): number {
   return 100 * closed / walls
 }
 
-/** How long the turns of 10 × 10 take to be worked out, and a study of 5 × 5. */
+/** How long the turns of 10 × 10 take to be calculated, and a study of 5 × 5. */
 export async function truing(): Promise<Row[]> {
   const solve = await linearSolver()
   const job = gridJob(10, 10)

@@ -18,5 +18,5 @@ export interface Verb {
   run: (files: string[], options: Record<string, string>) => Answer | Promise<Answer>
 }
 
-/** What cannot be done, in words for whoever typed it; the command ends with 2. */
+/** What cannot be done, in words for anyone who typed it; the command ends with 2. */
 export class Refused extends Error {}

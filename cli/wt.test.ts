@@ -135,7 +135,7 @@ describe('wt', { timeout: 90_000 }, () => {
 })
 
 describe('wt sheet', { timeout: 90_000 }, () => {
-  it('draws the data sheet of a wall to a file, in the paper and the kind that are asked for, as another program reads it', async () => {
+  it('draws the sheet of a wall to a file, in the paper and the kind that are asked for, as another program reads it', async () => {
     const out = join(folder, 'sheet.pdf')
     expect(wt('sheet', 'demo/holm-point.json', '--wall', 'ticket-hall', '--paper', 'a2', '--out', out)).toEqual({ status: 0, stdout: '', stderr: '' })
     const bytes = readFileSync(out)

@@ -91,7 +91,7 @@ async function main(): Promise<number> {
     return answer.code ?? 0
   }
   catch (error) {
-    // Whoever reads has had enough; otherwise it is said why nothing more comes.
+    // The reader has had enough; otherwise it is said why nothing more comes.
     if ((error as NodeJS.ErrnoException).code !== 'EPIPE') write(2, `The output could not be written: ${(error as Error).message}\n`)
     return 1
   }

@@ -21,6 +21,6 @@ export interface Finding {
   cure?: Cure
   /** Figures that the message does not have and that an override is tied to all the same, as how many holes it names only some of. */
   facts?: number[]
-  /** Who took this stop upon themselves, and why; it is then told as a caution. */
+  /** Who took this stop upon themselves, and why; it is then shown as a caution. */
   overridden?: { by: string, reason: string, at: string }
 }

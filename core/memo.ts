@@ -25,7 +25,7 @@ export function remember<Args extends unknown[], Answer>(most: number, answer: (
   }
 }
 
-/** Gives the object that it gave before for one with the very same things in it, so that what is asked of it is remembered. */
+/** Returns the earlier object for one with identical values (shallow), so that functions remembered by identity find their answer. */
 export function steady<Part extends object>(most: number): (part: Part) => Part {
   const known: Part[] = []
   const isSame = (a: Part, b: Part) => {

@@ -48,10 +48,10 @@ export async function seedFiles(db: Database, firm: string, at: string): Promise
 }
 
 /**
- * Puts the demo's programme into a database that has none, and publishes what is worked out of it: crews of the people
+ * Puts the demo's programme into a database that has none, and publishes what is calculated of it: crews of the people
  * whose names its file has, the weeks from now on.
  *
- * @param idOf the id of somebody of the firm by his name
+ * @param idOf the id of a person of the firm by his name
  */
 export async function seedProgramme(db: Database, idOf: (name: string) => string | undefined, now: Date): Promise<void> {
   if (readProgramme(db).version > 0) return

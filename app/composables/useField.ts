@@ -15,7 +15,7 @@ const SETTLE = 700
 
 /**
  * The state of one typed field. What is typed stays until it is right; nothing wrong is kept; a
- * fault is told when typing pauses, not at every letter.
+ * fault is reported when typing pauses, not at every letter.
  */
 export function useField<T>(shown: () => string, read: (text: string) => Read<T>, actions: FieldActions<T>) {
   const typed = ref<string>()

@@ -1,6 +1,6 @@
 import { useSpeechRecognition } from '@vueuse/core'
 
-/** Listens where the browser can, sentence after sentence, until it is told not to; what is said is heard by the browser's own service, not by this product. */
+/** Listens where the browser can, sentence after sentence, until it is reported not to; what is said is heard by the browser's own service, not by this product. */
 export function useHearing(heard: (said: string) => void) {
   const { isSupported, isListening, isFinal, result, error, start, stop } = useSpeechRecognition({ continuous: false, interimResults: false, lang: 'en' })
   const listening = ref(false)

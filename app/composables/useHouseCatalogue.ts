@@ -18,7 +18,7 @@ export const useHouseCatalogue = createGlobalState(() => {
     }
     underWay = undefined
   }
-  /** Fetches it anew; whoever asks meanwhile waits for the same answer. */
+  /** Fetches it anew; later callers wait for the same answer. */
   const load = () => underWay ??= fetchIt()
   const modelsOfKind = (kind: ModelKind): Model[] => house.value?.[KINDS[kind].list] ?? []
   return { house, failed, load, modelsOfKind }

@@ -33,7 +33,7 @@ export async function useRules<State extends { rules: Rules, version: number }>(
       says.value = (error as Error).message
     }
   }
-  /** Saves what was chosen; what somebody else saved in between is shown and not written over. */
+  /** Saves what was chosen; what another person saved in between is shown and not written over. */
   async function accept() {
     if (!proposed.value) return
     const { rules } = proposed.value

@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 
-/** Reading aloud, where the browser has a voice; off until somebody turns it on. */
+/** Reading aloud, where the browser has a voice; off until a person turns it on. */
 export function useSpeech() {
   const speaks = useLocalStorage('wide-trellis:speaks', false)
   const canSpeak = typeof window !== 'undefined' && 'speechSynthesis' in window

@@ -10,14 +10,14 @@ import type { Planner } from '~/workers/planner.worker'
 
 /** A hand that drags or types rests when nothing has come from it for so long, ms. */
 const RESTS = 120
-/** What of a plan is not frozen, until the plan of the moment is worked out: a revision can be read without it. */
+/** What of a plan is not frozen, until the plan of the moment is calculated: a revision can be read without it. */
 const NOT_FROZEN: Pick<WallPlan, 'runs' | 'unexplained' | 'shared' | 'uncheckedReferences'> = { runs: [], unexplained: [], shared: [], uncheckedReferences: [] }
 
 /** Walls with more screens than this cannot be drawn anew in a frame. */
 const DRAWN_AT_ONCE = 24
 
 /**
- * The plan of the wall that is shown, worked out in a worker; or, while a revision is read, what was frozen in it. Only the newest wall is planned:
+ * The plan of the wall that is shown, calculated in a worker; or, while a revision is read, what was frozen in it. Only the newest wall is planned:
  * while one plan is under way, walls in between are passed over.
  */
 export const useWallPlan = createSharedComposable(() => {

@@ -3,10 +3,10 @@ import type { WallLine } from '~~/server/repositories/wallStates'
 /** A wall in a list, with the next visit to it. */
 export type ListedWall = WallLine & { next?: { crew: string, startsAt: string, zone: string } }
 
-/** While states are being worked out, the list is asked for again after so long, ms. */
+/** While states are being calculated, the list is asked for again after so long, ms. */
 const AGAIN = 1_500
 
-/** Every wall that is seen here, with its state; asked for again as long as any is being worked out. */
+/** Every wall that is seen here, with its state; asked for again as long as any is being calculated. */
 export function useWalls() {
   const walls = shallowRef<ListedWall[]>()
   const pending = ref(0)

@@ -44,7 +44,7 @@ export const practiceFeeler = (wall: () => PracticeWall): PracticeGauge => pract
   const [a, b] = place.between.map(name => screens.find(screen => screen.name === name))
   if (!a || !b) return []
   const found = gauged(a, b, place.end, posesNow({ screens, gap, key, ...rest }), a.row === b.row ? gap.x : gap.y)
-  // Held at the same place of the same wall it reads the same: somebody who practises can go back to it.
+  // Held at the same place of the same wall it reads the same: a person who practises can go back to it.
   const luck = chance(seedOf(`${key} ${place.between.join(' ')} ${place.end} ${[...rest.turned.values()].join(' ')}`))
   return [{ kind: 'gap', mm: Math.max(0, shown(found.gap + luck.off(GAUGE))) }, { kind: 'step', mm: shown(found.step + luck.off(GAUGE)) }]
 })

@@ -7,7 +7,7 @@ export default defineNuxtRouteMiddleware(async ({ path, fullPath }) => {
   const session = useSessionStore()
   if (!session.asked) {
     const asking = session.confirm()
-    // Whoever is known here need not wait for the server to say so again.
+    // Anyone who is known here need not wait for the server to say so again.
     if (!session.person) await asking
     else void asking.then(async () => { if (!session.person) await navigateTo({ path: '/sign-in', query: { to: fullPath } }) }, () => {})
   }

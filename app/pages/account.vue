@@ -60,7 +60,7 @@ async function endSession(id: string) {
   account.value!.sessions = await api(`/account/sessions/${id}`, { method: 'DELETE', body: {} })
 }
 
-/** How much is unsent, where somebody who signs out for good has to say what becomes of it. */
+/** How much is unsent, where a person who signs out for good has to say what becomes of it. */
 const unsent = ref<number>()
 const leaving = ref('')
 async function signOut() {

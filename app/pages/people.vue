@@ -11,7 +11,7 @@ const state = ref<{ people: PersonSummary[], invitations: InvitationSummary[] }>
 const sites = ref<SiteSummary[]>([])
 const failed = ref('')
 const fault = ref('')
-/** A link that was just made; it is told once. */
+/** A link that was just made; it is shown once. */
 const link = ref<{ who: string, address: string }>()
 const form = reactive({ name: '', address: '', role: 'crew' as StaffRole, sites: [] as string[] })
 const faults = ref<Record<string, string>>({})

@@ -33,11 +33,11 @@ export interface ProgrammeWall {
 /** All that the server gives of the programme. */
 export interface ProgrammeData extends ProgrammeState { people: { id: string, name: string, role: StaffRole }[], sites: (SiteOfProgramme & Site)[], walls: ProgrammeWall[], pending: number }
 
-/** While states of walls are being worked out, it is asked again after so long, ms. */
+/** While states of walls are being calculated, it is asked again after so long, ms. */
 const AGAIN = 1_500
 const YEAR_DAYS = 366
 
-/** The firm's programme: what was decided, what is worked out of it in a worker, and what is published. */
+/** The firm's programme: what was decided, what is calculated of it in a worker, and what is published. */
 export const useProgrammeStore = defineStore('programme', () => {
   const data = shallowRef<ProgrammeData>()
   const planned = shallowRef<Planned>()
@@ -47,9 +47,9 @@ export const useProgrammeStore = defineStore('programme', () => {
   const fault = ref('')
   const busy = ref(false)
   const selected = ref<string>()
-  /** Whether it is planned without keeping to what people were told. */
+  /** Whether it is planned without keeping to what people were reported. */
   const afresh = ref(false)
-  /** What a change made of the schedule, until somebody has looked at it. */
+  /** What a change made of the schedule, until a person has looked at it. */
   const change = shallowRef<{ title: string, moved: Moved[], finishBefore: number, finishAfter: number, settings: Settings }>()
   /** Settings as they were before each change, and those that were taken back. */
   const undone = shallowRef<{ past: Settings[], future: Settings[] }>({ past: [], future: [] })
@@ -78,7 +78,7 @@ export const useProgrammeStore = defineStore('programme', () => {
 
   async function workOut() {
     const { sites, walls, people } = data.value!
-    // Whoever was removed from the firm is in no crew any more, whatever its list says.
+    // Anyone who was removed from the firm is in no crew any more, whatever its list says.
     const here = new Set(people.map(({ id }) => id))
     const crews = settings.value.crews.map(crew => ({ ...crew, people: crew.people.filter(id => here.has(id)) }))
     const now = new Date().toISOString()
@@ -106,7 +106,7 @@ export const useProgrammeStore = defineStore('programme', () => {
       data.value = await api<ProgrammeData>('/programme')
       failed.value = ''
       await loadPublished()
-      // Whoever does not see every site cannot work it out.
+      // Anyone who does not see every site cannot work it out.
       if (useSessionStore().may('programme.plan')) await workOut()
       if (data.value.pending > 0) setTimeout(load, AGAIN)
     }
@@ -120,7 +120,7 @@ export const useProgrammeStore = defineStore('programme', () => {
   }
 
   /**
-   * Changes what was decided, saves it and works the schedule out again; where somebody else saved in between, the same
+   * Changes what was decided, saves it and works the schedule out again; where another person saved in between, the same
    * change is made to theirs.
    *
    * @param title what the change is called; where it is given, what it makes of the schedule is shown beside what it was
@@ -185,7 +185,7 @@ export const useProgrammeStore = defineStore('programme', () => {
   const undo = () => step('past')
   const redo = () => step('future')
 
-  /** Puts a task at a time and with a crew by hand; it stays there whatever else moves. */
+  /** Puts a task at a time and with a crew manually; it stays there whatever else moves. */
   const fix = (task: string, crew: string, start: number) => edit(now => ({ ...now, fixed: [...(now.fixed ?? []).filter(each => each.task !== task), { task, crew, start: momentOf(start) }] }))
   const letGo = (task: string) => told(edit(now => ({ ...now, fixed: (now.fixed ?? []).filter(each => each.task !== task) })))
   const isFixed = (task: string) => settings.value.fixed?.some(each => each.task === task) ?? false
@@ -216,7 +216,7 @@ export const useProgrammeStore = defineStore('programme', () => {
   const unpublished = computed(() => {
     if (!planned.value) return []
     const { from, placed } = planned.value
-    // What is under way goes on as it was told, or is over before anything can be planned.
+    // What is under way goes on as it was reported, or is over before anything can be planned.
     const goesOn = ({ before, after }: Moved) => before !== undefined && before.start < from && (after ? before.end === after.end && before.crew === after.crew : before.end <= from)
     return movedTasks(publishedPlaces.value, placed).filter(each => !goesOn(each))
   })

@@ -6,7 +6,7 @@ import { api, ApiError } from '../utils/api'
 import { forgetFiles, forgetWalls } from '../sync/forget'
 import { useMe } from '../composables/useMe'
 
-/** Somebody who is signed in on this device, of which firm; and when the server said so last. */
+/** A person who is signed in on this device, of which firm; and when the server said so last. */
 export interface SignedIn {
   person: { id: string, name: string, address: string, role: StaffRole, sites: string[] }
   firm: { id: string, name: string, deviceDays: number, first: boolean }
@@ -41,7 +41,7 @@ export const useSessionStore = defineStore('session', () => {
   }
   note(kept.value)
 
-  /** What was read here is gone from this device until somebody signs in again; what is unsent stays. */
+  /** What was read here is gone from this device until a person signs in again; what is unsent stays. */
   async function lock(why: string) {
     if (!kept.value || kept.value.locked) return
     const { firm } = kept.value
@@ -71,10 +71,10 @@ export const useSessionStore = defineStore('session', () => {
       if (kept.value && isTooOld(kept.value)) await lock(TOO_LONG)
     }
   }
-  /** What somebody else read here, and he does not see, goes. */
+  /** What another person read here, and he does not see, goes. */
   const forgetOthers = ({ person, firm }: SignedIn) => Promise.all([forgetFiles(), forgetWalls(deviceNameOf(firm), site => person.role !== 'service' && mayDo(person, 'site.read', { site }))])
 
-  /** Whether whoever is signed in may do a thing: at a site, and for service at a wall that was handed over. */
+  /** Whether the signed-in person may do a thing: at a site, and for service at a wall that was handed over. */
   const may = (action: Action, site?: string, closed = true): boolean => mayDo(person.value, action, site === undefined ? undefined : { site, closed })
 
   async function signOut() {

@@ -61,7 +61,7 @@ describe('an edit', () => {
 })
 
 describe('trying out', () => {
-  it('draws the wall without keeping itinstead of all where it is wrong', () => {
+  it('draws the wall without keeping it, and not at all where it is wrong', () => {
     const store = opened()
     store.tryOut(widen(6300))
     expect([store.shown!.width, store.wall!.width]).toEqual([6300, 6200])
@@ -135,7 +135,7 @@ describe('what this device still had of a wall', () => {
     useMe().name.value = 'Odd Varga'
     useMe().id.value = 'p2'
     expect(store.record({ kind: 'remark', note: 'swept' })).toEqual([])
-    // What the server would refuse is not recorded: it is told at once.
+    // What the server would refuse is not recorded: it is reported at once.
     expect(store.record({ kind: 'remark', note: '' }).map(({ path }) => path)).toEqual(['$.note'])
     expect([store.unsentLog.map(({ id }) => id), store.unwritten.map(({ site, entry: { by, person, wall } }) => [site, by, person, wall])]).toEqual([['l2'], [['holm-point', 'Odd Varga', 'p2', 'w1']]])
     // Another wall that is opened meanwhile does not lose it, nor shows it.

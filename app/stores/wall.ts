@@ -17,13 +17,13 @@ import { emptyHistory, recorded, redone, undone } from '../utils/history'
 import { newId } from '../utils/newId'
 import { share } from '../utils/share'
 
-/** Somebody else's state of a wall that was saved while this browser had changes of its own. */
+/** Another person's state of a wall that was saved while this browser had changes of its own. */
 export interface Conflict { theirs: ServerWall, base: Wall }
 
 /** What is said of something that happened; who, when and where are added. */
 type NewEntry = { [Kind in EntryKind]: Omit<EntryOf<Kind>, 'id' | 'at' | 'by' | 'wall'> }[EntryKind]
 
-/** That something is not for whoever is signed in, and for whom it is. */
+/** That something is not for the signed-in person, and for whom it is. */
 const cannot = (action: Action): Fault => ({ path: '$', message: `You cannot ${RIGHTS[action].title} here: ask ${whoMay(action)}` })
 
 /**
@@ -35,7 +35,7 @@ const cannot = (action: Action): Fault => ({ path: '$', message: `You cannot ${R
 export const useWallStore = defineStore('wall', () => {
   const site = ref('')
   const id = ref('')
-  /** What whoever is signed in may do at this wall. */
+  /** What the signed-in person may do at this wall. */
   const rights = shallowRef<(action: Action) => boolean>(() => true)
   /** The wall as the server had it last. */
   const server = shallowRef<ServerWall>()

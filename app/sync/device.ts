@@ -24,7 +24,7 @@ export interface DesignChange {
   models: Partial<Catalogue>
   /** The wall as it was sent and not answered: the server may have it already, so it is sent again before what is newer. */
   sent?: Wall
-  /** What somebody else saved in between: it waits until a person has resolved that. */
+  /** What another person saved in between: it waits until a person has resolved that. */
   conflict?: ServerWall
   /** Why the server refused it: it waits until it is changed. */
   refused?: string

@@ -302,7 +302,7 @@ it('waits with all of it while nobody is signed in, and refuses none', async () 
   expect([await device.entries.count(), await device.designs.count(), server.log.map(({ id }) => id)]).toEqual([0, 0, ['l1']])
 })
 
-it('hands over an entry that waits for a planner’s approval, and says why', async () => {
+it('hands over an entry that waits for a planner, and says why', async () => {
   await begun()
   server.addEntries = (_site, _wall, entries) => Promise.resolve({ results: entries.map(entry => entry.id === 'late' ? { setAside: 'Odd Varga was no longer of the firm' } : { entry }) })
   for (const id of ['late', 'l2']) await outbox.addEntry('holm-point', 'w1', remark(id))

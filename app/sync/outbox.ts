@@ -196,7 +196,7 @@ export class Outbox {
    * @throws where there is no connection at all, or it was no answer of the server
    */
   private async afterFailure(error: unknown, setAside: (error: ApiError) => Promise<unknown>): Promise<ApiError[]> {
-    // Nothing is refused that waits for somebody to sign in.
+    // Nothing is refused that waits for a person to sign in.
     if (!(error instanceof ApiError) || error.isOffline || error.isSignedOut) throw error
     if (error.retryable) return [error]
     await setAside(error)

@@ -22,7 +22,7 @@ function sheetsOf(site: string, wall: string, { site: { units } }: Job, revision
  * Brings everything of a site that is wanted at the wall to this device: its walls with their logs, what was issued,
  * pictures, sheets, and the site's other files.
  *
- * @param tell is told how far it is, 0 to 1
+ * @param tell receives the progress, 0 to 1
  * @throws ApiError where there is no connection
  */
 export async function takeAlong(device: Device, site: string, tell: (share: number) => void): Promise<Taken> {

@@ -45,8 +45,8 @@ export async function openWall(site: string, id: string): Promise<void> {
 }
 
 /**
- * Keeps the open wall and this device's store alike: what is edited here goes there, and from there to the server;
- * what the server answers and what another tab does comes back.
+ * Keeps the open wall and the device store in step: edits are written to the store and sent to the server; the
+ * server's answers and the changes of other tabs come back.
  */
 export function useWallSync() {
   const store = useWallStore()
@@ -54,20 +54,20 @@ export function useWallSync() {
   const refused = ref<string>()
   const [site, id] = [store.site, store.id]
   const key = wallKey(site, id)
-  /** Whether this wall is still the one that is open: another is opened before the page of this one is gone. */
+  /** Whether this wall is still the open one: the next wall opens before this page is gone. */
   const isOpen = () => store.site === site && store.id === id
-  /** The wall as this device's store has it. */
+  /** The wall as last written to the device store. */
   let written = store.wall
-  /** How often this wall was edited here, and up to which of these edits the device's store has it. */
+  /** Number of edits made here, and of those that the device store has. */
   const edits = ref(0)
   const kept = ref(0)
   /** Whether the device holds a version of this wall that the server may not have. */
   const unsent = ref(false)
   let queue: Promise<void> = Promise.resolve()
-  /** Whether a person has just resolved a conflict, which this device’s store does not know yet. */
+  /** Whether a person has resolved a conflict that the device store does not know of yet. */
   let resolving = false
   let timer: ReturnType<typeof setTimeout> | undefined
-  /** One after the other, so that what is read is never older than what was written. */
+  /** Runs actions one after the other, so that a read is never older than a write. */
   function inTurn(act: () => Promise<void>) {
     queue = queue.then(act).catch(() => {
       clearTimeout(timer)
@@ -156,7 +156,7 @@ export function useWallSync() {
     if (edits.value === kept.value && !unsent.value && !store.unsaved && store.unwritten.length === 0 && store.unsentLog.length === 0 && waiting.value.count === 0) return 'saved'
     return sending.value.offline ? 'offline' : sending.value.trouble ? 'trouble' : 'saving'
   })
-  /** Why it is not saved, where somebody said so. */
+  /** Why it is not saved, where a person said so. */
   const reason = computed(() => state.value === 'trouble' ? sending.value.trouble : refused.value)
   return { state, reason, waiting, resolve }
 }

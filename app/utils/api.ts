@@ -12,7 +12,7 @@ export class ApiError extends Error {
     return this.status === 0
   }
 
-  /** Whether it waits until somebody has signed in. */
+  /** Whether it waits until a person has signed in. */
   get isSignedOut(): boolean {
     return this.status === 401
   }

@@ -13,7 +13,7 @@ export function recorded({ past }: History, edit: Edit): History {
   return { past: [...past, edit], future: [] }
 }
 
-/** Takes the last edit back out of a wall, leaving what somebody else changed since. */
+/** Takes the last edit back out of a wall, leaving what another person changed since. */
 export function undone({ past, future }: History, wall: Wall): { history: History, wall: Wall } | undefined {
   const edit = past.at(-1)
   if (!edit) return undefined

@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { Cancelled, WorkerPool } from './pool'
 
-/** Workers that answer when they are told to. */
+/** Workers that answer when they are reported to. */
 function standins() {
   const made: { ended: boolean }[] = []
   const open: { name: string, answer: (value: string) => void, fail: (error: Error) => void }[] = []

@@ -72,7 +72,7 @@ describe('a new array by the house rule for heights', () => {
     expect(middle(placed({ placingHeight: 'between-features' }, [ceiling, counter]))).toBeCloseTo(1875, 9)
   })
 
-  it('keeps clear of the highest furniture before the centre of the wall', () => {
+  it('keeps clear of the highest furniture before the middle of the wall', () => {
     const bench = { ...feature('f3', 2500, 0, 900, 450), kind: 'furniture' }
     expect(placed({ placingHeight: 'above-furniture' }, [bench, counter])!.y).toBeCloseTo(1200, 9)
     expect(placed({ placingHeight: 'above-furniture', clearAboveFurniture: 80 }, [counter])!.y).toBeCloseTo(1130, 9)

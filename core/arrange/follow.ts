@@ -33,7 +33,7 @@ function up({ at, follows }: ScreenArray, wall: Wall): Placing['y'] {
 }
 
 /**
- * Where an array is placed: by the rule that it follows, worked out afresh whenever the wall or a
+ * Where an array is placed: by the rule that it follows, calculated afresh whenever the wall or a
  * feature changes, or else where it was put.
  *
  * @example

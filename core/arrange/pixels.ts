@@ -28,7 +28,7 @@ export function pixelPitch({ picture, resolution }: OrientedDisplay): Point {
   return { x: picture.width / resolution.x, y: picture.height / resolution.y }
 }
 
-/** A whole number of pixels; never −0, which is another number to whoever compares. */
+/** A whole number of pixels; never −0, which is another number to anyone who compares. */
 const whole = (pixels: number) => Math.round(pixels) || 0
 
 /** The pixels that a seam hides, with the working. */

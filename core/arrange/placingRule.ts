@@ -19,9 +19,9 @@ function widestRoom(features: Feature[]): [Feature, Feature] | undefined {
 }
 
 /**
- * Where a new array goes by the house rule for heights: across in the middle of the wall, and up by what is there.
+ * The position of a new array by the house rule for height: centred on the wall horizontally, vertically by the rule.
  *
- * @returns undefined where the wall has nothing of what the rule goes by
+ * @returns undefined where the wall has no feature that the rule needs
  * @example
  * // a counter 1050 high before the middle of the wall
  * placeByRule(wall, { placingHeight: 'above-furniture', clearAboveFurniture: 100 }).follows.y // { rule: 'above', feature: 'f1', value: 100 }

@@ -86,7 +86,7 @@ export function offAxis({ left, width }: Picture, along: number, distance: numbe
   }])
 }
 
-/** Cautions of pictures that nobody can look at in comfort, or that stand out into a walkway, where the wall is along one. */
+/** Cautions about viewing: pictures too high for their size, and faces that project into a walkway. */
 export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[], model: Display, mount: Mount | undefined, units: UnitSystem, walkway = false): Finding[] {
   if (cells.length === 0) return []
   const picture = pictureOf(cells)

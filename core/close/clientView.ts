@@ -19,7 +19,7 @@ export interface ClientView {
   inspection: { every: number, due?: string }
 }
 
-/** Cautions that every client is told. */
+/** Cautions that every client sees. */
 const ALWAYS = [
   'Do not stand below a screen that is pulled out or not locked.',
   'Only two trained people may pull out or take down a screen, with the power off.',

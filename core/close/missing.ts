@@ -5,7 +5,7 @@ import { words, type Text } from '../units'
 import type { Compared } from './compared'
 import { serialTwice, stillOpen, type ClosingRecord } from './record'
 
-/** What stands in the way of handing a wall over, or is still to be said of it. */
+/** What stands in the way of handing a wall over, or remains to note about it. */
 export interface Missing { severity: 'stop' | 'caution' | 'note', what: Text, of?: 'signature' }
 
 const listed = (labels: string[]) => labels.length > 6 ? `${labels.slice(0, 6).join(', ')} and ${labels.length - 6} more` : labels.join(', ')

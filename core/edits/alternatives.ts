@@ -22,7 +22,7 @@ export function addAlternative(wall: Wall): void {
   const copied = arraysOf(wall).filter(({ alternative }) => alternative !== undefined)
   wall.alternatives = [...wall.alternatives, added]
   wall.alternative = added.id
-  // Holes that were put by hand are places on the wall, and stay with the array that they were put for.
+  // Holes that were placed manually are places on the wall, and stay with the array that they were put for.
   for (const { holes: _, ...array } of copied.map(copyOf)) wall.arrays.push({ ...array, id: fresh(wall, array.id).id, alternative: added.id })
 }
 

@@ -8,7 +8,7 @@ export function arrayOf(wall: Wall, id: string): ScreenArray {
   return array
 }
 
-/** Sets what a person decides for one plate; one for which nothing is decided any more is placed again by what is worked out. */
+/** Sets what a person decides for one plate; one for which nothing is decided any more is placed again by what is calculated. */
 export function setPlate(wall: Wall, arrayId: string, row: number, column: number, change: Partial<PlateChoice>): void {
   const array = arrayOf(wall, arrayId)
   const others = (array.plates ?? []).filter(plate => plate.row !== row || plate.column !== column)
@@ -20,7 +20,7 @@ export function setPlate(wall: Wall, arrayId: string, row: number, column: numbe
   else delete array.plates
 }
 
-/** Puts one hole elsewhere than it would be worked out, or, without a change, leaves it to that again. */
+/** Puts one hole elsewhere than it would be calculated, or, without a change, leaves it to that again. */
 export function setHole(wall: Wall, arrayId: string, hole: HoleChoice, change: Partial<HoleChoice> | undefined): void {
   const array = arrayOf(wall, arrayId)
   const isSame = (other: HoleChoice) => other.row === hole.row && other.column === hole.column && other.of === hole.of && other.rank === hole.rank
@@ -61,7 +61,7 @@ export function setGrid(array: ScreenArray, rows: number, columns: number): void
   else delete array.cells
 }
 
-/** Puts an array where it lies now, so that it can be moved from there by hand; it no longer follows anything on that axis. */
+/** Puts an array where it lies now, so that it can be moved from there manually; it no longer follows anything on that axis. */
 export function holdPlace(wall: Wall, array: ScreenArray, axis: 'x' | 'y'): void {
   Object.assign(array.at, { [axis]: placeOf(array, wall)[axis] })
   if (!array.follows) return

@@ -37,7 +37,7 @@ export function duplicateArray(wall: Wall, id: string, displays: Display[]): str
   const from = arrayOf(wall, id)
   const { x, width } = outlineOf(wall, from, displays)
   const between = wall.clearance ?? BESIDE
-  // Holes that were put by hand are places on the wall, and stay with the array that they were put for.
+  // Holes that were placed manually are places on the wall, and stay with the array that they were put for.
   const { holes: _, ...copied } = copyOf(from)
   const added = addArray(wall, copied)
   const right = x + width + between

@@ -41,7 +41,7 @@ export const FEATURE_KINDS: { kind: string, name: string, width: number, height:
 
 export const featureName = (kind: string) => FEATURE_KINDS.find(feature => feature.kind === kind)?.name ?? kind
 
-/** A new feature of a kind: drawn by hand, or of its usual size about a place; on the wall in either case. */
+/** A new feature of a kind: drawn manually, or of its usual size about a place; on the wall in either case. */
 export function addFeature(wall: Wall, kind: string, rect: Pick<Feature, 'x' | 'y' | 'width' | 'height'>): string {
   const id = nextId('f', wall.features)
   const usual = FEATURE_KINDS.find(feature => feature.kind === kind)

@@ -36,12 +36,12 @@ function changeBox(wall: Wall, id: string, change: (box: WallBox) => WallBox): v
   wall.boxes = wall.boxes?.map(box => box.id === id ? change(box) : box)
 }
 
-/** Puts a box somewhere by hand, or leaves its place to be worked out again. */
+/** Puts a box somewhere manually, or leaves its place to be calculated again. */
 export function setBox(wall: Wall, id: string, place: { x: number, y: number } | undefined): void {
   changeBox(wall, id, ({ x: _x, y: _y, ...rest }) => place ? { ...rest, ...place } : rest)
 }
 
-/** Chooses the model of cable to a box, or leaves it to be worked out. */
+/** Chooses the model of cable to a box, or leaves it to be calculated. */
 export function setBoxCable(wall: Wall, id: string, cable: string | undefined): void {
   changeBox(wall, id, ({ cable: _, ...rest }) => cable ? { ...rest, cable } : rest)
 }

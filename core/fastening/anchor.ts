@@ -24,7 +24,7 @@ export function anchorUse(tension: number, shear: number, allowable: { tension: 
   return Math.max(t ** power + v ** power, t, v)
 }
 
-/** The same as it is told. */
+/** The same as it is shown. */
 export const anchorRule = (kind: Structure['kind']) => kind === 'concrete' ? '(T ÷ Ta)^5/3 + (V ÷ Va)^5/3, not less than either ratio alone' : 'T ÷ Ta + V ÷ Va'
 
 /**

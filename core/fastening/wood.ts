@@ -58,7 +58,7 @@ export function threadInWood(screw: Fastener, joint: Pick<WoodJoint, 'plate' | '
   return Math.min(screw.thread ?? 0, penetration(screw, joint))
 }
 
-/** Load duration and wet service together, and how they are told. */
+/** Load duration and wet service together, and how they are reported. */
 function adjusted({ duration, wet }: Pick<WoodJoint, 'duration' | 'wet'>): { factor: number, told: string, source: string } {
   return wet
     ? { factor: duration * WET_SERVICE, told: `load duration ${duration} × wet service ${WET_SERVICE}`, source: 'NDS 2.3.2, 11.3.3' }

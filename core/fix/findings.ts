@@ -36,7 +36,7 @@ export function loadedEdgeFindings(array: ScreenArray, judgements: { position: P
   }]
 }
 
-/** What is to be said of weights that are not known, and of framing that is not checked here. */
+/** Findings about unknown masses, and about framing that is not checked here. */
 export function loadFindings(array: ScreenArray, mounts: Mount[], kind: Structure['kind']): Finding[] {
   const { player, mass } = array.behind ?? {}
   return [
@@ -45,7 +45,7 @@ export function loadFindings(array: ScreenArray, mounts: Mount[], kind: Structur
   ]
 }
 
-/** What is to be said of how far fasteners are used. */
+/** Findings about utilisation: unknown, over 80 % (caution), over 100 % (stop). */
 export function useFindings(array: ScreenArray, { cases: [governing] }: Fixing, fastener: Fastener, mount: Mount, why: Text | undefined): Finding[] {
   const name = fastener.name ?? fastener.id
   if (why) return [{ ...about(array), severity: 'stop', code: 'capacity-not-known', message: words`The capacity of ${name} is not known: ${why}.`, remedy: words`Enter the missing figure, or use a fastener whose data sheet gives it.` }]
@@ -57,7 +57,7 @@ export function useFindings(array: ScreenArray, { cases: [governing] }: Fixing, 
     : { ...about(array), severity: 'caution', code: 'fastener-much-used', message: told }]
 }
 
-/** What is to be said of rails and of the bolts between plates and what they stand on. */
+/** Findings about rails and boards, and about the bolts between them and the plates. */
 export function carriedFindings(array: ScreenArray, { rail }: Fixing, carrier: Carrier | undefined, bolts: BoltLoad[]): Finding[] {
   if (!carrier || bolts.length === 0) return []
   const bolted = boltUse(carrier, bolts)
@@ -80,7 +80,7 @@ function bendingFindings(array: ScreenArray, rail: Fixing['rail']): Finding[] {
     : { ...about(array), severity: 'caution', code: 'rail-much-bent', message: told }]
 }
 
-/** What is to be said of the screws into a display. */
+/** Findings about the screws into a display. */
 export function screwFindings(array: ScreenArray, { screw }: Fixing, display: string): Finding[] {
   if (!screw.range) return [{ ...about(array), severity: 'stop', code: 'display-screw-not-known', message: words`The screw for ${display} is not known: ${screw.fits ? '' : screw.why}.`, remedy: words`Enter the missing figure in the catalogue.` }]
   const fault = array.screw === undefined ? undefined : screwFault(array.screw, screw.range)

@@ -15,7 +15,7 @@ import { strengthOf, type Bearer, type Strength } from './strength'
 export interface Judged {
   case: LoadCase
   hole: string
-  /** The hole as it is told to a person. */
+  /** The hole as it is shown to a person. */
   told: string
   load: FastenerLoad
   shear: number
@@ -107,7 +107,7 @@ function worstByCase<T extends { case: LoadCase, utilisation?: number }>(judged:
 
 const allowableAt = (strength: Strength | undefined, angle: number) => strength ? { allowable: { ...strength.figures(angle), together: strength.together } } : {}
 
-/** A worst fastener as it is told of a screen. */
+/** A worst fastener as it is shown of a screen. */
 const toldOf = ({ case: name, load, shear, utilisation }: Worst, position: Position, hole: Hole, figures: Judged['figures']): Judged =>
   ({ case: name, hole: hole.id, told: nameOf(position, hole), load, shear, ...utilisation !== undefined && { utilisation }, figures })
 

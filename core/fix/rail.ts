@@ -22,7 +22,7 @@ export function railUse({ moment }: Carrier, strips: Strip[], bolts: BoltLoad[])
   }
 }
 
-/** What comes to one fastener of a rail or a board, as it is told. */
+/** What comes to one fastener of a rail or a board, as it is shown. */
 export function carriedFigures(load: FastenerLoad): { tension: Figure, shear: Figure } {
   const { shear } = shearOf(load)
   return {

@@ -25,7 +25,7 @@ export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positio
   return fasteners.map((fastener): Ranked => {
     const catalogue = { ...job.catalogue, fasteners: [fastener] }
     const { fixings, findings } = fix({ ...array, fastener: fastener.id }, positions, wall, { ...job, catalogue }, { strips, members, ...everyHole && { everyHole } })
-    // Of unlike pairs the one that is used most is told.
+    // Of unlike pairs the one that is used most is reported.
     const used = fixings.map(({ cases }) => cases.flatMap(load => load.utilisation === undefined ? [] : [{ case: load.case, utilisation: load.utilisation }]))
     const most = (loads: Ranked['cases']) => Math.max(0, ...loads.map(({ utilisation }) => utilisation))
     const cases = used.reduce<Ranked['cases']>((a, b) => most(b) > most(a) ? b : a, [])

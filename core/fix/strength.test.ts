@@ -4,7 +4,7 @@ import type { Job } from '../job'
 import { planWall } from '../plan'
 import { textToString } from '../units'
 
-/** What is said of what the fastener bears, and whether any utilisation is told. */
+/** What is said of what the fastener bears, and whether any utilisation is reported. */
 function capacity(change: (job: Job) => void) {
   const job = exampleJob()
   change(job)

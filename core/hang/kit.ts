@@ -15,7 +15,7 @@ export type KitGroup = typeof KIT_GROUPS[number]
 const spareOf = (count: number) => Math.ceil(count / 10)
 const SCREWS_EACH = 4
 
-/** What a kit is worked out of. */
+/** What a kit is calculated of. */
 export interface KitOf { wall: Wall, arrays: ArrayPlan[], wiring: Wiring, hanging: HangingOrder[], catalogue: Catalogue, units: UnitSystem }
 
 /** Counts things by what tells them apart. */
@@ -127,7 +127,7 @@ const standing = (arrays: ArrayPlan[]): KitItem[] => {
       ]
 }
 
-/** Everything that the work on a wall needs, worked out of its plan: what is made already asks for no fastener any more. */
+/** Everything that the work on a wall needs, calculated of its plan: what is made already asks for no fastener any more. */
 export function kitOf(of: KitOf): KitItem[] {
   const items = [...standing(of.arrays), ...bits(of), ...fasteners(of), ...largeParts(of), ...cableParts(of), ...access(of.hanging)]
   return items.map(item => ({ ...item, id: `kit:${item.id}` })).sort((a, b) => KIT_GROUPS.indexOf(a.group) - KIT_GROUPS.indexOf(b.group))

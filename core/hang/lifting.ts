@@ -5,7 +5,7 @@ import { figure, words, type Figure, type Text } from '../units'
 /** Who and what lifts a display to its place. */
 export interface Lifting {
   people: number
-  /** Whether a lift aid takes the weight, and people only guide it. */
+  /** Whether a lifting aid takes the weight, and people only guide it. */
   aid: boolean
   /** What its highest edge is reached from. */
   from: 'floor' | 'platform' | 'tower'

@@ -2,7 +2,7 @@ import type { Finding } from '../finding'
 import type { AsBuilt } from '../log'
 import { words } from '../units'
 
-/** How the id of a question begins that somebody at the wall has asked, and of a part of the kit. */
+/** How the id of a question begins that a person at the wall has asked, and of a part of the kit. */
 export const ASKED = 'ask:'
 const KIT = 'kit:'
 

@@ -13,7 +13,7 @@ export interface Presets {
   short: number
 }
 
-/** What stays open between two rows that came out nearer than planned, mm: a screen is let down past it by hand. */
+/** What stays open between two rows that came out nearer than planned, mm: a screen is let down past it manually. */
 const CLEAR = 1
 /** Heights are set by a rule held to the plate, to this, mm. */
 const SET_TO = 0.5

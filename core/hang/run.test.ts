@@ -87,7 +87,7 @@ describe('the run of work', () => {
     const three = presets(3, 12)
     expect([three.apart.working[0]!.value, three.apart.value, three.short]).toEqual([expect.closeTo(4.0956, 3), 4.5, 0])
     expect([three.rows, presets(2, 12).rows, presets(1, 12).rows].map(rows => rows.map(({ by }) => by))).toEqual([[4.5, 0, -4.5], [2.25, -2.25], [0]])
-    // No farther than the adjusters go, and what is then wanting is told.
+    // No farther than the adjusters go, and what is then wanting is reported.
     const short = presets(3, 3)
     expect([short.rows.map(({ by }) => by), short.short]).toEqual([[3, 0, -3], expect.closeTo(1.5, 9)])
     expect(presets(3, undefined).rows.map(({ by }) => by)).toEqual([0, 0, 0])

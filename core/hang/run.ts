@@ -23,11 +23,11 @@ export interface RunStep {
   /** The screen that is hung in it. */
   hangs?: string
   people?: number
-  /** What it takes, min, where that is worked out. */
+  /** What it takes, min, where that is calculated. */
   minutes?: number
 }
 
-/** What a run of work is worked out of. */
+/** What a run of work is calculated of. */
 export interface RunOf { wall: Wall, arrays: ArrayPlan[], wiring: Wiring, hanging: HangingOrder[], catalogue: Catalogue, rules: Rules }
 
 /** Checks before anything is cut, drilled or lifted. */

@@ -66,7 +66,7 @@ export const name = (label?: string, section?: string) => text(label, section).t
 export const oneOf = <const Value extends string>(values: readonly Value[], label?: string, section?: string) => string().typeError(notA('text'))
   .oneOf(values, ({ value }: Written) => `must be one of ${values.join(', ')}, not ${shown(value)}`).meta({ kind: 'choice', label, section })
 export const flag = (label?: string, section?: string) => boolean().typeError(notA('true or false')).meta({ label, section, ...section !== undefined && { kind: 'flag' as const } })
-/** A date and time with its zone, as somebody's clock showed it. */
+/** A date and time with its zone, as a person's clock showed it. */
 export const clockTime = (label?: string) => text(label).matches(WRITTEN_MOMENT, { message: 'must be a date and time with time zone (ISO 8601)', excludeEmptyString: false })
 /** A date and time with its zone that there is. */
 export const moment = (label?: string) => clockTime(label).test('moment', 'is not a valid date and time', v => v === undefined || !WRITTEN_MOMENT.test(v) || isMoment(v))

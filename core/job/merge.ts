@@ -37,7 +37,7 @@ function mergeItems(base: Item[], mine: Item[], theirs: Item[]): Item[] {
  *
  * What only one side changed is kept from that side; where both changed the same value, mine wins.
  * Lists whose entries have ids are merged entry by entry, other lists as one value. It serves both
- * a save on top of somebody else's and an undo of an edit that others have built upon.
+ * a save on top of another person's and an undo of an edit that others have built upon.
  *
  * @example
  * merge({ w: 1, h: 1 }, { w: 2, h: 1 }, { w: 1, h: 3 }) // { w: 2, h: 3 }

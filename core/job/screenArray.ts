@@ -26,11 +26,11 @@ const followingSchema = maybe({
 /** What an array keeps to as the wall changes; an axis that is absent stays where it was put. */
 export type Following = NonNullable<InferType<typeof followingSchema>>
 
-/** What a person decided for one wall plate, against what would be worked out. */
+/** What a person decided for one wall plate, against what would be calculated. */
 const plateChoiceSchema = group({ ...cell(), lateralShift: length('Lateral shift to the right of nominal'), heightShift: length('Height shift above nominal'), reason: note('Reason') })
 export type PlateChoice = InferType<typeof plateChoiceSchema>
 
-/** A hole that a person put elsewhere than where it would be worked out: the rank-th of a plate's row of slots. */
+/** A hole that a person put elsewhere than where it would be calculated: the rank-th of a plate's row of slots. */
 const holeChoiceSchema = group({ ...cell(), of: name('Row of slots'), rank: must(count(20, 'Number of the hole in the row, from the left')), x: must(length('Distance along the wall')), reason: note('Reason') })
 export type HoleChoice = InferType<typeof holeChoiceSchema>
 

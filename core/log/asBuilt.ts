@@ -28,7 +28,7 @@ export interface AsBuilt {
   overrides: Override[]
   /** What was issued last of its mark-out, where what was frozen then is at hand. */
   issued?: Issued
-  /** What is to be said of the clocks by which entries were made. */
+  /** Findings about the clocks by which entries were made. */
   findings: Finding[]
 }
 

@@ -13,7 +13,7 @@ const round = () => must(count(1_000, 'Round number, from 1'))
 const between = () => must(list(must(text()), 2, 'The two screens')).min(2, 'must name two screens')
 const end = () => must(oneOf(['top', 'bottom', 'left', 'right'], 'End of the seam'))
 
-/** What is said of every entry: by whoever made it, and, once a server has it, its place in the chain. */
+/** What is said of every entry: by its author, and, once a server has it, its place in the chain. */
 const about = <const Kind extends string>(kind: Kind) => ({
   id: name('Id given where it was recorded; the same id twice is one entry'), seq: count(1e9, 'Number in order of arrival'), at: must(clockTime('Date and time, by the author’s clock')), receivedAt: moment('Date and time received by the server'),
   by: name('Author'), person: text('Id of the person signed in on the device; the server gives the name'), sentBy: text('Person signed in when it was sent, if different'), acceptedBy: text('Person who accepted it into the log, if it had to wait for approval'),

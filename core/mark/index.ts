@@ -19,7 +19,7 @@ export interface Marking {
   marks: Mark[]
 }
 
-/** What is to be said of the marks. */
+/** Findings about the marks. */
 export const markFindings = (wall: Wall, arrays: ArrayPlan[], { levelLine }: Marking, rules: Rules): Finding[] => levelFindings(wall, arrays, levelLine?.turn, rules)
 
 /** Turns a wall's arrays and wiring into marks, each reckoned by itself from the datum and the level line. */

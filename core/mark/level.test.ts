@@ -40,7 +40,7 @@ describe('with a line of the building', () => {
     expect(flat.running).toBeCloseTo(1900, 9)
     expect(hole.running! - flat.running!).toBeCloseTo(-0.608 + 1200 * (1 - Math.cos(0.004)), 4)
     expect(hole.height! - flat.height!).toBeCloseTo(-4.8, 2)
-    // Square to the line nothing has changed, and what is left of the margin is told.
+    // Square to the line nothing has changed, and what is left of the margin is reported.
     expect(hole.fromLevel).toBeCloseTo(152, 6)
     expect(flat.margin! - hole.margin!).toBeCloseTo(Math.abs(hole.running! - flat.running!), 6)
     expect(told(turned)).toEqual(['note level-follows-line'])
@@ -70,7 +70,7 @@ describe('with a line of the building', () => {
     expect(steep.marking.marks.filter(({ margin }) => margin !== undefined && margin < 0).length).toBe(steep.findings.filter(({ code }) => code === 'turned-hole-misses').length)
   })
 
-  it('true to gravity, and says so, where no line was measured', () => {
+  it('is true to gravity, and says so, where no line was measured', () => {
     expect(told(marked([line({ slope: undefined })], follow))).toEqual(['caution no-line-to-follow'])
   })
 })

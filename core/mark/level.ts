@@ -58,7 +58,7 @@ export function turnedMargin(hole: Pick<Hole, 'x' | 'y' | 'member'> & { margin: 
   return hole.margin - (hole.member === undefined ? Math.max(aside, up) : aside)
 }
 
-/** What is to be said of what is level: a near line that is not, or that everything runs with it, and what misses by that. */
+/** Findings about the level reference: a near line that is not, or that everything runs with it, and what misses by that. */
 export function levelFindings(wall: Wall, arrays: ArrayPlan[], turn: Turn | undefined, { level: chosen = 'gravity' }: Rules): Finding[] {
   const about = { stage: 'mark' } as const
   if (chosen === 'gravity') {

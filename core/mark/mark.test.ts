@@ -63,7 +63,7 @@ describe('accuracy', () => {
   it('states the rounding that was really made, and what chained measuring would add', () => {
     const { marks } = marked()
     const metric = accuracyOf(marks, 'metric', { decimals: 0 }, 1)
-    // Read back as somebody at the wall reads the sheet: the line where it is printed, and each height off it.
+    // Read back as a person at the wall reads the sheet: the line where it is printed, and each height off it.
     const read = (text: string) => Number(text.replace('−', '-'))
     const rows = tableOf(marks, 'metric', { decimals: 0 })
     const line = read(rows.find(({ kind }) => kind === 'level-line')!.height)

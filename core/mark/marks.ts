@@ -35,8 +35,8 @@ export interface Mark {
 export const subjectOf = ({ id, kind }: Pick<Mark, 'id' | 'kind'>): Subject => ({ kind: kind === 'hole' || kind === 'bolt' ? 'hole' : 'mark', id })
 
 /**
- * How far a mark is above (+) or below (−) the level line as that is printed, mm, not rounded: whoever draws the line
- * draws it where the sheet says, so that a height taken from it is worked out from there.
+ * How far a mark is above (+) or below (−) the level line as that is printed, mm, not rounded: anyone who draws the line
+ * draws it where the sheet says, so that a height taken from it is calculated from there.
  *
  * @example
  * // A line at 1938.4 is printed 1938: a hole at 2090.4 is 152.4 above it, not 152.0

@@ -24,7 +24,7 @@ export function stripClear(strip: Strip, wall: Wall): boolean {
   return crossed.length === 0 && past <= 1e-9
 }
 
-/** What is to be said of the rails or boards that an array stands on. */
+/** Findings about the rails or boards that an array stands on. */
 export function carrierFindings(array: ScreenArray, carrier: Carrier, strips: Strip[], wall: Wall): Finding[] {
   const about = { stage: 'mount', subject: { kind: 'array', id: array.id } } as const
   return strips.flatMap((strip): Finding[] => {

@@ -48,7 +48,7 @@ describe('what is told of the depth', () => {
     expect(lift(135)).toContain('hang-before-upper')
   })
 
-  it('a screen that cannot be lifted the required under the ceiling', () => {
+  it('a screen that cannot be lifted under the ceiling', () => {
     const under = (height: number) => found((job) => {
       job.catalogue.mounts[0]!.lift = 24
       job.walls[0]!.height = height

@@ -7,7 +7,7 @@ import type { MountedCell } from './position'
 
 /** A cable's bend in its own diameters: one that moves with a pull-out, and one that stays. */
 export const BEND = { moving: 4, still: 2.5 }
-/** Air beside a player behind the display, and least room to plug by hand, mm. */
+/** Air beside a player behind the display, and least room to plug manually, mm. */
 const AIR = 10
 const HAND_ROOM = 200
 

@@ -95,7 +95,7 @@ function piecesAlong(zones: FixingZone[], { from, to }: Interval, beyond: number
  * @param zones the pieces by row, without what is too near to a dead hole there
  * @param standing those that stand at a row's height
  * @param placeIn where in a row's slots a hole goes that misses its piece
- * @param plied which members are doubled, by index: of these the ply is told
+ * @param plied which members are doubled, by index: of these the ply is reported
  */
 export function holesOnFraming({ plate, needs }: Mount, plateX: number, zones: (row: string) => FixingZone[], standing: (row: string) => FixingZone[], placeIn: (row: string) => PlaceIn, plied: (member: number) => boolean, spacing?: number): HolePlace[] {
   const span = { from: plateX + Math.min(...plate.slots.map(({ x1 }) => x1)), to: plateX + Math.max(...plate.slots.map(({ x2 }) => x2)) }

@@ -96,7 +96,7 @@ function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Co
   }), built)
 }
 
-/** The holes of a plate that is fixed to the wall itself, those moved by hand where they were put. */
+/** The holes of a plate that is fixed to the wall itself, those moved manually where they were put. */
 function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] {
   const { array, substrate } = context
   const mount = context.mountOf(cell)
@@ -163,13 +163,13 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing, built:
   return { mounted, strips }
 }
 
-/** The plates and holes of an array where it was placed, and nothing that is to be said of them; none where a cell has no mount. */
+/** The plates and holes of a placed array without its findings; an empty list where a screen has no mount. */
 export function mountedCells(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): MountedCell[] {
   const context = contextOf(array, cells, wall, survey, job, built)
   return context ? mountCells(context, cells, placing, built).mounted : []
 }
 
-/** What is to be said of an array's own choices, before anything is placed by them. */
+/** Findings about the settings of an array, before anything is placed by them. */
 function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts }: Catalogue): Finding[] {
   const stop = (code: string, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message, ...remedy && { remedy } })
   const used = mounts.filter(({ id }) => cells.some(({ mount = array.mount }) => mount === id))

@@ -76,7 +76,7 @@ const chainOf = fc.record({
 describe('placing plates', () => {
   it('gives what trying every place gives, for rows that share one shift: held, shift, margin and slides', () => {
     fc.assert(fc.property(fc.array(chainOf, { minLength: 1, maxLength: 3 }), fc.integer({ min: 0, max: 3 }), (chains, tolerance) => {
-      // Where a plate has no free place at all the search has none either; what is then done is told apart below.
+      // Where a plate has no free place at all the search has none either; what is then done is distinguished below.
       fc.pre(chains.flat().every(({ nominal, travel, barred }) => [nominal - travel - tolerance, nominal + travel + tolerance].every(x => barred.every(({ from, to }) => x <= from || x >= to))))
       const { shift, spare, by, held } = slide(chains, tolerance)
       const slides = by.flat().reduce((sum, each) => sum + Math.abs(each), 0)

@@ -28,7 +28,7 @@ const EPSILON = 1e-10
 /** Where a slider is held with so much to spare, over all that it can reach with any shift. */
 type Holds = (slider: Slider, spare: number) => Interval[]
 
-/** Those places, each worked out once for all shifts. */
+/** Those places, each calculated once for all shifts. */
 function holdsWithin(tolerance: number): Holds {
   const known = memoize((slider: Slider) => {
     const reach = slider.travel + tolerance
@@ -166,7 +166,7 @@ function keeping(chains: Slider[][], shifts: number[][]): number[][] {
   return shifts.map(either => either.filter(shift => keptBy(shift) === most)).filter(either => either.length > 0)
 }
 
-/** Sliders that stand and ask alike are worked out once. */
+/** Sliders that stand and ask alike are calculated once. */
 function alike(parts: Slider[][]): { part: Slider[], count: number }[] {
   const requirementIds = new Map<Requirement[], number>()
   const idOf = (requirements: Requirement[]) => requirementIds.get(requirements) ?? requirementIds.set(requirements, requirementIds.size).get(requirements)!

@@ -7,7 +7,7 @@ const ISSUING: readonly EntryKind[] = ['issued', 'override', 'override-ended']
 const VISITING: readonly EntryKind[] = ['visit', 'replaced', 'serial', 'seams', 'turned', 'locked', 'photo', 'tested', 'point', 'point-done', 'remark']
 
 /**
- * What somebody must be allowed to do for an entry of the log to be theirs to make.
+ * What a person must be allowed to do for an entry of the log to be theirs to make.
  *
  * @param corrected the entry that a correction names: it wants the right that that one wanted
  */

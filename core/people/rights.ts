@@ -1,6 +1,6 @@
 import { ROLE_WORDS, STAFF, type Role } from './roles'
 
-/** Where somebody may do a thing: everywhere, on the sites that are theirs, at walls that were handed over, or at the wall that a link opens. */
+/** Where a person may do a thing: everywhere, on the sites that are theirs, at walls that were handed over, or at the wall that a link opens. */
 export type Reach = 'all' | 'own' | 'closed' | 'link'
 
 const PLANNING = { planner: 'all', lead: 'own' } as const
@@ -48,7 +48,7 @@ export const whoMay = (action: Action): string => STAFF.filter(role => reachOf(r
 export interface Held { role: Role, sites: readonly string[] }
 
 /**
- * Whether somebody may do a thing at a place.
+ * Whether a person may do a thing at a place.
  *
  * @param held undefined for who holds no role
  * @param place the site it is about, and whether the wall was handed over (of a site: whether any of its walls was);

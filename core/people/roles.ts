@@ -1,4 +1,4 @@
-/** What somebody of a firm does there. A client has no account: a link lets him in. */
+/** What a person of a firm does there. A client has no account: a link lets him in. */
 export const ROLES = ['planner', 'lead', 'crew', 'service', 'client'] as const
 export type Role = typeof ROLES[number]
 

@@ -46,7 +46,7 @@ export function mountLaidOut({ array, arrangement, placing }: LaidOut, wall: Wal
   }
 }
 
-/** The plates and holes of an array where it was placed, and nothing that is to be said of them. */
+/** The plates and holes of an array where it was placed, and no findings about them. */
 export function platesOf({ array, arrangement, placing }: LaidOut, wall: Wall, surveyed: Survey, catalogue: Catalogue, rules: Rules, units: UnitSystem, built: AsBuilt): MountedCell[] {
   return mountedCells(array, arrangement.cells, placing, wall, surveyed, contextOf(catalogue, rules, units), built)
 }

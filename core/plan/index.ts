@@ -61,7 +61,7 @@ function mountAll(document: Wall, { catalogue, rules: chosen, site }: PlanContex
  * Plans one wall: survey, then each array, then the marks.
  *
  * @param built what stands there by the log: made holes keep their place, and one that missed is a reading
- * @param through the rooms of an earlier plan, so that only that is worked out again which has changed
+ * @param through the rooms of an earlier plan, so that only that is calculated again which has changed
  */
 export function planWall(document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, through: Rooms = rooms()): WallPlan {
   const { catalogue, site } = context

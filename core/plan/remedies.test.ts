@@ -31,7 +31,7 @@ describe('an array that is not held', () => {
       expect(held(taken), textToString(remedies[0]!.title, 'metric')).toBe(true)
       expect(planWall(taken.walls[0]!, taken).findings.filter(({ severity }) => severity === 'stop').map(({ message }) => message)).toEqual(stops)
     }
-    // One member alone takes twice the shear, and both moments of a screen off its middle: it is told with its stop, and last.
+    // One member alone takes twice the shear, and both moments of a screen off its middle: it is reported with its stop, and last.
     const [rail, board, mount, slots] = remedies.map(({ stops }) => stops.map(stop => textToString(stop, 'metric')))
     expect([rail, board, mount]).toEqual([[], [], []])
     expect(slots).toEqual([expect.stringContaining('across the grain'), expect.stringMatching(/utilisation 1\d\d %/)])

@@ -147,7 +147,7 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
     if (found.length === MOUNTS) break
     const catalogue: Catalogue = { ...job.catalogue, mounts: [...job.catalogue.mounts.filter(({ id }) => id !== other.id), other] }
     const laidOut = layOut({ ...plain, mount: other.id }, wall, job.surveyed, catalogue, job.rules, unitsOf(job), job.built)
-    // What does not hold every plate is not worked out any further.
+    // What does not hold every plate is not calculated any further.
     if (!laidOut || platesOf(laidOut, wall, job.surveyed, catalogue, job.rules, unitsOf(job), job.built).filter(({ plate }) => plate.held).length < laidOut.arrangement.cells.length) continue
     const tried = tryOut(plain, { mount: other.id }, wall, { ...job, catalogue })
     if (!tried || heaviest(tried.plan) > other.capacity || tried.stops.length > 0) continue
@@ -166,13 +166,13 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
 
 /**
  * What else would hold an array that is not held as it is: a larger shift, another use of the slots,
- * rails, a board, another fastener, another mount. Each is planned through before it is told; those that hold every
+ * rails, a board, another fastener, another mount. Each is planned through before it is reported; those that hold every
  * plate without a stop come first, then those that hold most; one that holds no more than now is left out.
  *
  * @param built what stands on the wall by the log: it is kept to by every remedy, too
  * @param offered mounts that could be taken in place of its own
  * @param through the rooms of the wall's plan, so that it is not surveyed anew
- * @param tell is told how far it is, 0 to 1
+ * @param tell receives the progress, 0 to 1
  */
 export function remediesFor(array: ScreenArray, document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, offered: Mount[] = context.catalogue.mounts, through: Rooms = rooms(), tell: (share: number) => void = () => {}): Remedy[] {
   const rules = through.rules(context.rules, document.rules)

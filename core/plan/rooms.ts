@@ -19,7 +19,7 @@ function bare({ arrays: _a, alternatives: _s, alternative: _e, chosen: _c, clear
 const EVERY_ARRAY = LIMITS.arrays
 
 /**
- * The stages of a wall as rooms in a row: each is worked out from what it takes in, and again only when that has
+ * The stages of a wall as rooms in a row: each is calculated from what it takes in, and again only when that has
  * changed. What is remembered lives as long as the rooms; every answer is what it would be without it.
  */
 export function rooms() {

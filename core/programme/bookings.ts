@@ -8,14 +8,14 @@ import { openTogether } from './windows'
 /** Whether a crew can do a task at all: enough people, and among them what it takes. */
 export const canDo = (crew: Crew, { people, skill }: Pick<Task, 'people' | 'skill'>): boolean => crew.people.length >= people && crew.skills.includes(skill)
 
-/** What of a programme stays the same whatever is placed where, worked out once. */
+/** What of a programme stays the same whatever is placed where, calculated once. */
 export interface Problem {
   programme: Programme
   crews: Crew[]
   byId: Map<string, Task>
   /** The crews that can do a task, by their places in the list. */
   able: Map<string, number[]>
-  /** For each crew the crews that share somebody with it, itself included. */
+  /** For each crew the crews that share a person with it, itself included. */
   together: number[][]
   /** When a crew can work at a task's site, and be as loud as it is. */
   times: (crew: number, task: Task) => Interval[]
@@ -55,7 +55,7 @@ export function problemOf(programme: Programme): Problem {
 /** Why something that could begin at a moment does not: what it waits for from then on, and until when. */
 export interface Hindrance { kind: 'crew' | 'wall' | 'aid' | 'time', until: Minute, task?: string }
 
-/** What crews, walls and lift aids are taken for so far. */
+/** What crews, walls and lifting aids are taken for so far. */
 export class Bookings {
   readonly placed = new Map<string, PlacedTask>()
   private readonly crews: Timeline[]
@@ -112,7 +112,7 @@ export class Bookings {
     }
   }
 
-  /** A lift aid that is free, or when the first one will be. */
+  /** A lifting aid that is free, or when the first one will be. */
   private freeAid(start: Minute, end: Minute, site: string): { aid: Timeline } | { freeAt: Minute, block?: { task: string } } {
     let soonest: { freeAt: Minute, block?: { task: string } } = { freeAt: Infinity }
     for (const aid of this.aids) {

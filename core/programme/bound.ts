@@ -16,7 +16,7 @@ export interface Bound { finish: Minute, by: 'chain' | 'wall' | 'crews' | 'ways'
  * The moment before which no schedule can be over: the longest chain with its waits as if there were crews without end;
  * the work at one wall, as one crew works at it at a time; the work that only some crews can do, shared out among them
  * without a minute lost, and, with the way between sites, at one of them at a time; drilling in the hours in which it
- * is allowed; lifts by the lift aids.
+ * is allowed; lifts by the lifting aids.
  */
 export function lowerBound(programme: Programme): Bound {
   const { crews: all, places, from, aids, travel } = programme

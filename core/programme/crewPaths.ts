@@ -64,7 +64,7 @@ export function bestPath(times: Interval[][], legs: Leg[], prices: number[], mom
 /** What is earned is a sum of products: so small a share of it that is wanting is rounding, and not work. */
 const ROUNDING = 1e-9
 
-/** So often prices are changed in vain before they are taken as they are; and of so many loads at most is it worked out at all. */
+/** So often prices are changed in vain before they are taken as they are; and of so many loads at most is it calculated at all. */
 const [IN_VAIN, MOST_LOADS] = [12, 40]
 
 /**

@@ -33,7 +33,7 @@ function quantile(sorted: number[], share: number): number {
 }
 
 /**
- * What a piece takes: what the firm set by hand, else the median of its own logs once there are ten, else what is usual.
+ * What a piece takes: what the firm set manually, else the median of its own logs once there are ten, else what is usual.
  *
  * @param own what the firm set, by kind of work
  */
@@ -51,7 +51,7 @@ const FROM = { own: 'the firm’s own figure', learned: 'median of the firm’s 
 const round = (minutes: number) => String(Math.round(minutes * 10) / 10)
 
 /**
- * How long what is left of some work takes: pieces times minutes a piece. Of cables the plan works out each route by
+ * How long what is left of some work takes: pieces times minutes a piece. Of cables the plan calculates each route by
  * its methods; that holds until the firm knows its own minutes.
  */
 export function lengthOf({ kind, pieces, done, planned }: Work, piece: PieceMinutes): Figure {

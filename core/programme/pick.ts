@@ -15,7 +15,7 @@ export interface PickedFor { kinds: WorkKind[], needed: Part[], kit: Pick<KitIte
 /** What to load for a day: parts of the catalogue, and tools, bits and small parts; of what several walls need the most, of what each uses up the sum. */
 export interface PickList { parts: Part[], tools: { name: Text, count: number, group: KitItem['group'] }[] }
 
-/** What to load for the work of a day. @param units in which names with lengths in them are told apart */
+/** What to load for the work of a day. @param units in which names with lengths in them are distinguished */
 export function pickList(walls: PickedFor[], units: UnitSystem): PickList {
   const parts = together(walls.flatMap(({ kinds, needed }) => needed.filter(({ kind }) => FOR[kind].some(each => kinds.includes(each)))))
   const tools = new Map<string, PickList['tools'][number]>()

@@ -10,7 +10,7 @@ import { programmeOf, type ProgrammeInput, type TaskInfo } from './tasks'
 /** A task as a screen shows it. */
 export type TaskShown = TaskInfo & Pick<Task, 'title' | 'minutes' | 'after' | 'skill' | 'people' | 'aid' | 'noisy' | 'splits'>
 
-/** A programme that was worked out, as plain data. */
+/** A programme that was calculated, as plain data. */
 export interface Planned extends Scheduled {
   from: Minute
   finish: Minute
@@ -24,7 +24,7 @@ export interface Planned extends Scheduled {
   places: { id: string, name: string, open: Interval[] }[]
 }
 
-/** A programme worked out from what a firm decided and what its walls need; with what was scheduled, for questions about it. */
+/** A programme calculated from what a firm decided and what its walls need; with what was scheduled, for questions about it. */
 export function planProgramme(of: ProgrammeInput): { planned: Planned, programme: Programme } {
   const { programme, info, pieces, cautions } = programmeOf(of)
   const scheduled = schedule(programme)

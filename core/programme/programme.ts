@@ -16,7 +16,7 @@ export interface Task {
   skill: Skill
   /** Whether it is heard: it is then done in the site's noise windows only. */
   noisy: boolean
-  /** Whether it needs a lift aid. */
+  /** Whether it needs a lifting aid. */
   aid: boolean
   /** Whether it can be left and gone on with in a later window. */
   splits: boolean
@@ -30,10 +30,10 @@ export interface Crew { id: string, name: string, people: string[], skills: Skil
 /** Where tasks are done, when it is open, and when it may be loud there. */
 export interface Place { id: string, name: string, open: Interval[], loud: Interval[] }
 
-/** What somebody fixed: this task begins then, and is done by this crew; or what is under way already and goes on. */
+/** What a person fixed: this task begins then, and is done by this crew; or what is under way already and goes on. */
 export interface Fixed { task: string, crew: string, start: Minute, begun?: boolean }
 
-/** All that a schedule is worked out of. */
+/** All that a schedule is calculated of. */
 export interface Programme {
   /** Nothing begins before this. */
   from: Minute
@@ -43,7 +43,7 @@ export interface Programme {
   crews: Crew[]
   places: Place[]
   fixed: Fixed[]
-  /** What people were told before: where it costs little, it stays. */
+  /** What people were reported before: where it costs little, it stays. */
   before?: Pick<PlacedTask, 'task' | 'crew' | 'start'>[]
   /** Lift aids that the firm has. */
   aids: number

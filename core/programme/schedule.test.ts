@@ -166,7 +166,7 @@ describe('a schedule', () => {
       const first = schedule(given)
       const again = schedule({ ...given, before: first.placed })
       expect(again.placed).toEqual(first.placed)
-      // A day is lost to one crew: what is told still holds for all whom that leaves alone.
+      // A day is lost to one crew: what is reported still holds for all whom that leaves alone.
       const day = { from: given.from, to: given.from + 1_440 }
       const lost = { ...given, crews: given.crews.map((crew, n) => n === 0 ? { ...crew, times: without(crew.times, [day]) } : crew) }
       const kept = schedule({ ...lost, before: first.placed })
@@ -185,7 +185,7 @@ describe('a schedule', () => {
   it('puts off what has to move until after what can stay, though that was told for later', () => {
     const mornings = openTimes([{ days: ['mon', 'tue', 'wed'], from: '08:00', to: '10:00' }], 'UTC', MONDAY, MONDAY + 30 * 1_440)
     const eight = MONDAY + 480
-    // Both of crew two: “paint” waits for “wire” and was told for 09:00; “line” is left at 10:00 and goes on the day after.
+    // Both of crew two: “paint” waits for “wire” and was reported for 09:00; “line” is left at 10:00 and goes on the day after.
     const tasks = [
       task('wire', 60, { skill: 'electrical' }), task('paint', 20, { skill: 'decorating', after: [{ task: 'wire', wait: 0 }] }),
       task('line', 70, { skill: 'decorating', site: 'b', splits: true }), task('long', 9_000),

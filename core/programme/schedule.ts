@@ -22,10 +22,10 @@ function costOf(placed: PlacedTask[], { from, tasks }: Programme): Cost {
   return [tasks.length - placed.length, finishOf({ placed }, from), placed.reduce((sum, { end }) => sum + end - from, 0)]
 }
 
-/** Something that was fixed by hand and cannot be, and why. */
+/** Something that was pinned and cannot be, and why. */
 export interface NotFixed { fixed: Fixed, why: Text }
 
-/** What is fixed by hand is booked before all else; what cannot be is told and has no place of its own. */
+/** What is pinned is booked before all else; what cannot be is reported and has no place of its own. */
 function bookFixed(bookings: Bookings, fixed: Fixed[]): NotFixed[] {
   const { problem } = bookings
   const { crews, byId, able, times } = problem
@@ -136,11 +136,11 @@ function placeWith(problem: Problem, fixed: Fixed[]): PlacedTask[] {
   return better(best, ranked).placed
 }
 
-/** What was told before is kept where all is over no more than this share later than it could be. */
+/** What was reported before is kept where all is over no more than this share later than it could be. */
 const KEEPS = 0.15
 
 /**
- * As it was told before, and only so much otherwise as has to be: what can be at the moment at which it was told to be
+ * As it was reported before, and only so much otherwise as has to be: what can be at the moment at which it was reported to be
  * is booked first, so that nothing of it gives way to what has to move; that goes by the crew that had it, and not sooner.
  */
 function placeAsBefore(problem: Problem, fixed: Fixed[], before: NonNullable<Programme['before']>): PlacedTask[] {
@@ -187,14 +187,14 @@ function whyNot(task: Task, problem: Problem, placed: Set<string>, titles: Map<s
   return words`All suitable hours in the planned period are taken.`
 }
 
-/** A schedule, with what was fixed by hand and cannot be; and where it keeps to what was told before, when all could be over otherwise. */
+/** A schedule, with what was pinned and cannot be; and where it keeps to what was reported before, when all could be over otherwise. */
 export interface Scheduled extends Schedule { notFixed: NotFixed[], keptBut?: Minute }
 
 /**
  * When each task is done and by whom, so that all is over as early as can be found: serial scheduling over several
  * orders, the critical path first among them, then changes of the best order; up to seven tasks the best of all orders.
- * What is fixed by hand stays. The same programme always has the same schedule, and a crew more never makes it later:
- * up to three crews of whatever kind, beyond them one that is added at the end of the list. What people were told before
+ * What is pinned stays. The same programme always has the same schedule, and a crew more never makes it later:
+ * up to three crews of whatever kind, beyond them one that is added at the end of the list. What people were reported before
  * stays where that makes all no more than a seventh later.
  *
  * @param programme with tasks whose chains have no loop

@@ -8,14 +8,14 @@ export const STORE = 'store'
 /** How many of a model were counted in and out at a place, and since when. */
 export interface Counted { kind: ModelKind, model: string, place: string, count: number, since: string }
 
-/** What stock is worked out of. */
+/** What stock is calculated of. */
 export interface StockOf {
   counted: Counted[]
   /** What went into walls, by their logs; and what the walls of the next visits still need, each with when it is needed first. */
   used: Used[]
   reserved: (Part & { wall: string, first?: string })[]
   minimums: { kind: ModelKind, model: string, least: number }[]
-  /** Which van somebody has, by his id. */
+  /** Which van a person has, by his id. */
   vanOf: (person: string) => string | undefined
   /** How many come in a maker's pack, where that is known. */
   packOf: (kind: ModelKind, model: string) => number | undefined

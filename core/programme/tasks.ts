@@ -12,7 +12,7 @@ import type { Sample, Work } from './workload'
 
 /** A site as the programme needs it. */
 export type SiteOfProgramme = Pick<Site, 'id' | 'name' | 'zone' | 'windows' | 'noise' | 'closed'>
-/** A wall as the programme needs it; `work` is absent while its plan is being worked out. */
+/** A wall as the programme needs it; `work` is absent while its plan is being calculated. */
 export interface WallOfProgramme { site: string, id: string, name: string, work?: Work[], stops: number, issued: boolean }
 
 /** What is known of a task beside what a schedule needs. */
@@ -30,17 +30,17 @@ export interface ProgrammeInput {
   now: Minute
   /** What was published and is under way now: it is taken to be on time until its end, and what is then not recorded is planned anew. */
   underWay?: Pick<PlacedTask, 'task' | 'crew' | 'spans'>[]
-  /** What people were told: it stays where that costs little. */
+  /** What people were reported: it stays where that costs little. */
   before?: Programme['before']
 }
 
 export const taskId = (site: string, wall: string, kind: WorkKind): string => `${site}/${wall}/${kind}`
 
-/** So far ahead is planned, days: what has no place until then has none. */
+/** The schedule looks this many days ahead; a task that does not fit by then is not scheduled. */
 const AHEAD = 365
 const TOGETHER = 15
 
-/** What has to be over before a kind of work at a wall that has these kinds; what it does not have is passed over to what comes before that. */
+/** The predecessors of a kind of work among the kinds that a wall has, with their waits; where one is missing, its own predecessors count. */
 function before(kind: WorkKind, has: Set<WorkKind>): Map<WorkKind, number> {
   const found = new Map<WorkKind, number>()
   for (const [earlier, wait] of Object.entries(KINDS[kind].after) as [WorkKind, number][]) {
@@ -49,7 +49,7 @@ function before(kind: WorkKind, has: Set<WorkKind>): Map<WorkKind, number> {
   return found
 }
 
-/** What is said of crews, windows and sites with which little or nothing can be planned. */
+/** Cautions about crews, hours and sites that leave little or nothing to schedule. */
 function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfProgramme[], crews: Crew[], places: Place[], tasks: Task[]): Text[] {
   const skills = [...new Set(tasks.map(({ skill }) => skill))].filter(skill => !crews.some(crew => crew.people.length > 0 && crew.skills.includes(skill)))
   const twice = [...new Set(crews.flatMap(({ people }) => people))].map(person => crews.filter(crew => crew.people.includes(person))).filter(({ length }) => length > 1)
@@ -76,7 +76,7 @@ function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfP
 /**
  * The programme of a firm: a task for each kind of work that is left at each wall, as long as its pieces take; the
  * crews, their hours less the days on which they are off; the sites' windows less the days on which they are closed, and
- * days that were lost. Links that were put in by hand and make a loop are left out, the newest first, and told.
+ * days that were lost. Links that were put in manually and make a loop are left out, the newest first, and told.
  */
 export function programmeOf({ settings, sites, walls, samples, now, underWay = [], before: told }: ProgrammeInput): ProgrammeMade {
   const cautions: Text[] = []

@@ -1,11 +1,11 @@
 import type { Interval } from '../geometry'
 import type { Minute } from './clock'
 
-/** A stretch that something or somebody is taken for, and where. */
+/** A stretch that something or a person is taken for, and where. */
 export interface Block { start: Minute, end: Minute, site: string, task: string }
 
 /**
- * What a crew, a wall or a lift aid is taken for, in order of time; no two overlap. Between two sites there is the way
+ * What a crew, a wall or a lifting aid is taken for, in order of time; no two overlap. Between two sites there is the way
  * from one to the other.
  */
 export class Timeline {

@@ -1,6 +1,6 @@
 import { localTime, type Minute } from './clock'
 
-/** A stretch of a task that somebody is planned to be at. */
+/** A stretch of a task that a person is planned to be at. */
 export interface Stretch { task: string, site: string, wall: string, crew: string, from: Minute, to: Minute }
 
 /** A crew at a site on one day: what it does there, from when to when. */

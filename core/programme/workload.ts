@@ -23,7 +23,7 @@ export interface Work {
 /** What minutes are learned by: drilling takes other times in other walls. */
 export const sortOf = (kind: WorkKind, structure: Wall['structure']['kind']): string => kind === 'drill' ? `drill ${structure}` : kind
 
-/** What the workload of a wall is worked out of. */
+/** What the workload of a wall is calculated of. */
 export interface WorkloadOf { wall: Wall, plan: WallPlan, built: AsBuilt, log: LogEntry[], now: Standing, catalogue: Catalogue, rules: Rules }
 
 /** The run of work of a wall as it is planned now. */

@@ -4,7 +4,7 @@ import { planWall } from '../plan'
 import { textToString } from '../units'
 import { storedOf, type Frozen } from './frozen'
 
-/** Two figures of one plan, worked out here and there: the last bits of a double may differ, mm. */
+/** Two figures of one plan, calculated here and there: the last bits of a double may differ, mm. */
 const SAME = 0.01
 
 /** Where what was frozen has another hole than its own wall gives. */

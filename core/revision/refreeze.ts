@@ -4,8 +4,8 @@ import { contextOf, planWall } from '../plan'
 import { freeze, storedOf } from './frozen'
 
 /**
- * A job whose log says that mark-outs were issued, with what was frozen then: worked out of its walls as they are, and
- * of what the log knew at each of these moments. For a file that was written by hand, as the demo's.
+ * A job whose log says that mark-outs were issued, with what was frozen then: calculated of its walls as they are, and
+ * of what the log knew at each of these moments. For a file that was written manually, as the demo's.
  */
 export function withFrozen(job: Job): Job {
   const walls = new Map<string, Wall>(job.walls.map(wall => [wall.id, wall]))

@@ -1,7 +1,7 @@
 import type { Rules } from '../job'
 import type { UnitSystem } from '../units'
 
-/** A house rule that is a length: what it says, and what holds until somebody has chosen, mm, round in the unit of the site. */
+/** A house rule that is a length: what it says, and what holds until a person has chosen, mm, round in the unit of the site. */
 export interface RuleFigure { key: 'markingSigma' | 'clearAboveFurniture' | 'fixedHeight' | 'powerSignalApart' | 'seamTolerance' | 'drillWander' | 'plateSlack', title: string, why: string, otherwise: Record<UnitSystem, number> }
 
 /** Every house rule that is a length. */
@@ -15,5 +15,5 @@ export const RULE_FIGURES: RuleFigure[] = [
   { key: 'markingSigma', title: 'Standard deviation of one tape measurement', why: 'Two marks in three are within this distance of their true position. Sheets state the accuracy of marks from it.', otherwise: { metric: 1, imperial: 1 } },
 ]
 
-/** A length that was chosen, or what holds until somebody has, mm. */
+/** A length that was chosen, or what holds until a person has, mm. */
 export const chosenFigure = (key: RuleFigure['key'], rules: Rules, units: UnitSystem): number => rules[key] ?? RULE_FIGURES.find(figure => figure.key === key)!.otherwise[units]

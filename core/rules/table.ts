@@ -8,7 +8,7 @@ export interface School { value: string, name: string, why: string }
 /** A rule that is a choice among schools. */
 export type ChoiceKey = Exclude<keyof Rules, RuleFigure['key']>
 
-/** A question on which good installers disagree, and the answers among which a firm chooses; `otherwise` is what holds until somebody has chosen. */
+/** A question on which good installers disagree, and the answers among which a firm chooses; `otherwise` is what holds until a person has chosen. */
 export interface HouseRule {
   key: ChoiceKey
   stage: Stage
@@ -151,7 +151,7 @@ export const HOUSE_RULES: HouseRule[] = [
   },
 ]
 
-/** What was chosen, or what holds until somebody has. */
+/** What was chosen, or what holds until a person has. */
 export function chosenOption({ key, schools, otherwise }: HouseRule, rules: Rules): School {
   const chosen = String(rules[key] ?? otherwise)
   return schools.find(({ value }) => value === chosen)!

@@ -28,7 +28,7 @@ export interface Study {
 }
 
 const BINS = 24
-/** How many walls are drawn between two reports of how far it is. */
+/** Simulated walls between two progress reports. */
 const REPORTS = 500
 
 const withMoreTravel = ({ screens, ...wall }: StudiedWall): StudiedWall => {
@@ -36,10 +36,10 @@ const withMoreTravel = ({ screens, ...wall }: StudiedWall): StudiedWall => {
   return { ...wall, screens: screens.map(screen => ({ ...screen, x: more(screen.x), y: more(screen.y), depth: more(screen.depth) })) }
 }
 
-/** What nineteen walls of twenty keep below. */
+/** The value that 19 of 20 walls stay below. */
 const nineteenOfTwenty = (values: Float64Array) => Float64Array.from(values).sort()[Math.floor(0.95 * (values.length - 1))]!
 
-/** The largest that is told apart: what nineteen of twenty walls keep below, and four tolerances at the least. */
+/** The distribution of the worst seams in equal steps, up to what 19 walls of 20 keep below, and at least to four tolerances. */
 function spreadOf(running: Float64Array, markToMark: Float64Array, tolerance: number): Spread {
   const high = Math.max(...[running, markToMark].map(nineteenOfTwenty))
   const width = Math.max(high, 4 * tolerance) / BINS
@@ -52,12 +52,12 @@ function spreadOf(running: Float64Array, markToMark: Float64Array, tolerance: nu
 }
 
 /**
- * Studies a wall by trial: how often its adjusters close every seam within the tolerance and no case over another, by
- * both ways of marking; without each cause in turn, and with what would better it, by the way that is the house's. The
- * same seed gives the same answer, and every case is tried on the same drawn walls.
+ * The tolerance study of a wall: in how many simulated walls the adjusters bring every seam within tolerance without
+ * cases overlapping. For both ways of marking; then, for the way of the house rule, without each cause in turn and with
+ * each improvement. The same seed gives the same result, and all variants use the same simulated walls.
  *
- * @param trials how many walls are drawn
- * @param told hears how far it is, 0 to 1
+ * @param trials number of simulated walls
+ * @param told receives the progress, 0 to 1
  */
 export function study(wall: StudiedWall, causes: Causes, trials: number, seed: number, by: Marking = 'running', told: (share: number) => void = () => {}): Study {
   const luck = chance(seed)

@@ -70,7 +70,7 @@ const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }
 /** Readings of one kind stand off those of others by more than this along the wall, mm, and by so many σ, before it is worth a word. */
 const KINDS_APART = { mm: 3.5, sigmas: 2.5, members: 3 }
 
-/** What is to be said of a detector that disagrees with everything else along the wall. */
+/** Findings about a detector that disagrees with everything else along the wall. */
 function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
   return shared.flatMap(({ source, shift, raw }): Finding[] => {
     if (!source.startsWith('detector') || !raw || raw.members < KINDS_APART.members) return []
@@ -83,7 +83,7 @@ function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
   })
 }
 
-/** What is to be said where edges measured apart disagree with the width that was said. */
+/** Findings where edges measured apart disagree with the width that was said. */
 function widthFindings(wall: Wall, { said, believed, sure, differs }: CommonWidth): Finding[] {
   if (!differs) return []
   return [{

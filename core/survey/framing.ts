@@ -231,7 +231,7 @@ function inferred(runs: Run[], sightings: Sighting[], groups: Group[], against: 
 }
 
 /**
- * Signs against members, with those misses told apart that were made at another height than all that
+ * Signs against members, with those misses distinguished that were made at another height than all that
  * speaks for a member there: it may end between, and then every miss beyond the first is a matter of course.
  */
 function signsAgainst(signs: Sign[], width: number): Sign[] {

@@ -13,7 +13,7 @@ function naming(readings: Evidence[]): Evidence | undefined {
 
 /**
  * Gives members ids that last as long as the readings they rest on are mostly the same: more readings change no id,
- * and a member that nobody has a sign of is named after the nearest one to its left that somebody has, or else to its right.
+ * and a member that nobody has a sign of is named after the nearest one to its left that a person has, or else to its right.
  *
  * @param members from left to right
  * @param evidence in the order in which it was entered

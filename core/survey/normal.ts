@@ -8,5 +8,5 @@ export function normalPdf(off: number, sigma: number): number {
 /** The normal distribution's share below z, to 1e-7. */
 export const normalCdf = (z: number): number => (1 + errorFunction(z / Math.SQRT2)) / 2
 
-/** The share that a log of odds stands for. */
+/** The probability that belongs to a logarithm of odds: 1 / (1 + e^−logOdds). */
 export const logistic = (logOdds: number) => 1 / (1 + Math.exp(-logOdds))

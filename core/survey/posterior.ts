@@ -26,7 +26,7 @@ const RESCALED = 16
 
 const isWeak = ({ kind }: Sign) => kind === 'knock' || kind === 'box'
 
-/** A stretch of wall in even steps, on which the posterior of one member's centre is worked out, for a single and for a doubled one. */
+/** A stretch of wall in even steps, on which the posterior of one member's centre is calculated, for a single and for a doubled one. */
 export class PosteriorGrid {
   private readonly from: number
   private readonly size: number
@@ -42,7 +42,7 @@ export class PosteriorGrid {
   /**
    * @param signs that speak for a member, in the order in which they will be taken together
    * @param against signs nearby that speak against one
-   * @param step how finely places are told apart, mm
+   * @param step how finely places are distinguished, mm
    * @param errs how often a nail is wrong
    */
   constructor(signs: Sign[], against: Sign[], width: number, private readonly step: number, private readonly errs?: number) {
@@ -146,7 +146,7 @@ export class PosteriorGrid {
       sum += weight
     }
     const centre = moment / total
-    // The interval is told about the mean: as wide as its farther end is away.
+    // The interval is reported about the mean: as wide as its farther end is away.
     return { centre: this.from + centre * this.step, sd: Math.max(high - centre, centre - low) * this.step / TWO_SIDED_95 }
   }
 }

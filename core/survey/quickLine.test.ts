@@ -58,7 +58,7 @@ describe('a quick line', () => {
     expect(faults('back door, m 300', ['jamb'])[0]).toEqual(['door', 'Name a reference seen from both sides: jamb.'])
   })
 
-  it('shows a place that is from the wall, along or up', () => {
+  it('shows a place that is off the wall, along or up', () => {
     const { faults, readings } = readQuickLine('m 700, m 9000, @3 m, p 400 hit', { y: 1500 }, 'metric', [], { width: 6000, height: 2700 })
     expect(faults.map(({ from, message }) => [from, message])).toEqual([[9, 'This is off the wall; the maximum is 6000 mm.'], [15, 'This is off the wall; the maximum is 2700 mm.']])
     expect(readings.map(({ x, y }) => [x, y])).toEqual([[700, 1500], [400, 1500]])

@@ -47,7 +47,7 @@ const SHARED = 2
 
 /** How a made-up wall differs from what the error model takes for granted. */
 interface World {
-  /** Face width of its members, where the surveyor was told 38. */
+  /** Face width of its members, where the surveyor was reported 38. */
   width: number
   spacing: (c: Chance) => number
   /** How far each bay is longer than the one laid out, mm. */
@@ -127,7 +127,7 @@ function addClear(members: HiddenMember[], added: HiddenMember): void {
   if (members.every(({ centre }) => Math.abs(centre - added.centre) > 95)) members.push(added)
 }
 
-/** Ways of reading a wall, told apart in the study. */
+/** Ways of reading a wall, distinguished in the study. */
 export const READING_GROUPS = ['edges', 'magnets', 'probes', 'far side', 'mixed', 'two kinds'] as const
 export type ReadingGroup = typeof READING_GROUPS[number]
 

@@ -37,7 +37,7 @@ export function atAnotherHeight(sign: Sign, speaking: Sign[]): boolean {
 
 /**
  * Whether a nail or bit that met nothing at another height shows that the member ends between. It does where a nail
- * met the member, or somebody saw it, so that it cannot stand elsewhere, or where a second one met nothing there too.
+ * met the member, or a person saw it, so that it cannot stand elsewhere, or where a second one met nothing there too.
  * One that missed what only instruments found shows that they were wrong of its place: a member seldom ends half way.
  */
 export function showsEnd(miss: Sign, speaking: Sign[], misses: Sign[]): boolean {

@@ -44,7 +44,7 @@ function apart(signs: Sign[], said: number): number[] {
 /**
  * The common width of a wall's members: edges measured apart tell it, as far as the error that all readings of one
  * detector share lets them. Where it disagrees with what was said, members are taken as the edges tell; what is
- * fixed into them is kept within the lesser of the two until somebody has looked.
+ * fixed into them is kept within the lesser of the two until a person has looked.
  */
 export function commonWidth(signs: Sign[], said: number): CommonWidth {
   const widths = apart(signs, said)

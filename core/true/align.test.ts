@@ -225,7 +225,7 @@ describe('truing', () => {
     const job = trueJob(2, 2)
     const level = (mm: number) => ['r1c1', 'r1c2'].flatMap(name => (['left', 'right'] as const).map(end => ({ between: [name, name.replace('r1', 'r2')], end, mm })))
     const tooWide = alignOf(job, [entry(1, 'seams', { array: 'a1', round: 1, gaps: level(6) })])
-    // Row 1 down or row 2 up closes it as well, moving as much: whichever is told, it touches nothing.
+    // Row 1 down or row 2 up closes it as well, moving as much: whichever is reported, it touches nothing.
     const rows = tooWide.sequence.map(({ row }) => row)
     expect(rows.length).toBeGreaterThan(0)
     expect(rows).toEqual([1, 2].filter(row => rows.includes(row)))

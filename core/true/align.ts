@@ -12,7 +12,7 @@ import { ADJUSTER_NAMES, movedBy, trueScreens, type Adjuster, type TrueScreen } 
 import { sequenceOf, type TurnStep } from './sequence'
 import { after, deviation, readingFault, readingsOf, seamFault, type Reading } from './seam'
 
-/** What one adjuster is to be moved: by turns, clockwise or not as whoever turns it sees it, or by millimetres where it has no screw. */
+/** What one adjuster is to be moved: by turns, clockwise or not as seen by the person who turns it, or by millimetres where it has no screw. */
 export interface Move { screen: string, adjuster: Adjuster, mm: number, turns?: number, words: Text }
 
 /** The worst of gaps and of steps off their targets, mm. */
@@ -48,7 +48,7 @@ function eighths(turns: number): string {
   return [whole > 0 || part === '' ? String(whole) : '', part].filter(Boolean).join(' ')
 }
 
-/** A move in words for whoever makes it. */
+/** A move in words for anyone who makes it. */
 export function moveWords(screen: string, adjuster: Adjuster, mm: number, turns?: number): Text {
   const of = words`${ADJUSTER_NAMES[adjuster]} of ${label(screen)}`
   if (adjuster === 'lateral') return words`${of}: ${Math.abs(mm)} to the ${mm > 0 ? 'right' : 'left'}`

@@ -13,7 +13,7 @@ const endIn = (end: End): End => end === 'left' ? 'right' : end === 'right' ? 'l
 /** A wall and what was read of it as a mirror shows it, and what is moved in the mirror as it is on the wall. */
 export interface Mirrored { screens: TrueScreen[], readings: Reading[], back: (moved: Map<string, number>) => Map<string, number> }
 
-/** Seen in a mirror that stands upright beside the wall: left is right, and what is told from left to right is told the other way. */
+/** Seen in a mirror that stands upright beside the wall: left is right, and what is reported from left to right is told the other way. */
 export function mirrored(screens: TrueScreen[], readings: Reading[], targets: { x: number, y: number }): Mirrored {
   const columns = Math.max(0, ...screens.map(({ column }) => column))
   const renamed = new Map(screens.map(({ name, row, column }) => [name, `r${row}c${columns + 1 - column}`]))

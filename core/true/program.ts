@@ -6,7 +6,7 @@ export interface LinearAnswer { optimal: boolean, value: (variable: string) => n
 /** Solves a linear program in the LP format; where it runs decides who does it. */
 export type LinearSolver = (program: string) => LinearAnswer
 
-/** An adjuster that is worked out for itself; the fourth depth screw follows from the other three, which span its plane. */
+/** An adjuster that is calculated for itself; the fourth depth screw follows from the other three, which span its plane. */
 export interface Variable extends Travel { screen: string, name: string }
 
 const FOLLOWS: Adjuster = 'depth-bottom-right'

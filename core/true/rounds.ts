@@ -7,7 +7,7 @@ const READ = 0.1
 const TURNED = 0.04
 /**
  * Two readings of one place, one of them carried over a round of turning, differ by more than this once in sixteen
- * thousand: one that does was not turned as it was told, or was read wrong, and tells nothing now, mm.
+ * thousand: one that does was not turned as it was reported, or was read wrong, and tells nothing now, mm.
  */
 const APART = 4 * Math.sqrt(2 * READ ** 2 + TURNED ** 2)
 

@@ -78,7 +78,7 @@ export function trueScreens(array: ScreenArray, { positions }: Pick<ArrayPlan, '
   })
 }
 
-/** How far each adjuster goes, mm, of those that were worked out: the fourth depth screw as the other three say, as all four stay in one plane. */
+/** How far each adjuster goes, mm, of those that were calculated: the fourth depth screw as the other three say, as all four stay in one plane. */
 export const movedBy = (moved: Map<string, number>) => (screen: string, adjuster: Adjuster): number => {
   const at = (of: Adjuster) => moved.get(`${screen} ${of}`) ?? 0
   return adjuster === 'depth-bottom-right' ? at('depth-top-right') + at('depth-bottom-left') - at('depth-top-left') : at(adjuster)

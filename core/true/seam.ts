@@ -99,7 +99,7 @@ function effectsAt(a: TrueScreen, b: TrueScreen, end: End): { gap: Effects, step
 
 /**
  * The readings of an array as what is to be brought to its targets; one of a seam that there is not, or that cannot be,
- * is left out, as its fault is told where it is entered.
+ * is left out, as its fault is reported where it is entered.
  *
  * @param targets the gaps that the array is to have, mm
  */

@@ -15,7 +15,7 @@ const IMPERIAL: Record<string, { unit: string, per: number }> = {
   'kg': { unit: 'lb', per: 1 / 0.45359237 },
 }
 
-/** Decimals with which a unit is told, so that a sum can be followed. */
+/** Decimals with which a unit is reported, so that a sum can be followed. */
 const DECIMALS: Record<string, number> = { 'mm': 1, 'mm²': 0, 'N': 1, 'N/mm': 2, 'N·m': 1, 'MPa': 1, 'kg': 1, 'in': 2, 'in²': 2, 'lbf': 1, 'lbf/in': 1, 'lbf·ft': 1, 'psi': 0, 'lb': 1 }
 
 /**
@@ -29,7 +29,7 @@ export function inSystem({ value, unit }: Quantity, system: UnitSystem): Quantit
   return other ? { value: value * other.per, unit: other.unit } : { value, unit }
 }
 
-/** The same in characters, as in a sum: no more decimals than its unit is told with, and none that are 0. */
+/** The same in characters, as in a sum: no more decimals than its unit is reported with, and none that are 0. */
 export function quantityToString(quantity: Quantity, system: UnitSystem): string {
   if (quantity.unit === 'bit') return bitName(quantity.value, system)
   const { value, unit } = inSystem(quantity, system)

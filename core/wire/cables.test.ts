@@ -64,7 +64,7 @@ describe('the slack of a pull-out', () => {
 })
 
 describe('a cable’s length', () => {
-  it('to a box is its way, what is beyond the wall, and what is free at both ends; cut , off the reel that holds it', () => {
+  it('to a box is its way, what is beyond the wall, and what is free at both ends; cut from the reel that holds it', () => {
     const plan = wired()
     const each = of(plan, 'power-b-r1c1')
     // 3300 down to the box, 8 m to the panel, 150 in the box (NEC 300.14), 500 at the panel.

@@ -49,7 +49,7 @@ function sumOf(parts: Part[]): Figure {
   return figure([{ label: 'Required length', expression, value: total, unit: 'mm', source: 'free ends in a box: NEC 300.14' }])
 }
 
-/** What cables are worked out from. */
+/** What cables are calculated from. */
 export interface Wired { wall: Wall, screens: Map<string, Screen>, boxes: BoxPlan[], routes: RoutePlan[], links: Link[], feeds: Map<string, Source>, catalogue: CableModel[], rules: Rules }
 
 /** Every cable of a wall: to the boxes, from them to the screens, from players and data plates, and from screen to screen. */

@@ -8,7 +8,7 @@ import { routesOf, heightsOf, type Wanted } from './routes'
 import { waysOf } from './ways'
 
 /*
- * Every way through a small wall, tried one after another, with minutes worked out here by the figures of
+ * Every way through a small wall, tried one after another, with minutes calculated here by the figures of
  * docs/calculations/wiring.md and not by the code under test.
  */
 interface World {

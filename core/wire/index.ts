@@ -50,7 +50,7 @@ function startsOf(loads: Load[]): CircuitPlan['starts'] {
   })
 }
 
-/** Which boxes a way is asked for, from where, and what its bundle has bored; those of a kit that lack a lower box are told. */
+/** Which boxes a way is asked for, from where, and what its bundle has bored; those of a kit that lack a lower box are reported. */
 function wantedWays(wall: Wall, boxes: BoxPlan[], feeds: Map<string, Source>, links: Link[], { cables = [] }: Catalogue): { wanted: Wanted[], noWay: NoWay[] } {
   const noWay: NoWay[] = []
   const wanted = boxes.flatMap((box): Wanted[] => {

@@ -61,7 +61,7 @@ function search(seeking: Seeking[], obstacles: Obstacle[], taken: Taken | undefi
 /**
  * Places for the boxes of one screen, in the same order of aims as plates have: most of them placed, then least
  * distance from where they are wanted. Where power and signal have bays of their own and not all find a place so, they
- * are placed without that, and what lies together is told.
+ * are placed without that, and what lies together is reported.
  */
 export function placeTogether(seeking: Seeking[], obstacles: Obstacle[], taken: Taken, rule: Rule): Found[] {
   const rooms = seeking.flatMap(each => each.rooms)

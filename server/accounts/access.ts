@@ -9,7 +9,7 @@ import type { SignedIn } from './sessions'
 
 declare module 'h3' {
   interface H3EventContext {
-    /** Who asks, where somebody is signed in. */
+    /** Who asks, where a person is signed in. */
     signedIn?: SignedIn
     /** Why the session of the device that asks lets nobody in. */
     sessionEnded?: string
@@ -46,7 +46,7 @@ export function openedLink({ context }: H3Event): Opened {
   return context.opened
 }
 
-/** Which sites, and which of their walls, whoever asks sees. */
+/** Which sites, and which of their walls, the caller sees. */
 export function seenBy(event: H3Event): (site: { key: number, id: string }) => ((wall: string) => boolean) | undefined {
   const [{ held }, db] = [signedIn(event), database(event)]
   if (reachOf(held.role, 'site.read') !== 'closed') return ({ id }) => may(held, 'site.read', { site: id }) ? () => true : undefined

@@ -169,7 +169,7 @@ describe('who made an entry', () => {
     expect(send(as(isla, 6), [remark('r2', 5, { person: stranger.id })], 6)).toMatchObject([{ error: { code: 'not-yours' } }])
   })
 
-  it('who lost the right in the middle of a day: what came before is taken, what came after waits for a planner’s approval', () => {
+  it('who lost the right in the middle of a day: what came before is taken, what came after waits for a planner', () => {
     changeRole(db(), firm.key, odd.id, { role: 'crew', sites: ['stennick'] }, 'Isla Brandt', T(5, '12:00'))
     const [before, after] = [{ ...remark('r1', 5), at: T(5, '11:00'), person: odd.id }, { ...remark('r2', 5), at: T(5, '13:00'), person: odd.id }]
     const results = send(as(isla, 5), [before, after, after], 5)

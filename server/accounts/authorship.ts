@@ -9,7 +9,7 @@ export interface EntryPlace { site: string, closed: boolean }
 /** An entry as it came, with who made it on the server's word, and whether it is taken. */
 export type Authored
   = { entry: unknown, verdict: 'taken' }
-  /** Whoever made it had the right, but not then: a planner decides. */
+  /** Its author had the right, but not then: a planner decides. */
     | { entry: unknown, verdict: 'set-aside', reason: string }
     | { entry: unknown, verdict: 'refused', reason: string }
 
@@ -21,7 +21,7 @@ const isBefore = (a: unknown, b: string) => typeof a === 'string' && Date.parse(
 
 /**
  * The author of what a session sends. Who made an entry is who was signed in on the device then, as the entry says by
- * his id; his name is the server's. What somebody made while he had the right to is taken however late it comes, what
+ * his id; his name is the server's. What a person made while he had the right to is taken however late it comes, what
  * he made after it was taken from him is set aside, and what was never his to do is refused.
  */
 export function authorOf(accounts: Accounts, { person, firm }: SignedIn): Author {

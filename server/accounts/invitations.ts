@@ -8,7 +8,7 @@ import type { Accounts } from './form'
 import { addressFault, addressOf, peopleOfAddress, type Person, type RoleChoice } from './people'
 import { invitations } from './schema'
 
-/** A link by which somebody is to come in. */
+/** A link by which a person is to come in. */
 export type Invitation = typeof invitations.$inferSelect
 export interface InvitationSummary extends RoleChoice { id: string, kind: Invitation['kind'], name: string, address: string, madeBy: string, madeAt: string, expiresAt: string }
 
@@ -23,7 +23,7 @@ function keep(accounts: Accounts, secret: string, invitation: NewInvitation, now
   accounts.insert(invitations).values({ ...invitation, id: randomUUID(), secret: digest(secret), madeAt: now.toISOString(), expiresAt: new Date(now.getTime() + HOLDS * DAY).toISOString() }).run()
 }
 
-/** Invites somebody into a firm. @returns the secret of the link, which is told once. @throws 422 with every fault, 409 where the address is taken */
+/** Invites a person into a firm. @returns the secret of the link, which is shown once. @throws 422 with every fault, 409 where the address is taken */
 export function invite(accounts: Accounts, firm: number, { name, address, role, sites }: RoleChoice & { name: unknown, address: unknown }, by: string, now: Date): string {
   const faults = [...nameFault('$.name', name), ...addressFault('$.address', address)]
   if (faults.length > 0) throw validationError(faults)
@@ -35,7 +35,7 @@ export function invite(accounts: Accounts, firm: number, { name, address, role, 
   return secret
 }
 
-/** Makes a link by which a person sets a new password. @returns its secret, which is told once */
+/** Makes a link by which a person sets a new password. @returns its secret, which is shown once */
 export function inviteToReset(accounts: Accounts, person: Person, choice: RoleChoice, by: string, now: Date): string {
   const secret = randomBytes(24).toString('base64url')
   keep(accounts, secret, { kind: 'reset', firm: person.firm, person: person.key, name: person.name, address: person.address, ...choice, madeBy: by }, now)
@@ -43,9 +43,9 @@ export function inviteToReset(accounts: Accounts, person: Person, choice: RoleCh
   return secret
 }
 
-/** Makes a code by which a firm and its first planner are begun; codes that were not used end. @returns the code, which is told once */
+/** Makes a code by which a firm and its first planner are begun; codes that were not used end. @returns the code, which is shown once */
 export function codeForFirm(accounts: Accounts, now: Date): string {
-  // Typed by hand from the window where the server runs: letters that cannot be mistaken.
+  // Typed manually from the window where the server runs: letters that cannot be mistaken.
   const code = [...randomBytes(12)].map(byte => 'abcdefghjkmnpqrstuvwxyz23456789'[byte % 31]).join('').replace(/(.{4})(?=.)/g, '$1-')
   accounts.update(invitations).set({ endedAt: now.toISOString() }).where(and(eq(invitations.kind, 'firm'), isNull(invitations.usedAt), isNull(invitations.endedAt))).run()
   keep(accounts, code, { kind: 'firm', firm: null, person: null, name: '', address: '', role: 'planner', sites: [], madeBy: 'The server' }, now)

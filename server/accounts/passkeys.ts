@@ -23,7 +23,7 @@ export function addPasskey(accounts: Accounts, person: Person, passkey: { id: st
   note(accounts, person.firm, { at, by: person.name, kind: 'passkey', subject: person.name, detail: name })
 }
 
-/** Notes how often a passkey was used, by which a copy of it is told. */
+/** Notes how often a passkey was used, by which a copy of it is reported. */
 export const countPasskey = (accounts: Accounts, id: string, counter: number): void => void accounts.update(passkeys).set({ counter }).where(eq(passkeys.id, id)).run()
 
 /** Takes a passkey of a person away. @throws 404 */

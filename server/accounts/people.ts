@@ -37,7 +37,7 @@ export function roleChoice({ role, sites = [] }: { role?: unknown, sites?: unkno
 
 const everyGrant = perDatabase((accounts: Accounts) => accounts.select({ role: grants.role, sites: grants.sites, from: grants.from, to: grants.to }).from(grants).where(eq(grants.person, sql.placeholder('person'))).orderBy(asc(grants.key)).prepare())
 
-/** Everything that somebody ever held, in order. */
+/** Everything that a person ever held, in order. */
 export const grantsOf = (accounts: Accounts, person: number): Grant[] => everyGrant(accounts).all({ person })
 
 /** People of an address who are still there, one a firm. */
@@ -69,7 +69,7 @@ export function listPeople(accounts: Accounts, firm: number): PersonSummary[] {
 /**
  * Takes a person into a firm. One who was removed earlier is himself again, with what he held before.
  *
- * @throws 409 where somebody of the firm has this address, 422 with every fault
+ * @throws 409 where a person of the firm has this address, 422 with every fault
  */
 export function addPerson(accounts: Accounts, firm: number, { name, address, password, role, sites }: RoleChoice & { name: unknown, address: unknown, password: string | null }, at: string): Person {
   const faults = [...nameFault('$.name', name), ...addressFault('$.address', address)]
@@ -85,7 +85,7 @@ export function addPerson(accounts: Accounts, firm: number, { name, address, pas
   })
 }
 
-/** @throws 409 where somebody is the last who may see to people */
+/** @throws 409 where a person is the last who may see to people */
 function checkPlannerLeft(accounts: Accounts, firm: number, id: string): void {
   const others = listPeople(accounts, firm).filter(({ role, ...other }) => role === 'planner' && other.id !== id)
   if (others.length === 0) throw apiError(409, 'last-planner', 'This is the only planner in the firm, and a firm needs one to invite people and change roles. Make another person a planner first.')

@@ -11,7 +11,7 @@ export const firms = sqliteTable('firms', {
   key: key(),
   id: text('id').notNull().unique(),
   name: text('name').notNull(),
-  /** Where its database and pictures are, within the data folder. */
+  /** Where its database and photos are, within the data folder. */
   folder: text('folder').notNull().unique(),
   madeAt: text('made_at').notNull(),
   /** After so many days without the server a device is to sign in again. */
@@ -32,7 +32,7 @@ export const people = sqliteTable('people', {
 }, t => [uniqueIndex('people_address').on(t.firm, t.address), index('people_by_address').on(t.address)])
 const ofPerson = () => integer('person').notNull().references(() => people.key, { onDelete: 'cascade' })
 
-/** Which role somebody held from when to when, and on which sites. */
+/** Which role a person held from when to when, and on which sites. */
 export const grants = sqliteTable('grants', {
   key: key(),
   person: ofPerson(),
@@ -42,7 +42,7 @@ export const grants = sqliteTable('grants', {
   to: text('to'),
 }, t => [index('grants_person').on(t.person)])
 
-/** Devices on which somebody is signed in, or was. */
+/** Devices on which a person is signed in, or was. */
 export const sessions = sqliteTable('sessions', {
   key: key(),
   person: ofPerson(),
@@ -58,7 +58,7 @@ export const sessions = sqliteTable('sessions', {
   endedBy: text('ended_by'),
 }, t => [index('sessions_person').on(t.person)])
 
-/** Links by which somebody comes in for the first time, or sets a new password; and the codes by which a firm is begun. */
+/** Links by which a person comes in for the first time, or sets a new password; and the codes by which a firm is begun. */
 export const invitations = sqliteTable('invitations', {
   key: key(),
   id: text('id').notNull().unique(),

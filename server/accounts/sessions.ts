@@ -9,13 +9,13 @@ import type { Accounts } from './form'
 import { grantsOf, type Person } from './people'
 import { firms, people, sessions } from './schema'
 
-/** A device on which somebody is signed in, or was. */
+/** A device on which a person is signed in, or was. */
 export interface SessionSummary { id: string, person: string, name: string, device: string, way: Way, beganAt: string, seenAt: string, endedAt: string | null, endedBy: string | null }
 
-/** By which way somebody came in. */
+/** By which way a person came in. */
 export type Way = typeof sessions.$inferSelect['way']
 
-/** Somebody who is signed in: of which firm, as what. */
+/** A person who is signed in: of which firm, as what. */
 export interface SignedIn { session: string, person: Person, firm: Firm, held: Grant }
 
 /** Why a session lets nobody in. */

@@ -43,7 +43,7 @@ export const openDatabase = (file: string): Open<typeof firmSchema> => openFile(
 
 /**
  * Opens a database of the data folder. One that is begun here is marked until it is whole, so that an empty file which
- * a start left that was cut short is told from one that was emptied.
+ * a start left that was cut short is reported from one that was emptied.
  *
  * @param begin puts in what a new database begins with
  * @throws DatabaseRefused in words

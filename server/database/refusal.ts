@@ -1,4 +1,4 @@
-/** Why a data folder or its database is not opened, in words for whoever starts the server. */
+/** Why a data folder or its database is not opened, in words for the person who starts the server. */
 export class DatabaseRefused extends Error {}
 
 /** What an error of the file system or of SQLite means, and what to do about it. */

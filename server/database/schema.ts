@@ -114,7 +114,7 @@ export const links = sqliteTable('links', {
   endedAt: text('ended_at'),
 }, t => [index('links_wall').on(t.site, t.wall)])
 
-/** Entries that came in when whoever made them might not have made them any more: a planner takes them into the log, or declines them. */
+/** Entries that came in when their author might not have made them any more: a planner takes them into the log, or declines them. */
 export const setAside = sqliteTable('set_aside', {
   key: key(),
   site: ofSite(),
@@ -131,10 +131,10 @@ export const setAside = sqliteTable('set_aside', {
   accepted: integer('accepted', { mode: 'boolean' }),
 }, t => [uniqueIndex('set_aside_id').on(t.site, t.id)])
 
-/** The state of a wall as lists over all walls show it, worked out of its plan and log in a thread; whether it still holds is told by what it was worked out of. */
+/** The state of a wall as lists over all walls show it, calculated of its plan and log in a thread; whether it still holds is told by what it was calculated of. */
 export const wallStates = sqliteTable('wall_states', {
   wall: integer('wall').primaryKey().references(() => walls.key, { onDelete: 'cascade' }),
-  /** What it was worked out of, as one text: versions of the wall, its log, its site, the firm's rules and the program. */
+  /** What it was calculated of, as one text: versions of the wall, its log, its site, the firm's rules and the program. */
   basis: text('basis').notNull(),
   /** What lists of walls show. */
   state: text('state').notNull(),
@@ -142,7 +142,7 @@ export const wallStates = sqliteTable('wall_states', {
   work: text('work').notNull(),
 })
 
-/** The firm's programme: crews, hours, what was fixed by hand. There is one. */
+/** The firm's programme: crews, hours, what was pinned. There is one. */
 export const programme = sqliteTable('programme', {
   key: integer('key').primaryKey(),
   version: integer('version').notNull().default(1),

@@ -1,7 +1,7 @@
 import { EventEmitter } from 'node:events'
 import type { LogEntry } from '../../core/job'
 
-/** What happens to a wall, as it is told to everybody who has it open. */
+/** What happens to a wall, as it is shown to everybody who has it open. */
 export type WallEvent = { kind: 'log', entries: LogEntry[] } | { kind: 'saved', version: number }
 
 const hub = new EventEmitter({ captureRejections: false })
@@ -27,5 +27,5 @@ export function hearWall(firm: string, site: string, wall: string, heard: (event
   }
 }
 
-/** Ends all hearing, as the server ends: whoever heard asks again when it is back. */
+/** Ends all hearing, as the server ends: anyone who heard asks again when it is back. */
 export const endHearing = (): void => void hub.emit(ENDED)

@@ -85,7 +85,7 @@ export async function letIn(event: H3Event, { method, route, params }: RouteFoun
   const place = placeOf(event.context.firm!.db, params)
   const held = SENT_LATE.has(`${method} ${route}`) ? grantsOf(accounts(), session.person.key) : [session.held]
   if (held.some(each => may(each, wanted, place))) return
-  // What somebody does not even read is not there for him.
+  // What a person does not even read is not there for him.
   if (place && !may(session.held, 'site.read', place)) throw notFound(params.wall === undefined ? 'this site' : 'this wall on this site')
   throw apiError(403, 'not-yours', `${ROLE_WORDS[session.held.role].title} cannot ${RIGHTS[wanted].title}: ask ${whoMay(wanted)}.`)
 }

@@ -18,7 +18,7 @@ const LIMITS = {
 export const clientOf = (event: H3Event): string => getRequestIP(event, { xForwardedFor: process.env.WT_PROXY === '1' }) ?? 'unknown'
 
 /**
- * Does something that can be guessed at; whoever failed too often waits.
+ * Does something that can be guessed at; anyone who failed too often waits.
  *
  * @throws 429 with how long to wait, before it is tried; and what `act` throws
  */

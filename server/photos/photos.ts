@@ -53,7 +53,7 @@ function pathOf(folder: string, site: string, name: string, isMentioned: () => b
   return existsSync(common) && isMentioned() ? common : undefined
 }
 
-/** The pictures of a site as they were taken: those kept for it, and those of earlier versions that its job file speaks of. */
+/** The photos of a site as they were taken: those kept for it, and those of earlier versions that its job file speaks of. */
 export function photosOf(folder: string, site: string, job: string): { name: string, path: string }[] {
   const own = existsSync(join(photosIn(folder), site)) ? readdirSync(join(photosIn(folder), site)).filter(name => NAME.test(name)) : []
   const mentioned = [...job.matchAll(/"([0-9a-f]{32}\.(?:jpg|png|webp))"/g)].map(([, name]) => name!)

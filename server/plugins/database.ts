@@ -33,7 +33,7 @@ export default defineNitroPlugin((nitro) => {
       void (isNew ? seedFiles(db, folderOfFirm(firm!), now.toISOString()) : Promise.resolve()).then(() => seedProgramme(db, idOf, now))
         .catch(error => console.error(`The demo’s files and programme could not be created: ${(error as Error).message}`))
     }
-    // Each is brought up to date now, not when somebody waits for it.
+    // Each is brought up to date now, not when a person waits for it.
     for (const firm of listFirms(accounts())) databaseOfFirm(firm)
     process.env.NUXT_SESSION_PASSWORD ||= sealingKey()
   }
@@ -44,7 +44,7 @@ export default defineNitroPlugin((nitro) => {
   }
   const said = howToComeIn(accounts(), `http://${process.env.HOST === '0.0.0.0' ? 'this-machine' : 'localhost'}:${process.env.PORT || '3000'}`, new Date())
   if (said) console.log(said)
-  // Whoever listens would keep the server from ending.
+  // Anyone who listens would keep the server from ending.
   for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, endHearing)
   nitro.hooks.hook('close', async () => {
     await endWork()

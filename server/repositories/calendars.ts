@@ -5,7 +5,7 @@ import { calendars } from '../database/schema'
 import { notFound } from '../utils/apiError'
 
 export type CalendarKind = 'crew' | 'person'
-/** A calendar that somebody subscribed to, without its secret. */
+/** A calendar that a person subscribed to, without its secret. */
 export interface CalendarSummary { kind: CalendarKind, of: string, madeAt: string, madeBy: string }
 
 const digest = (secret: string) => createHash('sha256').update(secret).digest('hex')
@@ -13,7 +13,7 @@ const digest = (secret: string) => createHash('sha256').update(secret).digest('h
 export const listCalendars = (db: Database): CalendarSummary[] =>
   db.select({ kind: calendars.kind, of: calendars.of, madeAt: calendars.madeAt, madeBy: calendars.madeBy }).from(calendars).orderBy(asc(calendars.key)).all()
 
-/** Makes the secret of a calendar anew: the one before it opens nothing any more. It is told once and kept nowhere. */
+/** Makes the secret of a calendar anew: the one before it opens nothing any more. It is shown once and kept nowhere. */
 export function makeCalendar(db: Database, kind: CalendarKind, of: string, by: string, at: string): CalendarSummary & { secret: string } {
   const secret = randomBytes(24).toString('base64url')
   const row = { kind, of, secret: digest(secret), madeAt: at, madeBy: by }
@@ -21,7 +21,7 @@ export function makeCalendar(db: Database, kind: CalendarKind, of: string, by: s
   return { kind, of, madeAt: at, madeBy: by, secret }
 }
 
-/** Ends a calendar: whoever subscribed to it hears nothing any more. */
+/** Ends a calendar: anyone who subscribed to it hears nothing any more. */
 export function endCalendar(db: Database, kind: CalendarKind, of: string): CalendarSummary[] {
   db.delete(calendars).where(and(eq(calendars.kind, kind), eq(calendars.of, of))).run()
   return listCalendars(db)

@@ -78,7 +78,7 @@ function keepModel(db: Database, kind: ModelKind, given: Model, version: unknown
  *
  * @param version the kept version that it was made from; absent for a new one
  * @returns the id under which it is kept
- * @throws 409 where somebody saved it in between or the id is taken, 422 with every fault
+ * @throws 409 where a person saved it in between or the id is taken, 422 with every fault
  */
 export function saveModel(db: Database, kind: ModelKind, model: unknown, version: unknown, by: string, at: string): { id: string, version: number } {
   const faults = modelFaults(kind, model)

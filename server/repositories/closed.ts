@@ -6,7 +6,7 @@ const SIGNED = and(eq(log.site, sql.placeholder('site')), eq(log.kind, 'signed')
 const signedOfSite = perDatabase(db => db.selectDistinct({ wall: log.wall }).from(log).where(SIGNED).prepare())
 const signedOfWall = perDatabase(db => db.select({ key: log.key }).from(log).where(and(SIGNED, eq(log.wall, sql.placeholder('wall')))).limit(1).prepare())
 
-/** Whether a wall was handed over: somebody signed it. */
+/** Whether a wall was handed over: a person signed it. */
 export const isHandedOver = (db: Database, site: number, wall: string): boolean => signedOfWall(db).get({ site, wall }) !== undefined
 
 /** Walls of a site that were handed over. */

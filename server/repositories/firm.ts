@@ -22,7 +22,7 @@ export function readFirm(db: Database): FirmState {
  * Puts the firm's rules in the place of the version that they were made from; every wall that has not chosen for
  * itself is planned by them from then on.
  *
- * @throws 409 with the state that the server has now, where somebody changed it in between; 422 with every fault
+ * @throws 409 with the state that the server has now, where a person changed it in between; 422 with every fault
  */
 export function saveFirmRules(db: Database, rules: unknown, version: unknown): FirmState {
   return db.transaction(() => {

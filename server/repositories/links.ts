@@ -22,7 +22,7 @@ export function listLinks(db: Database, siteId: string, wallId: string): LinkSum
 }
 
 /**
- * Makes a link for a client. Its secret is told once and kept nowhere.
+ * Makes a link for a client. Its secret is shown once and kept nowhere.
  *
  * @throws 422 where nobody is named, or the days are none
  */

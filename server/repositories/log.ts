@@ -14,16 +14,16 @@ import { siteRow, type SiteRow } from './siteRows'
 import { revisionText } from './revisions'
 import { wallDocument } from './wallRows'
 
-/** What an entry says, without its place in the chain. */
+/** An entry without its fields of the chain. */
 const told = ({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }: LogEntry) => entry
 
-/** What an entry says, without who the server says that it is by: he may be called otherwise by now, or another may have sent it. */
+/** An entry without the author fields that the server sets: names change, and another person may have sent it. */
 const said = (entry: LogEntry) => {
   const { by: _b, person: _p, sentBy: _s, acceptedBy: _a, ...rest } = told(entry)
   return rest
 }
 
-/** What speaks against issuing a revision: what was frozen is not here, its letter is taken, or it rests on an override that nobody made. */
+/** Why a revision cannot be issued: its frozen content is missing, its letter is taken, or it depends on an override that does not exist. */
 function issueFaults(db: Database, site: number, { id }: Wall, { revision, frozen }: EntryOf<'issued'>): Fault[] {
   const text = frozen === undefined ? undefined : revisionText(db, site, id, frozen)
   if (text === undefined) return [{ path: '$.frozen', message: 'is not on this server: send the frozen revision before the entry that issues it' }]

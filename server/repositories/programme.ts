@@ -26,7 +26,7 @@ export function readProgramme(db: Database): ProgrammeState {
 /**
  * Puts the programme's settings in the place of the version that they were made from.
  *
- * @throws 409 with the state that the server has now, where somebody changed it in between; 422 with every fault
+ * @throws 409 with the state that the server has now, where a person changed it in between; 422 with every fault
  */
 export function saveSettings(db: Database, settings: unknown, version: unknown): ProgrammeState {
   return db.transaction(() => {
@@ -70,7 +70,7 @@ type Sent = Proposed & { minutes: number }
  * published; everything later is as it is given.
  *
  * @throws 409 where the settings it was made from are no longer those that hold; 422 where a stretch is of no wall or
- *   crew, ends before it begins, or somebody would be at two places at once
+ *   crew, ends before it begins, or a person would be at two places at once
  */
 export function publish(db: Database, proposed: unknown, version: unknown, by: string, at: string): ProgrammeState {
   return db.transaction(() => {

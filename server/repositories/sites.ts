@@ -19,7 +19,7 @@ export interface SiteSummary extends Site {
 }
 
 /**
- * Sites with their walls, as far as somebody sees them.
+ * Sites with their walls, as far as a person sees them.
  *
  * @param sees of a site, which of its walls; undefined where he does not see it at all
  */
@@ -35,7 +35,7 @@ export function listSites(db: Database, sees: (site: { key: number, id: string }
     })
 }
 
-/** Sites with what is said of their place, as far as somebody sees them. */
+/** Sites with what is said of their place, as far as a person sees them. */
 export function listPlaces(db: Database, sees: (site: { key: number, id: string }) => unknown = () => true): Site[] {
   return db.select().from(sites).orderBy(asc(sites.name)).all().filter(sees).map(row => siteDocument(db, row).site)
 }
@@ -53,7 +53,7 @@ export function readSite(db: Database, id: string): SiteState {
  * Puts a site's house rules in the place of the version they were made from; every wall is planned
  * by them from then on.
  *
- * @throws 409 with the state that the server has now, where somebody changed it in between; 422 with every fault
+ * @throws 409 with the state that the server has now, where a person changed it in between; 422 with every fault
  */
 export function saveRules(db: Database, id: string, rules: unknown, version: unknown): SiteState {
   db.transaction(() => {
@@ -74,7 +74,7 @@ export type SitePlace = Pick<Site, typeof PLACE_FIELDS[number]>
  * Puts what is said of a site's place, people to call, access, windows, in the place of that of the version it was made
  * from. What is not named stays; what is null is taken away.
  *
- * @throws 409 with the state that the server has now, where somebody changed the site in between; 422 with every fault
+ * @throws 409 with the state that the server has now, where a person changed the site in between; 422 with every fault
  */
 export function savePlace(db: Database, id: string, place: Record<string, unknown>, version: unknown): SiteState {
   db.transaction(() => {

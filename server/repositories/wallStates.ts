@@ -25,16 +25,16 @@ export interface WallLine {
   height: number
   savedAt: string
   savedBy: string
-  /** As it was worked out last; absent where that has not been done yet. */
+  /** As it was calculated last; absent where that has not been done yet. */
   state?: StateShown
   work?: StateOfWork
-  /** Whether something of it has changed since, so that it is being worked out again. */
+  /** Whether something of it has changed since, so that it is being calculated again. */
   stale: boolean
 }
 
 const digest = (text: string) => createHash('sha1').update(text).digest('base64url')
 
-/** What the state of each wall is worked out of, by the wall's key. */
+/** What the state of each wall is calculated of, by the wall's key. */
 function bases(db: Database): Map<number, string> {
   const firm = readFirm(db).version
   const siteOf = new Map(db.select({ key: sites.key, document: sites.document }).from(sites).all().map(({ key, document }) => [key, digest(document)]))
@@ -44,7 +44,7 @@ function bases(db: Database): Map<number, string> {
 }
 
 /**
- * Every wall with its state as it was worked out last.
+ * Every wall with its state as it was calculated last.
  *
  * @param sees of a site, which of its walls are seen; undefined where it is not seen at all
  */
@@ -61,17 +61,17 @@ export function listWalls(db: Database, sees: (site: { key: number, id: string }
     }))
 }
 
-/** Walls whose state is to be worked out again: none was, or something of them has changed since. */
+/** Walls whose state is to be calculated again: none was, or something of them has changed since. */
 function staleWalls(db: Database): { key: number, site: string, id: string, basis: string }[] {
   const now = bases(db)
   return db.select({ key: walls.key, site: sites.id, id: walls.id, basis: wallStates.basis }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).leftJoin(wallStates, eq(wallStates.wall, walls.key)).all()
     .flatMap(({ key, site, id, basis }) => basis === now.get(key) ? [] : [{ key, site, id, basis: now.get(key)! }])
 }
 
-/** States that are being worked out, by the firm's database: whoever asks meanwhile waits for the same. */
+/** States that are being calculated, by the firm's database: later callers wait for the same. */
 const atWork = new WeakMap<object, Promise<void>>()
 
-/** What is put in the place of a state that cannot be worked out: the wall is shown, and it is tried again once it has changed. */
+/** What is put in the place of a state that cannot be calculated: the wall is shown, and it is tried again once it has changed. */
 const FAILED: Pick<WallState, 'stops' | 'work' | 'needed' | 'used' | 'kit' | 'samples' | 'lessons' | 'cautions' | 'screens'> & { stages: Partial<Record<Stage, StageState>> }
   = { stages: {}, stops: [{ stage: 'survey', message: ['The plan of this wall cannot be calculated: open the wall to see why.'] }], cautions: 0, screens: [], work: [], needed: [], used: [], kit: [], samples: [], lessons: { holes: [], truing: [], stops: [] } }
 
@@ -89,7 +89,7 @@ export function refreshStates(db: Database, workOut: (job: string) => Promise<Wa
       const found: Omit<WallState, 'stages'> & { stages: Partial<Record<Stage, StageState>> } = await workOut(readJobText(db, site, id)).catch(() => FAILED)
       const { work, needed, used, kit, samples, lessons, ...state } = found
       const row = { basis, state: JSON.stringify(state), work: JSON.stringify({ work, needed, used, kit, samples, lessons }) }
-      // Whoever removed the wall meanwhile has removed what is known of it.
+      // Anyone who removed the wall meanwhile has removed what is known of it.
       if (db.select({ key: walls.key }).from(walls).where(eq(walls.key, key)).get()) db.insert(wallStates).values({ wall: key, ...row }).onConflictDoUpdate({ target: wallStates.wall, set: row }).run()
     }
   })().finally(() => atWork.delete(db))

@@ -53,7 +53,7 @@ export function readWallText(db: Database, siteId: string, id: string): string {
   return `{"job":${jobText(db, site, row, row.document)},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
 }
 
-/** What cannot be in a wall, whatever the place; worked out once for each wall and catalogue, as the next save asks it again. */
+/** What cannot be in a wall, whatever the place; calculated once for each wall and catalogue, as the next save asks it again. */
 const infeasible = new WeakMap<Wall, { catalogue: Catalogue, faults: Fault[] }>()
 function infeasibleIn(wall: Wall, catalogue: Catalogue): Fault[] {
   const known = infeasible.get(wall)
@@ -80,7 +80,7 @@ function saveModelsUsed(db: Database, key: number, wall: Wall): void {
 
 const columnsOf = ({ name, width, height, structure }: Wall) => ({ name, width, height, structure: structure.kind })
 
-/** A wall whose readings are by whom the server knows: those that it had stay by whoever took them, new ones are by whoever saves. */
+/** A wall whose readings are by whom the server knows: those that it had stay by anyone who took them, new ones are by anyone who saves. */
 function withAuthors(after: Wall, before: Wall, by: string): Wall {
   if (!after.evidence || after.evidence === before.evidence) return after
   const known = new Map((before.evidence ?? []).map(reading => [reading.id, reading.by]))
@@ -97,7 +97,7 @@ function withAuthors(after: Wall, before: Wall, by: string): Wall {
  * Puts a wall in the place of the version it was made from.
  *
  * @param models what the wall takes from the firm's catalogue that its site does not have yet, in lists as a job file's
- * @throws 409 with the state that the server has now, where somebody saved in between; 422 with every fault
+ * @throws 409 with the state that the server has now, where a person saved in between; 422 with every fault
  */
 export function saveWall(db: Database, siteId: string, id: string, wall: unknown, version: unknown, by: string, at: string, models: unknown = {}): WallVersion {
   return db.transaction(() => {

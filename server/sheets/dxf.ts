@@ -4,7 +4,7 @@ import type { Wall } from '../../core/job'
 import { levelAt } from '../../core/mark'
 import type { WallPlan } from '../../core/plan'
 
-/** Each kind of thing on a layer of its own, so that whoever opens the drawing shows what he needs. */
+/** Each kind of thing on a layer of its own, so that anyone who opens the drawing shows what he needs. */
 const LAYERS = {
   'WALL': Colors.White, 'MEMBERS': Colors.Yellow, 'FEATURES': Colors.Cyan, 'SCREENS': Colors.White, 'PLATES': Colors.Green, 'RAILS': Colors.Green, 'HOLES': Colors.Red,
   'CUT-OUTS': Colors.Magenta, 'OPENINGS': Colors.Magenta, 'BORES': Colors.Red, 'LEVEL-LINE': Colors.Blue, 'CENTRE-LINES': Colors.Blue, 'TEXT': Colors.White,

@@ -15,7 +15,7 @@ export const SESSION_COOKIE = 'wide-trellis'
 /** The cookie goes after so long whatever the firm allows, s. */
 const LONGEST = 365 * 24 * 3600
 
-/** Whether whoever asks does so over TLS, here or at a proxy before us. */
+/** Whether the caller does so over TLS, here or at a proxy before us. */
 export const isTls = (event: H3Event): boolean => getRequestProtocol(event) === 'https'
 
 /** Signs a person in on the device that asks. */

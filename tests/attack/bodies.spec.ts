@@ -51,5 +51,5 @@ test('a wall has one limit for its screens, in one array or in many, whoever ask
   const { job: { walls: [wall] }, version } = await house.wall()
   const arrays = [1, 2, 3].map(n => ({ ...wall.arrays[0], id: `a${n}`, name: `A${n}`, rows: 30, columns: 30, plates: undefined, cells: undefined, holes: undefined }))
   const { status, body } = await house.api('/sites/holm-point/walls/ticket-hall', { method: 'PUT', body: JSON.stringify({ wall: { ...wall, arrays }, version }) })
-  expect([status, JSON.parse(body).error.message]).toEqual([422, 'One thing is wrong: $.arrays ask for 2700 screens in total; at most 2500 can be planned on one wall'])
+  expect([status, JSON.parse(body).error.message]).toEqual([422, '1 error: $.arrays have 2700 screens in total; at most 2500 can be planned on one wall'])
 })

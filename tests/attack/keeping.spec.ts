@@ -22,7 +22,7 @@ async function save(house: House, by: string, change: (wall: { [key: string]: un
 const script = (verb: string, args: string[], data: string) => promisify(execFile)('npm', ['run', '-s', verb, '--', ...args], { env: { ...process.env, WT_DATA: data } })
 const fetched = (house: House, path: string) => house.file(path)
 
-test('a site goes out with its photos and comes back with nothing lost: who saved it, what nobody knows, what a name may be', async ({ page, house }) => {
+test('a site goes out with its pictures and comes back with nothing lost: who saved it, what nobody knows, what a name may be', async ({ page, house }) => {
   const photo = await addPhoto(house, '#a03020')
   await save(house, 'Isla Brandt', (wall) => {
     Object.assign(wall, { constructor: 'Bygg AS', toString: { by: 'hand' }, name: '東館 “East” / 2.exe' })

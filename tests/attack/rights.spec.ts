@@ -37,7 +37,7 @@ async function door(house: House, cookie: string, { method, route }: Route, [sit
   if (error?.code === 'not-yours') return 'refused'
   if (error?.code === 'sign-in' || error?.code.startsWith('session-')) return 'sign-in'
   if (error?.code === 'too-many-tries') return 'limited'
-  return answer.status === 404 && /There is no (this site here|this wall on this site|such link)/.test(error?.message ?? '') ? 'unseen' : 'in'
+  return answer.status === 404 && /Not found: (this site|this wall|this link)/.test(error?.message ?? '') ? 'unseen' : 'in'
 }
 
 function expected({ wanted, route, key }: Route, held: Held | undefined, [site]: readonly [string, string]): Door {
@@ -122,10 +122,10 @@ test('whoever guesses is slowed down, and whoever knows is let in all the same f
     const answer = await fetch(`${house.address}/api${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
     return { status: answer.status, error: (await answer.json() as { error?: { message: string } }).error }
   }
-  for (let n = 0; n < 6; n++) expect(await post('/session', { address: 'isla@brandt-holt.example', password: `guess ${n}` })).toMatchObject({ status: 401, error: { message: expect.stringContaining('do not go together') } })
+  for (let n = 0; n < 6; n++) expect(await post('/session', { address: 'isla@brandt-holt.example', password: `guess ${n}` })).toMatchObject({ status: 401, error: { message: expect.stringContaining('The address or the password is wrong') } })
   expect(await post('/session', { address: 'isla@brandt-holt.example', password: 'guess' })).toMatchObject({ status: 429, error: { message: expect.stringMatching(/Wait \d+ minutes?/) } })
   // Another address is not slowed down by it, and one that is not there is answered as one that is.
-  expect(await post('/session', { address: 'nobody@brandt-holt.example', password: 'guess' })).toMatchObject({ status: 401, error: { message: expect.stringContaining('do not go together') } })
+  expect(await post('/session', { address: 'nobody@brandt-holt.example', password: 'guess' })).toMatchObject({ status: 401, error: { message: expect.stringContaining('The address or the password is wrong') } })
   for (let n = 0; n < 20; n++) expect((await fetch(`${house.address}/api/handover/guess-${n}`)).status).toBe(404)
   expect((await fetch(`${house.address}/api/handover/guess`)).status).toBe(429)
   const failed = JSON.parse((await house.api('/audit')).body).filter(({ kind }: { kind: string }) => kind === 'sign-in-failed')

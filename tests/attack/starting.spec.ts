@@ -27,19 +27,19 @@ async function left(): Promise<string> {
 test('what cannot be served is told in one line, and left as it is', async () => {
   const good = await left()
   const cases: [string, (file: string) => void, RegExp][] = [
-    ['text', file => writeFileSync(file, 'Dear diary, '.repeat(200)), /is no database/],
+    ['text', file => writeFileSync(file, 'Dear diary, '.repeat(200)), /is not a database/],
     ['truncated', file => truncateSync(file, Math.floor(statSync(file).size / 2)), /is damaged|lacks/],
     ['overwritten', (file) => {
       const bytes = readFileSync(file)
       bytes.fill(0xA5, 4096, 40_960)
       writeFileSync(file, bytes)
     }, /is damaged|could not be/],
-    ['empty', file => truncateSync(file, 0), /is empty, and was not/],
+    ['empty', file => truncateSync(file, 0), /is empty, but/],
     ['newer', file => changed(file, 'INSERT INTO __drizzle_migrations (hash, created_at) VALUES (\'x\', 99999999999999)'), /newer Wide Trellis/],
     ['other', (file) => {
       rmSync(file)
       changed(file, 'CREATE TABLE recipes (name TEXT)')
-    }, /none of Wide Trellis/],
+    }, /not one of Wide Trellis/],
     ['without-table', file => changed(file, 'DROP TABLE wall_models'), /is incomplete; missing: wall_models/],
     ['folder', (file) => {
       rmSync(file)
@@ -72,7 +72,7 @@ test('a data folder that is a file is told, and one that is in use is left to wh
   const file = join(mkdtempSync(join(tmpdir(), 'wide-trellis-file-')), 'data')
   writeFileSync(file, 'x')
   const wrong = await startedOn(file)
-  expect([wrong.code, wrong.said]).toEqual([1, expect.stringMatching(/is a file, and should be a folder/)])
+  expect([wrong.code, wrong.said]).toEqual([1, expect.stringMatching(/is a file, but must be a folder/)])
   const second = await startedOn(house.data)
   expect([second.code, second.said]).toEqual([1, expect.stringMatching(/is in use by process \d+, since 20/)])
   expect((await house.api('/sites')).status).toBe(200)

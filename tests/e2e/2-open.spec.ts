@@ -7,7 +7,7 @@ test('from the list of sites to a wall in the drafting cross, to scale', async (
   await expect(page).toHaveURL(new RegExp(`${HALL}/survey$`))
 
   const elevation = page.getByTestId('elevation')
-  await expect(elevation).toHaveAccessibleName(/6200 wide and 3300 high, 16 members, 1 arrays/)
+  await expect(elevation).toHaveAccessibleName(/6200 mm wide and 3300 mm high, 16 studs, 1 arrays/)
   const box = async (selector: string) => (await page.locator(selector).first().boundingBox())!
   const wall = await box('[data-testid=elevation] > g > rect')
   const inSection = await box('[data-testid=section] g g rect')
@@ -42,7 +42,7 @@ test('pointing at a thing lights it in all three drawings and in the ledger', as
 
 test('an address that is none says so', async ({ page }) => {
   await page.goto('/sites/holm-point/walls/nowhere/survey')
-  await expect(page.getByText('There is no wall of this name')).toBeVisible()
+  await expect(page.getByText('Not found: this wall')).toBeVisible()
   await page.goto('/sites/nowhere')
-  await expect(page.getByRole('alert')).toContainText('no this site')
+  await expect(page.getByRole('alert')).toContainText('Not found: this site')
 })

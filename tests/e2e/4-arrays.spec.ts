@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test'
 import { beginWall, expect, fill, HALL, saved, test, type House } from './house'
 
-const panel = (page: Page, name: string) => page.getByRole('tablist', { name: 'Parts of the arrangement' }).getByRole('tab', { name, exact: true }).click()
+const panel = (page: Page, name: string) => page.getByRole('tablist', { name: 'Arrange sections' }).getByRole('tab', { name, exact: true }).click()
 async function beginArray(page: Page, name: string, width: string, height: string) {
   await beginWall(page, name, width, height)
   await page.getByRole('link', { name: /^Arrange/ }).click()
-  await page.getByRole('button', { name: 'Add a grid of displays' }).click()
+  await page.getByRole('button', { name: 'Add display array' }).click()
 }
 const planned = async (house: House, wall: string, site = 'stennick') => {
   const plan = JSON.parse((await house.api(`/sites/${site}/walls/${wall}/plan`)).body)
@@ -17,10 +17,10 @@ test('a 3 × 3 landscape wall and a 1 × 4 portrait row are arranged from nothin
   await page.getByLabel('Display', { exact: true }).selectOption('kelda-55z')
   await fill(page, 'Rows', '3')
   await fill(page, 'Columns', '3')
-  await fill(page, 'Gap across', '0.8')
-  await fill(page, 'Gap up', '0.8')
-  await page.getByLabel('Across, hold its').selectOption('wall-centre')
-  await page.getByLabel('Up, hold its').selectOption('eye both')
+  await fill(page, 'Horizontal gap', '0.8')
+  await fill(page, 'Vertical gap', '0.8')
+  await page.getByLabel('Horizontal position').selectOption('wall-centre')
+  await page.getByLabel('Vertical position').selectOption('eye both')
   await saved(page)
   const grid = (await planned(house, 'concourse')).arrays[0]
   expect(grid.outline.width).toBeCloseTo(3 * 1210.4 + 1.6, 6)
@@ -31,7 +31,7 @@ test('a 3 × 3 landscape wall and a 1 × 4 portrait row are arranged from nothin
   await page.getByLabel('Display', { exact: true }).selectOption('firth-49s')
   await fill(page, 'Columns', '4')
   await page.getByLabel('Orientation').selectOption('portrait-cw')
-  await fill(page, 'Gap across', '40')
+  await fill(page, 'Horizontal gap', '40')
   await saved(page)
   const row = (await planned(house, 'row')).arrays[0]
   expect(row.positions).toHaveLength(4)
@@ -44,7 +44,7 @@ test('unlike displays hang in one row, in line by their pictures', async ({ page
   await beginArray(page, 'Mixed', '6 m', '2.6 m')
   await page.getByLabel('Display', { exact: true }).selectOption('firth-43s')
   await fill(page, 'Columns', '2')
-  await fill(page, 'Gap across', '30')
+  await fill(page, 'Horizontal gap', '30')
   await page.getByLabel('Layout').selectOption('picture-bottom')
   await panel(page, 'Screen')
   await page.getByRole('button', { name: 'Add at end' }).click()
@@ -72,7 +72,7 @@ test('a screen is chosen, turned and left out by keys', async ({ page, house }) 
   await expect(page.getByLabel('Hung')).toHaveValue('inverted')
   await page.getByLabel('No screen here').check()
   await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(8)
-  await page.getByRole('button', { name: 'As the other screens' }).click()
+  await page.getByRole('button', { name: 'Reset to array' }).click()
   await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
   await page.keyboard.press('Control+z')
   await saved(page)
@@ -80,7 +80,7 @@ test('a screen is chosen, turned and left out by keys', async ({ page, house }) 
   // A screen on its side does not fit a cell of the grid.
   await page.getByLabel('No screen here').uncheck()
   await page.getByLabel('Hung').selectOption('portrait-cw')
-  await expect(page.locator('[data-finding=cell-of-another-size]')).toContainText('576.2 × 1021.4; the other screens of the grid are 1021.4 × 576.2')
+  await expect(page.locator('[data-finding=cell-of-another-size]')).toContainText('576.2 × 1021.4 mm; the other screens of the grid are 1021.4 × 576.2 mm')
 })
 
 test('a dimension is typed on the drawing itself', async ({ page, house }) => {
@@ -105,7 +105,7 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
   await page.locator('[data-dimension=left]').click()
   await input.fill('1510')
   await page.locator('h1').click()
-  await expect(page.getByLabel('from the wall’s left')).toHaveValue('3042.7')
+  await expect(page.getByLabel('From wall left')).toHaveValue('3042.7')
   await page.keyboard.press('Control+z')
   await saved(page)
   await page.locator('[data-dimension=right]').click()
@@ -117,19 +117,19 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
 test('several arrays are kept apart, copied, mirrored and brought in line', async ({ page, house }) => {
   await page.goto('/sites/holm-point/walls/cafe/arrange')
   await panel(page, 'All')
-  await page.getByRole('button', { name: 'Duplicate the array' }).click()
+  await page.getByRole('button', { name: 'Duplicate array' }).click()
   await fill(page, 'Its name', 'Specials')
-  await fill(page, 'Kept clear between arrays', '300')
-  await expect(page.locator('[data-finding=arrays-close]')).toContainText('this wall keeps 300 between arrays')
-  await page.getByRole('button', { name: 'Left edges in line with it' }).click()
+  await fill(page, 'Clearance between arrays', '300')
+  await expect(page.locator('[data-finding=arrays-close]')).toContainText('the minimum between arrays on this wall is 300 mm')
+  await page.getByRole('button', { name: 'Align left edges' }).click()
   await expect(page.locator('[data-finding=arrays-overlap]')).toContainText('lie on each other')
   await page.keyboard.press('Control+z')
-  await page.getByRole('button', { name: 'Mirror the array' }).click()
+  await page.getByRole('button', { name: 'Mirror array' }).click()
   await saved(page)
   const { arrays } = (await house.wall('holm-point', 'cafe')).job.walls[0]
   expect(arrays.map(({ name }: { name: string }) => name)).toContain('Specials')
-  await page.getByRole('button', { name: 'Take the array away' }).click()
-  await expect(page.getByRole('list', { name: 'Arrays of this wall' }).getByRole('listitem')).toHaveCount(1)
+  await page.getByRole('button', { name: 'Delete array' }).click()
+  await expect(page.getByRole('list', { name: 'Arrays on this wall' }).getByRole('listitem')).toHaveCount(1)
 })
 
 test('alternatives are kept side by side, compared, and one is chosen', async ({ page, house }) => {
@@ -141,15 +141,15 @@ test('alternatives are kept side by side, compared, and one is chosen', async ({
   await panel(page, 'All')
   await page.getByLabel('Name of alternative B').fill('Narrow')
   await page.getByLabel('Name of alternative B').press('Enter')
-  await expect(page.locator('[data-finding=alternative-open]')).toContainText('none is chosen yet')
+  await expect(page.locator('[data-finding=alternative-open]')).toContainText('has not chosen one yet')
   await page.getByRole('button', { name: 'Compare' }).click()
   const [wide, narrow] = [page.locator('[data-way=a]'), page.locator('[data-way=b]')]
   await expect(wide).toContainText('Screens9')
   await expect(narrow).toContainText('Screens6')
-  await expect(narrow).toContainText('Size2043.4 × 1729.8')
+  await expect(narrow).toContainText('Size2043.4 × 1729.8 mm')
   await expect(narrow).toContainText('Holes24')
   await page.locator('[data-alternative=a]').getByRole('button', { name: 'choose' }).click()
-  await expect(page.locator('[data-finding=alternative-open]')).toContainText('“A”, but this plan is “Narrow”')
+  await expect(page.locator('[data-finding=alternative-open]')).toContainText('chose “A”, but this plan is “Narrow”')
   await page.locator('[data-alternative=a]').getByRole('button', { name: 'show' }).click()
   await expect(page.locator('[data-finding=alternative-open]')).toHaveCount(0)
   await saved(page)
@@ -158,10 +158,10 @@ test('alternatives are kept side by side, compared, and one is chosen', async ({
 
 test('what must stay clear stops an array that lies over it', async ({ page }) => {
   await page.goto(`${HALL}/arrange`)
-  await fill(page, 'from the wall’s left', '4600')
-  await expect(page.locator('[data-finding=array-over-opening]')).toContainText('lies over a door, by')
+  await fill(page, 'From wall left', '4600')
+  await expect(page.locator('[data-finding=array-over-opening]')).toContainText('covers a door by')
   await fill(page, 'above the floor', '300')
-  await fill(page, 'from the wall’s left', '2960')
+  await fill(page, 'From wall left', '2960')
   await expect(page.locator('[data-finding=array-over-reachable]')).toContainText('the outlet that must stay accessible')
 })
 
@@ -179,9 +179,9 @@ test('under the hand an array is brought to what is near, and says to what', asy
   }
   // The right edge, at 4492.7, comes to member 13 near 4599; the drawing names the line that is met.
   await drag(4599 - 4492.7 + 6)
-  await expect(page.getByTestId('elevation').getByText('member 13', { exact: true })).toBeVisible()
+  await expect(page.getByTestId('elevation').getByText('stud 13', { exact: true })).toBeVisible()
   await page.mouse.up()
-  await expect(page.getByTestId('elevation').getByText('member 13', { exact: true })).toHaveCount(0)
+  await expect(page.getByTestId('elevation').getByText('stud 13', { exact: true })).toHaveCount(0)
   await saved(page)
   const plan = await planned(house, 'ticket-hall', 'holm-point')
   // Where it was put; from there the whole array is shifted so that its plates are held.
@@ -212,9 +212,9 @@ test('everything of an arrangement is done without a mouse', async ({ page, hous
   await page.keyboard.press('Shift+ArrowUp')
   await palette('next screen right')
   await palette('next screen down')
-  await palette('all screens a quarter')
+  await palette('rotate all screens')
   await palette('arrange: all')
-  await expect(page.getByRole('list', { name: 'Arrays of this wall' })).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Arrays on this wall' })).toBeVisible()
   await saved(page)
   const [array] = (await house.wall('stennick', 'keys')).job.walls[0].arrays
   expect(array).toMatchObject({ rows: 2, columns: 2, follows: { x: { rule: 'wall-centre' } }, at: { y: { value: 1310 } }, cells: [{ row: 2, column: 1, orientation: 'inverted' }] })
@@ -234,8 +234,8 @@ test('the firm’s catalogue stays at hand from stage to stage without a connect
   await house.api('/sites', { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"name": "Far Point", "units": "metric"}' })
   await beginWall(page, 'Far', '3 m', '2.4 m', 'far-point')
   await page.getByRole('link', { name: /^Arrange/ }).click()
-  await page.getByRole('button', { name: 'Add a grid of displays' }).click()
-  await expect(page.getByRole('alert')).toContainText('The catalogue is not at hand')
+  await page.getByRole('button', { name: 'Add display array' }).click()
+  await expect(page.getByRole('alert')).toContainText('The catalogue is not on this device yet')
 })
 
 test('a model taken without a connection is kept in the browser and sent with the wall', async ({ page, house }) => {
@@ -261,7 +261,7 @@ test('a wall of many screens is drawn plain under the hand and while it is typed
   const [array, plain] = [page.locator('[data-testid=elevation] [data-array]'), page.locator('[data-plain]')]
   await expect(array.locator('[data-screen]')).toHaveCount(40)
   await expect(plain).toHaveCount(0)
-  await page.getByLabel('Gap across').pressSequentially('20', { delay: 30 })
+  await page.getByLabel('Horizontal gap').pressSequentially('20', { delay: 30 })
   await expect(page.locator('[data-testid=elevation] [data-screen]:visible')).toHaveCount(40)
   await expect(plain).toHaveCount(0)
   const box = (await array.boundingBox())!

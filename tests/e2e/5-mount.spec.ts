@@ -1,25 +1,25 @@
 import { expect, fill, HALL, saved, test, type House } from './house'
 
-const SLID = 'Plate slid, + right'
+const SLID = 'Lateral adjustment'
 
 test('a plate put by hand is told by how much it misses, with its cure, its reason, and the way back', async ({ page, house }) => {
   await page.goto(`${HALL}/mount`)
   const bench = page.getByRole('region', { name: 'Mount' })
-  await expect(bench).toContainText('9 of 9 plates held')
+  await expect(bench).toContainText('9 of 9 plates fixed')
   await expect(page.getByLabel(SLID, { exact: true })).toHaveValue('−6.3')
-  await fill(page, 'May shift sideways', '0')
+  await fill(page, 'Array lateral adjustment', '0')
   await fill(page, SLID, '0')
   const stop = page.locator('[data-finding=hole-misses-member]')
   // Half of 38, less 1.5 × 9.525 and 1.645 σ of 0.7: 3.6 of wood either side of member 5's centre at 1690; the slot begins at 1698.
-  await expect(stop).toContainText('R1 C1, top row hole at 1698 misses stud 5 by 4.4')
-  await expect(stop).toContainText('Shift the plate 7.9 to the left')
-  await expect(bench).toContainText('8 of 9 plates held')
+  await expect(stop).toContainText('Top hole of R1 C1 at 1698 mm misses stud 5 by 4.4 mm')
+  await expect(stop).toContainText('Shift the plate 7.9 mm to the left')
+  await expect(bench).toContainText('8 of 9 plates fixed')
   await expect(page.locator('[data-state=off]')).toHaveCount(2)
   await expect(page.getByRole('link', { name: /^Mount/ })).toContainText('2 stops')
   await stop.getByRole('button', { name: 'Apply shift' }).click()
-  await expect(bench).toContainText('9 of 9 plates held')
-  await fill(page, 'Why it was put there', 'conduit to the right')
-  await expect(page.locator('[data-finding=plate-by-hand]')).toContainText('because: conduit to the right')
+  await expect(bench).toContainText('9 of 9 plates fixed')
+  await fill(page, 'Reason for this position', 'conduit to the right')
+  await expect(page.locator('[data-finding=plate-by-hand]')).toContainText('reason: conduit to the right')
   await saved(page)
   const [array] = (await house.wall()).job.walls[0].arrays
   expect(array.plates).toEqual([{ row: 1, column: 1, lateralShift: expect.closeTo(-7.9, 1), reason: 'conduit to the right' }])
@@ -28,18 +28,18 @@ test('a plate put by hand is told by how much it misses, with its cure, its reas
 
   await page.getByRole('button', { name: 'Use calculated position' }).click()
   await expect(page.locator('[data-finding=plate-by-hand]')).toHaveCount(0)
-  await expect(bench).toContainText('9 of 9 plates held')
+  await expect(bench).toContainText('9 of 9 plates fixed')
 })
 
 test('a hole is put elsewhere by hand, within its slot or with a stop', async ({ page, house }) => {
   await page.goto(`${HALL}/mount`)
   const holes = page.getByRole('list', { name: 'Holes of this plate' }).getByRole('button')
   await holes.first().click()
-  await fill(page, 'Put this hole at', '1692')
-  await expect(holes.first()).toContainText('margin 1.6')
-  await expect(page.locator('[data-finding=hole-by-hand]')).toContainText('a hole was put at 1692 by hand, no reason given')
-  await fill(page, 'Put this hole at', '1640')
-  await expect(page.locator('[data-finding=hole-off-slot]')).toContainText('at 1640 the plate has no slot')
+  await fill(page, 'Hole position', '1692')
+  await expect(holes.first()).toContainText('edge clearance 1.6')
+  await expect(page.locator('[data-finding=hole-by-hand]')).toContainText('at 1692 mm is placed manually, no reason given')
+  await fill(page, 'Hole position', '1640')
+  await expect(page.locator('[data-finding=hole-off-slot]')).toContainText('at 1640 mm is not in a slot of the plate')
   await page.getByRole('button', { name: 'Use calculated position' }).click()
   await expect(page.locator('[data-finding=hole-off-slot]')).toHaveCount(0)
   await saved(page)
@@ -63,9 +63,9 @@ test('a plate is slid by typing and by keys, within its travel, and shows its su
   await slid.press('Escape')
   await expect(slid).toHaveValue('5')
 
-  await page.getByRole('button', { name: /top holes above the floor/ }).click()
+  await page.getByRole('button', { name: /top holes above floor/ }).click()
   // Bottom edge + bottom to pattern − hook to plate centre + plate to hole: 2038.6 + 270.1 − 40 + 210
-  await expect(page.getByText(/bottom edge 2038\.6 \+ to mounting pattern 270\.1 − hook to plate centre 40 \+ plate to hole 210 = 2478\.7/)).toBeVisible()
+  await expect(page.getByText(/bottom edge 2038\.6 \+ to mounting pattern 270\.1 − hook to plate centre 40 \+ plate centre to hole 210 = 2478\.7/)).toBeVisible()
 })
 
 /** The hall with one screen in the middle, whose plate reaches one stud of the two that it needs. */
@@ -84,24 +84,24 @@ test('a plate that cannot be held is cured in each of the ways that would do it'
   await unheld(house)
   await page.goto(`${HALL}/mount`)
   const bench = page.getByRole('region', { name: 'Mount' })
-  await expect(bench).toContainText('0 of 1 plates held')
+  await expect(bench).toContainText('0 of 1 plates fixed')
   await page.getByRole('tab', { name: /Remedies/ }).click()
   const way = (kind: string) => page.locator(`[data-remedy=${kind}]`).first()
-  await expect(way('shift')).toContainText('Shift the whole array 311 to the left')
+  await expect(way('shift')).toContainText('Shift the whole array 311 mm to the left')
   await expect(way('slots')).toContainText('The maker then allows 24 kg; the heaviest display is 21.5 kg')
-  await expect(way('rail')).toContainText('79 instead of 58')
+  await expect(way('rail')).toContainText('79 mm instead of 58 mm')
   await expect(way('mount')).toContainText('Quay F3')
 
   // Drawn first, then as it was again.
-  await way('board').getByRole('button', { name: 'Draw it' }).click()
+  await way('board').getByRole('button', { name: 'Preview' }).click()
   await expect(page.locator('[data-strip=board]')).toHaveCount(1)
-  await expect(bench).toContainText('1 of 1 plates held, on a board')
+  await expect(bench).toContainText('1 of 1 plates fixed, on a board')
   await way('board').getByRole('button', { name: 'As it was' }).click()
   await expect(page.locator('[data-strip]')).toHaveCount(0)
 
   for (const kind of ['shift', 'slots', 'rail', 'board', 'mount']) {
-    await way(kind).getByRole('button', { name: 'Take it' }).click()
-    await expect(bench, kind).toContainText('1 of 1 plates held')
+    await way(kind).getByRole('button', { name: 'Apply remedy' }).click()
+    await expect(bench, kind).toContainText('1 of 1 plates fixed')
     if (kind === 'rail') await expect(page.locator('[data-strip]')).toHaveCount(2)
     await saved(page)
     const plan = JSON.parse((await house.api(`${HALL}/plan`)).body)
@@ -109,7 +109,7 @@ test('a plate that cannot be held is cured in each of the ways that would do it'
     expect(position.mount.held, kind).toBe(true)
     expect(position.loads[0].utilisation, kind).toBeGreaterThan(0)
     await page.getByRole('button', { name: /^Undo/ }).click()
-    await expect(bench).toContainText('0 of 1 plates held')
+    await expect(bench).toContainText('0 of 1 plates fixed')
   }
 })
 
@@ -127,11 +127,11 @@ test('on block every hole keeps clear of the joints, and one that does not is a 
     for (const [into, module] of [[intoCourse, height], [intoBlock, length]]) expect(Math.min(into!, module! - into!) - joint / 2).toBeGreaterThanOrEqual(32)
   }
   await page.goto(`${path}/mount`)
-  await expect(page.getByRole('region', { name: 'Mount' })).toContainText('4 of 4 plates held')
-  await fill(page, 'May shift up, down', '0')
-  await fill(page, 'Plate raised, + up', '5')
-  await expect(page.locator('[data-finding=joint-too-near]').first()).toContainText('too near a joint')
-  await fill(page, 'Plate raised, + up', '20')
+  await expect(page.getByRole('region', { name: 'Mount' })).toContainText('4 of 4 plates fixed')
+  await fill(page, 'Array height adjustment', '0')
+  await fill(page, 'Height adjustment', '5')
+  await expect(page.locator('[data-finding=joint-too-near]').first()).toContainText('too close to a joint')
+  await fill(page, 'Height adjustment', '20')
   await expect(page.getByRole('alert')).toContainText('The height adjustment is')
 })
 
@@ -140,20 +140,20 @@ test('the section shows what lies behind a screen, and the slider pulls its row 
   await page.getByRole('tab', { name: 'Depth' }).click()
   const section = page.getByTestId('depth-section')
   await expect(section).toBeVisible()
-  await expect(page.getByTestId('plug-fit')).toContainText('Say what is plugged in')
-  await fill(page, 'Plug, long', '48')
-  await fill(page, 'Cable, thick', '8')
+  await expect(page.getByTestId('plug-fit')).toContainText('Enter plug, cable and player sizes')
+  await fill(page, 'Plug length', '48')
+  await fill(page, 'Cable thickness', '8')
   // 48 and a moving bend of 4 × 8; the mount leaves 58.
-  await expect(page.getByTestId('plug-fit')).toContainText('need 80: 22 too little')
-  await expect(page.locator('[data-finding=plug-does-not-fit]')).toContainText('Behind Kelda 46N narrow-bezel are 58')
+  await expect(page.getByTestId('plug-fit')).toContainText('need 80 mm: 22 mm short')
+  await expect(page.locator('[data-finding=plug-does-not-fit]')).toContainText('The space behind Kelda 46N narrow-bezel is 58 mm')
   await page.getByTestId('pull-out').fill('1')
-  await expect(page.getByText('312 mm behind it')).toBeVisible()
+  await expect(page.getByText('312 mm behind the display')).toBeVisible()
   await expect(section).toContainText('380')
-  await fill(page, 'Plug, long', '20')
+  await fill(page, 'Plug length', '20')
   await expect(page.locator('[data-finding=plug-does-not-fit]')).toHaveCount(0)
   // What is not known any more is said to be not known.
-  await fill(page, 'Plug, long', '')
-  await expect(page.getByTestId('plug-fit')).toContainText('Say what is plugged in')
+  await fill(page, 'Plug length', '')
+  await expect(page.getByTestId('plug-fit')).toContainText('Enter plug, cable and player sizes')
 })
 
 test('a stop is taken on by a named person with a reason, and can stand again', async ({ page, house }) => {
@@ -164,7 +164,7 @@ test('a stop is taken on by a named person with a reason, and can stand again', 
   const count = await stops.count()
   await stops.first().getByRole('button', { name: 'Override…' }).click()
   await page.getByRole('button', { name: 'Override stop' }).click()
-  await expect(page.getByRole('alert')).toContainText('Say why')
+  await expect(page.getByRole('alert')).toContainText('Enter a reason')
   await page.getByLabel('Reason for building it anyway').fill('Steel plate let in behind the board')
   await page.getByRole('button', { name: 'Override stop' }).click()
   await expect(page.getByTestId('taken-on')).toContainText('Stop overridden by Isla Brandt: “Steel plate let in behind the board”')

@@ -8,13 +8,13 @@ test('the mark-out on the screen runs from the datum, the floor and the level li
   await expect(row).toContainText('2479')
   await expect(row).toContainText('+152')
   await expect(row).toContainText('6.5 mm × 74 mm')
-  await fill(page, 'Datum, from left end', '500')
-  await fill(page, 'Level line above the floor', '2300')
+  await fill(page, 'Datum from left end', '500')
+  await fill(page, 'Level line above floor', '2300')
   await expect(row).toContainText('1192')
   await expect(row).toContainText('+179')
-  await fill(page, 'Level line above the floor', '')
-  await expect(page.getByLabel('Level line above the floor')).toHaveValue('2327')
-  await expect(page.getByTestId('accuracy')).toContainText('from mark to mark, the last of 6 to ± 2.5 mm')
+  await fill(page, 'Level line above floor', '')
+  await expect(page.getByLabel('Level line above floor')).toHaveValue('2327')
+  await expect(page.getByTestId('accuracy')).toContainText('the last of 6: ± 2.5 mm')
   await page.getByTestId('units').click()
   // 1191.72 mm is 46.918 in; the nearest sixteenth is 3' 10 15/16".
   await expect(row).toContainText('3\' 10 15/16"')
@@ -24,7 +24,7 @@ test('the mark-out on the screen runs from the datum, the floor and the level li
 test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ page, house }) => {
   await page.goto(`${HALL}/mark`)
   await page.getByRole('tab', { name: 'Sheets' }).click()
-  await expect(page.getByTestId('sheets-of')).toContainText('Of revision A, issued')
+  await expect(page.getByTestId('sheets-of')).toContainText('Revision A, issued')
   await page.getByRole('button', { name: 'Preview sheet' }).click()
   await expect(page.getByAltText(/Mark-out sheet, page 1 of/)).toBeVisible()
   await page.getByLabel('Paper').selectOption('letter')
@@ -64,20 +64,20 @@ test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ pag
 
 test('a mark-out is issued, revised and compared; sheets are of what was issued, and say DRAFT where they are not', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
-  await fill(page, 'from the wall’s left', '2968')
+  await fill(page, 'From wall left', '2968')
   await saved(page)
   await page.goto(`${HALL}/mark`)
   await page.getByRole('tab', { name: 'Revisions' }).click()
   await expect(page.getByTestId('issued-now')).toContainText('Since revision A')
-  await page.getByLabel('Note').fill('8 to the right')
+  await page.getByLabel('Note').fill('8 mm to the right')
   await page.getByRole('button', { name: 'Issue revision B' }).click()
-  await expect(page.getByTestId('issued-now')).toContainText('Revision B is what is planned now')
+  await expect(page.getByTestId('issued-now')).toContainText('Revision B matches the current plan')
   await saved(page)
   await page.locator('[data-revision=B]').getByRole('button', { name: 'Compare with A' }).click()
   await expect(page.getByTestId('difference')).toContainText('Departures vertical centre line moved 8 mm')
 
   const { log } = (await house.wall()).job
-  expect(log.at(-1)).toMatchObject({ kind: 'issued', revision: 'B', by: 'Isla Brandt', note: '8 to the right', frozen: expect.stringMatching(/^[0-9a-f]{64}$/) })
+  expect(log.at(-1)).toMatchObject({ kind: 'issued', revision: 'B', by: 'Isla Brandt', note: '8 mm to the right', frozen: expect.stringMatching(/^[0-9a-f]{64}$/) })
   const texts = async (query: string) => (await pdfText(Buffer.from(await (await page.request.get(`/api${HALL}/${query}`)).body()))).flat().join(' ')
   const sheet = await texts('sheet?format=pdf')
   expect(sheet).toMatch(/Revision B · issued \d\d\.\d\d\.2026 by Isla Brandt/)
@@ -106,13 +106,13 @@ test('a mark-out is issued, revised and compared; sheets are of what was issued,
   twin.site.id = 'forged'
   twin.walls[0].revisions[0].plan.arrays[0].positions[0].holes[0].x += 5
   const forged = await house.api('/sites/import', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(twin) })
-  expect([forged.status, forged.body]).toEqual([422, expect.stringContaining('is not what was issued')])
+  expect([forged.status, forged.body]).toEqual([422, expect.stringContaining('does not match what was issued')])
 })
 
 test('a stop keeps a mark-out from being issued, until it is overridden by name; templates are as large as what they show', async ({ page, house }) => {
   await page.goto('/sites/holm-point/walls/cafe/mark')
   await page.getByRole('tab', { name: 'Revisions' }).click()
-  await expect(page.getByTestId('issue-blocked')).toContainText('against this plan')
+  await expect(page.getByTestId('issue-blocked')).toContainText('this plan')
   await expect(page.getByRole('button', { name: 'Issue revision A' })).toBeDisabled()
   await page.goto('/sites/holm-point/walls/cafe/hang')
   await expect(page.getByTestId('not-issued')).toContainText('Nothing is issued yet')
@@ -121,7 +121,7 @@ test('a stop keeps a mark-out from being issued, until it is overridden by name;
   await page.goto('/sites/stennick/walls/departures-row/mark')
   await page.getByRole('tab', { name: 'Revisions' }).click()
   await page.locator('[data-revision=B]').getByRole('button', { name: 'Compare with A' }).click()
-  await expect(page.getByTestId('difference')).toContainText('R1 C2 top 1, made moved 80 mm')
+  await expect(page.getByTestId('difference')).toContainText('R1 C2 top 1, drilled moved 80 mm')
   await expect(page.locator('[data-moved]')).toHaveCount(1)
 
   const pdf = Buffer.from(await (await page.request.get(`/api${HALL}/templates?format=pdf&of=departures-r1c1&paper=a4`)).body())

@@ -12,7 +12,7 @@ test('one hole at a time at the wall, with what the drill met, kept for good', a
   await expect(page.getByTestId('hole-height')).toContainText('2479')
 
   // Everything the thumb needs is on the screen, and large enough.
-  for (const name of ['Hit', 'Miss', 'Else…', 'Back', 'Next']) {
+  for (const name of ['Hit', 'Miss', 'Other…', 'Back', 'Next']) {
     const { x, y, width, height } = (await page.getByRole('button', { name, exact: true }).boundingBox())!
     expect(Math.min(width, height)).toBeGreaterThanOrEqual(48)
     expect([x >= 0, x + width <= 390, y + height <= 844]).toEqual([true, true, true])
@@ -23,8 +23,8 @@ test('one hole at a time at the wall, with what the drill met, kept for good', a
   await page.getByLabel('Note').fill('void behind the board')
   await page.getByRole('button', { name: 'Miss' }).tap()
   // The answer comes at once: what moves, what fills the dead hole, how far a new one stays from it.
-  await expect(page.getByTestId('answer')).toContainText('New ones stay 28.6 mm from it')
-  await page.getByRole('button', { name: /^Go on/ }).tap()
+  await expect(page.getByTestId('answer')).toContainText('Keep new holes 28.6 mm away from it')
+  await page.getByRole('button', { name: /^Continue/ }).tap()
   await expect(page.getByTestId('answer')).toHaveCount(0)
   await saved(page)
 
@@ -62,16 +62,16 @@ test('a hole that differs is answered without a connection: what moves is drawn 
   await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
   const at = Number((await page.getByTestId('hole-running').textContent())!.replace(/\D/g, ''))
-  await page.getByRole('button', { name: 'Else…' }).click()
+  await page.getByRole('button', { name: 'Other…' }).click()
   await page.getByRole('button', { name: 'Blown out' }).click()
   const answer = page.getByTestId('answer')
   // In concrete it goes aside in its slot by the depth of the dead hole.
-  await expect(answer).toContainText('0 plates move, 1 mark by 50 mm in all. Holes that are made stay.')
+  await expect(answer).toContainText('0 plates move, 1 mark by 50 mm in total. Drilled holes stay.')
   await expect(answer).toContainText(`R1 C1 top 2: ${at} →`)
   await expect(answer).toContainText('repair mortar')
   await expect(page.locator('[data-moved]')).toHaveCount(1)
   await house.start()
-  await page.getByRole('button', { name: 'Go on with this, as B' }).click()
+  await page.getByRole('button', { name: 'Issue revision B' }).click()
   await expect(page.locator('[data-moved]')).toHaveCount(0)
   await saved(page)
   const { walls: [plan] } = JSON.parse((await house.api('/sites/ravel-sands/walls/arrivals/plan')).body)
@@ -92,7 +92,7 @@ test('a hole that is made stays where it is when its array is moved; what cannot
   /** Puts the array's centre elsewhere: it is at 2960. */
   const moveTo = async (x: string) => {
     await page.goto(`${HALL}/arrange`)
-    await fill(page, 'from the wall’s left', x)
+    await fill(page, 'From wall left', x)
     await saved(page)
     await page.goto(`${HALL}/mark`)
   }
@@ -103,7 +103,7 @@ test('a hole that is made stays where it is when its array is moved; what cannot
   await moveTo('3420')
   await expect(first).not.toContainText('hit')
   await page.goto(`${HALL}/mount`)
-  await expect(page.locator('[data-finding=hole-left-behind]')).toContainText('R1 C1 cannot use 4 holes that are already drilled for it: its plate would have to move')
+  await expect(page.locator('[data-finding=hole-left-behind]')).toContainText('R1 C1 cannot use 4 holes already drilled for it: its plate would have to move')
   await expect(page.locator('[data-testid=elevation] [data-left-behind]')).toHaveCount(4)
 })
 
@@ -116,7 +116,7 @@ test('the work is prepared and done step by step; what is missing is told to the
   await page.locator('[data-kit^="kit:fastener-"]').getByRole('button', { name: 'is there' }).tap()
   await expect(page.getByTestId('kit-count')).toContainText('1 of')
   await page.locator('[data-kit="kit:detector"]').getByRole('button', { name: 'is missing' }).tap()
-  await expect(page.locator('[data-kit="kit:detector"]')).toContainText('Missing, told by Odd Varga')
+  await expect(page.locator('[data-kit="kit:detector"]')).toContainText('Missing, reported by Odd Varga')
   await page.getByRole('tab', { name: 'Steps' }).tap()
   await expect(page.getByTestId('step-title')).toHaveText('Isolate and prove dead')
   for (const name of ['Done', 'Back', 'Next']) {
@@ -137,7 +137,7 @@ test('the work is prepared and done step by step; what is missing is told to the
     { step: 'check:power', done: false, photo: expect.stringMatching(/\.png$/) }, { step: 'check:power', done: true, photo: expect.stringMatching(/\.png$/) },
   ])
   const { walls: [plan] } = JSON.parse((await house.api(`${HALL}/plan`)).body)
-  expect(plan.findings.find(({ code }: { code: string }) => code === 'part-missing')).toMatchObject({ severity: 'caution', message: expect.stringContaining('Odd Varga has not at the wall') })
+  expect(plan.findings.find(({ code }: { code: string }) => code === 'part-missing')).toMatchObject({ severity: 'caution', message: expect.stringContaining('Odd Varga reports missing on site') })
   expect((await page.request.get(`/api${HALL}/kit?format=pdf`)).headers()['content-type']).toBe('application/pdf')
 })
 
@@ -148,13 +148,13 @@ test('a second result for a hole is a correction, and named as one', async ({ pa
   await page.getByRole('button', { name: 'Hit' }).tap()
   await expect(page.getByTestId('hole-name')).toHaveText('R1 C1 top 2')
   await page.getByRole('button', { name: 'Back' }).tap()
-  await expect(page.getByTestId('corrects')).toContainText('corrects the one that is recorded')
-  await page.getByRole('button', { name: 'Else…' }).tap()
+  await expect(page.getByTestId('corrects')).toContainText('corrects the recorded one')
+  await page.getByRole('button', { name: 'Other…' }).tap()
   await page.getByRole('button', { name: 'Stripped' }).tap()
   await expect(page.getByTestId('answer')).toBeVisible()
-  await page.getByRole('button', { name: 'Other ways' }).tap()
+  await page.getByRole('button', { name: 'Other remedies' }).tap()
   await page.getByRole('button', { name: 'Stop and ask' }).tap()
-  await expect(page.getByTestId('question')).toContainText('Odd Varga asks: R1 C1 top 1 stripped')
+  await expect(page.getByTestId('question')).toContainText('R1 C1 top 1 stripped')
   await saved(page)
   const { job } = await house.wall()
   const [hit, stripped, correction, asked] = job.log.slice(-4)

@@ -37,7 +37,7 @@ test('an edit and a hole made without a connection are kept and sent when it is 
   await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
   await fill(page, 'above the floor', '910')
-  await fill(page, 'Gap across', '0.8')
+  await fill(page, 'Horizontal gap', '0.8')
   const state = page.getByTestId('save-state')
   await expect(state).toHaveAttribute('data-state', 'offline')
   await expect(state).toContainText('Not saved: no connection')
@@ -103,7 +103,7 @@ test('the second of two people to save is told, sees the other’s state, and lo
   await odd.context().setOffline(false)
   const told = odd.getByTestId('conflict')
   await expect(told).toContainText('Isla Brandt saved this wall')
-  await expect(told).toContainText('They changed 1 place, you changed')
+  await expect(told).toContainText('They changed 1 item, you changed')
   // Drawn first: the other's state, with its three columns at its height.
   await expect(odd.locator('[data-screen=departures-r1c3]')).toBeVisible()
   await told.getByRole('button', { name: 'Show your version' }).click()

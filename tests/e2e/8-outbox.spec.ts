@@ -8,9 +8,9 @@ test('two walls are worked on in one outage: each opens from this device, and bo
   await page.getByRole('link', { name: 'Holm Point', exact: true }).click()
   await page.getByRole('link', { name: /^Café/ }).click()
   await page.getByRole('link', { name: /^Arrange/ }).click()
-  await expect(page.getByLabel('Gap across')).toBeVisible()
+  await expect(page.getByLabel('Horizontal gap')).toBeVisible()
   await house.stop()
-  await fill(page, 'Gap across', '42')
+  await fill(page, 'Horizontal gap', '42')
   const state = page.getByTestId('save-state')
   await expect(state).toHaveAttribute('data-state', 'offline')
   // Back over the site’s page, which needs the server, to the first wall, which this device has seen.
@@ -18,7 +18,7 @@ test('two walls are worked on in one outage: each opens from this device, and bo
   await expect(page).toHaveURL(`${house.address}${HALL}/arrange`)
   await expect(page.getByLabel('Columns')).toHaveValue('3')
   await fill(page, 'above the floor', '905')
-  await expect(page.getByTestId('unsent')).toContainText('2 to send')
+  await expect(page.getByTestId('unsent')).toContainText('2 unsent')
 
   await house.start()
   await expect(state).toHaveAttribute('data-state', 'saved', { timeout: 20_000 })
@@ -31,7 +31,7 @@ test('an entry that is refused among good ones is set aside with the reason, and
   await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
   for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'Hit' }).click()
-  await expect(page.getByTestId('unsent')).toContainText('3 to send')
+  await expect(page.getByTestId('unsent')).toContainText('3 unsent')
   // On its way the second loses where it is.
   await page.route('**/log', async (route) => {
     const { entries } = route.request().postDataJSON() as { entries: { x?: number }[] }
@@ -46,7 +46,7 @@ test('an entry that is refused among good ones is set aside with the reason, and
   await fill(page, 'Note', '')
   await page.getByTestId('set-aside').click()
   await expect(page.getByTestId('refused-entry')).toContainText('departures-r1c1-top-2')
-  await expect(page.getByTestId('refused-entry')).toContainText('hole departures-r1c1-top-2, ticket-hall, Isla Brandt')
+  await expect(page.getByTestId('refused-entry')).toContainText('drilling result departures-r1c1-top-2, ticket-hall, Isla Brandt')
   await expect(page.getByTestId('refused-entry')).toContainText('x is missing.')
   await page.unroute('**/log')
   await page.getByRole('button', { name: 'Send again' }).click()
@@ -63,7 +63,7 @@ test('two versions of a wall do not stop what the drill met from being recorded'
   await odd.context().setOffline(true)
   await fill(isla, 'above the floor', '930')
   await saved(isla)
-  await fill(odd, 'Gap across', '0.8')
+  await fill(odd, 'Horizontal gap', '0.8')
   await expect(odd.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
   await odd.context().setOffline(false)
   await expect(odd.getByTestId('conflict')).toBeVisible()
@@ -80,8 +80,8 @@ test('two tabs of one browser keep to one wall: what is done in one is seen in t
   await expect(other.getByLabel('Columns')).toHaveValue('3')
   await fill(page, 'above the floor', '940')
   await expect(other.getByLabel('above the floor')).toHaveValue('940')
-  await fill(other, 'Gap across', '0.8')
-  await expect(page.getByLabel('Gap across')).toHaveValue('0.8')
+  await fill(other, 'Horizontal gap', '0.8')
+  await expect(page.getByLabel('Horizontal gap')).toHaveValue('0.8')
   for (const tab of [page, other]) {
     await saved(tab)
     await expect(tab.getByTestId('conflict')).toHaveCount(0)
@@ -94,14 +94,14 @@ test('another wall that is opened right after an edit neither loses the edit nor
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByLabel('Columns')).toHaveValue('3')
   for (const gap of ['0.7', '0.8', '0.9']) {
-    await fill(page, 'Gap across', gap)
+    await fill(page, 'Horizontal gap', gap)
     await page.getByRole('link', { name: 'Holm Point', exact: true }).click()
     await page.getByRole('link', { name: /^Café/ }).click()
     await expect(page).toHaveURL(/cafe/)
     await page.goBack()
     await page.locator('[data-wall=ticket-hall]').click()
     await page.getByRole('link', { name: /^Arrange/ }).click()
-    await expect(page.getByLabel('Gap across')).toHaveValue(gap)
+    await expect(page.getByLabel('Horizontal gap')).toHaveValue(gap)
   }
   await saved(page)
   expect((await house.wall()).job.walls[0]).toMatchObject({ id: 'ticket-hall', arrays: [{ gap: { x: 0.9 } }] })
@@ -116,12 +116,12 @@ test('what is undone while it is on its way is undone on the server too, and is 
   const isSave = (method: string) => method === 'PUT'
   for (const moment of ['asked', 'answered', 'asked', 'answered']) {
     const sent = moment === 'asked' ? page.waitForRequest(request => isSave(request.method())) : page.waitForResponse(response => isSave(response.request().method()))
-    await fill(page, 'Gap across', '0.8')
+    await fill(page, 'Horizontal gap', '0.8')
     await sent
     await page.locator('h1').click()
     await page.keyboard.press('Control+z')
     await saved(page)
     expect(await gap()).toBe(before)
-    await expect(page.getByLabel('Gap across')).toHaveValue(String(before))
+    await expect(page.getByLabel('Horizontal gap')).toHaveValue(String(before))
   }
 })

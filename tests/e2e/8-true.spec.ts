@@ -12,7 +12,7 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   await expect(page.getByTestId('seam-end')).toHaveText('R1 C1 | R1 C2, top')
   // What no seam can have is refused beside the key.
   for (const key of ['4', '0', '0']) await page.getByRole('button', { name: key, exact: true }).tap()
-  await expect(page.getByRole('alert')).toContainText('A gap must be from 0 to 100.6')
+  await expect(page.getByRole('alert')).toContainText('A gap must be from 0 to 100.6 mm')
   for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'Delete' }).tap()
   for (const name of ['1', '0', 'Next', 'Back']) {
     const { width, height, x } = (await page.getByRole('button', { name, exact: true }).boundingBox())!
@@ -39,10 +39,10 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   await expect(page.getByLabel('Gap')).toHaveValue('1.8')
   await expect(page.getByText('2 read')).toBeVisible()
   await page.getByRole('button', { name: 'Keep these readings' }).tap()
-  await expect(page.getByTestId('closes')).toContainText('It closes.')
-  await expect(page.getByTestId('closes')).toContainText('gaps off by 1.2 mm at most')
+  await expect(page.getByTestId('closes')).toContainText('All seams come within tolerance.')
+  await expect(page.getByTestId('closes')).toContainText('max gap deviation 1.2 mm')
   await expect(page.locator('[data-move]').first()).toContainText(/turn|to the (left|right)/)
-  await expect(page.locator('section[data-row]').first()).toContainText('pull out, turn, home and lock')
+  await expect(page.locator('section[data-row]').first()).toContainText('pull out, turn, push home and lock')
   await saved(page)
 
   const file = join(house.data, 'true.json')
@@ -55,7 +55,7 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
 
   await page.getByRole('button', { name: 'Tick all' }).tap()
   await page.getByRole('button', { name: `${aligned.moves.length} turned` }).tap()
-  await expect(page.getByTestId('closes')).not.toContainText('gaps off by 1.2 mm')
+  await expect(page.getByTestId('closes')).not.toContainText('max gap deviation 1.2 mm')
   await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(0)
   await saved(page)
   const { log } = (await house.wall()).job
@@ -92,9 +92,9 @@ test.describe('at the desk', () => {
     // The first screw is turned an eighth less than told, and entered as it was.
     await page.getByRole('button', { name: 'Tick all' }).click()
     const first = page.locator('[data-move]').first()
-    await first.getByRole('button', { name: /^Turned otherwise/ }).click()
+    await first.getByRole('button', { name: /^Edit turns/ }).click()
     const told = Number(/-?[\d.]+/.exec((await first.getByTestId('as-turned').textContent())!)![0])
-    await first.getByRole('button', { name: 'A step more' }).click()
+    await first.getByRole('button', { name: 'One step more' }).click()
     await expect(first.getByTestId('as-turned')).toHaveText(`${told + 0.125} turns`)
     await page.getByRole('button', { name: /\d+ turned/ }).click()
     await saved(page)
@@ -103,13 +103,13 @@ test.describe('at the desk', () => {
 
     await readAll(page)
     await expect(page.getByTestId('closes')).toContainText('Round 2')
-    const worst = async (of: 'gaps off by' | 'steps') => Number(new RegExp(`${of} ([\\d.]+)`).exec((await page.getByTestId('closes').textContent())!)![1])
+    const worst = async (of: 'max gap deviation' | 'steps') => Number(new RegExp(`${of} ([\\d.]+)`).exec((await page.getByTestId('closes').textContent())!)![1])
     // Hung 6 mm apart; after one round all is nearer than a millimetre.
-    expect(await worst('gaps off by')).toBeLessThan(1)
+    expect(await worst('max gap deviation')).toBeLessThan(1)
     await turnAll(page)
     await page.getByRole('tab', { name: 'Readings' }).click()
     await readAll(page)
-    expect(Math.max(await worst('gaps off by'), await worst('steps'))).toBeLessThan(0.6)
+    expect(Math.max(await worst('max gap deviation'), await worst('steps'))).toBeLessThan(0.6)
   })
 
   test('readings are taken by voice where the browser listens, the same figure twice too', async ({ page }) => {
@@ -137,7 +137,7 @@ test.describe('at the desk', () => {
     }, text)
     await page.goto(`${HALL}/true`)
     await page.getByRole('tab', { name: 'Readings' }).click()
-    await page.getByRole('button', { name: 'By voice' }).click()
+    await page.getByRole('button', { name: 'Voice' }).click()
     for (const said of ['one point eight', 'zero', 'zero', 'minus zero point two millimetres']) await say(said)
     await expect(page.getByTestId('seam-end')).toHaveText('R1 C2 | R1 C3, top')
     await say('back')
@@ -158,23 +158,23 @@ test.describe('at the desk', () => {
     while (!(await page.getByTestId('seam-end').textContent())!.startsWith('R1 C3 | R2 C3')) await page.getByRole('button', { name: 'Next', exact: true }).click()
     await page.getByLabel('Gap', { exact: true }).fill('9')
     await page.getByRole('button', { name: 'Keep these readings' }).click()
-    await expect(page.getByTestId('closes')).toContainText('It does not close all the way')
-    await expect(page.getByTestId('binding')).toContainText(/R1 C3 \| R2 C3, right: [\d.]+ mm too much\. .*more travel at height/)
+    await expect(page.getByTestId('closes')).toContainText('Some seams stay out of tolerance')
+    await expect(page.getByTestId('binding')).toContainText(/R1 C3 \| R2 C3, right: [\d.]+ mm over\. .*more travel at .*height adjuster/)
   })
 
   test('the study is run before anything is drilled, cancelled, and told of in charts', async ({ page }) => {
     await page.goto(`${HALL}/true`)
     await page.getByRole('tab', { name: 'Study' }).click()
-    await page.getByLabel('Walls drawn').selectOption('100000')
+    await page.getByLabel('Simulated walls').selectOption('100000')
     await page.getByRole('button', { name: 'Run the study' }).click()
     await expect(page.getByRole('progressbar')).toBeVisible()
     await page.getByRole('button', { name: 'Cancel' }).click()
     await expect(page.getByRole('progressbar')).toHaveCount(0)
     await expect(page.getByTestId('study')).toHaveCount(0)
-    await page.getByLabel('Walls drawn').selectOption('1000')
+    await page.getByLabel('Simulated walls').selectOption('1000')
     await page.getByRole('button', { name: 'Run the study' }).click()
     await expect(page.locator('[data-way="running"]')).toHaveText(/\d+ %/)
     await expect(page.locator('.apexcharts-canvas')).toHaveCount(2)
-    await expect(page.getByText('was not surveyed for flatness')).toBeVisible()
+    await expect(page.getByText('Flatness was not surveyed')).toBeVisible()
   })
 })

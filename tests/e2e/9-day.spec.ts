@@ -57,7 +57,7 @@ test('a day without a signal: opened from nothing but the device, 60 results and
   for (let n = 0; n < 24; n++) {
     if (n < 3) {
       await wall.getByTestId('photo').setInputFiles({ name: `${n}.png`, mimeType: 'image/png', buffer: Buffer.concat([PICTURE, Buffer.from([n])]) })
-      await expect(wall.getByAltText('Photograph of this step')).toBeVisible()
+      await expect(wall.getByAltText('Photo of this step')).toBeVisible()
     }
     await wall.keyboard.press('d')
     await expect(wall.getByTestId('step-count')).toContainText(`${n + 1} done`)
@@ -115,7 +115,7 @@ test('a revision that was issued while a device was away is shown before anythin
 
   const isla = await device(page, house, 'Isla Brandt')
   await isla.page.goto(`${HALL}/arrange`)
-  await fill(isla.page, 'from the wall’s left', '2966')
+  await fill(isla.page, 'From wall left', '2966')
   await saved(isla.page)
   await isla.page.goto(`${HALL}/mark`)
   await isla.page.getByRole('tab', { name: 'Revisions' }).click()
@@ -126,7 +126,7 @@ test('a revision that was issued while a device was away is shown before anythin
   await odd.context.setOffline(false)
   await expect(odd.page.getByTestId('revision-changed')).toContainText('Revision B was issued')
   await expect(odd.page.getByTestId('revision-changed')).toContainText('You worked from A')
-  await odd.page.getByRole('button', { name: 'Work from B' }).click()
+  await odd.page.getByRole('button', { name: 'Work from revision B' }).click()
   await expect(odd.page.getByText('revision B, ')).toBeVisible()
   await saved(odd.page)
   const { job } = await house.wall()

@@ -27,7 +27,7 @@ test('a permit is added to a site, read and taken along by the crew, goes with t
   await page.getByText('Add contact').click()
   await page.getByLabel('Who', { exact: true }).fill('Ebba Lind')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
-  await expect(page.getByRole('button', { name: 'Take Ebba Lind away' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Remove Ebba Lind' })).toBeVisible()
 
   const odd = await otherPerson(browser, house, 'Odd Varga')
   await odd.goto('/sites/holm-point')
@@ -68,9 +68,9 @@ test('a permit is added to a site, read and taken along by the crew, goes with t
     await there.close()
   }
 
-  await files.getByRole('button', { name: 'Take Hot work.pdf away' }).click()
+  await files.getByRole('button', { name: 'Delete Hot work.pdf' }).click()
   await files.getByRole('button', { name: 'Keep it' }).click()
-  await files.getByRole('button', { name: 'Take Hot work.pdf away' }).click()
+  await files.getByRole('button', { name: 'Delete Hot work.pdf' }).click()
   await files.getByRole('button', { name: 'Delete box' }).click()
   await expect(files.getByRole('link', { name: /^Hot work\.pdf/ })).toHaveCount(0)
   await page.reload()

@@ -9,7 +9,7 @@ const VIEWS = {
 }
 
 /** What may scroll by itself; the page of house rules is itself a list. */
-const LISTS = ['Ledger', 'Audit', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, the best first', 'Circuits and outlets', 'As built', 'List of walls', 'Walls and visits', 'About the site', 'Schedule', 'Publishing and the task', 'Week', 'Day sheet', 'Stock and van', 'What we learn', 'Crews and hours', 'Your account']
+const LISTS = ['Ledger', 'Audit', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, best first', 'Circuits and outlets', 'As built', 'List of walls', 'Walls and visits', 'About the site', 'Schedule', 'Publishing and selected task', 'Week', 'Day sheet', 'Stock and van', 'Lessons learned', 'Crews and hours', 'Your account']
 
 /** What only looks has one server for all. */
 const test = journey.extend<object, { shared: House }>({
@@ -70,11 +70,11 @@ for (const theme of ['desk', 'site']) {
       await expect(page).toHaveURL(/\/(account|people)$/)
     })
 
-    test('in the palette and on the data sheet of keys', async ({ page }) => {
+    test('in the palette and on the sheet of keys', async ({ page }) => {
       await page.goto(`${HALL}/survey`)
       await expect(page.locator('h1').first()).toBeVisible()
       await page.keyboard.press('/')
-      await expect(page.getByRole('combobox', { name: 'What do you want to do?' })).toBeFocused()
+      await expect(page.getByRole('combobox', { name: 'Search commands' })).toBeFocused()
       expect(await seriousFaults(page)).toEqual([])
       await page.keyboard.press('Escape')
       await page.keyboard.press('?')
@@ -100,7 +100,7 @@ for (const theme of ['desk', 'site']) {
       await expect(page.getByTestId('closes')).toBeVisible()
       expect(await seriousFaults(page), 'Turns').toEqual([])
       await page.getByRole('tab', { name: 'Study' }).click()
-      await page.getByLabel('Walls drawn').selectOption('1000')
+      await page.getByLabel('Simulated walls').selectOption('1000')
       await page.getByRole('button', { name: 'Run the study' }).click()
       await expect(page.locator('.apexcharts-canvas')).toHaveCount(2)
       expect(await seriousFaults(page), 'Study').toEqual([])
@@ -164,20 +164,20 @@ journey('every action is in the palette, found by typing, with its key', async (
   await page.goto(`${HALL}/survey`)
   await expect(page.getByTestId('elevation')).toBeVisible()
   await page.keyboard.press('Control+k')
-  await expect(page.getByRole('combobox', { name: 'What do you want to do?' })).toBeFocused()
+  await expect(page.getByRole('combobox', { name: 'Search commands' })).toBeFocused()
   await page.keyboard.type('arra')
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/arrange$/)
   await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
   await page.keyboard.press('/')
-  await expect(page.getByRole('combobox', { name: 'What do you want to do?' })).toBeFocused()
+  await expect(page.getByRole('combobox', { name: 'Search commands' })).toBeFocused()
   await page.keyboard.type('quarter')
   await expect(page.getByRole('option')).toContainText('R')
   await page.keyboard.press('Enter')
   await expect(page.getByLabel('Orientation')).toHaveValue('portrait-cw')
   await page.locator('h1').click()
   await page.keyboard.press('u')
-  await expect(page.getByLabel('Gap across')).toHaveValue('1/32"')
+  await expect(page.getByLabel('Horizontal gap')).toHaveValue('1/32"')
 })
 
 test('the keyboard’s place is always seen', async ({ page }) => {

@@ -6,10 +6,10 @@ test('every field says what is wrong beside it, keeps what was typed and saves n
     ['Columns', '7', '7 columns are 7153.4 mm wide; the wall is 6200 mm'],
     ['Columns', '0', 'Must be at least 1'],
     ['Rows', 'two', '“two” is not a whole number'],
-    ['Rows', '3000', 'asks for 9000 screens; at most 2500'],
-    ['Gap across', '-1', 'Must not be negative'],
+    ['Rows', '3000', 'has 9000 screens; at most 2500'],
+    ['Horizontal gap', '-1', 'Must not be negative'],
     ['above the floor', 'up there', '“up there” is not a length'],
-    ['above the floor', '1,500', 'could be a decimal or a thousand'],
+    ['above the floor', '1,500', 'could have a decimal comma or a thousand'],
   ] as const) {
     const input = page.getByLabel(label, { exact: true })
     await fill(page, label, typed)

@@ -3,7 +3,7 @@ import { KINDS, localTime, minuteAt, SKILL_WORDS, type WhyNot } from '~~/core/pr
 import { lasts } from '~~/core/units'
 import { dayAt, timeAt, whenAt } from './when'
 
-/** The task that is chosen: what it is, how long, why it is not earlier, and putting it elsewhere by hand. */
+/** The task that is chosen: what it is, how long, why it is not earlier, and putting it elsewhere manually. */
 const { may } = defineProps<{ may: boolean }>()
 const store = useProgrammeStore()
 const { tell } = useUnits()

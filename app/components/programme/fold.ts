@@ -1,7 +1,7 @@
 import type { Interval } from '~~/core/geometry'
 import { clip, union } from '~~/core/intervals'
 
-/** A stretch of time at which somebody works, and where it is drawn, px. */
+/** A stretch of time at which a person works, and where it is drawn, px. */
 export interface Stretch extends Interval { x: number, width: number }
 
 /** Time without the hours at which nobody works: those are folded into a narrow strip. */
@@ -10,7 +10,7 @@ export interface Folded { stretches: Stretch[], width: number, x: (minute: numbe
 /** So wide is a fold, px; and so short a gap is not folded, min. */
 const [FOLD, SHORT] = [14, 60]
 
-/** Folds time between two moments round the hours at which somebody works. */
+/** Folds time between two moments round the hours at which a person works. */
 export function foldTime(from: number, to: number, works: Interval[], pxPerMinute: number): Folded {
   const open = union(clip({ from, to }, works).filter(each => each.to > each.from))
   const joined: Interval[] = []

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Issues the next revision, with what is to be said of it. */
+/** Issues the next revision, with its note. */
 const { verb = 'Issue' } = defineProps<{ verb?: string }>()
 const emit = defineEmits<{ issued: [revision: string] }>()
 const store = useWallStore()

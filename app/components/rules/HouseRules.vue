@@ -9,7 +9,7 @@ const { levels, level, units, says, fixed = false } = defineProps<{
   level: RuleLevel
   units: UnitSystem
   says: string
-  /** Whether whoever reads them may not choose. */
+  /** Whether the reader them may not choose. */
   fixed?: boolean
 }>()
 const emit = defineEmits<{ choose: [rules: Rules] }>()

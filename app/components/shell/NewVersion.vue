@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A new version of the program, offered: what is open goes on with the one it began with until somebody says so. */
+/** A new version of the program, offered: what is open goes on with the one it began with until a person says so. */
 const { $pwa } = useNuxtApp()
 const waits = computed(() => $pwa?.needRefresh === true)
 </script>

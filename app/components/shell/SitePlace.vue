@@ -9,7 +9,7 @@ const session = useSessionStore()
 const state = defineModel<SiteState>()
 const fault = ref('')
 const editing = ref(false)
-/** The version that the form was made from: what others changed since then is told before it is written over. */
+/** The version that the form was made from: what others changed since then is reported before it is written over. */
 let from = 0
 const may = computed(() => session.may('site.settings', site))
 const place = computed(() => state.value?.site)

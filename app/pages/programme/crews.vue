@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { idFrom } from '~~/core/job'
 
-/** Crews and their hours, lift aids, ways between sites, and what a piece of work takes. */
+/** Crews and their hours, lifting aids, ways between sites, and what a piece of work takes. */
 const store = useProgrammeStore()
 if (!useSessionStore().may('programme.plan')) await navigateTo('/programme/week', { replace: true })
 const session = useSessionStore()

@@ -49,7 +49,7 @@ const told = (faults: Fault[], what: string) => faults.map(({ message }) => `${w
 function record(result: MadeHole['result']) {
   if (!step.value) return
   const { id, ...planned } = step.value.hole
-  // What missed is a reading of the wall, and lies where the drill went in; what hit is told where the plan has it.
+  // What missed is a reading of the wall, and lies where the drill went in; what hit is reported where the plan has it.
   const { x, y } = result === 'hit' ? planned : turned(planned, plan.value?.marking.levelLine?.turn)
   if (result !== 'hit') ask(id, result)
   const before = done.value

@@ -2,7 +2,7 @@
 import { Check, Printer, TriangleAlert } from 'lucide-vue-next'
 import { KIT_GROUPS, type KitGroup, type KitItem } from '~~/core/hang'
 
-/** Parts and tools that the work needs, to be ticked off; what is missing is told to the planner. */
+/** Parts and tools that the work needs, to be ticked off; what is missing is reported to the planner. */
 const { kit, said } = useRun()
 const { current } = useRevisionAtWall()
 const store = useWallStore()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ASKED } from '~~/core/hang/open'
 
-/** What somebody at the wall has asked and nobody has answered. */
+/** What a person at the wall has asked and nobody has answered. */
 const store = useWallStore()
 const { built } = useWallPlan()
 const answers = ref<Record<string, string>>({})

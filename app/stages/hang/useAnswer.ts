@@ -24,7 +24,7 @@ export function useAnswer() {
     open: computed(() => (moves.value && !edited.value) || drilledAnew.value === true),
     ask: (hole: string, result: MadeHole['result']) => { asked.value = { hole, result } },
     close: () => { asked.value = undefined },
-    /** Whether it is still being worked out. */
+    /** Whether it is still being calculated. */
     waiting: computed(() => asked.value !== undefined && drilledAnew.value !== true && built.value.dead.some(({ hole }) => hole === asked.value!.hole)),
   }
 }

@@ -6,7 +6,7 @@ import { wallKey } from '~/sync/device'
 type AtHand = Revision & { frozen: Frozen }
 
 /**
- * The revision that is worked from on this device: the last one, once whoever works here has seen that it is another
+ * The revision that is worked from on this device: the last one, once anyone who works here has seen that it is another
  * than before.
  */
 export function useRevisionAtWall() {
@@ -19,7 +19,7 @@ export function useRevisionAtWall() {
   const before = computed(() => atHand(seen.value[key.value]))
   /** What is worked from: what was seen here last, or, where that is none or was withdrawn, the last one. */
   const current = computed(() => before.value ?? atHand(last.value?.id))
-  /** One that was issued since by somebody, and that nobody here has looked at yet. */
+  /** One that was issued since by a person, and that nobody here has looked at yet. */
   const newer = computed(() => before.value && last.value?.id !== before.value.id ? atHand(last.value?.id) : undefined)
   const accept = (id: string) => { seen.value = { ...seen.value, [key.value]: id } }
   watch(current, (now) => {

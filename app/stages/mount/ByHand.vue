@@ -2,7 +2,7 @@
 import { Undo2 } from 'lucide-vue-next'
 import type { Fault } from '~~/core/job'
 
-/** Why a person put something elsewhere than it was worked out to be, and the way back. */
+/** Why a person put something elsewhere than it was calculated to be, and the way back. */
 const { label, reason = '', because } = defineProps<{ label: string, reason?: string, because: (reason: string) => Fault[] }>()
 const emit = defineEmits<{ release: [] }>()
 </script>

@@ -5,7 +5,7 @@ import type { Model } from '~~/core/catalogue'
 import type { Fastener, HoleChoice } from '~~/core/job'
 import { carryingWall } from '~~/core/survey'
 
-/** One plate: where it was worked out to be, what a person decides instead, the sum behind its holes, and each hole. */
+/** One plate: where it was calculated to be, what a person decides instead, the sum behind its holes, and each hole. */
 const store = useWallStore()
 const { piece } = usePiece()
 const { array, arrayPlan, position, mount, step } = usePlates()

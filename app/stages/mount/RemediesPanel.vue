@@ -5,7 +5,7 @@ import type { Remedy } from '~~/core/plan/remedies'
 import { Cancelled } from '~/workers/pool'
 import { tellsHere, useStudies } from '~/workers/useStudies'
 
-/** What else would hold the array: each way worked out, drawn on request, and taken with one click. */
+/** What else would hold the array: each way calculated, drawn on request, and taken with one click. */
 const store = useWallStore()
 const { array, positions, held } = usePlates()
 const { built, planContext } = useWallPlan()

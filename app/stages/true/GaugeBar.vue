@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Mic, MicOff } from 'lucide-vue-next'
 
-/** Which instrument is read, and whether the browser listens to whoever reads. */
+/** Which instrument is read, and whether the browser listens to the reader. */
 const { offered, connected, last, connect, hold, hearing } = useGauge()
 const { canHear, listening, fault, toggle } = hearing
 const choose = (id: string) => {

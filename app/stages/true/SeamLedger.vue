@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Every reading of the last round: as it is now, and as it will be once all is turned as told. */
+/** Every reading of the last round: as it is now, and as it will be once all is turned as stated. */
 const { alignment } = useTruing()
 const { showThin } = useUnits()
 const shown = (kind: string, value: number) => kind === 'roll' ? `${Number(value.toFixed(2))} mm/m` : showThin(value)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ADJUSTER_NAMES, type Move } from '~~/core/true'
 
-/** One adjuster to turn: ticked as told, or entered as it was turned. */
+/** One adjuster to turn: ticked as stated, or entered as it was turned. */
 const { move } = defineProps<{ move: Move }>()
 const { made, keyOf, tick, by, otherwise } = useTurns()
 const { tell, fineWithUnit } = useUnits()

@@ -5,7 +5,7 @@ import { turnedOf } from '~~/core/true'
 import { practiceFeeler, practiceLevel } from '~/instruments/gauge'
 import type { InstrumentEvent, PracticeGauge } from '~/instruments/instrument'
 
-/** The instruments that readings of seams come from, and the voice of whoever reads them. */
+/** The instruments that readings of seams come from, and the voice of the reader them. */
 export const useGauge = createSharedComposable(() => {
   const store = useWallStore()
   const { array, screens } = useTruing()

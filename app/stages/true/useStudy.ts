@@ -8,7 +8,7 @@ export interface Studied { array: string, study: Study, notKnown: NotKnown[], to
 
 const [SEED, USUAL] = [1, 10_000]
 
-/** The study of the array that is worked on: run when it is asked for, told how far it is, cancelled at any moment. */
+/** The study of the array that is worked on: run when it is asked for, with its progress shown, cancelled at any moment. */
 export const useStudy = createSharedComposable(() => {
   const store = useWallStore()
   const { array, arrayPlan } = useTruing()
@@ -19,7 +19,7 @@ export const useStudy = createSharedComposable(() => {
   const studied = shallowRef<Studied>()
   let running: AbortController | undefined
   const subject = computed(() => array.value && arrayPlan.value && store.wall ? studiedArray(toRaw(array.value), toRaw(arrayPlan.value), toRaw(store.wall), store.catalogue, store.rules) : undefined)
-  /** By what it is told whether a study is of what stands now. */
+  /** By what it is reported whether a study is of what stands now. */
   const of = computed(() => JSON.stringify([store.rules.measuring, subject.value, trials.value]))
   const current = computed(() => studied.value?.array === array.value?.id ? studied.value : undefined)
 

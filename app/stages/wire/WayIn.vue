@@ -6,7 +6,7 @@ const BEAR = [{ value: '', label: 'not known' }, { value: 'yes', label: 'load-be
 const framed = computed(() => store.wall?.structure.kind.endsWith('stud'))
 const open = (side: 'above' | 'below') => (value: string) => store.edit('Access above and below', wall => setVoid(wall, side, (value || undefined) as 'open' | undefined))
 const LOOKED = [{ value: 'no', label: 'not checked' }, { value: 'yes', label: 'checked' }]
-/** That somebody looked and found none is something else than that nobody looked. */
+/** That a person looked and found none is something else than that nobody looked. */
 const look = (value: string) => store.edit('Blocking check', wall => setLooked(wall, value === 'yes'))
 const bear = (value: string) => store.edit('Load-bearing studs', wall => setBearing(wall, value === '' ? undefined : value === 'yes'))
 </script>

@@ -13,7 +13,7 @@ export interface SheetJob { site: Pick<Site, 'name' | 'units'>, rules: Rules }
 /** The code by which a telephone finds the wall is so large, mm. */
 const CODE = 17
 const RULES = 2.5
-/** Rules that are told on every sheet: what is drilled rests on them. The others are told where somebody chose. */
+/** Rules that are reported on every sheet: what is drilled rests on them. The others are reported where a person chose. */
 const ALWAYS_TOLD = new Set<string>(['proofOfFraming', 'coveringCountsAsGap', 'hollowWallAnchors', 'blockJoints', 'furring', 'heightDatum'])
 
 /** What the firm chose where good installers disagree. */

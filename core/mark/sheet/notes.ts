@@ -20,7 +20,7 @@ export function cableWorkOf({ wiring: { works, boxes } }: Shown, { units, precis
   ]
 }
 
-/** What people decided against what was worked out: each a line for the sheet. */
+/** What people decided against what was calculated: each a line for the sheet. */
 export function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
   return findings.flatMap(({ code, message, overridden }) => {
     const told = textToString(message, units)

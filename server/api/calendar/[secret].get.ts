@@ -11,7 +11,7 @@ import { notFound } from '../../utils/apiError'
 
 const DAY = 86_400_000
 
-/** A calendar that somebody subscribed to, by the secret in its address: what was published for a crew or a person, from a month ago on. */
+/** A calendar that a person subscribed to, by the secret in its address: what was published for a crew or a person, from a month ago on. */
 export default defineEventHandler(event => limited('links', clientOf(event), () => {
   const { firm: id, secret } = firmOfSecret(getRouterParam(event, 'secret')!.replace(/\.ics$/, ''))
   const firm = id === undefined ? listFirms(accounts())[0] : firmOfId(accounts(), id)
@@ -20,7 +20,7 @@ export default defineEventHandler(event => limited('links', clientOf(event), () 
   const { kind, of } = openCalendar(db, secret)
   const { settings, publishedAt } = readProgramme(db)
   const person = kind === 'person' ? listPeople(accounts(), firm.key).find(({ id }) => id === of) : undefined
-  // Whoever is no longer of the firm hears nothing more, whatever address he has.
+  // Anyone who is no longer of the firm hears nothing more, whatever address he has.
   if (kind === 'person' && !person) throw notFound('this calendar')
   const all = publishedBetween(db, new Date(Date.now() - 31 * DAY).toISOString(), new Date(Date.now() + 366 * DAY).toISOString())
   const mine = all.filter(({ crew, people }) => kind === 'crew' ? crew === of : people.includes(of))

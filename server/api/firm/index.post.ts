@@ -20,7 +20,7 @@ export default defineEventHandler(async (event) => {
     if (faults.length > 0) throw validationError(faults)
     const hash = await hashPassword(String(password))
     return atomically(accounts(), () => {
-      // Somebody else may have used it while the password was made ready.
+      // Another person may have used it while the password was made ready.
       markUsed(accounts(), open(), now())
       const begun = beginFirm(accounts(), String(firm), now())
       const planner = addPerson(accounts(), begun.key, { name, address, password: hash, role: 'planner', sites: [] }, now())

@@ -4,7 +4,7 @@ import { publishedBetween } from '../../repositories/programme'
 import { siteOfId } from '../../repositories/siteRows'
 import { validationError } from '../../utils/apiError'
 
-/** What was published between two moments, `?from=` and `?to=` (ISO 8601), at the sites that whoever asks sees. */
+/** What was published between two moments, `?from=` and `?to=` (ISO 8601), at the sites that the caller sees. */
 export default defineEventHandler((event) => {
   const { from, to } = getQuery(event)
   const faults = Object.entries({ from, to }).flatMap(([key, value]) => typeof value === 'string' && isMoment(value) ? [] : [{ path: `$.${key}`, message: 'must be a date and time with time zone (ISO 8601)' }])

@@ -12,7 +12,7 @@ import { signIn } from '../../utils/session'
 /** What is compared where there is nobody of an address, so that it takes as long. */
 let nobodys: Promise<string> | undefined
 
-/** Signs in: `{ address, password }`, and `firm` where somebody is of several with one password. */
+/** Signs in: `{ address, password }`, and `firm` where a person is of several with one password. */
 export default defineEventHandler(async (event) => {
   const { address, password, firm } = fieldsOf(await jsonBody(event))
   const [who, typed] = [addressOf(address), typeof password === 'string' ? password.slice(0, 200) : '']

@@ -1,5 +1,5 @@
 import { database, seenBy } from '../../accounts/access'
 import { listSites } from '../../repositories/sites'
 
-/** The sites that whoever asks sees, with their walls. */
+/** The sites that the caller sees, with their walls. */
 export default defineEventHandler(event => listSites(database(event), seenBy(event)))

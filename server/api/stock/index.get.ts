@@ -15,7 +15,7 @@ export default defineEventHandler((event) => {
   const db = database(event)
   const { site: ofSite } = getQuery(event)
   const days = Math.min(LONGEST, Math.max(1, Number(getQuery(event).days) || 14))
-  // What there is and what is short is the firm's; of a site that whoever asks does not see, its name is not told.
+  // What there is and what is short is the firm's; of a site that the caller does not see, its name is not told.
   const seen = new Set(wallsSeen(event).map(({ site, id }) => `${site}/${id}`))
   const walls = listWalls(db, () => () => true, { work: true })
   const { settings } = readProgramme(db)

@@ -6,7 +6,7 @@ import { may } from '../../../core/people'
 
 const YEAR = 366 * 86_400_000
 
-/** The walls that whoever asks sees, with their states and the next visit to each: `{ walls, next, pending }`. */
+/** The walls that the caller sees, with their states and the next visit to each: `{ walls, next, pending }`. */
 export default defineEventHandler((event) => {
   const walls = wallsSeen(event)
   const db = database(event)

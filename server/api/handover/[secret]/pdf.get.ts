@@ -2,7 +2,7 @@ import { database, openedLink } from '../../../accounts/access'
 import { packAnswer } from '../../../archive/pack'
 import { readJobText, siteUnits } from '../../../repositories/walls'
 
-/** The handover as PDF, for whoever has the link. */
+/** The handover as PDF, for anyone with the link. */
 export default defineEventHandler((event) => {
   const { site, wall } = openedLink(event)
   const units = siteUnits(database(event), site)

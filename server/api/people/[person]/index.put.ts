@@ -6,7 +6,7 @@ import { jsonBody } from '../../../utils/jsonBody'
 import { now } from '../../../utils/now'
 import { peopleAnswer } from '../../../utils/peopleAnswer'
 
-/** Gives somebody another role, or other sites: `{ role, sites }`. */
+/** Gives a person another role, or other sites: `{ role, sites }`. */
 export default defineEventHandler(async (event) => {
   changeRole(accounts(), firmOf(event).key, getRouterParam(event, 'person')!, roleChoice(fieldsOf(await jsonBody(event))), author(event), now())
   return peopleAnswer(event)

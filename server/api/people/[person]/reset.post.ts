@@ -4,7 +4,7 @@ import { inviteToReset } from '../../../accounts/invitations'
 import { accounts } from '../../../accounts/open'
 import { grantsOf, personHere } from '../../../accounts/people'
 
-/** Makes a link by which somebody sets a new password; the answer has its address, once. */
+/** Makes a link by which a person sets a new password; the answer has its address, once. */
 export default defineEventHandler((event) => {
   const person = personHere(accounts(), firmOf(event).key, getRouterParam(event, 'person')!)
   const { role, sites } = heldNow(grantsOf(accounts(), person.key))!

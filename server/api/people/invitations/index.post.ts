@@ -5,7 +5,7 @@ import { roleChoice } from '../../../accounts/people'
 import { fieldsOf } from '../../../utils/fields'
 import { jsonBody } from '../../../utils/jsonBody'
 
-/** Invites somebody: `{ name, address, role, sites }`; the answer has the link's address, once. */
+/** Invites a person: `{ name, address, role, sites }`; the answer has the link's address, once. */
 export default defineEventHandler(async (event) => {
   const body = fieldsOf(await jsonBody(event))
   const secret = invite(accounts(), firmOf(event).key, { ...roleChoice(body), name: body.name, address: body.address }, author(event), new Date())

@@ -5,7 +5,7 @@ import { notFound } from '../../../utils/apiError'
 import { audited } from '../../../utils/audited'
 import { now } from '../../../utils/now'
 
-/** Makes the address of a crew's calendar anew; the one before it ends. The secret is told this once. */
+/** Makes the address of a crew's calendar anew; the one before it ends. The secret is shown only once. */
 export default defineEventHandler((event) => {
   const [db, crew] = [database(event), getRouterParam(event, 'crew')!]
   if (!readProgramme(db).settings.crews.some(({ id }) => id === crew)) throw notFound('this crew')

@@ -22,7 +22,7 @@ try {
 catch (error) {
   failed.value = (error as Error).message
 }
-// Whoever left, or was sent to the door, while the wall was read has no page for anything to begin on.
+// Anyone who left, or was sent to the door, while the wall was read has no page for anything to begin on.
 if (!getCurrentScope()?.active) await new Promise(() => {})
 const { state, reason, waiting, resolve } = useWallSync()
 useEveryStage()

@@ -14,7 +14,7 @@ export default defineEventHandler((event) => {
   const { version } = readWall(database(event), site, wall)
   const stream = createEventStream(event)
   const { session } = signedIn(event)
-  // Whoever was let in when it began may have been removed since, or sent elsewhere.
+  // Anyone who was let in when it began may have been removed since, or sent elsewhere.
   const still = () => {
     const now = openSession(accounts(), session, new Date())
     return !('ended' in now) && may(now.held, 'site.read', { site, closed: true })
