@@ -1,5 +1,6 @@
 export * from './choiceNames'
 export * from './fault'
+export * from './formerWords'
 export * from './display'
 export * from './mount'
 export * from './fastener'

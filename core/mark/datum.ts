@@ -1,5 +1,5 @@
 import type { ArrayPlan } from '../mount'
-import type { Rules, Wall } from '../job'
+import { saidToday, type Rules, type Wall } from '../job'
 import { centreOf } from '../geometry'
 import { turnOf, type Turn } from './level'
 
@@ -11,7 +11,7 @@ export interface LevelLine { y: number, label: string, turn?: Turn }
 
 /** The wall's own datum, or its left edge. */
 export function datumOf(wall: Wall): Datum {
-  return wall.datum ?? { x: 0, label: 'left edge of the wall' }
+  return wall.datum ? { ...wall.datum, label: saidToday(wall.datum.label) } : { x: 0, label: 'left edge of the wall' }
 }
 
 function heightOf(wall: Wall, arrays: ArrayPlan[], rules: Rules): LevelLine | undefined {

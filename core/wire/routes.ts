@@ -4,6 +4,7 @@ import { isFramed } from '../survey'
 import { figure, quantity, words, type Figure, type Text } from '../units'
 import type { BoxPlan } from './boxes'
 import { isOutside } from './fit'
+import { LEG_NAMES } from './legNames'
 import { inSight, onTheFace } from './raceway'
 import { placeOf } from './sources'
 import { isOpen, legsThrough, MINUTES, placeBeyond, placeIn, placesTo, reachedFrom, SIDES, type Leg, type Method, type Reached, type VoidSide, type Ways } from './ways'
@@ -221,6 +222,6 @@ const whyNot = (wall: Wall): Text => wall.void === undefined
 /** How long a route takes, min, with what each leg of it does. */
 export const timeOf = ({ legs, minutes, way }: RoutePlan): Figure => figure([{
   label: 'Time', unit: 'min', value: minutes,
-  expression: words`set-up ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} + ${leg.method} ${quantity(leg.minutes, '')}`, [])}`,
+  expression: words`set-up ${quantity(MINUTES.enter, '')}${legs.reduce<Text>((text, leg) => words`${text} + ${LEG_NAMES[leg.method].toLowerCase()} ${quantity(leg.minutes, '')}`, [])}`,
   source: way === 'surface' ? 'default minutes: raceway per metre and per end' : 'default minutes; likely blocking weighted by its probability',
 }])

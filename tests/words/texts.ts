@@ -4,8 +4,8 @@ import ts from 'typescript'
 /** A text that a user may see, and its line in the file. */
 export interface SeenText { line: number, text: string }
 
-/** What looks like an identifier, a path, a class list or a selector is not a text. */
-const isText = (text: string) => /[A-Za-z]{3}/.test(text) && /\s/.test(text.trim()) && !/^[\w./:[\]()-]+( [\w./:[\]()!#%-]+)*$/.test(text.trim().replace(/\b[A-Z][a-z]+\b/g, match => match)) || /^[A-Z][a-z]+( [a-z]+)*[.:]?$/.test(text.trim()) || /^[a-z]+( [a-z]+)+$/.test(text.trim())
+/** Two words, or one that begins with a capital: identifiers, paths and classes are not texts. */
+const isText = (text: string) => /[A-Za-z’]{2,}[ ,:]+[A-Za-z]{2}/.test(text) || /^\s*[A-Z][a-z]+/.test(text)
 
 /** The string literals of a script, templates in their pieces; imports, types and comments left out. */
 function textsOfScript(source: string, first: number): SeenText[] {

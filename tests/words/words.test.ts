@@ -9,9 +9,13 @@ const sources = ['app', 'core', 'server', 'cli'].flatMap(folder => readdirSync(f
 
 const wrongIn = (texts: string[]) => texts.flatMap(text => PHRASES.filter(({ pattern }) => pattern.test(text)).map(({ why }) => `“${text}”: ${why}`))
 
+/** Finds files that are worth reading in full. */
+const ANYWHERE = new RegExp(PHRASES.map(({ pattern }) => `(?:${pattern.source.replaceAll('$', '')})`).join('|'), 'i')
+
 describe('what a user reads', () => {
   it('has no phrase that is wrong in every context', () => {
-    const wrong = sources.flatMap(path => textsIn(path, readFileSync(path, 'utf8')).flatMap(({ line, text }) => wrongIn([text]).map(fault => `${path}:${line} ${fault}`)))
+    const wrong = sources.map(path => ({ path, source: readFileSync(path, 'utf8') })).filter(({ source }) => ANYWHERE.test(source))
+      .flatMap(({ path, source }) => textsIn(path, source).flatMap(({ line, text }) => wrongIn([text]).map(fault => `${path}:${line} ${fault}`)))
     expect(wrong).toEqual([])
   })
 

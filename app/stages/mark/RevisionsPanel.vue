@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Download } from 'lucide-vue-next'
+import { saidToday } from '~~/core/job'
 import { isAlike } from '~~/core/revision/difference'
 
 /** What was issued, what differs since, and issuing the next revision. */
@@ -52,7 +53,7 @@ function withdraw(entry: string) {
     <IssueForm @issued="compared = { from: '', to: '' }" />
     <ol v-if="issues.length" class="divide-y divide-hair border-t border-hair" aria-label="Revisions">
       <li v-for="{ revision, by, at, note, entry, id } in issues" :key="entry" class="py-2 text-sm" :data-revision="revision">
-        <p><b class="text-base">{{ revision }}</b> {{ whenOf(at) }}, {{ by }}{{ note ? `: ${note}` : '' }}</p>
+        <p><b class="text-base">{{ revision }}</b> {{ whenOf(at) }}, {{ by }}{{ note ? `: ${saidToday(note)}` : '' }}</p>
         <p v-if="!id" class="text-ink-soft">
           Issued before this program stored issued plans.
         </p>

@@ -1,3 +1,5 @@
+import { saidToday } from '~~/core/job'
+
 /** A place on the wall that dimensions can run from. */
 interface Place { value: string, label: string, x: number }
 
@@ -21,11 +23,11 @@ export function useDatumChoices() {
   const chosen = computed(() => {
     const datum = store.wall?.datum
     if (!datum) return 'left'
-    return places.value.find(({ x, label }) => Math.abs(x - datum.x) < 1e-6 && label === datum.label)?.value ?? OWN
+    return places.value.find(({ x, label }) => Math.abs(x - datum.x) < 1e-6 && label === saidToday(datum.label))?.value ?? OWN
   })
   return {
     chosen,
-    choices: computed(() => [...places.value, ...chosen.value === OWN ? [{ value: OWN, label: store.wall?.datum?.label ?? '', x: 0 }] : []].map(({ value, label }) => ({ value, label }))),
+    choices: computed(() => [...places.value, ...chosen.value === OWN ? [{ value: OWN, label: saidToday(store.wall?.datum?.label ?? ''), x: 0 }] : []].map(({ value, label }) => ({ value, label }))),
     choose: (value: string) => {
       const place = places.value.find(each => each.value === value)
       if (!place) return []

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RoutePlan } from '~~/core/wire'
+import { LEG_NAMES, type RoutePlan } from '~~/core/wire'
 
 /** One leg of a route at a time, to be read at arm's length at the wall. */
 const { route } = defineProps<{ route: RoutePlan }>()

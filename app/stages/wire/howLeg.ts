@@ -18,8 +18,3 @@ export function howLeg(leg: Leg, bit: (mm: number) => string, show: (mm: number)
     'through the wall': `bore through the wall ${hole}, sloping down to the outside; seal both faces`,
   }[leg.method]}${guards}${past}${doubts}`
 }
-
-/** The same in a word or two. */
-export const LEG_NAMES: Record<Leg['method'], string> = {
-  'drops': 'Drop', 'weighted line': 'Weighted line', 'rod': 'Fish rod up', 'opening at blocking': 'Open at blocking', 'bored plate': 'Bore plate', 'across a stud': 'Across studs', 'void': 'Along the void', 'raceway': 'Raceway', 'through the wall': 'Through the wall',
-}
