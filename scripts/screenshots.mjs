@@ -49,7 +49,7 @@ const VIEWS = {
   }, { width: 390, height: 844 }],
   'true-study': ['/sites/ravel-sands/walls/arrivals/true', async (page) => {
     await tab('Study')(page)
-    await page.getByRole('button', { name: 'Run the study' }).click()
+    await page.getByRole('button', { name: 'Run study' }).click()
     await page.getByTestId('study').waitFor()
   }],
   'close': [`${LOUNGE}/close`, tab('As built')],
@@ -59,10 +59,10 @@ const VIEWS = {
     await page.getByLabel('Instrument').selectOption('practice-feeler')
     while (!(await page.getByTestId('seam-end').textContent()).startsWith('R3 C2 | R3 C3, bottom')) {
       const level = (await page.getByTestId('seam-end').textContent()).startsWith('Level')
-      if (!level) await page.getByRole('button', { name: 'Hold it here and read' }).click()
+      if (!level) await page.getByRole('button', { name: 'Take reading' }).click()
       for (let n = 0; n < (level ? 1 : 2); n++) await page.getByRole('button', { name: 'Next', exact: true }).click()
     }
-    await page.getByRole('button', { name: 'Keep these readings' }).click()
+    await page.getByRole('button', { name: 'Save and calculate turns' }).click()
     await page.getByTestId('closes').waitFor()
   }],
 }

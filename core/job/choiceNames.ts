@@ -1,6 +1,6 @@
 /** Answers of a job file that do not read as words once their hyphens are spaces. */
 const NAMES: Record<string, string> = {
-  'gypsum-board': 'plasterboard / drywall', 'pull-out': 'pull-out', 'pass-through': 'pass-through', 'tilt': 'tilting',
+  'gypsum-board': 'plasterboard/drywall', 'pull-out': 'pull-out', 'pass-through': 'pass-through', 'tilt': 'tilting',
   'portrait-cw': 'portrait, top right', 'portrait-ccw': 'portrait, top left', 'inverted': 'upside down',
   'kit-upper': 'kit, upper box', 'kit-lower': 'kit, lower box', 'floor': 'floor outlet', 'power': 'power', 'self-drilling': 'self-drilling screw',
   'hollow-wall-anchor': 'hollow-wall anchor', 'face-down': 'face down where its maker allows it', 'hdmi': 'HDMI', 'usb': 'USB',

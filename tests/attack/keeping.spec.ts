@@ -39,7 +39,7 @@ test('a site goes out with its pictures and comes back with nothing lost: who sa
     await other.signIn(page.context())
     await page.goto(other.address)
     await page.getByTestId('job-file').setInputFiles(file)
-    await expect(page.getByRole('alert')).toContainText('here already')
+    await expect(page.getByRole('alert')).toContainText('already exists')
     await page.getByRole('button', { name: 'Import as a copy' }).click()
     await expect(page.getByRole('heading', { name: 'Holm Point (copy)' })).toBeVisible()
     await expect(page.getByText('saved by Isla Brandt')).toBeVisible()
@@ -64,7 +64,7 @@ test('what is no archive is refused in words, and leaves nothing behind', async 
     const answer = await house.api(`/sites/archive${query}`, { method: 'POST', body: new Uint8Array(body), headers: { 'content-type': 'application/zip' } })
     return [answer.status, JSON.parse(answer.body).error?.message ?? ''] as const
   }
-  for (const [body, words] of [[Buffer.from('Dear diary'), /no ZIP file/], [cut, /no ZIP file/], [damaged, /job\.json|no ZIP file/], [Buffer.alloc(0), /no ZIP file/]] as const) {
+  for (const [body, words] of [[Buffer.from('Dear diary'), /not a ZIP file/], [cut, /not a ZIP file/], [damaged, /job\.json|no ZIP file/], [Buffer.alloc(0), /not a ZIP file/]] as const) {
     const [status, message] = await sent(body)
     expect([status, message]).toEqual([422, expect.stringMatching(words)])
   }

@@ -37,7 +37,7 @@ async function door(house: House, cookie: string, { method, route }: Route, [sit
   if (error?.code === 'not-yours') return 'refused'
   if (error?.code === 'sign-in' || error?.code.startsWith('session-')) return 'sign-in'
   if (error?.code === 'too-many-tries') return 'limited'
-  return answer.status === 404 && /Not found: (this site|this wall|this link)/.test(error?.message ?? '') ? 'unseen' : 'in'
+  return answer.status === 404 && /Not found: (this site|this wall on this site|this link\. Ask )/.test(error?.message ?? '') ? 'unseen' : 'in'
 }
 
 function expected({ wanted, route, key }: Route, held: Held | undefined, [site]: readonly [string, string]): Door {

@@ -35,7 +35,7 @@ test('what cannot be served is told in one line, and left as it is', async () =>
       writeFileSync(file, bytes)
     }, /is damaged|could not be/],
     ['empty', file => truncateSync(file, 0), /is empty, but/],
-    ['newer', file => changed(file, 'INSERT INTO __drizzle_migrations (hash, created_at) VALUES (\'x\', 99999999999999)'), /newer Wide Trellis/],
+    ['newer', file => changed(file, 'INSERT INTO __drizzle_migrations (hash, created_at) VALUES (\'x\', 99999999999999)'), /newer version of Wide Trellis/],
     ['other', (file) => {
       rmSync(file)
       changed(file, 'CREATE TABLE recipes (name TEXT)')

@@ -44,5 +44,5 @@ test('an address that is none says so', async ({ page }) => {
   await page.goto('/sites/holm-point/walls/nowhere/survey')
   await expect(page.getByText('Not found: this wall')).toBeVisible()
   await page.goto('/sites/nowhere')
-  await expect(page.getByRole('alert')).toContainText('Not found: this site')
+  await expect(page.getByRole('alert')).toContainText('This site does not exist')
 })

@@ -17,7 +17,7 @@ test('a wall is surveyed from nothing by the quick line', async ({ page, house }
   await beginWall(page, 'Waiting room', '13\' 6"', '2.4 m')
   await summary(page, '0 studs')
   await expect(page.locator('[data-finding=framing-unknown]')).toBeVisible()
-  await expect(page.getByTestId('next-probe')).toContainText('Nothing is known yet')
+  await expect(page.getByTestId('next-probe')).toContainText('No stud is known yet')
 
   const line = page.getByLabel('Readings in one line')
   await line.fill('e 381 419 781 819, m 1202, e 1581 1619, q 5, p 2002 hitt')
@@ -82,9 +82,9 @@ test('the framing is read from the far side by a reference', async ({ page, hous
   await page.getByRole('button', { name: 'Add reference' }).click()
   await fill(page, 'Name', 'jamb')
   await fill(page, 'Front', '1000')
-  await fill(page, 'Behind', '3000')
+  await fill(page, 'Rear', '3000')
   await panel(page, 'Readings')
-  await page.getByLabel('From the').selectOption('jamb')
+  await page.getByLabel('Side').selectOption('jamb')
   const line = page.getByLabel('Readings in one line')
   // Behind, 3581 and 3619 lie about 400 on the front: 1000 + (3000 − 3600).
   await line.fill('e 3581 3619 3181 3219 2781 2819')
@@ -104,8 +104,8 @@ test('the framing is read from the far side by a reference', async ({ page, hous
   const second = page.locator('[data-reference=r1]')
   await second.getByLabel('Front').fill('3000')
   await second.getByLabel('Front').press('Enter')
-  await second.getByLabel('Behind').fill('1020')
-  await second.getByLabel('Behind').press('Enter')
+  await second.getByLabel('Rear').fill('1020')
+  await second.getByLabel('Rear').press('Enter')
   await expect(page.locator('[data-finding=references-disagree]')).toContainText('transfer the same position 20 mm apart')
   await saved(page)
   expect((await house.wall('stennick', 'outside')).job.walls[0].evidence[0]).toMatchObject({ side: 'back', reference: 'jamb', x: 3581, edge: 'left' })
@@ -180,7 +180,7 @@ test('a picture is kept with a reading, and what is none is refused by its conte
   await page.getByRole('tab', { name: /readings$/ }).click()
   await page.locator('[data-row=e1]').click()
   await page.getByTestId('photo').setInputFiles({ name: 'wall.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('%PDF-1.3 no picture at all') })
-  await expect(page.getByRole('alert')).toContainText('no JPEG, PNG or WebP picture')
+  await expect(page.getByRole('alert')).toContainText('not a JPEG, PNG or WebP image')
   const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
   await page.getByTestId('photo').setInputFiles({ name: 'wall.txt', mimeType: 'text/plain', buffer: png })
   await expect(page.getByAltText('Photo of reading e1')).toBeVisible()
@@ -195,7 +195,7 @@ test('a picture is kept with a reading, and what is none is refused by its conte
 test('features are drawn on the elevation and typed exactly; a cable near a hole is a stop', async ({ page, house }) => {
   await page.goto(`${HALL}/survey`)
   await panel(page, 'Features')
-  await page.getByLabel('Feature').selectOption('live-cable')
+  await page.getByLabel('Feature', { exact: true }).selectOption('live-cable')
   await page.getByRole('button', { name: 'Draw', exact: true }).click()
   const wall = { width: 6200, height: 3300 }
   const [from, to] = [await onScreen(page, 1650, 2200, wall), await onScreen(page, 1660, 2900, wall)]
@@ -300,7 +300,7 @@ test('readings taken without a connection are planned at once and kept; slips of
   await expect(line).toHaveValue('m 690, p 9000 hit, @5 m')
   await line.press('Escape')
   await fill(page, 'Reading height', '4000')
-  await expect(page.getByRole('alert')).toContainText('This position is outside the wall')
+  await expect(page.getByRole('alert')).toContainText('ust be within the wall')
   await page.getByLabel('Reading height').press('Escape')
 
   const before = (await house.wall()).job.walls[0].evidence.length

@@ -55,7 +55,7 @@ test('the grid is nudged by keys, snaps to the middle under the hand, and one dr
   await page.locator('h1').click()
   for (const press of ['ArrowRight', 'Shift+ArrowRight', 'Alt+ArrowLeft', 'Shift+ArrowUp', 'ArrowDown']) await page.keyboard.press(press)
   await expect(field(page, 'From wall left')).toHaveValue('2970.9')
-  await expect(field(page, 'above the floor')).toHaveValue('894')
+  await expect(field(page, 'Height above floor')).toHaveValue('894')
 
   const wall = (await page.locator('[data-testid=elevation] > g > rect').first().boundingBox())!
   const grid = (await page.locator('[data-array=departures]').boundingBox())!
@@ -70,7 +70,7 @@ test('the grid is nudged by keys, snaps to the middle under the hand, and one dr
   expect((await array(house)).at.x.value).toBe(3100)
   await page.keyboard.press('Control+z')
   await expect(field(page, 'From wall left')).toHaveValue('2970.9')
-  await expect(field(page, 'above the floor')).toHaveValue('894')
+  await expect(field(page, 'Height above floor')).toHaveValue('894')
   // In inches a press is a sixteenth.
   await page.keyboard.press('u')
   await page.keyboard.press('ArrowRight')
@@ -85,7 +85,7 @@ test('an array keeps to what it follows until a hand moves it', async ({ page, h
   const bottom = async () => (await house.api(`${CAFE}/plan`).then(({ body }) => JSON.parse(body))).walls.find(({ id }: { id: string }) => id === 'cafe').arrays[0].outline.y as number
   await page.goto(`${CAFE}/arrange`)
   await expect(page.getByLabel('Vertical position')).toHaveValue('above counter')
-  await expect(page.getByLabel('clear above it')).toHaveValue('100')
+  await expect(page.getByLabel('Clearance above')).toHaveValue('100')
   await page.getByRole('link', { name: /^Survey/ }).click()
   await page.getByRole('tab', { name: 'Features' }).click()
   await page.getByRole('list', { name: 'Features' }).getByRole('button').first().click()
@@ -93,7 +93,7 @@ test('an array keeps to what it follows until a hand moves it', async ({ page, h
   await saved(page)
   expect(await bottom()).toBeCloseTo(1050, 6)
   await page.getByRole('link', { name: /^Arrange/ }).click()
-  await fill(page, 'clear above it', '80')
+  await fill(page, 'Clearance above', '80')
   await page.getByLabel('Horizontal position').selectOption('wall-centre')
   await expect(page.getByLabel('From wall left')).toHaveValue('1200')
   await saved(page)
@@ -101,7 +101,7 @@ test('an array keeps to what it follows until a hand moves it', async ({ page, h
   await page.locator('h1').click()
   await page.keyboard.press('Shift+ArrowUp')
   await expect(page.getByLabel('Vertical position')).toHaveValue('bottom')
-  await expect(page.getByLabel('above the floor')).toHaveValue('1040')
+  await expect(page.getByLabel('Height above floor')).toHaveValue('1040')
   await page.keyboard.press('Control+z')
   await expect(page.getByLabel('Vertical position')).toHaveValue('above counter')
   await saved(page)

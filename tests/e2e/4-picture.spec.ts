@@ -11,7 +11,7 @@ test('the picture that drives the wall: canvas, seams, sources, exports', async 
   await expect(page.getByTestId('canvas')).toContainText('5768 × 3248 px')
   await page.getByRole('button', { name: /^Hidden per vertical seam/ }).click()
   await expect(page.getByText(/2 ÷ 0\.53125 mm per pixel = 3\.76 px/)).toBeVisible()
-  await page.getByLabel('A source of').selectOption('9:16')
+  await page.getByLabel('Source format').selectOption('9:16')
   await page.getByLabel('Scaling').selectOption('fill')
   await expect(page.getByTestId('source-fit')).toHaveText('Fills the canvas; cropped: 34.2 % each at top and bottom.')
   for (const format of ['JSON', 'CSV', 'SVG', 'PNG']) {
@@ -64,6 +64,6 @@ test('a picture of one’s own lies across the wall, with and without what seams
   await expect(parts.nth(1)).toHaveAttribute('viewBox', '1924 0 1920 1080')
   await page.getByLabel('Bezel compensation').uncheck()
   await expect(parts.nth(1)).toHaveAttribute('viewBox', /^1922\.6\d+ 0 1922\.6/)
-  await page.getByLabel('On the drawing').selectOption('test')
+  await page.getByLabel('Show on drawing').selectOption('test')
   await expect(parts.first().locator('image')).toHaveAttribute('href', /^data:image\/svg/)
 })

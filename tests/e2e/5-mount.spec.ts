@@ -63,7 +63,7 @@ test('a plate is slid by typing and by keys, within its travel, and shows its su
   await slid.press('Escape')
   await expect(slid).toHaveValue('5')
 
-  await page.getByRole('button', { name: /top holes above floor/ }).click()
+  await page.getByRole('button', { name: /Top holes above floor/ }).click()
   // Bottom edge + bottom to pattern − hook to plate centre + plate to hole: 2038.6 + 270.1 − 40 + 210
   await expect(page.getByText(/bottom edge 2038\.6 \+ to mounting pattern 270\.1 − hook to plate centre 40 \+ plate centre to hole 210 = 2478\.7/)).toBeVisible()
 })
@@ -96,7 +96,7 @@ test('a plate that cannot be held is cured in each of the ways that would do it'
   await way('board').getByRole('button', { name: 'Preview' }).click()
   await expect(page.locator('[data-strip=board]')).toHaveCount(1)
   await expect(bench).toContainText('1 of 1 plates fixed, on a board')
-  await way('board').getByRole('button', { name: 'As it was' }).click()
+  await way('board').getByRole('button', { name: 'Hide preview' }).click()
   await expect(page.locator('[data-strip]')).toHaveCount(0)
 
   for (const kind of ['shift', 'slots', 'rail', 'board', 'mount']) {
@@ -165,7 +165,7 @@ test('a stop is taken on by a named person with a reason, and can stand again', 
   await stops.first().getByRole('button', { name: 'Override…' }).click()
   await page.getByRole('button', { name: 'Override stop' }).click()
   await expect(page.getByRole('alert')).toContainText('Enter a reason')
-  await page.getByLabel('Reason for building it anyway').fill('Steel plate let in behind the board')
+  await page.getByLabel('Reason for the override').fill('Steel plate let in behind the board')
   await page.getByRole('button', { name: 'Override stop' }).click()
   await expect(page.getByTestId('taken-on')).toContainText('Stop overridden by Isla Brandt: “Steel plate let in behind the board”')
   await saved(page)

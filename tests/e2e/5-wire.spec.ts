@@ -131,7 +131,7 @@ test('a kit is behind the single sign, its lower box under the upper one in line
   await expect(page.getByText(/3 of 3 boxes placed/)).toBeVisible()
   await page.getByRole('tab', { name: 'Boxes' }).click()
   await page.getByRole('button', { name: /, kit, lower box/ }).click()
-  await expect(page.getByTestId('box-card')).toContainText('330 to 450 up')
+  await expect(page.getByTestId('box-card')).toContainText('330 to 450 mm up')
   const { wire } = JSON.parse((await house.api('/sites/holm-point/walls/cafe/plan')).body).walls[0]
   const of = (id: string) => wire.boxes.find((box: { id: string }) => box.id === id)
   expect([of('k-up').x, of('k-up').bay]).toEqual([of('k-low').x, of('k-low').bay])
@@ -140,9 +140,9 @@ test('a kit is behind the single sign, its lower box under the upper one in line
   const cord = wire.cables.find(({ id }: { id: string }) => id === 'feed-k-low')
   expect([cord.kind, cord.taken >= cord.needed, cord.route]).toEqual(['cord', true, null])
   // Taken away and added anew, it comes back where it was, with the models that it wants.
-  for (const id of ['kit upper', 'kit lower']) {
+  for (const id of ['kit, upper box', 'kit, lower box']) {
     await page.getByRole('button', { name: new RegExp(`, ${id}`) }).click()
-    await page.getByRole('button', { name: 'Delete box' }).click()
+    await page.getByTestId('box-card').getByRole('button', { name: 'Delete box' }).click()
   }
   for (const kind of ['kit-upper', 'kit-lower']) {
     await page.getByLabel('Boxes', { exact: true }).selectOption(kind)
@@ -178,7 +178,7 @@ test('a concrete wall has surface boxes and raceway, with its run, and a player 
   await expect(cabinet.getByTestId('port')).toHaveText(['Port 1: R1 C1 → R2 C1 → R2 C2 → R1 C2', 'Port 2: R1 C3 → R2 C3 → R2 C4 → R1 C4'])
   await expect(cabinet).toContainText('Longest link')
   // One port cannot feed four in a row each by a cable of its own.
-  await cabinet.getByLabel('By', { exact: true }).selectOption('each')
+  await cabinet.getByLabel('Connection', { exact: true }).selectOption('each')
   await expect(page.locator('[data-finding=no-port]')).toContainText('Cabinet by the lift has 2 ports, and R1 C3, ')
   await cabinet.getByLabel('Ports').fill('8')
   await cabinet.getByLabel('Ports').press('Enter')
@@ -196,7 +196,7 @@ test('the schedule, the labels and the electrician’s sheet are saved, opened a
   await expect(page.getByRole('button', { name: /picture: Rack, ticket office to R3 C2/ })).toBeVisible()
   await page.getByRole('button', { name: /picture: Rack, ticket office to R3 C2/ }).click()
   await expect(page.getByText(/route 2126\.9 \+ beyond the wall 6500/)).toBeVisible()
-  for (const [title, file] of [['Electrician’s sheet', 'electrician.pdf'], ['CSV', 'schedule.csv'], ['Labels', 'labels.pdf']] as const) {
+  for (const [title, file] of [['Electrician’s sheet', 'electrician.pdf'], ['Schedule CSV', 'schedule.csv'], ['Cable labels', 'labels.pdf']] as const) {
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: title, exact: true }).click()])
     expect(download.suggestedFilename()).toBe(`holm-point-ticket-hall-${file}`)
   }

@@ -56,7 +56,7 @@ test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ pag
   const { body: csv } = await sheet('format=csv')
   const lines = csv.replace('\uFEFF', '').trim().split('\r\n')
   expect(lines[0]).toMatch(/^id,kind,mark,from datum,above floor/)
-  expect(lines.find(line => line.startsWith('departures-r1c1-top-1,'))).toMatch(/,1692,2479,\+152,6.5,74,member 5,1691\.\d+,2478\.7,152,"Holes, R1 top"$/)
+  expect(lines.find(line => line.startsWith('departures-r1c1-top-1,'))).toMatch(/,1692,2479,\+152,6.5,74,stud 5,1691\.\d+,2478\.7,152,"Holes, R1 top"$/)
   expect((await sheet('format=dxf')).body).toContain('CUT-OUTS')
   expect(JSON.parse((await sheet('format=json')).body).marks.length).toBeGreaterThan(100)
   expect((await sheet('format=dwg')).status).toBe(400)
@@ -94,7 +94,7 @@ test('a mark-out is issued, revised and compared; sheets are of what was issued,
   const frozen = JSON.parse((await house.api(`${HALL}/revisions/${log.at(-1).frozen}`)).body)
   const post = (path: string, body: unknown) => house.api(`${HALL}/${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
   const again = await post('log', { id: 'again', at: '2026-11-26T09:00:00Z', by: 'Odd Varga', wall: 'ticket-hall', kind: 'issued', revision: 'B', frozen: frozen.id })
-  expect([again.status, again.body]).toEqual([422, expect.stringContaining('B was issued by Isla Brandt meanwhile')])
+  expect([again.status, again.body]).toEqual([422, expect.stringContaining('B was issued by Isla Brandt in the meantime')])
   frozen.plan.arrays[0].positions[0].holes[0].x += 5
   expect((await post('revisions', frozen)).body).toContain('is not the SHA-256 of its content')
   // A file with what was issued comes back as it went out; one in which that was changed is refused.

@@ -113,7 +113,7 @@ test('the work is prepared and done step by step; what is missing is told to the
   await page.getByRole('tab', { name: 'Prepare' }).tap()
   const kit = page.locator('[data-kit="kit:people"]')
   await expect(kit).toContainText('people for lifting')
-  await page.locator('[data-kit^="kit:fastener-"]').getByRole('button', { name: 'is there' }).tap()
+  await page.locator('[data-kit^="kit:fastener-"]').getByRole('button', { name: 'is ready' }).tap()
   await expect(page.getByTestId('kit-count')).toContainText('1 of')
   await page.locator('[data-kit="kit:detector"]').getByRole('button', { name: 'is missing' }).tap()
   await expect(page.locator('[data-kit="kit:detector"]')).toContainText('Missing, reported by Odd Varga')

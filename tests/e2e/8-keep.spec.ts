@@ -5,9 +5,9 @@ test.use({ serviceWorkers: 'allow' })
 
 test('every edit is undone and redone, and outlives a reload and a restart', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
-  const [columns, height] = [page.getByLabel('Columns'), page.getByLabel('above the floor')]
+  const [columns, height] = [page.getByLabel('Columns'), page.getByLabel('Height above floor')]
   await fill(page, 'Columns', '4')
-  await fill(page, 'above the floor', '900')
+  await fill(page, 'Height above floor', '900')
   await page.getByLabel('Orientation').selectOption('inverted')
   await page.locator('h1').click()
   for (const [value, place] of [['4', '900'], ['4', '885'], ['3', '885']]) {
@@ -36,7 +36,7 @@ test('an edit and a hole made without a connection are kept and sent when it is 
   // The stages that follow are fetched ahead as soon as the first is drawn.
   await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
-  await fill(page, 'above the floor', '910')
+  await fill(page, 'Height above floor', '910')
   await fill(page, 'Horizontal gap', '0.8')
   const state = page.getByTestId('save-state')
   await expect(state).toHaveAttribute('data-state', 'offline')
@@ -55,14 +55,14 @@ test('an edit and a hole made without a connection are kept and sent when it is 
 
 test('what was not sent when the browser closed is there when it opens again', async ({ page, house, context }) => {
   await page.goto(`${HALL}/arrange`)
-  await expect(page.getByLabel('above the floor')).toBeVisible()
+  await expect(page.getByLabel('Height above floor')).toBeVisible()
   await house.stop()
-  await fill(page, 'above the floor', '920')
+  await fill(page, 'Height above floor', '920')
   await page.close()
   await house.start()
   const again = await context.newPage()
   await again.goto(`${HALL}/arrange`)
-  await expect(again.getByLabel('above the floor')).toHaveValue('920')
+  await expect(again.getByLabel('Height above floor')).toHaveValue('920')
   await saved(again)
   expect((await house.wall()).job.walls[0].arrays[0].at.y.value).toBe(920)
 })
@@ -72,7 +72,7 @@ test('two people who work on different alternatives of a wall do not mix them', 
   const all = async (page: Page) => page.getByRole('tab', { name: 'All', exact: true }).click()
   await isla.goto(`${HALL}/arrange`)
   await all(isla)
-  await isla.getByRole('button', { name: 'Try another' }).click()
+  await isla.getByRole('button', { name: 'Add alternative' }).click()
   await saved(isla)
   await odd.goto(`${HALL}/arrange`)
   await expect(odd.getByLabel('Columns')).toHaveValue('3')
@@ -95,7 +95,7 @@ test('the second of two people to save is told, sees the other’s state, and lo
   await expect(odd.getByLabel('Columns')).toHaveValue('3')
   // While he has no signal nothing that she does comes to him.
   await odd.context().setOffline(true)
-  await fill(isla, 'above the floor', '930')
+  await fill(isla, 'Height above floor', '930')
   await saved(isla)
 
   await fill(odd, 'Columns', '2')
@@ -113,7 +113,7 @@ test('the second of two people to save is told, sees the other’s state, and lo
   await told.getByRole('button', { name: 'Merge my changes' }).click()
   await expect(told).toHaveCount(0)
   await saved(odd)
-  await expect(odd.getByLabel('above the floor')).toHaveValue('930')
+  await expect(odd.getByLabel('Height above floor')).toHaveValue('930')
   expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ columns: 2, at: { y: { value: 930 } } })
   await odd.locator('h1').click()
   await odd.keyboard.press('Control+z')

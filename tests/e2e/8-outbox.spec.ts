@@ -17,7 +17,7 @@ test('two walls are worked on in one outage: each opens from this device, and bo
   for (let n = 0; n < 3; n++) await page.goBack()
   await expect(page).toHaveURL(`${house.address}${HALL}/arrange`)
   await expect(page.getByLabel('Columns')).toHaveValue('3')
-  await fill(page, 'above the floor', '905')
+  await fill(page, 'Height above floor', '905')
   await expect(page.getByTestId('unsent')).toContainText('2 unsent')
 
   await house.start()
@@ -39,7 +39,7 @@ test('an entry that is refused among good ones is set aside with the reason, and
     await route.continue({ postData: JSON.stringify({ entries }) })
   })
   await house.start()
-  await expect(page.getByTestId('set-aside')).toContainText('1 refused', { timeout: 20_000 })
+  await expect(page.getByTestId('set-aside')).toContainText('1 rejected', { timeout: 20_000 })
   await saved(page)
   const recorded = async () => (await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Isla Brandt' && kind === 'hole').map(({ hole }: { hole: string }) => hole)
   expect(await recorded()).toEqual(['departures-r1c1-top-1', 'departures-r1c2-top-1'])
@@ -61,7 +61,7 @@ test('two versions of a wall do not stop what the drill met from being recorded'
     await expect(page.getByLabel('Columns')).toHaveValue('3')
   }
   await odd.context().setOffline(true)
-  await fill(isla, 'above the floor', '930')
+  await fill(isla, 'Height above floor', '930')
   await saved(isla)
   await fill(odd, 'Horizontal gap', '0.8')
   await expect(odd.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
@@ -78,8 +78,8 @@ test('two tabs of one browser keep to one wall: what is done in one is seen in t
   const other = await context.newPage()
   await other.goto(`${HALL}/arrange`)
   await expect(other.getByLabel('Columns')).toHaveValue('3')
-  await fill(page, 'above the floor', '940')
-  await expect(other.getByLabel('above the floor')).toHaveValue('940')
+  await fill(page, 'Height above floor', '940')
+  await expect(other.getByLabel('Height above floor')).toHaveValue('940')
   await fill(other, 'Horizontal gap', '0.8')
   await expect(page.getByLabel('Horizontal gap')).toHaveValue('0.8')
   for (const tab of [page, other]) {

@@ -31,7 +31,7 @@ test('a day without a signal: opened from nothing but the device, 60 results and
   await expect(wall.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
   for (let n = 0; n < 20; n++) {
     await wall.keyboard.press('h')
-    await expect(wall.getByText(`${n + 1} made`)).toBeVisible()
+    await expect(wall.getByText(`${n + 1} drilled`)).toBeVisible()
   }
   // Another device goes on meanwhile, with a signal.
   const isla = await device(page, house, 'Isla Brandt')
@@ -47,10 +47,10 @@ test('a day without a signal: opened from nothing but the device, 60 results and
   await wall.close()
   wall = await odd.context.newPage()
   await wall.goto(`${HALL}/hang`)
-  await expect(wall.getByText('20 made')).toBeVisible()
+  await expect(wall.getByText('20 drilled')).toBeVisible()
   for (let n = 20; n < 36; n++) {
     await wall.keyboard.press('h')
-    await expect(wall.getByText(`${n + 1} made`)).toBeVisible()
+    await expect(wall.getByText(`${n + 1} drilled`)).toBeVisible()
   }
   await wall.getByRole('tab', { name: 'Steps' }).click()
   await expect(wall.getByTestId('step-count')).toContainText('0 done')
@@ -80,7 +80,7 @@ test('a day without a signal: opened from nothing but the device, 60 results and
   expect(of('Odd Varga', 'hole').map(({ at }: { at: string }) => at)).toEqual(of('Odd Varga', 'hole').map(({ at }: { at: string }) => at).sort())
   // The other sees all of it without asking.
   await isla.page.getByRole('tab', { name: 'Holes' }).click()
-  await expect(isla.page.getByText('36 made')).toBeVisible()
+  await expect(isla.page.getByText('36 drilled')).toBeVisible()
   await odd.context.close()
   await isla.context.close()
 })
@@ -106,11 +106,11 @@ test('a revision that was issued while a device was away is shown before anythin
   await odd.page.goto(`${HALL}/hang`)
   await expect(odd.page.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
   await odd.page.keyboard.press('h')
-  await expect(odd.page.getByText('1 made')).toBeVisible()
+  await expect(odd.page.getByText('1 drilled')).toBeVisible()
   await saved(odd.page)
   await odd.context.setOffline(true)
   await odd.page.keyboard.press('h')
-  await expect(odd.page.getByText('2 made')).toBeVisible()
+  await expect(odd.page.getByText('2 drilled')).toBeVisible()
   await expect(odd.page.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
 
   const isla = await device(page, house, 'Isla Brandt')

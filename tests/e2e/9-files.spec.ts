@@ -18,14 +18,14 @@ test('a permit is added to a site, read and taken along by the crew, goes with t
   await add({ name: 'Hot work.pdf', buffer: Buffer.from('another') })
   await expect(files.getByRole('link', { name: /^Hot work \(2\)\.pdf/ })).toBeVisible()
   await add({ name: 'again.pdf', buffer: PERMIT }, { name: 'empty.pdf', buffer: Buffer.alloc(0) })
-  await expect(files.getByRole('alert')).toHaveText(['again.pdf: This file is already here, as “Hot work.pdf”.', 'empty.pdf: “empty.pdf”.'])
+  await expect(files.getByRole('alert')).toHaveText(['again.pdf: This file is already here, as “Hot work.pdf”.', 'empty.pdf: “empty.pdf” is empty.'])
   const large = join(house.data, 'large.pdf')
   writeFileSync(large, Buffer.alloc(25 * 1024 * 1024 + 1, 32))
   await files.getByTestId('site-file').setInputFiles(large)
   await expect(files.getByRole('alert')).toHaveText('large.pdf: A file can have at most 25 MB; this one is larger.')
   // What is said of the place is saved after that without anybody being told that he was late.
   await page.getByText('Add contact').click()
-  await page.getByLabel('Who', { exact: true }).fill('Ebba Lind')
+  await page.getByRole('region', { name: 'Contacts' }).getByLabel('Name').fill('Ebba Lind')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(page.getByRole('button', { name: 'Remove Ebba Lind' })).toBeVisible()
 
@@ -69,9 +69,9 @@ test('a permit is added to a site, read and taken along by the crew, goes with t
   }
 
   await files.getByRole('button', { name: 'Delete Hot work.pdf' }).click()
-  await files.getByRole('button', { name: 'Keep it' }).click()
+  await files.getByRole('button', { name: 'Cancel' }).click()
   await files.getByRole('button', { name: 'Delete Hot work.pdf' }).click()
-  await files.getByRole('button', { name: 'Delete box' }).click()
+  await files.getByRole('button', { name: 'Delete file' }).click()
   await expect(files.getByRole('link', { name: /^Hot work\.pdf/ })).toHaveCount(0)
   await page.reload()
   await expect(files.getByRole('link', { name: /^Hot work \(2\)\.pdf/ })).toBeVisible()

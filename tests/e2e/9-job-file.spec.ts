@@ -6,7 +6,7 @@ import { expect, fill, HALL, House, saved, test } from './house'
 
 test('a site goes to another machine as a file and comes back the same', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
-  await fill(page, 'above the floor', '900')
+  await fill(page, 'Height above floor', '900')
   await saved(page)
   await page.goto('/sites/holm-point')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export job file' }).click()])
@@ -21,7 +21,7 @@ test('a site goes to another machine as a file and comes back the same', async (
     await page.goto(other.address)
     // This machine has a site of that name: it says so, and takes the file as a copy.
     await page.getByTestId('job-file').setInputFiles(file)
-    await expect(page.getByRole('alert')).toContainText('here already')
+    await expect(page.getByRole('alert')).toContainText('already exists')
     await page.getByRole('button', { name: 'Import as a copy' }).click()
     await expect(page.getByRole('heading', { name: 'Holm Point (copy)' })).toBeVisible()
     const copy = JSON.parse((await other.api('/sites/holm-point-2/job')).body)

@@ -9,7 +9,7 @@ const VIEWS = {
 }
 
 /** What may scroll by itself; the page of house rules is itself a list. */
-const LISTS = ['Ledger', 'Audit', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, best first', 'Circuits and outlets', 'As built', 'List of walls', 'Walls and visits', 'About the site', 'Schedule', 'Publishing and selected task', 'Week', 'Day sheet', 'Stock and van', 'Lessons learned', 'Crews and hours', 'Your account']
+const LISTS = ['Ledger', 'Audit log', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, best first', 'Circuits and outlets', 'As built', 'List of walls', 'Walls and visits', 'About the site', 'Schedule', 'Publishing and selected task', 'Week', 'Day sheet', 'Stock and vans', 'Lessons learned', 'Crews and hours', 'Your account']
 
 /** What only looks has one server for all. */
 const test = journey.extend<object, { shared: House }>({
@@ -78,7 +78,7 @@ for (const theme of ['desk', 'site']) {
       expect(await seriousFaults(page)).toEqual([])
       await page.keyboard.press('Escape')
       await page.keyboard.press('?')
-      await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
+      await expect(page.getByRole('heading', { name: 'Keyboard shortcuts' })).toBeVisible()
       expect(await seriousFaults(page)).toEqual([])
     })
 
@@ -101,12 +101,12 @@ for (const theme of ['desk', 'site']) {
       expect(await seriousFaults(page), 'Turns').toEqual([])
       await page.getByRole('tab', { name: 'Study' }).click()
       await page.getByLabel('Simulated walls').selectOption('1000')
-      await page.getByRole('button', { name: 'Run the study' }).click()
+      await page.getByRole('button', { name: 'Run study' }).click()
       await expect(page.locator('.apexcharts-canvas')).toHaveCount(2)
       expect(await seriousFaults(page), 'Study').toEqual([])
       await page.goto('/sites/ravel-sands/walls/lounge/close')
       await expect(page.getByTestId('trend')).toBeVisible()
-      for (const panel of ['Service', 'As built', 'Screens', 'Hand over']) {
+      for (const panel of ['Service', 'As built', 'Screens', 'Handover']) {
         await page.getByRole('tab', { name: panel, exact: true }).click()
         expect(await seriousFaults(page), panel).toEqual([])
       }
@@ -171,7 +171,7 @@ journey('every action is in the palette, found by typing, with its key', async (
   await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
   await page.keyboard.press('/')
   await expect(page.getByRole('combobox', { name: 'Search commands' })).toBeFocused()
-  await page.keyboard.type('quarter')
+  await page.keyboard.type('rotate all')
   await expect(page.getByRole('option')).toContainText('R')
   await page.keyboard.press('Enter')
   await expect(page.getByLabel('Orientation')).toHaveValue('portrait-cw')

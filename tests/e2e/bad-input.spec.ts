@@ -8,8 +8,8 @@ test('every field says what is wrong beside it, keeps what was typed and saves n
     ['Rows', 'two', '“two” is not a whole number'],
     ['Rows', '3000', 'has 9000 screens; at most 2500'],
     ['Horizontal gap', '-1', 'Must not be negative'],
-    ['above the floor', 'up there', '“up there” is not a length'],
-    ['above the floor', '1,500', 'could have a decimal comma or a thousand'],
+    ['Height above floor', 'up there', '“up there” is not a length'],
+    ['Height above floor', '1,500', 'could have a decimal comma or a thousand'],
   ] as const) {
     const input = page.getByLabel(label, { exact: true })
     await fill(page, label, typed)
@@ -21,7 +21,7 @@ test('every field says what is wrong beside it, keeps what was typed and saves n
   }
   await page.goto('/sites/holm-point/walls/cafe/arrange')
   await page.getByLabel('Display', { exact: true }).selectOption('firth-75h')
-  await expect(page.getByRole('alert').first()).toContainText(/carries \d+ kg; .* weighs \d+/)
+  await expect(page.getByRole('alert').first()).toContainText(/carries at most \d+ kg; .* weighs \d+/)
   await page.goto(`${HALL}/survey`)
   await page.getByRole('tab', { name: 'Wall', exact: true }).click()
   for (const [label, typed, said] of [['Wall width', '0', 'Must be more than 0'], ['Wall height', '-3 m', 'Must be more than 0'], ['Wall width', '200 m', 'at most 100 m'], ['Wall width', '2000', 'columns are 3065.4 mm wide; the wall is 2000']] as const) {
@@ -44,7 +44,7 @@ test('a new site and a new wall are refused beside their fields', async ({ page 
   await page.getByRole('button', { name: 'Create wall' }).click()
   await expect(page.getByText('Enter a name.')).toBeVisible()
   await expect(page.getByText('“tall” is not a length')).toBeVisible()
-  await page.getByLabel('Name', { exact: true }).fill('Long')
+  await page.locator('#wall-name').fill('Long')
   await page.getByLabel('Height').fill('3000')
   await page.getByRole('button', { name: 'Create wall' }).click()
   await expect(page.getByText('at most 100 m')).toBeVisible()

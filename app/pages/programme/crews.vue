@@ -69,7 +69,7 @@ async function addWay() {
               <input id="firm-between" v-model="general.betweenSites" class="field-input text-right" inputmode="numeric" autocomplete="off">
             </FieldFrame>
             <button type="submit" class="press w-full">
-              Save
+              Save settings
             </button>
           </form>
           <form class="space-y-2" novalidate @submit.prevent="addWay">
@@ -92,7 +92,7 @@ async function addWay() {
               </select>
               <input v-model="way.minutes" class="field-input text-right" inputmode="numeric" aria-label="Minutes" placeholder="min">
               <button type="submit" class="press">
-                Save
+                Save time
               </button>
             </div>
             <p v-if="generalFault" class="field-fault" role="alert">

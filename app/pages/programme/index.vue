@@ -32,6 +32,13 @@ useCommands(() => [
   { id: 'programme-redo', title: 'Redo programme change', group: 'Everywhere' as const, keys: ['ctrl+y', 'ctrl+shift+z'], when: () => may.value && store.undone.future.length > 0, run: () => void store.redo() },
   { id: 'programme-publish', title: 'Publish programme', group: 'Everywhere' as const, when: () => may.value && store.unpublished.length > 0, run: () => void publish() },
 ])
+/** What a change does to the finish and to other tasks, in a sentence. */
+function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store.change>): string {
+  const apart = Math.abs(finishAfter - finishBefore)
+  const finish = apart === 0 ? 'as before' : `${lasts(apart)} ${finishAfter > finishBefore ? 'later' : 'earlier'} than before`
+  const others = moved.length === 0 ? 'no task moves' : `${moved.length} ${moved.length === 1 ? 'task moves' : 'tasks move'}`
+  return `All work finishes by ${whenAt(finishAfter, zone.value)}, ${finish}; ${others}.`
+}
 </script>
 
 <template>
@@ -93,11 +100,7 @@ useCommands(() => [
             {{ store.change.title }}
           </h2>
           <p class="text-sm">
-            All work finishes by {{ whenAt(store.change.finishAfter, zone) }}<template v-if="store.change.finishAfter !== store.change.finishBefore">
-              , {{ lasts(Math.abs(store.change.finishAfter - store.change.finishBefore)) }} {{ store.change.finishAfter > store.change.finishBefore ? 'later' : 'earlier' }} than before
-            </template><template v-else>
-              , as before
-            </template>; {{ store.change.moved.length === 0 ? 'no task moves' : `${store.change.moved.length} ${store.change.moved.length === 1 ? 'task moves' : 'tasks move'}` }}.
+            {{ effectOf(store.change) }}
           </p>
           <MovedList v-if="store.change.moved.length" :moved="store.change.moved" class="mt-2" />
           <div class="mt-2 flex gap-2">

@@ -95,8 +95,8 @@ const chooseIt = (id: string) => act('Client’s choice', (wall) => {
           </button>
         </li>
       </ul>
-      <div class="mt-1 grid grid-cols-2 gap-2">
-        <button type="button" class="press" :disabled="arrays.length === 0" @click="act('Add alternative', addAlternative)">
+      <div class="mt-1 grid grid-cols-[3fr_2fr] gap-2">
+        <button type="button" class="press !px-2" :disabled="arrays.length === 0" @click="act('Add alternative', addAlternative)">
           <Plus class="size-4" aria-hidden="true" /> Add alternative
         </button>
         <button type="button" class="press" :disabled="alternatives.length < 2" :aria-pressed="comparing" @click="comparing = !comparing">

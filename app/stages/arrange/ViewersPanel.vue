@@ -67,7 +67,7 @@ const scene = computed(() => {
       </svg>
     </div>
     <p class="text-xs text-ink-soft">
-      Mark: nearest viewing distance. Eye height {{ withUnit(eye) }}.
+      Red mark: min distance. Eye height {{ withUnit(eye) }}.
     </p>
     <div class="border-t border-hair">
       <FigureLine label="Min viewing distance" :figure="nearestViewer(picture, eye)" />
@@ -88,7 +88,7 @@ const scene = computed(() => {
       <input type="checkbox" class="size-5" :checked="store.wall?.walkway === true" @change="store.edit('Walkway', (wall) => { if (wall.walkway) delete wall.walkway; else wall.walkway = true })"> Walkway along this wall
     </label>
     <p class="text-xs text-ink-soft">
-      Between {{ show(WALKWAY[system].from) }} and {{ withUnit(WALKWAY[system].to) }} above the floor, objects may project {{ withUnit(WALKWAY[system].out) }} into a walkway (ADA 307.2). Check local accessibility rules.
+      Max {{ withUnit(WALKWAY[system].out) }} from the wall, {{ show(WALKWAY[system].from) }} to {{ withUnit(WALKWAY[system].to) }} above floor (ADA 307.2). Check local rules.
     </p>
   </div>
 </template>

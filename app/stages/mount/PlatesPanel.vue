@@ -90,12 +90,12 @@ const told = (margin: number | undefined) => margin === undefined ? (carrying.va
       <ByHand v-if="own" :key="`${position.id} why`" label="Reason for this position" :reason="own.reason" :because="because" @release="release" />
       <div>
         <FigureLine label="Plate centre from wall left" :figure="plateAcross(position, mount, position.plate.lateralShift)" />
-        <FigureLine v-for="{ row, figure } in rows" :key="row" :label="`${row} holes above floor`" :figure="figure" />
+        <FigureLine v-for="{ row, figure } in rows" :key="row" :label="`${row.replace(/^./, letter => letter.toUpperCase())} holes above floor`" :figure="figure" />
       </div>
       <ul class="text-sm" aria-label="Holes of this plate">
         <li v-for="hole in position.holes" :key="hole.id" class="border-b border-hair">
           <button type="button" class="flex min-h-7 w-full items-center justify-between gap-2 text-left" :class="{ 'font-semibold': hole.id === selectedOf('hole') }" :aria-pressed="hole.id === selectedOf('hole')" @click="hole.id === selectedOf('hole') ? select('screen', position.id) : select('hole', hole.id)">
-            <span class="flex items-center gap-1">{{ hole.row }} hole at <b class="figures">{{ show(hole.x) }}</b><Hand v-if="hole.byHand" class="size-4 text-chalk" aria-label="placed manually" /></span>
+            <span class="flex items-center gap-1">{{ hole.row }} at <b class="figures">{{ show(hole.x) }}</b><Hand v-if="hole.byHand" class="size-4 text-chalk" aria-label="placed manually" /></span>
             <span :class="hole.margin !== undefined && hole.margin < -1e-9 ? 'font-semibold text-stop' : 'text-ink-soft'">{{ told(hole.margin) }}</span>
           </button>
         </li>

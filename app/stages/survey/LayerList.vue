@@ -42,19 +42,19 @@ const setWet = (value: string) => store.edit('Moisture', (wall) => {
     <ol ref="list" class="max-h-80 space-y-1 overflow-y-auto" tabindex="0" aria-label="Layers" data-testid="layers">
       <li v-for="(layer, index) in layers" :key="`${index}-${layer.material}`" class="rounded border border-hair bg-paper p-1.5">
         <div class="flex items-center gap-1">
-          <span data-grip class="cursor-grab p-1 text-ink-soft" title="Drag to reorder"><GripVertical class="size-4" aria-hidden="true" /></span>
-          <select class="field-input !min-h-8 flex-1 !text-sm" :value="layer.material" :aria-label="`Material of layer ${index + 1}`" @change="set(index, layer => { layer.material = ($event.target as HTMLSelectElement).value })">
+          <span data-grip class="cursor-grab text-ink-soft" title="Drag to reorder"><GripVertical class="size-4" aria-hidden="true" /></span>
+          <select class="field-input !min-h-8 flex-1 !px-1 !text-sm" :value="layer.material" :aria-label="`Material of layer ${index + 1}`" @change="set(index, layer => { layer.material = ($event.target as HTMLSelectElement).value })">
             <option v-for="{ value, label } in options(layer.material)" :key="value" :value="value">
               {{ label }}
             </option>
           </select>
-          <button type="button" class="p-1 disabled:opacity-30" :disabled="index === 0" :aria-label="`Move layer ${index + 1} towards the structure`" @click="move(index, index - 1)">
+          <button type="button" class="p-0.5 disabled:opacity-30" :disabled="index === 0" :aria-label="`Move layer ${index + 1} towards the structure`" @click="move(index, index - 1)">
             <ArrowUp class="size-4" aria-hidden="true" />
           </button>
-          <button type="button" class="p-1 disabled:opacity-30" :disabled="index === layers.length - 1" :aria-label="`Move layer ${index + 1} towards the room`" @click="move(index, index + 1)">
+          <button type="button" class="p-0.5 disabled:opacity-30" :disabled="index === layers.length - 1" :aria-label="`Move layer ${index + 1} towards the room`" @click="move(index, index + 1)">
             <ArrowDown class="size-4" aria-hidden="true" />
           </button>
-          <button type="button" class="p-1" :aria-label="`Delete layer ${index + 1}`" @click="store.edit('Delete layer', wall => { wall.covering.splice(index, 1) })">
+          <button type="button" class="p-0.5" :aria-label="`Delete layer ${index + 1}`" @click="store.edit('Delete layer', wall => { wall.covering.splice(index, 1) })">
             <X class="size-4" aria-hidden="true" />
           </button>
         </div>

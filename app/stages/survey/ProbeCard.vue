@@ -4,7 +4,7 @@ import { Crosshair } from 'lucide-vue-next'
 /** Where one more reading tells most, and entering what the nail met there with one press. */
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { show, tell, suffix } = useUnits()
+const { show, tell, withUnit } = useUnits()
 const { name } = useMe()
 const { select } = useSelection()
 const probe = computed(() => plan.value?.nextProbe)
@@ -19,7 +19,7 @@ useCommands([{ id: 'survey-probe', title: 'Show where to probe next', group: 'Su
 <template>
   <section v-if="probe" class="rounded border border-flag bg-paper p-2" data-testid="next-probe" aria-label="Next probe">
     <h2 class="text-sm font-semibold">
-      <Crosshair class="inline size-4 text-flag" aria-hidden="true" /> Probe next at <b class="figures whitespace-nowrap text-base">{{ show(probe.x - datum) }}</b>, <b class="figures whitespace-nowrap text-base">{{ show(probe.y) }}</b> up <span v-if="suffix" class="text-xs font-normal text-ink-soft">{{ suffix }}</span>
+      <Crosshair class="inline size-4 text-flag" aria-hidden="true" /> Probe next at <b class="figures whitespace-nowrap text-base">{{ show(probe.x - datum) }}</b>, <b class="figures whitespace-nowrap text-base">{{ withUnit(probe.y) }}</b> above floor
     </h2>
     <p class="text-xs text-ink-soft">
       {{ tell(probe.why) }}

@@ -55,7 +55,7 @@ const addBlocking = () => store.edit('Add blocking', (wall) => { wall.blocking =
           <LengthField label="Block height" :value="structure.block.height" :actions="field('Block height', (wall, mm) => { wall.structure.block!.height = mm })" />
           <LengthField label="Joint" :value="structure.block.joint" :actions="field('Joint', (wall, mm) => { wall.structure.block!.joint = mm })" />
         </div>
-        <div class="col-span-2 grid grid-cols-3 gap-x-3">
+        <div class="col-span-2 grid grid-cols-[1.3fr_1.2fr_0.8fr] gap-x-2">
           <ChoiceField label="Bond" :value="structure.block.bond" :options="[{ value: 'running', label: 'running' }, { value: 'stack', label: 'stack' }]" :commit="bond => store.edit('Bond', wall => { wall.structure.block!.bond = bond as 'running' })" />
           <ChoiceField label="Block type" :value="structure.block.unit ?? ''" :options="[{ value: 'hollow', label: 'hollow' }, { value: 'solid', label: 'solid' }, { value: 'grouted', label: 'grouted' }]" :commit="unit => store.edit('Block type', wall => { wall.structure.block!.unit = unit as 'hollow' })" />
           <LengthField v-if="structure.block.unit === 'hollow'" label="Face shell" :value="structure.block.shell" :actions="field('Face shell', (wall, mm) => { wall.structure.block!.shell = mm })" />

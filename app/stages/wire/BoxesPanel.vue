@@ -35,9 +35,9 @@ function add() {
 
 <template>
   <div class="space-y-2.5">
-    <div class="grid grid-cols-2 gap-2">
-      <ChoiceField label="Box type" :value="kind" :options="KINDS" :commit="(value) => { kind = value as BoxKind; return [] }" />
-      <ChoiceField label="Model" :value="model" :options="models" :commit="(value) => { model = value; return [] }" />
+    <div class="space-y-1">
+      <ChoiceField inline label="Box type" :value="kind" :options="KINDS" :commit="(value) => { kind = value as BoxKind; return [] }" />
+      <ChoiceField inline label="Model" :value="model" :options="models" :commit="(value) => { model = value; return [] }" />
     </div>
     <button type="button" class="press w-full" :disabled="!model || screens.length === 0" @click="add">
       Place boxes for {{ store.array?.name ?? 'the array' }}

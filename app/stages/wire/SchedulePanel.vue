@@ -14,7 +14,7 @@ const plates = computed(() => (store.wall?.features ?? []).filter(({ kind, id })
 const add = (kind: 'player' | 'network', feature?: string) => store.edit(kind === 'player' ? 'Add player' : 'Add data plate', wall => addSource(wall, kind, store.siteUnits, feature))
 useCommands([{ id: 'add-player', title: 'Add player or rack', group: 'Wire', run: () => { add('player') } }])
 const address = (as: string) => `/api/sites/${store.site}/walls/${store.id}/wiring?as=${as}&units=${system.value}&fine=${fine.value ? 1 : 0}`
-const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'schedule', title: 'Cable schedule CSV' }, { as: 'labels', title: 'Cable labels' }]
+const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'schedule', title: 'Schedule CSV' }, { as: 'labels', title: 'Cable labels' }]
 </script>
 
 <template>
@@ -25,8 +25,8 @@ const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'sch
     <div v-if="sources.length > 0" class="max-h-44 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Players and data plates">
       <SignalSource v-for="source in sources" :key="source.id" :source="source" />
     </div>
-    <div class="grid grid-cols-2 gap-2">
-      <button type="button" class="press" @click="add('player')">
+    <div class="grid grid-cols-[2fr_3fr] gap-2">
+      <button type="button" class="press !px-2" @click="add('player')">
         <Plus class="size-4" aria-hidden="true" /> Add player
       </button>
       <button type="button" class="press" @click="add('network', plates[0]?.id)">

@@ -13,13 +13,13 @@ export interface SheetJob { site: Pick<Site, 'name' | 'units'>, rules: Rules }
 /** The code by which a telephone finds the wall is so large, mm. */
 const CODE = 17
 const RULES = 2.5
-/** Rules that are reported on every sheet: what is drilled rests on them. The others are reported where a person chose. */
+/** Rules that every sheet prints, because drilling depends on them. The others are printed where the firm, site or wall set them. */
 const ALWAYS_TOLD = new Set<string>(['proofOfFraming', 'coveringCountsAsGap', 'hollowWallAnchors', 'blockJoints', 'furring', 'heightDatum'])
 
-/** What the firm chose where good installers disagree. */
+/** The house rules as lines of the head: as short as they can be, because each line makes the drawing smaller. */
 function houseRules({ rules, site }: SheetJob, paper: Paper): string[] {
-  const told = HOUSE_RULES.filter(({ key }) => ALWAYS_TOLD.has(key) || rules[key] !== undefined).map(rule => `${rule.title.toLowerCase()}: ${chosenOption(rule, rules).name}`)
-  return inLines(`House rules: ${told.join('; ')}; standard deviation of one tape measurement ${toleranceToString(chosenFigure('markingSigma', rules, site.units), site.units)}.`, paper, RULES)
+  const told = HOUSE_RULES.filter(({ key }) => ALWAYS_TOLD.has(key) || rules[key] !== undefined).map(rule => `${rule.title.toLowerCase().replace(/ \(.*\)$/, '')}: ${chosenOption(rule, rules).name}`)
+  return inLines(`House rules: ${told.join('; ')}; tape accurate to ± ${toleranceToString(chosenFigure('markingSigma', rules, site.units), site.units)}.`, paper, RULES)
 }
 /** How deep the block at the top of every page is. */
 export const headOf = (job: SheetJob, paper: Paper) => 17.4 + 3.3 * houseRules(job, paper).length
