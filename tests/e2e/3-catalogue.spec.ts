@@ -48,7 +48,7 @@ test('a model is made like another, drawn as it is typed, and refused what canno
   await page.getByLabel('Mass (kg)').press('Escape')
   await page.locator(row('firth-43s')).click()
   await page.reload()
-  await expect(page.locator(row('firth-55s-2'))).toContainText('not kept yet')
+  await expect(page.locator(row('firth-55s-2'))).toContainText('not saved')
   await page.locator(row('firth-55s-2')).click()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Firth 55T signage')
   await page.getByRole('button', { name: 'Save', exact: true }).click()

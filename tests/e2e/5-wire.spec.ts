@@ -145,7 +145,7 @@ test('a kit is behind the single sign, its lower box under the upper one in line
     await page.getByTestId('box-card').getByRole('button', { name: 'Delete box' }).click()
   }
   for (const kind of ['kit-upper', 'kit-lower']) {
-    await page.getByLabel('Boxes', { exact: true }).selectOption(kind)
+    await page.getByLabel('Box type', { exact: true }).selectOption(kind)
     await page.getByRole('button', { name: /^Place boxes for/ }).click()
   }
   await expect(page.getByText(/3 of 3 boxes placed/)).toBeVisible()

@@ -2,7 +2,7 @@
 /** Into the display: which screw holds the bracket, cut through, and the kit for the whole array. */
 const store = useWallStore()
 const { array, fixing } = useFixing()
-const { showFine, suffix, tell } = useUnits()
+const { fineWithUnit, tell } = useUnits()
 const screw = computed(() => fixing.value?.screw)
 const setLength = (key: 'screw' | 'spacer', label: string) => (mm: number | undefined) => store.edit(label, (wall) => {
   if (mm === undefined) Reflect.deleteProperty(arrayOf(wall, array.value!.id), key)
@@ -14,7 +14,7 @@ const setLength = (key: 'screw' | 'spacer', label: string) => (mm: number | unde
   <div v-if="array && fixing" class="space-y-2.5">
     <p class="text-sm" data-testid="screw-choice">
       <template v-if="screw?.fits">
-        M{{ store.catalogue.displays.find(({ id }) => id === fixing!.display)!.vesa.thread }} × <b class="figures text-base">{{ showFine(screw.length) }}</b> {{ suffix }}, washers {{ showFine(screw.stack.washers) }} in total; 4 per display, {{ 4 * fixing.count }} in total.
+        M{{ store.catalogue.displays.find(({ id }) => id === fixing!.display)!.vesa.thread }} × <b class="figures text-base">{{ fineWithUnit(screw.length) }}</b>, washers {{ fineWithUnit(screw.stack.washers) }} in total; 4 per display, {{ 4 * fixing.count }} in total.
       </template>
       <template v-else-if="screw">
         {{ tell(screw.why) }}.

@@ -6,7 +6,7 @@ import { parseLength } from '~~/core/units'
 /** How plumb and flat the face is, read as distances from one plane in front of it. */
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { show, showFine, system, suffix } = useUnits()
+const { show, showFine, fineWithUnit, system } = useUnits()
 const { tool } = useSurveyTool()
 const wall = computed(() => store.wall!)
 const readings = computed(() => wall.value.surface ?? [])
@@ -60,7 +60,7 @@ const plates = computed(() => (plan.value?.arrays ?? []).map(array => ({
         {{ perMetre(Math.abs(relief.plane.along)) }}
       </dd>
       <dt>Flatness, lowest to highest point</dt><dd class="figures text-right font-semibold">
-        {{ showFine(relief.flatness) }} {{ suffix }}
+        {{ fineWithUnit(relief.flatness) }}
       </dd>
       <dt>Highest point</dt><dd class="figures text-right font-semibold">
         {{ show(relief.highest.x) }}, {{ show(relief.highest.y) }}
@@ -69,7 +69,7 @@ const plates = computed(() => (plan.value?.arrays ?? []).map(array => ({
         <dt :class="{ 'text-stop': plate.travel !== undefined && plate.up > 2 * plate.travel }">
           {{ plate.name }}: depth adjustment required
         </dt><dd class="figures text-right font-semibold">
-          {{ showFine(plate.up) }} of {{ plate.travel === undefined ? 'not known' : showFine(2 * plate.travel) }} {{ suffix }}
+          {{ fineWithUnit(plate.up) }}, {{ plate.travel === undefined ? 'travel not known' : `of ${fineWithUnit(2 * plate.travel)}` }}
         </dd>
       </template>
     </dl>

@@ -22,14 +22,14 @@ const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'sch
     <p v-if="sources.length === 0" class="text-sm">
       Add the sources of picture and data: a player or rack, on the wall or elsewhere, or a data plate.
     </p>
-    <div v-if="sources.length > 0" class="max-h-44 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Players and data plates">
+    <div v-if="sources.length > 0" class="max-h-36 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Players and data plates">
       <SignalSource v-for="source in sources" :key="source.id" :source="source" />
     </div>
-    <div class="grid grid-cols-[2fr_3fr] gap-2">
+    <div class="grid grid-cols-[5fr_6fr] gap-2">
       <button type="button" class="press !px-2" @click="add('player')">
         <Plus class="size-4" aria-hidden="true" /> Add player
       </button>
-      <button type="button" class="press" @click="add('network', plates[0]?.id)">
+      <button type="button" class="press !px-2" @click="add('network', plates[0]?.id)">
         <Plus class="size-4" aria-hidden="true" /> {{ plates[0] ? `Use ${plates[0].id}` : 'Add data plate' }}
       </button>
     </div>
@@ -47,7 +47,7 @@ const FILES = [{ as: 'electrician', title: 'Electrician’s sheet' }, { as: 'sch
         The files show the last saved state. Some changes are not saved yet.
       </p>
       <div class="mt-1 grid grid-cols-2 gap-2">
-        <a v-for="{ as, title } in FILES" :key="as" class="press first:col-span-2" :href="address(as)" download>
+        <a v-for="{ as, title } in FILES" :key="as" class="press !px-2 first:col-span-2" :href="address(as)" download>
           <Download class="size-4" aria-hidden="true" /> {{ title }}
         </a>
       </div>
