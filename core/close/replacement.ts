@@ -1,7 +1,7 @@
 import { orientDisplay } from '../arrange'
 import type { Catalogue, Display, ScreenArray } from '../job'
 import { mountModels, type Position } from '../mount'
-import { words, type Text } from '../units'
+import { beside, words, type Text } from '../units'
 
 /** Something that another model in a screen's place changes, and how grave that is. */
 export interface Changed { severity: 'stop' | 'caution' | 'note', about: 'seams' | 'mount' | 'pixels' | 'depth' | 'power', what: Text }
@@ -30,7 +30,7 @@ export function replacementOf(position: Position, next: Display, array: ScreenAr
     ...next.vesa.width === now.vesa.width && next.vesa.height === now.vesa.height
       ? [{ severity: 'note' as const, about: 'mount' as const, what: words`The mounting pattern is the same, ${next.vesa.width} × ${next.vesa.height}.` }]
       : [{ severity: 'stop' as const, about: 'mount' as const, what: words`The mounting pattern is ${next.vesa.width} × ${next.vesa.height} instead of ${now.vesa.width} × ${now.vesa.height}: the bracket does not fit without an adapter from the mount’s maker.` }],
-    ...Math.hypot(next.vesa.offset.x - now.vesa.offset.x, next.vesa.offset.y - now.vesa.offset.y) >= SAME ? [{ severity: 'caution' as const, about: 'mount' as const, what: words`The centre of its mounting pattern is ${next.vesa.offset.x - now.vesa.offset.x} right of and ${next.vesa.offset.y - now.vesa.offset.y} above the old one: the adjusters must take that up, or the screen hangs out of position.` }] : [],
+    ...Math.hypot(next.vesa.offset.x - now.vesa.offset.x, next.vesa.offset.y - now.vesa.offset.y) >= SAME ? [{ severity: 'caution' as const, about: 'mount' as const, what: words`The centre of its mounting pattern is ${beside({ x: next.vesa.offset.x - now.vesa.offset.x, y: next.vesa.offset.y - now.vesa.offset.y })} the old one: the adjusters must take that up, or the screen hangs out of position.` }] : [],
     ...next.vesa.thread !== now.vesa.thread || next.vesa.insertDepth !== now.vesa.insertDepth ? [{ severity: 'caution' as const, about: 'mount' as const, what: words`The thread or insert depth differs: measure the old screws before reusing them.` }] : [],
     ...mount && next.mass > mount.capacity ? [{ severity: 'stop' as const, about: 'mount' as const, what: words`It weighs ${String(next.mass)} kg; the mount carries at most ${String(mount.capacity)} kg.` }] : [],
     ...next.mass > now.mass ? [{ severity: 'caution' as const, about: 'mount' as const, what: words`It is ${(next.mass - now.mass).toFixed(1)} kg heavier: check the loads of its plate in Fix before hanging it.` }] : [],

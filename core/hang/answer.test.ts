@@ -7,6 +7,7 @@ import { asBuilt, HOLE_RESULTS, type LogEntry } from '../log'
 import { contextOf, planWall } from '../plan'
 import { withFrozen } from '../revision'
 import { changeBetween, deadHoles } from './index'
+import { cases } from '../../tests/fixtures/soak'
 
 const entry = (n: number, wall: string, hole: string, at: { x: number, y: number }, result: typeof HOLE_RESULTS[number]): LogEntry => ({ id: `l${n}`, at: '2026-11-12T09:00:00Z', by: 'Isla Brand', wall, kind: 'hole', hole, x: at.x, y: at.y, result })
 
@@ -91,7 +92,7 @@ describe('what a result changes', () => {
       }
       const loose = positions.filter(({ plate }) => !plate!.held)
       if (loose.length > 0) expect(plan.findings.some(({ severity }) => severity === 'stop')).toBe(true)
-    }), { numRuns: 25 })
+    }), { numRuns: cases(25) })
     expect(differed).toBeGreaterThan(20)
   })
 })

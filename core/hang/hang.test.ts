@@ -35,5 +35,5 @@ it('stops at a miss while anything is planned beside it, and tells of holes that
   expect(told({ result: 'miss', x: 1935 })).toEqual([['note', 'hole-dead', 'R1 C1 top 1 at 1935 mm missed: no note.']])
   expect(told({ hole: 'a9-r1c1-top-1' })).toEqual([['stop', 'hole-unused', 'The hole drilled at 1900 mm, 2090.4 mm above floor is no longer in the plan.']])
   expect(told({ x: 1888 })).toEqual([['stop', 'hole-unused', 'R1 C1 top 1 was drilled at 1888 mm, 2090.4 mm above floor, 12 mm from its planned position.']])
-  expect(told({ x: 1860 })).toEqual([['caution', 'hole-unused', 'R1 C1 top 1 was made at 1860, 2090.4 up, 40 from its planned position.']])
+  expect(told({ x: 1860 })).toEqual([['caution', 'hole-unused', 'R1 C1 top 1 was drilled at 1860 mm, 2090.4 mm above floor, 40 mm from its planned position.']])
 })

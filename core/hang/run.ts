@@ -1,7 +1,7 @@
 import { mountModels, type ArrayPlan } from '../mount'
 import type { Catalogue, Rules, Wall } from '../job'
 import type { Subject } from '../subject'
-import { words, type Text } from '../units'
+import { beside, words, type Text } from '../units'
 import type { Wiring } from '../wire'
 import type { HangingOrder, ScreenStep } from './order'
 import { presetsOf, type Presets } from './preset'
@@ -40,7 +40,7 @@ function checks({ wiring, catalogue, arrays, hanging }: RunOf): RunStep[] {
   return [
     step('power', words`Isolate and prove dead`, [words`Isolate, lock off and prove dead every circuit in this wall. Check every mark with a detector for live cables and pipes.`, ...wiring.boxes.length > 0 ? [words`Only licensed electricians may open fixed wiring.`] : []], words`First, because every later step goes into the wall.`),
     step('thread', words`Test a screw by hand`, displays.map(({ name, vesa: { thread, insertDepth } }) => words`${name}: turn a screw from the kit into its insert by hand${thread === undefined ? [] : words`, M${String(thread)}`}. It must turn freely${insertDepth === undefined ? [] : words`, and go no deeper than ${insertDepth}`}.`), words`Before using the kit: a wrong thread strips, and a screw that is too long damages the parts behind the insert.`),
-    step('pattern', words`Unpack and measure the displays`, displays.map(({ name, width, height, vesa }) => words`${name}: case ${width} × ${height}, mounting pattern ${vesa.width} × ${vesa.height}, its centre ${vesa.offset.x} right of and ${vesa.offset.y} above the centre of the case.`), words`Before drilling: data sheets can be wrong, and every hole depends on these figures.`),
+    step('pattern', words`Unpack and measure the displays`, displays.map(({ name, width, height, vesa }) => words`${name}: case ${width} × ${height}, mounting pattern ${vesa.width} × ${vesa.height}, its centre ${beside(vesa.offset)} the centre of the case.`), words`Before drilling: data sheets can be wrong, and every hole depends on these figures.`),
     step('keep', words`Store the displays ${faceDown ? 'as their maker says' : 'upright'}`, [faceDown ? words`Fit brackets face down on a padded bench; keep the displays upright for everything else.` : words`Stand them upright on foam against a wall, none leaning on another.`, words`Keep sharp objects away from the backs, and keep people from walking between them.`], words`Before unpacking: a panel laid face down without its maker’s approval can break.`),
   ]
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { formatLength, parseLength, roundLength, type UnitSystem } from './length'
-import { textToString, words } from './text'
+import { beside, textToString, words } from './text'
 
 const read = (text: string, system: UnitSystem = 'metric') => {
   const reading = parseLength(text, system)
@@ -41,6 +41,13 @@ describe('showing a length', () => {
     expect(formatLength(25.4 / 32, 'imperial')).toBe('1/16"')
     expect(formatLength(25.4 / 32, 'imperial', { denominator: 32 })).toBe('1/32"')
     expect(formatLength(-0.4, 'metric')).toBe('0')
+  })
+
+  it('says on which side something is, and never with a sign', () => {
+    const said = (x: number, y: number) => textToString(words`its hook is ${beside({ x, y })} the centre`, 'metric')
+    expect([said(0, -18), said(5, 0), said(-5, 7.5), said(0, 0)]).toEqual([
+      'its hook is 18 mm below the centre', 'its hook is 5 mm right of the centre', 'its hook is 5 mm left of and 7.5 mm above the centre', 'its hook is at the centre',
+    ])
   })
 
   it('reads back what it shows, to within half a step', () => {

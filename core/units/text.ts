@@ -26,6 +26,18 @@ export function words(strings: TemplateStringsArray, ...values: (string | number
   return parts
 }
 
+/**
+ * Where something is beside something else, without signs.
+ *
+ * @example
+ * beside({ x: 0, y: -18 }) // [{ mm: 18 }, ' ', 'below']: 18 mm below
+ */
+export function beside({ x, y }: { x: number, y: number }): Text {
+  const across = x === 0 ? [] : words`${Math.abs(x)} ${x > 0 ? 'right of' : 'left of'}`
+  const up = y === 0 ? [] : words`${Math.abs(y)} ${y > 0 ? 'above' : 'below'}`
+  return across.length > 0 && up.length > 0 ? words`${across} and ${up}` : across.length + up.length > 0 ? [...across, ...up] : ['at']
+}
+
 /** Lengths inside sentences are shown a step finer than marks, so that sums can be followed. */
 export const SENTENCE_PRECISION: Precision = { decimals: 1, denominator: 32 }
 

@@ -26,7 +26,7 @@ test('the fastener that does best is offered first, those not in stock after it,
 test('a screw that would break the display is a stop, and so is one that strips', async ({ page, house }) => {
   await page.goto(`${HALL}/fix`)
   await page.getByRole('tab', { name: 'Display' }).click()
-  await expect(page.getByTestId('screw-choice')).toContainText('M6 × 14 mm, washers 1.6 in total; 4 per display, 36 in total')
+  await expect(page.getByTestId('screw-choice')).toContainText('M6 × 14 mm, washers 1.6 mm in total; 4 per display, 36 in total')
   await fill(page, 'Screw length', '20')
   await expect(page.locator('[data-finding=display-screw-too-long]')).toContainText('A 20 mm screw is 4.9 mm too long')
   await fill(page, 'Screw length', '8')

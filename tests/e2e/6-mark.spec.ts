@@ -121,7 +121,7 @@ test('a stop keeps a mark-out from being issued, until it is overridden by name;
   await page.goto('/sites/stennick/walls/departures-row/mark')
   await page.getByRole('tab', { name: 'Revisions' }).click()
   await page.locator('[data-revision=B]').getByRole('button', { name: 'Compare with A' }).click()
-  await expect(page.getByTestId('difference')).toContainText('R1 C2 top 1, drilled moved 80 mm')
+  await expect(page.getByTestId('difference')).toContainText('R1 C2 top 1, drilled, moved 80 mm')
   await expect(page.locator('[data-moved]')).toHaveCount(1)
 
   const pdf = Buffer.from(await (await page.request.get(`/api${HALL}/templates?format=pdf&of=departures-r1c1&paper=a4`)).body())

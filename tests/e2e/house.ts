@@ -117,7 +117,7 @@ export async function fill(page: Page, label: string, text: string) {
 /** Begins a wall, at Stennick unless elsewhere, and comes to its survey. */
 export async function beginWall(page: Page, name: string, width: string, height: string, site = 'stennick') {
   await page.goto(`/sites/${site}`)
-  await page.getByLabel('Name', { exact: true }).fill(name)
+  await page.locator('#wall-name').fill(name)
   await page.getByLabel('Width').fill(width)
   await page.getByLabel('Height').fill(height)
   await page.getByRole('button', { name: 'Create wall' }).click()

@@ -20,7 +20,7 @@ const FIRST = 60
   <ul v-else class="divide-y divide-hair text-sm" aria-label="Differences" data-testid="difference">
     <li v-for="mark in moved.slice(0, FIRST)" :key="mark.id" class="py-1">
       <button type="button" class="block w-full text-left" @click="mark.kind === 'hole' && select('hole', mark.id)">
-        <b>{{ mark.label }}</b>{{ drilled.has(mark.id) ? ', drilled' : '' }} moved {{ fineWithUnit(mark.by) }}
+        <b>{{ mark.label }}</b>{{ drilled.has(mark.id) ? ', drilled,' : '' }} moved {{ fineWithUnit(mark.by) }}
         <span class="figures block text-ink-soft">{{ at(mark.from) }} → {{ at(mark.to) }}</span>
       </button>
     </li>
