@@ -8,6 +8,7 @@ import { Device, noteSeen, type ServerWall } from './device'
 import { bringInDrafts, dropDraft } from './drafts'
 import { Outbox, type Server } from './outbox'
 import { photoName } from './photoName'
+import { cases } from '~~/tests/fixtures/soak'
 
 let device: Device
 let outbox: Outbox
@@ -112,7 +113,7 @@ describe('the outbox', () => {
       expect(server.walls.get('w1')!.job.walls[0]!.width).toBe(edited.at(-1))
       expect([await device.entries.count(), await device.designs.count()]).toEqual([0, 0])
       outbox.close()
-    }), { numRuns: 25 })
+    }), { numRuns: cases(25) })
   })
 
   it('sets aside what is refused, with its reason, and goes on with the rest', async () => {
@@ -138,7 +139,7 @@ describe('the outbox', () => {
 
   it('keeps a change that conflicts until a person has resolved it, while the log goes on', async () => {
     await begun()
-    const theirs = stateOf(2, { ...exampleWall(), height: 3500 })
+    const theirs = stateOf(2, { ...exampleWall(), height: 3500, width: 6250 })
     server.walls.set('w1', theirs)
     await change('w1', 6200, 6300)
     await idle()
@@ -150,6 +151,31 @@ describe('the outbox', () => {
     await idle()
     expect(server.walls.get('w1')).toMatchObject({ version: 3, job: { walls: [{ height: 3500, width: 6300 }] } })
     expect(await device.designs.count()).toBe(0)
+  })
+
+  it('lays a change on what another person saved elsewhere on the wall, without asking, whichever is heard of first', async () => {
+    for (const heard of [false, true]) {
+      await begun()
+      const theirs = stateOf(2, { ...exampleWall(), height: 3500 })
+      server.walls.set('w1', theirs)
+      if (heard) await noteSeen(device, 'holm-point/w1', theirs)
+      await outbox.changeWall('holm-point', exampleWall(), { ...exampleWall(), width: 6300 }, {})
+      await idle()
+      expect(server.walls.get('w1')).toMatchObject({ version: 3, job: { walls: [{ height: 3500, width: 6300 }] } })
+      expect([await device.designs.count(), (await device.seen.get('holm-point/w1'))!.state.version, outbox.state.merged]).toEqual([0, 3, heard ? undefined : { key: 'holm-point/w1', by: 'Isla' }])
+      outbox.close()
+      await device.seen.clear()
+    }
+  })
+
+  it('asks where two changes that touch different places make no wall together', async () => {
+    await begun()
+    const arrays = (change: object) => [{ ...exampleWall().arrays[0]!, ...change }]
+    server.walls.set('w1', stateOf(2, { ...exampleWall(), arrays: arrays({ columns: 1 }) }))
+    // A plate that is moved by hand of a screen that the other took away.
+    await outbox.changeWall('holm-point', exampleWall(), { ...exampleWall(), arrays: arrays({ plates: [{ row: 1, column: 2, lateralShift: -8 }] }) }, {})
+    await idle()
+    expect(await device.designs.get('holm-point/w1')).toMatchObject({ conflict: { version: 2 } })
   })
 
   it('lays what two tabs changed on each other', async () => {

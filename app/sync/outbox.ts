@@ -1,4 +1,4 @@
-import { merge, same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
+import { clash, merge, same, wallFaults, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
 import { ApiError } from '../utils/api'
 import type { Frozen } from '~~/core/revision'
 import { noteSeen, wallKey, type DesignChange, type Device, type KeptRevision, type ServerWall, type UnsentEntry, type UnsentPhoto } from './device'
@@ -20,6 +20,8 @@ export interface OutboxState {
   trouble?: string
   /** Why entries that were sent wait for a planner. */
   setAside?: string[]
+  /** A wall whose last change was laid on what another person had saved, until it is changed again. */
+  merged?: { key: string, by: string }
   /** The device's store cannot be written: it has no room left, or the browser keeps nothing for this page. */
   store?: 'full' | 'denied'
 }
@@ -121,6 +123,7 @@ export class Outbox {
       if (change || !same(wall, base.base)) await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, ...change?.conflict && { conflict: change.conflict }, ...change?.sent && { sent: change.sent } })
       return wall
     }))
+    if (this.state.merged?.key === key && !same(before, after)) this.set({ merged: undefined })
     void this.send()
     return wall
   }
@@ -300,11 +303,36 @@ export class Outbox {
         troubles.push(...await this.afterFailure(error, async (refusal) => {
           const theirs = refusal.status === 409 ? refusal.current as ServerWall | undefined : undefined
           if (theirs && same(theirs.job.walls[0], sent)) await this.noteSaved(change, sent, theirs)
-          else await this.setAside(key, sent, theirs ? { conflict: theirs } : { refused: reasonOf(refusal) })
+          else if (!theirs || !await this.laidOn(key, theirs)) await this.setAside(key, sent, theirs ? { conflict: theirs } : { refused: reasonOf(refusal) })
         }))
       }
     }
     return troubles
+  }
+
+  /**
+   * Lays a change on what another person saved meanwhile, where they changed other places of the wall, so that nobody
+   * need be asked.
+   *
+   * @returns false where both changed the same, or where the two together would be no wall that may be
+   */
+  private async laidOn(key: string, theirs: ServerWall): Promise<boolean> {
+    const { device } = this
+    const now = theirs.job.walls[0]!
+    await noteSeen(device, key, theirs)
+    const laid = await device.transaction('rw', device.designs, async () => {
+      const { sent: _, ...change } = (await device.designs.get(key))!
+      if (clash(change.base, change.wall, now)) return false
+      const wall = merge(change.base, change.wall, now)
+      if (wallFaults(wall, withModels(theirs.job.catalogue, change.models), '$', now).length > 0) return false
+      await device.designs.put({ ...change, version: theirs.version, base: now, wall })
+      return true
+    })
+    if (laid) {
+      this.again = true
+      this.set({ merged: { key, by: theirs.savedBy } })
+    }
+    return laid
   }
 
   /** Sets a change aside; where only an earlier state of the wall was refused, the newer one is tried. */

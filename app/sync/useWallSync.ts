@@ -156,7 +156,7 @@ export function useWallSync() {
     if (edits.value === kept.value && !unsent.value && !store.unsaved && store.unwritten.length === 0 && store.unsentLog.length === 0 && waiting.value.count === 0) return 'saved'
     return sending.value.offline ? 'offline' : sending.value.trouble ? 'trouble' : 'saving'
   })
-  /** Why it is not saved, where a person said so. */
-  const reason = computed(() => state.value === 'trouble' ? sending.value.trouble : refused.value)
+  /** Why it is not saved, where a person said so; and whose changes it was merged with. */
+  const reason = computed(() => state.value === 'trouble' ? sending.value.trouble : state.value === 'saved' && sending.value.merged?.key === key ? `merged with the changes of ${sending.value.merged.by}` : refused.value)
   return { state, reason, waiting, resolve }
 }

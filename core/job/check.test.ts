@@ -7,6 +7,7 @@ import { InvalidJob } from './fault'
 import { jobSchema } from './job'
 import { soundJsonFault } from './soundJson'
 import { validateJob } from './validate'
+import { cases } from '../../tests/fixtures/soak'
 
 /** The same by yup alone, which reads everything before it answers. */
 function byYup(value: unknown): string[] {
@@ -55,7 +56,7 @@ describe('checking by a schema', () => {
         }
       }, fullJob() as unknown)
       expect(schemaFaults(jobSchema, job, '$').map(({ path, message }) => `${path} ${message}`).sort()).toEqual(byYup(job).sort())
-    }), { numRuns: 1_000 })
+    }), { numRuns: cases(1_000) })
   })
 
   it('stops after a hundred faults, and counts a list before it reads it', () => {

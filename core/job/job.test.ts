@@ -3,7 +3,8 @@ import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
-import { differences, fieldTable, InvalidJob, jobJsonSchema, merge, readJob, validateJob, wallFaults, writeJob, type Fault, type Job } from './index'
+import { clash, differences, fieldTable, InvalidJob, jobJsonSchema, merge, readJob, validateJob, wallFaults, writeJob, type Fault, type Job } from './index'
+import { cases } from '../../tests/fixtures/soak'
 
 function faultsOf(change: (job: Job) => void) {
   const job = exampleJob()
@@ -94,6 +95,39 @@ describe('laying one change on another', () => {
       w: 2, h: 4, gap: { x: 5, y: 6 }, members: [1],
       arrays: [{ id: 'a', v: 9 }, { id: 't', v: 1 }, { id: 'm', v: 1 }],
     })
+  })
+
+  it('asks only where both changed the same to something else, or an order would be lost', () => {
+    const base = { w: 1, gap: { x: 1, y: 1 }, arrays: [{ id: 'a', v: 1 }, { id: 'b', v: 1 }], members: [1, 2] }
+    const [one, other] = [{ id: 'a', v: 1 }, { id: 'b', v: 1 }]
+    const asks = (mine: object, theirs: object) => [clash(base, { ...base, ...mine }, { ...base, ...theirs }), clash(base, { ...base, ...theirs }, { ...base, ...mine })]
+    expect(asks({ w: 2, gap: { x: 5, y: 1 } }, { gap: { x: 1, y: 6 }, members: [1] })).toEqual([false, false])
+    expect(asks({ w: 2 }, { w: 2, h: 1 })).toEqual([false, false])
+    expect(asks({ w: 2 }, { w: 3 })).toEqual([true, true])
+    expect(asks({ w: undefined }, { w: 3 })).toEqual([true, true])
+    expect(asks({ members: [1] }, { members: [2] })).toEqual([true, true])
+    // Another screen, one that went, and one that was changed meanwhile.
+    expect(asks({ arrays: [one, other, { id: 'm' }] }, { arrays: [{ ...one, v: 9 }, other, { id: 't' }] })).toEqual([false, false])
+    expect(asks({ arrays: [other] }, { arrays: [one, { ...other, v: 9 }] })).toEqual([false, false])
+    expect(asks({ arrays: [other] }, { arrays: [{ ...one, v: 9 }, other] })).toEqual([true, true])
+    expect(asks({ arrays: [one, other, { id: 'm', v: 1 }] }, { arrays: [one, other, { id: 'm', v: 2 }] })).toEqual([true, true])
+    // `merge` keeps their order: whoever put it in order is asked.
+    expect(asks({ arrays: [other, one] }, { arrays: [one, other, { id: 't' }] })).toEqual([true, false])
+  })
+
+  it('never lets a change of either side go unasked', () => {
+    const wall = fc.record({ w: fc.nat(2), gap: fc.record({ x: fc.nat(2), y: fc.nat(2) }), arrays: fc.uniqueArray(fc.record({ id: fc.constantFrom('a', 'b', 'c'), v: fc.nat(2) }), { selector: ({ id }) => id }) })
+    fc.assert(fc.property(wall, wall, wall, (base, mine, theirs) => {
+      if (clash(base, mine, theirs)) return
+      const both = merge(base, mine, theirs)
+      // Laid the other way round it has the same in it; what only one side changed is as that side has it.
+      const items = ({ arrays, ...rest }: typeof both) => ({ ...rest, arrays: Object.fromEntries(arrays.map(each => [each.id, each.v])) })
+      expect(items(both)).toEqual(items(merge(base, theirs, mine)))
+      expect(both.w).toBe(mine.w === base.w ? theirs.w : mine.w)
+      const ids = (tree: typeof base) => new Set(tree.arrays.map(({ id }) => id))
+      for (const id of ids(mine)) if (!ids(base).has(id)) expect(ids(both).has(id)).toBe(true)
+      for (const id of ids(base)) if (!ids(mine).has(id) || !ids(theirs).has(id)) expect(ids(both).has(id)).toBe(false)
+    }), { numRuns: cases(400) })
   })
 
   it('is an exact undo when nothing came between, and changes nothing when nothing changed', () => {

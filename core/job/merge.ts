@@ -50,6 +50,33 @@ export function merge<T>(base: T, mine: T, theirs: T): T {
   return mine
 }
 
+/** Whether a list's entries were put in another order, those that came or went aside. */
+function reordered(base: Item[], now: Item[]): boolean {
+  const [was, is] = [base, now].map(items => items.map(({ id }) => id)) as [string[], string[]]
+  return !same(was.filter(id => is.includes(id)), is.filter(id => was.includes(id)))
+}
+
+/**
+ * Whether `merge` would have to decide between two people: both changed the same value, each to something else, or
+ * `mine` puts a list in another order that the other changed too, which `merge` would lose.
+ *
+ * @example
+ * clash({ w: 1, h: 1 }, { w: 2, h: 1 }, { w: 1, h: 3 }) // false
+ * clash({ w: 1, h: 1 }, { w: 2, h: 1 }, { w: 4, h: 1 }) // true
+ */
+export function clash(base: unknown, mine: unknown, theirs: unknown): boolean {
+  if (same(mine, base) || same(theirs, base) || same(mine, theirs)) return false
+  if (isItems(mine) && isItems(theirs)) {
+    const was = isItems(base) ? base : []
+    const of = (items: Item[], id: string) => items.find(item => item.id === id)
+    const ids = new Set([...was, ...mine, ...theirs].map(({ id }) => id))
+    return reordered(was, mine) || [...ids].some(id => clash(of(was, id), of(mine, id), of(theirs, id)))
+  }
+  if (!isTree(mine) || !isTree(theirs)) return true
+  const was = isTree(base) ? base : {}
+  return [...new Set([was, mine, theirs].flatMap(tree => Object.keys(tree)))].some(key => clash(at(was, key), at(mine, key), at(theirs, key)))
+}
+
 /** Every place where two values differ, as paths such as `arrays[0].gap.x`. */
 export function differences(a: unknown, b: unknown, path = ''): string[] {
   if (same(a, b)) return []

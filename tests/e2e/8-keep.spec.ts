@@ -88,6 +88,32 @@ test('two people who work on different alternatives of a wall do not mix them', 
   await expect(isla.locator('[data-screen=departures-r1c3]')).toBeVisible()
 })
 
+test('two people who change different figures of a wall are both kept, and nobody is asked', async ({ browser, house }) => {
+  const [isla, odd] = [await otherPerson(browser, house, 'Isla Brandt'), await otherPerson(browser, house, 'Ranveig Holt')]
+  for (const page of [isla, odd]) {
+    await page.goto(`${HALL}/arrange`)
+    await expect(page.getByLabel('Columns')).toHaveValue('3')
+  }
+  await odd.context().setOffline(true)
+  await fill(isla, 'Height above floor', '930')
+  await saved(isla)
+  await fill(odd, 'Columns', '2')
+  await expect(odd.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
+  await odd.context().setOffline(false)
+  await saved(odd)
+  await expect(odd.getByTestId('save-state')).toHaveText(/merged with the changes of Isla Brandt/)
+  for (const page of [isla, odd]) {
+    await expect(page.getByLabel('Columns')).toHaveValue('2')
+    await expect(page.getByLabel('Height above floor')).toHaveValue('930')
+    await expect(page.getByTestId('conflict')).toHaveCount(0)
+  }
+  // Each takes back what is their own.
+  await odd.locator('h1').click()
+  await odd.keyboard.press('Control+z')
+  await saved(odd)
+  expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ columns: 3, at: { y: { value: 930 } } })
+})
+
 test('the second of two people to save is told, sees the other’s state, and loses nothing', async ({ browser, house }) => {
   const isla = await otherPerson(browser, house, 'Isla Brandt')
   const odd = await otherPerson(browser, house, 'Ranveig Holt')
@@ -98,6 +124,7 @@ test('the second of two people to save is told, sees the other’s state, and lo
   await fill(isla, 'Height above floor', '930')
   await saved(isla)
 
+  await fill(odd, 'Height above floor', '925')
   await fill(odd, 'Columns', '2')
   await expect(odd.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
   await odd.context().setOffline(false)
@@ -113,9 +140,11 @@ test('the second of two people to save is told, sees the other’s state, and lo
   await told.getByRole('button', { name: 'Merge my changes' }).click()
   await expect(told).toHaveCount(0)
   await saved(odd)
-  await expect(odd.getByLabel('Height above floor')).toHaveValue('930')
-  expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ columns: 2, at: { y: { value: 930 } } })
+  // Of the figure that both changed his is used, and he can take it back.
+  await expect(odd.getByLabel('Height above floor')).toHaveValue('925')
+  expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ columns: 2, at: { y: { value: 925 } } })
   await odd.locator('h1').click()
   await odd.keyboard.press('Control+z')
   await expect(odd.getByLabel('Columns')).toHaveValue('3')
+  await expect(odd.getByLabel('Height above floor')).toHaveValue('930')
 })

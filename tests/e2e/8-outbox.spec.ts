@@ -63,7 +63,7 @@ test('two versions of a wall do not stop what the drill met from being recorded'
   await odd.context().setOffline(true)
   await fill(isla, 'Height above floor', '930')
   await saved(isla)
-  await fill(odd, 'Horizontal gap', '0.8')
+  await fill(odd, 'Height above floor', '925')
   await expect(odd.getByTestId('save-state')).toHaveAttribute('data-state', 'offline')
   await odd.context().setOffline(false)
   await expect(odd.getByTestId('conflict')).toBeVisible()

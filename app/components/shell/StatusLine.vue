@@ -23,7 +23,7 @@ const near = computed(() => list.value.filter(({ group, keys }) => keys && group
 <template>
   <footer class="flex h-[calc(var(--target)+6px)] shrink-0 items-center gap-3 overflow-hidden border-t border-hair bg-rail px-3 text-sm whitespace-nowrap">
     <span class="rounded px-2 py-0.5" :class="LOOK[state]" role="status" data-testid="save-state" :data-state="state">
-      {{ SAID[state] }}<template v-if="(state === 'refused' || state === 'trouble') && reason">: {{ reason }}</template><template v-if="state === 'offline' && count > 1"> ({{ count }})</template>
+      {{ SAID[state] }}<template v-if="(state === 'refused' || state === 'trouble') && reason">: {{ reason }}</template><template v-if="state === 'saved' && reason">, {{ reason }}</template><template v-if="state === 'offline' && count > 1"> ({{ count }})</template>
     </span>
     <span v-if="!store.rights('wall.design')" class="rounded border border-hair px-2 py-0.5 max-md:hidden" data-testid="read-only" title="Only a lead or planner can edit this wall">Read only</span>
     <span v-if="atHand" data-testid="at-hand" title="All stages are loaded: this wall works without signal"><CloudCheck class="size-4 text-ink-soft" role="img" aria-label="All stages are loaded and work without signal" /></span>
