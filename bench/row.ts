@@ -1,17 +1,17 @@
 /** One line of the table: what was measured, what came out, and what is aimed at. */
-export interface Row { what: string, measured: string, aim: string, met: boolean | undefined }
+export interface Row { what: string, value: number, unit: string, aim: string, met: boolean | undefined }
 
 /** A measured figure against the most it should be. */
 export function atMost(what: string, value: number, limit: number, unit: string): Row {
-  return { what, measured: `${value.toPrecision(3)} ${unit}`, aim: `≤ ${limit} ${unit}`, met: value <= limit }
+  return { what, value, unit, aim: `≤ ${limit} ${unit}`, met: value <= limit }
 }
 
 /** A measured figure against the least it should be. */
 export function atLeast(what: string, value: number, limit: number, unit: string): Row {
-  return { what, measured: `${value.toPrecision(3)} ${unit}`, aim: `≥ ${limit} ${unit}`, met: value >= limit }
+  return { what, value, unit, aim: `≥ ${limit} ${unit}`, met: value >= limit }
 }
 
 /** A figure that has no aim of its own. */
 export function measured(what: string, value: number, unit: string): Row {
-  return { what, measured: `${value.toPrecision(3)} ${unit}`, aim: '', met: undefined }
+  return { what, value, unit, aim: '', met: undefined }
 }

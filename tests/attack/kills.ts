@@ -1,8 +1,11 @@
+import { spawn } from 'node:child_process'
 import { once } from 'node:events'
-import { mkdtempSync, readFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { startServer } from '../../scripts/house.mjs'
+import { startServer, tool } from '../../scripts/house.mjs'
+import { openDatabase } from '../../server/database/connection'
+import { readWall } from '../../server/repositories/walls'
 import { freePort, House } from '../e2e/house'
 
 const HALL = '/sites/holm-point/walls/ticket-hall'
@@ -47,6 +50,41 @@ export async function killedWhileWriting(house: House, kills: number): Promise<K
     const there = new Set(now.job.log.map(({ id }: { id: string }) => id))
     lost.push(...entries.filter(id => !there.has(id)), ...now.version < version ? [`version ${version}`] : [])
   }
+  return { kills, entries: entries.length, saves, lost }
+}
+
+/**
+ * Kills a process that writes through the repositories alone, over and over, each time at another moment: the same
+ * promise as over HTTP, with hundreds of writes to each kill.
+ */
+export async function killedWriters(kills: number): Promise<Kept> {
+  const folder = mkdtempSync(join(tmpdir(), 'wide-trellis-kills-'))
+  const file = join(folder, 'firm.db')
+  const entries: string[] = []
+  const lost: string[] = []
+  let [saves, version] = [0, 0]
+  for (let kill = 0; kill < kills; kill++) {
+    const writer = spawn(tool('tsx'), ['tests/attack/writer.ts', file, `k${kill}`], { stdio: ['ignore', 'pipe', 'inherit'], detached: true })
+    let said = ''
+    writer.stdout.on('data', (text: Buffer) => { said += String(text) })
+    const ended = once(writer.stdout, 'close')
+    await Promise.race([once(writer.stdout, 'data'), ended])
+    await waited(5 + 37 * (kill % 11))
+    // The whole group: the runner has a process of its own below it.
+    process.kill(-writer.pid!, 'SIGKILL')
+    await ended
+    // The last line may be cut short.
+    for (const [what, which] of said.split('\n').slice(0, -1).map(line => line.split(' ') as [string, string])) {
+      if (what === 'entry') entries.push(which)
+      else [saves, version] = [saves + 1, Number(which)]
+    }
+    const { db, close } = openDatabase(file)
+    const now = readWall(db, 'holm-point', 'w1')
+    const there = new Set(now.job.log.map(({ id }) => id))
+    lost.push(...entries.filter(id => !there.has(id)), ...now.version < version ? [`version ${version}`] : [])
+    close()
+  }
+  rmSync(folder, { recursive: true })
   return { kills, entries: entries.length, saves, lost }
 }
 

@@ -5,7 +5,8 @@ import { join } from 'node:path'
 import SQLite from 'better-sqlite3'
 import { startServer } from '../../scripts/house.mjs'
 import { expect, freePort, House, test } from '../e2e/house'
-import { killedWhileStarting, killedWhileWriting } from './kills'
+import { cases } from '../fixtures/soak'
+import { killedWhileStarting, killedWhileWriting, killedWriters } from './kills'
 
 /** Starts a server on a folder and waits for its end. */
 async function startedOn(data: string): Promise<{ code: number | null, said: string }> {
@@ -81,13 +82,20 @@ test('a data folder that is a file is told, and one that is in use is left to wh
 })
 
 test('a first start that is cut short, wherever that is, is taken up again', async () => {
-  expect((await killedWhileStarting(5)).missing).toEqual([])
+  expect((await killedWhileStarting(cases(4, 30))).missing).toEqual([])
 })
 
 test('what was acknowledged is there after every kill', async ({ house }) => {
   test.setTimeout(600_000)
-  const { entries, saves, lost } = await killedWhileWriting(house, 50)
+  const { kills, entries, saves, lost } = await killedWhileWriting(house, cases(4, 50))
   expect(lost).toEqual([])
-  expect(entries).toBeGreaterThan(50)
-  expect(saves).toBeGreaterThan(10)
+  expect(entries).toBeGreaterThan(kills)
+  expect(saves).toBeGreaterThan(0)
+})
+
+test('what a repository has returned is there after every kill', async () => {
+  test.setTimeout(600_000)
+  const { kills, entries, saves, lost } = await killedWriters(cases(3, 50))
+  expect(lost).toEqual([])
+  expect([entries, saves].every(count => count > kills)).toBe(true)
 })
