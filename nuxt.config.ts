@@ -54,6 +54,8 @@ export default defineNuxtConfig({
   css: ['~/assets/main.css'],
   // Whether the cookie goes over TLS only is said where a person signs in, as it depends on how he comes.
   runtimeConfig: { session: { name: 'wide-trellis', password: '', cookie: { sameSite: 'strict', httpOnly: true, secure: false } } },
+  // Types are prepared and read in one folder while another is built in.
+  buildDir: process.env.WT_BUILD_DIR || '.nuxt',
   // Which files there are is known to the service worker; the page need not ask for it.
   experimental: { appManifest: false },
   compatibilityDate: '2026-01-01',

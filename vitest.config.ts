@@ -1,7 +1,18 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
+/** Replaces a package for its whole thread, so that it must have one of its own. */
+const APART = '**/secondDriver.test.ts'
+
 export default defineConfig({
   resolve: { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)).replace(/\/$/, '') } },
-  test: { testTimeout: 30_000, include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'cli/**/*.test.ts', 'app/**/*.test.ts', 'tests/**/*.test.ts'] },
+  test: {
+    testTimeout: 60_000,
+    setupFiles: ['tests/seed.ts'],
+    projects: [
+      // Most of the time would go into importing the same modules for each file again.
+      { extends: true, test: { name: 'unit', pool: 'threads', isolate: false, include: ['{core,server,cli,app,tests}/**/*.test.ts'], exclude: [APART] } },
+      { extends: true, test: { name: 'apart', include: [APART] } },
+    ],
+  },
 })

@@ -20,6 +20,31 @@ export function run(title, command, args, env = {}) {
   }
 }
 
+/**
+ * Runs chains of commands beside each other, each chain in its order; what a command prints is shown when it has ended.
+ * Ends this process once all have ended, if any failed.
+ *
+ * @param {[title: string, command: string, args: string[]][][]} chains
+ */
+export async function runTogether(...chains) {
+  const failed = []
+  await Promise.all(chains.map(async (chain) => {
+    for (const [title, command, args] of chain) {
+      const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] })
+      const said = []
+      for (const stream of [child.stdout, child.stderr]) stream.on('data', bytes => said.push(bytes))
+      const status = await new Promise((answer, fail) => child.on('error', fail).on('close', answer))
+      process.stdout.write(`\n── ${title}\n${Buffer.concat(said)}`)
+      if (status === 0) continue
+      failed.push(title)
+      return
+    }
+  }))
+  if (failed.length === 0) return
+  console.error(`\nFailed: ${failed.join(', ')}.`)
+  process.exit(1)
+}
+
 /** A program of an installed package. */
 export const tool = name => at('node_modules', '.bin', name)
 
@@ -56,13 +81,14 @@ function sourceDigest() {
   return digest.digest('hex')
 }
 
+const STAMP = at('.output', 'built-from')
+
 /** Builds the application unless the build on disk was made from these very sources. */
 export function build() {
-  const stamp = at('.output', 'built-from')
   const digest = sourceDigest()
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === digest) return
-  run('Building', tool('nuxt'), ['build'])
-  writeFileSync(stamp, digest)
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === digest) return
+  run('Building', tool('nuxt'), ['build'], { WT_BUILD_DIR: '.nuxt-build' })
+  writeFileSync(STAMP, digest)
 }
 
 /**

@@ -1,15 +1,19 @@
 import { spawnSync } from 'node:child_process'
-import { build, install, run, tool } from './house.mjs'
+import { install, run, runTogether, tool } from './house.mjs'
 import { findChromium } from './chromium.mjs'
 
 install()
 if (!findChromium()) installChromium()
 run('Preparing types', tool('nuxt'), ['prepare'])
-run('Linting', tool('eslint'), ['.'])
-run('Checking which folder knows which', tool('depcruise'), ['--config', 'dependency-rules.cjs', 'core', 'app', 'server', 'cli'])
-run('Checking types', tool('nuxt'), ['typecheck'])
+await runTogether(
+  [['Building', process.execPath, ['scripts/build.mjs']]],
+  [
+    ['Linting', tool('eslint'), ['.']],
+    ['Checking which folder knows which', tool('depcruise'), ['--config', 'dependency-rules.cjs', 'core', 'app', 'server', 'cli']],
+    ['Checking types', tool('nuxt'), ['typecheck']],
+  ],
+)
 run('Unit and property tests', tool('vitest'), ['run'])
-build()
 run('Journeys through the built application', tool('playwright'), ['test'])
 
 /** Takes Debian's Chromium where this machine has none and its user may install it. */

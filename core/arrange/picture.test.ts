@@ -8,6 +8,7 @@ import { fitSource, hiddenPixels, pixelMap, pixelPitch } from './pixels'
 import { testPicture } from './testPicture'
 import { lostToSeams, massOf, powerOf, seamTolerance } from './totals'
 import { angleUp, farthestViewer, nearestViewer, pictureOf, pixelsNotVisible } from './viewing'
+import { cases } from '../../tests/fixtures/soak'
 
 const job = exampleJob()
 const wall = job.walls[0]!
@@ -48,7 +49,7 @@ describe('the pixel map', () => {
           || a.rounded.y + a.rounded.height <= b.rounded.y || b.rounded.y + b.rounded.height <= a.rounded.y
         expect(apart).toBe(true)
       }
-    }), { numRuns: 60 })
+    }), { numRuns: cases(60) })
   })
 
   it('is drawn as a test picture at canvas size, with every screen named and a circle over every seam', () => {

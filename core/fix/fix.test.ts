@@ -5,6 +5,7 @@ import type { Fastener, Job, ScrewKit, Wall } from '../job'
 import { planWall } from '../plan'
 import { textToString } from '../units'
 import { bearerOf, chooseScrew, governingMode, groupFigures, groupLoads, lateralStrength, plateLoads, screwFault, screwRange, screwUse, shearOf, strengthOf, tipOf, withdrawal, woodBearing, yieldModes, type PlateLoad } from './index'
+import { cases } from '../../tests/fixtures/soak'
 
 const lag: Fastener = { id: 'lag', kind: 'lag-screw', base: 'wood-stud', diameter: 9.525, root: 6.731, length: 76, thread: 57, yield: 310.264 }
 const spf = { gravity: 0.42, plate: 2.5, plateBearing: 87_000 / 145.0377377, covering: 0, duration: 0.9 }
@@ -245,7 +246,7 @@ describe('the plan of a wall', () => {
       const [light, heavy] = [uses(Math.min(a, b)), uses(Math.max(a, b))]
       expect(light.size).toBe(4)
       for (const [name, use] of light) expect(heavy.get(name)!, name).toBeGreaterThanOrEqual(use - 1e-12)
-    }), { numRuns: 40 })
+    }), { numRuns: cases(40) })
   })
 
   it('never shows a use that rests on a figure not given, and stops', () => {

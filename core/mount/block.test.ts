@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
 import type { Job } from '../job'
 import { planWall } from '../plan'
+import { cases } from '../../tests/fixtures/soak'
 
 /** The example's grid on a wall of block, its anchors keeping 32 from the joints. */
 function onBlock(block: Partial<NonNullable<Job['walls'][0]['structure']['block']>>, change: (job: Job) => void = () => {}) {
@@ -43,7 +44,7 @@ describe('plates on block', () => {
           if (plate!.held) expect(clearance(hole, block) - 32).toBeCloseTo(hole.margin!, 6)
         }
       }
-    }), { numRuns: 60 })
+    }), { numRuns: cases(60) })
   })
 
   it('hold as many rows of screens as trying every height does', () => {
@@ -63,7 +64,7 @@ describe('plates on block', () => {
       const upHeld = found.positions.filter(({ holes }) => holes!.every(({ y }) => clear(y))).length
       expect(upHeld).toBe(most)
       expect(Math.abs(found.shift.y)).toBe(least)
-    }), { numRuns: 60 })
+    }), { numRuns: cases(60) })
   })
 
   it('spend the height adjusters before a shift of the whole array is asked for', () => {
@@ -116,6 +117,6 @@ describe('the mirror image of a wall', () => {
       if (heldIn(one) > 0) expect(leastIn(other)).toBeCloseTo(leastIn(one), 6)
       const slidesIn = ({ positions }: typeof one) => positions.reduce((sum, { plate }) => sum + Math.abs(plate!.lateralShift), 0)
       expect(slidesIn(other)).toBeCloseTo(slidesIn(one), 4)
-    }), { numRuns: 60 })
+    }), { numRuns: cases(60) })
   })
 })

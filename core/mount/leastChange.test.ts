@@ -7,6 +7,7 @@ import { NOTHING_BUILT, type AsBuilt, type IssuedPlate } from '../log'
 import { leastHoles, placeLeast, standingArray } from './leastChange'
 import type { Substrate } from './substrate'
 import { zone, type FixingZone } from './zones'
+import { cases } from '../../tests/fixtures/soak'
 
 /** A small world in whole millimetres: plates of two slots, each wanting two members. */
 const SLOTS = [[-9, -3], [3, 9]] as const
@@ -106,7 +107,7 @@ describe('the least change', () => {
       expect(own.slice(0, 2)).toEqual(best.slice(0, 2))
       expect(own[2]).toBe(best[2])
       expect(own[3]).toBeCloseTo(best[3], 5)
-    }), { numRuns: 300 })
+    }), { numRuns: cases(300) })
     // The worlds are such that there is something to move, and often something to hold.
     expect([moved > 100, held > 60]).toEqual([true, true])
   })

@@ -4,6 +4,7 @@ import { exampleJob } from '../../tests/fixtures/job'
 import type { Job } from '../job'
 import { asBuilt, type EntryOf } from '../log'
 import { planWall, type WallPlan } from '../plan'
+import { cases } from '../../tests/fixtures/soak'
 
 const AT = '2026-11-12T09:00:00Z'
 const planOf = (job: Job) => planWall(job.walls[0]!, job, asBuilt(job.log, job.walls[0]!))
@@ -63,6 +64,6 @@ describe('holes that are made', () => {
       const reach = nominal + dx
       if (reach - lateral < keeps.to - 1 && reach + lateral > keeps.from + 1 && Math.abs(dy) <= height) expect(stop).toBe(false)
       expect(new Set(plan.arrays[0]!.positions.flatMap(({ holes }) => holes!.map(({ id }) => id))).size).toBe(plan.arrays[0]!.positions.flatMap(({ holes }) => holes!).length)
-    }), { numRuns: 150 })
+    }), { numRuns: cases(150) })
   })
 })

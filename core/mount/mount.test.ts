@@ -6,6 +6,7 @@ import { infeasibleInputs, planWall } from '../plan'
 import { textToString } from '../units'
 import { pilotOf } from '../fastening'
 import { holeHeightFromBottomEdge, marginFigure, plateAcross } from './index'
+import { cases } from '../../tests/fixtures/soak'
 
 function planned(change: (job: Job) => void = () => {}) {
   const job = exampleJob()
@@ -115,7 +116,7 @@ describe('over any framing, with plates and holes put by hand', () => {
         if (plate!.held) expect(missing).toEqual([])
         expect([id, plate!.held]).toEqual([id, ![id, ...holes.map(hole => hole.id)].some(subject => stopped.has(subject))])
       }
-    }), { numRuns: 150 })
+    }), { numRuns: cases(150) })
   })
 })
 

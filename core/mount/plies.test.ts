@@ -7,6 +7,7 @@ import { piecesOf } from '../survey'
 import { holdingPlaces, smallestMargin } from './requirement'
 import { reached } from './holes'
 import { plySpacing, targetsOf, zonesOf } from './zones'
+import { cases } from '../../tests/fixtures/soak'
 
 const EDGE = 1.5 * 9.525
 function planned(members: { centre: number, width: number }[], change: (job: Job) => void = () => {}) {
@@ -45,7 +46,7 @@ describe('a doubled member', () => {
           expect(Math.abs(hole.x - piece!.centre)).toBeLessThanOrEqual(piece!.width / 2 - EDGE + 1e-6)
         }
       }
-    }), { numRuns: 150 })
+    }), { numRuns: cases(150) })
   })
 
   it('counts as two pieces only where the maker says how near fasteners may be, and the spacing holds', () => {

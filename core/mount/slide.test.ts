@@ -4,6 +4,7 @@ import type { Requirement } from './requirement'
 import { smallestMargin } from './requirement'
 import { singly, zone, type FixingZone } from './zones'
 import { bestSlide, leastSlide, slide, type Slider } from './slide'
+import { cases } from '../../tests/fixtures/soak'
 
 const at = (centre: number, usable: number, index = 0): FixingZone => zone(index, centre, usable)
 /** Two slots either side of the centre, reaching so many members. */
@@ -95,7 +96,7 @@ describe('placing plates', () => {
           if (n > 0) expect(places[n]! - places[n - 1]!).toBeGreaterThanOrEqual(half + chain[n - 1]!.half - 1e-6)
         })
       })
-    }), { numRuns: 300 })
+    }), { numRuns: cases(300) })
   })
 
   it('gives the mirror image for the mirror image of a wall', () => {
@@ -108,7 +109,7 @@ describe('placing plates', () => {
       expect(other.held[0]!.filter(Boolean).length).toBe(one.held[0]!.filter(Boolean).length)
       expect(Math.abs(other.shift)).toBe(Math.abs(one.shift))
       if (Number.isFinite(one.spare)) expect(other.spare).toBeCloseTo(one.spare, 6)
-    }), { numRuns: 200 })
+    }), { numRuns: cases(200) })
   })
 
   it('shifts the whole array by the least that holds most, and only then slides', () => {

@@ -7,6 +7,7 @@ import type { Job, Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, type LogEntry } from '../log'
 import { placedOf } from '../mount'
 import { placeWall, planWall, rooms } from './index'
+import { cases } from '../../tests/fixtures/soak'
 
 /** Edits of every part of a wall, each as a person makes it. */
 const EDITS: Record<string, (wall: Wall) => void> = {
@@ -36,7 +37,7 @@ describe('rooms in a row', () => {
         expect(planWall(wall, job, built, through)).toEqual(planWall(wall, job, built))
         expect(placeWall(wall, job, built, through)).toEqual(placedOf(planWall(wall, job, built).arrays))
       }
-    }), { numRuns: 40 })
+    }), { numRuns: cases(40) })
   })
 
   it('survey a wall once, however its arrays are moved, named and marked', () => {

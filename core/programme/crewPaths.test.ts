@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Interval } from '../geometry'
 import { bestPath, legsOf, momentByPaths, type Load } from './crewPaths'
+import { cases } from '../../tests/fixtures/soak'
 
 const daily = (from: number, to: number, days = 20): Interval[] => Array.from({ length: days }, (_, day) => ({ from: day * 1_440 + from, to: day * 1_440 + to }))
 const load = (site: string, minutes: number, ...times: Interval[][]): Load => ({ sites: [site], minutes, times })
@@ -40,7 +41,7 @@ describe('the most a crew can do at several sites', () => {
       const found = bestPath(times, legsOf(times, (a, b) => ways[a]![b]!, 0, 200), prices, moment)
       expect(found.worth).toBe(byTheMinute(times, ways, prices, moment))
       expect(found.minutes.reduce((sum, minutes, n) => sum + prices[n]! * minutes, 0)).toBe(found.worth)
-    }), { numRuns: 400 })
+    }), { numRuns: cases(400) })
   })
 })
 
@@ -68,7 +69,7 @@ describe('the moment before which work at several sites cannot be done', () => {
         now += stay
       }
       expect(momentByPaths(times.map((each, n) => load(String(n), done[n]!, each)), way(minutes), 0, 0, 1_000)).toBeLessThanOrEqual(now)
-    }), { numRuns: 300 })
+    }), { numRuns: cases(300) })
   })
 
   it('is when the last of it is just done, where all that can be done is just enough, whatever prices round to', () => {

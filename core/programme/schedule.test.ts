@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { words } from '../units'
 import { finishOf, inOrder, loopIn, lowerBound, minuteAt, minuteOf, momentOf, movedTasks, openTimes, schedule, without, type Crew, type Programme, type Schedule, type Task } from './index'
 import { programmeByChance } from './simulate'
+import { cases } from '../../tests/fixtures/soak'
 
 const MONDAY = minuteOf('2026-11-30T00:00:00Z')
 const always = [{ from: MONDAY, to: MONDAY + 400 * 1_440 }]
@@ -121,7 +122,7 @@ describe('a schedule', () => {
       expect(found.unplaced).toEqual([])
       expect(finishOf(found, given.from)).toBe(least)
       expect(lowerBound(given).finish).toBeLessThanOrEqual(least)
-    }), { numRuns: 80 })
+    }), { numRuns: cases(80) })
   }, 120_000)
 
   it('breaks no window, chain, person, wall or lift aid, is never sooner than its bound, and the same each time', () => {
@@ -133,7 +134,7 @@ describe('a schedule', () => {
       expect(found.placed.length + found.unplaced.length).toBe(shared.tasks.length)
       if (found.unplaced.length === 0) expect(finishOf(found, shared.from)).toBeGreaterThanOrEqual(lowerBound(shared).finish)
       expect(schedule({ ...shared, tasks: structuredClone(shared.tasks) })).toEqual(found)
-    }), { numRuns: 25 })
+    }), { numRuns: cases(25) })
   }, 120_000)
 
   it('is never later with another crew', () => {
@@ -142,7 +143,7 @@ describe('a schedule', () => {
       const finishes = [[0], [0, 1], [0, 1, 2]].map(crews => schedule({ ...given, crews: given.crews.filter((_, n) => crews.includes(n)) })).map(found => found.unplaced.length === 0 ? finishOf(found, given.from) : Infinity)
       expect(finishes[1]).toBeLessThanOrEqual(finishes[0]!)
       expect(finishes[2]).toBeLessThanOrEqual(finishes[1]!)
-    }), { numRuns: 8 })
+    }), { numRuns: cases(8) })
   }, 120_000)
 
   it('leaves what is fixed by hand, and says why what cannot be is not', () => {
@@ -179,7 +180,7 @@ describe('a schedule', () => {
         expect(finishOf(kept, given.from) - given.from).toBeLessThanOrEqual(1.15 * (kept.keptBut - given.from) + 1)
       }
       else expect(kept.placed).toEqual(schedule(lost).placed)
-    }), { numRuns: 6 })
+    }), { numRuns: cases(6) })
   }, 120_000)
 
   it('puts off what has to move until after what can stay, though that was told for later', () => {

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { words } from '../units'
 import { schedule, whyNotEarlier, type Crew, type Programme, type Task } from './index'
 import { programmeByChance } from './simulate'
+import { cases } from '../../tests/fixtures/soak'
 
 const times = [{ from: 0, to: 10_000 }]
 const crew = (id: string, more: Partial<Crew> = {}): Crew => ({ id, name: `Crew ${id}`, people: [`${id}1`, `${id}2`], skills: ['fitting'], times, ...more })
@@ -48,6 +49,6 @@ describe('why a task is not earlier', () => {
         // What nothing stands in the way of begins at once.
         expect(moments.at(-1) ?? given.from).toBe(start)
       }
-    }), { numRuns: 15 })
+    }), { numRuns: cases(15) })
   })
 })

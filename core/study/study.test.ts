@@ -4,6 +4,7 @@ import { exampleJob } from '../../tests/fixtures/job'
 import { contextOf, planWall } from '../plan'
 import { chance } from '../survey/simulate'
 import { draw, linesOf, studiedArray, study, trialOf, wilson, type Causes, type StudiedScreen, type StudiedWall } from './index'
+import { cases } from '../../tests/fixtures/soak'
 
 const NOTHING: Causes = { marking: 0, drilling: 0, slack: 0, size: 0, faces: 0 }
 const still = { least: 0, most: 0 }
@@ -80,7 +81,7 @@ describe('the study of tolerances', () => {
       })
       expect(canBe(worst + 1e-9)).toBe(true)
       if (worst > 1e-6) expect(canBe(worst - 1e-6)).toBe(false)
-    }), { numRuns: 200 })
+    }), { numRuns: cases(200) })
   })
 
   it('is the same for the same seed, never worse without a cause or with more travel, and ranks what costs most', () => {

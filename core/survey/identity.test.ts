@@ -4,6 +4,7 @@ import { studWall } from '../../tests/fixtures/walls'
 import { handNameOn } from './identity'
 import { survey } from './index'
 import { hiddenWall, readWall } from './simulate'
+import { cases } from '../../tests/fixtures/soak'
 
 const idsAt = (wall: Parameters<typeof survey>[0]) => new Map(survey(wall).members.map(({ id, centre }) => [id, centre]))
 
@@ -22,7 +23,7 @@ describe('ids of members', () => {
       for (const [id, centre] of before) {
         if (!id.includes('after') && !id.includes('before') && after.has(id)) expect(Math.abs(after.get(id)! - centre)).toBeLessThan(60)
       }
-    }), { numRuns: 60 })
+    }), { numRuns: cases(60) })
   })
 
   it('stay when the reading goes that a member is named after, and when that comes back', () => {
@@ -41,6 +42,6 @@ describe('ids of members', () => {
       expect(still!.id).toBe(member!.id)
       delete without.evidence!.find(({ id }) => id === gone)!.setAside
       expect(survey(without).members.find(({ id }) => id === member!.id)!.centre).toBeCloseTo(member!.centre, 6)
-    }), { numRuns: 60 })
+    }), { numRuns: cases(60) })
   })
 })

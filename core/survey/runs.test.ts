@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { expectedAt, runsOf, USUAL_SPACINGS, type Sighting } from './runs'
 import { chance } from './simulate'
+import { cases } from '../../tests/fixtures/soak'
 
 const row = (from: number, count: number, spacing: number, sd = 2): Sighting[] => Array.from({ length: count }, (_, n) => ({ centre: from + n * spacing, sd }))
 
@@ -12,7 +13,7 @@ describe('runs of even spacing', () => {
       const runs = runsOf(row(from, count, spacing).map(({ centre, sd }) => ({ centre: centre + off(2), sd })))
       expect(runs.map(run => [run.spacing, run.last])).toEqual([[spacing, count - 1]])
       expect(Math.abs(runs[0]!.start - from)).toBeLessThan(6)
-    }), { numRuns: 30 })
+    }), { numRuns: cases(30) })
   })
 
   it('go on over a place where none was found, and pass by one that stands beside', () => {
@@ -43,7 +44,7 @@ describe('runs of even spacing', () => {
       expect(others).toEqual([])
       expect(run).toMatchObject({ named: false, last: 9 })
       expect(Math.abs(run!.spacing - spacing)).toBeLessThan(1.5)
-    }), { numRuns: 30 })
+    }), { numRuns: cases(30) })
   })
 
   it('are followed where they are laid long or drift, and still tell each member’s place from those beside it', () => {

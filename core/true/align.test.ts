@@ -8,6 +8,7 @@ import { contextOf, planWall } from '../plan'
 import { chance } from '../survey/simulate'
 import { textToString } from '../units'
 import { align, closedRound, cornersOf, gauged, hungBy, isTrued, largestAfter, levelled, moveWords, readingsOf, roundedTo, seamFault, sequenceOf, solveExactly, trueScreens, turned, turnFaults, type Adjuster, type LinearSolver } from './index'
+import { cases } from '../../tests/fixtures/soak'
 
 let solve: LinearSolver
 beforeAll(async () => { solve = await linearSolver() })
@@ -119,7 +120,7 @@ describe('truing', () => {
         expect(Math.abs(mm)).toBeLessThanOrEqual({ height: 12, lateral: 45 }[adjuster.split('-')[0]!] ?? 8)
         if (turns !== undefined) expect(8 * turns).toBeCloseTo(Math.round(8 * turns), 9)
       }
-    }), { numRuns: 40 })
+    }), { numRuns: cases(40) })
   })
 
   it('leaves cases level that hang level, whichever way the seams run round a corner', () => {
@@ -129,7 +130,7 @@ describe('truing', () => {
       turn(poses, alignOf(trueJob(rows, columns), [entry(1, 'seams', { array: 'a1', round: 1, ...read(poses, rows, columns, () => 0) })]).moves)
       // No farther than an eighth more at one end than at the other, and one in turning both.
       for (const { theta } of poses.values()) expect(Math.abs(theta)).toBeLessThanOrEqual(2 * EIGHTH / TURNING.span + 1e-9)
-    }), { numRuns: 40 })
+    }), { numRuns: cases(40) })
     // Four walls whose seams could be closed as well, and moving no farther, with all of it rolled by 8 to 15 mm/m.
     for (const seed of [302, 345, 377, 9_736]) {
       const poses = posesOf(2, 2, chance(seed), 3)
@@ -175,7 +176,7 @@ describe('truing', () => {
         best = Math.min(best, largestAfter(readings, moved))
       }
       expect(largestAfter(readings, roundedTo(readings, screens, solveExactly(readings, screens, solve)))).toBeLessThanOrEqual(best + 1e-6)
-    }), { numRuns: 30 })
+    }), { numRuns: cases(30) })
   })
 
   it('tells a wall that is true already to turn nothing', () => {
@@ -202,7 +203,7 @@ describe('truing', () => {
         const [screen, adjuster] = key.split(' ') as [string, string]
         expect(turns.get(`${other(screen)} ${seen[adjuster] ?? adjuster}`)).toBeCloseTo(adjuster === 'lateral' ? -mm : mm, 6)
       }
-    }), { numRuns: 25 })
+    }), { numRuns: cases(25) })
   })
 
   it('never comes out worse with more travel', () => {
@@ -218,7 +219,7 @@ describe('truing', () => {
       }
       const worsts = [0.25, 0.5, 1, 2].map(worstWith)
       for (let n = 1; n < worsts.length; n++) expect(worsts[n]!).toBeLessThanOrEqual(worsts[n - 1]! + 1e-6)
-    }), { numRuns: 20 })
+    }), { numRuns: cases(20) })
   })
 
   it('turns rows from the top, and a row first that leaves room where the one above would come against it', () => {

@@ -6,6 +6,7 @@ import type { Member } from '../survey'
 import type { BoxPlan } from './boxes'
 import { routesOf, heightsOf, type Wanted } from './routes'
 import { waysOf } from './ways'
+import { cases } from '../../tests/fixtures/soak'
 
 /*
  * Every way through a small wall, tried one after another, with minutes calculated here by the figures of
@@ -126,6 +127,6 @@ it('the way that is taken is as quick as the quickest of all, and its legs add u
       return across(each, here).filter(({ y, p }) => p === 1 && y > Math.min(from.y, to.y) && y <= Math.max(from.y, to.y))
     })
     expect(route.legs.filter(({ method }) => method === 'opening at blocking').length).toBe(met.length)
-  }), { numRuns: 400 })
+  }), { numRuns: cases(400) })
   expect(reached).toBeGreaterThan(150)
 })

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { costOf, packCircuits, spreadOf, type Feed, type Packing } from './circuits'
 import { ampsOf, heatOf, shareOf, type Load } from './draw'
+import { cases } from '../../tests/fixtures/soak'
 
 const load = (n: number, max: number, column = n): Load => ({ screen: `s${n}`, x: column * 1000, y: 0, label: `C${n}`, power: { typical: max * 0.7, max } })
 const feed = (id: string, amps: number, loaded = 0, volts = 230): Feed => ({ id, amps, volts, loaded })
@@ -63,7 +64,7 @@ describe('circuits', () => {
       expect([...packing.fed.flat(), ...packing.left]).toHaveLength(loads.length)
       const [cost, best] = [costOf(packing), bruteForce(loads, feeds)]
       for (const n of [0, 1, 2]) expect(cost[n]).toBeCloseTo(best[n]!, 6)
-    }), { numRuns: 150 })
+    }), { numRuns: cases(150) })
   })
 
   it('of more than twelve screens keep the rule, and leave none that a circuit has room for', () => {
@@ -74,7 +75,7 @@ describe('circuits', () => {
       const current = (those: Load[]) => those.reduce((sum, { power }) => sum + power!.max / 230, 0)
       fed.forEach((those, k) => expect(current(those) + feeds[k]!.loaded).toBeLessThanOrEqual(0.8 * feeds[k]!.amps + 1e-9 + (those.length === 0 ? 99 : 0)))
       for (const each of left) fed.forEach((those, k) => expect(current([...those, each]) + feeds[k]!.loaded).toBeGreaterThan(0.8 * feeds[k]!.amps))
-    }), { numRuns: 60 })
+    }), { numRuns: cases(60) })
   })
 
   it('tell how far their screens are apart', () => {

@@ -7,6 +7,7 @@ import { textToString } from '../units'
 import { baysOf } from './bays'
 import { cutoutAt, inTheWay, nearestPlace, type Obstacle } from './place'
 import { placeTogether } from './together'
+import { cases } from '../../tests/fixtures/soak'
 
 const box: BoxModel = { id: 'p1', kind: 'power', cutout: { width: 70, height: 108 }, depth: 62, clamps: { min: 6, max: 32 } }
 /** The example job with boxes, planned; what is said of its wiring too. */
@@ -44,7 +45,7 @@ describe('the nearest place', () => {
       if (!found) return
       expect(clear(found.x, found.y)).toBe(true)
       expect(Math.hypot(found.x - wanted.x, found.y - wanted.y)).toBeLessThanOrEqual(least + 1e-9)
-    }), { numRuns: 150 })
+    }), { numRuns: cases(150) })
   })
 
   it('touches what stands in the way and does not run into it', () => {
@@ -125,7 +126,7 @@ describe('a box that is moved', () => {
       if (put!.held) held++
       else wrong++
       if (put!.nearest) expect(wired([{ id: 'b1', kind: 'power', model: 'p1', for: ['a1-r1c1'], ...put!.nearest }], (job) => { job.walls[0]!.blocking = [{ id: 'k1', y: 1900, found: true, x1: 1900, x2: 2300 }] }).boxes[0]!.held).toBe(true)
-    }), { numRuns: 60, examples: [[good!.x, good!.y]] })
+    }), { numRuns: cases(60), examples: [[good!.x, good!.y]] })
     expect([held, wrong].every(count => count > 0)).toBe(true)
   })
 })
@@ -162,7 +163,7 @@ describe('boxes of one screen', () => {
       expect(count(found)).toBe(most)
       const least = Math.min(...answers.filter(each => count(each) === most).map(far))
       expect(far(found)).toBeLessThanOrEqual(least + 1e-6)
-    }), { numRuns: 200 })
+    }), { numRuns: cases(200) })
   })
 
   it('are a kit’s upper and lower one in a bay where both have a place', () => {

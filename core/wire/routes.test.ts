@@ -6,6 +6,7 @@ import { planWall } from '../plan'
 import { textToString } from '../units'
 import { mayBore } from './bore'
 import { MINUTES } from './ways'
+import { cases } from '../../tests/fixtures/soak'
 
 const box: BoxModel = { id: 'p1', kind: 'power', cutout: { width: 70, height: 108 }, depth: 62, clamps: { min: 6, max: 32 } }
 /** The example job with a power box behind each display of the top row, fed by one circuit. */
@@ -66,7 +67,7 @@ describe('a way to a box', () => {
         set(heights)(wall)
         wall.insulation = 'mineral wool'
       }).forEach((each, n) => expect(each).toBeGreaterThanOrEqual(plain[n]! - 1e-9))
-    }), { numRuns: 20 })
+    }), { numRuns: cases(20) })
     minutes((wall) => { delete wall.blocking }).forEach((each, n) => expect(each).toBeGreaterThanOrEqual(minutes()[n]! - 1e-9))
   })
 
