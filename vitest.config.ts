@@ -8,6 +8,8 @@ export default defineConfig({
   resolve: { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)).replace(/\/$/, '') } },
   test: {
     testTimeout: 60_000,
+    // One core less is what it takes by itself: of two cores that is half.
+    maxWorkers: '100%',
     setupFiles: ['tests/seed.ts'],
     projects: [
       // Most of the time would go into importing the same modules for each file again.
