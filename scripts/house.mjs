@@ -67,7 +67,7 @@ const SOURCES = ['app', 'core', 'server', 'public', 'nuxt.config.ts', 'package-l
 
 function filesOf(path) {
   return readdirSync(at(path), { withFileTypes: true, recursive: true })
-    .filter(entry => entry.isFile())
+    .filter(entry => entry.isFile() && !entry.name.endsWith('.test.ts'))
     .map(entry => join(entry.parentPath ?? entry.path, entry.name))
     .sort()
 }
