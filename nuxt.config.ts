@@ -10,7 +10,10 @@ const LEAN = { moduleSideEffects: (id: string) => !id.includes('/core/') }
 /** Puts the core into a chunk of its own, so that a worker thread loads the core without the server. */
 const coreApart = (id: string) => /^(?!.*node_modules).*\/core\//.test(id) ? 'core' : undefined
 
-/** Builds a module of the server as a separate file that a worker thread can start from; importing `name` gives its address. */
+/**
+ * Builds a module of the server as a separate file that a worker thread can start from; importing `name` gives its
+ * address.
+ */
 const ownFile = (name: string, path: string) => {
   const [file, here] = [`${basename(path, '.ts')}.mjs`, JSON.stringify(`address of ${name}`)]
   return {

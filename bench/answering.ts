@@ -24,7 +24,10 @@ function issuedJob(rows: number, columns: number): Job {
 
 const middle = (times: number[]) => times.sort((a, b) => a - b)[Math.floor(times.length / 2)]!
 
-/** How long the answer to a hole that differs takes on 5 × 5, for each result at holes all over the wall; and the sheet of that wall. */
+/**
+ * How long the answer to a hole that differs takes on 5 × 5, for each result at holes all over the wall; and the sheet
+ * of that wall.
+ */
 export async function answering(): Promise<Row[]> {
   const job = issuedJob(5, 5)
   const [wall] = job.walls

@@ -1,6 +1,8 @@
 import { zonesOf } from '../core/mount/zones'
 import { signsOf, survey } from '../core/survey'
-import { hiddenWall, READING_GROUPS, readWall, WORLDS, type HiddenMember, type ReadingGroup, type WorldName } from '../core/survey/simulate'
+import {
+  hiddenWall, READING_GROUPS, readWall, WORLDS, type HiddenMember, type ReadingGroup, type WorldName,
+} from '../core/survey/simulate'
 
 interface Tally { truths: number, found: number, inside: number, errors: number[], doubles: number, told: number, invented: number, guessed: number, passed: number, wrongly: number, walls: number }
 
@@ -72,12 +74,17 @@ function rowOf({ truths, found, inside, errors, doubles, told, invented, guessed
   }
 }
 
-/** How honest and how complete the framing map is over simulated walls as the error model has them, a line for each way of reading. */
+/**
+ * How honest and how complete the framing map is over simulated walls as the error model has them, a line for each way
+ * of reading.
+ */
 export function framingStudy(walls: number, seed = 1): Record<string, Record<string, string | number>> {
   return Object.fromEntries(READING_GROUPS.map(group => [group, rowOf(study('as modelled', group, walls, seed))]))
 }
 
-/** The same where the error model is wrong, a line for each way; every member read by two kinds, or by a detector alone. */
+/**
+ * The same where the error model is wrong, a line for each way; every member read by two kinds, or by a detector alone.
+ */
 export function worldsStudy(walls: number, group: ReadingGroup = 'two kinds', seed = 1): Record<string, Record<string, string | number>> {
   return Object.fromEntries((Object.keys(WORLDS) as WorldName[]).map(world => [world, rowOf(study(world, group, walls, seed))]))
 }

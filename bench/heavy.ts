@@ -45,7 +45,10 @@ async function beside(address: string, heavy: () => Promise<Response>): Promise<
   return { took: await asked, reads: reads.sort((a, b) => a - b) }
 }
 
-/** The heaviest walls that are taken: how long what is made of them takes, how long a read waits beside it, and the memory it needs. */
+/**
+ * The heaviest walls that are taken: how long what is made of them takes, how long a read waits beside it, and the
+ * memory it needs.
+ */
 export async function heavyRequests({ address, pid }: Asked): Promise<Row[]> {
   const screens = gridJob(50, 50)
   const readings = { ...gridJob(1, 1), walls: [wallOfReadings(5_000)] }

@@ -4,7 +4,9 @@ import { chance, INSTRUMENTS } from '../core/survey/simulate'
 
 const PITCH = { x: 1022, y: 576.8 }
 
-/** The demo's ticket hall with a grid of another size, on a wall with studs every 400 mm that is large enough for it. */
+/**
+ * The demo's ticket hall with a grid of another size, on a wall with studs every 400 mm that is large enough for it.
+ */
 export function gridJob(rows: number, columns: number): Job {
   const job = readJob(readFileSync('demo/holm-point.json', 'utf8'))
   const hall = job.walls.find(({ id }) => id === 'ticket-hall')!
@@ -18,7 +20,9 @@ export function gridJob(rows: number, columns: number): Job {
   return { ...job, walls: [wall], log: [] }
 }
 
-/** Six rows of twelve on 40 members that stand unevenly, so that every shift within the tolerance has to be looked at. */
+/**
+ * Six rows of twelve on 40 members that stand unevenly, so that every shift within the tolerance has to be looked at.
+ */
 export function unevenJob(): Job {
   const job = gridJob(6, 12)
   const [wall] = job.walls
@@ -28,7 +32,10 @@ export function unevenJob(): Job {
   return job
 }
 
-/** A grid on 40 studs, with a box behind each screen, circuits enough for them, voids above and below, and blocking in between. */
+/**
+ * A grid on 40 studs, with a box behind each screen, circuits enough for them, voids above and below, and blocking in
+ * between.
+ */
 export function wiredJob(rows: number, columns: number): Job {
   const job = gridJob(rows, columns)
   const [wall] = job.walls

@@ -2,7 +2,9 @@ import { writeFileSync } from 'node:fs'
 import { monitorEventLoopDelay } from 'node:perf_hooks'
 import { isMainThread } from 'node:worker_threads'
 
-/** Loaded beside a server that is measured: notes how long its event loop was held, ms, whenever it is asked by SIGUSR2. */
+/**
+ * Loaded beside a server that is measured: notes how long its event loop was held, ms, whenever it is asked by SIGUSR2.
+ */
 if (isMainThread && process.env.WT_LOOP) {
   const delay = monitorEventLoopDelay({ resolution: 2 })
   delay.enable()

@@ -6,7 +6,10 @@ import { atMost, measured, type Row } from './row'
 
 const RUNS = 7
 
-/** Opens a wall in a browser that has nothing stored; gives the time until it is drawn, ms, and its scripts, bytes gzipped. */
+/**
+ * Opens a wall in a browser that has nothing stored; gives the time until it is drawn, ms, and its scripts, bytes
+ * gzipped.
+ */
 async function open(browser: Browser, address: string): Promise<{ drawn: number, script: number }> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   await signIn(context, address)

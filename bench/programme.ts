@@ -1,4 +1,7 @@
-import { finishOf, lowerBound, minutesUntil, minuteOf, overBound, programmeOf, schedule, WORK_KINDS, type ProgrammeInput, type Programme, type Schedule } from '../core/programme'
+import {
+  finishOf, lowerBound, minutesUntil, minuteOf, overBound, programmeOf, schedule, WORK_KINDS, type ProgrammeInput,
+  type Programme, type Schedule,
+} from '../core/programme'
 import { programmeByChance } from '../core/programme/simulate'
 import type { Work } from '../core/programme/workload'
 import { chance } from '../core/survey/simulate'
@@ -7,7 +10,9 @@ import { atMost, measured, type Row } from './row'
 const middle = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
 const PIECES: Partial<Record<Work['kind'], [number, number]>> = { survey: [3, 10], mark: [20, 120], boxes: [1, 12], pull: [1, 12], patch: [0, 3], drill: [4, 48], plates: [1, 12], hang: [1, 12], true: [1, 12], test: [1, 12] }
 
-/** A programme as firms have them: so many walls at so many sites, worked at by day, crews of two and an electrician. */
+/**
+ * A programme as firms have them: so many walls at so many sites, worked at by day, crews of two and an electrician.
+ */
 export function usualProgramme(seed: number, walls: number, sites: number): ProgrammeInput {
   const luck = chance(seed)
   const days: ['mon', 'tue', 'wed', 'thu', 'fri'] = ['mon', 'tue', 'wed', 'thu', 'fri']
@@ -25,7 +30,10 @@ export function usualProgramme(seed: number, walls: number, sites: number): Prog
   }
 }
 
-/** Where the crews' hours go up to the finish: work, the way between sites, and what is left: their site closed, nothing ready, a task left over a break. */
+/**
+ * Where the crews' hours go up to the finish: work, the way between sites, and what is left: their site closed, nothing
+ * ready, a task left over a break.
+ */
 function hoursOf({ tasks, crews, travel, from }: Programme, { placed }: Schedule): string {
   const site = new Map(tasks.map(task => [task.id, task.site]))
   let [hours, work, way] = [0, 0, 0]
@@ -40,7 +48,10 @@ function hoursOf({ tasks, crews, travel, from }: Programme, { placed }: Schedule
   return `crews’ hours: work ${share(work)}, on the way ${share(way)}, site closed or nothing ready ${share(hours - work - way)}`
 }
 
-/** How long schedules take to be calculated, and how near their finish is to what no schedule can beat; each with where the crews' hours go, as a bound lets a crew be here and there by halves, at any wall whatever comes before. */
+/**
+ * How long schedules take to be calculated, and how near their finish is to what no schedule can beat; each with where
+ * the crews' hours go, as a bound lets a crew be here and there by halves, at any wall whatever comes before.
+ */
 export function programmes(): Row[] {
   const times: number[] = []
   const over = (title: string, programme: Programme): Row => {

@@ -18,7 +18,10 @@ export async function firstStarts(starting: number): Promise<Row[]> {
   return [atMost(`Lists and sites missing after ${kills} kills during the first start`, missing.length, 0, '')]
 }
 
-/** Spoilt jobs on their way through reading, plan and sheet: how many were taken, and with how many something went wrong. */
+/**
+ * Spoilt jobs on their way through reading, plan and sheet: how many were taken, and with how many something went
+ * wrong.
+ */
 export function spoiltJobs(count: number): Row[] {
   const all = Array.from({ length: count }, (_, seed) => tried(seed))
   const wrong = all.flatMap(each => each.wrong)

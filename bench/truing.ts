@@ -16,7 +16,10 @@ const STUDIED: StudiedWall = {
   gap: { x: 2, y: 2 }, tolerance: 0.5,
 }
 
-/** How many of so many walls 3 × 3, hung up to 3 mm off at every corner and read to 0.1 mm, have all seams and faces within 0.3 mm after two rounds of eighths of a turn. */
+/**
+ * How many of so many walls 3 × 3, hung up to 3 mm off at every corner and read to 0.1 mm, have all seams and faces
+ * within 0.3 mm after two rounds of eighths of a turn.
+ */
 function closedInTwoRounds(walls: number, solve: LinearSolver): number {
   const job = gridJob(3, 3)
   const [wall] = job.walls

@@ -17,7 +17,8 @@ const rss = (pid: number) => Number(/VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc
 
 /**
  * A week of twenty crews on one server: 200 walls, 20,000 entries and 2,000 photographs are put in as devices send
- * them; then everybody is signed in and listens, and for a minute twenty things a second are read and written; then ever more,
+ * them; then everybody is signed in and listens, and for a minute twenty things a second are read and written; then
+ * ever more,
  * until it is too slow.
  */
 export async function week(): Promise<Row[]> {

@@ -12,7 +12,10 @@ import { exampleJob } from '../tests/fixtures/job'
 import { pdfText } from '../tests/fixtures/pdfText'
 
 const folder = mkdtempSync(join(tmpdir(), 'wt-'))
-/** The command line in one file: it starts in a third of the time, and is the same. Inside the repository, for its packages. */
+/**
+ * The command line in one file: it starts in a third of the time, and is the same. Inside the repository, for its
+ * packages.
+ */
 const COMMAND = 'node_modules/.cache/wt-test.mjs'
 buildSync({ entryPoints: ['cli/wt.ts'], outfile: COMMAND, bundle: true, platform: 'node', format: 'esm', packages: 'external' })
 function wt(...args: string[]) {

@@ -19,7 +19,10 @@ export interface Finding {
   message: Text
   remedy?: Text
   cure?: Cure
-  /** Figures that the message does not have and that an override is tied to all the same, as how many holes it names only some of. */
+  /**
+   * Figures that the message does not have and that an override is tied to all the same, as how many holes it names
+   * only some of.
+   */
   facts?: number[]
   /** Who took this stop upon themselves, and why; it is then shown as a caution. */
   overridden?: { by: string, reason: string, at: string }

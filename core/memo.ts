@@ -25,7 +25,10 @@ export function remember<Args extends unknown[], Answer>(most: number, answer: (
   }
 }
 
-/** Returns the earlier object for one with identical values (shallow), so that functions remembered by identity find their answer. */
+/**
+ * Returns the earlier object for one with identical values (shallow), so that functions remembered by identity find
+ * their answer.
+ */
 export function steady<Part extends object>(most: number): (part: Part) => Part {
   const known: Part[] = []
   const isSame = (a: Part, b: Part) => {

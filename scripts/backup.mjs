@@ -46,7 +46,9 @@ async function copyDatabase(from, to) {
   if (damage) fail(`${from} is damaged, and was not backed up: ${damage}. Keep the backups that there are.`)
 }
 
-/** Copies accounts and the databases of all firms, then the pictures and files, which never change once they are there. */
+/**
+ * Copies accounts and the databases of all firms, then the pictures and files, which never change once they are there.
+ */
 async function backUp(data, to) {
   if (![DATABASE, ACCOUNTS].some(name => existsSync(join(data, name)))) fail(`${data} has no ${DATABASE}. Set WT_DATA to the server's data folder.`)
   if (existsSync(to)) fail(`${to} is there already. Name a folder that is not.`)

@@ -18,7 +18,10 @@ import { KINDS, MODEL_KINDS, modelsOf } from '../core/catalogue'
 
 const folder = () => resolve(process.env.WT_DEMO_FOLDER || 'demo')
 
-/** Puts the catalogue of invented makers that ships with the product into a database, of each kind of model that it has none of. */
+/**
+ * Puts the catalogue of invented makers that ships with the product into a database, of each kind of model that it has
+ * none of.
+ */
 export function seedCatalogue(db: Database): void {
   const kept = readCatalogue(db)
   const missing = MODEL_KINDS.filter(kind => kept[KINDS[kind].list].length === 0)

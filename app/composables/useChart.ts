@@ -1,4 +1,6 @@
-/** What every chart shares: the colours of the look that is on now, which a chart cannot read by itself, and its frame. */
+/**
+ * What every chart shares: the colours of the look that is on now, which a chart cannot read by itself, and its frame.
+ */
 export function useChart() {
   const preferences = usePreferences()
   const colours = computed(() => {

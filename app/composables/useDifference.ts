@@ -6,7 +6,10 @@ import { useOutbox } from '~/sync/useOutbox'
 /** What is asked for where the plan of the moment stands on one side of a comparison. */
 export const MOMENT = 'draft'
 
-/** How two revisions of the wall that is open differ, or a revision and the plan of the moment; what this device has not is asked for. */
+/**
+ * How two revisions of the wall that is open differ, or a revision and the plan of the moment; what this device has not
+ * is asked for.
+ */
 export function useDifference(from: () => string, to: () => string) {
   const store = useWallStore()
   const { live } = useWallPlan()

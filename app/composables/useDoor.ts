@@ -11,7 +11,9 @@ export function useDoor() {
     return typeof to === 'string' && /^\/(?![/\\])/.test(to) ? to : '/'
   }
 
-  /** Asks, and goes on where a person is signed in by it; begun anew, so that nothing of the previous person is left. */
+  /**
+   * Asks, and goes on where a person is signed in by it; begun anew, so that nothing of the previous person is left.
+   */
   async function enter(path: string, body: unknown): Promise<unknown> {
     busy.value = true
     fault.value = ''

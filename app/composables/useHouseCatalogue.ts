@@ -3,7 +3,9 @@ import { KINDS, offered, standingOf, type Model, type ModelKind } from '~~/core/
 import type { Display, ScrewKit } from '~~/core/job'
 import type { HouseCatalogue } from '~~/server/repositories/catalogue'
 
-/** The firm's catalogue, fetched once and then at hand for as long as the application is open, with signal or without. */
+/**
+ * The firm's catalogue, fetched once and then at hand for as long as the application is open, with signal or without.
+ */
 export const useHouseCatalogue = createGlobalState(() => {
   const house = shallowRef<HouseCatalogue>()
   const failed = ref('')

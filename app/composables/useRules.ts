@@ -11,7 +11,10 @@ function changeOf(before: Rules, after: Rules): string {
   return [...choices, ...RULE_FIGURES.filter(({ key }) => before[key] !== after[key]).map(({ title }) => title)].join('; ')
 }
 
-/** House rules of the firm or of a site as the server has them, and saving them on the version they were made from, once it is known which walls they touch. */
+/**
+ * House rules of the firm or of a site as the server has them, and saving them on the version they were made from, once
+ * it is known which walls they touch.
+ */
 export async function useRules<State extends { rules: Rules, version: number }>(read: string, save: string) {
   const state = shallowRef<State>()
   const proposed = shallowRef<ProposedRules>()

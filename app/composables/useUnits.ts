@@ -1,4 +1,6 @@
-import { bitName, formatLength, inSystem, quantityToString, sumToString, textToString, type Precision, type Text } from '~~/core/units'
+import {
+  bitName, formatLength, inSystem, quantityToString, sumToString, textToString, type Precision, type Text,
+} from '~~/core/units'
 
 /** Lengths and sentences in the unit that is read now. */
 export function useUnits() {
@@ -13,7 +15,10 @@ export function useUnits() {
     show: (mm: number) => formatLength(mm, system.value, precision.value),
     /** A length to the tenth or thirty-second, for fields and workings. */
     showFine: (mm: number) => formatLength(mm, system.value, { decimals: 1, denominator: 32 }).replace(/\.0$/, ''),
-    /** A gap or a step of a seam, as a feeler gauge tells it: to a hundredth of a millimetre or a thousandth of an inch, with its unit. */
+    /**
+     * A gap or a step of a seam, as a feeler gauge tells it: to a hundredth of a millimetre or a thousandth of an inch,
+     * with its unit.
+     */
     showThin: (mm: number) => system.value === 'metric' ? `${Number(mm.toFixed(2))} mm` : `${Number((mm / 25.4).toFixed(3))}"`,
     /** A bit as it is written on it, and a force or another quantity with its unit. */
     bit: (mm: number) => bitName(mm, system.value),

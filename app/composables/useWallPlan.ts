@@ -17,7 +17,8 @@ const NOT_FROZEN: Pick<WallPlan, 'runs' | 'unexplained' | 'shared' | 'uncheckedR
 const DRAWN_AT_ONCE = 24
 
 /**
- * The plan of the wall that is shown, calculated in a worker; or, while a revision is read, what was frozen in it. Only the newest wall is planned:
+ * The plan of the wall that is shown, calculated in a worker; or, while a revision is read, what was frozen in it.
+ * Only the newest wall is planned:
  * while one plan is under way, walls in between are passed over.
  */
 export const useWallPlan = createSharedComposable(() => {
@@ -70,14 +71,19 @@ export const useWallPlan = createSharedComposable(() => {
     return wall !== undefined && liveWall.value !== undefined && reading.value === undefined && (wall.arrays !== liveWall.value.arrays || wall.alternative !== liveWall.value.alternative)
       && store.arrays.reduce((sum, { rows, columns }) => sum + rows * columns, 0) > DRAWN_AT_ONCE
   })
-  /** Whether the plan follows a hand on the wall all the while, and does not wait until it rests: where plates are what is looked at. */
+  /**
+   * Whether the plan follows a hand on the wall all the while, and does not wait until it rests: where plates are what
+   * is looked at.
+   */
   const follows = ref(false)
   const waits = () => store.preview !== undefined && behind.value && !follows.value
   const replanAtRest = useDebounceFn(replan, RESTS)
   watch([() => store.shown, built], () => waits() ? replanAtRest() : replan(), { immediate: true })
   onScopeDispose(() => worker.terminate())
 
-  /** What the plan that is shown is held against: a revision against all that is recorded, a plan against what it knew. */
+  /**
+   * What the plan that is shown is held against: a revision against all that is recorded, a plan against what it knew.
+   */
   const stood = computed(() => reading.value ? built.value : plannedBuilt.value)
   const drilled = computed(() => plan.value ? drilledHoles(plan.value.arrays, stood.value) : new Map<string, MadeHole>())
   /** Holes in the wall that nothing planned uses. */

@@ -3,7 +3,10 @@ import { choiceName } from '~~/core/job'
 import type { BoxPlan, Wiring } from '~~/core/wire'
 import type { DragOffset } from './useDraftDrag'
 
-/** A box to scale, seen through what hides it, with the number of the circuit that feeds its screens; a pass-through is round-cornered, and has none. */
+/**
+ * A box to scale, seen through what hides it, with the number of the circuit that feeds its screens; a pass-through is
+ * round-cornered, and has none.
+ */
 const { box, wiring, movable } = defineProps<{ box: BoxPlan, wiring: Wiring, movable: boolean }>()
 const emit = defineEmits<{ moving: [by: DragOffset], moved: [] }>()
 const { isLit, hover, leave } = useSelection()

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** Boxes in the depth of the wall, as the section cuts it: how far each goes in from the face, and how far it stands out. */
+/**
+ * Boxes in the depth of the wall, as the section cuts it: how far each goes in from the face, and how far it stands
+ * out.
+ */
 const { face, screens } = defineProps<{ face: number, screens: string[] }>()
 const store = useWallStore()
 const { plan } = useWallPlan()

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** Cables as they are seen from above: across studs in the middle of their depth, and a ring where they go up or down a bay. */
+/**
+ * Cables as they are seen from above: across studs in the middle of their depth, and a ring where they go up or down a
+ * bay.
+ */
 const { core } = defineProps<{ core: number }>()
 const { plan } = useWallPlan()
 const { isLit } = useSelection()

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** A dimension between two points of one row or one upright, with its figure in the line; one with a name can be pressed. */
+/**
+ * A dimension between two points of one row or one upright, with its figure in the line; one with a name can be
+ * pressed.
+ */
 const { from, to, at, upright = false, name = '' } = defineProps<{ from: number, to: number, at: number, upright?: boolean, name?: string }>()
 const emit = defineEmits<{ pressed: [] }>()
 const view = useDraftView()

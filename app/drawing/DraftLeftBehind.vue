@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { MadeHole } from '~~/core/log'
 
-/** A hole in the wall that nothing planned uses: missed, or left behind when the plan moved on. Seen on a case and on the bare wall. */
+/**
+ * A hole in the wall that nothing planned uses: missed, or left behind when the plan moved on. Seen on a case and on
+ * the bare wall.
+ */
 const { hole } = defineProps<{ hole: MadeHole }>()
 const view = useDraftView()
 const { show } = useUnits()

@@ -2,7 +2,10 @@
 import type { Position } from '~~/core/mount'
 import type { MadeHole } from '~~/core/log'
 
-/** A wall plate with its holes: landed, missing its member, or already drilled; what a person put where it is has a full line. */
+/**
+ * A wall plate with its holes: landed, missing its member, or already drilled; what a person put where it is has a full
+ * line.
+ */
 const { position, drilled, current = '' } = defineProps<{ position: Position, drilled: Map<string, MadeHole>, current?: string }>()
 const { isLit, hover, leave } = useSelection()
 const view = useDraftView()

@@ -3,7 +3,10 @@ import { turnSide } from '~~/core/arrange'
 import type { Side } from '~~/core/job'
 import type { Position } from '~~/core/mount'
 
-/** One screen: its case, its picture, a bar along the edge that is the display's own top, and where its sockets and vents come to. */
+/**
+ * One screen: its case, its picture, a bar along the edge that is the display's own top, and where its sockets and
+ * vents come to.
+ */
 const { position, ghost = false, small = false } = defineProps<{
   position: Position
   /** Whether only its outline is drawn. */

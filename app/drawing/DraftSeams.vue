@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { endAt, widening, type Seam, type SeamDrawing, type SeamEnd } from './seams'
 
-/** Seams drawn many times wider than they are, each end with its figure: the side that stands out is drawn heavier; an end that was not read is dashed. */
+/**
+ * Seams drawn many times wider than they are, each end with its figure: the side that stands out is drawn heavier; an
+ * end that was not read is dashed.
+ */
 const { drawing } = defineProps<{ drawing: SeamDrawing }>()
 const { system } = useUnits()
 const view = useDraftView()

@@ -29,7 +29,10 @@ const ticks = computed(() => {
 })
 /** Where figures may stand: on the tape, and on the screen; px. */
 const within = computed(() => ({ from: Math.max(view.value.x(0) - EDGE, 0), to: Math.min(view.value.x(length.value) + EDGE, width) }))
-/** Figures that would run into the one before them are left to the ledger; at an end of the tape they stand a little aside. */
+/**
+ * Figures that would run into the one before them are left to the ledger; at an end of the tape they stand a little
+ * aside.
+ */
 const read = computed(() => {
   let free = -Infinity
   const { from, to } = within.value

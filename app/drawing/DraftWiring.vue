@@ -3,7 +3,10 @@ import type { Leg, Method, Wiring } from '~~/core/wire'
 import type { Wall } from '~~/core/job'
 import type { DragOffset } from './useDraftDrag'
 
-/** The wall seen through: bays tinted by how freely a line runs in them, the ways of power and signal by their method, what has to be opened and bored, and the boxes to scale. */
+/**
+ * The wall seen through: bays tinted by how freely a line runs in them, the ways of power and signal by their method,
+ * what has to be opened and bored, and the boxes to scale.
+ */
 const { wiring, wall, seenThrough = true, movable = false } = defineProps<{ wiring: Wiring, wall: Wall, seenThrough?: boolean, movable?: boolean }>()
 const emit = defineEmits<{ moving: [id: string, by: DragOffset], moved: [] }>()
 const { isLit } = useSelection()

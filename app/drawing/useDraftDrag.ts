@@ -1,7 +1,9 @@
 import type { D3DragEvent } from 'd3-drag'
 import type { ShallowRef } from 'vue'
 
-/** A hand on the drawing, mm of the wall: how far it has come, within what reach it snaps, and whether snapping is off. */
+/**
+ * A hand on the drawing, mm of the wall: how far it has come, within what reach it snaps, and whether snapping is off.
+ */
 export interface DragOffset { x: number, y: number, reach: number, free: boolean }
 
 /** Within this many pixels a dragged thing snaps. */

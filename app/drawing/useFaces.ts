@@ -1,4 +1,7 @@
-/** The screens that a cut through the wall shows: one row seen from above, or one column from the side; how far each stands off the wall, and whether it is pulled out. */
+/**
+ * The screens that a cut through the wall shows: one row seen from above, or one column from the side; how far each
+ * stands off the wall, and whether it is pulled out.
+ */
 export function useFaces(cut: 'row' | 'column') {
   const store = useWallStore()
   const { plan, planned } = useWallPlan()

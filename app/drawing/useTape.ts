@@ -4,7 +4,9 @@ import { keyOf, type Subject } from '~~/core/subject'
 /** What runs along the tape, mm on the wall, and what it is called. */
 export interface Tape { label: string, points: { subject: Subject, x: number, doubtful?: boolean }[] }
 
-/** The tape along the members, and along the row of holes that is looked at; along the members where there is no hole. */
+/**
+ * The tape along the members, and along the row of holes that is looked at; along the members where there is no hole.
+ */
 export function useTape(current: () => string = () => '') {
   const { plan, findings } = useWallPlan()
   const { pieces } = usePiece()

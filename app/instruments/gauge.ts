@@ -2,7 +2,10 @@ import { chance } from '~~/core/survey/simulate'
 import { gauged, hungBy, levelled, turned, type Adjuster, type Pose, type TrueScreen } from '~~/core/true'
 import { Listeners, type HeldAtScreens, type InstrumentEvent, type PracticeGauge } from './instrument'
 
-/** How far off its corners a practice wall hangs, and how truly its instruments read: a gauge one σ in mm, a level in mm/m. */
+/**
+ * How far off its corners a practice wall hangs, and how truly its instruments read: a gauge one σ in mm, a level in
+ * mm/m.
+ */
 const OFF = 2
 /** Cases are hung apart, as presets have them, so that none is against another, mm. */
 const APART = 6
@@ -11,7 +14,10 @@ const LEVEL = 0.1
 /** What a gauge and a level show, mm and mm/m. */
 const shown = (value: number) => Math.round(value * 20) / 20
 
-/** The screens of a practice wall, the gaps they are to have, and what was turned of them so far, mm by screen and adjuster. */
+/**
+ * The screens of a practice wall, the gaps they are to have, and what was turned of them so far, mm by screen and
+ * adjuster.
+ */
 export interface PracticeWall { key: string, screens: TrueScreen[], gap: { x: number, y: number }, turned: Map<string, number> }
 
 const seedOf = (text: string) => [...text].reduce((sum, char) => (31 * sum + char.charCodeAt(0)) >>> 0, 7)

@@ -1,7 +1,10 @@
 import type { TypedReading } from '~~/core/survey'
 import type { End } from '~~/core/true'
 
-/** What a measuring instrument sends: a length along the wall, a reading of what is behind it, a gap or a step at the end of a seam, or how far a case is out of level. */
+/**
+ * What a measuring instrument sends: a length along the wall, a reading of what is behind it, a gap or a step at the
+ * end of a seam, or how far a case is out of level.
+ */
 export type InstrumentEvent = { kind: 'length', mm: number } | { kind: 'reading', reading: Omit<TypedReading, 'y'> } | { kind: 'gap' | 'step', mm: number } | { kind: 'roll', mmPerM: number }
 
 /**

@@ -41,7 +41,10 @@ export function practiceDetector(wall: string): PracticeInstrument {
 /** How far a locator is out, one σ, mm. */
 const LOCATES = 6
 
-/** A locator: a sender held at the wall, and a receiver above or below that tells where the sender is, some millimetres out. */
+/**
+ * A locator: a sender held at the wall, and a receiver above or below that tells where the sender is, some millimetres
+ * out.
+ */
 export const practiceLocator = (): PracticeInstrument => practice('practice-locator', 'Practice locator', x =>
   [{ kind: 'length', mm: Math.round(x + chance(Math.round(x * 10) + Date.now() % 1000).off(LOCATES)) }])
 

@@ -2,7 +2,10 @@
 import type { AuditLine } from '~~/server/accounts/audit'
 import type { SessionSummary } from '~~/server/accounts/sessions'
 
-/** Devices that are signed in, to be ended where one is lost; and what was done about people, rights and what leaves the house. */
+/**
+ * Devices that are signed in, to be ended where one is lost; and what was done about people, rights and what leaves the
+ * house.
+ */
 const lines = ref<AuditLine[]>([])
 const sessions = ref<SessionSummary[]>([])
 const failed = ref('')

@@ -2,7 +2,10 @@ import { wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Fault, Site } from '~~/core/job'
-import { dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, stretchesOf, type Moved, type PlacedTask, type Planned, type PlannedMinutes, type Settings, type SiteOfProgramme, type WhyNot } from '~~/core/programme'
+import {
+  dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, stretchesOf, type Moved, type PlacedTask, type Planned,
+  type PlannedMinutes, type Settings, type SiteOfProgramme, type WhyNot,
+} from '~~/core/programme'
 import type { Sample, Work } from '~~/core/programme/workload'
 import type { Lessons } from '~~/core/programme/lessons'
 import type { Part } from '~~/core/programme/parts'
@@ -120,10 +123,12 @@ export const useProgrammeStore = defineStore('programme', () => {
   }
 
   /**
-   * Changes what was decided, saves it and works the schedule out again; where another person saved in between, the same
+   * Changes what was decided, saves it and works the schedule out again; where another person saved in between, the
+   * same
    * change is made to theirs.
    *
-   * @param title what the change is called; where it is given, what it makes of the schedule is shown beside what it was
+   * @param title what the change is called; where it is given, what it makes of the schedule is shown beside what it
+   *   was
    * @returns what is wrong with it, in words
    */
   async function edit(make: (settings: Settings) => Settings, title?: string): Promise<string> {

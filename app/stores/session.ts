@@ -16,12 +16,18 @@ interface Kept extends SignedIn { confirmedAt: number, locked?: string }
 interface Answer extends Partial<SignedIn> { begun: boolean, ended?: string, demo?: Pick<SignedIn['person'], 'id' | 'name' | 'role' | 'sites'>[] }
 
 const DAY = 86_400_000
-/** What a device keeps of a firm is in a store of its own; the first firm's has the name that it had before there were several. */
+/**
+ * What a device keeps of a firm is in a store of its own; the first firm's has the name that it had before there were
+ * several.
+ */
 export const deviceNameOf = ({ id, first }: SignedIn['firm']): string => first ? 'wide-trellis' : `wide-trellis-${id}`
 
 const TOO_LONG = 'This device has been offline for longer than the firm allows. Connect and sign in again. Unsent work is kept.'
 
-/** Who is signed in on this device, what he may do, and signing in and out. Known without a connection too, for as many days as the firm allows. */
+/**
+ * Who is signed in on this device, what he may do, and signing in and out. Known without a connection too, for as many
+ * days as the firm allows.
+ */
 export const useSessionStore = defineStore('session', () => {
   const kept = useLocalStorage<Kept | null>('wide-trellis:signed-in', null, { serializer: { read: text => JSON.parse(text) as Kept | null, write: JSON.stringify } })
   const begun = ref(true)

@@ -1,7 +1,10 @@
 import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { arraysOf, logEntryFaults, merge, same, wallFaults, type Catalogue, type Fault, type LogEntry, type PlanContext, type ScreenArray, type Wall } from '~~/core/job'
+import {
+  arraysOf, logEntryFaults, merge, same, wallFaults, type Catalogue, type Fault, type LogEntry, type PlanContext,
+  type ScreenArray, type Wall,
+} from '~~/core/job'
 import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
 import type { EntryKind, EntryOf } from '~~/core/log'
 import { storedOf, type Frozen } from '~~/core/revision/frozen'
@@ -147,7 +150,10 @@ export const useWallStore = defineStore('wall', () => {
     return faults
   }
 
-  /** Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. Returns what is wrong with it, and adds nothing, if anything is. */
+  /**
+   * Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. Returns what is
+   * wrong with it, and adds nothing, if anything is.
+   */
   function record(said: NewEntry): Fault[] {
     const action = actionOfEntry(said)
     if (!rights.value(action)) return [cannot(action)]

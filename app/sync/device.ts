@@ -22,7 +22,9 @@ export interface DesignChange {
   wall: Wall
   /** Models that it takes from the firm's catalogue. */
   models: Partial<Catalogue>
-  /** The wall as it was sent and not answered: the server may have it already, so it is sent again before what is newer. */
+  /**
+   * The wall as it was sent and not answered: the server may have it already, so it is sent again before what is newer.
+   */
   sent?: Wall
   /** What another person saved in between: it waits until a person has resolved that. */
   conflict?: ServerWall
@@ -36,7 +38,10 @@ export interface UnsentEntry { n?: number, key: string, site: string, wall: stri
 /** A picture that the server does not have yet. */
 export interface UnsentPhoto { name: string, site: string, blob: Blob, refused?: string }
 
-/** What was frozen of a wall when its mark-out was issued; `unsent` where the server does not have it yet, with the order in which it was made here. */
+/**
+ * What was frozen of a wall when its mark-out was issued; `unsent` where the server does not have it yet, with the
+ * order in which it was made here.
+ */
 export interface KeptRevision { id: string, key: string, site: string, wall: string, frozen: Frozen, unsent?: number }
 
 /** What this device keeps: walls that it has seen, and everything that is still to be sent. */
@@ -54,7 +59,10 @@ export class Device extends Dexie {
   }
 }
 
-/** So many walls are kept for opening without a connection; the one seen longest ago, and of which nothing is unsent, makes room. */
+/**
+ * So many walls are kept for opening without a connection; the one seen longest ago, and of which nothing is unsent,
+ * makes room.
+ */
 const WALLS_SEEN = 60
 
 async function makeRoom(device: Device): Promise<void> {

@@ -12,7 +12,8 @@ export function joined(log: LogEntry[], more: LogEntry[]): LogEntry[] {
 
 /**
  * Hears from the server what others do to a wall, and notes it on this device, from where the open wall takes it: what
- * was drilled is seen by the others at once. Heard only while the page is looked at and there is a connection; anyone who
+ * was drilled is seen by the others at once. Heard only while the page is looked at and there is a connection; anyone
+ * who
  * comes back asks for the whole wall first.
  *
  * @returns what ends it

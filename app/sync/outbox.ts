@@ -1,7 +1,10 @@
 import { clash, merge, same, wallFaults, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
 import { ApiError } from '../utils/api'
 import type { Frozen } from '~~/core/revision'
-import { noteSeen, wallKey, type DesignChange, type Device, type KeptRevision, type ServerWall, type UnsentEntry, type UnsentPhoto } from './device'
+import {
+  noteSeen, wallKey, type DesignChange, type Device, type KeptRevision, type ServerWall, type UnsentEntry,
+  type UnsentPhoto,
+} from './device'
 
 /** How the server is asked; by itself, so that the outbox can be tested without one. */
 export interface Server {
@@ -48,7 +51,8 @@ const alone = <Result>(act: () => Promise<Result>): Promise<Result> =>
 
 /**
  * Everything that is done on this device and that the server does not have yet, whatever page is open: pictures, what
- * was frozen, entries of the log, changes of walls. It is kept first and then sent, each kind in order and each thing once. What
+ * was frozen, entries of the log, changes of walls. It is kept first and then sent, each kind in order and each thing
+ * once. What
  * the server refuses is set aside with the reason and is in nobody's way; what only had no answer is sent again.
  */
 export class Outbox {
@@ -238,7 +242,10 @@ export class Outbox {
     return troubles
   }
 
-  /** The entries that are next: the first that waits, of a wall that is not in trouble, and those after it that are of the same wall. */
+  /**
+   * The entries that are next: the first that waits, of a wall that is not in trouble, and those after it that are of
+   * the same wall.
+   */
   private async nextEntries(inTrouble: Set<string>): Promise<UnsentEntry[]> {
     const waiting = await this.device.entries.orderBy('n').filter(({ refused, key }) => refused === undefined && !inTrouble.has(key)).limit(AT_ONCE).toArray()
     const other = waiting.findIndex(({ key }) => key !== waiting[0]!.key)

@@ -10,7 +10,10 @@ function endingOf(bytes: Uint8Array): string | undefined {
   return startsWith(bytes, 'RIFF') && startsWith(bytes, 'WEBP', 8) ? 'webp' : undefined
 }
 
-/** The name by which the server will know a picture: made from its content. Undefined for what is no picture that is taken. */
+/**
+ * The name by which the server will know a picture: made from its content. Undefined for what is no picture that is
+ * taken.
+ */
 export async function photoName(picture: Blob): Promise<string | undefined> {
   const bytes = new Uint8Array(await picture.arrayBuffer())
   const ending = endingOf(bytes)

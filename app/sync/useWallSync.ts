@@ -12,7 +12,10 @@ const TRY_AGAIN = 5_000
 
 const unsentOf = async (device: Device, key: string) => (await device.entries.where('key').equals(key).sortBy('n')).filter(({ refused }) => refused === undefined).map(({ entry }) => entry)
 
-/** The wall as the server has it, or, without a connection, as this device had it last. @throws ApiError where neither is to be had */
+/**
+ * The wall as the server has it, or, without a connection, as this device had it last. @throws ApiError where neither
+ * is to be had
+ */
 async function latest(device: Device, site: string, id: string): Promise<ServerWall> {
   const key = wallKey(site, id)
   try {

@@ -17,7 +17,9 @@ export class ApiError extends Error {
     return this.status === 401
   }
 
-  /** Whether trying again later can help: there was no connection, or the server was in trouble or had too much to do. */
+  /**
+   * Whether trying again later can help: there was no connection, or the server was in trouble or had too much to do.
+   */
   get retryable(): boolean {
     return this.isOffline || this.status >= 500 || [408, 425, 429].includes(this.status)
   }

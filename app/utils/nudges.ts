@@ -1,6 +1,9 @@
 import type { UnitSystem } from '~~/core/units'
 
-/** How far one press of an arrow key moves a thing, by itself and with a key held: mm, and in words, round in the reader's unit. */
+/**
+ * How far one press of an arrow key moves a thing, by itself and with a key held: mm, and in words, round in the
+ * reader's unit.
+ */
 export const NUDGES: Record<UnitSystem, { held: '' | 'shift+' | 'alt+', by: number, words: string }[]> = {
   metric: [
     { held: '', by: 1, words: '1 mm' },

@@ -6,7 +6,10 @@ import { placeWall, planWall, rooms, type WallPlan } from '~~/core/plan'
 import { share } from '../utils/share'
 
 const through = rooms()
-/** What was asked of last: what comes from the page is a copy each time, and what did not change in it is taken from there. */
+/**
+ * What was asked of last: what comes from the page is a copy each time, and what did not change in it is taken from
+ * there.
+ */
 let last: { wall: Wall, context: PlanContext, built: AsBuilt } | undefined
 const asBefore = (wall: Wall, context: PlanContext, built: AsBuilt) => last = share(last, { wall, context, built })
 

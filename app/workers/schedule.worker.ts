@@ -1,5 +1,7 @@
 import { expose } from 'comlink'
-import { planProgramme, whyNotEarlier, type ProgrammeInput, type PlacedTask, type Planned, type Programme, type WhyNot } from '~~/core/programme'
+import {
+  planProgramme, whyNotEarlier, type ProgrammeInput, type PlacedTask, type Planned, type Programme, type WhyNot,
+} from '~~/core/programme'
 
 /** What was calculated last: questions are about it. */
 let last: { programme: Programme, placed: PlacedTask[] } | undefined

@@ -13,7 +13,9 @@ export function clearBetween(a: Rect, b: Rect): number {
   return Math.hypot(across, up)
 }
 
-/** A stop where arrays lie on each other, and a caution where they are nearer than the clearance that the wall keeps. */
+/**
+ * A stop where arrays lie on each other, and a caution where they are nearer than the clearance that the wall keeps.
+ */
 export function apartFindings(arrays: Laid[], clearance = 0): Finding[] {
   return arrays.flatMap((one, n) => arrays.slice(n + 1).flatMap((other): Finding[] => {
     if (clearBetween(one.outline, other.outline) > clearance) return []

@@ -37,7 +37,8 @@ export function hiddenPixels(imageGap: number, pitch: number): Figure {
 }
 
 /**
- * The canvas and every screen's crop of it, in pixels of the screen that has the finest. Edges are rounded, not sizes, so that screens that do
+ * The canvas and every screen's crop of it, in pixels of the screen that has the finest. Edges are rounded, not sizes,
+ * so that screens that do
  * not overlap on the wall do not overlap on the canvas either.
  *
  * @example

@@ -52,7 +52,10 @@ export function lostToSeams(cells: Pick<Cell, 'picture'>[]): Figure {
   }])
 }
 
-/** How far a seam may come out from its gap because cases differ in size, with every plate where it should be: the worst, and what is usual. */
+/**
+ * How far a seam may come out from its gap because cases differ in size, with every plate where it should be: the
+ * worst, and what is usual.
+ */
 export function seamTolerance(display: Display): { worst: Figure, usual: Figure } | undefined {
   const each = display.sizeTolerance
   if (each === undefined) return undefined

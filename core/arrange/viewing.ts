@@ -22,7 +22,9 @@ export const WALKWAY: Record<UnitSystem, { from: number, to: number, out: number
   // 27", 80" and 4", as the standard has them in either unit.
   imperial: { from: 685.8, to: 2032, out: 101.6 },
 }
-/** A viewer of whom nothing is said: how high the eye is, and how far from the wall; round in the wall's own unit, mm. */
+/**
+ * A viewer of whom nothing is said: how high the eye is, and how far from the wall; round in the wall's own unit, mm.
+ */
 export const USUAL_VIEWER: Record<UnitSystem, { eye: number, distance: number }> = {
   metric: { eye: 1500, distance: 4000 },
   // 5' and 13'.
@@ -77,7 +79,10 @@ export function nearestViewer(picture: Picture, eye: number): Figure {
 /** Farther off its axis than this a picture is seen too foreshortened: at 45° it has 71 % of its width. */
 export const OFF_AXIS_LIMIT = 45
 
-/** How far off the axis of a picture a viewer stands who is so far along the wall and so far from it; to the side of its middle. */
+/**
+ * How far off the axis of a picture a viewer stands who is so far along the wall and so far from it; to the side of its
+ * middle.
+ */
 export function offAxis({ left, width }: Picture, along: number, distance: number): Figure {
   const aside = Math.abs(along - left - width / 2)
   return figure([{

@@ -3,7 +3,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { d46, m1 } from '../../tests/fixtures/job'
 import type { Catalogue, Fastener, Mount } from '../job'
-import { fieldsOf, judgeModelRows, judgeModels, KINDS, MODEL_KINDS, modelFaults, modelsOf, modelsToRows, newestOf, nextRevision, offered, readField, setAt, standingOf, valueAt, writeField, type Model, type ModelKind } from './index'
+import {
+  fieldsOf, judgeModelRows, judgeModels, KINDS, MODEL_KINDS, modelFaults, modelsOf, modelsToRows, newestOf,
+  nextRevision, offered, readField, setAt, standingOf, valueAt, writeField, type Model, type ModelKind,
+} from './index'
 
 const shipped = JSON.parse(readFileSync('demo/catalogue.json', 'utf8')) as Catalogue
 const field = (kind: ModelKind, path: string) => fieldsOf(kind).find(field => field.path === path)!

@@ -29,7 +29,9 @@ export function contradictoryFigures({ diameter, length, root, thread, tip = 0, 
   ]
 }
 
-/** What cannot be about a fastener's figures: one that its sums need and that is not given, or two against each other. */
+/**
+ * What cannot be about a fastener's figures: one that its sums need and that is not given, or two against each other.
+ */
 export function fastenerFigureFaults(fastener: Fastener): Fault[] {
   return [...missingFigures(fastener), ...contradictoryFigures(fastener)]
 }

@@ -37,7 +37,10 @@ function fieldsIn(schema: ObjectSchema<object>, within: string, optional: boolea
 const FIELDS = Object.fromEntries(MODEL_KINDS.map(kind => [kind, fieldsIn(KINDS[kind].schema as ObjectSchema<object>, '', false)])) as Record<ModelKind, ModelField[]>
 export const fieldsOf = (kind: ModelKind): ModelField[] => FIELDS[kind]
 
-/** The figures of each kind of model by their headings, as a datasheet has them: the editor, the list and the tables are drawn from the schema. */
+/**
+ * The figures of each kind of model by their headings, as a datasheet has them: the editor, the list and the tables are
+ * drawn from the schema.
+ */
 export const MODEL_FIELDS = Object.fromEntries(MODEL_KINDS.map((kind) => {
   const titles = [...new Set(FIELDS[kind].map(({ section }) => section))]
   return [kind, titles.map((title): FieldGroup => ({ title, fields: FIELDS[kind].filter(({ section }) => section === title) }))]

@@ -1,6 +1,9 @@
 import type { Schema } from 'yup'
 import { displayFaults } from '../arrange'
-import { boxModelSchema, cableModelSchema, displaySchema, fastenerSchema, mountSchema, schemaFaults, screwKitSchema, type BoxModel, type CableModel, type Catalogue, type Display, type Fastener, type Fault, type Mount, type ScrewKit } from '../job'
+import {
+  boxModelSchema, cableModelSchema, displaySchema, fastenerSchema, mountSchema, schemaFaults, screwKitSchema,
+  type BoxModel, type CableModel, type Catalogue, type Display, type Fastener, type Fault, type Mount, type ScrewKit,
+} from '../job'
 import { fastenerFigureFaults } from './fastenerFaults'
 import { plateFaults } from './plateFaults'
 

@@ -5,7 +5,9 @@ export function valueAt(model: object, path: string): unknown {
   return path.split('.').reduce<unknown>((part, key) => (part as Tree | undefined)?.[key], model)
 }
 
-/** Sets a value in place, making the objects on the way; `undefined` takes it out, and objects that this leaves empty. */
+/**
+ * Sets a value in place, making the objects on the way; `undefined` takes it out, and objects that this leaves empty.
+ */
 export function setAt(model: object, path: string, value: unknown): void {
   const [first, ...rest] = path.split('.') as [string, ...string[]]
   const tree = model as Tree

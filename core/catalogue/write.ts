@@ -6,7 +6,9 @@ type Use = NonNullable<Mount['otherNeeds']>[number]
 
 const figure = (value: number) => String(Math.round(value * 1e6) / 1e6)
 
-/** A figure of a model as text, in a table or a field; lengths in mm with all their decimals, or in the reader's unit. */
+/**
+ * A figure of a model as text, in a table or a field; lengths in mm with all their decimals, or in the reader's unit.
+ */
 export function writeField({ kind }: ModelField, value: unknown, system: UnitSystem = 'metric'): string {
   if (value === undefined || value === null) return ''
   const length = (mm: number) => system === 'metric' ? figure(mm) : formatLength(mm, system, { denominator: 32 })

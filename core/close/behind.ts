@@ -7,7 +7,10 @@ import { scheduleOf, type Wiring } from '../wire'
 /** What is behind a screen, a line each under what it is. */
 export interface Behind { holes: Text[], boxes: Text[], cables: Text[], circuit: Text[], call: string[] }
 
-/** What is behind a screen, for the technician who takes it off: holes and fasteners, boxes, cables, the circuit, and who to call. */
+/**
+ * What is behind a screen, for the technician who takes it off: holes and fasteners, boxes, cables, the circuit, and
+ * who to call.
+ */
 export function behindOf({ id, holes = [], outer }: Position, built: Pick<AsBuilt, 'holes'>, wiring: Wiring, fasteners: { id: string, name?: string | undefined }[], { contacts = [] }: Pick<Site, 'contacts'>): Behind {
   const nameOf = (fastener?: string) => fasteners.find(each => each.id === fastener)?.name ?? fastener ?? 'no fastener chosen'
   const circuits = wiring.circuits.filter(({ screens }) => screens.includes(id))

@@ -6,7 +6,10 @@ import { asBuilt, type LogEntry } from '../log'
 import { contextOf, planWall } from '../plan'
 import { handedOverOf } from '../revision'
 import { textToString } from '../units'
-import { behindOf, clientViewOf, comparedWith, drawHandover, driftOf, getOutOf, handoverOf, inspectionOf, missingFor, monthsLater, recordOf, replacementOf, serialTwice, stillOpen } from './index'
+import {
+  behindOf, clientViewOf, comparedWith, drawHandover, driftOf, getOutOf, handoverOf, inspectionOf, missingFor,
+  monthsLater, recordOf, replacementOf, serialTwice, stillOpen,
+} from './index'
 
 const say = (text: Parameters<typeof textToString>[0]) => textToString(text, 'metric')
 let n = 0

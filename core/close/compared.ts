@@ -18,7 +18,9 @@ export interface Compared { holes: HoleCompared[], centres: CentreCompared[], se
 const LEVEL_WITHIN = 1
 const said = (name: string) => name.toUpperCase().replace('C', ' C')
 const distance = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y)
-/** A hole that was drilled anew because an earlier one missed lies so near its plan at the most to be the same one, mm. */
+/**
+ * A hole that was drilled anew because an earlier one missed lies so near its plan at the most to be the same one, mm.
+ */
 const NEAR = 60
 
 /** Holes of the plan against those that were made for them: of several the one that holds, else the last. */

@@ -11,7 +11,10 @@ export interface SeamDrift { label: string, reads: 'gap' | 'step', then: number,
 /** How an array has moved since it was handed over. */
 export interface Drift {
   readings: ReadAt[]
-  /** How much the worst gap and the worst step change a year, mm; absent where two readings a month apart are not at hand. */
+  /**
+   * How much the worst gap and the worst step change a year, mm; absent where two readings a month apart are not at
+   * hand.
+   */
   trend?: { gap: number, step: number }
   seams: SeamDrift[]
 }

@@ -4,7 +4,9 @@ import { ofKind, standing, type EntryOf, type LogEntry } from '../log'
 /** Something still to be done, and since when it is done. */
 export interface OpenPoint extends Pick<EntryOf<'point'>, 'id' | 'what' | 'owner' | 'due' | 'by' | 'at'> { done?: Pick<EntryOf<'point-done'>, 'by' | 'at' | 'note'> }
 
-/** What the log tells of a wall from its hanging on: what was recorded last of each, in the order in which it arrived. */
+/**
+ * What the log tells of a wall from its hanging on: what was recorded last of each, in the order in which it arrived.
+ */
 export interface ClosingRecord {
   serials: Map<string, EntryOf<'serial'>>
   /** Screens whose lock was set, and not opened since. */

@@ -10,7 +10,10 @@ function nextAlternative(known: Alternative[]): Alternative {
   return { id: letter(n).toLowerCase(), name: letter(n) }
 }
 
-/** Adds an alternative that begins as a copy of the one that is shown, and shows it; the first time what there is becomes an alternative, too. */
+/**
+ * Adds an alternative that begins as a copy of the one that is shown, and shows it; the first time what there is
+ * becomes an alternative, too.
+ */
 export function addAlternative(wall: Wall): void {
   if (!wall.alternatives?.length) {
     const first = nextAlternative([])
@@ -31,7 +34,10 @@ export function showAlternative(wall: Wall, id: string): void {
   if (wall.alternatives?.some(alternative => alternative.id === id)) wall.alternative = id
 }
 
-/** Takes an alternative away with its arrays; the one that is shown stays, as the wall's only arrangement when it is the last. */
+/**
+ * Takes an alternative away with its arrays; the one that is shown stays, as the wall's only arrangement when it is the
+ * last.
+ */
 export function removeAlternative(wall: Wall, id: string): void {
   if (id === wall.alternative) return
   const rest = (wall.alternatives ?? []).filter(each => each.id !== id)

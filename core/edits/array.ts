@@ -8,7 +8,10 @@ export function arrayOf(wall: Wall, id: string): ScreenArray {
   return array
 }
 
-/** Sets what a person decides for one plate; one for which nothing is decided any more is placed again by what is calculated. */
+/**
+ * Sets what a person decides for one plate; one for which nothing is decided any more is placed again by what is
+ * calculated.
+ */
 export function setPlate(wall: Wall, arrayId: string, row: number, column: number, change: Partial<PlateChoice>): void {
   const array = arrayOf(wall, arrayId)
   const others = (array.plates ?? []).filter(plate => plate.row !== row || plate.column !== column)
@@ -61,7 +64,10 @@ export function setGrid(array: ScreenArray, rows: number, columns: number): void
   else delete array.cells
 }
 
-/** Puts an array where it lies now, so that it can be moved from there manually; it no longer follows anything on that axis. */
+/**
+ * Puts an array where it lies now, so that it can be moved from there manually; it no longer follows anything on that
+ * axis.
+ */
 export function holdPlace(wall: Wall, array: ScreenArray, axis: 'x' | 'y'): void {
   Object.assign(array.at, { [axis]: placeOf(array, wall)[axis] })
   if (!array.follows) return

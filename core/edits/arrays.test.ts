@@ -3,7 +3,10 @@ import { describe, expect, it } from 'vitest'
 import { arrange } from '../arrange'
 import { d46, exampleJob, exampleWall } from '../../tests/fixtures/job'
 import { arraysOf, merge, wallFaults, type Wall } from '../job'
-import { addAlternative, addArray, alignArrays, arrayOf, distributeArrays, duplicateArray, mirrorArray, removeAlternative, removeArray, setCell, setGrid, showAlternative, wallWith } from './index'
+import {
+  addAlternative, addArray, alignArrays, arrayOf, distributeArrays, duplicateArray, mirrorArray, removeAlternative,
+  removeArray, setCell, setGrid, showAlternative, wallWith,
+} from './index'
 
 const displays = [d46]
 /** A wall of 12 m with arrays of one screen whose left edges are here. */

@@ -47,7 +47,10 @@ export function duplicateArray(wall: Wall, id: string, displays: Display[]): str
 
 const TURNED: Record<Orientation, Orientation> = { 'landscape': 'landscape', 'inverted': 'inverted', 'portrait-cw': 'portrait-ccw', 'portrait-ccw': 'portrait-cw' }
 
-/** Turns an array over about the middle of the wall: its place, the order of its columns, the way portrait screens are turned. */
+/**
+ * Turns an array over about the middle of the wall: its place, the order of its columns, the way portrait screens are
+ * turned.
+ */
 export function mirrorArray(wall: Wall, id: string, displays: Display[]): void {
   const array = arrayOf(wall, id)
   const { x, width } = outlineOf(wall, array, displays)
@@ -79,7 +82,10 @@ export function alignArrays(wall: Wall, id: string, edge: AlignEdge, displays: D
   }
 }
 
-/** Spreads the arrays evenly between the first and the last: the same clear distance between neighbours, or the same from middle to middle. */
+/**
+ * Spreads the arrays evenly between the first and the last: the same clear distance between neighbours, or the same
+ * from middle to middle.
+ */
 export function distributeArrays(wall: Wall, axis: 'x' | 'y', by: 'gaps' | 'middles', displays: Display[]): void {
   const size = axis === 'x' ? 'width' : 'height'
   const placed = arraysOf(wall).map(array => ({ array, outline: outlineOf(wall, array, displays) })).sort((a, b) => a.outline[axis] - b.outline[axis])

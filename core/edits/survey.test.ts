@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { wallFaults } from '../job'
 import { exampleJob, exampleWall } from '../../tests/fixtures/job'
-import { addFeature, addReadings, BUILD_UPS, FEATURE_KINDS, moveLayer, nextId, readingOf, setBuildUp, setFramingKnown } from './index'
+import {
+  addFeature, addReadings, BUILD_UPS, FEATURE_KINDS, moveLayer, nextId, readingOf, setBuildUp, setFramingKnown,
+} from './index'
 
 describe('readings', () => {
   it('are added with ids of their own, whose they are, and when', () => {

@@ -6,7 +6,10 @@ import { nextId } from './survey'
 /** What a new circuit is until its figures are read at the panel. */
 const USUAL: Record<UnitSystem, Pick<Source, 'amps' | 'volts'>> = { metric: { amps: 16, volts: 230 }, imperial: { amps: 20, volts: 120 } }
 
-/** Adds where power or a signal comes from: a circuit of the panel, an outlet or a data plate that is on the wall, a player or rack. */
+/**
+ * Adds where power or a signal comes from: a circuit of the panel, an outlet or a data plate that is on the wall, a
+ * player or rack.
+ */
 export function addSource(wall: Wall, kind: Source['kind'], units: UnitSystem, feature?: string): void {
   const feeds = kind === 'circuit' || kind === 'outlet'
   wall.sources = [...wall.sources ?? [], { id: nextId('s', wall.sources), kind, ...feeds && USUAL[units], ...feature !== undefined && { feature } }]

@@ -1,7 +1,10 @@
 import type { Fastener } from '../job'
 import { words, type Step, type Text } from '../units'
 
-/** How far an anchor is from the edges of its base, and from the nearest other anchor to each side; mm, absent where there is none. */
+/**
+ * How far an anchor is from the edges of its base, and from the nearest other anchor to each side; mm, absent where
+ * there is none.
+ */
 export interface Surroundings {
   edges: { name: string, distance: number }[]
   neighbours: { side: 'left' | 'right' | 'above' | 'below', distance: number }[]
@@ -13,7 +16,10 @@ export interface Crowding { factor: number, steps: Step[] }
 /** What edges and neighbours leave in tension and in shear; or which figure the sheet lacks to tell. */
 export type Crowded = { known: true, tension: Crowding, shear: Crowding } | { known: false, why: Text }
 
-/** Where a sheet gives no critical distance, all counts from so many embedments on: the breakout cone is then whole (ACI 318 17.5.1, 17.6.2). */
+/**
+ * Where a sheet gives no critical distance, all counts from so many embedments on: the breakout cone is then whole (ACI
+ * 318 17.5.1, 17.6.2).
+ */
 const CLEAR = { edge: 4, spacing: 3 }
 
 /**

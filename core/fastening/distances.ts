@@ -1,6 +1,9 @@
 import type { Fastener } from '../job'
 
-/** Least distances of screws in wood in their own diameters (NDS tables 12.5.1A to 12.5.1C): to an edge, to one that a load across the grain pushes towards, to a member's end, and to one another. */
+/**
+ * Least distances of screws in wood in their own diameters (NDS tables 12.5.1A to 12.5.1C): to an edge, to one that a
+ * load across the grain pushes towards, to a member's end, and to one another.
+ */
 export const WOOD_DIAMETERS = { edge: 1.5, loadedEdge: 4, end: 7, spacing: 4, penetration: 4 } as const
 /** Least penetration of a wood screw, in diameters (NDS 12.1.5.6). */
 export const WOOD_SCREW_PENETRATION = 6

@@ -1,7 +1,10 @@
 import type { Fastener, Structure } from '../job'
 import { figure, words, type Figure } from '../units'
 
-/** Safety factor of screws in sheet steel, and the tensile strength of the usual stud, MPa (AISI S100 J4; ASTM A1003 grade 33). */
+/**
+ * Safety factor of screws in sheet steel, and the tensile strength of the usual stud, MPa (AISI S100 J4; ASTM A1003
+ * grade 33).
+ */
 const SHEET = { factor: 3, strength: 310 }
 /** Full threads that must stand out behind the steel. */
 const THREADS_BEYOND = 3
@@ -21,7 +24,10 @@ export function sheetShear({ diameter: d }: Pick<Fastener, 'diameter'>, { gauge:
   return figure([{ label: 'Tilting or bearing', expression: words`the lesser of 4.2 × √((${t.toFixed(2)} mm)³ × ${d.toFixed(2)} mm) and 2.7 × ${t.toFixed(2)} mm × ${d.toFixed(2)} mm, × ${String(steelStrength)} MPa ÷ ${String(SHEET.factor)}`, value: Math.min(tilting, bearing) / SHEET.factor, unit: 'N', source: 'AISI S100 J4.3.1' }])
 }
 
-/** How much of a screw must be behind the steel's front face, mm: the steel, three threads beyond it, and the drill point, one diameter where it is not given. */
+/**
+ * How much of a screw must be behind the steel's front face, mm: the steel, three threads beyond it, and the drill
+ * point, one diameter where it is not given.
+ */
 export function reachThroughSteel({ diameter, pitch, tip }: Pick<Fastener, 'diameter' | 'pitch' | 'tip'>, gauge: number): number {
   return gauge + THREADS_BEYOND * (pitch ?? PITCH_SHARE * diameter) + (tip ?? diameter)
 }

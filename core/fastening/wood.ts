@@ -22,7 +22,9 @@ const TIP_SHARE = 0.65
 /** Whether a fastener is reckoned by the equations for screws in wood. */
 export const isWoodScrew = ({ kind }: Pick<Fastener, 'kind'>) => kind === 'lag-screw' || kind === 'wood-screw'
 
-/** How much of a screw's end is its point, which holds nothing, mm; a wood screw's thread runs to its end (NDS 12.2.2). */
+/**
+ * How much of a screw's end is its point, which holds nothing, mm; a wood screw's thread runs to its end (NDS 12.2.2).
+ */
 export function tipOf({ kind, diameter, tip }: Pick<Fastener, 'kind' | 'diameter' | 'tip'>): number {
   if (tip !== undefined) return tip
   if (kind !== 'lag-screw') return 0
@@ -65,7 +67,10 @@ function adjusted({ duration, wet }: Pick<WoodJoint, 'duration' | 'wet'>): { fac
     : { factor: duration, told: `load duration ${duration}`, source: 'NDS 2.3.2' }
 }
 
-/** Withdrawal of a screw for each inch of thread in the wood, lbf/in: a lag screw by NDS 12.2.1, a wood screw by NDS 12.2.2. */
+/**
+ * Withdrawal of a screw for each inch of thread in the wood, lbf/in: a lag screw by NDS 12.2.1, a wood screw by NDS
+ * 12.2.2.
+ */
 function withdrawalPerInch({ kind, diameter }: Pick<Fastener, 'kind' | 'diameter'>, gravity: number): number {
   const d = diameter / INCH
   return kind === 'wood-screw' ? 2850 * gravity ** 2 * d : 1800 * gravity ** 1.5 * d ** 0.75
@@ -109,7 +114,9 @@ export function woodBearing(screw: Pick<Fastener, 'kind' | 'diameter'>, gravity:
   return along * across / (along * sin2 + across * (1 - sin2))
 }
 
-/** The mode by which a screw fails in shear at an angle to the grain; undefined where its root or yield is not given. */
+/**
+ * The mode by which a screw fails in shear at an angle to the grain; undefined where its root or yield is not given.
+ */
 function lateral(screw: Fastener, joint: WoodJoint, angle: number, inWood: number) {
   if (screw.root === undefined || screw.yield === undefined) return undefined
   const d = screw.root / INCH

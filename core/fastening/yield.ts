@@ -1,6 +1,9 @@
 import { words, type Text } from '../units'
 
-/** What bears on a dowel-type fastener in single shear: bearing strength of each member along it, lb/in, lengths, in, and bending, lb·in. */
+/**
+ * What bears on a dowel-type fastener in single shear: bearing strength of each member along it, lb/in, lengths, in,
+ * and bending, lb·in.
+ */
 export interface Dowel {
   /** Bearing along the side member (the plate) and the main member (the wood): strength × diameter, lb/in. */
   side: number

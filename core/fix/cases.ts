@@ -19,7 +19,10 @@ const WIND = { perSpeed: 0.613, coefficient: 1.3 }
 /** A force down on a mount, N: how far off the wall it acts, and how far to the right of the display's centre; mm. */
 export interface Pull { what: 'weight' | 'hand', down: number, arm: number, aside: number }
 
-/** What one case does to a plate: forces down, and one away from the wall (towards it where negative) at the display's centre, N. */
+/**
+ * What one case does to a plate: forces down, and one away from the wall (towards it where negative) at the display's
+ * centre, N.
+ */
 export interface PlateLoad { case: LoadCase, pulls: Pull[], out: number }
 
 /** A screen as it loads its mount. */

@@ -9,10 +9,15 @@ import { strengthOf, type Bearer } from './strength'
 /** What a curve is drawn with, from one end to the other. */
 const STEPS = 24
 
-/** Greatest tension on any fastener of a plate, N, with the mount drawn out so that `out` mm are behind the display: by its own weight, and with a hand on it. */
+/**
+ * Greatest tension on any fastener of a plate, N, with the mount drawn out so that `out` mm are behind the display: by
+ * its own weight, and with a hand on it.
+ */
 export interface PullPoint { out: number, own: number, hand: number }
 
-/** How tension grows as a mount is pulled out; one point only for a mount that stays, none for a plate that is not held. */
+/**
+ * How tension grows as a mount is pulled out; one point only for a mount that stays, none for a plate that is not held.
+ */
 export function pullCurve(hung: Hung, position: Position, strips: Strip[] = []): PullPoint[] {
   const { mount, standOff = 0 } = hung
   const places = (standOff > 0 ? position.bolts : position.holes) ?? []

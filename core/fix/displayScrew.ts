@@ -4,7 +4,9 @@ import { figure, words, type Figure, type Text } from '../units'
 /** What lies between a screw's head and the display's thread, mm. */
 export interface Stack { bracket: number, washers: number, spacer: number, recess: number }
 
-/** Least and greatest length of a screw into a display: too short strips the thread, too long breaks what is behind it. */
+/**
+ * Least and greatest length of a screw into a display: too short strips the thread, too long breaks what is behind it.
+ */
 export interface ScrewRange { shortest: Figure, longest: Figure }
 
 /** So much of the insert stays free before the screw's end, mm. */

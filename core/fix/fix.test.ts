@@ -4,7 +4,10 @@ import { d46, exampleJob, m1 } from '../../tests/fixtures/job'
 import type { Fastener, Job, ScrewKit, Wall } from '../job'
 import { planWall } from '../plan'
 import { textToString } from '../units'
-import { bearerOf, chooseScrew, governingMode, groupFigures, groupLoads, lateralStrength, plateLoads, screwFault, screwRange, screwUse, shearOf, strengthOf, tipOf, withdrawal, woodBearing, yieldModes, type PlateLoad } from './index'
+import {
+  bearerOf, chooseScrew, governingMode, groupFigures, groupLoads, lateralStrength, plateLoads, screwFault, screwRange,
+  screwUse, shearOf, strengthOf, tipOf, withdrawal, woodBearing, yieldModes, type PlateLoad,
+} from './index'
 import { cases } from '../../tests/fixtures/soak'
 
 const lag: Fastener = { id: 'lag', kind: 'lag-screw', base: 'wood-stud', diameter: 9.525, root: 6.731, length: 76, thread: 57, yield: 310.264 }

@@ -25,11 +25,17 @@ function sumsOf(places: Point[], foot: number): Sums {
 }
 
 const totalOf = ({ pulls }: PlateLoad) => pulls.reduce((sum, { down }) => sum + down, 0)
-/** Moment that tips a plate out at its top, N·mm, and the one that turns it clockwise in its plane about the middle of its fasteners. */
+/**
+ * Moment that tips a plate out at its top, N·mm, and the one that turns it clockwise in its plane about the middle of
+ * its fasteners.
+ */
 const tippingOf = ({ pulls }: PlateLoad) => pulls.reduce((sum, { down, arm }) => sum + down * arm, 0)
 const turningOf = ({ pulls }: PlateLoad, { centre }: Held, { middle }: Sums) => pulls.reduce((sum, { down, aside }) => sum + down * (centre.x + aside - middle.x), 0)
 
-/** Tension by wind at a fastener, N: away from the wall by a rigid plate about its foot and by an elastic one, the greater; towards it only where it acts past the plate's outline. */
+/**
+ * Tension by wind at a fastener, N: away from the wall by a rigid plate about its foot and by an elastic one, the
+ * greater; towards it only where it acts past the plate's outline.
+ */
 function windTension(out: number, { x, y }: Point, { centre, foot, top, left, right }: Held, { count, middle, wide, high, fromFoot }: Sums, places: Point[]): number {
   if (out === 0) return 0
   const a = Math.max(y - foot, 0)

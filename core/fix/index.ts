@@ -7,7 +7,9 @@ import type { Text } from '../units'
 import type { LoadCase } from './cases'
 import { chooseScrew } from './displayScrew'
 import { driveOf } from './drive'
-import { carriedFindings, loadedEdgeFindings, loadFindings, screwFindings, unheldFindings, useFindings } from './findings'
+import {
+  carriedFindings, loadedEdgeFindings, loadFindings, screwFindings, unheldFindings, useFindings,
+} from './findings'
 import { bearerOf, judgePositions, type Judged, type Judging, type Judgement } from './judge'
 import type { Fixing, FixingCase } from './fixing'
 import { railUse } from './rail'
@@ -27,7 +29,9 @@ export { bearerOf }
 export type { Fixing, FixingCase } from './fixing'
 export type { Drive } from './drive'
 
-/** What the fix stage decides for one array: its fixings, and the loads of every screen whose plate is held, by its id. */
+/**
+ * What the fix stage decides for one array: its fixings, and the loads of every screen whose plate is held, by its id.
+ */
 export interface Fixed { fixings: Fixing[], loads: Map<string, PlateUse[]>, findings: Finding[] }
 
 interface Pair { display: Display, mount: Mount, positions: Position[] }

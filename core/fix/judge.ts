@@ -158,7 +158,10 @@ function judgeOwn(plates: LoadedPlate[], { wall, fastener, rules, around, bearer
   })
 }
 
-/** Judges what holds plates on rails or boards: in each row the fasteners of its strips, with all its screens in the same case. */
+/**
+ * Judges what holds plates on rails or boards: in each row the fasteners of its strips, with all its screens in the
+ * same case.
+ */
 function judgeCarried(plates: LoadedPlate[], { wall, fastener, rules, carrier, strips, bearer }: Judging): Judgement[] {
   const rows = new Map<number, LoadedPlate[]>()
   for (const plate of plates) rows.set(plate.position.row, [...rows.get(plate.position.row) ?? [], plate])
@@ -188,7 +191,10 @@ function judgeCarried(plates: LoadedPlate[], { wall, fastener, rules, carrier, s
   })
 }
 
-/** Judges the fasteners of every screen whose plate is held; and tells of plates that their fasteners cannot hold at all. */
+/**
+ * Judges the fasteners of every screen whose plate is held; and tells of plates that their fasteners cannot hold at
+ * all.
+ */
 export function judgePositions(pairs: Pair[], judging: Judging): { judgements: Judgement[], unheld: { position: Position, why: Unheld }[] } {
   const { plates, unheld } = loadPlates(pairs, judging)
   return { judgements: judging.carrier ? judgeCarried(plates, judging) : judgeOwn(plates, judging), unheld }

@@ -6,7 +6,9 @@ import type { LoadCase } from './cases'
 import { shearOf, type FastenerLoad } from './group'
 import type { Strength } from './strength'
 
-/** A screw whose load is chiefly across the grain, towards an edge that is nearer than the standard asks for then; mm. */
+/**
+ * A screw whose load is chiefly across the grain, towards an edge that is nearer than the standard asks for then; mm.
+ */
 export interface LoadedEdge { hole: Hole, case: LoadCase, edge: number, least: number }
 
 /**

@@ -31,7 +31,10 @@ export function carriedFigures(load: FastenerLoad): { tension: Figure, shear: Fi
   }
 }
 
-/** How far the worst bolt between plate and rail or board is used: tension and shear, each over what its maker allows, added. Undefined where that is not given. */
+/**
+ * How far the worst bolt between plate and rail or board is used: tension and shear, each over what its maker allows,
+ * added. Undefined where that is not given.
+ */
 export function boltUse({ bolt }: Carrier, bolts: BoltLoad[]): { utilisation: number, tension: number, shear: number } | undefined {
   const [tensionAllowed, shearAllowed] = [bolt?.tension, bolt?.shear]
   if (tensionAllowed === undefined || shearAllowed === undefined || bolts.length === 0) return undefined

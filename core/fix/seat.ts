@@ -1,4 +1,7 @@
-import { baseThickness, breakout, isWoodScrew, penetration, reachThroughSteel, thinnestBase, threadInWood, WOOD_DIAMETERS, WOOD_SCREW_PENETRATION } from '../fastening'
+import {
+  baseThickness, breakout, isWoodScrew, penetration, reachThroughSteel, thinnestBase, threadInWood, WOOD_DIAMETERS,
+  WOOD_SCREW_PENETRATION,
+} from '../fastening'
 import type { Finding } from '../finding'
 import { choiceName, coveringOf, type Fastener, type Mount, type Wall } from '../job'
 import type { Position } from '../mount'
@@ -6,7 +9,10 @@ import { quantity, words } from '../units'
 import type { Judging } from './judge'
 import type { Bearer } from './strength'
 
-/** From strength to allowable: strength reduction of anchors that concrete governs, over a mean load factor (ACI 318 17.5.3; IBC 1605). */
+/**
+ * From strength to allowable: strength reduction of anchors that concrete governs, over a mean load factor (ACI 318
+ * 17.5.3; IBC 1605).
+ */
 const ALLOWED_OF_STRENGTH = 0.65 / 1.6
 /** Finishes that last outdoors or in the wet. */
 const LASTING = ['stainless', 'galvanised', 'coated']

@@ -1,8 +1,14 @@
-import { anchorRule, anchorUse, DURATION, isWoodScrew, lateralFigure, lateralStrength, makersValue, pullOut, screwUse, sheetShear, withdrawal, withdrawalFigure, crowdingOf, type Surroundings, type WoodJoint } from '../fastening'
+import {
+  anchorRule, anchorUse, DURATION, isWoodScrew, lateralFigure, lateralStrength, makersValue, pullOut, screwUse,
+  sheetShear, withdrawal, withdrawalFigure, crowdingOf, type Surroundings, type WoodJoint,
+} from '../fastening'
 import { coveringOf, type Carrier, type Fastener, type Rules, type Wall } from '../job'
 import { words, type Figure, type Text } from '../units'
 
-/** What a fastener's head bears on: the mount's plate, the web of a steel rail, or a board of wood; mm, and MPa where it is given. */
+/**
+ * What a fastener's head bears on: the mount's plate, the web of a steel rail, or a board of wood; mm, and MPa where it
+ * is given.
+ */
 export interface Bearer { kind: 'plate' | Carrier['kind'], thickness: number, strength?: number }
 
 /** What a fastener may bear, N, at an angle of its shear to the upright, degrees. */

@@ -4,7 +4,11 @@ import { d46, m1 } from '../../tests/fixtures/job'
 import type { Fastener, Wall } from '../job'
 import { zonesOf } from '../mount/zones'
 import { bitName } from '../units'
-import { anchorUse, breakout, crowdingOf, groupLoads, lateralStrength, neighbourShare, pilotOf, plateLoads, pullOut, reachThroughSteel, screwRange, screwUse, shareLeft, shearOf, sheetShear, thinnestBase, threadInWood, withdrawal, type PlateLoad, type Surroundings } from './index'
+import {
+  anchorUse, breakout, crowdingOf, groupLoads, lateralStrength, neighbourShare, pilotOf, plateLoads, pullOut,
+  reachThroughSteel, screwRange, screwUse, shareLeft, shearOf, sheetShear, thinnestBase, threadInWood, withdrawal,
+  type PlateLoad, type Surroundings,
+} from './index'
 
 /** The published table: what is worked, its figures by name, and the result with as many decimals as it is shown. */
 const cases = readFileSync(new URL('../../docs/calculations/fastening.md', import.meta.url), 'utf8').split('\n')

@@ -74,7 +74,8 @@ describe('what a result changes', () => {
       const built = asBuilt(log, wall)
       const issued = new Map(built.issued!.arrays.flatMap(({ plates }) => plates.flatMap(({ holes }) => holes.map(hole => [hole.id, hole] as const))))
       for (const { hole, from, to } of plan.change!.marks) {
-        // What moved is not made, and where it was it could not stay: it is dead, too near to one, or its plate had to move.
+        // What moved is not made, and where it was it could not stay: it is dead, too near to one, or its plate had to
+        // move.
         expect(built.holes.some(made => made.hole === hole && made.result === 'hit' && Math.hypot(made.x - to.x, made.y - to.y) > 1.01)).toBe(false)
         expect([from.x, from.y]).toEqual([issued.get(hole)!.x, issued.get(hole)!.y])
       }

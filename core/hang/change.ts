@@ -2,7 +2,10 @@ import type { Point } from '../geometry'
 import type { Issued } from '../log'
 import type { ArrayPlan } from '../mount'
 
-/** What a plan has elsewhere than another had it: plates and marks that moved, and holes that are new or not planned any more. */
+/**
+ * What a plan has elsewhere than another had it: plates and marks that moved, and holes that are new or not planned any
+ * more.
+ */
 export interface Change {
   plates: { screen: string, dx: number, dy: number }[]
   marks: { hole: string, from: Point, to: Point }[]

@@ -23,7 +23,10 @@ const SAYS: Record<MadeHole['result'], string> = {
   hit: 'was drilled', miss: 'missed', void: 'hit a void', steel: 'hit steel', mortar: 'hit a mortar joint', blown: 'blew out the face', stripped: 'stripped', other: 'cannot be used',
 }
 
-/** So far a new hole keeps from one that hit and that nothing uses, mm: three diameters of the thickest screws that are usual. */
+/**
+ * So far a new hole keeps from one that hit and that nothing uses, mm: three diameters of the thickest screws that are
+ * usual.
+ */
 const KEEP_OFF = 30
 
 /** Every hole of a wall in the order of drilling: along each height from the top down, left to right. */
@@ -46,13 +49,18 @@ export function drilledHoles(arrays: ArrayPlan[], { holes }: AsBuilt): Map<strin
   }))
 }
 
-/** Holes in the wall that nothing planned is made of: those that missed, and those that the plan has moved away from. */
+/**
+ * Holes in the wall that nothing planned is made of: those that missed, and those that the plan has moved away from.
+ */
 export function leftBehind(arrays: ArrayPlan[], built: AsBuilt): MadeHole[] {
   const used = new Set(drilledHoles(arrays, built).values())
   return built.holes.filter(hole => !used.has(hole))
 }
 
-/** What the log says against the plan: holes that missed, and holes that nothing planned uses any more; a stop while something is planned right beside one. */
+/**
+ * What the log says against the plan: holes that missed, and holes that nothing planned uses any more; a stop while
+ * something is planned right beside one.
+ */
 export function hangFindings(arrays: ArrayPlan[], built: AsBuilt, dead: DeadHole[] = []): Finding[] {
   const { holes } = built
   if (holes.length === 0) return []

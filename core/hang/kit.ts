@@ -127,7 +127,9 @@ const standing = (arrays: ArrayPlan[]): KitItem[] => {
       ]
 }
 
-/** Everything that the work on a wall needs, calculated of its plan: what is made already asks for no fastener any more. */
+/**
+ * Everything that the work on a wall needs, calculated of its plan: what is made already asks for no fastener any more.
+ */
 export function kitOf(of: KitOf): KitItem[] {
   const items = [...standing(of.arrays), ...bits(of), ...fasteners(of), ...largeParts(of), ...cableParts(of), ...access(of.hanging)]
   return items.map(item => ({ ...item, id: `kit:${item.id}` })).sort((a, b) => KIT_GROUPS.indexOf(a.group) - KIT_GROUPS.indexOf(b.group))

@@ -15,7 +15,10 @@ export interface Lifting {
   why: Text
 }
 
-/** What one person may lift up to the shoulder, kg, and how much of it is left above it: 1 − 0.003 × (175 − 75), the hands at 175 cm. */
+/**
+ * What one person may lift up to the shoulder, kg, and how much of it is left above it: 1 − 0.003 × (175 − 75), the
+ * hands at 175 cm.
+ */
 const EACH = 23
 const ABOVE_SHOULDER = 0.7
 const SHOULDER = 1400

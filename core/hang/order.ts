@@ -45,7 +45,10 @@ export function hangingOrders(arrays: ArrayPlan[], lifts: TightLift[][], { displ
   })
 }
 
-/** Findings about hanging: an order that the mounts do not allow, displays that people cannot lift, and ones that may not lie on their face. */
+/**
+ * Findings about hanging: an order that the mounts do not allow, displays that people cannot lift, and ones that may
+ * not lie on their face.
+ */
 export function orderFindings(orders: HangingOrder[], lifts: TightLift[][], { displays }: Catalogue, rules: Rules): Finding[] {
   return orders.flatMap(({ array, name, first, steps }, n): Finding[] => {
     const about = { stage: 'hang', subject: { kind: 'array', id: array } } as const

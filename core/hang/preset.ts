@@ -18,7 +18,10 @@ const CLEAR = 1
 /** Heights are set by a rule held to the plate, to this, mm. */
 const SET_TO = 0.5
 
-/** How much nearer than planned two rows may come out, two σ, by how they are marked, drilled and fixed and by their cases; and so how far apart they are set. */
+/**
+ * How much nearer than planned two rows may come out, two σ, by how they are marked, drilled and fixed and by their
+ * cases; and so how far apart they are set.
+ */
 function apartOf(gap: number, size: number, rules: Rules): Figure {
   const of = (key: Parameters<typeof chosenFigure>[0]) => chosenFigure(key, rules, 'metric')
   const [mark, drill, slack] = [of('markingSigma'), of('drillWander'), of('plateSlack')]
@@ -32,7 +35,8 @@ function apartOf(gap: number, size: number, rules: Rules): Figure {
 
 /**
  * How far upper rows are raised and lower rows lowered before anything is hung, so that nothing touches while one
- * screen is lifted past another, and every row can still be brought back to its place: the middle stays, and no row goes
+ * screen is lifted past another, and every row can still be brought back to its place: the middle stays, and no row
+ * goes
  * farther than the travel that its plates have left.
  *
  * @example

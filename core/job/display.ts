@@ -1,5 +1,7 @@
 import type { InferType } from 'yup'
-import { amount, count, extent, flag, group, length, list, maybe, must, name, note, notLess, oneOf, point, size, text, texts } from './fields'
+import {
+  amount, count, extent, flag, group, length, list, maybe, must, name, note, notLess, oneOf, point, size, text, texts,
+} from './fields'
 
 export const SIDES = ['top', 'right', 'bottom', 'left'] as const
 /** One side of a display or of the wall, as seen from the front. */
@@ -8,12 +10,17 @@ export interface Edges { top: number, right: number, bottom: number, left: numbe
 
 const sides = (label: string) => list(must(oneOf(SIDES)), 4, label, 'Back', 'choices')
 
-/** What every model of the catalogue may say of itself: no longer offered, whose figures it replaces, and the datasheet's figures as they were typed, by path. */
+/**
+ * What every model of the catalogue may say of itself: no longer offered, whose figures it replaces, and the
+ * datasheet's figures as they were typed, by path.
+ */
 export const modelNotes = { retired: flag('Archived: not offered for new walls; walls that use it keep it'), supersedes: text('Id of the model it replaces'), note: note('Note', 'Note'), asTyped: texts('Data sheet figures as typed, by field path') }
 
 const ABOUT = 'Centre of gravity, if not at the centre of the case'
 
-/** A display as its maker gives it: in landscape, seen from the front; x to the right and y up from the case's centre. */
+/**
+ * A display as its maker gives it: in landscape, seen from the front; x to the right and y up from the case's centre.
+ */
 export const displaySchema = group({
   id: name(), name: name('Name', 'Case'),
   width: must(size('Width', 'Case')), height: must(size('Height', 'Case')), depth: must(size('Depth', 'Case')), mass: must(amount('kg', 1e4, 'Mass', 'Case')),

@@ -57,7 +57,8 @@ function withoutStock(catalogue: unknown): unknown {
 
 /**
  * Brings a job file of an earlier version to the form of this one: alternatives no longer have arrays of their own,
- * stops that people took upon themselves are entries of the log, and stock is no figure of a model. Anything else stays as it is.
+ * stops that people took upon themselves are entries of the log, and stock is no figure of a model. Anything else
+ * stays as it is.
  */
 export function broughtUpToDate(job: unknown): Brought {
   const asItIs: Brought = { job, pathBefore: path => path }

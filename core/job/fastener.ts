@@ -13,7 +13,10 @@ const [SIZE, MAKER] = ['Dimensions and material', 'Maker’s data']
 const newtons = (label: string) => figure('N', label, MAKER).moreThan(0, ({ value }: { value: unknown }) => `must be more than 0 N, not ${String(value)}`).max(1e6, 'is more than any fastener can carry')
 const share = (label: string) => amount('', 1, label, MAKER)
 
-/** A fastener into the wall. An anchor bears all that its maker allows from its critical distances on; nearer, down to the least, less. */
+/**
+ * A fastener into the wall. An anchor bears all that its maker allows from its critical distances on; nearer, down to
+ * the least, less.
+ */
 export const fastenerSchema = group({
   id: name(), name: text('Name', 'Fastener'), kind: name('Kind', 'Fastener').meta({ kind: 'choice', choices: FASTENER_KINDS }), base: must(oneOf(BASES, 'Base material', 'Fastener')),
   diameter: must(size('Diameter', SIZE)), length: must(size('Length', SIZE)), root: size('Root diameter', SIZE), thread: size('Thread length without tip', SIZE),

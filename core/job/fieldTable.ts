@@ -1,4 +1,6 @@
-import type { Schema, SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription, SchemaObjectDescription } from 'yup'
+import type {
+  Schema, SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription, SchemaObjectDescription,
+} from 'yup'
 import { ENTRY_KINDS } from '../log/entry'
 import { displaySchema } from './display'
 import { fastenerSchema, screwKitSchema } from './fastener'

@@ -3,7 +3,10 @@ import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
-import { clash, differences, fieldTable, InvalidJob, jobJsonSchema, merge, readJob, validateJob, wallFaults, writeJob, type Fault, type Job } from './index'
+import {
+  clash, differences, fieldTable, InvalidJob, jobJsonSchema, merge, readJob, validateJob, wallFaults, writeJob,
+  type Fault, type Job,
+} from './index'
 import { cases } from '../../tests/fixtures/soak'
 
 function faultsOf(change: (job: Job) => void) {

@@ -1,4 +1,6 @@
-import type { SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription, SchemaObjectDescription } from 'yup'
+import type {
+  SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription, SchemaObjectDescription,
+} from 'yup'
 import { ENTRY_KINDS } from '../log/entry'
 import { jobSchema } from './job'
 

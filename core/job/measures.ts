@@ -13,7 +13,10 @@ export function heightOfRow({ plate }: Pick<Mount, 'plate'>, row: string): numbe
   return plate.slots.find(slot => slot.row === row)?.y ?? 0
 }
 
-/** How far a display's back stands off the wall's face, mm, with its mount pushed home or pulled out, and whatever rail or board that stands on. */
+/**
+ * How far a display's back stands off the wall's face, mm, with its mount pushed home or pulled out, and whatever rail
+ * or board that stands on.
+ */
 export function backDepth({ carrier }: Pick<ScreenArray, 'carrier'>, { depth }: Pick<Mount, 'depth'>, at: 'stowed' | 'service' = 'stowed'): number {
   return depth[at] + (carrier?.thickness ?? 0)
 }

@@ -8,7 +8,9 @@ export type Weekday = typeof WEEK[number]
 const TIME = /^([01]\d|2[0-3]):[0-5]\d$/
 const time = (label: string) => must(text(label)).matches(TIME, 'must be a time of day such as 07:30')
 
-/** When something is open in a week, at the place's own time; what ends no later than it begins ends on the day after. */
+/**
+ * When something is open in a week, at the place's own time; what ends no later than it begins ends on the day after.
+ */
 export const windowSchema = group({ days: must(list(must(oneOf(WEEK)), 7, 'Days on which it starts')), from: time('Start, local time'), to: time('End, local time; on the next day if not later than the start') })
   .test('lasts', 'starts and ends at the same time: end it a minute earlier, or split it in two at midnight', window => !window || window.from !== window.to)
 export type Window = InferType<typeof windowSchema>

@@ -37,7 +37,10 @@ export type StoredRevision = InferType<typeof revisionSchema>
 /** The revisions of a wall, as a job file has them. */
 export const revisions = () => list(revisionSchema as unknown as Schema<StoredRevision>, MOST, 'Issued revisions, frozen')
 
-/** The id of what is frozen, SHA-256 of its canonical JSON without it: anyone who has it can tell that it is what was issued. */
+/**
+ * The id of what is frozen, SHA-256 of its canonical JSON without it: anyone who has it can tell that it is what was
+ * issued.
+ */
 export function idOfFrozen(frozen: object): string {
   const { id: _, ...told } = frozen as { id?: string }
   return bytesToHex(sha256(utf8ToBytes(canonicalize(told)!)))

@@ -1,5 +1,7 @@
 import type { InferType } from 'yup'
-import { amount, count, extent, flag, figure, group, length, list, maybe, must, name, note, oneOf, point, size, text } from './fields'
+import {
+  amount, count, extent, flag, figure, group, length, list, maybe, must, name, note, oneOf, point, size, text,
+} from './fields'
 import { LIMITS } from './limits'
 import { ORIENTATIONS, slotUse } from './mount'
 

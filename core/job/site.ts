@@ -14,7 +14,9 @@ export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must have only l
 })
 export type Site = InferType<typeof siteSchema>
 
-/** House rules as they were chosen at one level, firm, site or wall; a key that is absent is as the level above has it. */
+/**
+ * House rules as they were chosen at one level, firm, site or wall; a key that is absent is as the level above has it.
+ */
 const rules = () => ({
   heightDatum: oneOf(['by-kind', 'bottom-edge', 'top-row-centre'], 'Height datum'),
   proofOfFraming: oneOf(['two-kinds', 'one-sign'], 'What confirms a stud: two readings of different kinds or one probe, or any one clear reading'),

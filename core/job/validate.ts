@@ -123,7 +123,10 @@ function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[]
   ]
 }
 
-/** What an edit of a good wall changed: the keys that differ, with only those entries of their lists that a good one does not have at the same place, and where those were. */
+/**
+ * What an edit of a good wall changed: the keys that differ, with only those entries of their lists that a good one
+ * does not have at the same place, and where those were.
+ */
 function changedIn(wall: Record<string, unknown>, good: Record<string, unknown>): { part: Record<string, unknown>, places: Record<string, number[]> } {
   const part: Record<string, unknown> = {}
   const places: Record<string, number[]> = {}

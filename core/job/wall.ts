@@ -1,5 +1,8 @@
 import type { InferType } from 'yup'
-import { amount, extent, figure, flag, group, length, list, maybe, memberWidth, must, name, note, oneOf, point, shown, size, text } from './fields'
+import {
+  amount, extent, figure, flag, group, length, list, maybe, memberWidth, must, name, note, oneOf, point, shown, size,
+  text,
+} from './fields'
 import { LIMITS } from './limits'
 import { evidenceSchema } from './evidence'
 import { BASES } from './fastener'

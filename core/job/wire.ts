@@ -1,10 +1,15 @@
 import type { InferType } from 'yup'
 import { LIMITS } from './limits'
-import { amount, count, extent, flag, group, length, list, maybe, must, name, notLess, oneOf, size, text } from './fields'
+import {
+  amount, count, extent, flag, group, length, list, maybe, must, name, notLess, oneOf, size, text,
+} from './fields'
 import { modelNotes } from './display'
 
 export const BOX_KINDS = ['power', 'kit-upper', 'kit-lower', 'pass-through', 'floor'] as const
-/** What a box is for: fixed wiring, the upper or the lower end of a listed kit, a way through the covering, or an outlet in the floor. */
+/**
+ * What a box is for: fixed wiring, the upper or the lower end of a listed kit, a way through the covering, or an outlet
+ * in the floor.
+ */
 export type BoxKind = typeof BOX_KINDS[number]
 
 const [CASE, WALL] = ['Box', 'In the wall']
@@ -29,7 +34,9 @@ export const cableModelSchema = group({
 })
 export type CableModel = InferType<typeof cableModelSchema>
 
-/** Where power or a signal comes from: a circuit of the panel, an outlet that is there, a player or rack, a data plate. */
+/**
+ * Where power or a signal comes from: a circuit of the panel, an outlet that is there, a player or rack, a data plate.
+ */
 const sourceSchema = group({
   id: name(), kind: must(oneOf(['circuit', 'outlet', 'player', 'network'])), name: text('Name'), feature: text('Wall feature at which it is'),
   x: length('Distance along the wall, if it is not at a feature'), y: length('Height above floor'), behind: flag('Whether it is on the other face of the wall'),

@@ -54,7 +54,10 @@ export function brokenLink(log: LogEntry[]): BrokenLink | undefined {
   return undefined
 }
 
-/** How the chain of a log stands: how many entries it has, and the first that does not hold, by whom and when it says it was made. */
+/**
+ * How the chain of a log stands: how many entries it has, and the first that does not hold, by whom and when it says it
+ * was made.
+ */
 export interface ChainState { entries: number, broken?: BrokenLink & { at: string, by: string } }
 
 export function chainState(log: LogEntry[]): ChainState {

@@ -5,7 +5,10 @@ import type { LogEntry } from './entry'
 const HOUR = 3_600_000
 /** A clock ahead of the server's by more is wrong: nothing can be recorded before it happens. */
 const AHEAD = 0.25
-/** No entry is older than this: a clock that lost its time begins before it. How late an entry comes tells nothing, as files are brought in and devices wait for a signal. */
+/**
+ * No entry is older than this: a clock that lost its time begins before it. How late an entry comes tells nothing, as
+ * files are brought in and devices wait for a signal.
+ */
 const FIRST = Date.parse('2020-01-01T00:00:00Z')
 
 /**

@@ -1,7 +1,9 @@
 import { lazy, type InferType } from 'yup'
 import type { Fault } from '../job/fault'
 import { isMoment } from '../job/moment'
-import { clockTime, count, day, figure, flag, group, length, list, moment, must, name, note, notLess, oneOf, reason, text } from '../job/fields'
+import {
+  clockTime, count, day, figure, flag, group, length, list, moment, must, name, note, notLess, oneOf, reason, text,
+} from '../job/fields'
 
 /** Drilling result where a hole was planned. */
 export const HOLE_RESULTS = ['hit', 'miss', 'void', 'steel', 'mortar', 'blown', 'stripped', 'other'] as const

@@ -32,7 +32,10 @@ function areAmong(figures: number[], others: number[]): boolean {
   })
 }
 
-/** Whether a stop is still the one that was overridden. Earlier versions kept every figure of its sentence, those of names and rules too. */
+/**
+ * Whether a stop is still the one that was overridden. Earlier versions kept every figure of its sentence, those of
+ * names and rules too.
+ */
 function stillFits({ facts, figures }: Override, finding: Finding): boolean {
   if (facts) return facts.length === factsOf(finding).length && areAmong(facts, factsOf(finding))
   return !figures || areAmong(factsOf({ message: finding.message }), figures)

@@ -4,7 +4,10 @@ import { fromPrintedLevel, rowsOf, type Mark } from './marks'
 
 /** What rounding and the way of measuring do to a set of marks, mm. */
 export interface Accuracy {
-  /** Largest difference between where a printed figure puts a mark and where it should be; for heights off the level line its own rounding included. */
+  /**
+   * Largest difference between where a printed figure puts a mark and where it should be; for heights off the level
+   * line its own rounding included.
+   */
   rounding: number
   /** One σ of any mark when every figure is run from the datum. */
   running: number

@@ -6,7 +6,10 @@ import { turnOf, type Turn } from './level'
 /** Where running dimensions along the wall start: x on the wall, mm, and what a person finds there. */
 export interface Datum { x: number, label: string }
 
-/** The line that marks are taken up and down from, mm above the floor, and why it is there; where it runs with a line of the building it is so high at the point about which everything is turned. */
+/**
+ * The line that marks are taken up and down from, mm above the floor, and why it is there; where it runs with a line of
+ * the building it is so high at the point about which everything is turned.
+ */
 export interface LevelLine { y: number, label: string, turn?: Turn }
 
 /** The wall's own datum, or its left edge. */

@@ -7,7 +7,9 @@ import { fromPrintedLevel } from './marks'
 import { tableOf } from './sheet'
 
 const line = (change: Partial<Feature> = {}): Feature => ({ id: 'f1', kind: 'ceiling-line', x: 0, y: 2600, width: 6200, height: 20, slope: 4, ...change })
-/** The example wall under a ceiling line that was measured; its array’s middle is at x 3100, its level line at 1938.4. */
+/**
+ * The example wall under a ceiling line that was measured; its array’s middle is at x 3100, its level line at 1938.4.
+ */
 function marked(features: Feature[], change: (job: Job) => void = () => {}) {
   const job = exampleJob()
   job.walls[0]!.features = features

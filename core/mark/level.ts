@@ -17,17 +17,25 @@ const between = (a: Rect, b: Rect) => Math.hypot(
   Math.max(a.y - b.y - b.height, b.y - a.y - a.height, 0),
 )
 
-/** Of the lines of a building whose slope was measured the one that is nearest to an array, and near enough to be seen beside it. */
+/**
+ * Of the lines of a building whose slope was measured the one that is nearest to an array, and near enough to be seen
+ * beside it.
+ */
 export function lineBeside({ features = [] }: Wall, { outline }: Pick<ArrayPlan, 'outline'>): BuildingLine | undefined {
   return features.filter((feature): feature is BuildingLine => feature.slope !== undefined)
     .map(line => ({ line, off: between(line, outline) }))
     .filter(({ off }) => off <= NEAR).sort((a, b) => a.off - b.off)[0]?.line
 }
 
-/** How everything on a wall is turned to run with a line of the building: by so much, mm/m up to the right, about a point that stays. */
+/**
+ * How everything on a wall is turned to run with a line of the building: by so much, mm/m up to the right, about a
+ * point that stays.
+ */
 export interface Turn { slope: number, about: Point, with: string }
 
-/** The turn that the house rule asks for: none where what is level is true to gravity, or where no line was measured. */
+/**
+ * The turn that the house rule asks for: none where what is level is true to gravity, or where no line was measured.
+ */
 export function turnOf(wall: Wall, arrays: ArrayPlan[], level: number, { level: chosen = 'gravity' }: Rules): Turn | undefined {
   const [first] = arrays
   const line = chosen === 'building-line' && first ? lineBeside(wall, first) : undefined
@@ -51,14 +59,20 @@ export function turned({ x, y }: Point, turn: Turn | undefined): Point {
 /** How high a level line is where an upright at x crosses it, mm above the floor. */
 export const levelAt = ({ y, turn }: { y: number, turn?: Turn }, x: number): number => turn ? y + (x - turn.about.x) * turn.slope / 1000 : y
 
-/** What is left of a hole's margin once it is turned, at the least: along a member nothing is lost by what it moves up or down. */
+/**
+ * What is left of a hole's margin once it is turned, at the least: along a member nothing is lost by what it moves up
+ * or down.
+ */
 export function turnedMargin(hole: Pick<Hole, 'x' | 'y' | 'member'> & { margin: number }, turn: Turn | undefined): number {
   const at = turned(hole, turn)
   const [aside, up] = [Math.abs(at.x - hole.x), Math.abs(at.y - hole.y)]
   return hole.margin - (hole.member === undefined ? Math.max(aside, up) : aside)
 }
 
-/** Findings about the level reference: a near line that is not, or that everything runs with it, and what misses by that. */
+/**
+ * Findings about the level reference: a near line that is not, or that everything runs with it, and what misses by
+ * that.
+ */
 export function levelFindings(wall: Wall, arrays: ArrayPlan[], turn: Turn | undefined, { level: chosen = 'gravity' }: Rules): Finding[] {
   const about = { stage: 'mark' } as const
   if (chosen === 'gravity') {

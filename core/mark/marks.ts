@@ -35,7 +35,8 @@ export interface Mark {
 export const subjectOf = ({ id, kind }: Pick<Mark, 'id' | 'kind'>): Subject => ({ kind: kind === 'hole' || kind === 'bolt' ? 'hole' : 'mark', id })
 
 /**
- * How far a mark is above (+) or below (−) the level line as that is printed, mm, not rounded: anyone who draws the line
+ * How far a mark is above (+) or below (−) the level line as that is printed, mm, not rounded: anyone who draws the
+ * line
  * draws it where the sheet says, so that a height taken from it is calculated from there.
  *
  * @example
@@ -56,7 +57,10 @@ function markAt(id: string, kind: MarkKind, label: string, { x, y }: Place, datu
   return mark
 }
 
-/** The level line where it is struck: one height, or, where it is not level, one at the datum and one at the far side of what is marked. */
+/**
+ * The level line where it is struck: one height, or, where it is not level, one at the datum and one at the far side of
+ * what is marked.
+ */
 function levelMarks(arrays: ArrayPlan[], datum: Datum, level: LevelLine): Mark[] {
   if (!level.turn) return [markAt('level-line', 'level-line', 'Level line', { y: level.y }, datum, level)]
   const far = arrays.flatMap(({ outline }) => [outline.x, outline.x + outline.width]).reduce((a, b) => Math.abs(b - datum.x) > Math.abs(a - datum.x) ? b : a)
@@ -116,7 +120,10 @@ function outlineMarks({ id, name, outline }: ArrayPlan, datum: Datum, level: Lev
   ]
 }
 
-/** Every mark of a wall: the level line, each array's centre lines and corners, plates, holes, the bolts of plates on rails or a board, and what is cut and bored for cables. */
+/**
+ * Every mark of a wall: the level line, each array's centre lines and corners, plates, holes, the bolts of plates on
+ * rails or a board, and what is cut and bored for cables.
+ */
 export function marksOf(arrays: ArrayPlan[], wiring: Wiring, datum: Datum, level: LevelLine): Mark[] {
   return [
     ...levelMarks(arrays, datum, level),

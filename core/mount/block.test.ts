@@ -68,7 +68,8 @@ describe('plates on block', () => {
   })
 
   it('spend the height adjusters before a shift of the whole array is asked for', () => {
-    // The upper holes, at 1802, stand 25 above the face of the joint at 1772: they want 7 more, and the adjusters give 12.
+    // The upper holes, at 1802, stand 25 above the face of the joint at 1772: they want 7 more, and the adjusters give
+    // 12.
     const { shift, positions } = onBlock({ origin: { x: 0, y: 172 } }, (job) => { job.walls[0]!.arrays[0]!.rows = 1 })
     const [{ plate, holes }] = positions as [typeof positions[0]]
     expect(shift.y).toBe(0)

@@ -5,7 +5,10 @@ import { holeName, type MountedCell } from './position'
 
 const because = (reason: string | undefined): Text => reason ? words`; reason: ${reason}` : words`, no reason given`
 
-/** A note for every plate and hole that a person put where it is, with the reason; a stop where such a hole is in no slot. */
+/**
+ * A note for every plate and hole that a person put where it is, with the reason; a stop where such a hole is in no
+ * slot.
+ */
 export function handFindings(array: ScreenArray, cells: MountedCell[]): Finding[] {
   const about = { stage: 'mount', severity: 'note' } as const
   return cells.flatMap(({ id, row, column, plate, holes }): Finding[] => {

@@ -61,7 +61,10 @@ function supportsFor(bolts: Bolt[], zones: FixingZone[]): { zones: FixingZone[],
 /** The member to the right of a place, or the last but one from either end beyond them. */
 const rightOf = (x: number, centres: number[]) => Math.min(Math.max(centres.findIndex(centre => centre >= x), 1), centres.length - 1)
 
-/** What of a load at a place comes to each member that a strip is fixed to: to its two neighbours in inverse proportion to their distance. */
+/**
+ * What of a load at a place comes to each member that a strip is fixed to: to its two neighbours in inverse proportion
+ * to their distance.
+ */
 export function leansOn(x: number, centres: number[]): number[] {
   const right = rightOf(x, centres)
   const span = (centres[right] ?? 0) - (centres[right - 1] ?? 0)
@@ -128,7 +131,9 @@ export function stripsFor(carrier: Carrier, plates: Carried[], zones: FixingZone
   })
 }
 
-/** Where a strip is fixed, and how far up each hole is; nearest first to the plate whose holes they are counted with. */
+/**
+ * Where a strip is fixed, and how far up each hole is; nearest first to the plate whose holes they are counted with.
+ */
 export function holesOfStrip({ of, supports, heights }: Strip): (HolePlace & { y: number })[] {
   return supports.flatMap(({ member, ply, x, margin }) => heights.map(y => ({ row: of, x, y, member, ...ply !== undefined && { ply }, margin })))
 }

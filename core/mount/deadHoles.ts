@@ -26,7 +26,10 @@ export function clearOf(dead: DeadHoles, zones: FixingZone[], heights: number[])
   })
 }
 
-/** The place of a stretch that is nearest to a wanted one and clear of dead holes at a height; the wanted one where none is. */
+/**
+ * The place of a stretch that is nearest to a wanted one and clear of dead holes at a height; the wanted one where none
+ * is.
+ */
 export function clearPlace(dead: DeadHoles, span: Interval, wanted: number, y: number): number {
   const left = subtract([span], tooNear(dead, y))
   if (left.length === 0 || left.some(part => liesIn(part, wanted))) return wanted

@@ -1,5 +1,7 @@
 import type { Finding } from '../finding'
-import { backDepth, faceDepth, type Behind, type Carrier, type Display, type Mount, type ScreenArray, type Wall } from '../job'
+import {
+  backDepth, faceDepth, type Behind, type Carrier, type Display, type Mount, type ScreenArray, type Wall,
+} from '../job'
 import { takeUp, type Relief } from '../survey'
 import { figure, words, type Figure } from '../units'
 import { passes, type TightLift } from './lifting'

@@ -1,7 +1,10 @@
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
 import type { Cell } from '../arrange'
-import { coveringOf, type Catalogue, type Display, type Fault, type Mount, type Orientation, type PlateChoice, type ScreenArray, type Wall } from '../job'
+import {
+  coveringOf, type Catalogue, type Display, type Fault, type Mount, type Orientation, type PlateChoice,
+  type ScreenArray, type Wall,
+} from '../job'
 import { unsurveyedIn, type Member, type Survey, type Unsurveyed } from '../survey'
 import { counted, quantity, words, type Text } from '../units'
 import { memoize } from '../memo'
@@ -20,7 +23,10 @@ const tellShift = (by: number) => words`${Math.abs(by)} to the ${side(by)}`
 /** What would hold a plate: the words, and the shift to take where one is within its travel. */
 export interface Remedy { remedy: Text, best?: number }
 
-/** What plates can do about a miss, calculated once for all that stand and ask alike: slide within their travel, or how far they would have to. */
+/**
+ * What plates can do about a miss, calculated once for all that stand and ask alike: slide within their travel, or how
+ * far they would have to.
+ */
 export function remediesOn(substrate: Substrate, wall: Wall): (cell: MountedCell, mount: Mount) => Remedy {
   const known = memoize((requirements: Requirement[]) => memoize((nominal: number) => memoize((mount: Mount) => remedyOf({ nominal, half: mount.plate.width / 2, requirements, barred: [] }, mount))))
   return ({ plate }, mount) => {

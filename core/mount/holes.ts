@@ -12,7 +12,10 @@ export interface HolePlace {
   member?: number
   /** Which piece of a doubled member, from the left, from 0; absent in a single one. */
   ply?: number
-  /** Margin beside the fastener, mm: wood, or distance to the nearest joint; negative by as much as it misses. Absent where unknown. */
+  /**
+   * Margin beside the fastener, mm: wood, or distance to the nearest joint; negative by as much as it misses. Absent
+   * where unknown.
+   */
   margin?: number
 }
 
@@ -23,7 +26,9 @@ interface Reached { row: string, slot: number, x: number, member: number, ply: n
 export type PlaceIn = (span: Interval, wanted: number) => number
 const wantedPlace: PlaceIn = (_, wanted) => wanted
 
-/** The best hole of a row of slots in one zone from a plate position: with the largest margin, which may be negative. */
+/**
+ * The best hole of a row of slots in one zone from a plate position: with the largest margin, which may be negative.
+ */
 function bestIn(slots: Slot[], row: string, plateX: number, { index, ply, centre, usable }: FixingZone, free: (slot: number) => boolean = () => true, placeIn: PlaceIn = wantedPlace): Reached | undefined {
   let best: Reached | undefined
   slots.forEach((slot, n) => {
@@ -64,7 +69,9 @@ export function reached(slots: Slot[], row: string, plateX: number, zones: Fixin
   return holes.slice(0, wanted)
 }
 
-/** Holes that a row cannot put into members: each at the point of a free slot that comes nearest to a member still free. */
+/**
+ * Holes that a row cannot put into members: each at the point of a free slot that comes nearest to a member still free.
+ */
 function missing(slots: Slot[], row: string, plateX: number, zones: FixingZone[], made: HolePlace[], wanted: number, placeIn: PlaceIn): HolePlace[] {
   if (wanted <= 0) return []
   const free = (slot: number) => !made.some(hole => hole.slot === slot)

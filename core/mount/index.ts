@@ -13,7 +13,9 @@ import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
 import { heightFindings, proofFindings, referenceFindings } from './proof'
 import { depthFindings } from './depth'
-import { collisionFindings, missFindings, remediesOn, rowFindings, suitFindings, unsurveyedFindings, unsurveyedOf } from './findings'
+import {
+  collisionFindings, missFindings, remediesOn, rowFindings, suitFindings, unsurveyedFindings, unsurveyedOf,
+} from './findings'
 import { substrateOf, type Substrate } from './substrate'
 import { tightLifts, type TightLift } from './lifting'
 import { holesOnSolid, type HolePlace } from './holes'
@@ -56,7 +58,10 @@ function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey
   return { array, wall, survey, catalogue, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate: substrateOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall), built.dead) }
 }
 
-/** Places the plates of an array on what the survey found; one that is as it was issued stays as it was, but for what has to move. Where a cell has no mount, nothing is shifted. */
+/**
+ * Places the plates of an array on what the survey found; one that is as it was issued stays as it was, but for what
+ * has to move. Where a cell has no mount, nothing is shifted.
+ */
 export function place(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): Placing {
   const context = contextOf(array, cells, wall, survey, job, built)
   if (!context) return { shift: { x: 0, y: 0 }, plates: [] }
@@ -76,7 +81,10 @@ function numbered(places: (HolePlace & { y: number })[], id: string, { array, wa
   })
 }
 
-/** The holes of a plate that is as it was issued, with as little moved as can be; where it cannot be held so they stay, and it is said what they miss. Undefined where it was not issued. */
+/**
+ * The holes of a plate that is as it was issued, with as little moved as can be; where it cannot be held so they stay,
+ * and it is said what they miss. Undefined where it was not issued.
+ */
 function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] | undefined {
   const issued = standingArray(array, built)?.plateOf(idOf(array, cell))
   if (!issued) return undefined
@@ -113,7 +121,10 @@ function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }
   return withMade(planned, idOf(array, cell), mount, centre, built, substrate.at)
 }
 
-/** Whether the holes of a row are each in a piece of its own; two plies of one member are, where the maker's distance and the fasteners' spacing allow it. */
+/**
+ * Whether the holes of a row are each in a piece of its own; two plies of one member are, where the maker's distance
+ * and the fasteners' spacing allow it.
+ */
 function inOwnPieces({ substrate, array, catalogue }: Context, mount: Mount, row: Hole[]): boolean {
   const [plies, spacing] = [substrate.plySpacing(mount), WOOD_DIAMETERS.spacing * (fastenerOf(array, catalogue)?.diameter ?? 0)]
   return row.every((hole, n) => row.slice(0, n).every((other) => {
@@ -122,7 +133,9 @@ function inOwnPieces({ substrate, array, catalogue }: Context, mount: Mount, row
   }))
 }
 
-/** Whether every hole of a plate holds, there are as many as it needs, and those of a row are in pieces of their own. */
+/**
+ * Whether every hole of a plate holds, there are as many as it needs, and those of a row are in pieces of their own.
+ */
 function holds(context: Context, mount: Mount, holes: Hole[]): boolean {
   const { substrate, survey: { members } } = context
   const landed = substrate.allOver || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)

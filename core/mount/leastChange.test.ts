@@ -24,7 +24,10 @@ interface World { zones: FixingZone[], nominal: number[], travel: number, tolera
 type Totals = [unheld: number, plates: number, marks: number, sum: number]
 const beats = (a: Totals, b: Totals | undefined) => !b || a.some((each, n) => each < b[n]! && a.slice(0, n).every((before, k) => before === b[k]))
 
-/** By trying it all: the least marks and millimetres that a plate's holes cost from a place, or undefined where it is not held. */
+/**
+ * By trying it all: the least marks and millimetres that a plate's holes cost from a place, or undefined where it is
+ * not held.
+ */
 function tried(x: number, holes: number[], zones: FixingZone[]): [number, number] | undefined {
   const reach = (z: FixingZone) => Array.from({ length: z.to - z.from + 1 }, (_, n) => z.from + n).filter(at => SLOTS.some(([from, to]) => at >= x + from && at <= x + to))
   let best: [number, number] | undefined

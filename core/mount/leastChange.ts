@@ -18,7 +18,10 @@ export interface StandingArray { shift: Point, plateOf: (screen: string) => Issu
 /** What people decided of an array; which slots are used may follow from the house rules. */
 const decided = ({ needs: _, ...array }: ScreenArray) => array
 
-/** What was issued of an array, where it is decided now as it was then: it then stays as it was issued, but for what has to move. */
+/**
+ * What was issued of an array, where it is decided now as it was then: it then stays as it was issued, but for what has
+ * to move.
+ */
 export function standingArray(array: ScreenArray, { issued }: AsBuilt): StandingArray | undefined {
   const found = issued?.arrays.find(each => each.array.id === array.id)
   if (!found || array.carrier || !same(decided(found.array), decided(array))) return undefined
@@ -30,7 +33,10 @@ const SAME = 1e-6
 /** In this order: plates that are not held, plates that move, marks that move, and by how much, mm. */
 const FREE: Cost = [0, 0, 0, 0]
 
-/** The holes of a plate as they stand: where they were issued, those that are made where they were made; none of them is drilled anew. */
+/**
+ * The holes of a plate as they stand: where they were issued, those that are made where they were made; none of them is
+ * drilled anew.
+ */
 export function standingHoles(array: ScreenArray, cell: Pick<Cell, 'row' | 'column'>, mount: Mount, { holes }: IssuedPlate, built: AsBuilt): StandingHole[] {
   const made = new Map(pinFor(screenId(array, cell.row, cell.column), mount, built)?.made.map(hit => [hit.hole, hit]))
   const byHand = (id: string, row: string) => array.holes?.some(hole => hole.row === cell.row && hole.column === cell.column && hole.of === row && id.endsWith(`-${row}-${hole.rank}`)) ?? false
@@ -42,14 +48,19 @@ export function standingHoles(array: ScreenArray, cell: Pick<Cell, 'row' | 'colu
   return [...issued, ...[...made.values()].map(({ hole, row, x, y }): StandingHole => ({ id: hole, row, x, y, fixed: true }))].sort((a, b) => a.x - b.x)
 }
 
-/** The holes that belong to each seat of a plate: all of its row, or, where a row has a seat for each fastener, the one that stands at it. */
+/**
+ * The holes that belong to each seat of a plate: all of its row, or, where a row has a seat for each fastener, the one
+ * that stands at it.
+ */
 function bySeat(seats: ReturnType<Substrate['seats']>, holes: StandingHole[]): StandingHole[][] {
   const left = new Map<string, StandingHole[]>()
   for (const hole of holes) left.set(hole.row, [...left.get(hole.row) ?? [], hole])
   return seats.map(({ row, wanted }, n) => seats.some((other, k) => k !== n && other.row === row) ? left.get(row)?.splice(0, wanted) ?? [] : left.get(row) ?? [])
 }
 
-/** The holes of a plate at a place with as little moved as can be; undefined where not all that it needs find a place. */
+/**
+ * The holes of a plate at a place with as little moved as can be; undefined where not all that it needs find a place.
+ */
 export function leastHoles(substrate: Substrate, mount: Mount, centre: Point, holes: StandingHole[]): SeatedHole[] | undefined {
   const seats = substrate.seats(mount, centre.y)
   const standing = bySeat(seats, holes)
@@ -57,7 +68,10 @@ export function leastHoles(substrate: Substrate, mount: Mount, centre: Point, ho
   return filled.every(each => each !== undefined) ? filled.flat() : undefined
 }
 
-/** The holes of a plate where they are, with what each meets there; undefined where one of them is under no slot any more, or there are too few. */
+/**
+ * The holes of a plate where they are, with what each meets there; undefined where one of them is under no slot any
+ * more, or there are too few.
+ */
 export function unmoved({ plate, needs }: Mount, centre: Point, holes: StandingHole[], substrate: Substrate): SeatedHole[] | undefined {
   const placed = holes.flatMap(({ id, row, x, y }): SeatedHole[] => {
     const slot = plate.slots.findIndex(each => each.row === row && liesIn({ from: centre.x + each.x1 - SAME, to: centre.x + each.x2 + SAME }, x) && Math.abs(centre.y + each.y - y) < 5)
@@ -113,7 +127,10 @@ function stays(part: Link[], issued: (number | undefined)[]): { cost: Cost, at: 
   return { cost, at: issued as number[] }
 }
 
-/** The places of plates along one axis that change least; of shifts of the whole array that change as little, the one nearest to that which was issued. */
+/**
+ * The places of plates along one axis that change least; of shifts of the whole array that change as little, the one
+ * nearest to that which was issued.
+ */
 function moveLeast(movers: Mover[], tolerance: number, issuedShift: number): { shift: number, at: number[] } {
   const lines = [...new Set(movers.map(({ line }) => line))].map(line => movers.flatMap((mover, n) => mover.line === line ? [n] : []).sort((a, b) => movers[a]!.nominal - movers[b]!.nominal))
   const parts = lines.flatMap(line => partsOf(line, movers))

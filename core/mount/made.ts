@@ -6,7 +6,10 @@ import { isAt, type AsBuilt, type MadeHole } from '../log'
 import { words } from '../units'
 import type { Hole } from './position'
 
-/** Holes of a plate that are made and that it keeps to: the row of slots of each, and where they let the plate's centre be, mm. */
+/**
+ * Holes of a plate that are made and that it keeps to: the row of slots of each, and where they let the plate's centre
+ * be, mm.
+ */
 export interface Pin { made: (MadeHole & { row: string })[], x: Interval[], y: Interval[] }
 
 /** The id of a hole of a plate: its screen's, its row of slots, and its number there. */
@@ -23,7 +26,10 @@ function madeFor(screen: string, mount: Mount, { holes }: AsBuilt): Pin['made'] 
   return holes.flatMap(made => rows.has(made.hole) ? [{ ...made, row: rows.get(made.hole)! }] : [])
 }
 
-/** What the holes that were made for a screen ask of its plate: its slots lie over every one that took its fastener. Of one that was made again elsewhere the last counts. */
+/**
+ * What the holes that were made for a screen ask of its plate: its slots lie over every one that took its fastener. Of
+ * one that was made again elsewhere the last counts.
+ */
 export function pinFor(screen: string, mount: Mount, built: AsBuilt): Pin | undefined {
   const hits = madeFor(screen, mount, built).filter(({ result }) => result === 'hit')
   const made = [...new Map(hits.map(hit => [hit.hole, hit])).values()]

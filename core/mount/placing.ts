@@ -6,7 +6,9 @@ import { barredByPin, pinFor } from './made'
 import type { Substrate } from './substrate'
 import { slide, type Slider } from './slide'
 
-/** Where the plates of an array go: the shift of the whole array, and each plate's own slide, in the order of its cells. */
+/**
+ * Where the plates of an array go: the shift of the whole array, and each plate's own slide, in the order of its cells.
+ */
 export interface Placing { shift: Point, plates: { lateralShift: number, heightShift: number }[] }
 
 /** What a person decided for one plate. */

@@ -41,7 +41,10 @@ export interface MountedCell extends Cell {
   bolts?: Hole[]
 }
 
-/** One load case on the fastener of a plate that bears it worst, by its hole's id, N; `utilisation` is 1 at what it may bear, absent where that is not known. */
+/**
+ * One load case on the fastener of a plate that bears it worst, by its hole's id, N; `utilisation` is 1 at what it may
+ * bear, absent where that is not known.
+ */
 export interface PlateUse { case: 'stowed' | 'stowed-hand' | 'service' | 'service-hand' | 'swung' | 'swung-hand' | 'wind', fastener: string, shear: number, tension: number, utilisation?: number }
 
 /** One screen of an array; its plate and holes are absent until a mount is chosen. */

@@ -45,7 +45,10 @@ function marginOf({ zones, needed }: Target, spans: Interval[], at: number): num
   return each.sort((a, b) => b - a)[needed - 1] ?? -Infinity
 }
 
-/** The least margin of any fastener with the plate's centre at `at`, each requirement met by what it reaches best; −∞ where one is not met. */
+/**
+ * The least margin of any fastener with the plate's centre at `at`, each requirement met by what it reaches best; −∞
+ * where one is not met.
+ */
 export function smallestMargin(requirements: Requirement[], at: number): number {
   return Math.min(Infinity, ...requirements.map(({ spans, targets, wanted }) => {
     const best = targets.map(target => marginOf(target, spans, at)).filter(margin => margin >= -1e-9).sort((a, b) => b - a)

@@ -9,7 +9,10 @@ const stops = (change: (job: Job) => void) => {
   change(job)
   return planWall(job.walls[0]!, job).findings.filter(({ severity }) => severity === 'stop')
 }
-/** The example wall, known from readings: every stud by a nail walked out to both faces, but for those at `alone`, by this alone. */
+/**
+ * The example wall, known from readings: every stud by a nail walked out to both faces, but for those at `alone`, by
+ * this alone.
+ */
 const readings = (job: Job, alone: number, by: Partial<Evidence>[]) => {
   const wall = job.walls[0]!
   const centres = wall.structure.members!.map(({ centre }) => centre)

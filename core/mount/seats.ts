@@ -15,7 +15,10 @@ export interface Seat {
   spans: SeatSpan[]
   zones: FixingZone[]
   wanted: number
-  /** How near two fasteners in plies of one member may be for the plies to count as two; undefined where they count as one. */
+  /**
+   * How near two fasteners in plies of one member may be for the plies to count as two; undefined where they count as
+   * one.
+   */
   plySpacing?: number
   /** What is told of a fastener at a place of a zone. */
   at: (x: number, zone: FixingZone) => Pick<HolePlace, 'member' | 'ply' | 'margin'>
@@ -37,7 +40,10 @@ interface Use { x: number, zone?: FixingZone }
 const isFree = (used: Use[], { index, ply }: FixingZone, x: number, plySpacing: number | undefined) => used.every(({ zone, x: other }) =>
   zone?.index !== index || (zone.ply !== ply && plySpacing !== undefined && Math.abs(x - other) >= plySpacing - SAME))
 
-/** Every place that a hole could have for a plate at a place, each as near to where it was as its slot and a zone let it. */
+/**
+ * Every place that a hole could have for a plate at a place, each as near to where it was as its slot and a zone let
+ * it.
+ */
 function placesFor({ spans, zones }: Seat, centre: Point, { x: was, y }: StandingHole): { x: number, span: SeatSpan, zone: FixingZone, by: number }[] {
   return zones.flatMap(zone => spans.flatMap((span) => {
     const [from, to] = [Math.max(centre.x + span.from, zone.from), Math.min(centre.x + span.to, zone.to)]
@@ -52,7 +58,10 @@ interface Filled { moved: number, sum: number, holes: SeatedHole[] }
 
 const isLess = (a: Pick<Filled, 'moved' | 'sum'>, b: Filled | undefined) => !b || a.moved < b.moved || (a.moved === b.moved && a.sum < b.sum - SAME)
 
-/** The places of so many of some holes of which the fewest move, and these the least in all; undefined where there are not enough. */
+/**
+ * The places of so many of some holes of which the fewest move, and these the least in all; undefined where there are
+ * not enough.
+ */
 function leastMoves(seat: Seat, centre: Point, holes: StandingHole[], wanted: number, used: Use[]): Filled | undefined {
   if (wanted === 0) return { moved: 0, sum: 0, holes: [] }
   const [hole, ...rest] = holes
@@ -92,7 +101,10 @@ export function fillSeat(seat: Seat, centre: Point, standing: StandingHole[]): S
   return filled && [...seated, ...filled.holes].sort((a, b) => a.x - b.x)
 }
 
-/** Where along the wall a plate's centre is when something of its seats begins or ends: a slot at a zone's edge, or at a hole. */
+/**
+ * Where along the wall a plate's centre is when something of its seats begins or ends: a slot at a zone's edge, or at a
+ * hole.
+ */
 export function seatBreaks(seats: Seat[], standing: StandingHole[][], { from, to }: Interval): number[] {
   const ends = seats.flatMap(({ spans, zones }, n) => {
     const places = [...zones.flatMap(zone => [zone.from, zone.to]), ...(standing[n] ?? []).map(({ x }) => x)]

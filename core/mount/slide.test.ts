@@ -30,7 +30,10 @@ function beats(a: Answer, b: Answer | undefined): boolean {
   return n >= 0 && left[n]! > right[n]!
 }
 
-/** What the slides of one chain, tried in halves, come to at a shift: of each number held and margin the one with least slides. */
+/**
+ * What the slides of one chain, tried in halves, come to at a shift: of each number held and margin the one with least
+ * slides.
+ */
 function answersAt(shift: number, chain: Slider[]): Answer[] {
   const options = chain.map(({ nominal, travel, requirements, barred }) => Array.from({ length: 4 * travel + 1 }, (_, n) => n / 2 - travel)
     .map(by => ({ by, x: nominal + shift + by }))
@@ -52,7 +55,10 @@ function answersAt(shift: number, chain: Slider[]): Answer[] {
   return [...least.values()]
 }
 
-/** Every shift in whole millimetres with every slide of every chain: where all figures are whole, the best is among them. */
+/**
+ * Every shift in whole millimetres with every slide of every chain: where all figures are whole, the best is among
+ * them.
+ */
 function bruteForce(chains: Slider[][], tolerance: number): Answer {
   let best: Answer | undefined
   for (let shift = -tolerance; shift <= tolerance; shift++) {

@@ -72,7 +72,9 @@ interface State { x: number, held: number, slides: number, holds: boolean, befor
 
 const better = (a: State, b: State | undefined) => !b || a.held > b.held || (a.held === b.held && a.slides < b.slides - EPSILON)
 
-/** The best places of a chain for one shift, by going along it; undefined where they cannot keep clear of one another. */
+/**
+ * The best places of a chain for one shift, by going along it; undefined where they cannot keep clear of one another.
+ */
 function solveChain(chain: Slider[], clear: number[], shift: number, spare: number, holds: Holds): ChainSolution | undefined {
   const rooms = chain.map(slider => roomOf(slider, shift, spare, holds))
   const places = candidates(rooms, clear)
@@ -149,7 +151,10 @@ function spareOf(part: Slider[], shift: number, holds: Holds): number {
   return low
 }
 
-/** The margin that all keep once the greatest is known: that, but for what halving and rounding leave open; none where nothing asks for one. */
+/**
+ * The margin that all keep once the greatest is known: that, but for what halving and rounding leave open; none where
+ * nothing asks for one.
+ */
 const kept = (spare: number) => Number.isFinite(spare) ? Math.max(spare - 1e-8, 0) : 0
 
 /** Whole millimetres up to a tolerance, the least first, each to the right and to the left. */
@@ -181,7 +186,8 @@ function alike(parts: Slider[][]): { part: Slider[], count: number }[] {
 }
 
 /**
- * Places plates that slide along one axis, exactly. Chosen in this order: as many that keep to made holes as can be; as many held as can be;
+ * Places plates that slide along one axis, exactly. Chosen in this order: as many that keep to made holes as can be;
+ * as many held as can be;
  * the least shift of all together, in whole millimetres; the largest smallest margin; the least Σ
  * of the slides. Sliders of one chain, in their order, do not overlap.
  *

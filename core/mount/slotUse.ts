@@ -1,7 +1,9 @@
 import type { Catalogue, Mount, Rules, ScreenArray, SlotUse } from '../job'
 import { heightOfRow } from '../job'
 
-/** The use of a plate's slots that goes into its top row and one below, where its maker allows one that carries so much. */
+/**
+ * The use of a plate's slots that goes into its top row and one below, where its maker allows one that carries so much.
+ */
 function topAndOneBelow(mount: Mount, heaviest: number): SlotUse | undefined {
   const [top] = [...mount.needs.rows].sort((a, b) => heightOfRow(mount, b) - heightOfRow(mount, a))
   const use = mount.otherNeeds?.find(({ rows, capacity }) => rows.length === 2 && rows.includes(top!) && mount.needs.rows.length > 2 && (capacity === undefined || capacity >= heaviest))

@@ -22,7 +22,10 @@ export interface Substrate {
   seats: (mount: Mount, plateY: number) => Seat[]
   /** What a fastener at a place would meet, and with how much margin. */
   at: (x: number, y: number) => Pick<HolePlace, 'member' | 'ply' | 'margin'>
-  /** How near fasteners in two plies of one member may be for the plies to count as two; undefined where they count as one. */
+  /**
+   * How near fasteners in two plies of one member may be for the plies to count as two; undefined where they count as
+   * one.
+   */
   plySpacing: (mount: Mount) => number | undefined
 }
 

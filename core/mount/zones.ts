@@ -74,7 +74,10 @@ export function coursesOf(coursing: Coursing, distance: number, height: number):
   return clearOfJoints(beds.map(x => ({ x, sd: jointSd(coursing, 'y', x) })), joint, distance)
 }
 
-/** Places along the course at a height at which a hole keeps its distance from the head joints, block by block; of both bonds where the bond is not known. */
+/**
+ * Places along the course at a height at which a hole keeps its distance from the head joints, block by block; of both
+ * bonds where the bond is not known.
+ */
 export function blocksOf(coursing: Coursing, y: number, distance: number, width: number): FixingZone[] {
   const joints = headJointsOf(coursing, courseAt(coursing, y), width)
   return clearOfJoints(joints.map(x => ({ x, sd: jointSd(coursing, 'x', x) })), coursing.joint, distance)

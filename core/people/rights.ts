@@ -1,6 +1,9 @@
 import { ROLE_WORDS, STAFF, type Role } from './roles'
 
-/** Where a person may do a thing: everywhere, on the sites that are theirs, at walls that were handed over, or at the wall that a link opens. */
+/**
+ * Where a person may do a thing: everywhere, on the sites that are theirs, at walls that were handed over, or at the
+ * wall that a link opens.
+ */
 export type Reach = 'all' | 'own' | 'closed' | 'link'
 
 const PLANNING = { planner: 'all', lead: 'own' } as const

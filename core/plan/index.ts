@@ -1,6 +1,8 @@
 import { apartFindings } from '../arrange'
 import type { Finding } from '../finding'
-import { changeFrom, deadHoles, hangFindings, openFindings, orderFindings, type Change, type DeadHole, type HangingOrder } from '../hang'
+import {
+  changeFrom, deadHoles, hangFindings, openFindings, orderFindings, type Change, type DeadHole, type HangingOrder,
+} from '../hang'
 import { arraysOf, type Job, type PlanContext, type Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import { markFindings, type Marking } from '../mark'

@@ -6,13 +6,19 @@ import type { UnitSystem } from '../units'
 /** An array as far as the next reading asks of it. */
 interface Planned { array: ScreenArray, mounting: Mounting, plan: Pick<ArrayPlan, 'outline'> }
 
-/** The stretch of wall whose members the plates of some arrays may be fixed to, by themselves or by rails: a bay past their outlines. */
+/**
+ * The stretch of wall whose members the plates of some arrays may be fixed to, by themselves or by rails: a bay past
+ * their outlines.
+ */
 function besidePlates(arrays: Pick<ArrayPlan, 'outline'>[]): { from: number, to: number } {
   const BAY = 610
   return { from: Math.min(...arrays.map(({ outline }) => outline.x)) - BAY, to: Math.max(...arrays.map(({ outline }) => outline.x + outline.width)) + BAY }
 }
 
-/** The plates of an array that nothing holds, and where along the wall each could reach members, as far as it and the array may be shifted. */
+/**
+ * The plates of an array that nothing holds, and where along the wall each could reach members, as far as it and the
+ * array may be shifted.
+ */
 function unheldIn({ array, mounting }: Planned, catalogue: Catalogue): Unheld[] {
   const modelOf = mountModels(array, catalogue)
   return mounting.positions.flatMap((position) => {
@@ -23,7 +29,10 @@ function unheldIn({ array, mounting }: Planned, catalogue: Catalogue): Unheld[] 
   })
 }
 
-/** Where one more reading of a wall tells most for its arrays; undefined where nothing is left to settle, or there are no members to find. */
+/**
+ * Where one more reading of a wall tells most for its arrays; undefined where nothing is left to settle, or there are
+ * no members to find.
+ */
 export function probeFor(wall: Wall, { members, runs }: Survey, mounted: Planned[], catalogue: Catalogue, units: UnitSystem): NextProbe | undefined {
   if (!isFramed(wall)) return undefined
   return nextProbe(wall, members, mounted.flatMap(({ mounting }) => mounting.positions.flatMap(({ holes = [] }) => holes)), {

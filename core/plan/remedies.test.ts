@@ -31,7 +31,8 @@ describe('an array that is not held', () => {
       expect(held(taken), textToString(remedies[0]!.title, 'metric')).toBe(true)
       expect(planWall(taken.walls[0]!, taken).findings.filter(({ severity }) => severity === 'stop').map(({ message }) => message)).toEqual(stops)
     }
-    // One member alone takes twice the shear, and both moments of a screen off its middle: it is reported with its stop, and last.
+    // One member alone takes twice the shear, and both moments of a screen off its middle: it is reported with its
+    // stop, and last.
     const [rail, board, mount, slots] = remedies.map(({ stops }) => stops.map(stop => textToString(stop, 'metric')))
     expect([rail, board, mount]).toEqual([[], [], []])
     expect(slots).toEqual([expect.stringContaining('across the grain'), expect.stringMatching(/utilisation 1\d\d %/)])
@@ -104,7 +105,8 @@ describe('rails and boards', () => {
     const rail = plan('rail')
     const plain = planWall(unheld((job) => { job.walls[0]!.structure.members = studs(2900, 3300) }).wall, unheld((job) => { job.walls[0]!.structure.members = studs(2900, 3300) }).job)
     const tension = (walls: typeof rail, name: string) => walls.arrays[0]!.positions[0]!.loads!.find(load => load.case === name)!.tension
-    // Two members with one fastener in each row, as the plate has two. The arm grows by 21, and the plate turns about the lower rail's edge, not about its own foot.
+    // Two members with one fastener in each row, as the plate has two. The arm grows by 21, and the plate turns about
+    // the lower rail's edge, not about its own foot.
     const about = (arm: number, upper: number, lower: number) => arm * upper / (2 * upper ** 2 + 2 * lower ** 2)
     expect(tension(rail, 'stowed') / tension(plain, 'stowed')).toBeCloseTo(about(58 + 21 + 34, 360 + 20.5, 20.5) / about(58 + 34, 450, 90), 9)
     expect(rail.findings.map(({ code }) => code)).not.toContain('rail-not-known')

@@ -8,7 +8,9 @@ import { words, type Text } from '../units'
 import { fixMounted, layOut, mountLaidOut, platesOf } from './arrays'
 import { rooms, type Rooms } from './rooms'
 
-/** Another way to hold an array whose plates are not all held: what it is, what it costs, and the change that makes it. */
+/**
+ * Another way to hold an array whose plates are not all held: what it is, what it costs, and the change that makes it.
+ */
 export interface Remedy {
   kind: 'shift' | 'slots' | 'rail' | 'board' | 'fastener' | 'mount'
   title: Text
@@ -19,7 +21,10 @@ export interface Remedy {
   /** What is said against it all the same: the stops of Mount and Fix that it would have. */
   stops: Text[]
   change: Partial<ScreenArray>
-  /** How many plates and marks are then elsewhere than they were issued, and these by how much in all, mm; absent where nothing was issued. */
+  /**
+   * How many plates and marks are then elsewhere than they were issued, and these by how much in all, mm; absent where
+   * nothing was issued.
+   */
   moves?: { plates: number, marks: number, sum: number }
 }
 

@@ -24,7 +24,9 @@ export interface Standing {
   /** Whether any seam was read, and whether all were within the tolerance at last. */
   read: boolean
   trued: boolean
-  /** Whether anything of handing over was recorded, and whether it was signed with nothing left to lock or to stop it. */
+  /**
+   * Whether anything of handing over was recorded, and whether it was signed with nothing left to lock or to stop it.
+   */
   closing: boolean
   signed: boolean
 }
@@ -77,7 +79,10 @@ const SETTLED: Record<Stage, (now: Standing) => boolean> = {
   close: ({ signed }) => signed,
 }
 
-/** How far a stage has come: a stop before all else, then what it waits for, then whether it is begun and what is left of it. */
+/**
+ * How far a stage has come: a stop before all else, then what it waits for, then whether it is begun and what is left
+ * of it.
+ */
 export function stageState(stage: Stage, now: Standing): StageState {
   const here = now.findings.filter(finding => finding.stage === stage)
   if (here.some(({ severity }) => severity === 'stop')) return 'stop'

@@ -33,7 +33,9 @@ export function lowerBound(programme: Programme): Bound {
   const keyOf = ({ id, site, noisy }: Task, by = able.get(id)!) => JSON.stringify([site, noisy, by.map(({ id }) => id)])
   /** When any crew that can do a task can be at it. */
   const timesOf = (task: Task) => timesAt(keyOf(task))
-  /** When there is anything of some tasks to do, for some crews together or, as each of them can do no more, for one. */
+  /**
+   * When there is anything of some tasks to do, for some crews together or, as each of them can do no more, for one.
+   */
   const anyOf = (of: Task[], by?: typeof crews) => openAnywhere(...[...new Set(of.flatMap(task => by?.every(crew => canDo(crew, task)) === false ? [] : [keyOf(task, by)]))].map(timesAt))
   const bounds: Bound[] = []
   const say = (by: Bound['by'], finish: Minute, why: Text) => {

@@ -3,7 +3,10 @@ import type { Task } from './programme'
 /** What has to be over before something can begin. */
 type Linked = Pick<Task, 'id' | 'after'>
 
-/** A loop of tasks each of which waits for the next, or undefined where there is none: the ids in the order in which they wait. */
+/**
+ * A loop of tasks each of which waits for the next, or undefined where there is none: the ids in the order in which
+ * they wait.
+ */
 export function loopIn(tasks: Linked[]): string[] | undefined {
   const byId = new Map(tasks.map(task => [task.id, task]))
   const done = new Set<string>()
@@ -33,7 +36,10 @@ export function loopIn(tasks: Linked[]): string[] | undefined {
   return undefined
 }
 
-/** For each task how long it is from its beginning to the end of the longest chain that follows, waits included, min. Of tasks without a loop. */
+/**
+ * For each task how long it is from its beginning to the end of the longest chain that follows, waits included, min. Of
+ * tasks without a loop.
+ */
 export function tailsOf(tasks: Task[]): Map<string, number> {
   const followers = new Map<string, { task: Task, wait: number }[]>()
   for (const task of tasks) for (const { task: before, wait } of task.after) followers.set(before, [...followers.get(before) ?? [], { task, wait }])

@@ -14,7 +14,10 @@ export const momentOf = (minute: Minute): string => dateOf(minute).toISOString()
 /** A day of the calendar, as `2026-11-27`, so many days on. */
 export const dayAfter = (day: string, days = 1): string => new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY * MS).toISOString().slice(0, 10)
 
-/** The day and the time of day at a place. @example localTime(minuteOf('2026-07-01T22:30:00Z'), 'Europe/Oslo') // { day: '2026-07-02', time: '00:30' } */
+/**
+ * The day and the time of day at a place. @example localTime(minuteOf('2026-07-01T22:30:00Z'), 'Europe/Oslo') // { day:
+ * '2026-07-02', time: '00:30' }
+ */
 export function localTime(minute: Minute, zone: string): { day: string, time: string } {
   const text = new Date((minute + tzOffset(zone, dateOf(minute))) * MS).toISOString()
   return { day: text.slice(0, 10), time: text.slice(11, 16) }

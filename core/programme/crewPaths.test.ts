@@ -52,7 +52,8 @@ describe('the moment before which work at several sites cannot be done', () => {
     const loads = [load('early', 45 * 10 + 540, daily(0, 540)), load('late', 4_500, daily(90, 540))]
     expect(momentByPaths(loads, way(45), 0, 0, 20 * 1_440)).toBeGreaterThan(10 * 1_440 + 540 - 10)
     expect(momentByPaths(loads, way(45), 0, 0, 20 * 1_440)).toBeLessThanOrEqual(10 * 1_440 + 540)
-    // With no way between them the hour and a half before the late one opens is all of use: 5 490 minutes in days of 540.
+    // With no way between them the hour and a half before the late one opens is all of use: 5 490 minutes in days of
+    // 540.
     expect(momentByPaths(loads, way(0), 0, 0, 20 * 1_440)).toBeLessThanOrEqual(10 * 1_440 + 90)
     // So long a way that nobody goes twice in a day: twelve days.
     expect(momentByPaths(loads, way(90), 0, 0, 20 * 1_440)).toBeGreaterThan(11 * 1_440 + 440)

@@ -8,7 +8,10 @@ export interface Load { sites: string[], minutes: number, times: Interval[][] }
 /** Leaving one load at a moment for another, and the minutes that could have been worked at both by then. */
 interface Leg { from: number, to: number, leaves: Minute, arrives: Minute, doneFrom: number, doneTo: number }
 
-/** The legs of a crew's possible ways up to a moment, in order of leaving: away when a place closes, or so as to be there when one opens. */
+/**
+ * The legs of a crew's possible ways up to a moment, in order of leaving: away when a place closes, or so as to be
+ * there when one opens.
+ */
 export function legsOf(times: Interval[][], travel: (from: number, to: number) => number, begin: Minute, end: Minute): Leg[] {
   const legs = times.flatMap((here, from) => times.flatMap((there, to): Leg[] => {
     if (from === to || here.length === 0 || there.length === 0) return []
@@ -27,7 +30,8 @@ export function legsOf(times: Interval[][], travel: (from: number, to: number) =
  * line between the moments at which places open and close, so that those are enough.
  */
 export function bestPath(times: Interval[][], legs: Leg[], prices: number[], moment: Minute): { worth: number, minutes: number[] } {
-  // What is earned by being at a load, less what it would be worth to have been there from the beginning; and by which leg it was reached.
+  // What is earned by being at a load, less what it would be worth to have been there from the beginning; and by which
+  // leg it was reached.
   const here = times.map(() => ({ worth: 0, by: -1 }))
   const cameBy = new Int32Array(legs.length)
   const onTheWay: { leg: number, worth: number }[] = []
@@ -64,7 +68,10 @@ export function bestPath(times: Interval[][], legs: Leg[], prices: number[], mom
 /** What is earned is a sum of products: so small a share of it that is wanting is rounding, and not work. */
 const ROUNDING = 1e-9
 
-/** So often prices are changed in vain before they are taken as they are; and of so many loads at most is it calculated at all. */
+/**
+ * So often prices are changed in vain before they are taken as they are; and of so many loads at most is it calculated
+ * at all.
+ */
 const [IN_VAIN, MOST_LOADS] = [12, 40]
 
 /**

@@ -3,7 +3,10 @@ export const SKILLS = ['fitting', 'electrical', 'decorating'] as const
 export type Skill = typeof SKILLS[number]
 export const SKILL_WORDS: Record<Skill, string> = { fitting: 'fitting', electrical: 'licensed electrical work', decorating: 'filling and painting' }
 
-/** A kind of work at a wall: what it is counted in, what a piece takes until the firm knows better, and what it asks for. */
+/**
+ * A kind of work at a wall: what it is counted in, what a piece takes until the firm knows better, and what it asks
+ * for.
+ */
 export interface KindOfWork {
   title: string
   /** What it is counted in, one and many. */

@@ -19,7 +19,10 @@ export interface PieceMinutes {
   kind: WorkKind
   minutes: number
   from: 'own' | 'learned' | 'default'
-  /** What the logs tell, whether it counts yet or not: how many, the middle one, and the half of them between which the others lie. */
+  /**
+   * What the logs tell, whether it counts yet or not: how many, the middle one, and the half of them between which the
+   * others lie.
+   */
   logs: number
   middle?: number
   spread?: [number, number]
@@ -33,7 +36,8 @@ function quantile(sorted: number[], share: number): number {
 }
 
 /**
- * What a piece takes: what the firm set manually, else the median of its own logs once there are ten, else what is usual.
+ * What a piece takes: what the firm set manually, else the median of its own logs once there are ten, else what is
+ * usual.
  *
  * @param own what the firm set, by kind of work
  */

@@ -6,7 +6,10 @@ import { contextOf, planWall } from '../plan'
 import { freeze, storedOf } from '../revision'
 import { wallState } from './wallState'
 
-/** Studs that are known by unlike signs: a probe, two kinds of sign, one sign; and one that nothing tells of but its neighbours. */
+/**
+ * Studs that are known by unlike signs: a probe, two kinds of sign, one sign; and one that nothing tells of but its
+ * neighbours.
+ */
 const SIGNS: Omit<Evidence, 'id' | 'y'>[] = [
   ...[1_500, 1_900, 2_300, 2_700, 4_300, 4_700].map(x => ({ method: 'probe' as const, hit: true, x })),
   { method: 'magnet', x: 3_500 }, { method: 'detector-centre', x: 3_500 },

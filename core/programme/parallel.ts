@@ -2,7 +2,10 @@ import type { Bookings } from './bookings'
 import type { PlacedTask, Task } from './programme'
 import { readinessOf } from './readiness'
 
-/** What counts how much when the next task is chosen: time held over breaks, the way to it, how few crews can do it, and how much follows from it. */
+/**
+ * What counts how much when the next task is chosen: time held over breaks, the way to it, how few crews can do it, and
+ * how much follows from it.
+ */
 export interface Weights { held: number, way: number, scarce: number, tail: number }
 
 /**

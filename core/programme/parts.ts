@@ -20,7 +20,8 @@ export function together<Of extends Part>(parts: Of[], beside: (part: Of) => str
 }
 
 /**
- * What of the firm's catalogue a wall still needs, by its plan, and what went into it already, by its log: a fastener by
+ * What of the firm's catalogue a wall still needs, by its plan, and what went into it already, by its log: a fastener
+ * by
  * the hole that was made for it, a mount once its plates are set, a display once it hangs, boxes and cables once they
  * are in.
  */

@@ -12,7 +12,10 @@ const KIT_FOR: Partial<Record<KitItem['group'], WorkKind[]>> = { bits: ['drill',
 /** A wall that is worked at on a day, and which kinds of work are done there then. */
 export interface PickedFor { kinds: WorkKind[], needed: Part[], kit: Pick<KitItem, 'id' | 'group' | 'name' | 'count' | 'spare'>[] }
 
-/** What to load for a day: parts of the catalogue, and tools, bits and small parts; of what several walls need the most, of what each uses up the sum. */
+/**
+ * What to load for a day: parts of the catalogue, and tools, bits and small parts; of what several walls need the most,
+ * of what each uses up the sum.
+ */
 export interface PickList { parts: Part[], tools: { name: Text, count: number, group: KitItem['group'] }[] }
 
 /** What to load for the work of a day. @param units in which names with lengths in them are distinguished */

@@ -24,7 +24,10 @@ export interface Planned extends Scheduled {
   places: { id: string, name: string, open: Interval[] }[]
 }
 
-/** A programme calculated from what a firm decided and what its walls need; with what was scheduled, for questions about it. */
+/**
+ * A programme calculated from what a firm decided and what its walls need; with what was scheduled, for questions about
+ * it.
+ */
 export function planProgramme(of: ProgrammeInput): { planned: Planned, programme: Programme } {
   const { programme, info, pieces, cautions } = programmeOf(of)
   const scheduled = schedule(programme)
@@ -40,7 +43,10 @@ export function planProgramme(of: ProgrammeInput): { planned: Planned, programme
   }
 }
 
-/** A task that is at another time, or with another crew, than it was; without a place before or after where it had or has none. */
+/**
+ * A task that is at another time, or with another crew, than it was; without a place before or after where it had or
+ * has none.
+ */
 export interface Moved { task: string, before?: PlacedTask, after?: PlacedTask }
 
 /** What differs between two schedules, the largest moves first. */

@@ -4,7 +4,10 @@ import type { Sample } from './workload'
 /** What a piece of some work at a wall was to take by a schedule that was published, min, and since when that holds. */
 export interface PlannedMinutes { kind: WorkKind, minutes: number, since: string }
 
-/** What some work took, with what each of its pieces was planned to take by then; without where nothing of it had been published. */
+/**
+ * What some work took, with what each of its pieces was planned to take by then; without where nothing of it had been
+ * published.
+ */
 export type ComparedSample = Sample & { planned?: number }
 
 /**

@@ -1,7 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { words } from '../units'
-import { finishOf, inOrder, loopIn, lowerBound, minuteAt, minuteOf, momentOf, movedTasks, openTimes, schedule, without, type Crew, type Programme, type Schedule, type Task } from './index'
+import {
+  finishOf, inOrder, loopIn, lowerBound, minuteAt, minuteOf, momentOf, movedTasks, openTimes, schedule, without,
+  type Crew, type Programme, type Schedule, type Task,
+} from './index'
 import { programmeByChance } from './simulate'
 import { cases } from '../../tests/fixtures/soak'
 
@@ -12,7 +15,10 @@ const task = (id: string, minutes: number, more: Partial<Task> = {}): Task => ({
 const programme = (more: Partial<Programme>): Programme => ({ from: MONDAY, to: MONDAY + 400 * 1_440, tasks: [], crews: [crew('one')], places: [{ id: 'a', name: 'A', open: always, loud: always }, { id: 'b', name: 'B', open: always, loud: always }], fixed: [], aids: 1, travel: (from, to) => from === to ? 0 : 60, ...more })
 const at = (found: Schedule, id: string) => found.placed.find(({ task }) => task === id)
 
-/** Everything that a schedule breaks, found by going over it minute by minute and pair by pair: written apart from what makes it. */
+/**
+ * Everything that a schedule breaks, found by going over it minute by minute and pair by pair: written apart from what
+ * makes it.
+ */
 function broken({ tasks, crews, places, travel, aids, from }: Programme, { placed }: Schedule): string[] {
   const wrong: string[] = []
   const of = (id: string) => tasks.find(task => task.id === id)!
@@ -41,7 +47,10 @@ function broken({ tasks, crews, places, travel, aids, from }: Programme, { place
   return wrong
 }
 
-/** The earliest finish of every order and every crew, each task as soon as it can be after those before it in the order; minute by minute. */
+/**
+ * The earliest finish of every order and every crew, each task as soon as it can be after those before it in the order;
+ * minute by minute.
+ */
 function byBruteForce({ tasks, crews, places, travel, from, to }: Programme): number {
   const step = 5
   const free = (crew: Crew, { site, noisy }: Task, m: number) => [crew.times, places.find(({ id }) => id === site)!.open, ...noisy ? [places.find(({ id }) => id === site)!.loud] : []].every(times => times.some(({ from, to }) => from <= m && m + step <= to))
@@ -87,7 +96,8 @@ describe('a schedule', () => {
     const tasks = [task('x', 180), task('y', 120), task('z', 60, { site: 'b' })]
     const one = schedule(programme({ tasks }))
     expect(finishOf(one, MONDAY)).toBe(MONDAY + 420)
-    // Two crews: one does x (3 h), the other y, drives and does z (2 + 1 + 1 = 4 h), or z and then y; or x after z: 4 h either way, but one crew for A (5 h) is worse.
+    // Two crews: one does x (3 h), the other y, drives and does z (2 + 1 + 1 = 4 h), or z and then y; or x after z: 4 h
+    // either way, but one crew for A (5 h) is worse.
     expect(finishOf(schedule(programme({ tasks, crews: [crew('one'), crew('two')] })), MONDAY)).toBe(MONDAY + 240)
     expect(lowerBound(programme({ tasks }))).toMatchObject({ finish: MONDAY + 360, by: 'crews' })
   })
@@ -186,7 +196,8 @@ describe('a schedule', () => {
   it('puts off what has to move until after what can stay, though that was told for later', () => {
     const mornings = openTimes([{ days: ['mon', 'tue', 'wed'], from: '08:00', to: '10:00' }], 'UTC', MONDAY, MONDAY + 30 * 1_440)
     const eight = MONDAY + 480
-    // Both of crew two: “paint” waits for “wire” and was reported for 09:00; “line” is left at 10:00 and goes on the day after.
+    // Both of crew two: “paint” waits for “wire” and was reported for 09:00; “line” is left at 10:00 and goes on the
+    // day after.
     const tasks = [
       task('wire', 60, { skill: 'electrical' }), task('paint', 20, { skill: 'decorating', after: [{ task: 'wire', wait: 0 }] }),
       task('line', 70, { skill: 'decorating', site: 'b', splits: true }), task('long', 9_000),

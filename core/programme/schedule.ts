@@ -11,7 +11,10 @@ import { HOUR, type Minute } from './clock'
 
 /** Up to so many crews, schedules of every choice among them are looked at. */
 const EVERY_CHOICE = 3
-/** Placings of single tasks that the search may try for each choice of crews; in numbers and not in seconds, so that the same programme has the same schedule. */
+/**
+ * Placings of single tasks that the search may try for each choice of crews; in numbers and not in seconds, so that the
+ * same programme has the same schedule.
+ */
 const TRIES = 9_000
 const MOST_TRIES = 600
 
@@ -89,7 +92,10 @@ function swapped(ranks: Map<string, number>, ids: string[], luck: Chance): Map<s
   return next
 }
 
-/** How few crews can do a task, and how much of a crew's work is only its own to do: what many can do is left to those who can do little else. */
+/**
+ * How few crews can do a task, and how much of a crew's work is only its own to do: what many can do is left to those
+ * who can do little else.
+ */
 function scarcityIn({ crews, able, programme }: Problem): { task: (task: Task) => number, crew: (crew: number) => number } {
   const wanted = crews.map((_, n) => programme.tasks.reduce((sum, { id, minutes }) => {
     const by = able.get(id)!
@@ -140,8 +146,10 @@ function placeWith(problem: Problem, fixed: Fixed[]): PlacedTask[] {
 const KEEPS = 0.15
 
 /**
- * As it was reported before, and only so much otherwise as has to be: what can be at the moment at which it was reported to be
- * is booked first, so that nothing of it gives way to what has to move; that goes by the crew that had it, and not sooner.
+ * As it was reported before, and only so much otherwise as has to be: what can be at the moment at which it was
+ * reported to be
+ * is booked first, so that nothing of it gives way to what has to move; that goes by the crew that had it, and not
+ * sooner.
  */
 function placeAsBefore(problem: Problem, fixed: Fixed[], before: NonNullable<Programme['before']>): PlacedTask[] {
   const { programme, able } = problem
@@ -187,14 +195,18 @@ function whyNot(task: Task, problem: Problem, placed: Set<string>, titles: Map<s
   return words`All suitable hours in the planned period are taken.`
 }
 
-/** A schedule, with what was pinned and cannot be; and where it keeps to what was reported before, when all could be over otherwise. */
+/**
+ * A schedule, with what was pinned and cannot be; and where it keeps to what was reported before, when all could be
+ * over otherwise.
+ */
 export interface Scheduled extends Schedule { notFixed: NotFixed[], keptBut?: Minute }
 
 /**
  * When each task is done and by whom, so that all is over as early as can be found: serial scheduling over several
  * orders, the critical path first among them, then changes of the best order; up to seven tasks the best of all orders.
  * What is pinned stays. The same programme always has the same schedule, and a crew more never makes it later:
- * up to three crews of whatever kind, beyond them one that is added at the end of the list. What people were reported before
+ * up to three crews of whatever kind, beyond them one that is added at the end of the list. What people were reported
+ * before
  * stays where that makes all no more than a seventh later.
  *
  * @param programme with tasks whose chains have no loop

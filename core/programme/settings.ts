@@ -34,7 +34,10 @@ export type CrewSettings = Settings['crews'][number]
 /** What a firm begins with: nobody in a crew yet. */
 export const NO_SETTINGS: Settings = { zone: 'UTC', crews: [], aids: 1, betweenSites: 60 }
 
-/** What is wrong with settings, each at its JSON path. What only keeps something from being planned is no fault: it is said where it is planned. */
+/**
+ * What is wrong with settings, each at its JSON path. What only keeps something from being planned is no fault: it is
+ * said where it is planned.
+ */
 export function settingsFaults(settings: unknown): Fault[] {
   const faults = schemaFaults(settingsSchema, settings, '$')
   if (faults.length > 0) return faults

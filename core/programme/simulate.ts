@@ -9,7 +9,10 @@ import { openTimes } from './windows'
 const EVERY_DAY: Window['days'] = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']
 const FROM = Date.UTC(2026, 10, 30) / 60_000
 
-/** A programme by chance, for tests and measurements: sites with windows of their own, some at night, and crews of unlike people. */
+/**
+ * A programme by chance, for tests and measurements: sites with windows of their own, some at night, and crews of
+ * unlike people.
+ */
 export function programmeByChance(seed: number, { walls, tasksEach, crews, sites }: { walls: number, tasksEach: number, crews: number, sites: number }): Programme {
   const luck: Chance = chance(seed)
   const to = FROM + 200 * DAY

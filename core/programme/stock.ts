@@ -11,7 +11,10 @@ export interface Counted { kind: ModelKind, model: string, place: string, count:
 /** What stock is calculated of. */
 export interface StockOf {
   counted: Counted[]
-  /** What went into walls, by their logs; and what the walls of the next visits still need, each with when it is needed first. */
+  /**
+   * What went into walls, by their logs; and what the walls of the next visits still need, each with when it is needed
+   * first.
+   */
   used: Used[]
   reserved: (Part & { wall: string, first?: string })[]
   minimums: { kind: ModelKind, model: string, least: number }[]

@@ -2,7 +2,10 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readJob } from '../job'
 import { learnedFrom } from './learned'
-import { finishOf, lengthOf, minuteAt, minuteOf, movedTasks, pieceMinutes, planProgramme, programmeOf, settingsFaults, visitsAtOnce, visitsOf, whyNotEarlier, type ProgrammeInput, type Settings } from './index'
+import {
+  finishOf, lengthOf, minuteAt, minuteOf, movedTasks, pieceMinutes, planProgramme, programmeOf, settingsFaults,
+  visitsAtOnce, visitsOf, whyNotEarlier, type ProgrammeInput, type Settings,
+} from './index'
 import { pickList } from './pick'
 import { stockLines, type StockOf } from './stock'
 import { wallState } from './wallState'
@@ -26,7 +29,8 @@ describe('tasks', () => {
     expect(after('patch')).toEqual(['boxes 0', 'inspect 0', 'pull 0'])
     expect(after('paint')).toEqual(['patch 720'])
     expect(after('hang')).toEqual(['inspect 0', 'paint 240', 'plates 0', 'pull 0'])
-    // What the wall does not have is passed over: nothing to test, so that handing over comes after truing and painting.
+    // What the wall does not have is passed over: nothing to test, so that handing over comes after truing and
+    // painting.
     expect(after('hand-over')).toEqual(['hang 0', 'inspect 0', 'paint 0', 'true 0'])
     expect(programme.tasks.find(({ id }) => id.endsWith('drill'))).toMatchObject({ minutes: 144, noisy: true, splits: true, people: 1 })
     expect(programme.tasks.find(({ id }) => id.endsWith('pull'))!.minutes).toBe(90)
@@ -64,7 +68,8 @@ describe('tasks', () => {
     const { planned } = planProgramme(built({ now: minuteOf('2026-11-30T09:00:00Z'), underWay: [{ task: 'quay/hall/mark', crew: 'one', spans: [{ from: minuteOf('2026-11-30T08:30:00Z'), to: minuteOf('2026-11-30T09:30:00Z') }] }] }))
     expect(planned.placed.find(({ task }) => task === 'quay/hall/mark')).toMatchObject({ crew: 'one', start: minuteOf('2026-11-30T09:00:00Z'), end: minuteOf('2026-11-30T09:30:00Z') })
     expect(planned.notFixed).toEqual([])
-    // One that is over before the next quarter of an hour is not planned again; of one that goes on tomorrow that is left, too.
+    // One that is over before the next quarter of an hour is not planned again; of one that goes on tomorrow that is
+    // left, too.
     const soon = (spans: [string, string][]) => planProgramme(built({ now: minuteOf('2026-11-30T09:01:00Z'), underWay: [{ task: 'quay/hall/mark', crew: 'one', spans: spans.map(([from, to]) => ({ from: minuteOf(from), to: minuteOf(to) })) }] })).planned.placed.find(({ task }) => task === 'quay/hall/mark')
     expect(soon([['2026-11-30T08:30:00Z', '2026-11-30T09:10:00Z']])).toBeUndefined()
     expect(soon([['2026-11-30T08:30:00Z', '2026-11-30T09:25:00Z'], ['2026-12-01T08:00:00Z', '2026-12-01T08:20:00Z']])!.spans.reduce((sum, { from, to }) => sum + to - from, 0)).toBe(30)

@@ -28,7 +28,10 @@ export interface ProgrammeInput {
   walls: WallOfProgramme[]
   samples: Sample[]
   now: Minute
-  /** What was published and is under way now: it is taken to be on time until its end, and what is then not recorded is planned anew. */
+  /**
+   * What was published and is under way now: it is taken to be on time until its end, and what is then not recorded is
+   * planned anew.
+   */
   underWay?: Pick<PlacedTask, 'task' | 'crew' | 'spans'>[]
   /** What people were reported: it stays where that costs little. */
   before?: Programme['before']
@@ -40,7 +43,10 @@ export const taskId = (site: string, wall: string, kind: WorkKind): string => `$
 const AHEAD = 365
 const TOGETHER = 15
 
-/** The predecessors of a kind of work among the kinds that a wall has, with their waits; where one is missing, its own predecessors count. */
+/**
+ * The predecessors of a kind of work among the kinds that a wall has, with their waits; where one is missing, its own
+ * predecessors count.
+ */
 function before(kind: WorkKind, has: Set<WorkKind>): Map<WorkKind, number> {
   const found = new Map<WorkKind, number>()
   for (const [earlier, wait] of Object.entries(KINDS[kind].after) as [WorkKind, number][]) {
@@ -75,7 +81,8 @@ function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfP
 
 /**
  * The programme of a firm: a task for each kind of work that is left at each wall, as long as its pieces take; the
- * crews, their hours less the days on which they are off; the sites' windows less the days on which they are closed, and
+ * crews, their hours less the days on which they are off; the sites' windows less the days on which they are closed,
+ * and
  * days that were lost. Links that were put in manually and make a loop are left out, the newest first, and told.
  */
 export function programmeOf({ settings, sites, walls, samples, now, underWay = [], before: told }: ProgrammeInput): ProgrammeMade {
@@ -146,7 +153,10 @@ export function programmeOf({ settings, sites, walls, samples, now, underWay = [
   }
 }
 
-/** A schedule's spans as they are published: what is done where, by whom, from when to when, and what a piece of it is planned to take, min. */
+/**
+ * A schedule's spans as they are published: what is done where, by whom, from when to when, and what a piece of it is
+ * planned to take, min.
+ */
 export function stretchesOf(placed: PlacedTask[], info: Map<string, TaskInfo>) {
   return placed.flatMap(({ task, crew, spans }) => {
     const { site, wall, wallName, kind, work, length } = info.get(task)!

@@ -5,7 +5,8 @@ import type { Minute } from './clock'
 export interface Block { start: Minute, end: Minute, site: string, task: string }
 
 /**
- * What a crew, a wall or a lifting aid is taken for, in order of time; no two overlap. Between two sites there is the way
+ * What a crew, a wall or a lifting aid is taken for, in order of time; no two overlap. Between two sites there is the
+ * way
  * from one to the other.
  */
 export class Timeline {
@@ -38,7 +39,10 @@ export class Timeline {
     return this.blocks[this.firstEndingAfter(moment) - 1]
   }
 
-  /** What stands in the way of something at a site from start to end, the way there and from there included; the first of it. */
+  /**
+   * What stands in the way of something at a site from start to end, the way there and from there included; the first
+   * of it.
+   */
   inTheWay(start: Minute, end: Minute, site: string): { block: Block, freeAt: Minute } | undefined {
     const at = this.firstEndingAfter(start)
     const before = this.blocks[at - 1]

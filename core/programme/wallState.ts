@@ -13,7 +13,10 @@ import { samplesOf, workloadOf, type Sample, type Work, type WorkloadOf } from '
 /** An array as a small drawing shows it: the outlines of its screens, mm. */
 export interface Outline { x: number, y: number, width: number, height: number, hung: boolean }
 
-/** All of a wall that is asked for across walls: how its stages stand, what stops it, what work there is and what it needs. */
+/**
+ * All of a wall that is asked for across walls: how its stages stand, what stops it, what work there is and what it
+ * needs.
+ */
 export interface WallState {
   stages: Record<Stage, StageState>
   stops: { stage: Stage, message: Text }[]

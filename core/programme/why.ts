@@ -6,7 +6,10 @@ import type { PlacedTask, Programme, Task } from './programme'
 /** Something that a task waits for, and until when. */
 export interface WaitsFor { until: Minute, why: Text, task?: string }
 
-/** Why a task is not earlier: what it waits for one after the other, by the crew that does it; and other crews that could do it, each with when. */
+/**
+ * Why a task is not earlier: what it waits for one after the other, by the crew that does it; and other crews that
+ * could do it, each with when.
+ */
 export interface WhyNot { waits: WaitsFor[], others: { crew: string, start: Minute }[] }
 
 /**

@@ -30,7 +30,8 @@ export interface WorkloadOf { wall: Wall, plan: WallPlan, built: AsBuilt, log: L
 export const runOfWall = ({ wall, plan: { arrays, wiring, hanging }, catalogue, rules }: WorkloadOf): RunStep[] => runOf({ wall, arrays, wiring, hanging, catalogue, rules })
 
 /**
- * The work at a wall by its plan, and how much of it is done by its log. What comes late tells of what came before it: a
+ * The work at a wall by its plan, and how much of it is done by its log. What comes late tells of what came before it:
+ * a
  * wall in which a hole is made was marked out, one whose screens all hang has its boxes and cables, and one that was
  * signed for is done.
  */

@@ -9,7 +9,10 @@ export interface MovedMark { id: string, kind: MarkKind, label: string, from: Po
 /** A mark that only one of two plans has. */
 export interface OnlyMark { id: string, kind: MarkKind, label: string, at: Point }
 
-/** What differs between two revisions: marks that moved, are new or gone, others whose bit or depth is another, and plates and holes. */
+/**
+ * What differs between two revisions: marks that moved, are new or gone, others whose bit or depth is another, and
+ * plates and holes.
+ */
 export interface Difference { moved: MovedMark[], added: OnlyMark[], gone: OnlyMark[], redrilled: { id: string, label: string }[], change: Change }
 
 /** What moved by less than a tape shows has not moved, mm. */

@@ -9,7 +9,10 @@ export type FrozenPlan = Pick<WallPlan, 'id' | 'members' | 'coursing' | 'relief'
 /** What stood by the log when it was frozen. */
 export type FrozenBuilt = Pick<AsBuilt, 'holes' | 'dead' | 'hung' | 'overrides'>
 
-/** What is frozen when a mark-out is issued: wall, catalogue, rules, what stood then, the plan, and the program's version. */
+/**
+ * What is frozen when a mark-out is issued: wall, catalogue, rules, what stood then, the plan, and the program's
+ * version.
+ */
 export interface Frozen extends PlanContext {
   /** SHA-256 of the canonical JSON (RFC 8785) of all else in it. */
   id: string
@@ -44,6 +47,8 @@ export function freeze(wall: Wall, { catalogue, rules, site }: Pick<Job, 'catalo
   return { id: idOfFrozen(told), ...told }
 }
 
-/** What a job file keeps of a revision, as the core reads it: its schema has looked at what the program takes from it. */
+/**
+ * What a job file keeps of a revision, as the core reads it: its schema has looked at what the program takes from it.
+ */
 export const frozenOf = (stored: StoredRevision): Frozen => stored as unknown as Frozen
 export const storedOf = (frozen: Frozen): StoredRevision => frozen as unknown as StoredRevision

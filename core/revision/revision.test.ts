@@ -5,7 +5,10 @@ import type { InvalidJob, Job, LogEntry } from '../job'
 import { idOfFrozen, validateJob } from '../job'
 import { asBuilt } from '../log'
 import { contextOf, planWall } from '../plan'
-import { differenceOf, freeze, frozenFaults, isAlike, letterOf, nextRevision, numberOf, revisionsOf, sheetSource, storedOf, withFrozen, type Frozen } from './index'
+import {
+  differenceOf, freeze, frozenFaults, isAlike, letterOf, nextRevision, numberOf, revisionsOf, sheetSource, storedOf,
+  withFrozen, type Frozen,
+} from './index'
 
 const issuedEntry = (revision: string, frozen: string, id = `issued-${revision}`): LogEntry => ({ id, at: '2026-11-20T09:00:00Z', by: 'Isla Brandt', wall: 'w1', kind: 'issued', revision, frozen })
 /** The example with its mark-out issued as A. */

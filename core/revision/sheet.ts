@@ -1,5 +1,8 @@
 import { drawWall, type View } from '../mark/sheet'
-import { dayOf, drawGrid, footLine, gridHeight, INK, label, PAPERS, scaleBar, scaleFor, STOP, type GridColumn, type PaperName, type Sheet } from '../sheet'
+import {
+  dayOf, drawGrid, footLine, gridHeight, INK, label, PAPERS, scaleBar, scaleFor, STOP, type GridColumn,
+  type PaperName, type Sheet,
+} from '../sheet'
 import { circle, group, line, type Shape } from '../svg'
 import { formatLength, type Precision, type UnitSystem } from '../units'
 import type { Point } from '../geometry'
@@ -31,7 +34,10 @@ export function differenceRows({ moved, added, gone, redrilled }: Difference, be
 const named = ({ issue }: SheetSource) => issue ? `revision ${issue.revision}` : 'the draft'
 const COLUMNS = (wide: number): GridColumn[] => [{ title: 'Change', width: 0.12 * wide }, { title: 'Mark', width: 0.34 * wide }, { title: 'Before', width: 0.2 * wide, figures: true }, { title: 'After', width: 0.2 * wide, figures: true }, { title: 'Moved by', width: 0.14 * wide, figures: true }]
 
-/** How two revisions differ: the later one drawn with where its marks were before, and every mark that moved, is new or gone. */
+/**
+ * How two revisions differ: the later one drawn with where its marks were before, and every mark that moved, is new or
+ * gone.
+ */
 export function drawDifference(before: SheetSource, after: SheetSource, difference: Difference, { paper: name, units, precision }: { paper: PaperName, units: UnitSystem, precision: Precision }): Sheet {
   const paper = PAPERS[name]
   const { margin, width, height } = paper

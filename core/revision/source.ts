@@ -5,7 +5,9 @@ import type { Issue } from '../sheet'
 import type { Frozen, FrozenPlan } from './frozen'
 import { revisionsOf } from './revisions'
 
-/** What sheets and templates are made from: a revision as it was issued, or the plan of the moment, which is a draft. */
+/**
+ * What sheets and templates are made from: a revision as it was issued, or the plan of the moment, which is a draft.
+ */
 export interface SheetSource extends Pick<Frozen, 'site' | 'rules' | 'wall' | 'catalogue'> { plan: FrozenPlan, issue?: Issue }
 
 /** What is asked for where the plan of the moment is wanted and no revision. */

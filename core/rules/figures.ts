@@ -1,7 +1,10 @@
 import type { Rules } from '../job'
 import type { UnitSystem } from '../units'
 
-/** A house rule that is a length: what it says, and what holds until a person has chosen, mm, round in the unit of the site. */
+/**
+ * A house rule that is a length: what it says, and what holds until a person has chosen, mm, round in the unit of the
+ * site.
+ */
 export interface RuleFigure { key: 'markingSigma' | 'clearAboveFurniture' | 'fixedHeight' | 'powerSignalApart' | 'seamTolerance' | 'drillWander' | 'plateSlack', title: string, why: string, otherwise: Record<UnitSystem, number> }
 
 /** Every house rule that is a length. */

@@ -3,7 +3,10 @@ import { exampleJob } from '../../tests/fixtures/job'
 import { wallFaults, type Rules } from '../job'
 import { rulesSchema } from '../job/site'
 import { contextOf, planWall } from '../plan'
-import { chosenFigure, chosenOption, effectiveRules, HOUSE_RULES, RULE_FIGURES, levelOfRule, levelsOf, rulesFor, touchedRules, valueOfSchool } from './index'
+import {
+  chosenFigure, chosenOption, effectiveRules, HOUSE_RULES, RULE_FIGURES, levelOfRule, levelsOf, rulesFor,
+  touchedRules, valueOfSchool,
+} from './index'
 
 describe('the house rules', () => {
   it('have a school for whatever a file can say, each with its reason, and one that holds until somebody has chosen', () => {

@@ -8,7 +8,10 @@ export interface School { value: string, name: string, why: string }
 /** A rule that is a choice among schools. */
 export type ChoiceKey = Exclude<keyof Rules, RuleFigure['key']>
 
-/** A question on which good installers disagree, and the answers among which a firm chooses; `otherwise` is what holds until a person has chosen. */
+/**
+ * A question on which good installers disagree, and the answers among which a firm chooses; `otherwise` is what holds
+ * until a person has chosen.
+ */
 export interface HouseRule {
   key: ChoiceKey
   stage: Stage

@@ -4,7 +4,10 @@ import type { Paper } from './paper'
 import { footLine, type Sheet } from './sheet'
 import { inLines, label } from './text'
 
-/** Something that stands on a page: a heading, a text, a table whose columns share the width by their shares, or a drawing of a height, drawn from its upper left corner. */
+/**
+ * Something that stands on a page: a heading, a text, a table whose columns share the width by their shares, or a
+ * drawing of a height, drawn from its upper left corner.
+ */
 export type Block
   = | { heading: string, newPage?: boolean }
     | { text: string, bold?: boolean }
@@ -14,7 +17,10 @@ export type Block
 const [LINE, TEXT, HEADING, FOOT] = [4.2, 2.9, 8, 11]
 const TITLE = 9
 
-/** Blocks one below the other over as many pages as they take, each page with the title at its head and the cautions at its foot; tables go on over the page with their head again. */
+/**
+ * Blocks one below the other over as many pages as they take, each page with the title at its head and the cautions at
+ * its foot; tables go on over the page with their head again.
+ */
 export function flowed(title: string, blocks: Block[], paper: Paper): Sheet {
   const { margin, width, height } = paper
   const wide = width - 2 * margin

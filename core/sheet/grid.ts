@@ -14,7 +14,9 @@ const short = (text: string, width: number) => text.length > fits(width) ? `${te
 /** How high a table of so many rows is on paper, mm. */
 export const gridHeight = (rows: number): number => LINE * (rows + 1)
 
-/** A table on paper: its head, a line below that, and its rows; what a column is too narrow for is cut with an ellipsis. */
+/**
+ * A table on paper: its head, a line below that, and its rows; what a column is too narrow for is cut with an ellipsis.
+ */
 export function drawGrid(columns: GridColumn[], rows: string[][], x: number, y: number): Shape {
   const lefts = columns.map((_, n) => x + columns.slice(0, n).reduce((sum, { width }) => sum + width, 0))
   const whole = columns.reduce((sum, { width }) => sum + width, 0)

@@ -2,7 +2,10 @@ import type { Rect } from '../geometry'
 import { element, group, line, type Shape } from '../svg'
 import { INK, label } from './text'
 
-/** One page's part of a drawing that is larger than a page: the window on paper, and the drawing's own corner that stands at the window's. */
+/**
+ * One page's part of a drawing that is larger than a page: the window on paper, and the drawing's own corner that
+ * stands at the window's.
+ */
 export interface Tile { name: string, window: Rect, from: { x: number, y: number } }
 
 /** How far neighbouring tiles overlap, mm of paper. */
@@ -12,7 +15,9 @@ const CROSS = 6
 /** Windows along one axis, each beginning so far into the drawing. */
 const startsAlong = (size: number, window: number): number[] => Array.from({ length: size <= window ? 1 : Math.ceil((size - OVERLAP) / (window - OVERLAP)) }, (_, n) => n * (window - OVERLAP))
 
-/** The tiles of a drawing of a size on paper, row by row from its top left corner; columns are letters, rows figures. */
+/**
+ * The tiles of a drawing of a size on paper, row by row from its top left corner; columns are letters, rows figures.
+ */
 export function tilesOf(size: { width: number, height: number }, window: Rect): Tile[] {
   const [across, down] = [startsAlong(size.width, window.width), startsAlong(size.height, window.height)]
   return down.flatMap((y, row) => across.map((x, column) => ({
@@ -23,7 +28,10 @@ export function tilesOf(size: { width: number, height: number }, window: Rect): 
 
 const THIN = { 'stroke': INK, 'stroke-width': 0.15 }
 
-/** Crosses by which neighbouring tiles are laid on each other: in the middle of every overlap, at the same place of the drawing on each. */
+/**
+ * Crosses by which neighbouring tiles are laid on each other: in the middle of every overlap, at the same place of the
+ * drawing on each.
+ */
 function crosses({ window, from }: Tile, size: { width: number, height: number }, whole: Rect): Shape[] {
   const at = (length: number, step: number) => [OVERLAP / 2, ...startsAlong(length, step).slice(1).map(start => start + OVERLAP / 2), length - OVERLAP / 2]
   const places = at(size.height, whole.height).flatMap(y => at(size.width, whole.width).map(x => ({ x: x - from.x + window.x, y: y - from.y + window.y })))

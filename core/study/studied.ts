@@ -26,7 +26,8 @@ const depthOf = ({ depth }: TrueScreen): Reach => ({ least: -depth, most: depth 
 
 /**
  * An array as the study sees it, by its plan, its models and the house rules: a plate that the plan put aside has that
- * much less travel left. A display whose sheet gives no tolerance of its size is taken to be true to it, and a face that
+ * much less travel left. A display whose sheet gives no tolerance of its size is taken to be true to it, and a face
+ * that
  * was not surveyed to be flat: both are reported.
  */
 export function studiedArray(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'surface'>, catalogue: Catalogue, rules: Rules): StudiedArray {

@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
 import { contextOf, planWall } from '../plan'
 import { chance } from '../survey/simulate'
-import { draw, linesOf, studiedArray, study, trialOf, wilson, type Causes, type StudiedScreen, type StudiedWall } from './index'
+import {
+  draw, linesOf, studiedArray, study, trialOf, wilson, type Causes, type StudiedScreen, type StudiedWall,
+} from './index'
 import { cases } from '../../tests/fixtures/soak'
 
 const NOTHING: Causes = { marking: 0, drilling: 0, slack: 0, size: 0, faces: 0 }
@@ -51,7 +53,10 @@ describe('the study of tolerances', () => {
       const causes: Causes = { marking: 1.5, drilling: 0.7, slack: 1, size: 1, faces: 1 }
       const drawn = draw(wall.screens.length, luck)
       const { worst } = trialOf(wall)(drawn, 'running', causes)
-      /** Whether all seams can be within t: edges u → v of weight w say p_v − p_u ≤ w, and no way round is negative (Bellman and Ford). */
+      /**
+       * Whether all seams can be within t: edges u → v of weight w say p_v − p_u ≤ w, and no way round is negative
+       * (Bellman and Ford).
+       */
       const canBe = (t: number) => (['x', 'y', 'depth'] as const).every((axis, k) => {
         const count = wall.screens.length
         const edges: [number, number, number][] = []

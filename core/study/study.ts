@@ -10,7 +10,10 @@ export type StudyChange = typeof CHANGES[number]
 /** So much more travel either way is tried, mm. */
 export const MORE_TRAVEL = 2
 
-/** How many walls came out with their worst seam in each stretch of so many mm, the first from 0; what is past the last is counted in it. */
+/**
+ * How many walls came out with their worst seam in each stretch of so many mm, the first from 0; what is past the last
+ * is counted in it.
+ */
 export interface Spread { width: number, running: number[], markToMark: number[] }
 
 /** What a study of a wall tells. */
@@ -39,7 +42,10 @@ const withMoreTravel = ({ screens, ...wall }: StudiedWall): StudiedWall => {
 /** The value that 19 of 20 walls stay below. */
 const nineteenOfTwenty = (values: Float64Array) => Float64Array.from(values).sort()[Math.floor(0.95 * (values.length - 1))]!
 
-/** The distribution of the worst seams in equal steps, up to what 19 walls of 20 keep below, and at least to four tolerances. */
+/**
+ * The distribution of the worst seams in equal steps, up to what 19 walls of 20 keep below, and at least to four
+ * tolerances.
+ */
 function spreadOf(running: Float64Array, markToMark: Float64Array, tolerance: number): Spread {
   const high = Math.max(...[running, markToMark].map(nineteenOfTwenty))
   const width = Math.max(high, 4 * tolerance) / BINS

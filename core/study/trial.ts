@@ -20,17 +20,25 @@ export const CAUSES = ['marking', 'drilling', 'slack', 'size', 'faces'] as const
 /** Chance of one wall, before any cause is weighed: for each screen, along and up. */
 export interface Drawn { marking: Float64Array[], drilling: Float64Array[], slack: Float64Array[], size: Float64Array[], face: Float64Array }
 
-/** Draws one wall: the same for every cause that is then weighed, so that what differs between two is the cause alone. */
+/**
+ * Draws one wall: the same for every cause that is then weighed, so that what differs between two is the cause alone.
+ */
 export function draw(screens: number, luck: Chance): Drawn {
   const both = (one: () => number) => [0, 1].map(() => Float64Array.from({ length: screens }, one))
   return { marking: both(() => luck.off(1)), drilling: both(() => luck.off(1)), slack: both(() => luck.between(-0.5, 0.5)), size: both(() => luck.between(-1, 1)), face: Float64Array.from({ length: screens }, () => luck.off(1)) }
 }
 
-/** How a drawn wall comes out once its adjusters have done what they can: the worst seam's distance from its target, mm, and whether cases would have to overlap for it. */
+/**
+ * How a drawn wall comes out once its adjusters have done what they can: the worst seam's distance from its target, mm,
+ * and whether cases would have to overlap for it.
+ */
 export interface Outcome {
   worst: number
   overlaps: boolean
-  /** How far adjusters that go equally far either way would have to go for all seams to be closed, mm: along, up, and in depth. */
+  /**
+   * How far adjusters that go equally far either way would have to go for all seams to be closed, mm: along, up, and in
+   * depth.
+   */
   needs: [number, number, number]
 }
 

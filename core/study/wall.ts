@@ -11,7 +11,10 @@ export interface StudiedScreen {
   depth: Reach
   /** How far its case may be off its sheet either way, evenly. */
   size: number
-  /** How far the wall's face stands out behind it, and how far that may be misread, one σ; absent where it was not surveyed. */
+  /**
+   * How far the wall's face stands out behind it, and how far that may be misread, one σ; absent where it was not
+   * surveyed.
+   */
   face?: { out: number, sigma: number }
 }
 

@@ -9,7 +9,10 @@ const MODULE_SIGMA = 1
 /** Joints that stand off the coursing by more than this on the whole do not fit it, mm. */
 const MISFIT = 6
 
-/** How well the joints along one axis are known: one σ at the middle of those that were read, what each module away from there adds, and how far a joint by itself stands off its place. */
+/**
+ * How well the joints along one axis are known: one σ at the middle of those that were read, what each module away from
+ * there adds, and how far a joint by itself stands off its place.
+ */
 export interface JointSpread { at: number, sd: number, each: number, own: number }
 
 /** The coursing behind a wall: modules of `length` × `height`, joints of `joint` between; mm. */
@@ -25,7 +28,10 @@ export interface Coursing {
   bond: 'running' | 'stack'
   /** Whether the joints themselves tell the bond. */
   bondTold: boolean
-  /** Where heads were read but do not tell the bond: the kind of course they are in, 0 for the origin's and 1 for the others. */
+  /**
+   * Where heads were read but do not tell the bond: the kind of course they are in, 0 for the origin's and 1 for the
+   * others.
+   */
   headsIn?: 0 | 1
   /** How far the joints read stand off the coursing, root mean square; absent where too few were read. */
   misfit?: number
@@ -83,7 +89,10 @@ export function bondShift({ bond, length }: Pick<Coursing, 'bond' | 'length'>, c
   return bond === 'running' && kindOf(course) === 1 ? length / 2 : 0
 }
 
-/** Head joints of a course from left to right, past both ends of a wall so wide, mm: those of both bonds where the bond is not known. */
+/**
+ * Head joints of a course from left to right, past both ends of a wall so wide, mm: those of both bonds where the bond
+ * is not known.
+ */
 export function headJointsOf(coursing: Coursing, course: number, width: number): number[] {
   const { origin, length, headsIn } = coursing
   const both = headsIn !== undefined && kindOf(course) !== headsIn

@@ -14,13 +14,19 @@ export const ERROR_MODEL = {
   /** What all readings of one instrument share on a wall, and what those of one edge swept again share. */
   instrument: 2,
   sweep: 2,
-  /** How much farther out than their nominal widths put it an edge of two plies may lie: thicker ones, and the gap between them. */
+  /**
+   * How much farther out than their nominal widths put it an edge of two plies may lie: thicker ones, and the gap
+   * between them.
+   */
   ply: 3,
   /** How well the spacing of a run is kept over its length, as a share of it. */
   spacing: 0.006,
 } as const
 
-/** Now and then an instrument, or a reference, is out by far more than it should be: how often, and by how much, one σ, mm. */
+/**
+ * Now and then an instrument, or a reference, is out by far more than it should be: how often, and by how much, one σ,
+ * mm.
+ */
 export const GROSS = { share: 0.1, sigma: 8 } as const
 /**
  * How often a nail misses what is there, or meets what is none; where nails contradict each other, how often one of

@@ -27,7 +27,10 @@ const SIGMAS: Record<string, number | undefined> = {
   'detector-edge': ERROR_MODEL.detectorEdge, 'detector-centre': ERROR_MODEL.detectorCentre, 'seen': ERROR_MODEL.seen, 'knock': ERROR_MODEL.knock, 'outlet': ERROR_MODEL.outlet,
 }
 
-/** A member's centre with its working: where each sign puts it, less what its instrument or reference shares with others, what its neighbours in the run tell, and all together. */
+/**
+ * A member's centre with its working: where each sign puts it, less what its instrument or reference shares with
+ * others, what its neighbours in the run tell, and all together.
+ */
 export function centreFigure(wall: Wall, member: Member, shared: SharedError[] = []): Figure {
   if (member.sd === 0) return figure([{ label: 'Centre', expression: words`as entered`, value: member.centre, unit: 'mm' }])
   const steps = signsOf(wall).filter(({ reading }) => member.evidence.includes(reading.id)).map((read): Step => {

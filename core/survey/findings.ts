@@ -67,7 +67,10 @@ const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }
   remedy: words`Take a second reading there, or exclude this one with a reason.`,
 }))
 
-/** Readings of one kind stand off those of others by more than this along the wall, mm, and by so many σ, before it is worth a word. */
+/**
+ * Readings of one kind stand off those of others by more than this along the wall, mm, and by so many σ, before it is
+ * worth a word.
+ */
 const KINDS_APART = { mm: 3.5, sigmas: 2.5, members: 3 }
 
 /** Findings about a detector that disagrees with everything else along the wall. */

@@ -5,7 +5,10 @@ import type { Evidence } from '../job'
 import { zonesOf } from '../mount/zones'
 import { mapFraming, piecesOf } from './framing'
 import { survey } from './index'
-import { chance, hiddenWall, INSTRUMENTS, READING_GROUPS, readWall, WORLDS, type HiddenMember, type ReadingGroup, type WorldName } from './simulate'
+import {
+  chance, hiddenWall, INSTRUMENTS, READING_GROUPS, readWall, WORLDS, type HiddenMember, type ReadingGroup,
+  type WorldName,
+} from './simulate'
 
 const stud = (centre: number, width = 38): HiddenMember => ({ centre, width })
 const pair = (centre: number, width = 38): Partial<Evidence>[] => [
@@ -184,7 +187,10 @@ describe('what readings of one source share', () => {
   })
 })
 
-/** How a survey does on made-up walls: members found, inside their interval, invented; doubles told; pieces passed for a 3/8 lag, and wrongly. */
+/**
+ * How a survey does on made-up walls: members found, inside their interval, invented; doubles told; pieces passed for a
+ * 3/8 lag, and wrongly.
+ */
 function tally(world: WorldName, group: ReadingGroup, walls: number) {
   const EDGE = 1.5 * 9.525
   let [truths, seen, inside, invented, passed, wrong] = [0, 0, 0, 0, 0, 0]
@@ -214,7 +220,8 @@ describe('simulated walls', () => {
   it.each(READING_GROUPS)('read by %s: found, told honestly, and hardly any made up', (group) => {
     const { found, inside, invented, wrongly } = tally('as modelled', group, 40)
     expect(found).toBeGreaterThan(0.985)
-    // What a detector or a reference shares is one error for a whole wall, so forty walls scatter more than the shift ofir members would.
+    // What a detector or a reference shares is one error for a whole wall, so forty walls scatter more than the shift
+    // ofir members would.
     expect(inside).toBeGreaterThan(0.9)
     expect(inside).toBeLessThan(0.995)
     expect(invented).toBeLessThan(0.1)

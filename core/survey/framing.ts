@@ -55,12 +55,18 @@ export interface FramingMap {
 
 /** Members beyond a run's two ends for each mm, where that run no longer rules. */
 const OUTSIDE_PER_MM = 8e-5
-/** A member is shown only if it is likelier than not; one that a single reading shows, where others are known better, only if that is hardly a false one. */
+/**
+ * A member is shown only if it is likelier than not; one that a single reading shows, where others are known better,
+ * only if that is hardly a false one.
+ */
 const LIKELY = 0.5
 const LONE = 0.9
 /** A run is carried on over so many empty places between two members that were found. */
 const BRIDGED = 2
-/** How often one piece of a doubled member stands where its run has its place, to either side, and how often its middle does. */
+/**
+ * How often one piece of a doubled member stands where its run has its place, to either side, and how often its middle
+ * does.
+ */
 const BESIDE = 0.45
 
 const unruled = (size: number) => new Float64Array(size).fill(UNRULED_PER_MM)
@@ -81,7 +87,10 @@ export function pliesIn(width: number, nominal: number): number {
   return width > DOUBLE_WIDTH * nominal ? Math.max(Math.round(width / nominal), 2) : 1
 }
 
-/** The pieces of a member, from the left: of a single one itself, of a doubled one its plies, each as wide as the others; of each the width that may be counted on. */
+/**
+ * The pieces of a member, from the left: of a single one itself, of a doubled one its plies, each as wide as the
+ * others; of each the width that may be counted on.
+ */
 export function piecesOf({ centre, width, plies, sureWidth = width }: Pick<Member, 'centre' | 'width' | 'plies' | 'sureWidth'>): { centre: number, width: number }[] {
   if (plies < 2) return [{ centre, width: sureWidth }]
   return Array.from({ length: plies }, (_, n) => ({ centre: centre + (n + 0.5 - plies / 2) * width / plies, width: sureWidth / plies }))
@@ -154,7 +163,10 @@ function withWeakSigns(groups: Group[], signs: Sign[]): Sign[][] {
 
 const bothEdges = (signs: Sign[]) => new Set(signs.filter(({ kind }) => kind === 'detector').map(({ reading }) => reading.edge).filter(edge => edge !== undefined)).size === 2
 
-/** How many nails would be wrong about a member of this place and width: hits beside it, and misses in it at their own height. */
+/**
+ * How many nails would be wrong about a member of this place and width: hits beside it, and misses in it at their own
+ * height.
+ */
 function contradicted(signs: Sign[], against: Sign[], { centre, doubled }: Belief, width: number): boolean {
   const half = (doubled > 0.5 ? 2 * width : width) / 2
   const nailed = signs.some(({ kind }) => kind === 'hole')

@@ -49,14 +49,20 @@ export function clustersOf(signs: Sign[], width: number): Cluster[] {
 /** Two members cannot stand in each other; side by side they are a doubled one. */
 const clash = (a: Group, b: Group) => b.outline.centre - a.outline.centre < (a.width + b.width) / 2 + 4
 
-/** Who reads the outer edges of two members reads the edges that face each other too, but for one time in so many, as a log. */
+/**
+ * Who reads the outer edges of two members reads the edges that face each other too, but for one time in so many, as a
+ * log.
+ */
 const FACING_UNREAD = 4
 /** Edges that face each other over a gap smaller than this are read as one member's plies may be, mm. */
 const FACING = 30
 
 const readEdge = (group: Group, edge: 'left' | 'right') => signsOfGroup(group).some(({ reading }) => reading.edge === edge)
 
-/** What it takes off that two members stand close to each other of which the outer edges were read, and of the facing ones none: those would be one member's plies. */
+/**
+ * What it takes off that two members stand close to each other of which the outer edges were read, and of the facing
+ * ones none: those would be one member's plies.
+ */
 function unreadBetween(a: Group, b: Group): number {
   const gap = b.outline.centre - a.outline.centre - (a.width + b.width) / 2
   return gap < FACING && readEdge(a, 'left') && readEdge(b, 'right') && !readEdge(a, 'right') && !readEdge(b, 'left') ? FACING_UNREAD : 0

@@ -3,17 +3,24 @@ import type { Evidence, Framing, Structure } from '../job'
 /** A member without its id, by the readings that it rests on. */
 interface Unnamed { evidence: string[] }
 
-/** The name that a reading gives to the member it shows: its own id, or that of an earlier one that is gone and handed its name on. */
+/**
+ * The name that a reading gives to the member it shows: its own id, or that of an earlier one that is gone and handed
+ * its name on.
+ */
 const nameOf = ({ id, namedAfter }: Evidence) => namedAfter ?? id
 
-/** The reading after which the member of some readings is named: one that an earlier name was handed on to, or else the one entered first. */
+/**
+ * The reading after which the member of some readings is named: one that an earlier name was handed on to, or else the
+ * one entered first.
+ */
 function naming(readings: Evidence[]): Evidence | undefined {
   return readings.find(({ namedAfter }) => namedAfter !== undefined) ?? readings[0]
 }
 
 /**
  * Gives members ids that last as long as the readings they rest on are mostly the same: more readings change no id,
- * and a member that nobody has a sign of is named after the nearest one to its left that a person has, or else to its right.
+ * and a member that nobody has a sign of is named after the nearest one to its left that a person has, or else to its
+ * right.
  *
  * @param members from left to right
  * @param evidence in the order in which it was entered
@@ -33,7 +40,10 @@ export function withIds<M extends Unnamed>(members: M[], evidence: Evidence[]): 
   })
 }
 
-/** Members whose place is known, each with its own id: those that have none are numbered as they are listed, past the ids that there are. */
+/**
+ * Members whose place is known, each with its own id: those that have none are numbered as they are listed, past the
+ * ids that there are.
+ */
 export function knownFraming({ members = [] }: Pick<Structure, 'members'>): Required<Framing>[] {
   const taken = new Set(members.map(({ id }) => id))
   let next = 1

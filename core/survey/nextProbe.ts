@@ -9,7 +9,9 @@ import type { Run } from './runs'
 /** A hole that is planned: where, and into which member, by index. */
 export interface PlannedHole { x: number, y: number, member?: number, margin?: number }
 
-/** Where fasteners are wanted and nothing is known of the wall: from where to where, how high, how many, and for what. */
+/**
+ * Where fasteners are wanted and nothing is known of the wall: from where to where, how high, how many, and for what.
+ */
 export interface Unsurveyed extends Interval { y: number, holes: number, of: string }
 
 /** A plate that nothing holds yet: the stretch of wall in which it can reach members, and its height. */
@@ -40,7 +42,10 @@ function forMember(members: Member[], index: number, holes: PlannedHole[], units
   }
 }
 
-/** A member that is proved, but whose centre is not known well enough for the holes that want it: a nail at its face tells most. */
+/**
+ * A member that is proved, but whose centre is not known well enough for the holes that want it: a nail at its face
+ * tells most.
+ */
 function forFace(member: Member, index: number, holes: PlannedHole[]): NextProbe {
   return {
     x: member.centre - member.width / 2, y: holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length, gain: holes.length / 2,
@@ -56,7 +61,9 @@ function forUnheld(member: Member, index: number, { y, of }: Unheld): NextProbe 
     : { x: member.centre, y, gain: 0, why: words`${near} is unconfirmed.` }
 }
 
-/** Where to begin in a stretch that nobody has read: where a run nearby would have its next member, else in its middle. */
+/**
+ * Where to begin in a stretch that nobody has read: where a run nearby would have its next member, else in its middle.
+ */
 function beginIn({ from, to }: Interval, runs: Run[]): number {
   const expected = runs.flatMap(({ start, spacing, last }) => {
     const n = Math.round(((from + to) / 2 - start) / spacing)
@@ -68,7 +75,8 @@ function beginIn({ from, to }: Interval, runs: Run[]): number {
 /**
  * The place whose answer is expected to settle most of the planned holes: first where an array wants fasteners
  * and nothing is known of the wall; then among the members that are not proved the one with most holes on it
- * times the chance that a nail there meets it; then among those that a plate could reach which nothing holds. With no hole planned it is the member known least, of those near what is arranged; with no member
+ * times the chance that a nail there meets it; then among those that a plate could reach which nothing holds. With no
+ * hole planned it is the member known least, of those near what is arranged; with no member
  * known, the first usual centre. Undefined where nothing is left to settle.
  *
  * @param near where along the wall plates are to go, that as yet have no hole

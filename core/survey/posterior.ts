@@ -1,7 +1,10 @@
 import { DOUBLED, TWO_SIDED_95 } from './errorModel'
 import { bearing, likelihoodRatio, pointsTo, type Sign } from './sign'
 
-/** Members expected for each mm of wall, at `size` places from `from` on in steps, before any sign there is looked at: single ones, and doubled ones by their middle. */
+/**
+ * Members expected for each mm of wall, at `size` places from `from` on in steps, before any sign there is looked at:
+ * single ones, and doubled ones by their middle.
+ */
 export type Expectation = (from: number, step: number, size: number) => [single: Float64Array, double: Float64Array]
 
 /** What some signs say of one member. */
@@ -26,11 +29,17 @@ const RESCALED = 16
 
 const isWeak = ({ kind }: Sign) => kind === 'knock' || kind === 'box'
 
-/** A stretch of wall in even steps, on which the posterior of one member's centre is calculated, for a single and for a doubled one. */
+/**
+ * A stretch of wall in even steps, on which the posterior of one member's centre is calculated, for a single and for a
+ * doubled one.
+ */
 export class PosteriorGrid {
   private readonly from: number
   private readonly size: number
-  /** For each width, a row of running products for each sign: how much likelier all up to it make a place. The first row is of no sign. */
+  /**
+   * For each width, a row of running products for each sign: how much likelier all up to it make a place. The first row
+   * is of no sign.
+   */
   private readonly products: [Float64Array, Float64Array]
   /** log of what the products up to each sign were divided by, so that many signs stay within a double. */
   private readonly scales: number[] = [0]
@@ -82,7 +91,10 @@ export class PosteriorGrid {
     this.scales.push(this.scales[row - 1]! + (row % RESCALED === 0 ? this.rescale(from) : 0))
   }
 
-  /** Brings a row of products back to 1 at its greatest, since no few signs can make one too large for a double: log of what it was divided by. */
+  /**
+   * Brings a row of products back to 1 at its greatest, since no few signs can make one too large for a double: log of
+   * what it was divided by.
+   */
   private rescale(from: number): number {
     const rows = this.products.map(of => of.subarray(from, from + this.size))
     const divisor = rows.reduce((most, row) => row.reduce((a, b) => Math.max(a, b), most), 1)
@@ -90,7 +102,10 @@ export class PosteriorGrid {
     return Math.log(divisor)
   }
 
-  /** A density, which begins at an index of an array, times what one sign makes of it, which bears on a limited stretch only. */
+  /**
+   * A density, which begins at an index of an array, times what one sign makes of it, which bears on a limited stretch
+   * only.
+   */
   private multiply(density: Float64Array, begin: number, sign: Sign, face: number, plies: number): void {
     const width = plies * face
     const [centre, reach, ratio] = [pointsTo(sign, width), bearing(sign, width, plies), likelihoodRatio(sign, width, this.errs, plies)]

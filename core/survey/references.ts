@@ -10,7 +10,10 @@ const AGREE = 3 * Math.SQRT2 * CARRIED_SIGMA
 /** Whether two references carry a position over to the same place, as well as they can be read. */
 const agree = (a: Reference, b: Reference) => Math.abs(a.front + a.back - b.front - b.back) <= AGREE
 
-/** A member read from both sides checks a reference where it would show an error of a member's width: known so well, one σ, mm. */
+/**
+ * A member read from both sides checks a reference where it would show an error of a member's width: known so well, one
+ * σ, mm.
+ */
 const CHECKS = 10
 
 /**
@@ -37,7 +40,10 @@ function sideFindings(shared: SharedError[], references: Reference[]): Finding[]
   })
 }
 
-/** Cautions of references that contradict each other or the front by more than 3σ, and of readings that none carries over. */
+/**
+ * Cautions of references that contradict each other or the front by more than 3σ, and of readings that none carries
+ * over.
+ */
 export function referenceFindings(wall: Wall, shared: SharedError[] = []): Finding[] {
   const references = wall.references ?? []
   const disagreeing = references.flatMap((a, index) => references.slice(index + 1).flatMap((b): Finding[] => {

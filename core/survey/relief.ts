@@ -2,7 +2,10 @@ import type { SurfaceReading } from '../job'
 
 /** How a wall's face lies, from distances read from one plane in front of it; mm. */
 export interface Relief {
-  /** Best plane: how far the face stands out at the wall's lower left corner, and by how much more for each mm along and up. */
+  /**
+   * Best plane: how far the face stands out at the wall's lower left corner, and by how much more for each mm along and
+   * up.
+   */
   plane: { out: number, along: number, up: number }
   /** How far each reading stands out of the best plane, + towards the room. */
   points: { x: number, y: number, out: number }[]
@@ -53,7 +56,10 @@ export function standsOut({ points, plane }: Relief, x: number, y: number): numb
   return plane.out + plane.along * x + plane.up * y + sum / weights
 }
 
-/** What the depth adjusters must take up so that plates at these places carry one upright plane: the farthest out less the farthest in, mm. */
+/**
+ * What the depth adjusters must take up so that plates at these places carry one upright plane: the farthest out less
+ * the farthest in, mm.
+ */
 export function takeUp(relief: Relief, places: { x: number, y: number }[]): number {
   const outs = places.map(({ x, y }) => standsOut(relief, x, y))
   return outs.length > 0 ? Math.max(...outs) - Math.min(...outs) : 0

@@ -29,7 +29,10 @@ const JITTER = 4
 const LEAST_JITTER = 2
 /** How far a run drifts from one bay to the next, one σ, mm. */
 const DRIFT = 2
-/** What a run has to gain over members that stand anywhere, as a log of odds: more for each kind of spacing there is, and for one that is none of the usual. */
+/**
+ * What a run has to gain over members that stand anywhere, as a log of odds: more for each kind of spacing there is,
+ * and for one that is none of the usual.
+ */
 const RUN_COST = 6
 const UNNAMED_COST = 1.5
 /** What a place without a sighting takes off. */
@@ -52,7 +55,8 @@ const FARTHEST = 9
 interface Fit { gain: number, spacing: number, first: number, end: number, taken: number, places: [sighting: number, place: number][] }
 
 /**
- * Follows a run of about one spacing from a sighting on, and tells of it wherever it may end. Place and spacing are learned as the
+ * Follows a run of about one spacing from a sighting on, and tells of it wherever it may end. Place and spacing are
+ * learned as the
  * run goes on (a Kalman filter): framing may be laid a little long or short, and drift. A run's gain is how much
  * likelier each next sighting is than one that stands anywhere.
  */
@@ -105,7 +109,10 @@ function foundSpacings(sightings: Sighting[], known: number[]): number[] {
   return distinct
 }
 
-/** Where members of a run tell that one at a place stands, from those near it: a straight line through them, whose slope is the spacing as far as it is kept. */
+/**
+ * Where members of a run tell that one at a place stands, from those near it: a straight line through them, whose slope
+ * is the spacing as far as it is kept.
+ */
 function localPlace(members: { centre: number, sd: number, place: number }[], spacing: number, place: number): { centre: number, variance: number } {
   let [w, wd, wdd, wz, wdz] = [0, 0, 1 / (ERROR_MODEL.spacing * spacing) ** 2, 0, 0]
   for (const { centre, sd, place: its } of members) {
@@ -130,7 +137,8 @@ function jitterOf(members: { centre: number, sd: number, place: number }[], spac
   members.forEach((member, n) => {
     const { centre, variance } = localPlace(members.filter((_, k) => k !== n), spacing, member.place)
     if (!Number.isFinite(variance) || members.length < 3) return
-    // What is known well tells more of how far members stand off; the place told by neighbours has their own jitter in it.
+    // What is known well tells more of how far members stand off; the place told by neighbours has their own jitter in
+    // it.
     const known = member.sd ** 2 + variance
     const weight = (JITTER ** 2 / (JITTER ** 2 + known)) ** 2
     sum += weight * Math.max((member.centre - centre) ** 2 - known, -(JITTER ** 2))
@@ -163,7 +171,9 @@ function runOf(sightings: Sighting[], { spacing, places: followed, taken }: Fit,
   return { spacing: bay, named: keeps, start: (wc - wp * bay) / w, startSd: Math.sqrt(1 / w), jitter, last: places.at(-1)![1], places: new Map(places) }
 }
 
-/** Where a run expects its n-th member, by those near it, and how surely, one σ; without the sighting of index `but`. */
+/**
+ * Where a run expects its n-th member, by those near it, and how surely, one σ; without the sighting of index `but`.
+ */
 export function expectedAt(run: Run, sightings: Sighting[], place: number, but?: number): { centre: number, sd: number } {
   const members: { centre: number, sd: number, place: number }[] = []
   for (const [n, its] of run.places) {

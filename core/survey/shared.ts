@@ -75,7 +75,10 @@ function learn(source: string, sigma: number, groups: Sign[][], against: Sign[],
   }
 }
 
-/** What each source of some signs shares: first the references, then detectors, each learned from what is not of its own. */
+/**
+ * What each source of some signs shares: first the references, then detectors, each learned from what is not of its
+ * own.
+ */
 export function sharedErrors(groups: Group[], against: Sign[], width: number, flat: Expectation): SharedError[] {
   const signs = groups.map(signsOfGroup)
   const sources = [...new Set(signs.flat().flatMap(sourcesOf))].sort((a, b) => Number(b.startsWith('reference')) - Number(a.startsWith('reference')))

@@ -68,7 +68,8 @@ const SIGMA: Partial<Record<Evidence['method'], number>> = {
 
 /**
  * One σ of where a sign points, mm; undefined for one that is anywhere on a face. An edge swept so many times over is
- * not so many witnesses; an edge of several plies lies farther out by what each of them may be wider, and by their gaps.
+ * not so many witnesses; an edge of several plies lies farther out by what each of them may be wider, and by their
+ * gaps.
  */
 function sigmaOf({ reading, kind, sweeps = 1 }: Sign, plies: number): number | undefined {
   const sigma = SIGMA[reading.method]
@@ -76,7 +77,10 @@ function sigmaOf({ reading, kind, sweeps = 1 }: Sign, plies: number): number | u
   return Math.sqrt(sigma ** 2 + (sweeps - 1) * ERROR_MODEL.sweep ** 2 + (reading.edge ? (plies - 1) * ERROR_MODEL.ply ** 2 : 0))
 }
 
-/** How well it is known where a member's face ends when a nail or a screw is at it, one σ, mm: of several plies by what they may be wider, too. */
+/**
+ * How well it is known where a member's face ends when a nail or a screw is at it, one σ, mm: of several plies by what
+ * they may be wider, too.
+ */
 const faceEnds = (plies: number) => Math.hypot(ERROR_MODEL.hole, (plies - 1) * ERROR_MODEL.ply)
 
 /** Farther than this from where it points, a sign bears on no member of this width, mm. */

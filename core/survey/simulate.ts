@@ -183,7 +183,8 @@ export function readWall(hidden: HiddenWall, group: ReadingGroup, seed: number):
   const read = hidden.members.filter(() => c.whether(hidden.read))
   const draws = read.flatMap(member => readMember(member, hidden, group, c)).map((draw): Draw => {
     if (!c.whether(hidden.falseShare)) return draw
-    // A false one: a head or an edge that is none of a member's; a nail that bent or met a knot, which the error model takes for certain.
+    // A false one: a head or an edge that is none of a member's; a nail that bent or met a knot, which the error model
+    // takes for certain.
     return draw.method !== 'probe' ? { ...draw, x: c.between(50, hidden.width - 50) } : hidden.falseNails ? { ...draw, hit: !draw.hit } : draw
   })
   const wall: Wall = {

@@ -38,7 +38,8 @@ describe('a member’s height', () => {
     const [before, after] = [survey(studWall(read)), survey(studWall([...read, { method: 'pilot', x: 1200, y: 2000, hit: false }]))]
     const at = ({ members }: ReturnType<typeof survey>) => members.find(({ centre }) => Math.abs(centre - 1200) < 30)
     expect(at(before)?.source).toBe('observed')
-    // Whatever is there now, it is not the member that was believed: gone, or elsewhere, and no hole may go where it missed.
+    // Whatever is there now, it is not the member that was believed: gone, or elsewhere, and no hole may go where it
+    // missed.
     expect(at(after)?.stretches).toBeUndefined()
     expect(at(after) === undefined || Math.abs(at(after)!.centre - at(before)!.centre) > 1).toBe(true)
     // Two that missed above end it, as a nail that met it does.

@@ -13,7 +13,10 @@ export interface CommonWidth {
   differs: boolean
 }
 
-/** A common width differs from what was said by no more than this without a word, mm, and from what is usual by so much, one σ. */
+/**
+ * A common width differs from what was said by no more than this without a word, mm, and from what is usual by so much,
+ * one σ.
+ */
 const TELLS = 3
 const SAID_SIGMA = 4
 /** Fewer members with both edges read tell nothing of the common width. */
@@ -27,7 +30,10 @@ const median = (values: number[]) => {
 
 const mean = (values: number[]) => values.reduce((a, b) => a + b, 0) / values.length
 
-/** How far the left edge is from the right one of each member that is no doubled one and both of whose edges were read, each the mean of all its sweeps. */
+/**
+ * How far the left edge is from the right one of each member that is no doubled one and both of whose edges were read,
+ * each the mean of all its sweeps.
+ */
 function apart(signs: Sign[], said: number): number[] {
   const edges = signs.filter(({ reading, kind }) => kind === 'detector' && reading.edge !== undefined).sort((a, b) => a.x - b.x)
   const widths: number[] = []

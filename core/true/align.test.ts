@@ -7,7 +7,10 @@ import type { EntryOf, LogEntry } from '../log'
 import { contextOf, planWall } from '../plan'
 import { chance } from '../survey/simulate'
 import { textToString } from '../units'
-import { align, closedRound, cornersOf, gauged, hungBy, isTrued, largestAfter, levelled, moveWords, readingsOf, roundedTo, seamFault, sequenceOf, solveExactly, trueScreens, turned, turnFaults, type Adjuster, type LinearSolver } from './index'
+import {
+  align, closedRound, cornersOf, gauged, hungBy, isTrued, largestAfter, levelled, moveWords, readingsOf, roundedTo,
+  seamFault, sequenceOf, solveExactly, trueScreens, turned, turnFaults, type Adjuster, type LinearSolver,
+} from './index'
 import { cases } from '../../tests/fixtures/soak'
 
 let solve: LinearSolver
@@ -36,7 +39,10 @@ function pointOf({ u, v, theta, w, alpha, beta }: Pose, x: number, y: number) {
   return { x: x * Math.cos(theta) - y * Math.sin(theta) + u, y: x * Math.sin(theta) + y * Math.cos(theta) + v, out: w + alpha * y + beta * x }
 }
 
-/** What a feeler gauge reads at every end of every seam, and a straight edge between faces: of the wall itself, not of any equation of the core. */
+/**
+ * What a feeler gauge reads at every end of every seam, and a straight edge between faces: of the wall itself, not of
+ * any equation of the core.
+ */
 function read(poses: Poses, rows: number, columns: number, noise: () => number): Pick<EntryOf<'seams'>, 'gaps' | 'steps'> {
   const [gaps, steps]: [NonNullable<EntryOf<'seams'>['gaps']>, NonNullable<EntryOf<'seams'>['steps']>] = [[], []]
   const at = (row: number, column: number) => poses.get(`r${row}c${column}`)!
@@ -104,7 +110,8 @@ describe('truing', () => {
       const rolled = new Map([...poses].map(([name, { theta }]) => [name, theta]))
       turn(poses, found.moves)
       const then = read(poses, rows, columns, () => 0)
-      // What small angles leave out of a point of a case that is rolled: x (1 - cos θ) and y (θ - sin θ), of both cases.
+      // What small angles leave out of a point of a case that is rolled: x (1 - cos θ) and y (θ - sin θ), of both
+      // cases.
       const leftOut = (name: string) => {
         const [was, is] = [rolled.get(name)!, poses.get(name)!.theta]
         return SIZE.width / 2 * Math.abs(Math.cos(is) - Math.cos(was)) + SIZE.width / 2 * Math.abs(is - Math.sin(is) - (was - Math.sin(was)))
@@ -156,7 +163,8 @@ describe('truing', () => {
       }
       if (worst(read(poses, 3, 3, () => 0)) <= 0.3) closed++
     }
-    // What an eighth of a turn leaves at the corners and what the gauge errs set the limit: 96 of a hundred over many walls; a hundred alone may have two or three fewer.
+    // What an eighth of a turn leaves at the corners and what the gauge errs set the limit: 96 of a hundred over many
+    // walls; a hundred alone may have two or three fewer.
     expect(closed).toBeGreaterThanOrEqual(93)
   }, 120_000)
 

@@ -12,7 +12,10 @@ import { ADJUSTER_NAMES, movedBy, trueScreens, type Adjuster, type TrueScreen } 
 import { sequenceOf, type TurnStep } from './sequence'
 import { after, deviation, readingFault, readingsOf, seamFault, type Reading } from './seam'
 
-/** What one adjuster is to be moved: by turns, clockwise or not as seen by the person who turns it, or by millimetres where it has no screw. */
+/**
+ * What one adjuster is to be moved: by turns, clockwise or not as seen by the person who turns it, or by millimetres
+ * where it has no screw.
+ */
 export interface Move { screen: string, adjuster: Adjuster, mm: number, turns?: number, words: Text }
 
 /** The worst of gaps and of steps off their targets, mm. */

@@ -18,7 +18,10 @@ function spentOn(reading: Reading, value: number, screens: TrueScreen[], moved: 
   })
 }
 
-/** The readings that cannot be closed, the worst first, each with the adjusters whose travel is used up, and how much more they would need. */
+/**
+ * The readings that cannot be closed, the worst first, each with the adjusters whose travel is used up, and how much
+ * more they would need.
+ */
 export function bindingOf(readings: Reading[], values: number[], screens: TrueScreen[], moved: Map<string, number>, tolerance: number): Binding[] {
   return readings.map((reading, n) => ({ reading, value: values[n]!, by: Math.abs(deviation(reading, values[n]!)) - tolerance }))
     .filter(({ by }) => by > 1e-6).sort((a, b) => b.by - a.by)

@@ -3,7 +3,9 @@ import type { Reading } from './seam'
 
 const NAME = /^r(\d+)c(\d+)$/
 
-/** Where four faces meet, and by how much the steps that were read round it do not come back to where they began, mm. */
+/**
+ * Where four faces meet, and by how much the steps that were read round it do not come back to where they began, mm.
+ */
 export interface Corner { screens: [string, string, string, string], off: number, readings: [Reading, Reading, Reading, Reading] }
 
 /**
@@ -29,8 +31,10 @@ type Loop = { reading: Reading, by: number }[]
 const keyOf = (kind: Reading['kind'], a: string, b: string, end: string) => `${kind} ${a} ${b} ${end}`
 
 /**
- * How far cases are turned against one another, going round where four meet. The two ends of a seam tell by how much one
- * case is turned against the next: the left against the right by (top − bottom) / height, the upper against the lower by
+ * How far cases are turned against one another, going round where four meet. The two ends of a seam tell by how much
+ * one
+ * case is turned against the next: the left against the right by (top − bottom) / height, the upper against the lower
+ * by
  * (right − left) / width. Round the four that comes back to where it began.
  */
 function turnLoops(readings: Reading[], screens: TrueScreen[]): Loop[] {

@@ -13,7 +13,10 @@ const endIn = (end: End): End => end === 'left' ? 'right' : end === 'right' ? 'l
 /** A wall and what was read of it as a mirror shows it, and what is moved in the mirror as it is on the wall. */
 export interface Mirrored { screens: TrueScreen[], readings: Reading[], back: (moved: Map<string, number>) => Map<string, number> }
 
-/** Seen in a mirror that stands upright beside the wall: left is right, and what is reported from left to right is told the other way. */
+/**
+ * Seen in a mirror that stands upright beside the wall: left is right, and what is reported from left to right is told
+ * the other way.
+ */
 export function mirrored(screens: TrueScreen[], readings: Reading[], targets: { x: number, y: number }): Mirrored {
   const columns = Math.max(0, ...screens.map(({ column }) => column))
   const renamed = new Map(screens.map(({ name, row, column }) => [name, `r${row}c${columns + 1 - column}`]))
@@ -42,7 +45,10 @@ export function mirrored(screens: TrueScreen[], readings: Reading[], targets: { 
 }
 
 const placeOf = ({ kind, between, end }: Reading) => `${kind} ${between.join(' ')} ${end ?? ''}`
-/** Readings in the order of their places, to a millionth of a micrometre: what is less is left by sums that were done another way round. */
+/**
+ * Readings in the order of their places, to a millionth of a micrometre: what is less is left by sums that were done
+ * another way round.
+ */
 const inPlace = (readings: Reading[]) => readings.map(reading => ({ ...reading, value: Math.round(reading.value * 1e9) / 1e9 })).sort((a, b) => placeOf(a) < placeOf(b) ? -1 : 1)
 
 /**

@@ -6,7 +6,9 @@ export interface LinearAnswer { optimal: boolean, value: (variable: string) => n
 /** Solves a linear program in the LP format; where it runs decides who does it. */
 export type LinearSolver = (program: string) => LinearAnswer
 
-/** An adjuster that is calculated for itself; the fourth depth screw follows from the other three, which span its plane. */
+/**
+ * An adjuster that is calculated for itself; the fourth depth screw follows from the other three, which span its plane.
+ */
 export interface Variable extends Travel { screen: string, name: string }
 
 const FOLLOWS: Adjuster = 'depth-bottom-right'
@@ -31,7 +33,10 @@ function fourthsOf(screens: TrueScreen[], variables: Variable[]): { name: string
 
 interface Row { name: string, terms: string[], least?: number, most?: number }
 
-/** What holds whatever is minimised: the fourth depth screw within its travel, and no screen rolled farther than it may be. */
+/**
+ * What holds whatever is minimised: the fourth depth screw within its travel, and no screen rolled farther than it may
+ * be.
+ */
 function limits(screens: TrueScreen[], variables: Variable[]): Row[] {
   const of = (screen: string, adjuster: Adjuster) => variables.find(each => each.screen === screen && each.adjuster === adjuster)?.name
   return screens.flatMap(({ name, span, roll, travels }, s): Row[] => {
@@ -78,7 +83,10 @@ interface Part { readings: Reading[], variables: Variable[], screens: TrueScreen
 
 const isDepth = ({ adjuster }: { adjuster: Adjuster }) => adjuster.startsWith('depth')
 
-/** Moves in the plane of the wall and moves of the faces: no reading hangs on both, so that each is a smaller program of its own. */
+/**
+ * Moves in the plane of the wall and moves of the faces: no reading hangs on both, so that each is a smaller program of
+ * its own.
+ */
 function partsOf(readings: Reading[], screens: TrueScreen[]): Part[] {
   return [false, true].flatMap((depth) => {
     const mine = screens.map(screen => ({ ...screen, travels: screen.travels.filter(travel => isDepth(travel) === depth) }))
@@ -110,7 +118,10 @@ function rollsOf(screens: TrueScreen[], variables: Variable[]): { name: string, 
  */
 const ROLL = 0.01
 
-/** The second: of all ways to stay within the largest deviation the one that moves least in all, and rolls no screen for nothing. */
+/**
+ * The second: of all ways to stay within the largest deviation the one that moves least in all, and rolls no screen for
+ * nothing.
+ */
 function leastMoved({ readings, variables, screens, fixed }: Part, largest: number, solve: LinearSolver): LinearAnswer {
   const moves = [
     ...variables.map(({ name }) => ({ name, cost: 1, terms: [{ by: 1, of: name }] })), ...fourthsOf(screens, variables).map(each => ({ ...each, cost: 1 })),
@@ -122,7 +133,8 @@ function leastMoved({ readings, variables, screens, fixed }: Part, largest: numb
 
 /**
  * The least largest deviation that the travel that is left allows, and of all ways to it the one that moves least in
- * all and, of those, rolls least: two linear programs, one after the other, for the plane of the wall and for the faces.
+ * all and, of those, rolls least: two linear programs, one after the other, for the plane of the wall and for the
+ * faces.
  */
 export function solveExactly(readings: Reading[], screens: TrueScreen[], solve: LinearSolver): Solved {
   const parts = partsOf(readings, screens).map(part => ({ part, first: leastLargest(part, solve) }))

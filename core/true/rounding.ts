@@ -14,7 +14,10 @@ const GROUPS: Adjuster[][] = [['height', 'height-left', 'height-right', 'lateral
 
 interface Knob { screen: string, adjuster: Adjuster, step: number, least: number, most: number, at: number, readings: Int32Array, effects: Float64Array }
 
-/** Deviations count by their fourth power: the largest counts most, and those that the gauge's own error may push over the tolerance count too. */
+/**
+ * Deviations count by their fourth power: the largest counts most, and those that the gauge's own error may push over
+ * the tolerance count too.
+ */
 function weightOf(off: number): number {
   const square = off * off
   return square * square

@@ -2,7 +2,10 @@ import { closedRound } from './corner'
 import type { TrueScreen } from './screen'
 import type { Reading } from './seam'
 
-/** One reading of a seam by a feeler gauge is true to this, mm, one standard deviation; and what was turned since adds so much a round. */
+/**
+ * One reading of a seam by a feeler gauge is true to this, mm, one standard deviation; and what was turned since adds
+ * so much a round.
+ */
 const READ = 0.1
 const TURNED = 0.04
 /**

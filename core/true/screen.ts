@@ -10,7 +10,10 @@ export const ADJUSTER_NAMES: Record<Adjuster, string> = {
   'depth-top-left': 'top left depth adjuster', 'depth-top-right': 'top right depth adjuster', 'depth-bottom-left': 'bottom left depth adjuster', 'depth-bottom-right': 'bottom right depth adjuster',
 }
 
-/** An adjuster of a screen: how far it may still go down or left and up or right, mm, and what a turn of it does; absent for a slide, which has no screw. */
+/**
+ * An adjuster of a screen: how far it may still go down or left and up or right, mm, and what a turn of it does; absent
+ * for a slide, which has no screw.
+ */
 export interface Travel { adjuster: Adjuster, least: number, most: number, perTurn?: number }
 
 /** A screen as it can be trued: its size, and where its screws are, mm. */
@@ -78,7 +81,10 @@ export function trueScreens(array: ScreenArray, { positions }: Pick<ArrayPlan, '
   })
 }
 
-/** How far each adjuster goes, mm, of those that were calculated: the fourth depth screw as the other three say, as all four stay in one plane. */
+/**
+ * How far each adjuster goes, mm, of those that were calculated: the fourth depth screw as the other three say, as all
+ * four stay in one plane.
+ */
 export const movedBy = (moved: Map<string, number>) => (screen: string, adjuster: Adjuster): number => {
   const at = (of: Adjuster) => moved.get(`${screen} ${of}`) ?? 0
   return adjuster === 'depth-bottom-right' ? at('depth-top-right') + at('depth-bottom-left') - at('depth-top-left') : at(adjuster)

@@ -5,7 +5,10 @@ import type { Adjuster, TrueScreen } from './screen'
 /** Which end of a seam: of an upright one its top or bottom, of a level one its left or right. */
 export type End = 'top' | 'bottom' | 'left' | 'right'
 
-/** Something that was read and is to be brought to a target: a gap or a step at an end of a seam, or the roll of a screen. */
+/**
+ * Something that was read and is to be brought to a target: a gap or a step at an end of a seam, or the roll of a
+ * screen.
+ */
 export interface Reading {
   kind: 'gap' | 'step' | 'roll'
   between: [string, string] | [string]
@@ -62,11 +65,15 @@ export function seamFault(screens: TrueScreen[], between: string[], end: string)
   return undefined
 }
 
-/** A gap that is wider than it is to be by more than this is no seam of a wall, mm; and no case hangs farther out of level, mm/m. */
+/**
+ * A gap that is wider than it is to be by more than this is no seam of a wall, mm; and no case hangs farther out of
+ * level, mm/m.
+ */
 export const [TOO_WIDE, TOO_STEEP] = [100, 50]
 
 /**
- * Why something that was read cannot be: a gap far from what it is to be, a step deeper than the cases, a screen farther
+ * Why something that was read cannot be: a gap far from what it is to be, a step deeper than the cases, a screen
+ * farther
  * out of level than any hangs; undefined where it can. A gap a little below nothing is one that a gauge misread, or of
  * cases that lie over one another.
  *

@@ -14,7 +14,10 @@ export interface TurnStep {
 /** A gap may be so little above nothing in between, mm. */
 const NOTHING = 1e-6
 
-/** Gaps while screens are turned one after the other: as they are now, and how much each screen that is turned changes which of them, mm. */
+/**
+ * Gaps while screens are turned one after the other: as they are now, and how much each screen that is turned changes
+ * which of them, mm.
+ */
 class Gaps {
   private readonly now: Float64Array
   private readonly changes = new Map<string, Map<number, number>>()
@@ -36,7 +39,10 @@ class Gaps {
     return all
   }
 
-  /** How far the tightest gap would be below nothing once these are turned, mm: what is tight already and gets no tighter does not count. */
+  /**
+   * How far the tightest gap would be below nothing once these are turned, mm: what is tight already and gets no
+   * tighter does not count.
+   */
   overlap(screens: string[]): number {
     return Math.max(0, ...[...this.changesOf(screens)].map(([n, by]) => by < -NOTHING ? -(this.now[n]! + by) : 0))
   }
@@ -46,7 +52,10 @@ class Gaps {
   }
 }
 
-/** The order of some things in which what each does leaves no case against another: the first of them that does, again and again. */
+/**
+ * The order of some things in which what each does leaves no case against another: the first of them that does, again
+ * and again.
+ */
 function inOrder<Thing>(things: Thing[], screensOf: (thing: Thing) => string[], gaps: Gaps): { thing: Thing, touches: number }[] {
   const left = [...things]
   const order: { thing: Thing, touches: number }[] = []

@@ -2,10 +2,16 @@ import type { Chance } from '../survey/simulate'
 import type { Adjuster, TrueScreen } from './screen'
 import type { End } from './seam'
 
-/** Where a case really is against where it was planned: aside and up, turned in the plane, out, and leaning by its top and by its right; mm and rad. */
+/**
+ * Where a case really is against where it was planned: aside and up, turned in the plane, out, and leaning by its top
+ * and by its right; mm and rad.
+ */
 export interface Pose { right: number, up: number, turn: number, out: number, lean: number, twist: number }
 
-/** How cases hang that nobody has trued yet: every corner so far off at the most, and each so much farther from the next than planned, mm. */
+/**
+ * How cases hang that nobody has trued yet: every corner so far off at the most, and each so much farther from the next
+ * than planned, mm.
+ */
 export function hungBy(screens: Pick<TrueScreen, 'name' | 'row' | 'column' | 'width' | 'height'>[], off: number, luck: Chance, apart = 0): Map<string, Pose> {
   const within = (by: number) => luck.between(-by, by)
   const [rows, columns] = [Math.max(...screens.map(({ row }) => row)), Math.max(...screens.map(({ column }) => column))]
@@ -30,7 +36,10 @@ function corner({ right, up, turn, out, lean, twist }: Pose, x: number, y: numbe
   return { x: x * cos - y * sin + right, y: x * sin + y * cos + up, z: out + y * Math.tan(lean) + x * Math.tan(twist) }
 }
 
-/** What a gauge finds between two cases as they hang: the gap and the step at an end of their seam, mm. By plane geometry, not by the equations that are solved for. */
+/**
+ * What a gauge finds between two cases as they hang: the gap and the step at an end of their seam, mm. By plane
+ * geometry, not by the equations that are solved for.
+ */
 export function gauged(a: TrueScreen, b: TrueScreen, end: End, poses: Map<string, Pose>, target: number): { gap: number, step: number } {
   const upright = end === 'top' || end === 'bottom'
   const sign = end === 'top' || end === 'right' ? 1 : -1

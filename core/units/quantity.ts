@@ -1,7 +1,9 @@
 import { bitName } from './bit'
 import type { UnitSystem } from './length'
 
-/** A figure with its unit, kept exact until it is shown in the reader's system; `bit` is the diameter of a drill, mm. */
+/**
+ * A figure with its unit, kept exact until it is shown in the reader's system; `bit` is the diameter of a drill, mm.
+ */
 export interface Quantity { value: number, unit: string }
 
 /** What each unit is in feet, inches and pounds, and how many of it one metric unit is. */
@@ -37,13 +39,18 @@ export function quantityToString(quantity: Quantity, system: UnitSystem): string
   return unit === '' ? figures : `${figures} ${unit}`
 }
 
-/** A term of a sum: a figure whose unit follows its reader. Lengths in sums are decimal, so that they can be multiplied. */
+/**
+ * A term of a sum: a figure whose unit follows its reader. Lengths in sums are decimal, so that they can be multiplied.
+ */
 export const quantity = (value: number, unit: string): Quantity => ({ value, unit })
 
 /** How many there are of something: a figure of a sentence that has no unit. */
 export const counted = (value: number): Quantity => ({ value, unit: '' })
 
-/** How true a length is, rounded up so that it is never told too well: to a tenth of a millimetre, or a hundredth of an inch. */
+/**
+ * How true a length is, rounded up so that it is never told too well: to a tenth of a millimetre, or a hundredth of an
+ * inch.
+ */
 export function toleranceToString(mm: number, system: UnitSystem): string {
   const up = (value: number, step: number) => Math.ceil(value / step - 1e-9) * step
   return system === 'metric' ? `${up(mm, 0.1).toFixed(1)} mm` : `${up(mm / 25.4, 0.01).toFixed(2)} in`

@@ -3,7 +3,10 @@ import { subtract } from '../intervals'
 import type { Wall } from '../job'
 import { isFramed, type Member } from '../survey'
 
-/** A bay: the stretch between two neighbouring members that a cut-out may take, and the members left and right of it, by index; absent at the wall's ends. */
+/**
+ * A bay: the stretch between two neighbouring members that a cut-out may take, and the members left and right of it, by
+ * index; absent at the wall's ends.
+ */
 export interface Bay extends Interval { left?: number, right?: number }
 
 /** A cut-out keeps so far from a member, mm, and farther by what is not sure of it. */

@@ -4,7 +4,10 @@ import type { Bay } from './bays'
 /** Blocking across a bay at a height, and how likely it is there: 1 where it was found. */
 export interface Across { y: number, likely: number }
 
-/** How likely a bay has blocking at half its height where nobody looked, and at the height at which a bay beside it has some. */
+/**
+ * How likely a bay has blocking at half its height where nobody looked, and at the height at which a bay beside it has
+ * some.
+ */
 const UNSEEN = 0.3
 const BESIDE_FOUND = 0.7
 const SUSPECTED = 0.5

@@ -1,6 +1,8 @@
 import type { CableModel, Wall } from '../job'
 
-/** Of a hole, a conduit or a raceway so much may be filled by one, two, three and more cables (NEC chapter 9, table 1). */
+/**
+ * Of a hole, a conduit or a raceway so much may be filled by one, two, three and more cables (NEC chapter 9, table 1).
+ */
 const FILL = [0.53, 0.31, 0.4]
 /** What is bored for one cable, and the sizes in which bits for timber are sold, mm. */
 const LEAST = 20

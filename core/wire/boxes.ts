@@ -50,7 +50,10 @@ const HAND = 200
 export const isUpper = (kind: WallBox['kind']): boolean => kind === 'power' || kind === 'kit-upper' || kind === 'pass-through'
 export const isSignal = (kind: WallBox['kind']): boolean => kind === 'pass-through'
 
-/** Where a box is wanted and may be: rectangles of which one has to hold it, each in a bay; on a solid wall they are in none. */
+/**
+ * Where a box is wanted and may be: rectangles of which one has to hold it, each in a bay; on a solid wall they are in
+ * none.
+ */
 interface Placing { wanted: Point, rooms: Room[], hidden: string }
 interface Room extends Rect { bay?: number }
 
@@ -79,7 +82,10 @@ function behindDisplay(screen: Screen | undefined, wall: Wall, bays: Bay[], soli
 /** Furniture before a place, that hides what is lower than its top. */
 const furnitureAt = (wall: Wall, x: number) => (wall.features ?? []).filter(feature => FURNITURE.has(feature.kind) && feature.x <= x && x <= feature.x + feature.width)
 
-/** Where a lower box may be: in the bay of the upper one, its top in line with the outlets, or lower where furniture then hides it. */
+/**
+ * Where a lower box may be: in the bay of the upper one, its top in line with the outlets, or lower where furniture
+ * then hides it.
+ */
 function under(upper: Pick<BoxPlan, 'x'> | undefined, model: BoxModel, wall: Wall, bays: Bay[], solid: boolean): Placing {
   const x = upper?.x ?? wall.width / 2
   const hiding = furnitureAt(wall, x).map(({ y, height }) => y + height - BELOW_TOP)
@@ -102,7 +108,10 @@ function blockers({ wanted, rooms, hidden }: Placing, model: BoxModel, obstacles
   return names.length > 0 ? words`${names.join(' and ')} ${names.length === 1 ? 'is' : 'are'} in the way, and there is no other free space` : words`there is no free space ${hidden}`
 }
 
-/** What of a screen's depth does not suit a box behind it: no room for what stands out of the wall, or no way for a hand to it. */
+/**
+ * What of a screen's depth does not suit a box behind it: no room for what stands out of the wall, or no way for a hand
+ * to it.
+ */
 function depthOf(screen: Screen | undefined, model: BoxModel, at: Point): Pick<BoxPlan, 'wrong' | 'doubts'> {
   if (!screen || screen.stowed === undefined || screen.service === undefined) return { wrong: [], doubts: [] }
   const { outer, stowed, service, mounting, array } = screen

@@ -53,7 +53,8 @@ describe('the slack of a pull-out', () => {
       const position = plan.plan.arrays[0]!.positions.find(each => each.id === screen)!
       const box = plan.boxes.find(each => each.for.includes(screen) && (each.kind === 'power') === id.startsWith('cord'))!
       if (id.startsWith('power')) continue
-      // To any corner of the case, 312 out of the wall: straight, which nothing can be shorter than, with the bends' quarter rounds.
+      // To any corner of the case, 312 out of the wall: straight, which nothing can be shorter than, with the bends'
+      // quarter rounds.
       const [x, y] = [position.outer.x, position.outer.y]
       for (const [cx, cy] of [[x, y], [x + position.outer.width, y], [x, y + position.outer.height], [x + position.outer.width, y + position.outer.height]] as const) {
         const way = plan.routes.find(each => each.id === route)?.length ?? 0
@@ -100,7 +101,8 @@ describe('a cable’s length', () => {
   it('in a chain is the pitch of like screens, slack at both, and 200 at either socket', () => {
     const plan = wired((wall) => { Object.assign(wall.sources![1]!, { by: 'chain' }) })
     const hop = plan.cables.find(({ kind, port }) => kind === 'loop' && port === undefined)!
-    // Rows are 576.8 apart: column by column the longest hop is 1022.0 + …, from the foot of one to the foot of the next.
+    // Rows are 576.8 apart: column by column the longest hop is 1022.0 + …, from the foot of one to the foot of the
+    // next.
     expect([576.8, 1022].some(pitch => Math.abs(hop.needed.value - (pitch + 2 * (254 + Math.PI * 28) + 400)) < 1e-6)).toBe(true)
     expect(hop.slack).toBeCloseTo(2 * (254 + Math.PI * 28), 6)
   })

@@ -52,7 +52,10 @@ function sumOf(parts: Part[]): Figure {
 /** What cables are calculated from. */
 export interface Wired { wall: Wall, screens: Map<string, Screen>, boxes: BoxPlan[], routes: RoutePlan[], links: Link[], feeds: Map<string, Source>, catalogue: CableModel[], rules: Rules }
 
-/** Every cable of a wall: to the boxes, from them to the screens, from players and data plates, and from screen to screen. */
+/**
+ * Every cable of a wall: to the boxes, from them to the screens, from players and data plates, and from screen to
+ * screen.
+ */
 export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue, rules }: Wired): CablePlan[] {
   const routeTo = (box: BoxPlan, from?: string) => routes.find(route => route.to === box.id && (from === undefined || route.from === from))
   const label = (id: string) => screens.get(id)?.label ?? id

@@ -1,7 +1,10 @@
 import type { Wall } from '../job'
 import type { Bay } from './bays'
 
-/** A line of the building that may be seen from two levels, and how far a bay's middle is from it, mm: to its right (+) or left (−). */
+/**
+ * A line of the building that may be seen from two levels, and how far a bay's middle is from it, mm: to its right (+)
+ * or left (−).
+ */
 export interface Carried { from: string, off: number }
 
 /** What goes through a ceiling or a floor can be seen from both sides of it. */
@@ -22,7 +25,10 @@ export function carriedTo({ width, height, references = [], features = [] }: Pic
   ].sort((a, b) => Math.abs(a.off) - Math.abs(b.off))
 }
 
-/** Whether a place found above or below lies over a bay with room for the bit on either side, and by how much it misses, mm; 0 where it does not. */
+/**
+ * Whether a place found above or below lies over a bay with room for the bit on either side, and by how much it misses,
+ * mm; 0 where it does not.
+ */
 export function missesBay({ from, to }: Bay, x: number, hole: number): number {
   const [low, high] = [from + hole / 2, to - hole / 2]
   return x < low ? low - x : x > high ? x - high : 0

@@ -1,7 +1,10 @@
 import type { CableModel } from '../job'
 import { words, type Text } from '../units'
 
-/** What a cable has to do: how far it goes, mm, whether in a wall or through a void that carries air, and behind what breaker, A. */
+/**
+ * What a cable has to do: how far it goes, mm, whether in a wall or through a void that carries air, and behind what
+ * breaker, A.
+ */
 export interface Duty { kind: string, needed: number, inWall: boolean, plenum: boolean, amps?: number }
 
 /** The model that does it and the stocked length that is taken, or why none does. */

@@ -7,7 +7,10 @@ import { cases } from '../../tests/fixtures/soak'
 const load = (n: number, max: number, column = n): Load => ({ screen: `s${n}`, x: column * 1000, y: 0, label: `C${n}`, power: { typical: max * 0.7, max } })
 const feed = (id: string, amps: number, loaded = 0, volts = 230): Feed => ({ id, amps, volts, loaded })
 
-/** Every way of giving each screen to a circuit or to none, written apart from the code: the least cost of those that keep the rule. */
+/**
+ * Every way of giving each screen to a circuit or to none, written apart from the code: the least cost of those that
+ * keep the rule.
+ */
 function bruteForce(loads: Load[], feeds: Feed[]): [number, number, number] {
   let best: [number, number, number] = [Infinity, 0, 0]
   const choice = loads.map(() => 0)

@@ -21,11 +21,17 @@ export function spreadOf(loads: Pick<Load, 'x' | 'y'>[]): number {
   return Math.max(...xs) - Math.min(...xs) + Math.max(...ys) - Math.min(...ys)
 }
 
-/** What makes one packing better than another, in this order: fewer screens left, fewer circuits, screens of one circuit nearer together. */
+/**
+ * What makes one packing better than another, in this order: fewer screens left, fewer circuits, screens of one circuit
+ * nearer together.
+ */
 export const costOf = ({ fed, left }: Packing): [number, number, number] =>
   [left.length, fed.filter(({ length }) => length > 0).length, fed.reduce((sum, loads) => sum + spreadOf(loads), 0)]
 
-/** Of two ways to feed the same screens, circuits first and then how far theirs are apart: one number, as no wall is this wide. */
+/**
+ * Of two ways to feed the same screens, circuits first and then how far theirs are apart: one number, as no wall is
+ * this wide.
+ */
 const CIRCUIT = 1e9
 
 /**
@@ -80,7 +86,10 @@ function packExactly(loads: Load[], feeds: Feed[]): Packing {
   return { fed: sets.reverse().map(pick), left: unfed }
 }
 
-/** Many screens: the thirstiest first, each on the first circuit that has room; among equals in the order of the wall, so that neighbours stay together. */
+/**
+ * Many screens: the thirstiest first, each on the first circuit that has room; among equals in the order of the wall,
+ * so that neighbours stay together.
+ */
 function packMany(loads: Load[], feeds: Feed[]): Packing {
   const order = [...loads.keys()].sort((a, b) => loads[b]!.power!.max - loads[a]!.power!.max || a - b)
   const byRoom = [...feeds.keys()].sort((a, b) => roomOf(feeds[b]!) * feeds[b]!.volts - roomOf(feeds[a]!) * feeds[a]!.volts || a - b)

@@ -1,7 +1,10 @@
 import { figure, words, type Figure } from '../units'
 import type { Display } from '../job'
 
-/** A screen that draws power: its id, where its middle is, and what its sheet says; `power` is absent where that is not known. */
+/**
+ * A screen that draws power: its id, where its middle is, and what its sheet says; `power` is absent where that is not
+ * known.
+ */
 export interface Load { screen: string, x: number, y: number, label: string, power?: NonNullable<Display['power']> }
 
 /** Continuous loads take so much of a breaker's rating (NEC 210.20). */
@@ -13,7 +16,8 @@ const BTU = 3.412
 export const ampsOf = ({ max, factor = 1 }: NonNullable<Display['power']>, volts: number): number => max / (volts * factor)
 
 /**
- * Current of some screens on a circuit together with what is on it already, as a share of its breaker, %, with its working.
+ * Current of some screens on a circuit together with what is on it already, as a share of its breaker, %, with its
+ * working.
  *
  * @param loaded what is on the circuit already, A
  * @example

@@ -114,7 +114,10 @@ function wayFindings(wall: Wall, { routes, noWay, bays, works }: Wiring, screens
   ]
 }
 
-/** Cables that nothing does for, those of which the length is not known, and what is longer than a shorter kind carries; each once. */
+/**
+ * Cables that nothing does for, those of which the length is not known, and what is longer than a shorter kind carries;
+ * each once.
+ */
 function cableFindings(wall: Wall, { cables, routes }: Wiring): Finding[] {
   const groups = <Key>(keyOf: (cable: CablePlan) => Key | undefined) => {
     const out = new Map<Key, CablePlan[]>()
@@ -160,7 +163,9 @@ function signalFindings(wall: Wall, { unported, links, boxes }: Wiring, screens:
   ]
 }
 
-/** What is wrong, doubtful or not known in the wiring of a wall; nothing is said of one where nobody has begun to wire. */
+/**
+ * What is wrong, doubtful or not known in the wiring of a wall; nothing is said of one where nobody has begun to wire.
+ */
 export function wireFindings(wall: Wall, arrays: ArrayPlan[], wiring: Wiring, catalogue: Catalogue, rules: Rules): Finding[] {
   if ((wall.sources ?? []).length === 0 && wiring.boxes.length === 0) return []
   const screens = screensOf(wall, arrays, catalogue)

@@ -2,7 +2,10 @@ import { coveringOf, type BoxModel, type Wall } from '../job'
 import { isFramed } from '../survey'
 import { words, type Text } from '../units'
 
-/** How deep the wall is behind its covering where a box goes, mm; undefined where that is not known. On furring it is as deep as the strips. */
+/**
+ * How deep the wall is behind its covering where a box goes, mm; undefined where that is not known. On furring it is as
+ * deep as the strips.
+ */
 export function cavityOf(wall: Wall): number | undefined {
   if (isFramed(wall)) return wall.structure.memberDepth
   return wall.covering.find(({ material }) => material === 'furring')?.thickness ?? 0
@@ -13,7 +16,10 @@ export const coveringBefore = (wall: Wall): number => isFramed(wall) ? coveringO
 
 export const isOutside = ({ wet, windSpeed }: Pick<Wall, 'wet' | 'windSpeed'>): boolean => wet === true || windSpeed !== undefined
 
-/** What is wrong with a box in this wall wherever it goes: too deep, its clamps do not take the covering, or it does not cover what is plugged in outside. */
+/**
+ * What is wrong with a box in this wall wherever it goes: too deep, its clamps do not take the covering, or it does not
+ * cover what is plugged in outside.
+ */
 export function unfitFor(model: BoxModel, wall: Wall): Text[] {
   const name = model.name ?? model.id
   const open = isOutside(wall) && model.kind !== 'kit-lower' && !model.cover ? [words`${name} has no in-use cover, and the wall is outside or wet`] : []

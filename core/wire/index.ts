@@ -51,7 +51,10 @@ function startsOf(loads: Load[]): CircuitPlan['starts'] {
   })
 }
 
-/** Which boxes a way is asked for, from where, and what its bundle has bored; those of a kit that lack a lower box are reported. */
+/**
+ * Which boxes a way is asked for, from where, and what its bundle has bored; those of a kit that lack a lower box are
+ * reported.
+ */
 function wantedWays(wall: Wall, boxes: BoxPlan[], feeds: Map<string, Source>, links: Link[], { cables = [] }: Catalogue): { wanted: Wanted[], noWay: NoWay[] } {
   const noWay: NoWay[] = []
   const wanted = boxes.flatMap((box): Wanted[] => {
@@ -77,7 +80,10 @@ function wantedWays(wall: Wall, boxes: BoxPlan[], feeds: Map<string, Source>, li
   return { wanted, noWay }
 }
 
-/** Works out how the arrays of a wall are wired: which circuit and which port feed which screen, where the boxes go, and the ways and cables to them. */
+/**
+ * Works out how the arrays of a wall are wired: which circuit and which port feed which screen, where the boxes go, and
+ * the ways and cables to them.
+ */
 export function wire(wall: Wall, members: Member[], arrays: ArrayPlan[], catalogue: Catalogue, rules: Rules): Wiring {
   const screens = screensOf(wall, arrays, catalogue)
   const loads = loadsOf(screens)

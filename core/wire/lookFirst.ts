@@ -4,7 +4,10 @@ import { minutesOf, type RoutePlan, type Wanted } from './routes'
 import { supposing, type Ways } from './ways'
 import type { Rules } from '../job'
 
-/** Where to look for blocking before anything is opened: a bay, by index, at a height, and the minutes that knowing saves on average. */
+/**
+ * Where to look for blocking before anything is opened: a bay, by index, at a height, and the minutes that knowing
+ * saves on average.
+ */
 export interface LookFirst { bay: number, x: number, y: number, minutes: number }
 
 /** No more bays than this are weighed: those that most routes go through. */

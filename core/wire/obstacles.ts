@@ -13,7 +13,10 @@ export const FURNITURE = new Set(['counter', 'furniture'])
 export const around = ({ x, y, width, height }: Rect, by: number): Rect => ({ x: x - by, y: y - by, width: width + 2 * by, height: height + 2 * by })
 const about = ({ x, y }: { x: number, y: number }, width: number, height: number): Rect => ({ x: x - width / 2, y: y - height / 2, width, height })
 
-/** What of a screen's mount a box behind it keeps clear of: its plate, the bracket on the display's pattern, and what moves as it closes. */
+/**
+ * What of a screen's mount a box behind it keeps clear of: its plate, the bracket on the display's pattern, and what
+ * moves as it closes.
+ */
 function mountObstacles({ plate, pattern, shown, mounting, orientation, row, column }: Screen): Obstacle[] {
   const name = `R${row} C${column}`
   const sideways = orientation === 'portrait-cw' || orientation === 'portrait-ccw'
@@ -30,7 +33,10 @@ const clearOf = ({ kind }: Feature) => kind in HAZARDS ? HAZARD_CLEARANCE : CLEA
 /** What only lies before the wall, or is seen on it. */
 const BEFORE = new Set([...FURNITURE, 'ceiling-line', 'building-line'])
 
-/** Where nothing is cut or bored, as something of the wall is there: live cables, pipes and rated junctions with what they keep clear. */
+/**
+ * Where nothing is cut or bored, as something of the wall is there: live cables, pipes and rated junctions with what
+ * they keep clear.
+ */
 export const keptFrom = ({ features = [] }: Pick<Wall, 'features'>): (Rect & { name: string, hazard: boolean })[] =>
   features.filter(({ kind }) => !BEFORE.has(kind)).map(feature => ({ ...around(feature, clearOf(feature)), name: nameOfFeature(feature), hazard: feature.kind in HAZARDS }))
 

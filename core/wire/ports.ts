@@ -35,7 +35,10 @@ type Placed = Pick<Position, 'id' | 'row' | 'column' | 'outer'>
 const apart = (a: Placed, b: Placed) => Math.abs(a.outer.x + a.outer.width / 2 - b.outer.x - b.outer.width / 2) + Math.abs(a.outer.y + a.outer.height / 2 - b.outer.y - b.outer.height / 2)
 const longest = (screens: Placed[]) => screens.slice(1).reduce((most, screen, n) => Math.max(most, apart(screens[n]!, screen)), 0)
 
-/** Screens to and fro, row by row or column by column, whichever has the shorter longest hop, and then the shorter way in all. */
+/**
+ * Screens to and fro, row by row or column by column, whichever has the shorter longest hop, and then the shorter way
+ * in all.
+ */
 export function inChain<Screen extends Placed>(screens: Screen[]): Screen[] {
   const toAndFro = (line: 'row' | 'column', along: 'row' | 'column') => [...screens].sort((a, b) => a[line] - b[line] || (a[line] % 2 === 1 ? a[along] - b[along] : b[along] - a[along]))
   const whole = (list: Screen[]) => list.slice(1).reduce((total, screen, n) => total + apart(list[n]!, screen), 0)

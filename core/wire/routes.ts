@@ -7,7 +7,10 @@ import { isOutside } from './fit'
 import { LEG_NAMES } from './legNames'
 import { inSight, onTheFace } from './raceway'
 import { placeOf } from './sources'
-import { isOpen, legsThrough, MINUTES, placeBeyond, placeIn, placesTo, reachedFrom, SIDES, type Leg, type Method, type Reached, type VoidSide, type Ways } from './ways'
+import {
+  isOpen, legsThrough, MINUTES, placeBeyond, placeIn, placesTo, reachedFrom, SIDES, type Leg, type Method,
+  type Reached, type VoidSide, type Ways,
+} from './ways'
 
 /** The way of a bundle of cables through a wall, from where it comes in or begins to a box. */
 export interface RoutePlan {
@@ -98,7 +101,9 @@ function bayNear(ways: Ways, x: number): number {
 }
 const middleOf = ({ from, to }: { from: number, to: number }) => (from + to) / 2
 
-/** Which bays some places lie in, where two that follow each other are in the same one: a line goes up or down there. */
+/**
+ * Which bays some places lie in, where two that follow each other are in the same one: a line goes up or down there.
+ */
 function bayList({ bays, levels }: Ways, places: number[]): number[] {
   const bayOf = (place: number) => place < bays.length * levels.length ? Math.floor(place / levels.length) : -1
   return [...new Set(places.slice(1).flatMap((place, n) => bayOf(place) >= 0 && bayOf(place) === bayOf(places[n]!) ? [bayOf(place)] : []))]
@@ -116,7 +121,10 @@ function reaching(ways: Ways): Reaching {
   }
 }
 
-/** Where a bundle begins: at its lower box or its source, or, where that is elsewhere, anywhere in what is open above or below. */
+/**
+ * Where a bundle begins: at its lower box or its source, or, where that is elsewhere, anywhere in what is open above or
+ * below.
+ */
 interface Beginning { starts: number[], at?: Point, side?: VoidSide }
 function beginnings(ways: Ways, { lower, source }: Wanted): Beginning[] {
   const { wall, bays } = ways
@@ -145,7 +153,9 @@ export function minutesOf(ways: Ways, wanted: Wanted[], powered: ReadonlySet<num
 }
 const NONE: ReadonlySet<number> = new Set()
 
-/** A line that begins in the bay of its box, beside it, slants over to it: what that takes more of cable is not lost. */
+/**
+ * A line that begins in the bay of its box, beside it, slants over to it: what that takes more of cable is not lost.
+ */
 function begunAt(start: Point | undefined, box: Point, legs: Leg[]): Leg[] {
   const [first, ...rest] = legs
   if (!start) return legs

@@ -2,7 +2,10 @@ import type { Subject } from '../subject'
 import type { CablePlan } from './cables'
 import type { Wiring } from './wiring'
 
-/** A line of the cable schedule: a number for its labels, what it is, both ends, and its lengths, mm; absent where not known. */
+/**
+ * A line of the cable schedule: a number for its labels, what it is, both ends, and its lengths, mm; absent where not
+ * known.
+ */
 export interface ScheduleLine {
   id: string
   subject: Subject
@@ -25,7 +28,10 @@ export interface ScheduleLine {
 
 const WAYS = { above: 'from above', below: 'from below', bay: 'inside the wall', surface: 'raceway' } as const
 
-/** The schedule of all cables, in the order in which they are pulled: power first, then signal, then what is plugged behind the displays. */
+/**
+ * The schedule of all cables, in the order in which they are pulled: power first, then signal, then what is plugged
+ * behind the displays.
+ */
 export function scheduleOf({ cables, routes }: Pick<Wiring, 'cables' | 'routes'>): ScheduleLine[] {
   const routed = (cable: CablePlan) => routes.find(({ id }) => id === cable.route)
   const rank = (cable: CablePlan) => routed(cable) ? (cable.kind === 'power' ? 0 : 1) : cable.kind === 'cord' ? 2 : 3

@@ -13,7 +13,10 @@ const ENDS: Record<Side, (rect: Screen['outer']) => Point[]> = {
   right: ({ x, y, width, height }) => [{ x: x + width, y }, { x: x + width, y: y + height }],
 }
 
-/** From a place to the farthest that a screen's sockets can be, along and up, mm: to the ends of the sides that have them, or of all where that is not known. */
+/**
+ * From a place to the farthest that a screen's sockets can be, along and up, mm: to the ends of the sides that have
+ * them, or of all where that is not known.
+ */
 export function reachTo({ outer, orientation, shown }: Screen, at: Point): number {
   const known = shown?.ports?.map(side => turnSide(side, orientation)) ?? []
   const sides = known.length > 0 ? known : Object.keys(ENDS) as Side[]

@@ -20,9 +20,14 @@ const permutations = (count: number): number[][] => count <= 1
 
 const isBetter = (a: Answer, b: Answer | undefined) => !b || a.unplaced < b.unplaced || (a.unplaced === b.unplaced && a.far < b.far - 1e-9)
 
-/** The best places of some boxes in every choice of rooms, in which each is as near to where it is wanted as those before it let it. */
+/**
+ * The best places of some boxes in every choice of rooms, in which each is as near to where it is wanted as those
+ * before it let it.
+ */
 function search(seeking: Seeking[], obstacles: Obstacle[], taken: Taken | undefined, { ownBays, apart }: Rule): Answer {
-  /** Of each box by room, how far its nearest place is where nothing else of the screen is placed: nothing is nearer. */
+  /**
+   * Of each box by room, how far its nearest place is where nothing else of the screen is placed: nothing is nearer.
+   */
   const alone = seeking.map(({ size, wanted, rooms, obstacles: own, kind }) => rooms.map((room) => {
     if (ownBays && room.bay !== undefined && taken?.[kind === 'power' ? 'signal' : 'power'].has(room.bay)) return Infinity
     const at = nearestPlace(wanted, size, [room], [...obstacles, ...own])

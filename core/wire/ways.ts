@@ -49,7 +49,10 @@ const BESIDE_PIPE = 60
 
 export const openingAt = ({ x, y }: Stop): Rect => ({ x: x - OPENING.width / 2, y: y - OPENING.height / 2, ...OPENING })
 
-/** The stretch of a bay between two heights: how long a line takes down it and up it, a grain more for each opening, and what it meets. */
+/**
+ * The stretch of a bay between two heights: how long a line takes down it and up it, a grain more for each opening, and
+ * what it meets.
+ */
 interface Step { down: number, up: number, opened: number, met: Across[], past: string[] }
 
 /** The wall seen through: its bays, the heights at which a route may begin, end or cross, and what each step takes. */
@@ -120,11 +123,17 @@ export const SIDES: VoidSide[] = ['above', 'below']
 /** Whether cables can come in from above or below. */
 export const isOpen = ({ void: beyond }: Pick<Wall, 'void'>, side: VoidSide): boolean => beyond?.[side] === 'open' || beyond?.[side] === 'plenum'
 
-/** Places are numbered: those in the bays by their level, then one for each bay in the void above, and one in that below. */
+/**
+ * Places are numbered: those in the bays by their level, then one for each bay in the void above, and one in that
+ * below.
+ */
 export const placeIn = ({ levels }: Ways, bay: number, y: number): number => bay * levels.length + levels.indexOf(y)
 export const placeBeyond = ({ levels, bays }: Ways, side: VoidSide, bay: number): number => bays.length * levels.length + (side === 'above' ? 0 : bays.length) + bay
 
-/** How every place is reached in least time: its minutes, Infinity where it is not, and the place before it, -1 at the beginning. */
+/**
+ * How every place is reached in least time: its minutes, Infinity where it is not, and the place before it, -1 at the
+ * beginning.
+ */
 export interface Reached { minutes: Float64Array, before: Int32Array }
 
 /**

@@ -102,7 +102,10 @@ function racewayOf(routes: RoutePlan[], cables: CablePlan[], cases: Rect[]): Wor
   return raceway
 }
 
-/** Pieces cut from reels: the longest first, each from the first reel that still holds it, else from the least new one that does. */
+/**
+ * Pieces cut from reels: the longest first, each from the first reel that still holds it, else from the least new one
+ * that does.
+ */
 function reelsOf(cables: CablePlan[]): Works['reels'] {
   const byModel = new Map<string, CablePlan[]>()
   for (const cable of cables) if (cable.model && !cable.model.plug && cable.taken !== undefined) byModel.set(cable.model.id, [...byModel.get(cable.model.id) ?? [], cable])

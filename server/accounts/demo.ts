@@ -36,7 +36,9 @@ export function demoPeople(accounts: Accounts): PersonSummary[] {
   return firm ? listPeople(accounts, firm.key) : []
 }
 
-/** What is said where the server runs, of how to come in for the first time; nothing where a person can come in already. */
+/**
+ * What is said where the server runs, of how to come in for the first time; nothing where a person can come in already.
+ */
 export function howToComeIn(accounts: Accounts, address: string, now: Date): string | undefined {
   const [firm] = listFirms(accounts)
   if (!firm) return `There is no firm yet. Create one at ${address}/begin with this code, which works once: ${codeForFirm(accounts, now)}`

@@ -23,7 +23,10 @@ function keep(accounts: Accounts, secret: string, invitation: NewInvitation, now
   accounts.insert(invitations).values({ ...invitation, id: randomUUID(), secret: digest(secret), madeAt: now.toISOString(), expiresAt: new Date(now.getTime() + HOLDS * DAY).toISOString() }).run()
 }
 
-/** Invites a person into a firm. @returns the secret of the link, which is shown once. @throws 422 with every fault, 409 where the address is taken */
+/**
+ * Invites a person into a firm. @returns the secret of the link, which is shown once. @throws 422 with every fault, 409
+ * where the address is taken
+ */
 export function invite(accounts: Accounts, firm: number, { name, address, role, sites }: RoleChoice & { name: unknown, address: unknown }, by: string, now: Date): string {
   const faults = [...nameFault('$.name', name), ...addressFault('$.address', address)]
   if (faults.length > 0) throw validationError(faults)
@@ -43,7 +46,10 @@ export function inviteToReset(accounts: Accounts, person: Person, choice: RoleCh
   return secret
 }
 
-/** Makes a code by which a firm and its first planner are begun; codes that were not used end. @returns the code, which is shown once */
+/**
+ * Makes a code by which a firm and its first planner are begun; codes that were not used end. @returns the code, which
+ * is shown once
+ */
 export function codeForFirm(accounts: Accounts, now: Date): string {
   // Typed manually from the window where the server runs: letters that cannot be mistaken.
   const code = [...randomBytes(12)].map(byte => 'abcdefghjkmnpqrstuvwxyz23456789'[byte % 31]).join('').replace(/(.{4})(?=.)/g, '$1-')

@@ -18,7 +18,8 @@ let beginFirm: (db: Database) => void = () => {}
  * Opens the accounts of this server; databases of firms are opened when they are first asked for.
  *
  * @param begin puts in what the database of a firm begins with
- * @param alone whether no other process may have the folder; while it is being built upon, one server takes over from another
+ * @param alone whether no other process may have the folder; while it is being built upon, one server takes over
+ *   from another
  * @throws DatabaseRefused in words
  */
 export function startDatabases(begin: (db: Database) => void, alone = true): void {

@@ -58,7 +58,9 @@ export const sessions = sqliteTable('sessions', {
   endedBy: text('ended_by'),
 }, t => [index('sessions_person').on(t.person)])
 
-/** Links by which a person comes in for the first time, or sets a new password; and the codes by which a firm is begun. */
+/**
+ * Links by which a person comes in for the first time, or sets a new password; and the codes by which a firm is begun.
+ */
 export const invitations = sqliteTable('invitations', {
   key: key(),
   id: text('id').notNull().unique(),

@@ -12,7 +12,10 @@ import { work } from '../work/pool'
 /** What is handed over of which wall, as which file; the job has all walls of the site. */
 interface PackRequest { site: string, wall: string, format: 'pdf' | 'zip', job: string, options: HandoverOptions }
 
-/** Answers with the handover of a wall as PDF, or with all its open files in a ZIP file whose times are those of what it is of. */
+/**
+ * Answers with the handover of a wall as PDF, or with all its open files in a ZIP file whose times are those of what it
+ * is of.
+ */
 export async function packAnswer(event: H3Event, { site, wall, format, job, options }: PackRequest): Promise<unknown> {
   if (format === 'pdf') {
     const pdf = await work('handover', { job, wall, options })

@@ -9,7 +9,8 @@ import type { Saves } from './saves'
 
 /**
  * A site with all that belongs to it as a ZIP file: `job.json`, its job file; `saves.json`, who saved each wall last;
- * `photos/`, its pictures as they were taken; `files/`, its other files. They are read as the file is sent, so that none waits in memory.
+ * `photos/`, its pictures as they were taken; `files/`, its other files. They are read as the file is sent, so that
+ * none waits in memory.
  *
  * @throws 404 where there is no such site
  */

@@ -46,7 +46,10 @@ function appliedTo(sqlite: SQLite.Database, file: string, { mark }: DatabaseForm
   return (sqlite.prepare(`SELECT created_at AS at FROM ${APPLIED}`).all() as { at: number }[]).map(({ at }) => Number(at))
 }
 
-/** The migrations that a database has still to go through. @throws DatabaseRefused where it has been through one that this program does not know */
+/**
+ * The migrations that a database has still to go through. @throws DatabaseRefused where it has been through one that
+ * this program does not know
+ */
 function outstanding(migrations: Migration[], applied: number[], file: string): Migration[] {
   const known = new Set(migrations.map(({ when }) => when))
   if (applied.some(at => !known.has(at))) {

@@ -98,7 +98,10 @@ export const revisions = sqliteTable('revisions', {
   document: text('document').notNull(),
 }, t => [uniqueIndex('revisions_id').on(t.site, t.wall, t.id)])
 
-/** Links by which a client reads and signs a wall without an account. What stands here is not the link itself, but its SHA-256. */
+/**
+ * Links by which a client reads and signs a wall without an account. What stands here is not the link itself, but its
+ * SHA-256.
+ */
 export const links = sqliteTable('links', {
   key: key(),
   site: ofSite(),
@@ -114,7 +117,10 @@ export const links = sqliteTable('links', {
   endedAt: text('ended_at'),
 }, t => [index('links_wall').on(t.site, t.wall)])
 
-/** Entries that came in when their author might not have made them any more: a planner takes them into the log, or declines them. */
+/**
+ * Entries that came in when their author might not have made them any more: a planner takes them into the log, or
+ * declines them.
+ */
 export const setAside = sqliteTable('set_aside', {
   key: key(),
   site: ofSite(),
@@ -131,10 +137,15 @@ export const setAside = sqliteTable('set_aside', {
   accepted: integer('accepted', { mode: 'boolean' }),
 }, t => [uniqueIndex('set_aside_id').on(t.site, t.id)])
 
-/** The state of a wall as lists over all walls show it, calculated of its plan and log in a thread; whether it still holds is told by what it was calculated of. */
+/**
+ * The state of a wall as lists over all walls show it, calculated of its plan and log in a thread; whether it still
+ * holds is told by what it was calculated of.
+ */
 export const wallStates = sqliteTable('wall_states', {
   wall: integer('wall').primaryKey().references(() => walls.key, { onDelete: 'cascade' }),
-  /** What it was calculated of, as one text: versions of the wall, its log, its site, the firm's rules and the program. */
+  /**
+   * What it was calculated of, as one text: versions of the wall, its log, its site, the firm's rules and the program.
+   */
   basis: text('basis').notNull(),
   /** What lists of walls show. */
   state: text('state').notNull(),
@@ -172,7 +183,10 @@ export const visits = sqliteTable('visits', {
   published: integer('published').notNull(),
 }, t => [index('visits_time').on(t.startsAt), index('visits_site').on(t.site)])
 
-/** What a piece of some work at a wall was to take by what was published, min: a row for each time at which that became another. */
+/**
+ * What a piece of some work at a wall was to take by what was published, min: a row for each time at which that became
+ * another.
+ */
 export const plannedMinutes = sqliteTable('planned_minutes', {
   key: key(),
   wall: integer('wall').notNull().references(() => walls.key, { onDelete: 'cascade' }),
@@ -181,7 +195,10 @@ export const plannedMinutes = sqliteTable('planned_minutes', {
   since: text('since').notNull(),
 }, t => [index('planned_minutes_wall').on(t.wall, t.kind, t.since)])
 
-/** Calendars that people subscribe to, of a crew or of a person. What stands here is not the secret in the address, but its SHA-256. */
+/**
+ * Calendars that people subscribe to, of a crew or of a person. What stands here is not the secret in the address, but
+ * its SHA-256.
+ */
 export const calendars = sqliteTable('calendars', {
   key: key(),
   kind: text('kind', { enum: ['crew', 'person'] }).notNull(),

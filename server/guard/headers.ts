@@ -1,6 +1,9 @@
 import { createHash } from 'node:crypto'
 
-/** What every answer says to the browser: nothing from elsewhere runs, nobody frames it, no type is guessed, no referrer is sent. */
+/**
+ * What every answer says to the browser: nothing from elsewhere runs, nobody frames it, no type is guessed, no referrer
+ * is sent.
+ */
 const POLICY = {
   'default-src': '\'self\'', 'img-src': '\'self\' data: blob:', 'style-src': '\'self\' \'unsafe-inline\'', 'font-src': '\'self\' data:', 'worker-src': '\'self\' blob:',
   'object-src': '\'none\'', 'base-uri': '\'self\'', 'form-action': '\'self\'', 'frame-ancestors': '\'none\'',

@@ -33,7 +33,9 @@ async function sessionIdOf(event: H3Event, cookie: string): Promise<string | und
   return secure.session
 }
 
-/** Who is signed in where a request comes from, as it stands at this moment; undefined where it says nothing of that. */
+/**
+ * Who is signed in where a request comes from, as it stands at this moment; undefined where it says nothing of that.
+ */
 async function sessionOf(event: H3Event): Promise<SignedIn | Ended | undefined> {
   const cookie = getCookie(event, SESSION_COOKIE)
   if (cookie === undefined) return undefined
@@ -41,7 +43,10 @@ async function sessionOf(event: H3Event): Promise<SignedIn | Ended | undefined> 
   return id === undefined ? { ended: 'unknown' } : openSession(accounts(), id, new Date())
 }
 
-/** A client comes by the secret in the address: its firm is found, and what it opens. Tries that open nothing are limited. */
+/**
+ * A client comes by the secret in the address: its firm is found, and what it opens. Tries that open nothing are
+ * limited.
+ */
 async function byLink(event: H3Event, secret: string): Promise<void> {
   await limited('links', clientOf(event), () => {
     const { firm: id, secret: rest } = firmOfSecret(secret)
@@ -53,7 +58,10 @@ async function byLink(event: H3Event, secret: string): Promise<void> {
   })
 }
 
-/** The site that a request is about, and whether it, or the wall, was handed over. @throws 404 where the firm has no such site */
+/**
+ * The site that a request is about, and whether it, or the wall, was handed over. @throws 404 where the firm has no
+ * such site
+ */
 function placeOf(db: Database, { site, wall }: Record<string, string>): { site: string, closed: boolean } | undefined {
   if (site === undefined) return undefined
   const row = siteOfId(db).get({ id: site })

@@ -93,7 +93,10 @@ export const ROUTE_RIGHTS: Record<string, Wanted> = {
   'POST /api/handover/:secret/sign': 'handover.sign',
 }
 
-/** What comes from a day without a signal: anyone who once had the right sends it, and each thing is looked at by when it was made. */
+/**
+ * What comes from a day without a signal: anyone who once had the right sends it, and each thing is looked at by when
+ * it was made.
+ */
 export const SENT_LATE = new Set(['POST /api/sites/:site/walls/:wall/log', 'POST /api/sites/:site/walls/:wall/revisions', 'POST /api/sites/:site/photos'])
 
 /** Whether a thing is done by a client through his link, and not by anybody of the firm. */

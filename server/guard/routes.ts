@@ -6,7 +6,10 @@ import { ROUTES } from '#api-routes'
 /** A route that an address leads to, as the table of rights names it, and what stands in its places. */
 export interface RouteFound { method: string, route: string, params: Record<string, string> }
 
-/** The routes of an address, one for each way in which it can be asked; none where there is no such address. A name that is written out comes before a place for any. */
+/**
+ * The routes of an address, one for each way in which it can be asked; none where there is no such address. A name that
+ * is written out comes before a place for any.
+ */
 export function routesOf(path: string): RouteFound[] {
   const parts = path.split('/')
   const found = ROUTES.flatMap(({ route, method }) => {

@@ -3,7 +3,10 @@ import { routesOf } from '../guard/routes'
 import { letIn } from '../guard/letIn'
 import { apiError } from '../utils/apiError'
 
-/** Before anything is read of a request: whether it may come, whether its address is asked so, and whether the caller may do that. */
+/**
+ * Before anything is read of a request: whether it may come, whether its address is asked so, and whether the caller
+ * may do that.
+ */
 export default defineEventHandler(async (event) => {
   const path = event.path.split('?')[0]!
   guard({ method: event.method, path, header: name => getHeader(event, name) })

@@ -44,7 +44,10 @@ export async function keepPhoto(folder: string, site: string, bytes: Buffer): Pr
   return `${name}.${ending}`
 }
 
-/** Where a site's picture is kept; one that an earlier version kept for all sites together counts where the site speaks of it. */
+/**
+ * Where a site's picture is kept; one that an earlier version kept for all sites together counts where the site speaks
+ * of it.
+ */
 function pathOf(folder: string, site: string, name: string, isMentioned: () => boolean): string | undefined {
   if (!NAME.test(name)) return undefined
   const own = join(photosIn(folder), site, name)
@@ -53,7 +56,10 @@ function pathOf(folder: string, site: string, name: string, isMentioned: () => b
   return existsSync(common) && isMentioned() ? common : undefined
 }
 
-/** The photos of a site as they were taken: those kept for it, and those of earlier versions that its job file speaks of. */
+/**
+ * The photos of a site as they were taken: those kept for it, and those of earlier versions that its job file speaks
+ * of.
+ */
 export function photosOf(folder: string, site: string, job: string): { name: string, path: string }[] {
   const own = existsSync(join(photosIn(folder), site)) ? readdirSync(join(photosIn(folder), site)).filter(name => NAME.test(name)) : []
   const mentioned = [...job.matchAll(/"([0-9a-f]{32}\.(?:jpg|png|webp))"/g)].map(([, name]) => name!)

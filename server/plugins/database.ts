@@ -18,7 +18,10 @@ function sealingKey(): string {
   return readFileSync(file, 'utf8')
 }
 
-/** Opens and migrates the databases before the first request, and closes them with the server. Without them nothing can be served: the server ends with the reason in words. */
+/**
+ * Opens and migrates the databases before the first request, and closes them with the server. Without them nothing can
+ * be served: the server ends with the reason in words.
+ */
 export default defineNitroPlugin((nitro) => {
   try {
     startDatabases(seedCatalogue, !import.meta.dev)

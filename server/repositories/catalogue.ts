@@ -1,5 +1,7 @@
 import { and, asc, eq, sql } from 'drizzle-orm'
-import { KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, type Model, type ModelKind } from '../../core/catalogue'
+import {
+  KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, type Model, type ModelKind,
+} from '../../core/catalogue'
 import { remember } from '../../core/memo'
 import { LIMITS, same, type Catalogue, type Fault } from '../../core/job'
 import { models, sites, wallModels, walls } from '../database/schema'
@@ -9,7 +11,10 @@ import { apiError, validationError } from '../utils/apiError'
 import { siteDocument } from './siteRows'
 import { addMove, readStock, stockMoves, type StockCounts } from './stock'
 
-/** Who kept a model last, which version of it that is, which walls use it, and whether any site holds it, so that new figures become a revision. */
+/**
+ * Who kept a model last, which version of it that is, which walls use it, and whether any site holds it, so that new
+ * figures become a revision.
+ */
 export interface Keeping { version: number, savedAt: string, savedBy: string, usedBy: { site: string, wall: string, name: string }[], held: boolean }
 
 /** The firm's catalogue; `kept` and `stock` go by kind and id, as `display/kelda-46n`. */

@@ -23,7 +23,10 @@ const said = (entry: LogEntry) => {
   return rest
 }
 
-/** Why a revision cannot be issued: its frozen content is missing, its letter is taken, or it depends on an override that does not exist. */
+/**
+ * Why a revision cannot be issued: its frozen content is missing, its letter is taken, or it depends on an override
+ * that does not exist.
+ */
 function issueFaults(db: Database, site: number, { id }: Wall, { revision, frozen }: EntryOf<'issued'>): Fault[] {
   const text = frozen === undefined ? undefined : revisionText(db, site, id, frozen)
   if (text === undefined) return [{ path: '$.frozen', message: 'is not on this server: send the frozen revision before the entry that issues it' }]
@@ -83,7 +86,10 @@ function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): { ac
   }
 }
 
-/** Adds an entry to a wall's log by its author, or sets it aside. @throws as `addSigned`, and 403 where he might never make it */
+/**
+ * Adds an entry to a wall's log by its author, or sets it aside. @throws as `addSigned`, and 403 where he might never
+ * make it
+ */
 function addEntry(db: Database, site: SiteRow, wall: Wall, author: Author, given: unknown, receivedAt: string): LogEntry | Waiting {
   const { action, place } = wantedOf(db, site, wall, given)
   const authored = author(given, action, place, receivedAt)
@@ -126,7 +132,10 @@ export function addLogEntry(db: Database, siteId: string, wall: string, author: 
   }, { behavior: 'immediate' })
 }
 
-/** Takes an entry that was set aside into the log, as a planner decided. @throws 404 where none waits, and as `addSigned` */
+/**
+ * Takes an entry that was set aside into the log, as a planner decided. @throws 404 where none waits, and as
+ * `addSigned`
+ */
 export function acceptAside(db: Database, key: number, by: string, at: string): LogEntry {
   return db.transaction(() => {
     const { site, wall, entry } = asideOf(db, key)

@@ -1,5 +1,8 @@
 import { and, asc, eq, gt, gte, lt } from 'drizzle-orm'
-import { momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, WORK_KINDS, type Settings, type Stretch, type WorkKind } from '../../core/programme'
+import {
+  momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, WORK_KINDS, type Settings, type Stretch,
+  type WorkKind,
+} from '../../core/programme'
 import { schemaFaults } from '../../core/job'
 import { group, list, moment, must, name, notLess, oneOf } from '../../core/job/fields'
 import { perDatabase, type Database } from '../database/perDatabase'
@@ -40,7 +43,9 @@ export function saveSettings(db: Database, settings: unknown, version: unknown):
   }, { behavior: 'immediate' })
 }
 
-/** So soon after now a stretch that goes on with what is under way begins, ms: schedules begin at a quarter of an hour. */
+/**
+ * So soon after now a stretch that goes on with what is under way begins, ms: schedules begin at a quarter of an hour.
+ */
 const SOON = 16 * 60_000
 
 /**
@@ -66,7 +71,8 @@ type Proposed = Pick<PublishedStretch, 'site' | 'wall' | 'task' | 'crew' | 'kind
 type Sent = Proposed & { minutes: number }
 
 /**
- * Publishes a schedule: from now on it is what feeds, day sheets and pick lists go by. What began before stays as it was
+ * Publishes a schedule: from now on it is what feeds, day sheets and pick lists go by. What began before stays as it
+ * was
  * published; everything later is as it is given.
  *
  * @throws 409 where the settings it was made from are no longer those that hold; 422 where a stretch is of no wall or

@@ -1,5 +1,8 @@
 import { asc, eq } from 'drizzle-orm'
-import { idFrom, idsNow, LIMITS, rulesFaults, siteFaults, validateJob, withPlainIds, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
+import {
+  idFrom, idsNow, LIMITS, rulesFaults, siteFaults, validateJob, withPlainIds, type Catalogue, type Job, type Rules,
+  type Site,
+} from '../../core/job'
 import { brokenLink } from '../../core/log'
 import type { SavedBy, Saves } from '../archive/saves'
 import { atomically } from '../database/atomically'
@@ -113,11 +116,13 @@ export const savesOfSite = (db: Database, id: string): Saves['walls'] =>
 
 /**
  * Keeps a job as a new site; what the firm of the file chose for all its sites is from then on what this site chose,
- * so that its walls are planned as they were. A log that has its chain keeps it; what no server has had yet is added to it.
+ * so that its walls are planned as they were. A log that has its chain keeps it; what no server has had yet is added
+ * to it.
  *
  * @param given a job that `validateJob` has let through
  * @param saves who saved each wall last, where that is known
- * @throws 409 where the server has a site of this id; 422 where the log's chain is broken or an entry is of no wall of the file
+ * @throws 409 where the server has a site of this id; 422 where the log's chain is broken or an entry is of no wall
+ *   of the file
  */
 export function importJob(db: Database, given: Job, by: string, at: string, saves: SavedBy = new Map()): string {
   const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = withPlainIds(given)

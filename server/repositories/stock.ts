@@ -6,7 +6,10 @@ import type { Database } from '../database/perDatabase'
 import { models, stock } from '../database/schema'
 import { notFound, validationError } from '../utils/apiError'
 
-/** How many there are of each model, by kind and id, as `fastener/lag-3/8x3`; of one that is not in it that is not known. */
+/**
+ * How many there are of each model, by kind and id, as `fastener/lag-3/8x3`; of one that is not in it that is not
+ * known.
+ */
 export type StockCounts = Record<string, number>
 
 export function readStock(db: Database): StockCounts {
@@ -57,7 +60,10 @@ export function addMove(db: Database, kind: ModelKind, id: string, change: unkno
 /** Notes by itself that so many of a model came, or went. @throws as `addMove` */
 export const moveStock = (...move: Parameters<typeof addMove>): number => atomically(move[0], () => addMove(...move))
 
-/** Moves so many of a model from one place to another, whole or not at all. @throws as `addMove`, and 422 for a number that is not above none */
+/**
+ * Moves so many of a model from one place to another, whole or not at all. @throws as `addMove`, and 422 for a number
+ * that is not above none
+ */
 export function moveStockTo(db: Database, kind: ModelKind, id: string, count: unknown, by: string, at: string, note: unknown, place: unknown, to: unknown): number {
   if (typeof count !== 'number' || count <= 0) throw validationError([{ path: '$.change', message: 'must be more than 0 for a transfer' }])
   return atomically(db, () => {

@@ -33,7 +33,10 @@ function checked(rules: unknown): Rules {
   return rules as Rules
 }
 
-/** Walls that are planned otherwise once the firm, or a site, has these rules. @throws 404 for the site, 422 with every fault */
+/**
+ * Walls that are planned otherwise once the firm, or a site, has these rules. @throws 404 for the site, 422 with every
+ * fault
+ */
 export const touchedBy = (db: Database, rules: unknown, siteId?: string): TouchedWall[] => siteId === undefined
   ? touchedOf(db, db.select().from(sites).orderBy(asc(sites.name)).all(), 'firm', checked(rules))
   : touchedOf(db, db.select().from(sites).where(eq(sites.key, siteRow(db, siteId).key)).all(), 'site', checked(rules))

@@ -71,7 +71,10 @@ function staleWalls(db: Database): { key: number, site: string, id: string, basi
 /** States that are being calculated, by the firm's database: later callers wait for the same. */
 const atWork = new WeakMap<object, Promise<void>>()
 
-/** What is put in the place of a state that cannot be calculated: the wall is shown, and it is tried again once it has changed. */
+/**
+ * What is put in the place of a state that cannot be calculated: the wall is shown, and it is tried again once it has
+ * changed.
+ */
 const FAILED: Pick<WallState, 'stops' | 'work' | 'needed' | 'used' | 'kit' | 'samples' | 'lessons' | 'cautions' | 'screens'> & { stages: Partial<Record<Stage, StageState>> }
   = { stages: {}, stops: [{ stage: 'survey', message: ['The plan of this wall cannot be calculated: open the wall to see why.'] }], cautions: 0, screens: [], work: [], needed: [], used: [], kit: [], samples: [], lessons: { holes: [], truing: [], stops: [] } }
 

@@ -53,7 +53,10 @@ export function readWallText(db: Database, siteId: string, id: string): string {
   return `{"job":${jobText(db, site, row, row.document)},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
 }
 
-/** What cannot be in a wall, whatever the place; calculated once for each wall and catalogue, as the next save asks it again. */
+/**
+ * What cannot be in a wall, whatever the place; calculated once for each wall and catalogue, as the next save asks it
+ * again.
+ */
 const infeasible = new WeakMap<Wall, { catalogue: Catalogue, faults: Fault[] }>()
 function infeasibleIn(wall: Wall, catalogue: Catalogue): Fault[] {
   const known = infeasible.get(wall)
@@ -80,7 +83,10 @@ function saveModelsUsed(db: Database, key: number, wall: Wall): void {
 
 const columnsOf = ({ name, width, height, structure }: Wall) => ({ name, width, height, structure: structure.kind })
 
-/** A wall whose readings are by whom the server knows: those that it had stay by anyone who took them, new ones are by anyone who saves. */
+/**
+ * A wall whose readings are by whom the server knows: those that it had stay by anyone who took them, new ones are by
+ * anyone who saves.
+ */
 function withAuthors(after: Wall, before: Wall, by: string): Wall {
   if (!after.evidence || after.evidence === before.evidence) return after
   const known = new Map((before.evidence ?? []).map(reading => [reading.id, reading.by]))

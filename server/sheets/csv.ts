@@ -4,7 +4,10 @@ import { tableOf, type SheetOptions } from '../../core/mark/sheet'
 import { inMarkingOrder, type Mark } from '../../core/mark'
 import type { Piece } from '../../core/survey'
 
-/** The marks in the order in which a person makes them, as a table for a spreadsheet: the rounded figures as printed, and beside them the exact millimetres. */
+/**
+ * The marks in the order in which a person makes them, as a table for a spreadsheet: the rounded figures as printed,
+ * and beside them the exact millimetres.
+ */
 export function marksAsCsv(marks: Mark[], { units, precision, piece }: Pick<SheetOptions, 'units' | 'precision'> & { piece?: Piece }): string {
   const exact = (mm: number | undefined) => mm === undefined ? '' : Number(mm.toFixed(4))
   // A spreadsheet reads the typographic minus as text.

@@ -27,7 +27,10 @@ export async function handoverPdf(job: Job, wallId: string, options: HandoverOpt
   return new Uint8Array(await sheetAsPdf(drawHandover(handedOverOf(job, wall), options), `${job.site.name}, ${wall.name}: handover`, momentOf(job, wallId)))
 }
 
-/** A job without what the firm keeps of its site: permits and the like are not the client's, and would be names without files. */
+/**
+ * A job without what the firm keeps of its site: permits and the like are not the client's, and would be names without
+ * files.
+ */
 function withoutFiles({ site: { files: _, ...site }, ...job }: Job): Job {
   return { ...job, site }
 }

@@ -9,7 +9,9 @@ export interface Run { text: string, file: string }
 interface Face { file: string, has: Set<number> }
 
 const folder = () => resolve(process.env.WT_FONTS || 'node_modules')
-/** The sheet's own typeface, then one for scripts that it has not; each in the two weights that a sheet is written in. */
+/**
+ * The sheet's own typeface, then one for scripts that it has not; each in the two weights that a sheet is written in.
+ */
 const FACES: Record<400 | 600, string>[] = [
   { 400: '@expo-google-fonts/barlow-semi-condensed/400Regular/BarlowSemiCondensed_400Regular.ttf', 600: '@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf' },
   { 400: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf', 600: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf' },
@@ -21,7 +23,8 @@ const facesOf = memoize((weight: 400 | 600): Face[] => FACES.map((face) => {
   return { file, has: new Set((openSync(file) as Font).characterSet) }
 }))
 
-// Scripts that are written from right to left, or whose letters change with their neighbours: a PDF of stretches would garble them.
+// Scripts that are written from right to left, or whose letters change with their neighbours: a PDF of stretches would
+// garble them.
 const NOT_BY_LETTER = /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}\p{Script=Devanagari}\p{Script=Bengali}\p{Script=Tamil}\p{Script=Telugu}\p{Script=Thai}\p{Script=Khmer}\p{Script=Myanmar}]/u
 /** Whether one typeface has all of a text; most texts are of the sheet's own. */
 function isAllIn(text: string, { has }: Face): boolean {

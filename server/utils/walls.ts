@@ -3,7 +3,10 @@ import { database, seenBy } from '../accounts/access'
 import { listWalls, refreshStates, type WallLine } from '../repositories/wallStates'
 import { work } from '../work/pool'
 
-/** The walls that the caller sees, with their states as they were calculated last; those that have changed since are begun to be calculated again. */
+/**
+ * The walls that the caller sees, with their states as they were calculated last; those that have changed since are
+ * begun to be calculated again.
+ */
 export function wallsSeen(event: H3Event, wants?: { work: boolean }): WallLine[] {
   const db = database(event)
   const walls = listWalls(db, seenBy(event), wants)

@@ -1,5 +1,7 @@
 import { arrange, pixelMap, testPicture } from '../../core/arrange'
-import { arraysOf, InvalidJob, LIMITS, soundJsonFault, validateJob, type Fault, type Job, type LogEntry, type StoredRevision } from '../../core/job'
+import {
+  arraysOf, InvalidJob, LIMITS, soundJsonFault, validateJob, type Fault, type Job, type LogEntry, type StoredRevision,
+} from '../../core/job'
 import { chainState, type ChainState } from '../../core/log'
 import { frozenFaults, handedOverOf, sheetSource, type Frozen, type SheetSource } from '../../core/revision'
 import { clientViewOf, type HandoverOptions } from '../../core/close'
@@ -8,7 +10,10 @@ import { planFile } from '../../core/plan/planFile'
 import { wallState, type WallState } from '../../core/programme/wallState'
 import { PAPERS, stamped } from '../../core/sheet'
 import { drawElectrician, drawLabels, scheduleOf } from '../../core/wire'
-import { differenceFile, kitFile, sheetFile, templatesFile, type DifferenceFormat, type KitFormat, type SheetFormat, type TemplateFormat } from '../sheets/files'
+import {
+  differenceFile, kitFile, sheetFile, templatesFile, type DifferenceFormat, type KitFormat, type SheetFormat,
+  type TemplateFormat,
+} from '../sheets/files'
 import { handoverPdf, packOf, type Pack } from '../sheets/pack'
 import { sheetAsPdf } from '../sheets/pdf'
 import { scheduleAsCsv } from '../sheets/scheduleCsv'
@@ -45,7 +50,10 @@ export const TASKS = {
     return source && sheetFile(source, format, options)
   },
 
-  /** Templates of plates and cut-outs of a job's one wall; undefined where it has no such revision or nothing of this id. */
+  /**
+   * Templates of plates and cut-outs of a job's one wall; undefined where it has no such revision or nothing of this
+   * id.
+   */
   async templates({ job, format, of, revision, options }: OfRevision & { format: TemplateFormat, of?: string }): Promise<Uint8Array | string | undefined> {
     const source = sourceOf(job, revision)
     return source && templatesFile(source, format, of, options)
@@ -63,7 +71,10 @@ export const TASKS = {
     return before && after && differenceFile(before, after, format, options)
   },
 
-  /** What is printed of the wiring of a job's one wall: the electrician's sheet and the labels as PDF, the schedule as CSV; undefined where it has no such revision. */
+  /**
+   * What is printed of the wiring of a job's one wall: the electrician's sheet and the labels as PDF, the schedule as
+   * CSV; undefined where it has no such revision.
+   */
   async wiring({ job, as, revision, options: { paper, units, precision } }: OfRevision & { as: WiringSheet }): Promise<Uint8Array | string | undefined> {
     const source = sourceOf(job, revision)
     if (!source) return undefined

@@ -10,7 +10,8 @@ test('a plate put by hand is told by how much it misses, with its cure, its reas
   await fill(page, 'Array lateral adjustment', '0')
   await fill(page, SLID, '0')
   const stop = page.locator('[data-finding=hole-misses-member]')
-  // Half of 38, less 1.5 × 9.525 and 1.645 σ of 0.7: 3.6 of wood either side of member 5's centre at 1690; the slot begins at 1698.
+  // Half of 38, less 1.5 × 9.525 and 1.645 σ of 0.7: 3.6 of wood either side of member 5's centre at 1690; the slot
+  // begins at 1698.
   await expect(stop).toContainText('Top hole of R1 C1 at 1698 mm misses stud 5 by 4.4 mm')
   await expect(stop).toContainText('Shift the plate 7.9 mm to the left')
   await expect(bench).toContainText('8 of 9 plates fixed')

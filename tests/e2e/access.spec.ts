@@ -37,7 +37,9 @@ async function seriousFaultsIn(theme: keyof typeof LOOKED_AT, page: Page) {
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join('; ')}`)
 }
 
-/** Waits until nothing more comes: an open wall hears from the server all the while, so that the network is never idle. */
+/**
+ * Waits until nothing more comes: an open wall hears from the server all the while, so that the network is never idle.
+ */
 async function drawn(page: Page) {
   if (page.url().includes('/walls/') && !page.url().endsWith('/rules')) await expect(page.getByTestId('at-hand')).toBeVisible()
   else await page.waitForLoadState('networkidle')

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { BoxModel } from '~~/core/job'
 
-/** A box to scale: its cut-out from the front, and beside it how deep it goes into the wall and how far it stands out. */
+/**
+ * A box to scale: its cut-out from the front, and beside it how deep it goes into the wall and how far it stands out.
+ */
 const { box } = defineProps<{ box: BoxModel }>()
 const { show } = useUnits()
 const most = computed(() => Math.max(box.cutout.height, box.cutout.width, 60))

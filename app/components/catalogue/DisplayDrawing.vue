@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { Display, Side } from '~~/core/job'
 
-/** A display to scale: its front with bezels and picture, its back with the mounting pattern, its side with the back's shape. */
+/**
+ * A display to scale: its front with bezels and picture, its back with the mounting pattern, its side with the back's
+ * shape.
+ */
 const { display } = defineProps<{ display: Display }>()
 const { show } = useUnits()
 const gap = computed(() => display.width * 0.12)

@@ -3,7 +3,9 @@ import { Archive, ArchiveRestore, Copy, Save, Undo2 } from 'lucide-vue-next'
 import { produce, type Draft } from 'immer'
 import { evenBezels } from '~~/core/arrange'
 import { fieldsOf, KINDS, MODEL_FIELDS, modelFaults, type Model, type ModelKind } from '~~/core/catalogue'
-import { same, type BoxModel, type CableModel, type Display, type Fastener, type Mount, type ScrewKit } from '~~/core/job'
+import {
+  same, type BoxModel, type CableModel, type Display, type Fastener, type Mount, type ScrewKit,
+} from '~~/core/job'
 import { parseLength } from '~~/core/units'
 
 /** One model: its drawing, which follows the figures as they are typed, and every figure that a plan needs. */

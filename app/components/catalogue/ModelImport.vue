@@ -2,7 +2,9 @@
 import { Check, X } from 'lucide-vue-next'
 import Papa from 'papaparse'
 import { cellFromCsv } from '~~/core/csv'
-import { judgeModelRows, judgeModels, KINDS, modelColumns, type Model, type ModelKind, type ModelRow, type ModelVerdict } from '~~/core/catalogue'
+import {
+  judgeModelRows, judgeModels, KINDS, modelColumns, type Model, type ModelKind, type ModelRow, type ModelVerdict,
+} from '~~/core/catalogue'
 
 /** A file of models before it is taken in: what each would add, change or be refused for. */
 const { kind, file, kept } = defineProps<{ kind: ModelKind, file: File, kept: Model[] }>()

@@ -1,8 +1,13 @@
 <script setup lang="ts">
-import { createColumnHelper, FlexRender, getCoreRowModel, getFilteredRowModel, getSortedRowModel, useVueTable, type SortingState } from '@tanstack/vue-table'
+import {
+  createColumnHelper, FlexRender, getCoreRowModel, getFilteredRowModel, getSortedRowModel, useVueTable,
+  type SortingState,
+} from '@tanstack/vue-table'
 import { ArrowDown, ArrowUp } from 'lucide-vue-next'
 import { newestOf, type Model, type ModelKind } from '~~/core/catalogue'
-import { choiceName, type Display, type Fastener, type Mount, type ScrewKit, type BoxModel, type CableModel } from '~~/core/job'
+import {
+  choiceName, type Display, type Fastener, type Mount, type ScrewKit, type BoxModel, type CableModel,
+} from '~~/core/job'
 
 /** The models of one kind: searched, filtered and sorted by what tells them apart. */
 const { kind, models, usedBy, unkept } = defineProps<{ kind: ModelKind, models: Model[], usedBy: (id: string) => number, unkept: (id: string) => boolean }>()

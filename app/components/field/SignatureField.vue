@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import SignaturePad from 'signature_pad'
 
-/** A field to sign in with a finger, a pen or a mouse; what is signed is strokes in 1000 by 400, the same on every screen. */
+/**
+ * A field to sign in with a finger, a pen or a mouse; what is signed is strokes in 1000 by 400, the same on every
+ * screen.
+ */
 const ink = defineModel<number[][]>({ required: true })
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const [WIDE, HIGH] = [1000, 400]

@@ -2,7 +2,9 @@
 import { ENTRY_NAMES, RESULT_NAMES } from '~~/core/log'
 import type { Aside } from '~~/server/repositories/setAside'
 
-/** Entries that were made when their author had lost the right to: a planner takes them into the log, or declines them. */
+/**
+ * Entries that were made when their author had lost the right to: a planner takes them into the log, or declines them.
+ */
 const waiting = ref<Aside[]>([])
 const fault = ref('')
 async function ask(path: string, init?: { method: string, body: unknown }) {

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-/** The address of a calendar that phones and calendar programs subscribe to: made, made anew, ended. It is shown once. */
+/**
+ * The address of a calendar that phones and calendar programs subscribe to: made, made anew, ended. It is shown once.
+ */
 const { path, of } = defineProps<{ path: string, of: string }>()
 const address = ref('')
 const says = ref('')

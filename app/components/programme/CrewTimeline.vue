@@ -4,7 +4,9 @@ import type { PlacedTask } from '~~/core/programme'
 import { foldTime } from './fold'
 import { dayAt, siteLetters, timeAt } from './when'
 
-/** Who does what when, a row a crew; hours at which nobody works are folded. A task is dragged to another time or crew. */
+/**
+ * Who does what when, a row a crew; hours at which nobody works are folded. A task is dragged to another time or crew.
+ */
 const { from, to, movable } = defineProps<{ from: number, to: number, movable: boolean }>()
 const store = useProgrammeStore()
 const { tell } = useUnits()

@@ -3,7 +3,10 @@
 const { title } = defineProps<{ title: string }>()
 const store = useProgrammeStore()
 const route = useRoute()
-/** The schedule is calculated of all sites, so that only people who see all sites have it; everyone has what is published. */
+/**
+ * The schedule is calculated of all sites, so that only people who see all sites have it; everyone has what is
+ * published.
+ */
 const PAGES = [
   { to: '/programme', title: 'Schedule', plans: true }, { to: '/programme/week', title: 'Week' }, { to: '/programme/day', title: 'Day sheet' },
   { to: '/programme/stock', title: 'Stock and vans' }, { to: '/programme/learned', title: 'Lessons learned', plans: true }, { to: '/programme/crews', title: 'Crews and hours', plans: true },

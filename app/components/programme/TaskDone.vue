@@ -5,7 +5,10 @@ import { TASK_STEP } from '~~/core/programme/taskStep'
 import { wallKey } from '~/sync/device'
 import { useOutbox } from '~/sync/useOutbox'
 
-/** Says that a kind of work at a wall is done, where no step of the run of work does: it goes into the wall's log, from the outbox where there is no connection. */
+/**
+ * Says that a kind of work at a wall is done, where no step of the run of work does: it goes into the wall's log, from
+ * the outbox where there is no connection.
+ */
 const { site, wall, kind, done = false } = defineProps<{
   site: string
   wall: string

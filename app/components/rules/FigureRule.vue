@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { chosenFigure, effectiveRules, levelOfRule, type RuleFigure, type RuleLevel, type RuleLevels } from '~~/core/rules'
+import {
+  chosenFigure, effectiveRules, levelOfRule, type RuleFigure, type RuleLevel, type RuleLevels,
+} from '~~/core/rules'
 import { formatLength, parseLength, type UnitSystem } from '~~/core/units'
 
 /** A house rule that is a length: what holds here, who chose it, and to choose it for this level. */

@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupDescription, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
-import { chosenOption, effectiveRules, levelOfRule, type HouseRule, type RuleLevel, type RuleLevels } from '~~/core/rules'
+import {
+  chosenOption, effectiveRules, levelOfRule, type HouseRule, type RuleLevel, type RuleLevels,
+} from '~~/core/rules'
 
-/** One question on which good installers disagree: the schools, each with its reason, what holds here, and who chose it. */
+/**
+ * One question on which good installers disagree: the schools, each with its reason, what holds here, and who chose it.
+ */
 const { rule, levels, level, fixed = false } = defineProps<{ rule: HouseRule, levels: RuleLevels, level: RuleLevel, fixed?: boolean }>()
 const emit = defineEmits<{ choose: [value: string | undefined] }>()
 const value = computed(() => chosenOption(rule, effectiveRules(levels)).value)

@@ -2,7 +2,10 @@
 import { logEntryFaults, type LogEntry } from '~~/core/job'
 import { ENTRY_FIELD_NAMES } from '~~/core/log'
 
-/** An entry of the log that was refused, its figures and words to be put right. Lengths are millimetres, as the log has them. */
+/**
+ * An entry of the log that was refused, its figures and words to be put right. Lengths are millimetres, as the log has
+ * them.
+ */
 const { entry } = defineProps<{ entry: LogEntry }>()
 const emit = defineEmits<{ mended: [entry: LogEntry], cancel: [] }>()
 const FIXED = new Set(['id', 'kind', 'wall', 'seq', 'receivedAt', 'prev', 'hash'])

@@ -6,7 +6,10 @@ import { ENTRY_NAMES } from '~~/core/log'
 import type { DesignChange, UnsentEntry } from '~/sync/device'
 import { useOutbox } from '~/sync/useOutbox'
 
-/** What the server refused of what was done on this device, and what nobody can read of it, with the reasons: to mend, to send again, to save as a file or to give up. */
+/**
+ * What the server refused of what was done on this device, and what nobody can read of it, with the reasons: to mend,
+ * to send again, to save as a file or to give up.
+ */
 const { outbox, waiting, broken, drop } = useOutbox()
 const count = computed(() => waiting.value.entries.length + waiting.value.photos.length + waiting.value.designs.length + broken.value.length)
 const mending = ref<number>()

@@ -4,7 +4,9 @@ import type { SiteState } from '~~/server/repositories/sites'
 import type { ListedWall } from '~/composables/useWalls'
 import { sendSiteFile, siteFileAddress } from '~/utils/siteFiles'
 
-/** A site's files: permits, drawings of the building and the like; and what can be printed of its walls as they stand. */
+/**
+ * A site's files: permits, drawings of the building and the like; and what can be printed of its walls as they stand.
+ */
 const { site, walls } = defineProps<{ site: string, walls: ListedWall[] }>()
 const state = defineModel<SiteState>()
 const session = useSessionStore()

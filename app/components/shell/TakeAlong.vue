@@ -4,7 +4,9 @@ import { HardDriveDownload } from 'lucide-vue-next'
 import { stillThere, takeAlong, type Taken } from '~/sync/takeAlong'
 import { useOutbox } from '~/sync/useOutbox'
 
-/** Takes a site along: its walls, what was issued, pictures and sheets come to this device, for a day without a signal. */
+/**
+ * Takes a site along: its walls, what was issued, pictures and sheets come to this device, for a day without a signal.
+ */
 const { site } = defineProps<{ site: string }>()
 const { device } = useOutbox()
 const taken = useLocalStorage<Record<string, Taken>>('wide-trellis:taken', {})

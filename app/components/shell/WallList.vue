@@ -5,7 +5,10 @@ import { STAGES } from '~~/core/finding'
 import { ENTRY_NAMES, type EntryKind } from '~~/core/log'
 import type { ListedWall } from '~/composables/useWalls'
 
-/** Every wall at a glance: its nine stages, what stops it, who comes next, what was last; searched, filtered, sorted. Only what is in sight is drawn. */
+/**
+ * Every wall at a glance: its nine stages, what stops it, who comes next, what was last; searched, filtered, sorted.
+ * Only what is in sight is drawn.
+ */
 const { walls } = defineProps<{ walls: ListedWall[] }>()
 const search = ref('')
 const show = ref('all')

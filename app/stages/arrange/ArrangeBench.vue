@@ -24,7 +24,9 @@ function nudge(dx: number, dy: number) {
     nudged.at.y.value += dy
   })
 }
-/** Turns the screen that is chosen, or else all of them: in a grid of oblong cells a screen by itself goes upside down. */
+/**
+ * Turns the screen that is chosen, or else all of them: in a grid of oblong cells a screen by itself goes upside down.
+ */
 function turnOn() {
   const chosen = cell.value
   if (!array.value) return

@@ -1,8 +1,14 @@
 <script setup lang="ts">
-import { AlignCenterHorizontal, AlignCenterVertical, AlignEndHorizontal, AlignEndVertical, AlignHorizontalDistributeCenter, AlignHorizontalSpaceBetween, AlignStartHorizontal, AlignStartVertical, AlignVerticalDistributeCenter, AlignVerticalSpaceBetween, Copy, FlipHorizontal2, GitCompareArrows, Plus, Trash2 } from 'lucide-vue-next'
+import {
+  AlignCenterHorizontal, AlignCenterVertical, AlignEndHorizontal, AlignEndVertical, AlignHorizontalDistributeCenter,
+  AlignHorizontalSpaceBetween, AlignStartHorizontal, AlignStartVertical, AlignVerticalDistributeCenter,
+  AlignVerticalSpaceBetween, Copy, FlipHorizontal2, GitCompareArrows, Plus, Trash2,
+} from 'lucide-vue-next'
 import { arraysOf, type Wall } from '~~/core/job'
 
-/** Everything that hangs on the wall: arrays apart and in line, and the alternatives that the client can choose from. */
+/**
+ * Everything that hangs on the wall: arrays apart and in line, and the alternatives that the client can choose from.
+ */
 const emit = defineEmits<{ add: [] }>()
 const store = useWallStore()
 const { comparing } = useComparison()

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { EYE, retellPlacing, runFigure } from '~~/core/arrange'
 import { modelsUsed } from '~~/core/catalogue'
-import { COLUMN_ALIGNMENTS, ORIENTATIONS, ROW_ALIGNMENTS, type Alignment, type HorizontalEdge, type Orientation, type ScreenArray, type VerticalEdge, type Wall } from '~~/core/job'
+import {
+  COLUMN_ALIGNMENTS, ORIENTATIONS, ROW_ALIGNMENTS, type Alignment, type HorizontalEdge, type Orientation,
+  type ScreenArray, type VerticalEdge, type Wall,
+} from '~~/core/job'
 import { words, figure } from '~~/core/units'
 
 /** An array as a whole: its model, how many, which way up, how far apart, and where. */

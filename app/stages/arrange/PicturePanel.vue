@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Download, ImageUp } from 'lucide-vue-next'
-import { fitSource, hiddenPixels, lostToSeams, massOf, pixelMap, powerOf, seamTolerance, testPicture } from '~~/core/arrange'
+import {
+  fitSource, hiddenPixels, lostToSeams, massOf, pixelMap, powerOf, seamTolerance, testPicture,
+} from '~~/core/arrange'
 
 /** The picture that drives the array: its canvas, what seams hide of it, and how sources lie on it. */
 const store = useWallStore()

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { angleUp, EYE, farthestViewer, nearestViewer, OFF_AXIS_LIMIT, offAxis, pictureOf, pixelsNotVisible, USUAL_VIEWER, WALKWAY } from '~~/core/arrange'
+import {
+  angleUp, EYE, farthestViewer, nearestViewer, OFF_AXIS_LIMIT, offAxis, pictureOf, pixelsNotVisible, USUAL_VIEWER,
+  WALKWAY,
+} from '~~/core/arrange'
 import { depthsOf } from '~~/core/mount'
 
 /** Who looks at the picture, from where, and what stands in the way. */
@@ -18,7 +21,10 @@ const out = computed(() => array.value && mount.value && display.value ? depthsO
 /** Where along the wall they stand: before the picture's middle until it is said. */
 const stands = computed(() => along.value ?? (picture.value ? picture.value.left + picture.value.width / 2 : 0))
 const aside = computed(() => picture.value && offAxis(picture.value, stands.value, distance.value))
-/** The plan: the wall above, the viewer below as far off as they stand; the cone in which a picture is not too foreshortened. */
+/**
+ * The plan: the wall above, the viewer below as far off as they stand; the cone in which a picture is not too
+ * foreshortened.
+ */
 const above = computed(() => {
   const { left, width } = picture.value!
   const deep = Math.max(distance.value, nearestViewer(picture.value!, eye.value).value) + 600
@@ -26,7 +32,10 @@ const above = computed(() => {
   const [from, to] = [Math.min(0, stands.value - 400), Math.max(wall, stands.value + 400)]
   return { box: `${from} -200 ${to - from} ${deep + 200}`, wall, deep, middle: left + width / 2, left, right: left + width }
 })
-/** The side view: the wall at the left, the viewer as far to the right as they stand, mm. What is farther off is left out. */
+/**
+ * The side view: the wall at the left, the viewer as far to the right as they stand, mm. What is farther off is left
+ * out.
+ */
 const scene = computed(() => {
   const nearest = picture.value ? nearestViewer(picture.value, eye.value).value : 0
   const width = Math.max(distance.value, nearest) + 900

@@ -16,7 +16,10 @@ function useCanvas(): ComputedRef<Canvas> {
   }))
 }
 
-/** Arrange: which displays, how many, and where. The stage that is opened first on most walls: its bench is not fetched by itself. */
+/**
+ * Arrange: which displays, how many, and where. The stage that is opened first on most walls: its bench is not fetched
+ * by itself.
+ */
 export const arrangeStage: StageRoom = {
   id: 'arrange', title: 'Arrange', does: 'Displays, number and position',
   bench: ArrangeBench, ledger: ScreenLedger, useCanvas,

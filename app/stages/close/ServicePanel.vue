@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { behindOf, getOutOf, replacementOf } from '~~/core/close'
 
-/** Years later: what is behind a screen, how to get it out, another model in its place, how the seams drift, and what is due. */
+/**
+ * Years later: what is behind a screen, how to get it out, another model in its place, how the seams drift, and what is
+ * due.
+ */
 const store = useWallStore()
 const { screens, record, handover, of } = useClose()
 const { live, built } = useWallPlan()
@@ -24,7 +27,10 @@ function sayVisit() {
   fault.value = store.record({ kind: 'visit', purpose: visit.purpose, ...visit.note.trim() && { note: visit.note.trim() } }).map(({ message }) => message).join(' ')
   if (!fault.value) visit.note = ''
 }
-/** What was taken out and put in is recorded; where its model is another, the design says so too, and all is planned anew. */
+/**
+ * What was taken out and put in is recorded; where its model is another, the design says so too, and all is planned
+ * anew.
+ */
 function replace() {
   const screen = chosen.value
   if (!screen || !next.value) return

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { CASE_NAMES } from '~~/core/fix'
 
-/** Into the wall: the fasteners that could hold the array, the best first, and what each load does to the one that is chosen. */
+/**
+ * Into the wall: the fasteners that could hold the array, the best first, and what each load does to the one that is
+ * chosen.
+ */
 const store = useWallStore()
 const { array, fixing, ranked } = useFixing()
 const { take } = useModelChoice()

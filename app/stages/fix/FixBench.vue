@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** Fix: which fastener holds the plates and how far each load uses it, how it is set, and which screw goes into the display. */
+/**
+ * Fix: which fastener holds the plates and how far each load uses it, how it is set, and which screw goes into the
+ * display.
+ */
 const store = useWallStore()
 const { array, fixing, pairs, pair, keyOf, pairOptions } = useFixing()
 const summary = computed(() => {

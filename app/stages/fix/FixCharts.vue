@@ -2,7 +2,10 @@
 import VueApexCharts from 'vue3-apexcharts'
 import { CASE_NAMES, depthCurve, pullCurve, type LoadCase } from '~~/core/fix'
 
-/** Where a picture decides: how far each fastener is used, what pulling the row out does, and what setting it deeper gains. */
+/**
+ * Where a picture decides: how far each fastener is used, what pulling the row out does, and what setting it deeper
+ * gains.
+ */
 const store = useWallStore()
 const { array, wall, fixing, display, mount, worstPosition, strips, fastener, ranked } = useFixing()
 const { pulled } = usePulled()

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { ScrewChoice } from '~~/core/fix'
 
-/** The screw into the display cut through, to scale: bracket and washers, what is between, the insert, and where the screw must end. */
+/**
+ * The screw into the display cut through, to scale: bracket and washers, what is between, the insert, and where the
+ * screw must end.
+ */
 const { choice, chosen } = defineProps<{ choice: ScrewChoice, chosen?: number }>()
 const range = computed(() => choice.range!)
 /** From under the head to where thread and free depth begin and end, mm. */

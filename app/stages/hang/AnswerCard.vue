@@ -2,7 +2,10 @@
 import { RESULT_NAMES } from '~~/core/log'
 import type { ArrayPlan } from '~~/core/mount'
 
-/** What follows from a hole that was not as planned: what moves and by how much, what fills it, and what else could be done, each with what it costs. */
+/**
+ * What follows from a hole that was not as planned: what moves and by how much, what fills it, and what else could be
+ * done, each with what it costs.
+ */
 const { asked, change, moves, dead, close, waiting, open } = useAnswer()
 const { live, steps } = useWallPlan()
 const { piece, Piece } = usePiece()

@@ -2,7 +2,10 @@
 import { differenceOf } from '~~/core/revision/difference'
 import type { Frozen, Revision } from '~~/core/revision'
 
-/** A revision that was issued while this device worked from another: what differs, made holes first, before anything more is drilled. */
+/**
+ * A revision that was issued while this device worked from another: what differs, made holes first, before anything
+ * more is drilled.
+ */
 const { from, to } = defineProps<{ from: Revision & { frozen: Frozen }, to: Revision & { frozen: Frozen } }>()
 const { accept } = useRevisionAtWall()
 const difference = computed(() => differenceOf(from.frozen.plan, to.frozen.plan))

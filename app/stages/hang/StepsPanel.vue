@@ -2,7 +2,9 @@
 import { Check, Volume2, VolumeOff } from 'lucide-vue-next'
 import { usePhoto } from '~/sync/usePhoto'
 
-/** The run of work, one step a screen: what is done, why now, who and how long; next and back by key, pedal or thumb. */
+/**
+ * The run of work, one step a screen: what is done, why now, who and how long; next and back by key, pedal or thumb.
+ */
 const emit = defineEmits<{ holes: [] }>()
 const { run, said } = useRun()
 const store = useWallStore()

@@ -1,7 +1,9 @@
 import { same, arraysOf } from '~~/core/job'
 import type { MadeHole } from '~~/core/log'
 
-/** What follows from holes that were not as planned: the plan of the moment against the revision that is worked from. */
+/**
+ * What follows from holes that were not as planned: the plan of the moment against the revision that is worked from.
+ */
 export function useAnswer() {
   const store = useWallStore()
   const { live, upToDate, built } = useWallPlan()

@@ -3,7 +3,9 @@ import { Download } from 'lucide-vue-next'
 import { PAPERS, type PaperName } from '~~/core/sheet'
 import { parseScale } from '~~/core/sheet/parseScale'
 
-/** The sheets as files, on the paper and to the scale that is wanted: of the revision that was issued last, or a draft. */
+/**
+ * The sheets as files, on the paper and to the scale that is wanted: of the revision that was issued last, or a draft.
+ */
 const { paper, preview, scale, draft } = useSheetView()
 const store = useWallStore()
 const { plan } = useWallPlan()

@@ -6,7 +6,10 @@ interface Place { value: string, label: string, x: number }
 const OWN = 'own'
 const JAMBS = new Set(['door', 'window'])
 
-/** Where dimensions can run from: an end of the wall, a jamb, a laser's cross on an array's centre line, a hole that is made. */
+/**
+ * Where dimensions can run from: an end of the wall, a jamb, a laser's cross on an array's centre line, a hole that is
+ * made.
+ */
 export function useDatumChoices() {
   const store = useWallStore()
   const { plan, built } = useWallPlan()

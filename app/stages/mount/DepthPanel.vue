@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { depthsOf } from '~~/core/mount'
 
-/** What lies behind a screen, stowed and as far out as the slider draws its row; the section beside it shows the same. */
+/**
+ * What lies behind a screen, stowed and as far out as the slider draws its row; the section beside it shows the same.
+ */
 const store = useWallStore()
 const { array, position, mount, step } = usePlates()
 const { withUnit, fineWithUnit } = useUnits()

@@ -40,7 +40,10 @@ function heights({ holes = [] }: Position) {
 }
 const chosen = computed(() => column.value.find(({ chosen }) => chosen))
 const cut = computed(() => Math.max(core.value - SHOWN, 0))
-/** What is in sight, mm: the chosen screen with a good part of its neighbours, from within the wall to the farthest face. */
+/**
+ * What is in sight, mm: the chosen screen with a good part of its neighbours, from within the wall to the farthest
+ * face.
+ */
 const sight = computed(() => {
   const { outer } = position.value!
   const past = Math.min(outer.height * 0.28, 260)

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { centreFigure, MEMBER_KIND_NAMES, MEMBER_SOURCE_NAMES, METHOD_NAMES, pointsTo, proofOf, signsOf, spacingFigure, startFigure, widthFigure } from '~~/core/survey'
+import {
+  centreFigure, MEMBER_KIND_NAMES, MEMBER_SOURCE_NAMES, METHOD_NAMES, pointsTo, proofOf, signsOf, spacingFigure,
+  startFigure, widthFigure,
+} from '~~/core/survey'
 
 /** One member of the framing map: how sure it is, what it rests on, and the sums behind it. */
 const { index } = defineProps<{ index: number }>()

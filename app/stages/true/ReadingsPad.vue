@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { isSeam, type ReadingKind } from './useReadings'
 
-/** Gaps and steps at the ends of seams and the level of the row that others go by, one place after the other, by a keypad made for it; what is missing constrains nothing. */
+/**
+ * Gaps and steps at the ends of seams and the level of the row that others go by, one place after the other, by a
+ * keypad made for it; what is missing constrains nothing.
+ */
 const emit = defineEmits<{ recorded: [] }>()
 const store = useWallStore()
 const { array } = useTruing()

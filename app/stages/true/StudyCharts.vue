@@ -2,7 +2,10 @@
 import VueApexCharts from 'vue3-apexcharts'
 import type { Studied } from './useStudy'
 
-/** How far off the worst seam stays once the adjusters have done what they can; and how likely the wall is to close without each cause, and with what would better it. */
+/**
+ * How far off the worst seam stays once the adjusters have done what they can; and how likely the wall is to close
+ * without each cause, and with what would better it.
+ */
 const { studied } = defineProps<{ studied: Studied }>()
 const { showFine, suffix, system } = useUnits()
 const { colours, base, theme } = useChart()

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { MORE_TRAVEL, type Share } from '~~/core/study'
 
-/** How likely the wall is to close before anything is drilled: by either way of marking, what costs most, and what would better it. */
+/**
+ * How likely the wall is to close before anything is drilled: by either way of marking, what costs most, and what would
+ * better it.
+ */
 const store = useWallStore()
 const { trials, share, failed, current, subject, outdated, run, cancel } = useStudy()
 const { fineWithUnit: far } = useUnits()

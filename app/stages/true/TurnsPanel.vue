@@ -3,7 +3,10 @@ import { Check } from 'lucide-vue-next'
 import { cornersOf, turnFaults } from '~~/core/true'
 import { widening } from '~/drawing/seams'
 
-/** Which adjuster to turn, how far and which way, row after row in an order that works; what then remains, and what binds. */
+/**
+ * Which adjuster to turn, how far and which way, row after row in an order that works; what then remains, and what
+ * binds.
+ */
 const store = useWallStore()
 const { array, alignment, failed, working, last, now } = useTruing()
 const { made, then, moves, entries, all, clear } = useTurns()

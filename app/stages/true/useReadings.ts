@@ -12,12 +12,17 @@ type Typed = Partial<Record<ReadingKind, string>>
 const said = (name: string) => name.toUpperCase().replace('C', ' C')
 export const isSeam = (place: Place): place is Extract<Place, { end: End }> => 'end' in place
 
-/** What is read of the array that is worked on, place after place: what is typed and not recorded yet lasts through a reload. */
+/**
+ * What is read of the array that is worked on, place after place: what is typed and not recorded yet lasts through a
+ * reload.
+ */
 export const useReadings = createSharedComposable(() => {
   const store = useWallStore()
   const { array, screens, last } = useTruing()
   const { system, tell, fineWithUnit: withUnit } = useUnits()
-  /** Level is read along the row that others go by: by the house rule on heights, the top one of a grid or the lowest. */
+  /**
+   * Level is read along the row that others go by: by the house rule on heights, the top one of a grid or the lowest.
+   */
   const reference = computed(() => {
     const rows = screens.value.map(({ row }) => row)
     return store.rules.heightDatum === 'bottom-edge' ? Math.max(...rows) : Math.min(...rows)
@@ -26,7 +31,8 @@ export const useReadings = createSharedComposable(() => {
     const at = new Map(screens.value.map(screen => [nameOf(screen), screen]))
     const gap = array.value?.gap ?? { x: 0, y: 0 }
     const ends = (a: string, b: string, ends: End[], target: number): Place[] => at.has(b) ? ends.map(end => ({ key: `${a} ${b} ${end}`, between: [a, b], end, target, label: `${said(a)} | ${said(b)}, ${end}` })) : []
-    // Row by row; in a row the upright seams from the left, then the level ones below it back from the right: nothing is walked twice.
+    // Row by row; in a row the upright seams from the left, then the level ones below it back from the right: nothing
+    // is walked twice.
     const rows = [...new Set(screens.value.map(({ row }) => row))].sort((a, b) => a - b)
     return rows.flatMap((row) => {
       const columns = screens.value.filter(screen => screen.row === row).map(({ column }) => column).sort((a, b) => a - b)

@@ -3,7 +3,10 @@ import { nameOf } from '~~/core/true'
 import type { Seam, SeamDrawing } from '~/drawing/seams'
 import { isSeam } from './useReadings'
 
-/** The seams of the array that is worked on as the drawing shows them: what is being read, what was read last, or what will be once all is turned as stated. */
+/**
+ * The seams of the array that is worked on as the drawing shows them: what is being read, what was read last, or what
+ * will be once all is turned as stated.
+ */
 export function useSeamDrawing() {
   const store = useWallStore()
   const { arrayPlan, alignment, last } = useTruing()

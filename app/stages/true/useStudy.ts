@@ -8,7 +8,9 @@ export interface Studied { array: string, study: Study, notKnown: NotKnown[], to
 
 const [SEED, USUAL] = [1, 10_000]
 
-/** The study of the array that is worked on: run when it is asked for, with its progress shown, cancelled at any moment. */
+/**
+ * The study of the array that is worked on: run when it is asked for, with its progress shown, cancelled at any moment.
+ */
 export const useStudy = createSharedComposable(() => {
   const store = useWallStore()
   const { array, arrayPlan } = useTruing()

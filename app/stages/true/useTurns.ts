@@ -5,7 +5,10 @@ const keyOf = ({ screen, adjuster }: Pick<Move, 'screen' | 'adjuster'>) => `${sc
 /** Screws are told by eighths of a turn; a slide by tenths of a millimetre. */
 const stepOf = ({ turns }: Pick<Move, 'turns'>) => turns === undefined ? 0.1 : 0.125
 
-/** What was turned of what is reported, and what was turned otherwise; and whether the drawing shows the seams as read or as they will be. */
+/**
+ * What was turned of what is reported, and what was turned otherwise; and whether the drawing shows the seams as read
+ * or as they will be.
+ */
 export const useTurns = createSharedComposable(() => {
   const { alignment, last } = useTruing()
   /** How far each was turned, turns or mm, by screen and adjuster; absent where it was not. */

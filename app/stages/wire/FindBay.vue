@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { carriedTo, missesBay, type RoutePlan } from '~~/core/wire'
 
-/** How the bay of a route is found again from above or below, by a dimension or by a locator; and what to do when a tool is lost in the wall. */
+/**
+ * How the bay of a route is found again from above or below, by a dimension or by a locator; and what to do when a tool
+ * is lost in the wall.
+ */
 const { route } = defineProps<{ route: RoutePlan }>()
 const store = useWallStore()
 const { plan } = useWallPlan()

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** The way of every bundle through the wall: its legs and what was met, how its bay is found, what all of them take, and what they rest on. */
+/**
+ * The way of every bundle through the wall: its legs and what was met, how its bay is found, what all of them take, and
+ * what they rest on.
+ */
 const { plan } = useWallPlan()
 const { routes, route, routeName, leg } = useWire()
 const { withUnit, fineWithUnit } = useUnits()

@@ -2,7 +2,10 @@
 import type { CableModel, Source } from '~~/core/job'
 import { carriesOf } from '~~/core/wire'
 
-/** A player, a rack or a data plate: what it carries, to each screen or in a chain, where it is, and which of its ports are used. */
+/**
+ * A player, a rack or a data plate: what it carries, to each screen or in a chain, where it is, and which of its ports
+ * are used.
+ */
 const { source } = defineProps<{ source: Source }>()
 const { plan } = useWallPlan()
 const { withUnit } = useUnits()

@@ -2,7 +2,10 @@
 import { X } from 'lucide-vue-next'
 import type { Source } from '~~/core/job'
 
-/** Where power or signal comes from: its name, what is told of it, and where it is: on the wall, or so much cable away from it. */
+/**
+ * Where power or signal comes from: its name, what is told of it, and where it is: on the wall, or so much cable away
+ * from it.
+ */
 const { source } = defineProps<{ source: Source, label: string, far: string }>()
 const store = useWallStore()
 const { length, clear, nameIt } = useSourceFields()

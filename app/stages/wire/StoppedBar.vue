@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { RoutePlan } from '~~/core/wire'
 
-/** At the wall: the line stopped, and how high, told on the drawing or typed; or it went through. Either is entered in the wall and the log, and the next way is planned at once. */
+/**
+ * At the wall: the line stopped, and how high, told on the drawing or typed; or it went through. Either is entered in
+ * the wall and the log, and the next way is planned at once.
+ */
 const { route } = defineProps<{ route: RoutePlan }>()
 const store = useWallStore()
 const { plan } = useWallPlan()

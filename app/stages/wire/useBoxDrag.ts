@@ -1,6 +1,9 @@
 import type { DragOffset } from '~/drawing/useDraftDrag'
 
-/** Boxes that are dragged about the wall: shown as they go, with what is wrong where they are, and put there manually when let go. */
+/**
+ * Boxes that are dragged about the wall: shown as they go, with what is wrong where they are, and put there manually
+ * when let go.
+ */
 export function useBoxDrag() {
   const { plan } = useWallPlan()
   const { select } = useSelection()

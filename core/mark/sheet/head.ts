@@ -13,7 +13,10 @@ export interface SheetJob { site: Pick<Site, 'name' | 'units'>, rules: Rules }
 /** The code by which a telephone finds the wall is so large, mm. */
 const CODE = 17
 const RULES = 2.5
-/** Rules that every sheet prints, because drilling depends on them. The others are printed where the firm, site or wall set them. */
+/**
+ * Rules that every sheet prints, because drilling depends on them. The others are printed where the firm, site or wall
+ * set them.
+ */
 const ALWAYS_TOLD = new Set<string>(['proofOfFraming', 'coveringCountsAsGap', 'hollowWallAnchors', 'blockJoints', 'furring', 'heightDatum'])
 
 /** The house rules as lines of the head: as short as they can be, because each line makes the drawing smaller. */
@@ -24,7 +27,10 @@ function houseRules({ rules, site }: SheetJob, paper: Paper): string[] {
 /** How deep the block at the top of every page is. */
 export const headOf = (job: SheetJob, paper: Paper) => 17.4 + 3.3 * houseRules(job, paper).length
 
-/** What stands at the head of every page: what it is of, where its figures run from, how true they are, and the house rules. */
+/**
+ * What stands at the head of every page: what it is of, where its figures run from, how true they are, and the house
+ * rules.
+ */
 export function titleBlock(job: SheetJob, wall: Wall, plan: Shown, scale: number, paper: Paper, { units, precision, issue, address }: SheetOptions): Shape {
   const { width, margin, title } = paper
   const head = headOf(job, paper)

@@ -1,6 +1,8 @@
 import type { Wall } from '../../job'
 import { rulesFor } from '../../rules'
-import { draftAcross, drawTile, footLine, inLines, label, PAPERS, scaleBar, scaleFor, tilesOf, type Paper } from '../../sheet'
+import {
+  draftAcross, drawTile, footLine, inLines, label, PAPERS, scaleBar, scaleFor, tilesOf, type Paper,
+} from '../../sheet'
 import { group, type Shape } from '../../svg'
 import { formatLength } from '../../units'
 import { inMarkingOrder } from '../order'
@@ -27,7 +29,9 @@ function decisionPages(decisions: string[], head: number, paper: Paper): Shape[]
     ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT))))
 }
 
-/** The table's lines: every mark in the order in which a person makes them, under what those of a row have in common. */
+/**
+ * The table's lines: every mark in the order in which a person makes them, under what those of a row have in common.
+ */
 function linesOf({ marking: { marks }, piece }: Shown, { units, precision }: SheetOptions): TableLine[] {
   return inMarkingOrder(marks).flatMap(({ title, marks }): TableLine[] => [{ heading: title }, ...tableOf(marks, units, precision, piece)])
 }

@@ -48,7 +48,8 @@ describe('the table', () => {
     const sheet = drawSheet(job, wall, planWall(wall, job), { paper: 'letter', units, precision: {} })
     const rows = new Map<string, { from: number, to: number }[]>()
     for (const [, x, y, anchor, text] of sheet.pages.map(svgText).join('').matchAll(/<text x="([\d.]+)" y="([\d.]+)" font-size="2.7"[^>]*text-anchor="(start|end)"[^>]*>([^<]*)</g)) {
-      // The letters of the sheet's typeface are under half their size wide, on average; strokes and spaces half of that.
+      // The letters of the sheet's typeface are under half their size wide, on average; strokes and spaces half of
+      // that.
       const wide = [...text!.replaceAll('&quot;', '"')].reduce((sum, letter) => sum + (/['"/ 1.]/.test(letter) ? 0.26 : 0.48) * 2.7, 0)
       const at = Number(x)
       rows.set(y!, [...rows.get(y!) ?? [], anchor === 'end' ? { from: at - wide, to: at } : { from: at, to: at + wide }])

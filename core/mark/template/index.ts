@@ -1,4 +1,7 @@
-import { draftAcross, drawTile, footLine, INK, inLines, issueLine, label, PAPERS, scaleBar, STOP, tilesOf, type Issue, type PaperName, type Sheet } from '../../sheet'
+import {
+  draftAcross, drawTile, footLine, INK, inLines, issueLine, label, PAPERS, scaleBar, STOP, tilesOf, type Issue,
+  type PaperName, type Sheet,
+} from '../../sheet'
 import { circle, group, line, rect, type Shape } from '../../svg'
 import { bitName, formatLength, type Precision, type UnitSystem } from '../../units'
 import type { Marking } from '../index'

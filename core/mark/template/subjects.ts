@@ -6,7 +6,10 @@ import type { BoxPlan } from '../../wire'
 /** A stretch of a slot from the middle of what is drawn, mm. */
 export interface TemplateSlot { x1: number, x2: number, y: number, diameter: number }
 
-/** Something drawn as large as it is: a plate with its holes, or what is cut out for a box; all from its middle, mm, y up. */
+/**
+ * Something drawn as large as it is: a plate with its holes, or what is cut out for a box; all from its middle, mm, y
+ * up.
+ */
 export interface TemplateSubject {
   /** Id of a screen or of a box, and of all others that are alike. */
   ids: string[]
@@ -41,7 +44,9 @@ function cutOutOf({ id, cutout, held, kind }: BoxPlan): TemplateSubject[] {
   return [{ ids: [id], kind: 'cut-out', names: [`box ${id}`], at: [{ x: cutout.x + width / 2, y: cutout.y + height / 2 }], outline: { x: -width / 2, y: -height / 2, width, height }, slots: [], holes: [] }]
 }
 
-/** All plates and cut-outs of a wall; those that are alike to a tenth of a millimetre are one, for all of their places. */
+/**
+ * All plates and cut-outs of a wall; those that are alike to a tenth of a millimetre are one, for all of their places.
+ */
 export function templateSubjects(wall: { arrays: ScreenArray[] }, { arrays, wiring }: { arrays: ArrayPlan[], wiring: { boxes: BoxPlan[] } }, catalogue: Catalogue): TemplateSubject[] {
   const all = [
     ...arrays.flatMap(({ id, positions }) => {

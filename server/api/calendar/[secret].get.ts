@@ -11,7 +11,10 @@ import { notFound } from '../../utils/apiError'
 
 const DAY = 86_400_000
 
-/** A calendar that a person subscribed to, by the secret in its address: what was published for a crew or a person, from a month ago on. */
+/**
+ * A calendar that a person subscribed to, by the secret in its address: what was published for a crew or a person, from
+ * a month ago on.
+ */
 export default defineEventHandler(event => limited('links', clientOf(event), () => {
   const { firm: id, secret } = firmOfSecret(getRouterParam(event, 'secret')!.replace(/\.ics$/, ''))
   const firm = id === undefined ? listFirms(accounts())[0] : firmOfId(accounts(), id)

@@ -10,7 +10,10 @@ import { jsonBody } from '../../utils/jsonBody'
 import { now } from '../../utils/now'
 import { signIn } from '../../utils/session'
 
-/** Begins a firm and its first planner by the code that was printed where the server runs: `{ code, firm, name, address, password }`. */
+/**
+ * Begins a firm and its first planner by the code that was printed where the server runs: `{ code, firm, name, address,
+ * password }`.
+ */
 export default defineEventHandler(async (event) => {
   const { code, firm, name, address, password } = fieldsOf(await jsonBody(event))
   const open = () => openInvitation(accounts(), String(code), ['firm'], new Date())

@@ -6,7 +6,10 @@ import { readProgramme } from '../../repositories/programme'
 import { listPlaces } from '../../repositories/sites'
 import { wallsSeen } from '../../utils/walls'
 
-/** All that a programme is calculated of, as far as the caller sees it: settings, people, sites with their windows, walls with the work that is left. */
+/**
+ * All that a programme is calculated of, as far as the caller sees it: settings, people, sites with their windows,
+ * walls with the work that is left.
+ */
 export default defineEventHandler((event) => {
   const db = database(event)
   const walls = wallsSeen(event, { work: true })

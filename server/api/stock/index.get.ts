@@ -10,7 +10,10 @@ import { everyModel } from '../../repositories/catalogue'
 
 const [DAY, LONGEST] = [86_400_000, 366]
 
-/** How the stock stands against what the visits of the next days need, `?days=` of them, 14 where none is said; or against all that the walls of one `?site=` still need. */
+/**
+ * How the stock stands against what the visits of the next days need, `?days=` of them, 14 where none is said; or
+ * against all that the walls of one `?site=` still need.
+ */
 export default defineEventHandler((event) => {
   const db = database(event)
   const { site: ofSite } = getQuery(event)

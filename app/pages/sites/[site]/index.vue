@@ -22,7 +22,9 @@ const units = computed(() => site.value?.units ?? 'metric')
 const { tell } = useUnits()
 const { walls, load } = useWalls()
 void load()
-/** What is said of the place, its people and its files: one for all three, so that a change of one makes no other stale. */
+/**
+ * What is said of the place, its people and its files: one for all three, so that a change of one makes no other stale.
+ */
 const state = ref<SiteState>()
 onMounted(async () => { state.value = await api<SiteState>(`/sites/${id}`).catch(() => undefined) })
 const stateOf = (wall: string) => walls.value?.find(each => each.site === id && each.id === wall)

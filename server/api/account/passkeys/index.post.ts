@@ -24,7 +24,10 @@ const register = defineWebAuthnRegisterEventHandler({
   },
 })
 
-/** Adds a passkey of the device that asks: asked twice, for what it is to sign, and with what it signed. Whose it is is the session's to say. */
+/**
+ * Adds a passkey of the device that asks: asked twice, for what it is to sign, and with what it signed. Whose it is is
+ * the session's to say.
+ */
 export default defineEventHandler((event) => {
   checkSmall(event)
   return register(event)

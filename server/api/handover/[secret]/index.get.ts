@@ -2,7 +2,10 @@ import { database, openedLink } from '../../../accounts/access'
 import { readJobText } from '../../../repositories/walls'
 import { work } from '../../../work/pool'
 
-/** What a client sees of a wall through a link: its picture, what is open, the cautions, who signed. Nothing else of the site. */
+/**
+ * What a client sees of a wall through a link: its picture, what is open, the cautions, who signed. Nothing else of the
+ * site.
+ */
 export default defineEventHandler(async (event) => {
   const { site, wall, link: { client, expiresAt } } = openedLink(event)
   return { ...await work('clientView', { job: readJobText(database(event), site, wall) }), client, expiresAt }

@@ -7,7 +7,10 @@ import { now } from '../../../utils/now'
 import { fieldsOf } from '../../../utils/fields'
 import { jsonBody } from '../../../utils/jsonBody'
 
-/** A client signs, and may remark on something: `{ id, name, role, ink, remark }`. The same id once more is the same signature. */
+/**
+ * A client signs, and may remark on something: `{ id, name, role, ink, remark }`. The same id once more is the same
+ * signature.
+ */
 export default defineEventHandler(async (event) => {
   const { site, wall, link } = openedLink(event)
   const { id, name, role, ink, remark } = fieldsOf(await jsonBody(event))

@@ -4,7 +4,10 @@ import { audited } from '../../../utils/audited'
 import { fieldsOf } from '../../../utils/fields'
 import { jsonBody } from '../../../utils/jsonBody'
 
-/** Puts what is said of a site's place: `{ place, version }`; what `place` does not name stays, what it has as null is taken away. */
+/**
+ * Puts what is said of a site's place: `{ place, version }`; what `place` does not name stays, what it has as null is
+ * taken away.
+ */
 export default defineEventHandler(async (event) => {
   const { place, version } = fieldsOf(await jsonBody(event))
   const site = getRouterParam(event, 'site')!

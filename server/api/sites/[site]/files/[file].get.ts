@@ -4,7 +4,10 @@ import { folderOfFirm } from '../../../../accounts/open'
 import { readFile } from '../../../../files/siteFiles'
 import { readSite } from '../../../../repositories/sites'
 
-/** A file of a site, to be saved under the name that it came with. It is never shown as a page of this server, whatever is in it. */
+/**
+ * A file of a site, to be saved under the name that it came with. It is never shown as a page of this server, whatever
+ * is in it.
+ */
 export default defineEventHandler((event) => {
   const [{ site }, file] = [readSite(database(event), getRouterParam(event, 'site')!), getRouterParam(event, 'file')!]
   const bytes = readFile(folderOfFirm(firmOf(event)), site, file)

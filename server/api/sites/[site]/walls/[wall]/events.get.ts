@@ -8,7 +8,10 @@ import { readWall } from '../../../../../repositories/walls'
 /** So often something is sent, so that what lies between does not take the connection for a dead one, ms. */
 const BEAT = 20_000
 
-/** What happens to a wall as it happens (server-sent events): `log` with the entries that came in, `saved` with the version of its design. */
+/**
+ * What happens to a wall as it happens (server-sent events): `log` with the entries that came in, `saved` with the
+ * version of its design.
+ */
 export default defineEventHandler((event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const { version } = readWall(database(event), site, wall)

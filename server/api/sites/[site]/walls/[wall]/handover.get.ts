@@ -7,7 +7,10 @@ import { siteRow } from '../../../../../repositories/siteRows'
 import { siteUnits } from '../../../../../repositories/walls'
 import { sheetRequest } from '../../../../../utils/sheetRequest'
 
-/** What is handed over with a wall: `?format=pdf|zip&paper=…&units=…`; made again of the same it is the same to the byte. */
+/**
+ * What is handed over with a wall: `?format=pdf|zip&paper=…&units=…`; made again of the same it is the same to the
+ * byte.
+ */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const db = database(event)

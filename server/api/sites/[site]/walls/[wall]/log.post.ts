@@ -12,7 +12,8 @@ import { turn } from '../../../../../utils/turn'
 
 /**
  * Adds one entry to the log, or, as `{ "entries": […] }`, many in their order: each is answered by itself, and one
- * that is refused keeps none of the others out, and one whose maker had lost the right to make it waits for a planner. There is no route that changes or removes one.
+ * that is refused keeps none of the others out, and one whose maker had lost the right to make it waits for a planner.
+ * There is no route that changes or removes one.
  */
 export default defineEventHandler(async (event) => {
   const body = await jsonBody(event)

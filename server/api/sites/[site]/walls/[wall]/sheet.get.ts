@@ -5,7 +5,11 @@ import { sheetAnswer } from '../../../../../utils/sheetAnswer'
 import { revisionOf, sheetRequest } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
 
-/** The mark-out sheet as a file: `?format=pdf|svg|dxf|csv|json&revision=A|draft&paper=…&scale=25&units=metric|imperial&fine=0|1`; of the last revision, or of a draft where none was issued. */
+/**
+ * The mark-out sheet as a file:
+ * `?format=pdf|svg|dxf|csv|json&revision=A|draft&paper=…&scale=25&units=metric|imperial&fine=0|1`; of the last
+ * revision, or of a draft where none was issued.
+ */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const job = readJobText(database(event), site, wall)

@@ -6,7 +6,10 @@ import { work } from '../../../../../work/pool'
 
 const FORMATS = { electrician: 'pdf', labels: 'pdf', schedule: 'csv' } as const
 
-/** What is printed of the wiring: `?as=electrician|labels|schedule&revision=A|draft&paper=…&units=metric|imperial&fine=0|1`. */
+/**
+ * What is printed of the wiring:
+ * `?as=electrician|labels|schedule&revision=A|draft&paper=…&units=metric|imperial&fine=0|1`.
+ */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const query = getQuery(event)

@@ -5,7 +5,10 @@ import { apiError, validationError } from '../../../../../../utils/apiError'
 import { bodyText } from '../../../../../../utils/jsonBody'
 import { work } from '../../../../../../work/pool'
 
-/** Takes what a device froze, once the server has worked it out itself and no stop stands against it; the entry of the log that names its id then issues it. */
+/**
+ * Takes what a device froze, once the server has worked it out itself and no stop stands against it; the entry of the
+ * log that names its id then issues it.
+ */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const text = await bodyText(event, LIMITS.frozenBytes)
