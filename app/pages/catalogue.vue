@@ -92,9 +92,9 @@ useHead({ title: 'Catalogue · Wide Trellis' })
     <p v-if="failed" class="field-fault p-6" role="alert">
       {{ failed }}
     </p>
-    <main v-else class="grid min-h-0 flex-1 gap-x-6 gap-y-3 overflow-y-auto p-4 md:grid-cols-[minmax(0,5fr)_minmax(0,7fr)] md:overflow-hidden">
+    <main v-else class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-3 overflow-y-auto p-4 md:grid-cols-[minmax(0,5fr)_minmax(0,7fr)] md:overflow-hidden">
       <div class="flex min-h-0 flex-col gap-3">
-        <div class="flex items-center gap-3">
+        <div class="flex items-center gap-3 max-md:flex-col max-md:items-stretch">
           <h1 class="text-2xl font-bold">
             Catalogue
           </h1>

@@ -176,5 +176,8 @@ test.describe('at the desk', () => {
     await expect(page.locator('[data-way="running"]')).toHaveText(/\d+ %/)
     await expect(page.locator('.apexcharts-canvas')).toHaveCount(2)
     await expect(page.getByText('Flatness was not surveyed')).toBeVisible()
+    // What is less than a mark on the tape is told finer, in inches too.
+    await page.getByTestId('units').click()
+    await expect(page.getByText('Seam tolerance 0.012"')).toBeVisible()
   })
 })

@@ -18,7 +18,7 @@ const scroller = computed(() => table.value?.closest<HTMLElement>('[data-scrolls
     </caption>
     <thead class="sticky top-0 z-10 bg-plaster">
       <tr class="text-left text-xs text-ink-soft">
-        <th v-for="column in columns" :key="column.key" scope="col" class="px-3 py-1.5 font-medium" :class="{ 'text-right': column.numeric }">
+        <th v-for="column in columns" :key="column.key" scope="col" class="px-3 py-1.5 font-medium max-md:whitespace-nowrap" :class="{ 'text-right': column.numeric }">
           {{ column.title }}
         </th>
       </tr>

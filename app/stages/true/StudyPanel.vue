@@ -7,7 +7,7 @@ import { MORE_TRAVEL, type Share } from '~~/core/study'
  */
 const store = useWallStore()
 const { trials, share, failed, current, subject, outdated, run, cancel } = useStudy()
-const { fineWithUnit: far } = useUnits()
+const { fineWithUnit: far, showThin } = useUnits()
 const StudyCharts = defineAsyncComponent(() => import('./StudyCharts.vue'))
 const percent = (p: number) => `${p > 0.995 && p < 1 ? '> 99' : p < 0.005 && p > 0 ? '< 1' : Math.round(100 * p)} %`
 /** Near all or none the decimals are what tells. */
@@ -31,7 +31,8 @@ useCommands([{ id: 'study-run', title: 'Run tolerance study', group: 'True', run
       Simulates marking, drilling and hanging this wall many times. In how many cases can the adjusters bring every seam within tolerance?
     </p>
     <p v-if="causes" class="text-xs text-ink-soft">
-      Standard deviation: marking {{ far(causes.marking) }}, drilling {{ far(causes.drilling) }}. Plate play {{ far(causes.slack) }}. Seam tolerance {{ far(subject!.wall.tolerance) }}. Set in the house rules.
+      Standard deviation: marking {{ showThin(causes.marking) }}, drilling {{ showThin(causes.drilling) }}.
+      Plate play {{ showThin(causes.slack) }}. Seam tolerance {{ showThin(subject!.wall.tolerance) }}. Set in the house rules.
     </p>
     <div class="grid grid-cols-[1fr_auto] items-end gap-2">
       <ChoiceField label="Simulated walls" :value="String(trials)" :options="TRIALS" :commit="chooseTrials" />
