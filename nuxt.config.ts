@@ -7,6 +7,18 @@ import { CACHES } from './app/sync/caches'
 /** Modules of the core have no side effects, so the bundler can drop those whose exports are not used. */
 const LEAN = { moduleSideEffects: (id: string) => !id.includes('/core/') }
 
+/**
+ * What the drawing of a wall does without, in chunks of its own: small modules are joined with one another, and none of
+ * them with these.
+ */
+const APART = {
+  schemas: /node_modules\/(yup|property-expr|tiny-case|toposort)\//,
+  device: /node_modules\/dexie\//,
+  // What packages of an older form need, whichever of them is there.
+  commonjs: /commonjsHelpers/,
+}
+const packageApart = (id: string) => Object.entries(APART).find(([, packages]) => packages.test(id))?.[0]
+
 /** Puts the core into a chunk of its own, so that a worker thread loads the core without the server. */
 const coreApart = (id: string) => /^(?!.*node_modules).*\/core\//.test(id) ? 'core' : undefined
 
@@ -67,12 +79,16 @@ export default defineNuxtConfig({
     // Two copies of Rollup's types disagree about one field that the plugin does not use.
     plugins: [tailwindcss() as never],
     // Of fewer and larger files a page is there sooner: a wall's asked for some two hundred.
-    build: { rollupOptions: { treeshake: LEAN, output: { experimentalMinChunkSize: 30_000 } } },
+    build: { rollupOptions: { treeshake: LEAN, output: { experimentalMinChunkSize: 8_000, manualChunks: packageApart } } },
     worker: { format: 'es', rollupOptions: { treeshake: LEAN } },
   },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   telemetry: false,
   hooks: {
+    // The shell is one for all pages: it fetches ahead what none of them asked for. A page fetches its own.
+    'build:manifest': (manifest) => {
+      for (const part of Object.values(manifest)) part.dynamicImports = []
+    },
     // What is asked of an address in a way that it does not take is answered with the ways that it takes.
     'nitro:init': (nitro) => {
       nitro.options.virtual['#api-routes'] = () => `export const ROUTES = ${JSON.stringify(nitro.scannedHandlers.flatMap(({ route, method }) => route?.startsWith('/api/') && method ? [{ route, method }] : []))}`
@@ -94,6 +110,8 @@ export default defineNuxtConfig({
       additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
       navigateFallback: '/', navigateFallbackDenylist: [/^\/api\//],
       cleanupOutdatedCaches: true,
+      // What it has is at hand from the first visit on.
+      clientsClaim: true,
       runtimeCaching: [
         // A picture is named by its content, and so is a file of a site.
         { urlPattern: /\/api\/sites\/[^/]+\/photos\/[^/]+$/, handler: 'CacheFirst', options: { cacheName: CACHES.photographs, expiration: { maxEntries: 4_000 } } },
@@ -103,6 +121,7 @@ export default defineNuxtConfig({
         { urlPattern: ({ url }) => /^\/api\/(?:sites(?:\/[^/]+)?|walls|programme(?:\/published)?|stock|catalogue|rules)$/.test(url.pathname), handler: 'NetworkFirst', method: 'GET', options: { cacheName: CACHES.lists, expiration: { maxEntries: 400 } } },
       ],
     },
-    client: { installPrompt: false },
+    // The application registers it itself, once the page stands.
+    client: { installPrompt: false, registerPlugin: false },
   },
 })

@@ -14,7 +14,7 @@ import { publish, readProgramme, saveSettings } from './repositories/programme'
 import { exportJob, importJob, listPlaces, listSites } from './repositories/sites'
 import { addFile } from './repositories/siteFiles'
 import { listWalls, refreshStates } from './repositories/wallStates'
-import { KINDS, MODEL_KINDS, modelsOf } from '../core/catalogue'
+import { MODEL_KINDS, modelsOf, SHELVES } from '../core/catalogue'
 
 const folder = () => resolve(process.env.WT_DEMO_FOLDER || 'demo')
 
@@ -24,7 +24,7 @@ const folder = () => resolve(process.env.WT_DEMO_FOLDER || 'demo')
  */
 export function seedCatalogue(db: Database): void {
   const kept = readCatalogue(db)
-  const missing = MODEL_KINDS.filter(kind => kept[KINDS[kind].list].length === 0)
+  const missing = MODEL_KINDS.filter(kind => kept[SHELVES[kind]].length === 0)
   if (missing.length === 0) return
   const shipped = JSON.parse(readFileSync(join(folder(), 'catalogue.json'), 'utf8')) as Catalogue
   atomically(db, () => {

@@ -2,7 +2,8 @@ import { until } from '@vueuse/core'
 import { ROOMS } from '~/stages'
 
 /** What is fetched only when it is first shown, beside the stages. */
-const PARTS = [() => import('~/components/shell/CommandPalette.vue'), () => import('~/components/shell/KeySheet.vue'), () => import('~/components/shell/ConflictBanner.vue'), () => import('~/components/shell/RefusedList.vue')]
+const PARTS = [() => import('~/sync/forget'), () => import('~/components/shell/CommandPalette.vue'), () => import('~/components/shell/KeySheet.vue'), () => import('~/components/shell/ConflictBanner.vue'), () => import('~/drawing/DraftSeams.vue'),
+  () => import('~/drawing/DraftMoves.vue'), () => import('~/drawing/DraftCoursing.vue'), () => import('~/drawing/DimensionInput.vue'), () => import('~/components/shell/RefusedList.vue')]
 
 /** Where one goes from a wall: its site, the list of sites, the house rules. */
 const PAGES = ['/', '/sites/any', '/sites/any/rules', '/sites/any/walls/any/rules']
@@ -13,9 +14,24 @@ const AFTER = 500
 /** Whether every stage is at hand, so that the wall can be worked without signal. */
 export const useAtHand = () => useState('every-stage-at-hand', () => false)
 
+/** Fetches every part of the application into this page. */
+const fetchParts = () => Promise.all([
+  ...[...ROOMS.flatMap(({ parts }) => parts), ...PARTS].map(part => part()), ...PAGES.map(page => preloadRouteComponents(page)),
+])
+
+/** Once the service worker has every part and answers this page; false where this page has none. */
+async function workerHasParts(): Promise<boolean> {
+  const workers = navigator.serviceWorker as ServiceWorkerContainer | undefined
+  if (!await workers?.getRegistration()) return false
+  await workers!.ready
+  if (!workers!.controller) await new Promise(done => workers!.addEventListener('controllerchange', done, { once: true }))
+  return true
+}
+
 /**
- * Fetches every stage, and the firm's catalogue, once the first one is drawn: at the wall there is often no signal by
- * the time that the next stage is opened. What cannot be fetched now is asked for when it is shown.
+ * Sees to it that every stage, and the firm's catalogue, is at hand once the first one is drawn: at the wall there is
+ * often no signal by the time that the next stage is opened. The service worker has them all; where there is none
+ * they are fetched into the page, and what cannot be fetched now is asked for when it is shown.
  */
 export function useEveryStage(): void {
   const atHand = useAtHand()
@@ -25,7 +41,8 @@ export function useEveryStage(): void {
     await until(() => plan.value !== undefined || failed.value !== undefined).toBe(true)
     // What was planned is drawn first.
     await new Promise(done => setTimeout(done, AFTER))
-    const fetched = await Promise.allSettled([load(), ...[...ROOMS.flatMap(({ parts }) => parts), ...PARTS].map(part => part()), ...PAGES.map(page => preloadRouteComponents(page))])
+    const parts = workerHasParts().then(has => has ? undefined : fetchParts())
+    const fetched = await Promise.allSettled([load(), parts])
     atHand.value = house.value !== undefined && fetched.every(({ status }) => status === 'fulfilled')
   })
 }

@@ -1,5 +1,5 @@
 import { createGlobalState } from '@vueuse/core'
-import { KINDS, offered, standingOf, type Model, type ModelKind } from '~~/core/catalogue'
+import { offered, SHELVES, standingOf, type Model, type ModelKind } from '~~/core/catalogue'
 import type { Display, ScrewKit } from '~~/core/job'
 import type { HouseCatalogue } from '~~/server/repositories/catalogue'
 
@@ -22,7 +22,7 @@ export const useHouseCatalogue = createGlobalState(() => {
   }
   /** Fetches it anew; later callers wait for the same answer. */
   const load = () => underWay ??= fetchIt()
-  const modelsOfKind = (kind: ModelKind): Model[] => house.value?.[KINDS[kind].list] ?? []
+  const modelsOfKind = (kind: ModelKind): Model[] => house.value?.[SHELVES[kind]] ?? []
   return { house, failed, load, modelsOfKind }
 })
 
@@ -31,7 +31,7 @@ export function useModelChoice() {
   const store = useWallStore()
   const { house, load, modelsOfKind } = useHouseCatalogue()
   if (!house.value) void load()
-  const own = (kind: ModelKind): Model[] => store.catalogue[KINDS[kind].list] ?? []
+  const own = (kind: ModelKind): Model[] => store.catalogue[SHELVES[kind]] ?? []
 
   /** The models that can be chosen in the place of the one that is used now. */
   function offeredOf(kind: ModelKind, used: string | undefined): Model[] {

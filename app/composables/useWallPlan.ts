@@ -2,9 +2,10 @@ import { wrap, type Remote } from 'comlink'
 import { createSharedComposable, useDebounceFn } from '@vueuse/core'
 import type { WallPlan } from '~~/core/plan'
 import { drilledHoles, holeSteps, leftBehind } from '~~/core/hang'
-import type { Wall } from '~~/core/job'
+import type { PlanContext, Wall } from '~~/core/job'
 import { asBuilt, NOTHING_BUILT, type AsBuilt, type MadeHole } from '~~/core/log'
 import type { Placed } from '~~/core/mount'
+import type { DrawnPlan } from '~~/core/plan/drawn'
 import type { Frozen } from '~~/core/revision'
 import type { Planner } from '~/workers/planner.worker'
 
@@ -30,6 +31,13 @@ export const useWallPlan = createSharedComposable(() => {
   const reading = shallowRef<Frozen>()
   const plan = computed((): WallPlan | undefined => reading.value ? { ...NOT_FROZEN, ...live.value, ...reading.value.plan } : live.value)
   const planned = computed(() => reading.value?.wall ?? liveWall.value)
+  /** What a wall is drawn by until its plan is there, kept from the last time; of which wall. Only drawn, ever. */
+  const kept = shallowRef<{ site: string, wall: string, plan: DrawnPlan }>()
+  const keptHere = computed(() => kept.value?.site === store.site && kept.value.wall === store.id ? kept.value.plan : undefined)
+  /** What the wall is drawn by: its plan, or, until that has been calculated, the one that was kept. */
+  const drawn = computed(() => plan.value ?? keptHere.value)
+  /** Whether it is drawn by a plan that is being brought up to date. */
+  const isKept = computed(() => plan.value === undefined && keptHere.value !== undefined)
   const failed = ref<string>()
   /** Plates and holes of a large wall under the hand, which follow it all the while; all else waits until it rests. */
   const placed = shallowRef<Placed[]>()
@@ -40,19 +48,27 @@ export const useWallPlan = createSharedComposable(() => {
   /** What stands by the log, what was recorded just now included; and what the plan knew of it. */
   const built = computed(() => asBuilt(store.allLog, store.wallRecord))
   const plannedBuilt = shallowRef<AsBuilt>(NOTHING_BUILT)
-  const planContext = () => ({ catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } })
+  /** What it is planned with beside itself, the same as long as nothing in it changes; and what the plan was made with. */
+  const context = computed<PlanContext>(before => share(before, { catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } }))
+  const plannedContext = shallowRef<PlanContext>()
+
+  const openWall = () => `${store.site}/${store.id}`
 
   async function replan() {
-    const [wall, stands] = [store.shown, built.value]
+    const [wall, stands, along, of] = [store.shown, built.value, context.value, openWall()]
     if (busy || !wall) return
     busy = true
     try {
-      if (follows.value && store.preview !== undefined && behind.value) placed.value = await planner.placed(wall, planContext(), built.value)
+      if (follows.value && store.preview !== undefined && behind.value) placed.value = await planner.placed(wall, along, stands)
       else {
-        live.value = share(live.value, await planner.plan(wall, planContext(), stands))
-        liveWall.value = wall
-        plannedBuilt.value = stands
-        placed.value = undefined
+        const plan = await planner.plan(wall, along, stands)
+        if (of === openWall()) {
+          live.value = share(live.value, plan)
+          liveWall.value = wall
+          plannedBuilt.value = stands
+          plannedContext.value = along
+          placed.value = undefined
+        }
       }
       failed.value = undefined
     }
@@ -60,7 +76,7 @@ export const useWallPlan = createSharedComposable(() => {
       failed.value = (error as Error).message
     }
     busy = false
-    if ((store.shown !== wall || built.value !== stands) && !waits()) await replan()
+    if ((store.shown !== wall || built.value !== stands || context.value !== along) && !waits()) await replan()
   }
   /**
    * Whether the arrays that are shown are not yet those that the plan is of, on a wall with many
@@ -78,20 +94,23 @@ export const useWallPlan = createSharedComposable(() => {
   const follows = ref(false)
   const waits = () => store.preview !== undefined && behind.value && !follows.value
   const replanAtRest = useDebounceFn(replan, RESTS)
-  watch([() => store.shown, built], () => waits() ? replanAtRest() : replan(), { immediate: true })
+  // The plan of one wall is never drawn on another.
+  watch(openWall, () => { live.value = liveWall.value = placed.value = reading.value = undefined }, { flush: 'sync' })
+  watch([() => store.shown, built, context], () => waits() ? replanAtRest() : replan(), { immediate: true })
   onScopeDispose(() => worker.terminate())
 
   /**
-   * What the plan that is shown is held against: a revision against all that is recorded, a plan against what it knew.
+   * What the plan that is shown is held against: a revision, or a kept plan, against all that is recorded, a plan against
+   * what it knew.
    */
-  const stood = computed(() => reading.value ? built.value : plannedBuilt.value)
-  const drilled = computed(() => plan.value ? drilledHoles(plan.value.arrays, stood.value) : new Map<string, MadeHole>())
+  const stood = computed(() => reading.value || isKept.value ? built.value : plannedBuilt.value)
+  const drilled = computed(() => drawn.value ? drilledHoles(drawn.value.arrays, stood.value) : new Map<string, MadeHole>())
   /** Holes in the wall that nothing planned uses. */
   const unused = computed(() => plan.value ? leftBehind(plan.value.arrays, stood.value) : [])
   /** Findings are those of the moment, whatever is read. */
   const findings = computed(() => live.value?.findings ?? [])
   /** Whether the plan of the moment is that of the wall and the log as they stand now. */
-  const upToDate = computed(() => liveWall.value === store.shown && plannedBuilt.value === built.value)
+  const upToDate = computed(() => liveWall.value === store.shown && plannedBuilt.value === built.value && plannedContext.value === context.value)
   const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
-  return { plan, planned, live, liveWall, reading, upToDate, placed, built, planContext, follows, behind, failed, drilled, unused, findings, steps }
+  return { plan, planned, kept, drawn, isKept, live, liveWall, reading, upToDate, placed, built, context, follows, behind, failed, drilled, unused, findings, steps }
 })

@@ -14,8 +14,9 @@ const emit = defineEmits<{
 const draws = computed(() => canvas.draws)
 const store = useWallStore()
 const { pieces } = usePiece()
-const { plan, planned, behind, drilled, unused } = useWallPlan()
+const { plan, drawn, planned, behind, drilled, unused } = useWallPlan()
 const view = useDraftView()
+const stands = useDrawingStands()
 const wall = computed(() => planned.value ?? store.shown)
 const { withUnit } = useUnits()
 /** What can be picked on the drawing. */
@@ -57,14 +58,14 @@ function end() {
   began.value = undefined
   if (rect && rect.width >= 1 && rect.height >= 1) emit('drawn', { x: Math.round(rect.x), y: Math.round(rect.y), width: Math.round(rect.width), height: Math.round(rect.height) })
 }
-const arrays = computed(() => (plan.value?.arrays ?? []).flatMap((arrayPlan) => {
+const arrays = computed(() => (drawn.value?.arrays ?? []).flatMap((arrayPlan) => {
   const array = wall.value?.arrays.find(({ id }) => id === arrayPlan.id)
   return array ? [{ array, plan: arrayPlan }] : []
 }))
 /** The outline of the array that is worked on, where the hand has it now. */
 const { arrangement } = useArray()
-const outline = computed(() => behind.value ? arrangement.value?.outline : (plan.value?.arrays.find(({ id }) => id === store.array?.id) ?? plan.value?.arrays[0])?.outline)
-const level = computed(() => plan.value?.marking.levelLine)
+const outline = computed(() => behind.value ? arrangement.value?.outline : (drawn.value?.arrays.find(({ id }) => id === store.array?.id) ?? drawn.value?.arrays[0])?.outline)
+const level = computed(() => drawn.value?.marking.levelLine)
 </script>
 
 <template>
@@ -74,7 +75,7 @@ const level = computed(() => plan.value?.marking.levelLine)
     :width="width"
     :height="height"
     role="img"
-    :aria-label="`Elevation of ${wall.name}, ${withUnit(wall.width)} wide and ${withUnit(wall.height)} high${plan?.members.length ? `, ${plan.members.length} ${pieces}` : ''}, ${arrays.length} arrays`"
+    :aria-label="`Elevation of ${wall.name}, ${withUnit(wall.width)} wide and ${withUnit(wall.height)} high${drawn?.members.length ? `, ${drawn.members.length} ${pieces}` : ''}, ${arrays.length} arrays`"
     class="block overflow-hidden touch-none"
     :class="{ 'cursor-crosshair': draws }"
     data-testid="elevation"
@@ -87,8 +88,8 @@ const level = computed(() => plan.value?.marking.levelLine)
     <DraftHatches />
     <g :transform="transform" :pointer-events="draws ? 'none' : undefined">
       <rect :x="0" :y="0" :width="wall.width" :height="wall.height" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" pointer-events="none" />
-      <DraftCoursing v-if="plan?.coursing" :coursing="plan.coursing" :width="wall.width" :height="wall.height" />
-      <DraftMember v-for="(member, index) in plan?.members" :key="member.id" :member="member" :index="index" :height="wall.height" :movable="canvas.movable === 'members'" @moving="canvas.movingMember?.(member.id, $event)" @moved="canvas.moved?.()" />
+      <LazyDraftCoursing v-if="drawn?.coursing" :coursing="drawn.coursing" :width="wall.width" :height="wall.height" />
+      <DraftMember v-for="(member, index) in drawn?.members" :key="member.id" :member="member" :index="index" :height="wall.height" :movable="canvas.movable === 'members'" @moving="canvas.movingMember?.(member.id, $event)" @moved="canvas.moved?.()" />
       <DraftFeature v-for="feature in wall.features" :key="feature.id" :feature="feature" />
       <DraftArray
         v-for="{ array, plan: arrayPlan } in arrays"
@@ -105,7 +106,7 @@ const level = computed(() => plan.value?.marking.levelLine)
       />
       <path
         v-if="canvas.showPlates"
-        :d="(plan?.members ?? []).map(({ centre, width }) => `M${centre - width / 2} 0 V${wall!.height} M${centre + width / 2} 0 V${wall!.height}`).join('')"
+        :d="(drawn?.members ?? []).map(({ centre, width }) => `M${centre - width / 2} 0 V${wall!.height} M${centre + width / 2} 0 V${wall!.height}`).join('')"
         stroke="var(--color-wood)"
         stroke-width="1"
         stroke-dasharray="3 4"
@@ -123,8 +124,8 @@ const level = computed(() => plan.value?.marking.levelLine)
         </DraftLettering>
       </g>
       <LazyDraftWiring v-if="canvas.wiring && plan" :wiring="plan.wiring" :wall="wall" :seen-through="canvas.wiring === true" :movable="canvas.movable === 'boxes'" @moving="(id, by) => canvas.movingBox?.(id, by)" @moved="canvas.moved?.()" />
-      <DraftMoves v-if="canvas.moves?.length" :moves="canvas.moves" />
-      <DraftSeams v-if="canvas.seams" :drawing="canvas.seams" />
+      <LazyDraftMoves v-if="canvas.moves?.length" :moves="canvas.moves" />
+      <LazyDraftSeams v-if="canvas.seams" :drawing="canvas.seams" />
       <LazyDraftSurvey v-if="canvas.surveying" :wall="wall" />
       <template v-if="outline">
         <path
@@ -139,7 +140,7 @@ const level = computed(() => plan.value?.marking.levelLine)
         <DraftPlacing :outline="outline" :wall="wall" :editable="canvas.movable === 'arrays'" @pressed="(side, value, at) => emit('dimension', side, value, at)" />
       </template>
       <path :d="`M${-wall.width} 0 H${2 * wall.width}`" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" pointer-events="none" />
-      <DraftSnap v-if="canvas.movable === 'arrays'" :wall="wall" />
+      <LazyDraftSnap v-if="stands && canvas.movable === 'arrays'" :wall="wall" />
       <rect v-if="drawing" v-bind="drawing" fill="var(--color-flag)" fill-opacity="0.2" stroke="var(--color-flag)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
       <slot :cursor="cursor" :wall="wall" :hovered="hovered" />
     </g>

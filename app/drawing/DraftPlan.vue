@@ -3,7 +3,7 @@ import type { Layer } from '~~/core/job'
 
 /** The wall from above, below the elevation and at its width: members cut, screens stowed or pulled out. */
 const { width, height, wiring = false } = defineProps<{ width: number, height: number, wiring?: boolean }>()
-const { plan } = useWallPlan()
+const { drawn } = useWallPlan()
 const view = useDraftView()
 const { isLit } = useSelection()
 const { wall, faces: screens } = useFaces('row')
@@ -26,7 +26,7 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.sc
         <rect x="0" y="0" :width="wall.width * view.scale" :height="core * view.scale" :fill="wall.structure.kind === 'block' ? 'url(#hatch-block)' : 'url(#hatch-concrete)'" stroke="var(--color-ink)" />
       </g>
       <rect
-        v-for="(member, index) in plan?.members"
+        v-for="(member, index) in drawn?.members"
         :key="index"
         :x="member.centre - member.width / 2"
         :y="0"

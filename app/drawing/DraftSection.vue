@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The wall cut through, to the right of the elevation and at its height: build-up, screens, pull-out. */
 const { width, height, wiring = false } = defineProps<{ width: number, height: number, wiring?: boolean }>()
-const { plan } = useWallPlan()
+const { drawn } = useWallPlan()
 const view = useDraftView()
 const { wall, faces: screens } = useFaces('column')
 
@@ -45,7 +45,7 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.s
         />
       </g>
       <LazyDraftBoxDepths v-if="wiring" :face="face" :screens="screens.map(({ id }) => id)" />
-      <path v-if="plan?.marking.levelLine" :d="`M-200 ${plan.marking.levelLine.y} H4000`" class="text-chalk" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />
+      <path v-if="drawn?.marking.levelLine" :d="`M-200 ${drawn.marking.levelLine.y} H4000`" class="text-chalk" stroke="currentColor" stroke-width="1.5" stroke-dasharray="12 4 2 4" vector-effect="non-scaling-stroke" />
       <path d="M-200 0 H4000" stroke="var(--color-ink)" stroke-width="3" vector-effect="non-scaling-stroke" />
     </g>
   </svg>

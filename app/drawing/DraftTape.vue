@@ -10,11 +10,11 @@ const { width, points, label } = defineProps<{
   label: string
 }>()
 const store = useWallStore()
-const { plan, planned } = useWallPlan()
+const { drawn, planned } = useWallPlan()
 const view = useDraftView()
 const { system, show } = useUnits()
 const { hovered } = useSelection()
-const datum = computed(() => plan.value?.marking.datum.x ?? 0)
+const datum = computed(() => drawn.value?.marking.datum.x ?? 0)
 
 const length = computed(() => (planned.value ?? store.shown)?.width ?? 0)
 const FOOT = 304.8

@@ -26,7 +26,7 @@ const PLAN = 74
 const LEDGER = 170
 const PAD = { x: 14, top: 22, foot: 12 }
 
-const { planned, reading } = useWallPlan()
+const { planned, reading, isKept } = useWallPlan()
 const wall = computed(() => reading.value ? planned.value : store.shown)
 const width = computed(() => Math.max(200, frameWidth.value - SECTION))
 const fitWidth = computed(() => (width.value - 2 * PAD.x) / (wall.value?.width ?? 1))
@@ -78,6 +78,9 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `Zoom ${transform.va
             <slot name="drawing" v-bind="scope" />
           </template>
         </DraftElevation>
+        <p v-if="isKept" class="pointer-events-none absolute left-2 top-1 rounded bg-board px-2 py-0.5 text-xs font-semibold text-ink-soft" role="status" data-testid="plan-kept">
+          Last plan. Updating…
+        </p>
         <slot name="over" />
       </div>
       <div class="relative">

@@ -28,7 +28,7 @@ function typed(mm: number) {
 <template>
   <DraftingCross :canvas="canvas" @pointed="emit('pointed', $event)" @drawn="emit('drawn', $event)" @dimension="(side, value, at) => { typing = { side, value, ...at } }">
     <template #over>
-      <DimensionInput v-if="typing && store.array" :key="typing.side" :label="`${SIDES[typing.side]} to ${store.array.name}`" :value="typing.value" :x="typing.x" :y="typing.y" :commit="typed" @done="typing = undefined" />
+      <LazyDimensionInput v-if="typing && store.array" :key="typing.side" :label="`${SIDES[typing.side]} to ${store.array.name}`" :value="typing.value" :x="typing.x" :y="typing.y" :commit="typed" @done="typing = undefined" />
     </template>
     <template #ledger>
       <slot />

@@ -1,3 +1,4 @@
+import { until } from '@vueuse/core'
 import type { D3DragEvent } from 'd3-drag'
 import type { ShallowRef } from 'vue'
 
@@ -16,8 +17,7 @@ export function useDraftDrag(
 ): void {
   const view = useDraftView()
   let way = { x: 0, y: 0 }
-  // Fetched once the drawing stands, and once for all its parts.
-  const hand = Promise.all([import('d3-drag'), import('d3-selection')])
+  const hand = until(useDrawingStands()).toBe(true).then(() => Promise.all([import('d3-drag'), import('d3-selection')]))
   watch(part, async (element, _before, onCleanup) => {
     if (!element) return
     let gone = false

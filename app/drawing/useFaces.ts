@@ -4,11 +4,11 @@
  */
 export function useFaces(cut: 'row' | 'column') {
   const store = useWallStore()
-  const { plan, planned } = useWallPlan()
+  const { drawn, planned } = useWallPlan()
   const { isLit, selectedOf } = useSelection()
   const { pulled } = usePulled()
   const wall = computed(() => planned.value ?? store.shown)
-  const faces = computed(() => (plan.value?.arrays ?? []).flatMap((array) => {
+  const faces = computed(() => (drawn.value?.arrays ?? []).flatMap((array) => {
     const chosen = wall.value?.arrays.find(({ id }) => id === array.id)
     const pointed = array.positions.find(({ id }) => isLit({ kind: 'screen', id }))?.[cut] ?? 1
     return array.positions.filter(position => position[cut] === pointed).map((position) => {

@@ -46,8 +46,10 @@ export interface StageRoom extends StageName {
   bench: Component
   /** What is listed below the drawing. */
   ledger: Component
-  /** Set up once for the wall that is open. */
-  useCanvas: () => ComputedRef<Canvas>
+  /** Fetches what sets up its drawing. */
+  canvas: () => Promise<() => ComputedRef<Canvas>>
+  /** Whether nothing is drawn but what was issued or is planned now, and never a plan that was kept. */
+  onlyCurrent?: boolean
   /** What is fetched ahead, as there is often no signal at the wall. */
   parts: (() => Promise<unknown>)[]
 }

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { useLocalStorage } from '@vueuse/core'
 import { may as mayDo, type Action, type StaffRole } from '~~/core/people'
 import { api, ApiError } from '../utils/api'
-import { forgetFiles, forgetWalls } from '../sync/forget'
+import { forgetFiles } from '../sync/forgetFiles'
 import { useMe } from '../composables/useMe'
 
 /** A person who is signed in on this device, of which firm; and when the server said so last. */
@@ -23,6 +23,9 @@ const DAY = 86_400_000
 export const deviceNameOf = ({ id, first }: SignedIn['firm']): string => first ? 'wide-trellis' : `wide-trellis-${id}`
 
 const TOO_LONG = 'This device has been offline for longer than the firm allows. Connect and sign in again. Unsent work is kept.'
+
+/** What takes walls off the device's store comes with the store, which nobody needs to sign in. */
+const forget = () => import('../sync/forget')
 
 /**
  * Who is signed in on this device, what he may do, and signing in and out. Known without a connection too, for as many
@@ -52,7 +55,7 @@ export const useSessionStore = defineStore('session', () => {
     if (!kept.value || kept.value.locked) return
     const { firm } = kept.value
     note({ ...kept.value, locked: why })
-    await Promise.all([forgetWalls(deviceNameOf(firm), () => false), forgetFiles()])
+    await Promise.all([forget().then(({ forgetWalls }) => forgetWalls(deviceNameOf(firm), () => false)), forgetFiles()])
   }
 
   function isTooOld({ confirmedAt, firm }: Kept, now = Date.now()): boolean {
@@ -78,14 +81,18 @@ export const useSessionStore = defineStore('session', () => {
     }
   }
   /** What another person read here, and he does not see, goes. */
-  const forgetOthers = ({ person, firm }: SignedIn) => Promise.all([forgetFiles(), forgetWalls(deviceNameOf(firm), site => person.role !== 'service' && mayDo(person, 'site.read', { site }))])
+  const forgetOthers = ({ person, firm }: SignedIn) => Promise.all([
+    forgetFiles(),
+    forget().then(({ forgetWalls }) => forgetWalls(deviceNameOf(firm), site => person.role !== 'service' && mayDo(person, 'site.read', { site }))),
+  ])
 
   /** Whether the signed-in person may do a thing: at a site, and for service at a wall that was handed over. */
   const may = (action: Action, site?: string, closed = true): boolean => mayDo(person.value, action, site === undefined ? undefined : { site, closed })
 
   async function signOut() {
     await api('/session', { method: 'DELETE', body: {} }).catch((error) => { if (!(error instanceof ApiError) || error.status !== 401) throw error })
-    await forgetFiles()
+    const { firm } = kept.value ?? {}
+    await Promise.all([forgetFiles(), firm && forget().then(({ forgetPlans }) => forgetPlans(deviceNameOf(firm)))])
     note(null)
   }
 

@@ -15,13 +15,29 @@ const stateOf = (version = 1, change: (wall: Wall) => void = () => {}): ServerWa
 const widen = (width: number) => (wall: Wall) => { wall.width = width }
 const raise = (height: number) => (wall: Wall) => { wall.height = height }
 
-beforeEach(() => setActivePinia(createPinia()))
+beforeEach(async () => {
+  setActivePinia(createPinia())
+  await useWallStore().prepare()
+})
 
 function opened(state = stateOf()) {
   const store = useWallStore()
   store.open('holm-point', state)
   return store
 }
+
+describe('before what checks an edit has been fetched', () => {
+  it('nothing is edited or recorded, and that is said', () => {
+    setActivePinia(createPinia())
+    const store = opened()
+    expect(store.isReady).toBe(false)
+    const loading = [{ path: '$', message: 'The wall is still loading: try again in a moment' }]
+    expect(store.edit('Wall width', widen(6300))).toEqual(loading)
+    expect(store.record({ kind: 'remark', note: 'Dry' })).toEqual(loading)
+    expect(store.tryOut(widen(6300))).toEqual([])
+    expect([store.wall!.width, store.preview, store.unwritten]).toEqual([6200, undefined, []])
+  })
+})
 
 describe('an edit', () => {
   it('is applied at once, is unsaved, and is undone and redone as far back as it goes', () => {

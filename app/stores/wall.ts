@@ -1,30 +1,33 @@
-import { produce } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import {
-  arraysOf, logEntryFaults, merge, same, wallFaults, type Catalogue, type Fault, type LogEntry, type PlanContext,
-  type ScreenArray, type Wall,
+  arraysOf, merge, same, type Catalogue, type Fault, type LogEntry, type PlanContext, type ScreenArray, type Wall,
 } from '~~/core/job'
-import { KINDS, type Model, type ModelKind } from '~~/core/catalogue'
+import { SHELVES, type Model, type ModelKind } from '~~/core/catalogue'
 import type { EntryKind, EntryOf } from '~~/core/log'
-import { storedOf, type Frozen } from '~~/core/revision/frozen'
+import type { Frozen } from '~~/core/revision/frozen'
+import { storedOf } from '~~/core/revision/stored'
 import { revisionsOf } from '~~/core/revision/revisions'
 import { actionOfEntry, RIGHTS, whoMay, type Action } from '~~/core/people'
-import { infeasibleInputs } from '~~/core/plan/infeasible'
 import { effectiveRules, levelsOf } from '~~/core/rules'
 import type { DesignChange, ServerWall } from '../sync/device'
-import { withModels } from '../sync/outbox'
 import { useMe } from '../composables/useMe'
 import { forgetScreenState } from '../composables/useScreenState'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
 import { newId } from '../utils/newId'
 import { share } from '../utils/share'
+import { withModels } from '../utils/withModels'
 
 /** Another person's state of a wall that was saved while this browser had changes of its own. */
 export interface Conflict { theirs: ServerWall, base: Wall }
 
 /** What is said of something that happened; who, when and where are added. */
 type NewEntry = { [Kind in EntryKind]: Omit<EntryOf<Kind>, 'id' | 'at' | 'by' | 'wall'> }[EntryKind]
+
+type Checks = typeof import('./wallChecks')
+
+/** What is said to whoever edits before what checks an edit has been fetched. */
+const LOADING: Fault = { path: '$', message: 'The wall is still loading: try again in a moment' }
 
 /** That something is not for the signed-in person, and for whom it is. */
 const cannot = (action: Action): Fault => ({ path: '$', message: `You cannot ${RIGHTS[action].title} here: ask ${whoMay(action)}` })
@@ -56,6 +59,15 @@ export const useWallStore = defineStore('wall', () => {
   const conflict = shallowRef<Conflict>()
   /** Which side of a conflict is drawn. */
   const looking = ref<'mine' | 'theirs'>('theirs')
+
+  /** What checks an edit or an entry, once it has been fetched. */
+  const checks = shallowRef<Checks>()
+  /** Whether edits and entries are taken. */
+  const isReady = computed(() => checks.value !== undefined)
+  /** Fetches what edits and entries are checked by. */
+  async function prepare() {
+    checks.value ??= await import('./wallChecks')
+  }
 
   const siteUnits = computed(() => server.value?.job.site.units ?? 'metric')
   /** Models added from the firm's catalogue that the server's copy of the site does not have yet. */
@@ -109,7 +121,7 @@ export const useWallStore = defineStore('wall', () => {
 
   /** Adds a model of the firm's catalogue, for edits to use. */
   function addModel(kind: ModelKind, model: Model) {
-    const { list } = KINDS[kind]
+    const list = SHELVES[kind]
     addedModels.value = { ...addedModels.value, [list]: [...addedModels.value[list] ?? [], model] }
   }
 
@@ -119,7 +131,7 @@ export const useWallStore = defineStore('wall', () => {
   }
 
   /** The faults that an edit would bring in; one that came with a file is not the edit's. */
-  function faultsOf(next: Wall): Fault[] {
+  function faultsOf(next: Wall, { wallFaults, infeasibleInputs }: Checks): Fault[] {
     const faults = wallFaults(next, catalogue.value, '$', wall.value)
     if (faults.length > 0) return faults
     const before = new Set(infeasibleInputs(wall.value!, catalogue.value).map(({ path, message }) => path + message))
@@ -131,10 +143,11 @@ export const useWallStore = defineStore('wall', () => {
     const before = wall.value
     if (!rights.value('wall.design')) return [cannot('wall.design')]
     if (!before || conflict.value) return [{ path: '$', message: 'Resolve the version conflict first.' }]
-    const after = produce(before, recipe)
+    if (!checks.value) return [LOADING]
+    const after = checks.value.produce(before, recipe)
     preview.value = undefined
     if (same(before, after)) return []
-    const faults = faultsOf(after)
+    const faults = faultsOf(after, checks.value)
     if (faults.length > 0) return faults
     history.value = recorded(history.value, { label, before, after })
     wall.value = after
@@ -144,8 +157,9 @@ export const useWallStore = defineStore('wall', () => {
   /** Draws and plans a wall as if it had been edited, while a hand is still on it. */
   function tryOut(recipe: (wall: Wall) => void): Fault[] {
     if (!wall.value || conflict.value || !rights.value('wall.design')) return []
-    const next = produce(wall.value, recipe)
-    const faults = faultsOf(next)
+    if (!checks.value) return []
+    const next = checks.value.produce(wall.value, recipe)
+    const faults = faultsOf(next, checks.value)
     if (faults.length === 0) preview.value = next
     return faults
   }
@@ -157,10 +171,11 @@ export const useWallStore = defineStore('wall', () => {
   function record(said: NewEntry): Fault[] {
     const action = actionOfEntry(said)
     if (!rights.value(action)) return [cannot(action)]
+    if (!checks.value) return [LOADING]
     // Plain, whatever it was typed in: a device keeps nothing that is watched.
     const { name: by, id: person } = useMe()
     const entry = { id: newId(), at: new Date().toISOString(), by: by.value, person: person.value, wall: id.value, ...JSON.parse(JSON.stringify(said)) as NewEntry } as LogEntry
-    const faults = logEntryFaults(entry)
+    const faults = checks.value.logEntryFaults(entry)
     if (faults.length === 0) unwritten.value = [...unwritten.value, { site: site.value, entry }]
     return faults
   }
@@ -202,7 +217,7 @@ export const useWallStore = defineStore('wall', () => {
   return {
     site, id, rights, server, wall, preview, history, frozen, revisions, wallRecord, log, unsentLog, unwritten, conflict, looking,
     siteUnits, addedModels, catalogue, rules, ruleLevels, context, serverWall, unsaved, shown, allLog, arrays, array, arrayId,
-    open, receive, addModel, addFrozen, setConflict, edit, tryOut, record, written, resolveConflict,
+    isReady, prepare, open, receive, addModel, addFrozen, setConflict, edit, tryOut, record, written, resolveConflict,
     cancelPreview: () => { preview.value = undefined },
     undo: () => step(undone),
     redo: () => step(redone),

@@ -1,5 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import type { Catalogue, Job, LogEntry, Wall } from '~~/core/job'
+import type { KeptDrawing } from '~~/core/plan/drawn'
 import type { Frozen } from '~~/core/revision'
 
 /** A wall as the server has it: the job with only this wall and its log, and which version of it that is. */
@@ -44,6 +45,9 @@ export interface UnsentPhoto { name: string, site: string, blob: Blob, refused?:
  */
 export interface KeptRevision { id: string, key: string, site: string, wall: string, frozen: Frozen, unsent?: number }
 
+/** What a wall is drawn by until its plan has been calculated. */
+export interface KeptPlan extends KeptDrawing { key: string }
+
 /** What this device keeps: walls that it has seen, and everything that is still to be sent. */
 export class Device extends Dexie {
   declare seen: Table<SeenWall, string>
@@ -51,11 +55,13 @@ export class Device extends Dexie {
   declare entries: Table<UnsentEntry, number>
   declare photos: Table<UnsentPhoto, string>
   declare revisions: Table<KeptRevision, string>
+  declare plans: Table<KeptPlan, string>
 
   constructor(name = 'wide-trellis') {
     super(name)
     this.version(1).stores({ seen: 'key, seenAt', designs: 'key', entries: '++n, key', photos: 'name' })
     this.version(2).stores({ revisions: 'id, key, unsent' })
+    this.version(3).stores({ plans: 'key' })
   }
 }
 
@@ -71,15 +77,25 @@ async function makeRoom(device: Device): Promise<void> {
   const unsent = new Set([...await device.designs.toCollection().primaryKeys(), ...(await device.entries.toArray()).map(({ key }) => key)])
   const oldest = await device.seen.orderBy('seenAt').filter(({ key }) => !unsent.has(key)).limit(over).primaryKeys()
   await device.seen.bulkDelete(oldest)
+  await device.plans.bulkDelete(oldest)
   await device.revisions.where('key').anyOf(oldest).and(({ unsent: n }) => n === undefined).delete()
 }
 
 /** Notes how the server has a wall; an older answer never takes the place of a newer one. */
 export async function noteSeen(device: Device, key: string, state: ServerWall): Promise<void> {
-  await device.transaction('rw', device.seen, device.designs, device.entries, device.revisions, async () => {
+  await device.transaction('rw', device.seen, device.designs, device.entries, device.revisions, device.plans, async () => {
     const known = await device.seen.get(key)
     const isOlder = known && (known.state.version > state.version || (known.state.version === state.version && known.state.job.log.length > state.job.log.length))
     await device.seen.put({ key, state: isOlder ? known.state : state, seenAt: Date.now() })
     await makeRoom(device)
+  })
+}
+
+/** Takes a wall off this device that the server has no more, or no more for this person; what is unsent stays. */
+export async function forgetSeen(device: Device, key: string): Promise<void> {
+  await device.transaction('rw', device.seen, device.plans, device.revisions, async () => {
+    await device.seen.delete(key)
+    await device.plans.delete(key)
+    await device.revisions.where('key').equals(key).and(({ unsent }) => unsent === undefined).delete()
   })
 }

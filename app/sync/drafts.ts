@@ -1,5 +1,4 @@
 import type { Catalogue, Job, LogEntry, Wall } from '~~/core/job'
-import { broughtUpToDate } from '~~/core/job/earlier'
 import { wallKey, type Device } from './device'
 
 /** Unsent changes of a wall as an earlier version kept them in the browser's own storage. */
@@ -11,7 +10,8 @@ export interface BrokenDraft { name: string, text: string, why: string }
 const DRAFT = /^wide-trellis:draft:([^/]+)\/(.+)$/
 
 /** A wall of an earlier version in the form of this one, and what stood in it that is in the log now. */
-function upToDate(wall: Wall): { wall: Wall, log: LogEntry[] } {
+async function upToDate(wall: Wall): Promise<{ wall: Wall, log: LogEntry[] }> {
+  const { broughtUpToDate } = await import('~~/core/job/earlier')
   const { walls, log } = broughtUpToDate({ walls: [wall], log: [] }).job as Pick<Job, 'walls' | 'log'>
   return { wall: walls[0]!, log }
 }
@@ -25,7 +25,7 @@ function draftOf(text: string): Draft {
 }
 
 async function bringIn(device: Device, site: string, id: string, { version, base, wall, log, models = {} }: Draft): Promise<void> {
-  const [before, after] = [upToDate(base), upToDate(wall)]
+  const [before, after] = [await upToDate(base), await upToDate(wall)]
   const known = new Set(before.log.map(({ id }) => id))
   const entries = [...log, ...after.log.filter(({ id }) => !known.has(id))]
   const key = wallKey(site, id)

@@ -1,21 +1,22 @@
 import Dexie from 'dexie'
-import { CACHES } from './caches'
 import { Device } from './device'
-
-/** Takes lists, papers, pictures and files off this device. */
-export async function forgetFiles(): Promise<void> {
-  if (typeof caches !== 'undefined') await Promise.all(Object.values(CACHES).map(name => caches.delete(name)))
-  localStorage.removeItem('wide-trellis:taken')
-}
+import { forgetFiles } from './forgetFiles'
 
 /** Takes walls off this device but those of sites that are kept; what it has not sent stays. */
 export async function forgetWalls(name: string, keeps: (site: string) => boolean): Promise<void> {
   const device = new Device(name)
   const goes = ({ key }: { key: string }) => !keeps(key.split('/')[0]!)
-  await device.transaction('rw', device.seen, device.revisions, async () => {
+  await device.transaction('rw', device.seen, device.plans, device.revisions, async () => {
     await device.seen.filter(goes).delete()
+    await device.plans.filter(goes).delete()
     await device.revisions.filter(revision => revision.unsent === undefined && goes(revision)).delete()
   }).finally(() => device.close())
+}
+
+/** Takes off this device what walls are drawn by until they are planned. */
+export async function forgetPlans(name: string): Promise<void> {
+  const device = new Device(name)
+  await device.plans.clear().finally(() => device.close())
 }
 
 /** How much this device keeps that the server does not have. */

@@ -1,5 +1,6 @@
-import { clash, merge, same, wallFaults, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
+import { clash, merge, same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
 import { ApiError } from '../utils/api'
+import { withModels } from '../utils/withModels'
 import type { Frozen } from '~~/core/revision'
 import {
   noteSeen, wallKey, type DesignChange, type Device, type KeptRevision, type ServerWall, type UnsentEntry,
@@ -327,6 +328,8 @@ export class Outbox {
     const { device } = this
     const now = theirs.job.walls[0]!
     await noteSeen(device, key, theirs)
+    // Fetched before the transaction, which would not wait for it.
+    const { wallFaults } = await import('~~/core/job/validate')
     const laid = await device.transaction('rw', device.designs, async () => {
       const { sent: _, ...change } = (await device.designs.get(key))!
       if (clash(change.base, change.wall, now)) return false
@@ -366,12 +369,4 @@ export class Outbox {
       this.again = true
     })
   }
-}
-
-/** A catalogue with those models that it does not have yet. */
-export function withModels(catalogue: Catalogue, models: Partial<Catalogue>): Catalogue {
-  return { ...catalogue, ...Object.fromEntries(Object.entries(models).map(([list, added]) => {
-    const own = catalogue[list as keyof Catalogue] ?? []
-    return [list, [...own, ...added.filter(({ id }) => !own.some(model => model.id === id))]]
-  })) }
 }

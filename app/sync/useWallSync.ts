@@ -1,51 +1,16 @@
 import { liveQuery } from 'dexie'
 import { merge, same, type Wall } from '~~/core/job'
-import { noteSeen, wallKey, type Device, type ServerWall } from './device'
+import { wallKey } from './device'
 import { frozenOfId, lastFrozen } from './frozen'
 import { hearWall } from './hearWall'
+import { useKeptPlan } from './keptPlan'
+import { unsentOf } from './unsent'
 import { useOutbox } from './useOutbox'
 
 export type SaveState = 'saved' | 'saving' | 'offline' | 'trouble' | 'full' | 'denied' | 'refused' | 'conflict'
 
 /** After so long it is tried again to write to a device that is full, ms. */
 const TRY_AGAIN = 5_000
-
-const unsentOf = async (device: Device, key: string) => (await device.entries.where('key').equals(key).sortBy('n')).filter(({ refused }) => refused === undefined).map(({ entry }) => entry)
-
-/**
- * The wall as the server has it, or, without a connection, as this device had it last. @throws ApiError where neither
- * is to be had
- */
-async function latest(device: Device, site: string, id: string): Promise<ServerWall> {
-  const key = wallKey(site, id)
-  try {
-    const state = await api<ServerWall>(`/sites/${site}/walls/${id}`)
-    await noteSeen(device, key, state).catch(() => {})
-    return state
-  }
-  catch (error) {
-    const seen = error instanceof ApiError && error.retryable ? await device.seen.get(key) : undefined
-    if (!seen) throw error
-    return seen.state
-  }
-}
-
-/** Opens a wall with everything that was done to it on this device. @throws ApiError where it cannot be had */
-export async function openWall(site: string, id: string): Promise<void> {
-  const store = useWallStore()
-  const { device, ready } = useOutbox()
-  await ready
-  const [state, key] = [await latest(device, site, id), wallKey(site, id)]
-  const own = await device.transaction('r', device.seen, device.designs, device.entries, async () => ({
-    // What was sent while the server answered is newer than its answer.
-    seen: await device.seen.get(key), change: await device.designs.get(key), log: await unsentOf(device, key),
-  })).catch(() => undefined)
-  const wall = state.job.walls[0]!
-  const issued = lastFrozen([...state.job.log, ...own?.log ?? []], wall)
-  const frozen = issued === undefined ? undefined : await frozenOfId(device, site, id, issued)
-  store.open(site, own?.seen && own.seen.state.version > state.version ? own.seen.state : state, own)
-  if (frozen) store.addFrozen(frozen)
-}
 
 /**
  * Keeps the open wall and the device store in step: edits are written to the store and sent to the server; the
@@ -149,6 +114,7 @@ export function useWallSync() {
     subscription.unsubscribe()
     clearTimeout(timer)
   })
+  useKeptPlan(device, key)
   void outbox.send()
 
   const state = computed<SaveState>(() => {

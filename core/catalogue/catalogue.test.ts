@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { d46, m1 } from '../../tests/fixtures/job'
 import type { Catalogue, Fastener, Mount } from '../job'
 import {
-  fieldsOf, judgeModelRows, judgeModels, KINDS, MODEL_KINDS, modelFaults, modelsOf, modelsToRows, newestOf,
+  fieldsOf, judgeModelRows, judgeModels, MODEL_KINDS, modelFaults, modelsOf, modelsToRows, newestOf,
   nextRevision, offered, readField, setAt, standingOf, valueAt, writeField, type Model, type ModelKind,
 } from './index'
 
@@ -120,6 +120,6 @@ describe('revisions', () => {
     expect(standingOf({ ...d46, id: 'old' }, house)).toEqual({ kind: 'retired' })
     expect(standingOf({ ...d46, width: 1000 }, house)).toEqual({ kind: 'differs' })
     expect(standingOf({ ...d46, id: 'brought' }, house)).toBeUndefined()
-    expect(KINDS.display.list).toBe('displays')
+    expect(modelsOf({ ...shipped, displays: [d46] }, 'display')).toEqual([d46])
   })
 })

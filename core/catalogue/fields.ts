@@ -1,6 +1,7 @@
 import type { ArraySchema, ObjectSchema, Schema } from 'yup'
 import type { FieldKind } from '../job/fields'
-import { KINDS, MODEL_KINDS, type ModelKind } from './kinds'
+import { KINDS } from './kinds'
+import { MODEL_KINDS, type ModelKind } from './shelves'
 
 /** One figure of a model: where it is, what it is called, and what it may be. */
 export interface ModelField {

@@ -1,3 +1,4 @@
+export * from './shelves'
 export * from './kinds'
 export * from './fields'
 export * from './paths'

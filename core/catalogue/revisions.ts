@@ -1,5 +1,5 @@
 import { same } from '../job'
-import type { Model } from './kinds'
+import type { Model } from './shelves'
 
 /** The id of the model that began a line of revisions: `kelda-46n` of `kelda-46n.r3`. */
 const rootOf = (id: string) => id.replace(/\.r\d+$/, '')

@@ -1,7 +1,8 @@
 import { same } from '../job'
 import type { UnitSystem } from '../units'
 import { fieldsOf } from './fields'
-import { modelFaults, type Model, type ModelKind } from './kinds'
+import { modelFaults } from './kinds'
+import type { Model, ModelKind } from './shelves'
 import { setAt, valueAt } from './paths'
 import { readField, writeField } from './write'
 

@@ -1,5 +1,5 @@
 import type { ScreenArray, Wall } from '../job'
-import { MODEL_KINDS, type ModelKind } from './kinds'
+import { MODEL_KINDS, type ModelKind } from './shelves'
 
 /** Ids of the models of one kind that an array uses, its screens' own ones too; each once. */
 export function modelsUsed({ display, mount, fastener, cells = [] }: ScreenArray, kind: ModelKind): string[] {

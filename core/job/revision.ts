@@ -1,6 +1,3 @@
-import { sha256 } from '@noble/hashes/sha2.js'
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
-import canonicalize from 'canonicalize'
 import type { InferType, Schema } from 'yup'
 import { LIMITS } from './limits'
 import { group, length, list, maybe, must, name, oneOf, text, whole } from './fields'
@@ -36,12 +33,3 @@ export type StoredRevision = InferType<typeof revisionSchema>
 
 /** The revisions of a wall, as a job file has them. */
 export const revisions = () => list(revisionSchema as unknown as Schema<StoredRevision>, MOST, 'Issued revisions, frozen')
-
-/**
- * The id of what is frozen, SHA-256 of its canonical JSON without it: anyone who has it can tell that it is what was
- * issued.
- */
-export function idOfFrozen(frozen: object): string {
-  const { id: _, ...told } = frozen as { id?: string }
-  return bytesToHex(sha256(utf8ToBytes(canonicalize(told)!)))
-}

@@ -10,7 +10,7 @@ import { jobSchema, type Job } from './job'
 import type { Catalogue } from './models'
 import { same } from './merge'
 import { COLUMN_ALIGNMENTS, ROW_ALIGNMENTS, type Alignment } from './screenArray'
-import { idOfFrozen } from './revision'
+import { idOfFrozen } from './frozenId'
 import { rulesSchema, siteSchema } from './site'
 import { wallSchema, type Wall } from './wall'
 

@@ -1,5 +1,5 @@
 import type { InferType } from 'yup'
-import { MODEL_KINDS } from '../catalogue/kinds'
+import { MODEL_KINDS } from '../catalogue/shelves'
 import { PLAIN_ID, schemaFaults, windows, type Fault } from '../job'
 import { clockTime, day, group, list, must, name, notLess, oneOf, text } from '../job/fields'
 import { daysOff, zone } from '../job/opening'

@@ -3,6 +3,7 @@ import { kitOf, type KitItem } from '../hang'
 import type { Job } from '../job'
 import { asBuilt, standing } from '../log'
 import { contextOf, planWall } from '../plan'
+import { drawnOf, type DrawnPlan } from '../plan/drawn'
 import { standingOf, stageStates, type StageState } from '../plan/stageStates'
 import { rulesFor } from '../rules'
 import type { Text } from '../units'
@@ -33,6 +34,8 @@ export interface WallState {
   kit: Pick<KitItem, 'id' | 'group' | 'name' | 'count' | 'spare'>[]
   samples: Sample[]
   lessons: Lessons
+  /** What the wall is drawn by until its plan has been calculated where it is opened. */
+  drawn: DrawnPlan
 }
 
 /** So many stops are told of a wall at most. */
@@ -62,6 +65,6 @@ export function wallState(job: Job): WallState {
     screens: arrays.flatMap(({ positions }) => positions.map(({ id, outer }) => ({ ...outer, hung: hung.has(id) }))),
     work: workloadOf(of), needed, used,
     kit: kitOf({ wall, arrays, wiring, hanging, catalogue: job.catalogue, units: job.site.units }).filter(({ id }) => !/^kit:(fastener|mount|display|box|cable)-/.test(id)).map(({ id, group, name, count, spare }) => ({ id, group, name, count, spare })),
-    samples: samplesOf(of), lessons: lessonsOf(of),
+    samples: samplesOf(of), lessons: lessonsOf(of), drawn: drawnOf(plan),
   }
 }

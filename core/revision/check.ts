@@ -2,7 +2,8 @@ import { idOfFrozen, rulesFaults, schemaFaults, revisionSchema, wallFaults, type
 import { issuedOf, NOTHING_BUILT } from '../log'
 import { planWall } from '../plan'
 import { textToString } from '../units'
-import { storedOf, type Frozen } from './frozen'
+import type { Frozen } from './frozen'
+import { storedOf } from './stored'
 
 /** Two figures of one plan, calculated here and there: the last bits of a double may differ, mm. */
 const SAME = 0.01

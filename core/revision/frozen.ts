@@ -1,4 +1,4 @@
-import { arraysOf, idOfFrozen, type Job, type PlanContext, type Site, type StoredRevision, type Wall } from '../job'
+import { arraysOf, idOfFrozen, type Job, type PlanContext, type Site, type Wall } from '../job'
 import type { AsBuilt } from '../log'
 import type { WallPlan } from '../plan'
 import { PROGRAM } from '../program'
@@ -46,9 +46,3 @@ export function freeze(wall: Wall, { catalogue, rules, site }: Pick<Job, 'catalo
   })) as Omit<Frozen, 'id'>
   return { id: idOfFrozen(told), ...told }
 }
-
-/**
- * What a job file keeps of a revision, as the core reads it: its schema has looked at what the program takes from it.
- */
-export const frozenOf = (stored: StoredRevision): Frozen => stored as unknown as Frozen
-export const storedOf = (frozen: Frozen): StoredRevision => frozen as unknown as StoredRevision

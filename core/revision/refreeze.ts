@@ -1,7 +1,8 @@
 import type { Job, LogEntry, Wall } from '../job'
 import { asBuilt } from '../log'
 import { contextOf, planWall } from '../plan'
-import { freeze, storedOf } from './frozen'
+import { freeze } from './frozen'
+import { storedOf } from './stored'
 
 /**
  * A job whose log says that mark-outs were issued, with what was frozen then: calculated of its walls as they are, and

@@ -1,6 +1,7 @@
 import type { Wall } from '../job'
 import { ofKind, standing, type EntryOf, type LogEntry, type WallName } from '../log'
-import { frozenOf, type Frozen } from './frozen'
+import type { Frozen } from './frozen'
+import { frozenOf } from './stored'
 
 /** A revision that was issued and not withdrawn, with what was frozen then where that is at hand. */
 export interface Revision extends Pick<EntryOf<'issued'>, 'revision' | 'by' | 'at' | 'note'> { entry: string, id?: string, frozen?: Frozen }

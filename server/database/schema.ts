@@ -151,6 +151,8 @@ export const wallStates = sqliteTable('wall_states', {
   state: text('state').notNull(),
   /** What the programme, the stock and what the firm learns ask for. */
   work: text('work').notNull(),
+  /** What the wall is drawn by until its plan is calculated; absent where it cannot be planned. */
+  drawn: text('drawn'),
 })
 
 /** The firm's programme: crews, hours, what was pinned. There is one. */

@@ -72,6 +72,7 @@ export const ROUTE_RIGHTS: Record<string, Wanted> = {
   'GET /api/sites/:site/walls/:wall': 'site.read',
   'PUT /api/sites/:site/walls/:wall': 'wall.design',
   'GET /api/sites/:site/walls/:wall/difference': 'site.read',
+  'GET /api/sites/:site/walls/:wall/drawn': 'site.read',
   'GET /api/sites/:site/walls/:wall/events': 'site.read',
   'GET /api/sites/:site/walls/:wall/evidence': 'site.read',
   'GET /api/sites/:site/walls/:wall/handover': 'site.read',

@@ -1,6 +1,6 @@
 import { and, asc, eq, sql } from 'drizzle-orm'
 import {
-  KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, type Model, type ModelKind,
+  KINDS, MODEL_KINDS, modelFaults, modelsOf, nextRevision, sameFigures, SHELVES, type Model, type ModelKind,
 } from '../../core/catalogue'
 import { remember } from '../../core/memo'
 import { LIMITS, same, type Catalogue, type Fault } from '../../core/job'
@@ -47,7 +47,7 @@ export function readCatalogue(db: Database): HouseCatalogue {
   const [uses, held] = [usesOf(db), heldBySites(db)]
   const house: HouseCatalogue = { displays: [], mounts: [], fasteners: [], screwKits: [], boxes: [], cables: [], kept: {}, stock: readStock(db) }
   for (const { kind, id, model, version, savedAt, savedBy } of allModels(db).all()) {
-    (house[KINDS[kind as ModelKind].list] as Model[]).push(model as Model)
+    (house[SHELVES[kind as ModelKind]] as Model[]).push(model as Model)
     house.kept[`${kind}/${id}`] = { version, savedAt, savedBy, usedBy: uses.get(`${kind}/${id}`) ?? [], held: held.has(`${kind}/${id}`) }
   }
   return house

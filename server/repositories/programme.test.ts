@@ -2,11 +2,14 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
 import { NO_SETTINGS, type Settings } from '../../core/programme'
 import { wallState } from '../../core/programme/wallState'
+import { plan } from '../../core/plan'
+import { drawnOf, type KeptDrawing } from '../../core/plan/drawn'
+import { PROGRAM } from '../../core/program'
 import type { Job } from '../../core/job'
 import { clientAuthor } from '../accounts/authorship'
 import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
-import { calendars } from '../database/schema'
+import { calendars, wallStates } from '../database/schema'
 import { endCalendar, listCalendars, makeCalendar, openCalendar } from './calendars'
 import { addEntries } from './log'
 import { readPlannedMinutes } from './plannedMinutes'
@@ -14,7 +17,8 @@ import { publish, publishedBetween, readProgramme, saveSettings } from './progra
 import { importJob, readSite, savePlace } from './sites'
 import { addMove, stockByPlace } from './stock'
 import { importModels } from './catalogue'
-import { listWalls, refreshStates } from './wallStates'
+import { listWalls, readDrawnText, refreshStates } from './wallStates'
+import { readWall, saveWall } from './walls'
 
 let opened: ReturnType<typeof openDatabase>
 let db: Database
@@ -134,6 +138,24 @@ describe('states of walls', () => {
     await refreshStates(db, fails)
     expect(tried).toBe(exampleJob().walls.length)
     expect(listWalls(db, everything)[0]!.state!.stops[0]!.message).toEqual(['The plan of this wall cannot be calculated: open the wall to see why.'])
+  })
+  it('have what the wall is drawn by, of the version that it was made from, and of this program alone', async () => {
+    const drawn = () => JSON.parse(readDrawnText(db, site(), 'w1')) as KeptDrawing | null
+    expect(drawn()).toBeNull()
+    await refreshStates(db, workOut)
+    const { job, version } = readWall(db, site(), 'w1')
+    expect(drawn()).toEqual({ program: PROGRAM, version, plan: JSON.parse(JSON.stringify(drawnOf(plan(job).walls[0]!))) as unknown })
+    saveWall(db, site(), 'w1', { ...job.walls[0]!, name: 'Ticket hall, east' }, version, 'Isla', NOW)
+    expect(drawn()?.version).toBe(version)
+    await refreshStates(db, workOut)
+    expect(drawn()?.version).toBe(version + 1)
+    db.update(wallStates).set({ basis: '0.0.1 of another program' }).run()
+    expect(drawn()).toBeNull()
+    expect(refused(() => readDrawnText(db, site(), 'none'))).toMatchObject({ statusCode: 404 })
+  })
+  it('of a wall that cannot be planned have nothing to draw it by', async () => {
+    await refreshStates(db, () => Promise.reject(new Error('no')))
+    expect(readDrawnText(db, site(), 'w1')).toBe('null')
   })
   it('are told only of what is seen', () => {
     expect(listWalls(db, () => undefined)).toEqual([])

@@ -1,5 +1,5 @@
 import { and, eq, sql, type SQLWrapper } from 'drizzle-orm'
-import { KINDS, MODEL_KINDS, modelFaults, modelsOf, type Model } from '../../core/catalogue'
+import { MODEL_KINDS, modelFaults, modelsOf, SHELVES, type Model } from '../../core/catalogue'
 import { LIMITS, type Catalogue, type Job } from '../../core/job'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { log, sites, walls } from '../database/schema'
@@ -41,7 +41,7 @@ export const siteDocument = (db: Database, row: SiteRow): SiteDocument => parsed
 export function withModels(catalogue: Catalogue, models: unknown): Catalogue {
   const given = fieldsOf(models)
   return MODEL_KINDS.reduce((whole, kind) => {
-    const { list } = KINDS[kind]
+    const list = SHELVES[kind]
     if (given[list] === undefined) return whole
     if (!Array.isArray(given[list])) throw validationError([{ path: `$.models.${list}`, message: 'must be a list' }])
     const faults = given[list].flatMap((model: unknown) => modelFaults(kind, model).map(({ path, message }) => ({ path: path.replace('$', `$.models.${list}`), message })))

@@ -1,12 +1,15 @@
 import { createHash } from 'node:crypto'
 import { asc, eq, max } from 'drizzle-orm'
 import type { Stage } from '../../core/finding'
+import type { KeptDrawing } from '../../core/plan/drawn'
 import type { StageState } from '../../core/plan/stageStates'
 import type { WallState } from '../../core/programme/wallState'
 import { PROGRAM } from '../../core/program'
 import type { Database } from '../database/perDatabase'
 import { log, sites, walls, wallStates } from '../database/schema'
 import { readFirm } from './firm'
+import { siteRow } from './siteRows'
+import { wallRow } from './wallRows'
 import { readJobText } from './walls'
 
 /** What lists of walls show of one. */
@@ -62,21 +65,23 @@ export function listWalls(db: Database, sees: (site: { key: number, id: string }
 }
 
 /** Walls whose state is to be calculated again: none was, or something of them has changed since. */
-function staleWalls(db: Database): { key: number, site: string, id: string, basis: string }[] {
+function staleWalls(db: Database): { key: number, site: string, id: string, version: number, basis: string }[] {
   const now = bases(db)
-  return db.select({ key: walls.key, site: sites.id, id: walls.id, basis: wallStates.basis }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).leftJoin(wallStates, eq(wallStates.wall, walls.key)).all()
-    .flatMap(({ key, site, id, basis }) => basis === now.get(key) ? [] : [{ key, site, id, basis: now.get(key)! }])
+  return db.select({ key: walls.key, site: sites.id, id: walls.id, version: walls.version, basis: wallStates.basis }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).leftJoin(wallStates, eq(wallStates.wall, walls.key)).all()
+    .flatMap(({ key, site, id, version, basis }) => basis === now.get(key) ? [] : [{ key, site, id, version, basis: now.get(key)! }])
 }
 
 /** States that are being calculated, by the firm's database: later callers wait for the same. */
 const atWork = new WeakMap<object, Promise<void>>()
 
+/** A state as a thread has found it: a wall that cannot be planned has no stages and no drawing. */
+type StateFound = Omit<WallState, 'stages' | 'drawn'> & { stages: Partial<Record<Stage, StageState>>, drawn?: WallState['drawn'] }
+
 /**
  * What is put in the place of a state that cannot be calculated: the wall is shown, and it is tried again once it has
  * changed.
  */
-const FAILED: Pick<WallState, 'stops' | 'work' | 'needed' | 'used' | 'kit' | 'samples' | 'lessons' | 'cautions' | 'screens'> & { stages: Partial<Record<Stage, StageState>> }
-  = { stages: {}, stops: [{ stage: 'survey', message: ['The plan of this wall cannot be calculated: open the wall to see why.'] }], cautions: 0, screens: [], work: [], needed: [], used: [], kit: [], samples: [], lessons: { holes: [], truing: [], stops: [] } }
+const FAILED: StateFound = { stages: {}, stops: [{ stage: 'survey', message: ['The plan of this wall cannot be calculated: open the wall to see why.'] }], cautions: 0, screens: [], work: [], needed: [], used: [], kit: [], samples: [], lessons: { holes: [], truing: [], stops: [] } }
 
 /**
  * Works out the states of all walls that have changed, one after the other, so that the threads stay free for those who
@@ -88,14 +93,29 @@ export function refreshStates(db: Database, workOut: (job: string) => Promise<Wa
   const known = atWork.get(db)
   if (known) return known
   const started = (async () => {
-    for (const { key, site, id, basis } of staleWalls(db)) {
-      const found: Omit<WallState, 'stages'> & { stages: Partial<Record<Stage, StageState>> } = await workOut(readJobText(db, site, id)).catch(() => FAILED)
-      const { work, needed, used, kit, samples, lessons, ...state } = found
-      const row = { basis, state: JSON.stringify(state), work: JSON.stringify({ work, needed, used, kit, samples, lessons }) }
+    for (const { key, site, id, version, basis } of staleWalls(db)) {
+      const found: StateFound = await workOut(readJobText(db, site, id)).catch(() => FAILED)
+      const { work, needed, used, kit, samples, lessons, drawn, ...state } = found
+      const row = {
+        basis, state: JSON.stringify(state), work: JSON.stringify({ work, needed, used, kit, samples, lessons }),
+        drawn: drawn ? JSON.stringify({ program: PROGRAM, version, plan: drawn } satisfies KeptDrawing) : null,
+      }
       // Anyone who removed the wall meanwhile has removed what is known of it.
       if (db.select({ key: walls.key }).from(walls).where(eq(walls.key, key)).get()) db.insert(wallStates).values({ wall: key, ...row }).onConflictDoUpdate({ target: wallStates.wall, set: row }).run()
     }
   })().finally(() => atWork.delete(db))
   atWork.set(db, started)
   return started
+}
+
+/**
+ * The drawing of a wall by its last known plan, as JSON, or `null` where none is known or another version of the program
+ * made it. Whether it still holds is told by its version of the wall.
+ *
+ * @throws 404
+ */
+export function readDrawnText(db: Database, siteId: string, id: string): string {
+  const { key } = wallRow(db, siteRow(db, siteId).key, id)
+  const kept = db.select({ basis: wallStates.basis, drawn: wallStates.drawn }).from(wallStates).where(eq(wallStates.wall, key)).get()
+  return kept?.basis.startsWith(`${PROGRAM} `) ? kept.drawn ?? 'null' : 'null'
 }

@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib'
 import { expect, HALL, memberRow, test } from './house'
 
 test('from the list of sites to a wall in the drafting cross, to scale', async ({ page }) => {
@@ -45,4 +46,82 @@ test('an address that is none says so', async ({ page }) => {
   await expect(page.getByText('Not found: this wall')).toBeVisible()
   await page.goto('/sites/nowhere')
   await expect(page.getByRole('alert')).toContainText('This site does not exist')
+})
+
+test('a wall is drawn at once by its last plan and says so, but never in Mark or Hang, until its plan is there', async ({ page }) => {
+  const held: (() => void)[] = []
+  await page.route('**/planner.worker*', async (route) => {
+    await new Promise<void>((go) => { held.push(go) })
+    await route.continue()
+  })
+  const kept = page.getByTestId('plan-kept')
+  const screens = page.getByTestId('elevation').locator('[data-screen]')
+  // A browser that has nothing draws by what the server knows. Nothing of this wall was issued.
+  await page.goto('/sites/holm-point/walls/cafe/mount')
+  await expect(kept).toHaveText('Last plan. Updating…')
+  await expect(screens).toHaveCount(1)
+  await expect(page.getByTestId('elevation').locator('[data-hole]').first()).toBeVisible()
+  // Nothing can be marked or drilled by it.
+  for (const stage of ['Mark', 'Hang']) {
+    await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click()
+    await expect(page.getByRole('region', { name: stage, exact: true })).toBeVisible()
+    await expect(screens).toHaveCount(0)
+    await expect(kept).toBeHidden()
+  }
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Mount' }).click()
+  await expect(kept).toBeVisible()
+  held.splice(0).forEach(go => go())
+  await expect(kept).toBeHidden()
+  await expect(screens).toHaveCount(1)
+
+  // From then on the device has it, whatever the server says, until he signs out.
+  const keys = () => page.evaluate(() => new Promise<unknown[]>((answer) => {
+    const opening = indexedDB.open('wide-trellis')
+    opening.onsuccess = () => {
+      const all = opening.result.transaction('plans').objectStore('plans').getAllKeys()
+      all.onsuccess = () => {
+        opening.result.close()
+        answer(all.result)
+      }
+    }
+  }))
+  await expect.poll(keys).toEqual(['holm-point/cafe'])
+  await page.route('**/drawn', route => route.abort())
+  await page.reload()
+  await expect(kept).toBeVisible()
+  await expect(screens).toHaveCount(1)
+  held.splice(0).forEach(go => go())
+  await expect(kept).toBeHidden()
+  await page.getByTestId('account').click()
+  await page.getByRole('menuitem', { name: 'Your account' }).click()
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click()
+  await expect(page).toHaveURL(/sign-in/)
+  await expect.poll(keys).toEqual([])
+})
+
+test('a wall that somebody lost the right to is neither opened nor kept any more', async ({ page }) => {
+  await page.goto(`${HALL}/mount`)
+  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await page.route('**/api/sites/holm-point/walls/ticket-hall', route => route.fulfill({ status: 404, json: { error: { code: 'not-found', message: 'There is no such wall.' } } }))
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'This wall cannot be opened' })).toBeVisible()
+  // Nor without a connection.
+  await page.unroute('**/api/sites/holm-point/walls/ticket-hall')
+  await page.route('**/api/sites/holm-point/walls/ticket-hall', route => route.abort())
+  await page.reload()
+  await expect(page.getByText('The server cannot be reached.')).toBeVisible()
+  await expect(page.getByTestId('elevation')).toHaveCount(0)
+})
+
+test('the first drawing of a wall takes no more script than it may', async ({ page }) => {
+  await page.goto(`${HALL}/arrange`)
+  await expect(page.getByTestId('elevation').locator('[data-screen]')).toHaveCount(9)
+  await expect(page.getByTestId('plan-kept')).toBeHidden()
+  const addresses = await page.evaluate(() => {
+    const drawn = performance.getEntriesByName('wall-drawn')[0]!.startTime
+    return performance.getEntriesByType('resource').filter(({ name, startTime }) => /\.js$/.test(name) && !/worker/.test(name) && startTime < drawn).map(({ name }) => name)
+  })
+  const sizes = await Promise.all(addresses.map(async address => gzipSync(await (await page.request.get(address)).body()).length))
+  expect(sizes.length).toBeGreaterThan(5)
+  expect(sizes.reduce((a, b) => a + b, 0) / 1000).toBeLessThan(210)
 })

@@ -3,7 +3,9 @@ import type { Stage } from '~~/core/finding'
 
 /** One stage's bench: its decisions, what follows from them, and the findings. */
 const { stage, summary } = defineProps<{ stage: Stage, title: string, summary?: string }>()
-const { findings } = useWallPlan()
+const { findings, plan, failed } = useWallPlan()
+/** Before there is a plan nothing can be said of it, least of all that something is missing. */
+const planning = computed(() => plan.value === undefined && failed.value === undefined)
 const here = computed(() => findings.value.filter(finding => finding.stage === stage))
 </script>
 
@@ -13,11 +15,14 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
     <h1 class="text-xl font-bold leading-tight max-md:sr-only">
       {{ title }}
     </h1>
-    <p v-if="summary" class="mt-0.5 text-sm text-ink-soft max-md:sr-only">
+    <p v-if="planning" class="mt-2 text-sm text-ink-soft" role="status">
+      Updating plan…
+    </p>
+    <p v-else-if="summary" class="mt-0.5 text-sm text-ink-soft max-md:sr-only">
       {{ summary }}
     </p>
     <WaitsNote :stage="stage" class="mt-1" />
-    <div class="mt-2 space-y-2.5">
+    <div v-if="!planning" class="mt-2 space-y-2.5">
       <slot />
     </div>
     <FindingList v-if="here.length" class="mt-2 md:min-h-44 md:flex-1 md:overflow-y-auto" :findings="here" tabindex="0" />

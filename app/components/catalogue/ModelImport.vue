@@ -3,7 +3,7 @@ import { Check, X } from 'lucide-vue-next'
 import Papa from 'papaparse'
 import { cellFromCsv } from '~~/core/csv'
 import {
-  judgeModelRows, judgeModels, KINDS, modelColumns, type Model, type ModelKind, type ModelRow, type ModelVerdict,
+  judgeModelRows, judgeModels, KINDS, modelColumns, SHELVES, type Model, type ModelKind, type ModelRow, type ModelVerdict,
 } from '~~/core/catalogue'
 
 /** A file of models before it is taken in: what each would add, change or be refused for. */
@@ -20,8 +20,8 @@ function readTable(text: string) {
 }
 function readFile(text: string) {
   const given = JSON.parse(text) as Record<string, unknown> | unknown[] | null
-  const lists = Array.isArray(given) ? given : (given?.[KINDS[kind].list] ?? (given?.catalogue as Record<string, unknown> | undefined)?.[KINDS[kind].list])
-  if (!Array.isArray(lists)) throw new Error(`The file has no list of ${KINDS[kind].names.toLowerCase()}. A JSON file needs “${KINDS[kind].list}”, as in the catalogue of a job file.`)
+  const lists = Array.isArray(given) ? given : (given?.[SHELVES[kind]] ?? (given?.catalogue as Record<string, unknown> | undefined)?.[SHELVES[kind]])
+  if (!Array.isArray(lists)) throw new Error(`The file has no list of ${KINDS[kind].names.toLowerCase()}. A JSON file needs “${SHELVES[kind]}”, as in the catalogue of a job file.`)
   return judgeModels(kind, lists, kept)
 }
 watch(() => file, async () => {

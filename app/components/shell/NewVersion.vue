@@ -1,11 +1,10 @@
 <script setup lang="ts">
 /** A new version of the program, offered: what is open goes on with the one it began with until a person says so. */
-const { $pwa } = useNuxtApp()
-const waits = computed(() => $pwa?.needRefresh === true)
+const { waits, load } = useNewVersion()
 </script>
 
 <template>
-  <button v-if="waits" type="button" class="press !px-2" data-testid="new-version" @click="$pwa?.updateServiceWorker(true)">
+  <button v-if="waits" type="button" class="press !px-2" data-testid="new-version" @click="load()">
     Load new version
   </button>
 </template>

@@ -6,6 +6,9 @@ const { crumbs } = defineProps<{ crumbs: { title: string, to?: string }[] }>()
 const { theme } = usePreferences()
 /** Far in, a phone has room for what lies just above: the mark leads to all sites. */
 const deep = computed(() => crumbs.length > 2)
+/** The account, and what waits to be sent, come once the page itself stands. */
+const later = ref(false)
+onNuxtReady(() => { later.value = true })
 </script>
 
 <template>
@@ -21,11 +24,14 @@ const deep = computed(() => crumbs.length > 2)
       </template>
     </nav>
     <slot />
-    <NewVersion />
-    <OutboxNote />
+    <template v-if="later">
+      <LazyNewVersion />
+      <LazyOutboxNote />
+    </template>
     <button type="button" class="grid size-[var(--target)] place-items-center rounded border border-on-bar-soft" :aria-label="theme === 'desk' ? 'Switch to the site theme' : 'Switch to the desk theme'" @click="theme = theme === 'desk' ? 'site' : 'desk'">
       <component :is="theme === 'desk' ? Sun : Moon" class="size-4" aria-hidden="true" />
     </button>
-    <AccountMenu />
+    <LazyAccountMenu v-if="later" />
+    <span v-else class="w-15" />
   </header>
 </template>

@@ -8,7 +8,7 @@ import { tellsHere, useStudies } from '~/workers/useStudies'
 /** The alternatives of a wall beside each other: as drawings, and by the figures that a client weighs. */
 const store = useWallStore()
 const { tell, system } = useUnits()
-const { built, planContext } = useWallPlan()
+const { built, context } = useWallPlan()
 const studies = useStudies()
 /** How far the alternatives are planned, 0 to 1. */
 const progress = ref(1)
@@ -27,7 +27,7 @@ watch([() => store.wall, system], async ([wall], _, onCleanup) => {
   failed.value = ''
   progress.value = 0
   try {
-    const plans = await studies.run(api => api.plans(walls.map(toRaw), planContext(), built.value, tellsHere(async (share) => { progress.value = share })), outdated.signal)
+    const plans = await studies.run(api => api.plans(walls.map(toRaw), context.value, built.value, tellsHere(async (share) => { progress.value = share })), outdated.signal)
     ways.value = alternatives.map((alternative, n) => wayOf(alternative, walls[n]!, plans[n]!))
   }
   catch (error) {

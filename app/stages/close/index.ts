@@ -1,36 +1,12 @@
-import { chosenFigure } from '~~/core/rules'
-import { seamsRead, type SeamDrawing } from '~/drawing/seams'
-import type { Canvas, StageRoom } from '../stage'
+import type { StageRoom } from '../stage'
 
+const canvas = () => import('./useCloseCanvas').then(({ useCloseCanvas }) => useCloseCanvas)
 const bench = () => import('./CloseBench.vue')
 const ledger = () => import('./BuiltLedger.vue')
-const TestPicture = defineAsyncComponent(() => import('./TestPicture.vue'))
-
-function useCanvas(): ComputedRef<Canvas> {
-  const { holes } = useTape()
-  const store = useWallStore()
-  const { compared, record, of } = useClose()
-  const { shown } = useTestPicture()
-  /** Holes and middles of screens that came elsewhere than they were planned. */
-  const moves = computed(() => [
-    ...compared.value?.holes.map(({ id, planned, made, off }) => ({ id, planned, made, off })) ?? [],
-    ...compared.value?.centres.map(({ screen: id, planned, made, off }) => ({ id, planned, made, off })) ?? [],
-  ].flatMap(({ id, planned, made, off = 0 }) => made && off > 0.5 ? [{ hole: id, from: planned, to: { x: made.x, y: made.y } }] : []))
-  /** The seams of every array as they were read last. */
-  const seams = computed<SeamDrawing | undefined>(() => {
-    const all = (of.value?.plan.arrays ?? []).flatMap(({ id, positions }) => {
-      const read = record.value?.seams.findLast(({ array }) => array === id)
-      const gap = of.value!.wall.arrays.find(array => array.id === id)?.gap
-      return read && gap ? seamsRead(positions, read, gap) : []
-    })
-    return all.length > 0 ? { seams: all, levels: [], tolerance: chosenFigure('seamTolerance', store.rules, 'metric'), pick: () => {} } : undefined
-  })
-  return computed(() => ({ showPlates: true, tape: holes.value, moves: moves.value, ...seams.value && { seams: seams.value }, ...shown.value && { inPlace: TestPicture } }))
-}
 
 /** Close: as built against plan, serials and locks, handing over, and what comes in the years after. */
 export const closeStage: StageRoom = {
   id: 'close', title: 'Close', does: 'Handover and service',
-  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), useCanvas,
-  parts: [bench, ledger],
+  bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), canvas,
+  parts: [canvas, bench, ledger],
 }

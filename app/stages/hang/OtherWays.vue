@@ -10,7 +10,7 @@ import { tellsHere, useStudies } from '~/workers/useStudies'
 const emit = defineEmits<{ done: [] }>()
 const store = useWallStore()
 const { asked } = useAnswer()
-const { live, built, planContext, steps } = useWallPlan()
+const { live, built, context, steps } = useWallPlan()
 const { offeredOf, take } = useModelChoice()
 const { tell, fineWithUnit: far } = useUnits()
 const studies = useStudies()
@@ -27,7 +27,7 @@ watch([() => store.wall, () => array.value?.id], async (_now, _before, onCleanup
   const [wall, kept] = [store.wall, array.value]
   if (!wall || !kept) return
   try {
-    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), planContext(), built.value, offeredOf('mount', kept.mount) as Mount[], tellsHere(() => Promise.resolve())), outdated.signal)
+    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), context.value, built.value, offeredOf('mount', kept.mount) as Mount[], tellsHere(() => Promise.resolve())), outdated.signal)
   }
   catch (error) {
     if (!(error instanceof Cancelled)) fault.value = `The remedies could not be calculated: ${(error as Error).message}`

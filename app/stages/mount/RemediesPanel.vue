@@ -8,7 +8,7 @@ import { tellsHere, useStudies } from '~/workers/useStudies'
 /** What else would hold the array: each way calculated, drawn on request, and taken with one click. */
 const store = useWallStore()
 const { array, positions, held } = usePlates()
-const { built, planContext } = useWallPlan()
+const { built, context } = useWallPlan()
 const studies = useStudies()
 const { offeredOf, take } = useModelChoice()
 const { tell } = useUnits()
@@ -39,7 +39,7 @@ watch([() => store.wall, () => array.value?.id, waits], async (_now, _before, on
   progress.value = 0
   const tells = (share: number) => Promise.resolve(void (outdated.signal.aborted || (progress.value = share)))
   try {
-    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), planContext(), built.value, offeredOf('mount', kept.mount) as Mount[], tellsHere(tells)), outdated.signal)
+    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), context.value, built.value, offeredOf('mount', kept.mount) as Mount[], tellsHere(tells)), outdated.signal)
     progress.value = 1
   }
   catch (error) {

@@ -10,7 +10,7 @@ const namesOf = ({ id, formerId }: { id: string, formerId?: string }) => ({ id, 
 /** Truing the array that is worked on: its screens, what was read last, and the moves that close its seams. */
 export const useTruing = createSharedComposable(() => {
   const store = useWallStore()
-  const { plan, planContext } = useWallPlan()
+  const { plan, context } = useWallPlan()
   const studies = useStudies()
   const array = computed(() => store.array)
   const arrayPlan = computed(() => plan.value?.arrays.find(({ id }) => id === array.value?.id))
@@ -35,7 +35,7 @@ export const useTruing = createSharedComposable(() => {
     }
     working.value = true
     try {
-      alignment.value = await studies.run(api => api.align(toRaw(now), toRaw(planned), namesOf(store.wallRecord), toRaw(log), planContext()), outdated.signal)
+      alignment.value = await studies.run(api => api.align(toRaw(now), toRaw(planned), namesOf(store.wallRecord), toRaw(log), context.value), outdated.signal)
     }
     catch (error) {
       if (!(error instanceof Cancelled)) failed.value = (error as Error).message

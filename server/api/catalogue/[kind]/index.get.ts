@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { KINDS, modelColumns, modelsToRows } from '../../../../core/catalogue'
+import { modelColumns, modelsToRows, SHELVES } from '../../../../core/catalogue'
 import { CSV_OUT } from '../../../../core/csv'
 import { database } from '../../../accounts/access'
 import { readCatalogue } from '../../../repositories/catalogue'
@@ -11,8 +11,8 @@ import { choice } from '../../../utils/sheetRequest'
 export default defineEventHandler((event) => {
   const kind = modelKind(getRouterParam(event, 'kind'))
   const format = choice('format', getQuery(event).format, ['json', 'csv'], 'json')
-  const models = readCatalogue(database(event))[KINDS[kind].list]
-  asFile(event, [KINDS[kind].list], format, format === 'json' ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8')
-  if (format === 'json') return JSON.stringify({ [KINDS[kind].list]: models }, null, 2)
+  const models = readCatalogue(database(event))[SHELVES[kind]]
+  asFile(event, [SHELVES[kind]], format, format === 'json' ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8')
+  if (format === 'json') return JSON.stringify({ [SHELVES[kind]]: models }, null, 2)
   return Papa.unparse({ fields: modelColumns(kind), data: modelsToRows(kind, models) }, CSV_OUT)
 })

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { roomOf, ROOMS } from '~/stages'
 import type { Bench } from '~/stages/stage'
-import { openWall, useWallSync } from '~/sync/useWallSync'
+import { openWall } from '~/sync/openWall'
+import { useWallSync } from '~/sync/useWallSync'
 
 /** A wall: the stages on the plumb line, the bench of the one that is worked on, and the drawing. */
 definePageMeta({ key: route => `${String(route.params.site)}/${String(route.params.wall)}` })
@@ -14,21 +15,26 @@ const store = useWallStore()
 const session = useSessionStore()
 store.rights = action => session.may(action, site)
 const failed = ref('')
-// The bench comes while the wall is read.
-void room.value.parts[0]?.().catch(() => {})
-try {
-  await openWall(site, wallId)
-}
-catch (error) {
-  failed.value = (error as Error).message
-}
+const settled = ref(false)
+const fail = (error: unknown) => { failed.value = (error as Error).message }
+const opening = openWall(site, wallId)
+const settingUp = useStageCanvas(() => room.value)
+const canvas = await settingUp
+const opened = await opening.catch(fail)
+opened?.settled.then(() => { settled.value = true }, fail)
 // Anyone who left, or was sent to the door, while the wall was read has no page for anything to begin on.
 if (!getCurrentScope()?.active) await new Promise(() => {})
 const { state, reason, waiting, resolve } = useWallSync()
+const { kept } = useWallPlan()
+watchEffect(() => {
+  kept.value = opened?.drawing && !room.value.onlyCurrent ? { site, wall: wallId, plan: opened.drawing.plan } : undefined
+})
+const stands = useDrawingStands()
+watch(stands, (stands) => { if (stands) void store.prepare().catch(fail) }, { immediate: true })
+/** Whether the wall can be worked on: it is as the server has it, and what checks an edit is at hand. */
+const ready = computed(() => stands.value && settled.value && store.isReady)
 useEveryStage()
 useWallCommands(site, base)
-const canvases = new Map(ROOMS.map(({ id, useCanvas }) => [id, useCanvas()]))
-const canvas = computed(() => canvases.get(room.value.id)!.value)
 const bench = useTemplateRef<Bench>('bench')
 watch(room, () => store.cancelPreview())
 useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
@@ -50,12 +56,12 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
       <main class="wall-frame min-h-0 flex-1" :data-stage="room.id">
         <PlumbLine :current="room.id" :base="base" class="plumb" />
         <div class="bench min-h-0 border-x border-hair bg-board" :inert="!!store.conflict && room.id !== 'hang'">
-          <component :is="room.bench" ref="bench" />
+          <component :is="room.bench" v-if="ready" ref="bench" />
         </div>
         <div class="cross min-h-0 min-w-0">
-          <component :is="canvas.inPlace" v-if="canvas.inPlace" />
-          <WallDrawing v-else :canvas="canvas" @pointed="bench?.pointed?.($event)" @drawn="bench?.drawn?.($event)">
-            <component :is="room.ledger" />
+          <component :is="canvas.inPlace" v-if="canvas?.inPlace" />
+          <WallDrawing v-else-if="canvas && (ready || !room.onlyCurrent)" :canvas="canvas" @pointed="bench?.pointed?.($event)" @drawn="bench?.drawn?.($event)">
+            <component :is="room.ledger" v-if="ready" />
           </WallDrawing>
         </div>
       </main>

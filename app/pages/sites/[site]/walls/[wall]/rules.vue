@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Rules } from '~~/core/job'
-import { openWall, useWallSync } from '~/sync/useWallSync'
+import { openWall } from '~/sync/openWall'
+import { useWallSync } from '~/sync/useWallSync'
 
 /** The house rules of one wall: what holds for it, who chose it, and what it has otherwise than its site. */
 const { site, wall: wallId } = useRoute().params as { site: string, wall: string }
@@ -9,7 +10,8 @@ const session = useSessionStore()
 store.rights = action => session.may(action, site)
 const failed = ref('')
 try {
-  await openWall(site, wallId)
+  const [{ settled }] = await Promise.all([openWall(site, wallId), store.prepare()])
+  await settled
 }
 catch (error) {
   failed.value = (error as Error).message

@@ -1,0 +1,69 @@
+import type { KeptDrawing } from '~~/core/plan/drawn'
+import { forgetSeen, noteSeen, wallKey, type Device, type ServerWall } from './device'
+import { frozenOfId, lastFrozen } from './frozen'
+import { drawable } from './keptPlan'
+import { unsentOf } from './unsent'
+import { useOutbox } from './useOutbox'
+
+/** So long a wall that this device has seen waits to hear how the server has it now, ms. */
+const WAITS = 1_500
+
+/** A wall that is open: it can be drawn, and soon be worked on. */
+export interface Opened {
+  /** What it is drawn by until its plan has been calculated; absent where nothing is known. */
+  drawing?: KeptDrawing
+  /**
+   * Once it is as the server has it, or there is no answer for now, and what was issued of it is at hand.
+   *
+   * @throws ApiError where the server does not have it any more, or not for this person
+   */
+  settled: Promise<void>
+}
+
+/** Waits for something, but not longer than so many ms. */
+const atMost = <T>(ms: number, what: Promise<T>): Promise<T | void> => Promise.race([what, new Promise<void>(done => setTimeout(done, ms))])
+
+/** Everything that this device has of a wall, at one moment. */
+const ownOf = (device: Device, key: string) =>
+  device.transaction('r', device.seen, device.plans, device.designs, device.entries, async () => ({
+    seen: await device.seen.get(key), kept: await device.plans.get(key), change: await device.designs.get(key), log: await unsentOf(device, key),
+  })).catch(() => undefined)
+
+/**
+ * Opens a wall with everything that was done to it on this device: at once as the device had it last, else as the
+ * server has it. What the server has newer comes while it is open.
+ *
+ * @throws ApiError where it cannot be had
+ */
+export async function openWall(site: string, id: string): Promise<Opened> {
+  const store = useWallStore()
+  const { device, ready } = useOutbox()
+  const [path, key] = [`/sites/${site}/walls/${id}`, wallKey(site, id)]
+  const answer = api<ServerWall>(path)
+  const noted = answer.then(state => noteSeen(device, key, state).catch(() => {}))
+  // Whoever waits for it hears of it.
+  noted.catch(() => {})
+  await ready
+  let own = await ownOf(device, key)
+  const known = own?.seen !== undefined
+  const drawing = known ? undefined : api<KeptDrawing | null>(`${path}/drawn`).catch(() => undefined)
+  const state = own?.seen?.state ?? await answer
+  // What was sent while the server answered is newer than its answer.
+  if (!known) own = await ownOf(device, key)
+  store.open(site, own?.seen && own.seen.state.version > state.version ? own.seen.state : state, own)
+  const frozen = async () => {
+    const issued = lastFrozen(store.allLog, state.job.walls[0]!)
+    const found = issued === undefined ? undefined : await frozenOfId(device, site, id, issued)
+    if (found && store.site === site && store.id === id) store.addFrozen(found)
+  }
+  const heard = noted.catch(async (error: unknown) => {
+    if (error instanceof ApiError && error.retryable) return
+    if (error instanceof ApiError && [403, 404].includes(error.status)) await forgetSeen(device, key).catch(() => {})
+    throw error
+  })
+  heard.catch(() => {})
+  return {
+    drawing: drawable(own?.kept ?? await drawing),
+    settled: Promise.all([known ? atMost(WAITS, heard) : undefined, frozen()]).then(() => {}),
+  }
+}
