@@ -23,11 +23,13 @@ export interface Opened {
 /** Waits for something, but not longer than so many ms. */
 const atMost = <T>(ms: number, what: Promise<T>): Promise<T | void> => Promise.race([what, new Promise<void>(done => setTimeout(done, ms))])
 
-/** Everything that this device has of a wall, at one moment. */
+/** Everything that this device has of a wall, at one moment; with what was frozen when it was issued last. */
 const ownOf = (device: Device, key: string) =>
-  device.transaction('r', device.seen, device.plans, device.designs, device.entries, async () => ({
-    seen: await device.seen.get(key), kept: await device.plans.get(key), change: await device.designs.get(key), log: await unsentOf(device, key),
-  })).catch(() => undefined)
+  device.transaction('r', device.seen, device.plans, device.designs, device.entries, device.revisions, async () => {
+    const [seen, kept, change, log] = await Promise.all([device.seen.get(key), device.plans.get(key), device.designs.get(key), unsentOf(device, key)])
+    const issued = seen && lastFrozen([...seen.state.job.log, ...log], seen.state.job.walls[0]!)
+    return { seen, kept, change, log, frozen: issued === undefined ? undefined : (await device.revisions.get(issued))?.frozen }
+  }).catch(() => undefined)
 
 /**
  * Opens a wall with everything that was done to it on this device: at once as the device had it last, else as the
@@ -51,8 +53,10 @@ export async function openWall(site: string, id: string): Promise<Opened> {
   // What was sent while the server answered is newer than its answer.
   if (!known) own = await ownOf(device, key)
   store.open(site, own?.seen && own.seen.state.version > state.version ? own.seen.state : state, own)
+  if (own?.frozen) store.addFrozen(own.frozen)
   const frozen = async () => {
     const issued = lastFrozen(store.allLog, state.job.walls[0]!)
+    if (issued === own?.frozen?.id) return
     const found = issued === undefined ? undefined : await frozenOfId(device, site, id, issued)
     if (found && store.site === site && store.id === id) store.addFrozen(found)
   }

@@ -18,6 +18,8 @@ const failed = ref('')
 const settled = ref(false)
 const fail = (error: unknown) => { failed.value = (error as Error).message }
 const opening = openWall(site, wallId)
+// What is not drawn before it can be worked on need not wait for the drawing.
+if (room.value.onlyCurrent) void Promise.allSettled([store.prepare(), ...room.value.parts.map(part => part())])
 const settingUp = useStageCanvas(() => room.value)
 const canvas = await settingUp
 const opened = await opening.catch(fail)
