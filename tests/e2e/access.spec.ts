@@ -28,13 +28,26 @@ const LOOKED_AT = {
   site: { type: 'rule' as const, values: ['color-contrast'] },
 }
 
-async function seriousFaultsIn(theme: keyof typeof LOOKED_AT, page: Page) {
+async function faultsIn(theme: keyof typeof LOOKED_AT, page: Page) {
+  // As another tab would: what is drawn follows.
+  await page.evaluate((theme) => {
+    const [key, newValue] = ['wide-trellis:theme', theme]
+    localStorage.setItem(key, newValue)
+    dispatchEvent(new StorageEvent('storage', { key, newValue, storageArea: localStorage }))
+  }, theme)
+  await expect(page.locator('html')).toHaveAttribute('data-theme', theme)
   // Only what is wrong is listed, and no frame is looked into: pages here have none.
   const options = { runOnly: LOOKED_AT[theme], resultTypes: ['violations' as const] }
   const builder = new AxeBuilder({ page }).options(options).setLegacyMode(true)
   const { violations } = await builder.analyze()
   return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join('; ')}`)
+    .map(({ id, nodes }) => `${theme} theme, ${id}: ${nodes.map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary}`).join('; ')}`)
+}
+
+/** What axe finds in the page as it stands, in both themes; it is left in the desk theme. */
+async function seriousFaults(page: Page) {
+  const inSite = await faultsIn('site', page)
+  return [...await faultsIn('desk', page), ...inSite]
 }
 
 /**
@@ -49,111 +62,100 @@ async function drawn(page: Page) {
   })
 }
 
-for (const theme of ['desk', 'site'] as const) {
-  test.describe(`in the ${theme} light axe finds no serious fault`, () => {
-    const seriousFaults = (page: Page) => seriousFaultsIn(theme, page)
-    test.beforeEach(({ page }) => page.addInitScript(theme => localStorage.setItem('wide-trellis:theme', theme), theme))
+/** What of a page scrolls by itself, by its name. */
+const scrolling = (page: Page) => page.evaluate(() => [...document.querySelectorAll('*')]
+  .filter(element => element.scrollHeight > element.clientHeight + 1 && /auto|scroll/.test(getComputedStyle(element).overflowY))
+  .map(element => element.getAttribute('aria-label') ?? element.tagName))
 
-    for (const [name, views] of Object.entries(VIEWS)) {
-      test(`at ${name}`, async ({ page }) => {
-        for (const view of views) {
-          await page.goto(view)
-          await expect(page.locator('h1').first()).toBeVisible()
-          expect.soft(await seriousFaults(page), view).toEqual([])
-        }
-      })
-    }
-
-    test('where one signs in, by keys alone', async ({ browser, house }) => {
-      const context = await browser.newContext({ baseURL: house.address })
-      await context.addInitScript(theme => localStorage.setItem('wide-trellis:theme', theme), theme)
-      const page = await context.newPage()
-      await page.goto('/')
-      await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
-      expect(await seriousFaults(page)).toEqual([])
-      await page.keyboard.press('Tab')
-      await expect(page.getByRole('button', { name: /^Isla Brandt/ })).toBeFocused()
-      await page.keyboard.press('Enter')
-      await expect(page.getByTestId('account')).toContainText('Isla Brandt')
-      await page.getByTestId('account').focus()
-      await page.keyboard.press('Enter')
-      await expect(page.getByRole('menuitem', { name: 'Your account' })).toBeVisible()
-      expect(await seriousFaults(page)).toEqual([])
-      await page.keyboard.press('ArrowDown')
-      await page.keyboard.press('Enter')
-      await expect(page).toHaveURL(/\/(account|people)$/)
-    })
-
-    test('in the palette and on the sheet of keys', async ({ page }) => {
-      await page.goto(`${HALL}/survey`)
-      await expect(page.locator('h1').first()).toBeVisible()
-      await page.keyboard.press('/')
-      await expect(page.getByRole('combobox', { name: 'Search commands' })).toBeFocused()
-      expect(await seriousFaults(page)).toEqual([])
-      await page.keyboard.press('Escape')
-      await page.keyboard.press('?')
-      await expect(page.getByRole('heading', { name: 'Keyboard shortcuts' })).toBeVisible()
-      expect(await seriousFaults(page)).toEqual([])
-    })
-
-    test('in Hang on a phone', async ({ page }) => {
-      await page.setViewportSize({ width: 390, height: 844 })
-      await page.goto(`${HALL}/hang`)
-      await expect(page.getByTestId('hole-name')).toBeVisible()
-      expect(await seriousFaults(page)).toEqual([])
-      for (const panel of ['Prepare', 'Steps', 'Screens']) {
-        await page.getByRole('tab', { name: panel, exact: true }).click()
-        await expect(page.locator('h1, h2').last()).toBeVisible()
-        expect(await seriousFaults(page), panel).toEqual([])
+test.describe('in both themes axe finds no serious fault', () => {
+  for (const [name, views] of Object.entries(VIEWS)) {
+    test(`at ${name}, where at 1280 × 800 nothing scrolls but lists`, async ({ page }) => {
+      for (const view of views) {
+        await page.goto(view)
+        await expect(page.locator('h1').first()).toBeVisible()
+        await drawn(page)
+        expect.soft((await scrolling(page)).filter(name => !LISTS.includes(name)), view).toEqual([])
+        expect.soft(await page.evaluate(() => document.documentElement.scrollHeight <= innerHeight && document.documentElement.scrollWidth <= innerWidth), view).toBe(true)
+        expect.soft(await seriousFaults(page), view).toEqual([])
       }
     })
-
-    test('in True and Close, part by part, and on the client’s page', async ({ page, house }) => {
-      await page.goto('/sites/ravel-sands/walls/lounge/true')
-      await page.getByRole('tab', { name: 'Turns' }).click()
-      await expect(page.getByTestId('closes')).toBeVisible()
-      expect(await seriousFaults(page), 'Turns').toEqual([])
-      await page.getByRole('tab', { name: 'Study' }).click()
-      await page.getByLabel('Simulated walls').selectOption('1000')
-      await page.getByRole('button', { name: 'Run study' }).click()
-      await expect(page.locator('.apexcharts-canvas')).toHaveCount(2)
-      expect(await seriousFaults(page), 'Study').toEqual([])
-      await page.goto('/sites/ravel-sands/walls/lounge/close')
-      await expect(page.getByTestId('trend')).toBeVisible()
-      for (const panel of ['Service', 'As built', 'Screens', 'Handover']) {
-        await page.getByRole('tab', { name: panel, exact: true }).click()
-        expect(await seriousFaults(page), panel).toEqual([])
-      }
-      const made = await house.api('/sites/ravel-sands/walls/lounge/links', { method: 'POST', body: JSON.stringify({ client: 'Harbour office', days: 1 }) })
-      await page.goto(new URL(JSON.parse(made.body).address).pathname)
-      await expect(page.getByTestId('signature-field')).toBeVisible()
-      expect(await seriousFaults(page), 'the client’s page').toEqual([])
-    })
-
-    test('in what is issued, compared and printed', async ({ page }) => {
-      await page.goto('/sites/stennick/walls/departures-row/mark')
-      await page.getByRole('tab', { name: 'Revisions' }).click()
-      await page.getByRole('button', { name: 'Compare with A' }).click()
-      await expect(page.getByTestId('difference')).toBeVisible()
-      expect(await seriousFaults(page)).toEqual([])
-      await page.getByRole('tab', { name: 'Sheets' }).click()
-      await expect(page.getByTestId('template')).toBeVisible()
-      expect(await seriousFaults(page)).toEqual([])
-    })
-  })
-}
-
-test('at 1280 × 800 nothing scrolls but lists', async ({ page }) => {
-  for (const view of Object.values(VIEWS).flat()) {
-    await page.goto(view)
-    await expect(page.locator('h1').first()).toBeVisible()
-    await drawn(page)
-    const scrolling = await page.evaluate(() => [...document.querySelectorAll('*')]
-      .filter(element => element.scrollHeight > element.clientHeight + 1 && /auto|scroll/.test(getComputedStyle(element).overflowY))
-      .map(element => element.getAttribute('aria-label') ?? element.tagName))
-    expect(scrolling.filter(name => !LISTS.includes(name)), view).toEqual([])
-    expect(await page.evaluate(() => document.documentElement.scrollHeight <= innerHeight && document.documentElement.scrollWidth <= innerWidth), view).toBe(true)
   }
+
+  test('where one signs in, by keys alone', async ({ browser, house }) => {
+    const context = await browser.newContext({ baseURL: house.address })
+    const page = await context.newPage()
+    await page.goto('/')
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+    expect(await seriousFaults(page)).toEqual([])
+    await page.keyboard.press('Tab')
+    await expect(page.getByRole('button', { name: /^Isla Brandt/ })).toBeFocused()
+    await page.keyboard.press('Enter')
+    await expect(page.getByTestId('account')).toContainText('Isla Brandt')
+    await page.getByTestId('account').focus()
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('menuitem', { name: 'Your account' })).toBeVisible()
+    expect(await seriousFaults(page)).toEqual([])
+    await page.keyboard.press('ArrowDown')
+    await page.keyboard.press('Enter')
+    await expect(page).toHaveURL(/\/(account|people)$/)
+  })
+
+  test('in the palette and on the sheet of keys', async ({ page }) => {
+    await page.goto(`${HALL}/survey`)
+    await expect(page.locator('h1').first()).toBeVisible()
+    await page.keyboard.press('/')
+    await expect(page.getByRole('combobox', { name: 'Search commands' })).toBeFocused()
+    expect(await seriousFaults(page)).toEqual([])
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('?')
+    await expect(page.getByRole('heading', { name: 'Keyboard shortcuts' })).toBeVisible()
+    expect(await seriousFaults(page)).toEqual([])
+  })
+
+  test('in Hang on a phone', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 })
+    await page.goto(`${HALL}/hang`)
+    await expect(page.getByTestId('hole-name')).toBeVisible()
+    expect(await seriousFaults(page)).toEqual([])
+    for (const panel of ['Prepare', 'Steps', 'Screens']) {
+      await page.getByRole('tab', { name: panel, exact: true }).click()
+      await expect(page.locator('h1, h2').last()).toBeVisible()
+      expect(await seriousFaults(page), panel).toEqual([])
+    }
+  })
+
+  test('in True and Close, part by part, and on the client’s page', async ({ page, house }) => {
+    await page.goto('/sites/ravel-sands/walls/lounge/true')
+    await page.getByRole('tab', { name: 'Turns' }).click()
+    await expect(page.getByTestId('closes')).toBeVisible()
+    expect(await seriousFaults(page), 'Turns').toEqual([])
+    await page.getByRole('tab', { name: 'Study' }).click()
+    await page.getByLabel('Simulated walls').selectOption('1000')
+    await page.getByRole('button', { name: 'Run study' }).click()
+    await expect(page.locator('.apexcharts-canvas')).toHaveCount(2)
+    expect(await seriousFaults(page), 'Study').toEqual([])
+    await page.goto('/sites/ravel-sands/walls/lounge/close')
+    await expect(page.getByTestId('trend')).toBeVisible()
+    for (const panel of ['Service', 'As built', 'Screens', 'Handover']) {
+      await page.getByRole('tab', { name: panel, exact: true }).click()
+      expect(await seriousFaults(page), panel).toEqual([])
+    }
+    const made = await house.api('/sites/ravel-sands/walls/lounge/links', { method: 'POST', body: JSON.stringify({ client: 'Harbour office', days: 1 }) })
+    await page.goto(new URL(JSON.parse(made.body).address).pathname)
+    await expect(page.getByTestId('signature-field')).toBeVisible()
+    expect(await seriousFaults(page), 'the client’s page').toEqual([])
+  })
+
+  test('in what is issued, compared and printed', async ({ page }) => {
+    await page.goto('/sites/stennick/walls/departures-row/mark')
+    await page.getByRole('tab', { name: 'Revisions' }).click()
+    await page.getByRole('button', { name: 'Compare with A' }).click()
+    await expect(page.getByTestId('difference')).toBeVisible()
+    expect(await seriousFaults(page)).toEqual([])
+    await page.getByRole('tab', { name: 'Sheets' }).click()
+    await expect(page.getByTestId('template')).toBeVisible()
+    expect(await seriousFaults(page)).toEqual([])
+  })
 })
 
 test('at 1280 × 800 no part of a bench scrolls as a whole', async ({ page }) => {
