@@ -11,6 +11,7 @@ export interface FirmPlace { id: string, folder: string }
 
 let letGo: (() => void) | undefined
 let opened: Open<typeof schema> | undefined
+/** By the folder that each is in. */
 const ofFirms = new Map<string, Open<typeof firmSchema>>()
 let beginFirm: (db: Database) => void = () => {}
 
@@ -46,10 +47,10 @@ export const folderOfFirm = ({ folder }: FirmPlace): string => join(dataFolder()
 
 /** The database of a firm. @throws DatabaseRefused in words, where it cannot be opened */
 export function databaseOfFirm(firm: FirmPlace): Database {
-  const known = ofFirms.get(firm.id)
+  const known = ofFirms.get(firm.folder)
   if (known) return known.db
   const made = openWhole(join(folderOfFirm(firm), 'wide-trellis.db'), openDatabase, beginFirm)
-  ofFirms.set(firm.id, made)
+  ofFirms.set(firm.folder, made)
   return made.db
 }
 

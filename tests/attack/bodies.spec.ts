@@ -1,4 +1,4 @@
-import { expect, test } from '../e2e/house'
+import { expect, testAlone as test } from '../e2e/house'
 
 const job = async (house: { api: (path: string) => Promise<{ body: string }> }) => JSON.parse((await house.api('/sites/holm-point/job')).body)
 const sent = (body: string) => ({ method: 'POST', body })

@@ -2,7 +2,7 @@ import { once } from 'node:events'
 import { get, type IncomingMessage } from 'node:http'
 import type { Socket } from 'node:net'
 import { buffer } from 'node:stream/consumers'
-import { expect, test } from '../e2e/house'
+import { expect, testAlone as test } from '../e2e/house'
 
 /** A wall that takes seconds to draw: 900 screens in one grid. */
 async function heavy(house: { api: (path: string, init?: RequestInit) => Promise<{ status: number, body: string }> }) {

@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { promisify } from 'node:util'
 import sharp from 'sharp'
 import { brokenLink } from '../../core/log'
-import { expect, House, test } from '../e2e/house'
+import { expect, House, testAlone as test } from '../e2e/house'
 
 const HALL = '/sites/holm-point/walls/ticket-hall'
 const picture = (colour: string) => sharp({ create: { width: 48, height: 36, channels: 3, background: colour } }).png().toBuffer()

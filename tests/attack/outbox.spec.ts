@@ -1,4 +1,4 @@
-import { expect, fill, HALL, saved, test } from '../e2e/house'
+import { expect, fill, HALL, saved, testAlone as test } from '../e2e/house'
 
 test.use({ serviceWorkers: 'allow' })
 

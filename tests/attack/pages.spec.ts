@@ -1,5 +1,5 @@
 import { request } from 'node:http'
-import { expect, HALL, test, type House } from '../e2e/house'
+import { expect, HALL, testAlone as test, type House } from '../e2e/house'
 
 /** Asks with headers that no page may set; `fetch` would set its own. */
 function ask({ port }: House, path: string, method: string, headers: Record<string, string> = {}, body = ''): Promise<{ status: number, headers: Record<string, unknown>, body: string }> {

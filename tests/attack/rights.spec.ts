@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs'
 import { may, type Held } from '../../core/people'
 import { isByLink, ROUTE_RIGHTS, SENT_LATE, type Wanted } from '../../server/guard/rights'
-import { expect, House, test } from '../e2e/house'
+import { expect, House, testAlone as test } from '../e2e/house'
 
 interface Route { key: string, method: string, route: string, wanted: Wanted | undefined }
 

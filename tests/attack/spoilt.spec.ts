@@ -1,4 +1,4 @@
-import { expect, test } from '../e2e/house'
+import { expect, testAlone as test } from '../e2e/house'
 import { spoilt } from '../fixtures/fuzz'
 import { cases } from '../fixtures/soak'
 

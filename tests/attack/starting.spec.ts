@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import SQLite from 'better-sqlite3'
 import { startServer } from '../../scripts/house.mjs'
-import { expect, freePort, House, test } from '../e2e/house'
+import { expect, freePort, House, testAlone as test } from '../e2e/house'
 import { cases } from '../fixtures/soak'
 import { killedWhileStarting, killedWhileWriting, killedWriters } from './kills'
 

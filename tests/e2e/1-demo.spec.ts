@@ -4,7 +4,7 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { cookieOf } from '../../scripts/house.mjs'
-import { expect, freePort, test } from './house'
+import { expect, freePort, testAlone as test } from './house'
 
 /** Runs the demo's own command until it has printed its address; gives back how to stop it. */
 async function demo(port: number, data: string) {

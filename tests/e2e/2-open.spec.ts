@@ -75,16 +75,19 @@ test('a wall is drawn at once by its last plan and says so, but never in Mark or
   await expect(screens).toHaveCount(1)
 
   // From then on the device has it, whatever the server says, until he signs out.
-  const keys = () => page.evaluate(() => new Promise<unknown[]>((answer) => {
-    const opening = indexedDB.open('wide-trellis')
-    opening.onsuccess = () => {
-      const all = opening.result.transaction('plans').objectStore('plans').getAllKeys()
-      all.onsuccess = () => {
-        opening.result.close()
-        answer(all.result)
+  const keys = () => page.evaluate(async () => {
+    const [{ name } = {}] = await indexedDB.databases()
+    return new Promise<unknown[]>((answer) => {
+      const opening = indexedDB.open(name!)
+      opening.onsuccess = () => {
+        const all = opening.result.transaction('plans').objectStore('plans').getAllKeys()
+        all.onsuccess = () => {
+          opening.result.close()
+          answer(all.result)
+        }
       }
-    }
-  }))
+    })
+  })
   await expect.poll(keys).toEqual(['holm-point/cafe'])
   await page.route('**/drawn', route => route.abort())
   await page.reload()

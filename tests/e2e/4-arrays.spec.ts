@@ -202,6 +202,7 @@ test('everything of an arrangement is done without a mouse', async ({ page, hous
   await saved(page)
   const palette = async (words: string) => {
     await page.keyboard.press('Control+k')
+    await expect(page.getByRole('combobox', { name: 'Search commands' })).toBeFocused()
     await page.keyboard.type(words)
     await page.keyboard.press('Enter')
     await expect(page.getByRole('dialog')).toHaveCount(0)

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, HALL, House, test as journey } from './house'
+import { expect, HALL, test } from './house'
 
 const VIEWS = {
   'the programme': ['/programme', '/programme/week', '/programme/day', '/programme/stock', '/programme/learned', '/programme/crews'],
@@ -10,17 +10,6 @@ const VIEWS = {
 
 /** What may scroll by itself; the page of house rules is itself a list. */
 const LISTS = ['Ledger', 'Audit log', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, best first', 'Circuits and outlets', 'As built', 'List of walls', 'Walls and visits', 'About the site', 'Schedule', 'Publishing and selected task', 'Week', 'Day sheet', 'Stock and vans', 'Lessons learned', 'Crews and hours', 'Your account']
-
-/** What only looks has one server for all. */
-const test = journey.extend<object, { shared: House }>({
-  // eslint-disable-next-line no-empty-pattern
-  shared: [async ({}, use) => {
-    const house = await House.open()
-    await use(house)
-    await house.close()
-  }, { scope: 'worker' }],
-  house: async ({ shared }, use) => use(shared),
-})
 
 /** All rules in one theme; in the other those that a theme can break: contrast. */
 const LOOKED_AT = {
@@ -176,7 +165,7 @@ test('at 1280 × 800 no part of a bench scrolls as a whole', async ({ page }) =>
   }
 })
 
-journey('every action is in the palette, found by typing, with its key', async ({ page }) => {
+test('every action is in the palette, found by typing, with its key', async ({ page }) => {
   await page.goto(`${HALL}/survey`)
   await expect(page.getByTestId('elevation')).toBeVisible()
   await page.keyboard.press('Control+k')

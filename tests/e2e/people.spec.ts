@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test'
-import { expect, HALL, House, otherPerson, saved, test } from './house'
+import { expect, HALL, House, otherPerson, saved, testAlone as test } from './house'
 
 test.use({ serviceWorkers: 'allow' })
 
