@@ -9,7 +9,7 @@ const VIEWS = {
 }
 
 /** What may scroll by itself; the page of house rules is itself a list. */
-const LISTS = ['Ledger', 'Audit log', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, best first', 'Circuits and outlets', 'As built', 'List of walls', 'Walls and visits', 'About the site', 'Schedule', 'Publishing and selected task', 'Week', 'Day sheet', 'Stock and vans', 'Lessons learned', 'Crews and hours', 'Your account']
+const LISTS = ['Ledger', 'People', 'Audit log', 'Findings', 'Figures', 'Models', 'House rules', 'Fasteners, best first', 'Circuits and outlets', 'As built', 'List of walls', 'Walls and visits', 'About the site', 'Schedule', 'Publishing and selected task', 'Week', 'Day sheet', 'Stock and vans', 'Lessons learned', 'Crews and hours', 'Your account']
 
 /** All rules in one theme; in the other those that a theme can break: contrast. */
 const LOOKED_AT = {

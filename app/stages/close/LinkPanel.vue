@@ -11,7 +11,6 @@ const form = reactive({ client: '', days: '14' })
 async function ask(act: () => Promise<void>) {
   try {
     await act()
-    fault.value = ''
   }
   catch (error) {
     const { faults, message } = error as ApiError
@@ -21,6 +20,7 @@ async function ask(act: () => Promise<void>) {
 const read = () => ask(async () => { links.value = await api<LinkSummary[]>(base.value) })
 watch(base, read, { immediate: true })
 const make = () => {
+  fault.value = ''
   void ask(async () => {
     made.value = (await api<LinkSummary & { address: string }>(base.value, { method: 'POST', body: { client: form.client, days: Number(form.days) } })).address
     form.client = ''
@@ -28,6 +28,7 @@ const make = () => {
   })
 }
 const end = (id: string) => ask(async () => {
+  fault.value = ''
   links.value = await api<LinkSummary[]>(`${base.value}/${id}`, { method: 'DELETE', body: {} })
   made.value = ''
 })
