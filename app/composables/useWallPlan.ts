@@ -7,7 +7,7 @@ import { asBuilt, NOTHING_BUILT, type AsBuilt, type MadeHole } from '~~/core/log
 import type { Placed } from '~~/core/mount'
 import type { DrawnPlan } from '~~/core/plan/drawn'
 import type { Frozen } from '~~/core/revision'
-import type { Planner } from '~/workers/planner.worker'
+import type { Planner } from '~/workers/planner'
 
 /** A hand that drags or types rests when nothing has come from it for so long, ms. */
 const RESTS = 120
