@@ -7,18 +7,25 @@ const APART = '**/secondDriver.test.ts'
 /** Mounts components, with the imports that the application has. */
 const MOUNTED = 'app/**/*.mounted.test.ts'
 
+const resolve = { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)).replace(/\/$/, '') } }
+const every = { testTimeout: 60_000, setupFiles: ['tests/seed.ts'] }
+
+// Each project is whole by itself: one that extended this file would read it again, and start the application twice.
 export default defineConfig({
-  resolve: { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)).replace(/\/$/, '') } },
   test: {
-    testTimeout: 60_000,
     // One core less is what it takes by itself: of two cores that is half.
     maxWorkers: '100%',
-    setupFiles: ['tests/seed.ts'],
     projects: [
       // Most of the time would go into importing the same modules for each file again.
-      { extends: true, test: { name: 'unit', pool: 'threads', isolate: false, include: ['{core,server,cli,app,tests}/**/*.test.ts'], exclude: [APART, MOUNTED] } },
-      { extends: true, test: { name: 'apart', include: [APART] } },
-      await defineVitestProject({ test: { name: 'mounted', include: [MOUNTED], setupFiles: ['tests/seed.ts', 'tests/fixtures/mountedSetup.ts'], environment: 'nuxt', environmentOptions: { nuxt: { domEnvironment: 'happy-dom', overrides: { vite: { server: { fs: { strict: false } } } } } } } }),
+      { resolve, test: { ...every, name: 'unit', pool: 'threads', isolate: false, include: ['{core,server,cli,app,tests}/**/*.test.ts'], exclude: [APART, MOUNTED] } },
+      { resolve, test: { ...every, name: 'apart', include: [APART] } },
+      await defineVitestProject({
+        test: {
+          ...every, name: 'mounted', include: [MOUNTED], setupFiles: [...every.setupFiles, 'tests/fixtures/mountedSetup.ts'],
+          environment: 'nuxt',
+          environmentOptions: { nuxt: { domEnvironment: 'happy-dom', overrides: { vite: { server: { fs: { strict: false } } } } } },
+        },
+      }),
     ],
   },
 })

@@ -1,0 +1,159 @@
+import { fireEvent } from '@testing-library/dom'
+import { describe, expect, it } from 'vitest'
+import { BUILD_UPS } from '~~/core/edits/survey'
+import type { Wall } from '~~/core/job'
+import { useWallStore } from '~/stores/wall'
+import { alerts, choose, escape, field, fill, mountAtWall, planned, press, said, says, textOf } from '~~/tests/fixtures/mounted'
+import SurveyBench from './SurveyBench.vue'
+import SurveyLedger from './SurveyLedger.vue'
+
+/** A wall of which nothing is known but its size and what it is made of. */
+const bare = (width: number, height: number, preset = 'Plasterboard on wood studs') => (wall: Wall) => {
+  const { structure, covering } = BUILD_UPS.find(({ name }) => name === preset)!
+  for (const key of Object.keys(wall)) if (!['id', 'name'].includes(key)) delete (wall as unknown as Record<string, unknown>)[key]
+  Object.assign(wall, { width, height, structure: structuredClone(structure), covering: structuredClone(covering), arrays: [] })
+}
+const survey = (at?: Parameters<typeof mountAtWall>[1]) => mountAtWall([SurveyBench, SurveyLedger], at)
+const line = () => field('Readings in one line')
+async function quick(text: string, enter = true) {
+  await fireEvent.input(line(), { target: { value: text } })
+  if (enter) await fireEvent.keyDown(line(), { key: 'Enter' })
+  await planned()
+}
+const row = (id: string) => document.querySelector<HTMLElement>(`tr[data-row="${id}"]`)!
+const memberRow = (number: number) => [...document.querySelectorAll<HTMLElement>('tr[data-row]')].find(each => textOf(each).startsWith(`Stud ${number}`))!
+const summary = (text: string) => says('section[aria-label=Survey]', text)
+
+describe('Survey', () => {
+  it('surveys a wall from nothing by the quick line: read as it is typed, kept once it is entered', async () => {
+    const store = await survey({ site: 'stennick', wall: 'departures-row', change: bare(4114.8, 2400) })
+    await summary('0 studs')
+    expect(said('[data-finding=framing-unknown]')).not.toBe('')
+    expect(said('[data-testid=next-probe]')).toContain('No stud is known yet')
+    await quick('e 381 419 781 819, m 1202, e 1581 1619, q 5, p 2002 hitt')
+    expect(said('[data-testid=quick-told]')).toContain('q Start with')
+    expect(said('[data-testid=quick-told]')).toContain('hitt Enter a position, or hit or miss')
+    expect(said('.wrong')).toBe('q')
+    expect(line().value).toContain('hitt')
+    // Read and drawn before it is kept.
+    await quick('e 381 419 781 819, m 1202, e 1581 1619, p 2002 hit', false)
+    await summary('6 studs')
+    expect(said('[data-testid=quick-told]')).toContain('8 readings previewed')
+    expect(store.wall!.evidence ?? []).toEqual([])
+    await fireEvent.keyDown(line(), { key: 'Enter' })
+    await planned()
+    expect(line().value).toBe('')
+    await summary('1 confirmed')
+    expect(store.wall!.evidence).toHaveLength(8)
+    expect(store.wall!.evidence![7]).toMatchObject({ id: 'e8', method: 'probe', hit: true, x: 2002, y: 1500, at: expect.stringMatching(/Z$/) as string })
+    // Told with its working, and why.
+    await fireEvent.click(memberRow(2))
+    await says('[data-testid=member-card]', 'single, found, unconfirmed')
+    await press(/^Stud spacing of run/, document.querySelector<HTMLElement>('[data-testid=member-card]')!)
+    await says('[data-testid=member-card]', /studs found at 400/)
+    expect(said('[data-testid=member-card]')).toContain('Based on a detector edge (2 times)')
+  })
+
+  it('takes no slip of the hand: off the wall, by the line and by the reading height', async () => {
+    const store = await survey()
+    const before = store.wall
+    await quick('m 690, p 9000 hit, @5 m')
+    expect(said('[data-testid=quick-told]')).toContain('9000 This is off the wall; the maximum is 6200 mm')
+    expect(said('[data-testid=quick-told]')).toContain('@5 m This is off the wall; the maximum is 3300 mm')
+    expect(line().value).toBe('m 690, p 9000 hit, @5 m')
+    await fireEvent.keyDown(line(), { key: 'Escape' })
+    await fill('Reading height', '4000')
+    await expect.poll(alerts).toContainEqual(expect.stringMatching(/ust be within the wall/))
+    escape('Reading height')
+    expect(store.wall).toBe(before)
+  })
+
+  it('reads the framing from the far side by a reference, and says where two references disagree', async () => {
+    const store = await survey({ site: 'stennick', wall: 'departures-row', change: bare(4000, 2400) })
+    await press('Features')
+    await expect.poll(() => [...document.querySelectorAll('button')].map(textOf)).toContain('Add reference')
+    await press('Add reference')
+    await fill('Name', 'jamb')
+    await fill('Front', '1000')
+    await fill('Rear', '3000')
+    await press('Readings')
+    await choose('Side', 'jamb')
+    // Behind, 3581 and 3619 lie about 400 on the front: 1000 + (3000 − 3600).
+    await quick('e 3581 3619 3181 3219 2781 2819')
+    // Three that were read, and one more expected to their right.
+    await summary('4 studs')
+    expect(textOf(memberRow(1))).toContain('400')
+    await press(/readings$/)
+    await fireEvent.click(row('e1'))
+    await says('[data-testid=reading-card]', 'measured at rear')
+    await press(/^Position at front/)
+    await says('[data-testid=reading-card]', '1000 + (3000 − 3581) = 419')
+    expect(store.wall!.evidence![0]).toMatchObject({ side: 'back', reference: 'jamb', x: 3581, edge: 'left' })
+    await press('Features')
+    await press('Add reference')
+    const second = () => document.querySelector<HTMLElement>('[data-reference=r1]')!
+    await expect.poll(second).not.toBeNull()
+    await fill('Front', '3000', second())
+    await fill('Rear', '1020', second())
+    await says('[data-finding=references-disagree]', 'transfer the same position 20 mm apart')
+  })
+
+  it('fits a block wall to the joints that were read', async () => {
+    await survey({ site: 'stennick', wall: 'departures-row', change: bare(4000, 2400, 'Plaster on block') })
+    expect(said('[data-finding=coursing-not-surveyed]')).not.toBe('')
+    await quick('@600, j 500 bed, @700, j 540 head, @900, j 740 head')
+    await summary('Coursing from joint readings')
+    expect(said('[data-finding=coursing-not-surveyed]')).toBe('')
+    await quick('@1100, j 740 head')
+    await expect.poll(() => said('[data-finding=joints-disagree]')).not.toBe('')
+  })
+
+  it('sets a false reading aside with a reason, and the proof of the holes follows', async () => {
+    // Before the nails beside the middle one of the three studs that carry the sign.
+    const store = await survey({ site: 'ravel-sands', wall: 'pier', change: (wall) => { wall.evidence = wall.evidence!.filter(({ id }) => !['n5', 'n6', 'n7', 'n8'].includes(id)) } })
+    const probe = () => document.querySelector<HTMLElement>('[data-testid=next-probe]')
+    await says('[data-testid=next-probe]', '2 planned holes rely on it')
+    await press('Hit', probe()!)
+    await expect.poll(probe).toBeNull()
+    await press(/readings$/)
+    const last = [...document.querySelectorAll<HTMLElement>('tr[data-row^=e]')].at(-1)!
+    await fireEvent.click(last)
+    const card = () => document.querySelector<HTMLElement>('[data-testid=reading-card]')!
+    await says('[data-testid=reading-card]', 'a probe, hit')
+    await press('Exclude', card())
+    expect(alerts()).toContainEqual(expect.stringContaining('Enter a reason'))
+    const reason = field('Reason for excluding', card())
+    await fireEvent.input(reason, { target: { value: 'The nail hit the sheathing clip.' } })
+    await press('Exclude', card())
+    await says('[data-testid=reading-card]', 'Excluded: The nail hit the sheathing clip.')
+    await press('Back to entry')
+    await says('[data-testid=next-probe]', '2 planned holes rely on it')
+    expect(store.wall!.evidence!.at(-1)).toMatchObject({ method: 'probe', setAside: 'The nail hit the sheathing clip.' })
+  })
+
+  it('ends a member where a nail missed it at another height', async () => {
+    await survey()
+    await quick('@500, p 1690 hit, @2900, p 1690 miss')
+    // The nail at 2360 met it, so it ends above the highest row of holes, which rest where it was met.
+    await says('[data-finding=member-ends]', 'does not run the full height of the wall')
+    await fireEvent.click(memberRow(5))
+    await says('[data-testid=member-card]', 'assumed from 0 to')
+  })
+
+  it('says what is wrong with the size of a wall beside it', async () => {
+    const store = await survey()
+    const before = store.wall
+    await press('Wall')
+    await expect.poll(() => document.body.textContent).toContain('Wall height')
+    for (const [label, typed, told] of [
+      ['Wall width', '0', 'Must be more than 0'], ['Wall height', '-3 m', 'Must be more than 0'],
+      ['Wall width', '200 m', 'at most 100 m'], ['Wall width', '2000', 'columns are 3065.4 mm wide; the wall is 2000'],
+    ] as const) {
+      await fill(label, typed)
+      await expect.poll(alerts).toContainEqual(expect.stringContaining(told))
+      escape(label)
+      await expect.poll(alerts).not.toContainEqual(expect.stringContaining(told))
+    }
+    expect(store.wall).toBe(before)
+  })
+})
