@@ -79,7 +79,11 @@ export default defineNuxtConfig({
     // Two copies of Rollup's types disagree about one field that the plugin does not use.
     plugins: [tailwindcss() as never],
     // Of fewer and larger files a page is there sooner: a wall's asked for some two hundred.
-    build: { rollupOptions: { treeshake: LEAN, output: { experimentalMinChunkSize: 8_000, manualChunks: packageApart } } },
+    build: {
+      rollupOptions: {
+        treeshake: LEAN, output: { experimentalMinChunkSize: 8_000, manualChunks: packageApart },
+      },
+    },
     worker: { format: 'es', rollupOptions: { treeshake: LEAN } },
   },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },

@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url'
 import { defineVitestProject } from '@nuxt/test-utils/config'
 import { defineConfig } from 'vitest/config'
 
+const UNIT = '{core,server,cli,app,tests}/**/*.test.ts'
 /** Replaces a package for its whole thread, so that it must have one of its own. */
 const APART = '**/secondDriver.test.ts'
 /** Mounts components, with the imports that the application has. */
@@ -17,13 +18,17 @@ export default defineConfig({
     maxWorkers: '100%',
     projects: [
       // Most of the time would go into importing the same modules for each file again.
-      { resolve, test: { ...every, name: 'unit', pool: 'threads', isolate: false, include: ['{core,server,cli,app,tests}/**/*.test.ts'], exclude: [APART, MOUNTED] } },
+      { resolve, test: { ...every, name: 'unit', pool: 'threads', isolate: false, include: [UNIT], exclude: [APART, MOUNTED] } },
       { resolve, test: { ...every, name: 'apart', include: [APART] } },
       await defineVitestProject({
         test: {
-          ...every, name: 'mounted', include: [MOUNTED], setupFiles: [...every.setupFiles, 'tests/fixtures/mountedSetup.ts'],
+          ...every, name: 'mounted', include: [MOUNTED],
+          setupFiles: [...every.setupFiles, 'tests/fixtures/mountedSetup.ts'],
           environment: 'nuxt',
-          environmentOptions: { nuxt: { domEnvironment: 'happy-dom', overrides: { vite: { server: { fs: { strict: false } } } } } },
+          // What is in `public` is read by an address that is none of a file.
+          environmentOptions: {
+            nuxt: { domEnvironment: 'happy-dom', overrides: { vite: { server: { fs: { strict: false } } } } },
+          },
         },
       }),
     ],

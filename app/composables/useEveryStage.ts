@@ -2,8 +2,13 @@ import { until } from '@vueuse/core'
 import { ROOMS } from '~/stages'
 
 /** What is fetched only when it is first shown, beside the stages. */
-const PARTS = [() => import('~/sync/forget'), () => import('~/components/shell/CommandPalette.vue'), () => import('~/components/shell/KeySheet.vue'), () => import('~/components/shell/ConflictBanner.vue'), () => import('~/drawing/DraftSeams.vue'),
-  () => import('~/drawing/DraftMoves.vue'), () => import('~/drawing/DraftCoursing.vue'), () => import('~/drawing/DimensionInput.vue'), () => import('~/components/shell/RefusedList.vue')]
+const PARTS = [
+  () => import('~/sync/forget'), () => import('~/components/shell/CommandPalette.vue'),
+  () => import('~/components/shell/KeySheet.vue'), () => import('~/components/shell/ConflictBanner.vue'),
+  () => import('~/components/shell/RefusedList.vue'), () => import('~/drawing/DraftSeams.vue'),
+  () => import('~/drawing/DraftMoves.vue'), () => import('~/drawing/DraftCoursing.vue'),
+  () => import('~/drawing/DimensionInput.vue'),
+]
 
 /** Where one goes from a wall: its site, the list of sites, the house rules. */
 const PAGES = ['/', '/sites/any', '/sites/any/rules', '/sites/any/walls/any/rules']
@@ -16,7 +21,8 @@ export const useAtHand = () => useState('every-stage-at-hand', () => false)
 
 /** Fetches every part of the application into this page. */
 const fetchParts = () => Promise.all([
-  ...[...ROOMS.flatMap(({ parts }) => parts), ...PARTS].map(part => part()), ...PAGES.map(page => preloadRouteComponents(page)),
+  ...[...ROOMS.flatMap(({ parts }) => parts), ...PARTS].map(part => part()),
+  ...PAGES.map(page => preloadRouteComponents(page)),
 ])
 
 /** Once the service worker has every part and answers this page; false where this page has none. */
@@ -24,7 +30,9 @@ async function workerHasParts(): Promise<boolean> {
   const workers = navigator.serviceWorker as ServiceWorkerContainer | undefined
   if (!await workers?.getRegistration()) return false
   await workers!.ready
-  if (!workers!.controller) await new Promise(done => workers!.addEventListener('controllerchange', done, { once: true }))
+  if (!workers!.controller) {
+    await new Promise(done => workers!.addEventListener('controllerchange', done, { once: true }))
+  }
   return true
 }
 

@@ -9,7 +9,11 @@ const standing = shallowRef<typeof import('~~/core/plan/stageStates')>()
 export function useStageStates() {
   const store = useWallStore()
   const { plan, findings, built } = useWallPlan()
-  whenever(useDrawingStands(), async () => { standing.value ??= await import('~~/core/plan/stageStates') }, { immediate: true })
-  const now = computed(() => store.wall && standing.value?.standingOf({ ...store.wall, ...store.wallRecord }, plan.value, findings.value, store.allLog, store.rules, store.siteUnits, built.value))
-  return computed(() => (stage: Stage): StageState => now.value && standing.value ? standing.value.stageState(stage, now.value) : 'not started')
+  const fetchIt = async () => { standing.value ??= await import('~~/core/plan/stageStates') }
+  whenever(useDrawingStands(), fetchIt, { immediate: true })
+  const now = computed(() => store.wall && standing.value?.standingOf(
+    { ...store.wall, ...store.wallRecord }, plan.value, findings.value, store.allLog, store.rules, store.siteUnits, built.value,
+  ))
+  return computed(() => (stage: Stage): StageState =>
+    now.value && standing.value ? standing.value.stageState(stage, now.value) : 'not started')
 }

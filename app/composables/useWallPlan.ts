@@ -1,11 +1,9 @@
 import { wrap, type Remote } from 'comlink'
 import { createSharedComposable, useDebounceFn } from '@vueuse/core'
 import type { WallPlan } from '~~/core/plan'
-import { drilledHoles, holeSteps, leftBehind } from '~~/core/hang'
 import type { PlanContext, Wall } from '~~/core/job'
-import { asBuilt, NOTHING_BUILT, type AsBuilt, type MadeHole } from '~~/core/log'
+import { asBuilt, NOTHING_BUILT, type AsBuilt } from '~~/core/log'
 import type { Placed } from '~~/core/mount'
-import type { DrawnPlan } from '~~/core/plan/drawn'
 import type { Frozen } from '~~/core/revision'
 import type { Planner } from '~/workers/planner'
 
@@ -31,13 +29,7 @@ export const useWallPlan = createSharedComposable(() => {
   const reading = shallowRef<Frozen>()
   const plan = computed((): WallPlan | undefined => reading.value ? { ...NOT_FROZEN, ...live.value, ...reading.value.plan } : live.value)
   const planned = computed(() => reading.value?.wall ?? liveWall.value)
-  /** What a wall is drawn by until its plan is there, kept from the last time; of which wall. Only drawn, ever. */
-  const kept = shallowRef<{ site: string, wall: string, plan: DrawnPlan }>()
-  const keptHere = computed(() => kept.value?.site === store.site && kept.value.wall === store.id ? kept.value.plan : undefined)
-  /** What the wall is drawn by: its plan, or, until that has been calculated, the one that was kept. */
-  const drawn = computed(() => plan.value ?? keptHere.value)
-  /** Whether it is drawn by a plan that is being brought up to date. */
-  const isKept = computed(() => plan.value === undefined && keptHere.value !== undefined)
+  const { kept, drawn, isKept } = useKeptDrawing(() => plan.value)
   const failed = ref<string>()
   /** Plates and holes of a large wall under the hand, which follow it all the while; all else waits until it rests. */
   const placed = shallowRef<Placed[]>()
@@ -48,8 +40,8 @@ export const useWallPlan = createSharedComposable(() => {
   /** What stands by the log, what was recorded just now included; and what the plan knew of it. */
   const built = computed(() => asBuilt(store.allLog, store.wallRecord))
   const plannedBuilt = shallowRef<AsBuilt>(NOTHING_BUILT)
-  /** What it is planned with beside itself, the same as long as nothing in it changes; and what the plan was made with. */
-  const context = computed<PlanContext>(before => share(before, { catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: { units: store.siteUnits } }))
+  /** What it is planned with beside itself, and what the plan was made with. */
+  const context = usePlanContext()
   const plannedContext = shallowRef<PlanContext>()
 
   const openWall = () => `${store.site}/${store.id}`
@@ -59,7 +51,9 @@ export const useWallPlan = createSharedComposable(() => {
     if (busy || !wall) return
     busy = true
     try {
-      if (follows.value && store.preview !== undefined && behind.value) placed.value = await planner.placed(wall, along, stands)
+      if (follows.value && store.preview !== undefined && behind.value) {
+        placed.value = await planner.placed(wall, along, stands)
+      }
       else {
         const plan = await planner.plan(wall, along, stands)
         if (of === openWall()) {
@@ -100,17 +94,18 @@ export const useWallPlan = createSharedComposable(() => {
   onScopeDispose(() => worker.terminate())
 
   /**
-   * What the plan that is shown is held against: a revision, or a kept plan, against all that is recorded, a plan against
-   * what it knew.
+   * What the plan that is shown is held against: a revision, or a kept plan, against all that is recorded, a plan
+   * against what it knew.
    */
   const stood = computed(() => reading.value || isKept.value ? built.value : plannedBuilt.value)
-  const drilled = computed(() => drawn.value ? drilledHoles(drawn.value.arrays, stood.value) : new Map<string, MadeHole>())
-  /** Holes in the wall that nothing planned uses. */
-  const unused = computed(() => plan.value ? leftBehind(plan.value.arrays, stood.value) : [])
+  const { drilled, unused, steps } = usePlannedHoles(() => plan.value, () => drawn.value, () => stood.value)
   /** Findings are those of the moment, whatever is read. */
   const findings = computed(() => live.value?.findings ?? [])
   /** Whether the plan of the moment is that of the wall and the log as they stand now. */
-  const upToDate = computed(() => liveWall.value === store.shown && plannedBuilt.value === built.value && plannedContext.value === context.value)
-  const steps = computed(() => plan.value ? holeSteps(plan.value.arrays) : [])
-  return { plan, planned, kept, drawn, isKept, live, liveWall, reading, upToDate, placed, built, context, follows, behind, failed, drilled, unused, findings, steps }
+  const upToDate = computed(() =>
+    liveWall.value === store.shown && plannedBuilt.value === built.value && plannedContext.value === context.value)
+  return {
+    plan, planned, kept, drawn, isKept, live, liveWall, reading, upToDate, placed, built, context, follows, behind, failed,
+    drilled, unused, findings, steps,
+  }
 })

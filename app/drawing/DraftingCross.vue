@@ -78,7 +78,12 @@ const scaleText = computed(() => transform.value.k > 1.01 ? `Zoom ${transform.va
             <slot name="drawing" v-bind="scope" />
           </template>
         </DraftElevation>
-        <p v-if="isKept" class="pointer-events-none absolute left-2 top-1 rounded bg-board px-2 py-0.5 text-xs font-semibold text-ink-soft" role="status" data-testid="plan-kept">
+        <p
+          v-if="isKept"
+          class="pointer-events-none absolute left-2 top-1 rounded bg-board px-2 py-0.5 text-xs font-semibold"
+          role="status"
+          data-testid="plan-kept"
+        >
           Last plan. Updating…
         </p>
         <slot name="over" />

@@ -27,6 +27,12 @@ const TOO_LONG = 'This device has been offline for longer than the firm allows. 
 /** What takes walls off the device's store comes with the store, which nobody needs to sign in. */
 const forget = () => import('../sync/forget')
 
+/** What another person read here, and he does not see, goes. */
+async function forgetOthers({ person, firm }: SignedIn): Promise<void> {
+  const sees = (site: string) => person.role !== 'service' && mayDo(person, 'site.read', { site })
+  await Promise.all([forgetFiles(), forget().then(({ forgetWalls }) => forgetWalls(deviceNameOf(firm), sees))])
+}
+
 /**
  * Who is signed in on this device, what he may do, and signing in and out. Known without a connection too, for as many
  * days as the firm allows.
@@ -80,11 +86,6 @@ export const useSessionStore = defineStore('session', () => {
       if (kept.value && isTooOld(kept.value)) await lock(TOO_LONG)
     }
   }
-  /** What another person read here, and he does not see, goes. */
-  const forgetOthers = ({ person, firm }: SignedIn) => Promise.all([
-    forgetFiles(),
-    forget().then(({ forgetWalls }) => forgetWalls(deviceNameOf(firm), site => person.role !== 'service' && mayDo(person, 'site.read', { site }))),
-  ])
 
   /** Whether the signed-in person may do a thing: at a site, and for service at a wall that was handed over. */
   const may = (action: Action, site?: string, closed = true): boolean => mayDo(person.value, action, site === undefined ? undefined : { site, closed })

@@ -83,7 +83,8 @@ async function makeRoom(device: Device): Promise<void> {
 
 /** Notes how the server has a wall; an older answer never takes the place of a newer one. */
 export async function noteSeen(device: Device, key: string, state: ServerWall): Promise<void> {
-  await device.transaction('rw', device.seen, device.designs, device.entries, device.revisions, device.plans, async () => {
+  const { seen, designs, entries, revisions, plans } = device
+  await device.transaction('rw', seen, designs, entries, revisions, plans, async () => {
     const known = await device.seen.get(key)
     const isOlder = known && (known.state.version > state.version || (known.state.version === state.version && known.state.job.log.length > state.job.log.length))
     await device.seen.put({ key, state: isOlder ? known.state : state, seenAt: Date.now() })

@@ -21,14 +21,18 @@ export interface Opened {
 }
 
 /** Waits for something, but not longer than so many ms. */
-const atMost = <T>(ms: number, what: Promise<T>): Promise<T | void> => Promise.race([what, new Promise<void>(done => setTimeout(done, ms))])
+const atMost = (ms: number, what: Promise<unknown>): Promise<unknown> =>
+  Promise.race([what, new Promise(done => setTimeout(done, ms))])
 
 /** Everything that this device has of a wall, at one moment; with what was frozen when it was issued last. */
 const ownOf = (device: Device, key: string) =>
   device.transaction('r', device.seen, device.plans, device.designs, device.entries, device.revisions, async () => {
-    const [seen, kept, change, log] = await Promise.all([device.seen.get(key), device.plans.get(key), device.designs.get(key), unsentOf(device, key)])
+    const [seen, kept, change, log] = await Promise.all([
+      device.seen.get(key), device.plans.get(key), device.designs.get(key), unsentOf(device, key),
+    ])
     const issued = seen && lastFrozen([...seen.state.job.log, ...log], seen.state.job.walls[0]!)
-    return { seen, kept, change, log, frozen: issued === undefined ? undefined : (await device.revisions.get(issued))?.frozen }
+    const frozen = issued === undefined ? undefined : (await device.revisions.get(issued))?.frozen
+    return { seen, kept, change, log, frozen }
   }).catch(() => undefined)
 
 /**

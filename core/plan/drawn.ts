@@ -5,7 +5,9 @@ import type { WallPlan } from '.'
  * What of a plan the wall is drawn by: structure, screens, plates and holes, datum and level line. It is kept with the
  * wall, so that the wall is drawn at once while its plan is calculated again. Nothing is marked or drilled from it.
  */
-export type DrawnPlan = Pick<WallPlan, 'members' | 'coursing' | 'arrays' | 'piece'> & { marking: Pick<Marking, 'datum' | 'levelLine'> }
+export interface DrawnPlan extends Pick<WallPlan, 'members' | 'coursing' | 'arrays' | 'piece'> {
+  marking: Pick<Marking, 'datum' | 'levelLine'>
+}
 
 /** A drawn plan as it is kept: by which version of the program, and of which version of the wall. */
 export interface KeptDrawing { program: string, version: number, plan: DrawnPlan }

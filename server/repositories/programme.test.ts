@@ -144,7 +144,8 @@ describe('states of walls', () => {
     expect(drawn()).toBeNull()
     await refreshStates(db, workOut)
     const { job, version } = readWall(db, site(), 'w1')
-    expect(drawn()).toEqual({ program: PROGRAM, version, plan: JSON.parse(JSON.stringify(drawnOf(plan(job).walls[0]!))) as unknown })
+    const now = JSON.parse(JSON.stringify(drawnOf(plan(job).walls[0]!))) as unknown
+    expect(drawn()).toEqual({ program: PROGRAM, version, plan: now })
     saveWall(db, site(), 'w1', { ...job.walls[0]!, name: 'Ticket hall, east' }, version, 'Isla', NOW)
     expect(drawn()?.version).toBe(version)
     await refreshStates(db, workOut)

@@ -67,21 +67,30 @@ export function listWalls(db: Database, sees: (site: { key: number, id: string }
 /** Walls whose state is to be calculated again: none was, or something of them has changed since. */
 function staleWalls(db: Database): { key: number, site: string, id: string, version: number, basis: string }[] {
   const now = bases(db)
-  return db.select({ key: walls.key, site: sites.id, id: walls.id, version: walls.version, basis: wallStates.basis }).from(walls).innerJoin(sites, eq(sites.key, walls.site)).leftJoin(wallStates, eq(wallStates.wall, walls.key)).all()
-    .flatMap(({ key, site, id, version, basis }) => basis === now.get(key) ? [] : [{ key, site, id, version, basis: now.get(key)! }])
+  return db.select({ key: walls.key, site: sites.id, id: walls.id, version: walls.version, basis: wallStates.basis })
+    .from(walls).innerJoin(sites, eq(sites.key, walls.site)).leftJoin(wallStates, eq(wallStates.wall, walls.key)).all()
+    .flatMap(({ basis, ...wall }) => basis === now.get(wall.key) ? [] : [{ ...wall, basis: now.get(wall.key)! }])
 }
 
 /** States that are being calculated, by the firm's database: later callers wait for the same. */
 const atWork = new WeakMap<object, Promise<void>>()
 
 /** A state as a thread has found it: a wall that cannot be planned has no stages and no drawing. */
-type StateFound = Omit<WallState, 'stages' | 'drawn'> & { stages: Partial<Record<Stage, StageState>>, drawn?: WallState['drawn'] }
+interface StateFound extends Omit<WallState, 'stages' | 'drawn'> {
+  stages: Partial<Record<Stage, StageState>>
+  drawn?: WallState['drawn']
+}
 
 /**
  * What is put in the place of a state that cannot be calculated: the wall is shown, and it is tried again once it has
  * changed.
  */
-const FAILED: StateFound = { stages: {}, stops: [{ stage: 'survey', message: ['The plan of this wall cannot be calculated: open the wall to see why.'] }], cautions: 0, screens: [], work: [], needed: [], used: [], kit: [], samples: [], lessons: { holes: [], truing: [], stops: [] } }
+const FAILED: StateFound = {
+  stages: {},
+  stops: [{ stage: 'survey', message: ['The plan of this wall cannot be calculated: open the wall to see why.'] }],
+  cautions: 0, screens: [], work: [], needed: [], used: [], kit: [], samples: [],
+  lessons: { holes: [], truing: [], stops: [] },
+}
 
 /**
  * Works out the states of all walls that have changed, one after the other, so that the threads stay free for those who
@@ -109,13 +118,14 @@ export function refreshStates(db: Database, workOut: (job: string) => Promise<Wa
 }
 
 /**
- * The drawing of a wall by its last known plan, as JSON, or `null` where none is known or another version of the program
- * made it. Whether it still holds is told by its version of the wall.
+ * The drawing of a wall by its last known plan, as JSON, or `null` where none is known or another version of the
+ * program made it. Whether it still holds is told by its version of the wall.
  *
  * @throws 404
  */
 export function readDrawnText(db: Database, siteId: string, id: string): string {
   const { key } = wallRow(db, siteRow(db, siteId).key, id)
-  const kept = db.select({ basis: wallStates.basis, drawn: wallStates.drawn }).from(wallStates).where(eq(wallStates.wall, key)).get()
+  const kept = db.select({ basis: wallStates.basis, drawn: wallStates.drawn })
+    .from(wallStates).where(eq(wallStates.wall, key)).get()
   return kept?.basis.startsWith(`${PROGRAM} `) ? kept.drawn ?? 'null' : 'null'
 }

@@ -48,7 +48,7 @@ test('an address that is none says so', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('This site does not exist')
 })
 
-test('a wall is drawn at once by its last plan and says so, but never in Mark or Hang, until its plan is there', async ({ page }) => {
+test('a wall is drawn at once by its last plan, and says so, but not in Mark or Hang', async ({ page }) => {
   const held: (() => void)[] = []
   await page.route('**/planner.worker*', async (route) => {
     await new Promise<void>((go) => { held.push(go) })
@@ -105,7 +105,8 @@ test('a wall is drawn at once by its last plan and says so, but never in Mark or
 test('a wall that somebody lost the right to is neither opened nor kept any more', async ({ page }) => {
   await page.goto(`${HALL}/mount`)
   await expect(page.getByTestId('at-hand')).toBeVisible()
-  await page.route('**/api/sites/holm-point/walls/ticket-hall', route => route.fulfill({ status: 404, json: { error: { code: 'not-found', message: 'There is no such wall.' } } }))
+  const json = { error: { code: 'not-found', message: 'There is no such wall.' } }
+  await page.route('**/api/sites/holm-point/walls/ticket-hall', route => route.fulfill({ status: 404, json }))
   await page.reload()
   await expect(page.getByRole('heading', { name: 'This wall cannot be opened' })).toBeVisible()
   // Nor without a connection.
@@ -122,9 +123,11 @@ test('the first drawing of a wall takes no more script than it may', async ({ pa
   await expect(page.getByTestId('plan-kept')).toBeHidden()
   const addresses = await page.evaluate(() => {
     const drawn = performance.getEntriesByName('wall-drawn')[0]!.startTime
-    return performance.getEntriesByType('resource').filter(({ name, startTime }) => /\.js$/.test(name) && !/worker/.test(name) && startTime < drawn).map(({ name }) => name)
+    return performance.getEntriesByType('resource').filter(({ startTime }) => startTime < drawn).map(({ name }) => name)
+      .filter(name => /\.js$/.test(name) && !/worker/.test(name))
   })
-  const sizes = await Promise.all(addresses.map(async address => gzipSync(await (await page.request.get(address)).body()).length))
+  const bodies = await Promise.all(addresses.map(async address => (await page.request.get(address)).body()))
+  const sizes = bodies.map(body => gzipSync(body).length)
   expect(sizes.length).toBeGreaterThan(5)
   expect(sizes.reduce((a, b) => a + b, 0) / 1000).toBeLessThan(210)
 })

@@ -13,43 +13,6 @@ async function onScreen(page: Page, x: number, y: number, wall: { width: number,
   return { x: box.x + box.width * x / wall.width, y: box.y + box.height * (1 - y / wall.height) }
 }
 
-test('a wall is surveyed from nothing by the quick line', async ({ page, house }) => {
-  await beginWall(page, 'Waiting room', '13\' 6"', '2.4 m')
-  await summary(page, '0 studs')
-  await expect(page.locator('[data-finding=framing-unknown]')).toBeVisible()
-  await expect(page.getByTestId('next-probe')).toContainText('No stud is known yet')
-
-  const line = page.getByLabel('Readings in one line')
-  await line.fill('e 381 419 781 819, m 1202, e 1581 1619, q 5, p 2002 hitt')
-  await expect(page.getByTestId('quick-told')).toContainText('q Start with')
-  await expect(page.getByTestId('quick-told')).toContainText('hitt Enter a position, or hit or miss')
-  await expect(page.locator('.wrong').first()).toHaveText('q')
-  await line.press('Enter')
-  await expect(line).toHaveValue(/hitt/)
-  // Read and drawn before it is kept.
-  await line.fill('e 381 419 781 819, m 1202, e 1581 1619, p 2002 hit')
-  await summary(page, '6 studs')
-  await expect(page.getByTestId('quick-told')).toContainText('8 readings previewed')
-  expect((await house.wall('stennick', 'waiting-room')).job.walls[0].evidence ?? []).toEqual([])
-  await line.press('Enter')
-  await expect(line).toHaveValue('')
-  await summary(page, '1 confirmed')
-  await saved(page)
-
-  // Told with its working, and why.
-  await memberRow(page, 2).click()
-  const card = page.getByTestId('member-card')
-  await expect(card).toContainText('single, found, unconfirmed')
-  await card.getByRole('button', { name: /^Stud spacing of run/ }).click()
-  await expect(card).toContainText(/studs found at 400/)
-  await expect(card).toContainText('Based on a detector edge (2 times)')
-  await page.keyboard.press('Escape')
-  await expect(card).toHaveCount(0)
-  const kept = (await house.wall('stennick', 'waiting-room')).job.walls[0]
-  expect(kept.evidence).toHaveLength(8)
-  expect(kept.evidence[7]).toMatchObject({ id: 'e8', method: 'probe', hit: true, x: 2002, y: 1500, at: expect.stringMatching(/Z$/) })
-})
-
 test('what the wall is: presets, layers in order, blocking, age', async ({ page, house }) => {
   await beginWall(page, 'Store', '4 m', '2.4 m')
   await panel(page, 'Wall')
@@ -74,87 +37,6 @@ test('what the wall is: presets, layers in order, blocking, age', async ({ page,
   const wall = (await house.wall('stennick', 'store')).job.walls[0]
   expect(wall).toMatchObject({ width: 4200, linedIn: 1974, structure: { kind: 'block', block: { length: 390 } } })
   expect(wall.covering.map(({ material }: { material: string }) => material)).toEqual(['gypsum-board', 'gypsum-board', 'plywood'])
-})
-
-test('the framing is read from the far side by a reference', async ({ page, house }) => {
-  await beginWall(page, 'Outside', '4000', '2400')
-  await panel(page, 'Features')
-  await page.getByRole('button', { name: 'Add reference' }).click()
-  await fill(page, 'Name', 'jamb')
-  await fill(page, 'Front', '1000')
-  await fill(page, 'Rear', '3000')
-  await panel(page, 'Readings')
-  await page.getByLabel('Side', { exact: true }).selectOption('jamb')
-  const line = page.getByLabel('Readings in one line')
-  // Behind, 3581 and 3619 lie about 400 on the front: 1000 + (3000 − 3600).
-  await line.fill('e 3581 3619 3181 3219 2781 2819')
-  await line.press('Enter')
-  // Three that were read, and one more expected to their right.
-  await summary(page, '4 studs')
-  await expect(page.locator('[data-testid=elevation] [data-transfer]')).toHaveCount(6)
-  const first = memberRow(page, 1)
-  await expect(first).toContainText('400')
-  await page.getByRole('tab', { name: /readings$/ }).click()
-  await page.locator('[data-row=e1]').click()
-  await expect(page.getByTestId('reading-card')).toContainText('measured at rear')
-  await page.getByRole('button', { name: /^Position at front/ }).click()
-  await expect(page.getByTestId('reading-card')).toContainText('1000 + (3000 − 3581) = 419')
-  await panel(page, 'Features')
-  await page.getByRole('button', { name: 'Add reference' }).click()
-  const second = page.locator('[data-reference=r1]')
-  await second.getByLabel('Front').fill('3000')
-  await second.getByLabel('Front').press('Enter')
-  await second.getByLabel('Rear').fill('1020')
-  await second.getByLabel('Rear').press('Enter')
-  await expect(page.locator('[data-finding=references-disagree]')).toContainText('transfer the same position 20 mm apart')
-  await saved(page)
-  expect((await house.wall('stennick', 'outside')).job.walls[0].evidence[0]).toMatchObject({ side: 'back', reference: 'jamb', x: 3581, edge: 'left' })
-})
-
-test('a block wall is fitted to the joints that were read', async ({ page }) => {
-  await beginWall(page, 'Back', '4000', '2400')
-  await panel(page, 'Layers')
-  await page.getByLabel('Preset').selectOption('Plaster on block')
-  await panel(page, 'Readings')
-  await expect(page.locator('[data-finding=coursing-not-surveyed]')).toBeVisible()
-  const line = page.getByLabel('Readings in one line')
-  await line.fill('@600, j 500 bed, @700, j 540 head, @900, j 740 head')
-  await line.press('Enter')
-  await expect(page.locator('[data-finding=coursing-not-surveyed]')).toHaveCount(0)
-  await summary(page, 'Coursing from joint readings')
-  await expect(page.locator('[data-coursing]')).not.toHaveAttribute('stroke-dasharray')
-  await line.fill('@1100, j 740 head')
-  await line.press('Enter')
-  await expect(page.locator('[data-finding=joints-disagree]')).toBeVisible()
-})
-
-test('a false reading is set aside, and the holes’ proof follows', async ({ page, house }) => {
-  // Before the nails beside the middle one of the three studs that carry the sign.
-  const { job, version } = await house.wall('ravel-sands', 'pier')
-  const [wall] = job.walls
-  wall.evidence = wall.evidence.filter(({ id }: { id: string }) => !['n5', 'n6', 'n7', 'n8'].includes(id))
-  await house.api('/sites/ravel-sands/walls/pier', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ wall, version }) })
-  await page.goto('/sites/ravel-sands/walls/pier/survey')
-  const probe = page.getByTestId('next-probe')
-  await expect(probe).toContainText('2 planned holes rely on it')
-  await expect(page.getByRole('link', { name: /^Mount/ })).toContainText('stop')
-  await probe.getByRole('button', { name: 'Hit' }).click()
-  await expect(probe).toHaveCount(0)
-  await expect(page.locator('nav, [data-stage]').getByText('stops', { exact: false })).toHaveCount(0)
-  await page.getByRole('tab', { name: /readings$/ }).click()
-  await page.locator('tr[data-row^=e]').last().click()
-  const card = page.getByTestId('reading-card')
-  await expect(card).toContainText('a probe, hit')
-  await card.getByRole('button', { name: 'Exclude' }).click()
-  await expect(page.getByRole('alert')).toContainText('Enter a reason')
-  await card.getByLabel('Reason for excluding').fill('The nail hit the sheathing clip.')
-  await card.getByRole('button', { name: 'Exclude' }).click()
-  await expect(card).toContainText('Excluded: The nail hit the sheathing clip.')
-  await page.getByRole('button', { name: 'Back to entry' }).click()
-  await expect(probe).toContainText('2 planned holes rely on it')
-  await saved(page)
-  const evidence = (await house.wall('ravel-sands', 'pier')).job.walls[0].evidence
-  expect(evidence.at(-1)).toMatchObject({ method: 'probe', setAside: 'The nail hit the sheathing clip.' })
 })
 
 test('a table with bad rows is looked at before it is taken in', async ({ page, house }) => {
@@ -322,17 +204,6 @@ test('readings taken without a connection are planned at once and kept; slips of
   const evidence = (await house.wall()).job.walls[0].evidence
   expect(evidence).toHaveLength(before + 1)
   expect(evidence.at(-1)).toMatchObject({ method: 'probe', hit: true, x: 4999, y: 1500 })
-})
-
-test('a member that a nail missed at another height carries no hole there', async ({ page }) => {
-  await page.goto(`${HALL}/survey`)
-  const line = page.getByLabel('Readings in one line')
-  await line.fill('@500, p 1690 hit, @2900, p 1690 miss')
-  await line.press('Enter')
-  // The nail at 2360 met it, so it ends above the highest row of holes, which rest where it was met.
-  await expect(page.locator('[data-finding=member-ends]')).toContainText('does not run the full height of the wall')
-  await memberRow(page, 5).click()
-  await expect(page.getByTestId('member-card')).toContainText('assumed from 0 to')
 })
 
 test('by a house rule of one good sign, what was not proved is', async ({ page }) => {

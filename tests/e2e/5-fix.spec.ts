@@ -1,4 +1,4 @@
-import { expect, fill, HALL, saved, test } from './house'
+import { expect, HALL, saved, test } from './house'
 
 test('the fastener that does best is offered first, those not in stock after it, and its sums open', async ({ page, house }) => {
   await page.goto(`${HALL}/fix`)
@@ -23,24 +23,6 @@ test('the fastener that does best is offered first, those not in stock after it,
   expect(plan.walls[0].arrays[0].positions[0].loads[0]).toMatchObject({ case: 'service-hand', utilisation: expect.any(Number) })
 })
 
-test('a screw that would break the display is a stop, and so is one that strips', async ({ page, house }) => {
-  await page.goto(`${HALL}/fix`)
-  await page.getByRole('tab', { name: 'Display' }).click()
-  await expect(page.getByTestId('screw-choice')).toContainText('M6 × 14 mm, washers 1.6 mm in total; 4 per display, 36 in total')
-  await fill(page, 'Screw length', '20')
-  await expect(page.locator('[data-finding=display-screw-too-long]')).toContainText('A 20 mm screw is 4.9 mm too long')
-  await fill(page, 'Screw length', '8')
-  await expect(page.locator('[data-finding=display-screw-too-short]')).toContainText('the thread strips')
-  await fill(page, 'Spacer', '15')
-  await fill(page, 'Screw length', '30')
-  await expect(page.locator('[data-finding^=display-screw]')).toHaveCount(0)
-  await expect(page.getByRole('button', { name: /^Maximum screw length/ })).toContainText('30.1')
-  await page.getByRole('button', { name: 'Use screw from kit' }).click()
-  await saved(page)
-  expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ spacer: 15 })
-  expect((await house.wall()).job.walls[0].arrays[0]).not.toHaveProperty('screw')
-})
-
 test('it is told how the fastener is set, and charts show what decides', async ({ page }) => {
   await page.goto(`${HALL}/fix`)
   await page.getByRole('tab', { name: 'Drilling' }).click()
@@ -57,25 +39,4 @@ test('it is told how the fastener is set, and charts show what decides', async (
   await expect(page.locator('[data-chart=pull]')).toContainText('now 312')
   await page.getByLabel('Chart', { exact: true }).selectOption('depth')
   await expect(page.locator('[data-chart=depth]')).toContainText('now 56')
-})
-
-test('what a fastener bears is never told from a figure that is not given', async ({ page, house }) => {
-  const { job, version } = await house.wall('stennick', 'departures-row')
-  const [wall] = job.walls
-  // Through a covering the equation for steel on steel is not used.
-  wall.covering = []
-  wall.structure = { kind: 'steel-stud', memberWidth: 41, members: [{ centre: 1520, width: 41 }] }
-  wall.arrays[0].fastener = 'torve-d5.5x50'
-  const models = { fasteners: [{ id: 'torve-d5.5x50', kind: 'self-drilling', base: 'steel-stud', diameter: 5.5, length: 50 }] }
-  const put = await house.api('/sites/stennick/walls/departures-row', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ wall, version, models }) })
-  expect(put.status).toBe(200)
-  await page.goto('/sites/stennick/walls/departures-row/fix')
-  await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Utilisation not known')
-  await expect(page.locator('[data-finding=capacity-not-known]')).toContainText('the steel thickness of the stud is not known')
-  await page.getByRole('link', { name: /^Survey/ }).click()
-  await page.getByRole('tab', { name: 'Wall', exact: true }).click()
-  await fill(page, 'Steel thickness', '0.84')
-  await page.getByRole('link', { name: /^Fix/ }).click()
-  await expect(page.locator('[data-finding=capacity-not-known]')).toHaveCount(0)
-  await expect(page.getByTestId('governing')).toContainText('Utilisation, T ÷ Ta + V ÷ Va')
 })

@@ -55,7 +55,8 @@ export class House {
     mkdirSync(join(this.data, folder), { recursive: true })
     const filled = process.env.WT_FILLED_DATA!
     for (const part of readdirSync(filled)) {
-      if (!/^(accounts|lock|session|firms|backups)/.test(part)) cpSync(join(filled, part), join(this.data, folder, part), { recursive: true })
+      if (/^(accounts|lock|session|firms|backups)/.test(part)) continue
+      cpSync(join(filled, part), join(this.data, folder, part), { recursive: true })
     }
     const accounts = new SQLite(join(this.data, 'accounts.db'))
     accounts.prepare('UPDATE firms SET folder = ? WHERE key = (SELECT min(key) FROM firms)').run(folder)

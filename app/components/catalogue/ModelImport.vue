@@ -3,7 +3,8 @@ import { Check, X } from 'lucide-vue-next'
 import Papa from 'papaparse'
 import { cellFromCsv } from '~~/core/csv'
 import {
-  judgeModelRows, judgeModels, KINDS, modelColumns, SHELVES, type Model, type ModelKind, type ModelRow, type ModelVerdict,
+  judgeModelRows, judgeModels, KINDS, modelColumns, SHELVES, type Model, type ModelKind, type ModelRow,
+  type ModelVerdict,
 } from '~~/core/catalogue'
 
 /** A file of models before it is taken in: what each would add, change or be refused for. */

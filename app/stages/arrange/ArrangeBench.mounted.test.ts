@@ -1,11 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { arrange } from '~~/core/arrange'
 import { useWallStore } from '~/stores/wall'
-import { alerts, choose, escape, field, fill, mountAtWall, press, said, says } from '~~/tests/fixtures/mounted'
+import { alerts, bare, choose, escape, field, fill, mountAtWall, press, said, says } from '~~/tests/fixtures/mounted'
 import ArrangeBench from './ArrangeBench.vue'
 
 const array = (n = 0) => useWallStore().wall!.arrays[n]!
 const cells = () => arrange(array(), useWallStore().catalogue.displays, useWallStore().wall!)!
+
+async function fillAll(fields: Record<string, string>) {
+  for (const [label, text] of Object.entries(fields)) await fill(label, text)
+}
 
 describe('Arrange', () => {
   it('says what is wrong beside each field, keeps what was typed and takes nothing wrong', async () => {
@@ -44,7 +48,8 @@ describe('Arrange', () => {
     ] as const) {
       await choose('Orientation', choice)
       const [{ outer, picture }] = cells().cells as [ReturnType<typeof cells>['cells'][number]]
-      expect([array().orientation, [outer.width, outer.height], Math.round((picture.x - outer.x) * 10) / 10]).toEqual([choice, size, left])
+      const pictureFrom = Math.round((picture.x - outer.x) * 10) / 10
+      expect([array().orientation, [outer.width, outer.height], pictureFrom]).toEqual([choice, size, left])
     }
     // Held by another edge, the grid stays where it is.
     const { outline } = cells()
@@ -57,7 +62,9 @@ describe('Arrange', () => {
     await expect.poll(() => document.body.textContent).toContain('2 × 1021.4 + 1 × 3.2 = 2046')
     expect(store.history.past.length).toBe(10)
   })
+})
 
+describe('Arrange, array by array', () => {
   it('keeps an array to what it follows until it is moved', async () => {
     const store = await mountAtWall([ArrangeBench], { wall: 'cafe' })
     expect([field('Vertical position').value, field('Clearance above').value]).toEqual(['above counter', '100'])
@@ -95,5 +102,53 @@ describe('Arrange', () => {
     await fill('From wall left', '2960')
     await says('[data-finding=array-over-reachable]', 'the outlet that must stay accessible')
     expect(said('[data-finding=array-over-opening]')).toBe('')
+  })
+})
+
+describe('Arrange, from nothing', () => {
+  it('arranges a grid in the middle, at eye height, and a row of turned displays, from nothing', async () => {
+    await mountAtWall([ArrangeBench], { site: 'stennick', wall: 'departures-row', change: bare(6000, 3200) })
+    await press('Add display array')
+    await choose('Display', 'kelda-55z')
+    await fillAll({ 'Rows': '3', 'Columns': '3', 'Horizontal gap': '0.8', 'Vertical gap': '0.8' })
+    await choose('Horizontal position', 'wall-centre')
+    await choose('Vertical position', 'eye both')
+    expect(cells().outline.width).toBeCloseTo(3 * 1210.4 + 1.6, 6)
+    expect(cells().outline.y + cells().outline.height / 2).toBeCloseTo(1400, 6)
+    expect(cells().imageGap.x).toBeCloseTo(0.44 + 0.8 + 0.44, 6)
+    await choose('Display', 'firth-49s')
+    await fillAll({ 'Rows': '1', 'Columns': '4', 'Horizontal gap': '40' })
+    await choose('Orientation', 'portrait-cw')
+    expect(cells().cells).toHaveLength(4)
+    expect(cells().outline.width).toBeCloseTo(4 * 638.6 + 120, 6)
+  })
+
+  it('hangs unlike displays in one row, in line by their pictures', async () => {
+    await mountAtWall([ArrangeBench], { site: 'stennick', wall: 'departures-row', change: bare(6000, 2600) })
+    await press('Add display array')
+    await choose('Display', 'firth-43s')
+    await fill('Columns', '2')
+    await fill('Horizontal gap', '30')
+    await choose('Layout', 'picture-bottom')
+    await press('Screen')
+    await expect.poll(() => document.body.textContent).toContain('Add at end')
+    await press('Add at end')
+    await choose('Display', 'marram-86q')
+    await press('R1 C1')
+    await choose('Orientation', 'portrait-ccw')
+    const [a, b, c] = cells().cells
+    for (const { picture } of cells().cells) expect(picture.y).toBeCloseTo(a!.picture.y, 6)
+    expect(b!.outer.x - a!.outer.x - a!.outer.width).toBeCloseTo(30, 6)
+    expect(c!.outer.x - b!.outer.x - b!.outer.width).toBeCloseTo(30, 6)
+    expect([a!.outer.width, c!.outer.width]).toEqual([559, 1931])
+    expect(said('[data-finding=cell-of-another-pitch]')).not.toBe('')
+  })
+
+  it('says what a mount cannot carry', async () => {
+    const store = await mountAtWall([ArrangeBench], { wall: 'cafe' })
+    const before = store.wall
+    await choose('Display', 'firth-75h')
+    await expect.poll(alerts).toContainEqual(expect.stringMatching(/carries at most \d+ kg; .* weighs \d+/))
+    expect(store.wall).toBe(before)
   })
 })

@@ -14,7 +14,8 @@ export function useCloseCanvas(): ComputedRef<Canvas> {
   const moves = computed(() => [
     ...compared.value?.holes.map(({ id, planned, made, off }) => ({ id, planned, made, off })) ?? [],
     ...compared.value?.centres.map(({ screen: id, planned, made, off }) => ({ id, planned, made, off })) ?? [],
-  ].flatMap(({ id, planned, made, off = 0 }) => made && off > 0.5 ? [{ hole: id, from: planned, to: { x: made.x, y: made.y } }] : []))
+  ].flatMap(({ id, planned, made, off = 0 }) =>
+    made && off > 0.5 ? [{ hole: id, from: planned, to: { x: made.x, y: made.y } }] : []))
   /** The seams of every array as they were read last. */
   const seams = computed<SeamDrawing | undefined>(() => {
     const all = (of.value?.plan.arrays ?? []).flatMap(({ id, positions }) => {
@@ -22,7 +23,11 @@ export function useCloseCanvas(): ComputedRef<Canvas> {
       const gap = of.value!.wall.arrays.find(array => array.id === id)?.gap
       return read && gap ? seamsRead(positions, read, gap) : []
     })
-    return all.length > 0 ? { seams: all, levels: [], tolerance: chosenFigure('seamTolerance', store.rules, 'metric'), pick: () => {} } : undefined
+    const tolerance = chosenFigure('seamTolerance', store.rules, 'metric')
+    return all.length > 0 ? { seams: all, levels: [], tolerance, pick: () => {} } : undefined
   })
-  return computed(() => ({ showPlates: true, tape: holes.value, moves: moves.value, ...seams.value && { seams: seams.value }, ...shown.value && { inPlace: TestPicture } }))
+  return computed(() => ({
+    showPlates: true, tape: holes.value, moves: moves.value, ...seams.value && { seams: seams.value },
+    ...shown.value && { inPlace: TestPicture },
+  }))
 }

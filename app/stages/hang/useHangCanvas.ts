@@ -7,5 +7,8 @@ export function useHangCanvas(): ComputedRef<Canvas> {
   watch(selected, () => { current.value = selectedOf('hole') ?? current.value })
   const { holes } = useTape(() => current.value)
   const { change, edited } = useAnswer()
-  return computed(() => ({ showPlates: true, tape: holes.value, current: current.value, moves: edited.value ? undefined : change.value?.marks }))
+  return computed(() => ({
+    showPlates: true, tape: holes.value, current: current.value,
+    moves: edited.value ? undefined : change.value?.marks,
+  }))
 }

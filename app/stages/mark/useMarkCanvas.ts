@@ -7,5 +7,8 @@ export function useMarkCanvas(): ComputedRef<Canvas> {
   const { preview, compared } = useSheetView()
   const { difference } = useDifference(() => compared.value.from, () => compared.value.to)
   const { holes } = useTape()
-  return computed(() => ({ showPlates: true, wiring: 'cut', tape: holes.value, moves: difference.value?.change.marks, inPlace: preview.value ? SheetPreview : undefined }))
+  return computed(() => ({
+    showPlates: true, wiring: 'cut', tape: holes.value, moves: difference.value?.change.marks,
+    inPlace: preview.value ? SheetPreview : undefined,
+  }))
 }

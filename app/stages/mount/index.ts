@@ -8,5 +8,8 @@ const ledger = () => import('../../components/ledger/MarkLedger.vue')
 export const mountStage: StageRoom = {
   id: 'mount', title: 'Mount', does: 'Plate positions and studs',
   bench: defineAsyncComponent(bench), ledger: defineAsyncComponent(ledger), canvas,
-  parts: [canvas, bench, ledger, () => import('./DepthSection.vue'), () => import('./RemediesPanel.vue'), () => import('./DepthPanel.vue')],
+  parts: [
+    canvas, bench, ledger, () => import('./DepthSection.vue'), () => import('./RemediesPanel.vue'),
+    () => import('./DepthPanel.vue'),
+  ],
 }

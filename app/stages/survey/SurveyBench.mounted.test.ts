@@ -1,18 +1,12 @@
 import { fireEvent } from '@testing-library/dom'
 import { describe, expect, it } from 'vitest'
-import { BUILD_UPS } from '~~/core/edits/survey'
 import type { Wall } from '~~/core/job'
-import { useWallStore } from '~/stores/wall'
-import { alerts, choose, escape, field, fill, mountAtWall, planned, press, said, says, textOf } from '~~/tests/fixtures/mounted'
+import {
+  alerts, bare, choose, escape, field, fill, mountAtWall, planned, press, said, says, textOf,
+} from '~~/tests/fixtures/mounted'
 import SurveyBench from './SurveyBench.vue'
 import SurveyLedger from './SurveyLedger.vue'
 
-/** A wall of which nothing is known but its size and what it is made of. */
-const bare = (width: number, height: number, preset = 'Plasterboard on wood studs') => (wall: Wall) => {
-  const { structure, covering } = BUILD_UPS.find(({ name }) => name === preset)!
-  for (const key of Object.keys(wall)) if (!['id', 'name'].includes(key)) delete (wall as unknown as Record<string, unknown>)[key]
-  Object.assign(wall, { width, height, structure: structuredClone(structure), covering: structuredClone(covering), arrays: [] })
-}
 const survey = (at?: Parameters<typeof mountAtWall>[1]) => mountAtWall([SurveyBench, SurveyLedger], at)
 const line = () => field('Readings in one line')
 async function quick(text: string, enter = true) {
@@ -21,7 +15,8 @@ async function quick(text: string, enter = true) {
   await planned()
 }
 const row = (id: string) => document.querySelector<HTMLElement>(`tr[data-row="${id}"]`)!
-const memberRow = (number: number) => [...document.querySelectorAll<HTMLElement>('tr[data-row]')].find(each => textOf(each).startsWith(`Stud ${number}`))!
+const memberRow = (number: number) =>
+  [...document.querySelectorAll<HTMLElement>('tr[data-row]')].find(each => textOf(each).startsWith(`Stud ${number}`))!
 const summary = (text: string) => says('section[aria-label=Survey]', text)
 
 describe('Survey', () => {
@@ -45,7 +40,8 @@ describe('Survey', () => {
     expect(line().value).toBe('')
     await summary('1 confirmed')
     expect(store.wall!.evidence).toHaveLength(8)
-    expect(store.wall!.evidence![7]).toMatchObject({ id: 'e8', method: 'probe', hit: true, x: 2002, y: 1500, at: expect.stringMatching(/Z$/) as string })
+    expect(store.wall!.evidence![7]).toMatchObject({ id: 'e8', method: 'probe', hit: true, x: 2002, y: 1500 })
+    expect(store.wall!.evidence![7]!.at).toMatch(/Z$/)
     // Told with its working, and why.
     await fireEvent.click(memberRow(2))
     await says('[data-testid=member-card]', 'single, found, unconfirmed')
@@ -67,7 +63,9 @@ describe('Survey', () => {
     escape('Reading height')
     expect(store.wall).toBe(before)
   })
+})
 
+describe('Survey, by references and joints', () => {
   it('reads the framing from the far side by a reference, and says where two references disagree', async () => {
     const store = await survey({ site: 'stennick', wall: 'departures-row', change: bare(4000, 2400) })
     await press('Features')
@@ -107,10 +105,15 @@ describe('Survey', () => {
     await quick('@1100, j 740 head')
     await expect.poll(() => said('[data-finding=joints-disagree]')).not.toBe('')
   })
+})
 
+describe('Survey, what it is not sure of', () => {
   it('sets a false reading aside with a reason, and the proof of the holes follows', async () => {
     // Before the nails beside the middle one of the three studs that carry the sign.
-    const store = await survey({ site: 'ravel-sands', wall: 'pier', change: (wall) => { wall.evidence = wall.evidence!.filter(({ id }) => !['n5', 'n6', 'n7', 'n8'].includes(id)) } })
+    const change = (wall: Wall) => {
+      wall.evidence = wall.evidence!.filter(({ id }) => !['n5', 'n6', 'n7', 'n8'].includes(id))
+    }
+    const store = await survey({ site: 'ravel-sands', wall: 'pier', change })
     const probe = () => document.querySelector<HTMLElement>('[data-testid=next-probe]')
     await says('[data-testid=next-probe]', '2 planned holes rely on it')
     await press('Hit', probe()!)
@@ -128,7 +131,8 @@ describe('Survey', () => {
     await says('[data-testid=reading-card]', 'Excluded: The nail hit the sheathing clip.')
     await press('Back to entry')
     await says('[data-testid=next-probe]', '2 planned holes rely on it')
-    expect(store.wall!.evidence!.at(-1)).toMatchObject({ method: 'probe', setAside: 'The nail hit the sheathing clip.' })
+    const setAside = 'The nail hit the sheathing clip.'
+    expect(store.wall!.evidence!.at(-1)).toMatchObject({ method: 'probe', setAside })
   })
 
   it('ends a member where a nail missed it at another height', async () => {

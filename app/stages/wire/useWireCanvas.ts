@@ -6,7 +6,8 @@ export function useWireCanvas(): ComputedRef<Canvas> {
   const { panel, stopping } = useWire()
   const { movingBox, moved } = useBoxDrag()
   return computed(() => ({
-    showPlates: true, wiring: true, tape: holes.value, movable: panel.value === 'boxes' ? 'boxes' : undefined, movingBox, moved,
+    showPlates: true, wiring: true, tape: holes.value, movable: panel.value === 'boxes' ? 'boxes' : undefined,
+    movingBox, moved,
     draws: panel.value === 'routes' && stopping.value ? 'point' : undefined,
   }))
 }

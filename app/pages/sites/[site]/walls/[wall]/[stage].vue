@@ -29,7 +29,8 @@ if (!getCurrentScope()?.active) await new Promise(() => {})
 const { state, reason, waiting, resolve } = useWallSync()
 const { kept } = useWallPlan()
 watchEffect(() => {
-  kept.value = opened?.drawing && !room.value.onlyCurrent ? { site, wall: wallId, plan: opened.drawing.plan } : undefined
+  const drawing = room.value.onlyCurrent ? undefined : opened?.drawing
+  kept.value = drawing && { site, wall: wallId, plan: drawing.plan }
 })
 const stands = useDrawingStands()
 watch(stands, (stands) => { if (stands) void store.prepare().catch(fail) }, { immediate: true })
@@ -62,7 +63,12 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
         </div>
         <div class="cross min-h-0 min-w-0">
           <component :is="canvas.inPlace" v-if="canvas?.inPlace" />
-          <WallDrawing v-else-if="canvas && (ready || !room.onlyCurrent)" :canvas="canvas" @pointed="bench?.pointed?.($event)" @drawn="bench?.drawn?.($event)">
+          <WallDrawing
+            v-else-if="canvas && (ready || !room.onlyCurrent)"
+            :canvas="canvas"
+            @pointed="bench?.pointed?.($event)"
+            @drawn="bench?.drawn?.($event)"
+          >
             <component :is="room.ledger" v-if="ready" />
           </WallDrawing>
         </div>
