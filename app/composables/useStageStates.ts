@@ -9,7 +9,7 @@ const standing = shallowRef<typeof import('~~/core/plan/stageStates')>()
 export function useStageStates() {
   const store = useWallStore()
   const { plan, findings, built } = useWallPlan()
-  const fetchIt = async () => { standing.value ??= await import('~~/core/plan/stageStates') }
+  const fetchIt = async () => { standing.value ??= await untilFetched(() => import('~~/core/plan/stageStates')) }
   whenever(useDrawingStands(), fetchIt, { immediate: true })
   const now = computed(() => store.wall && standing.value?.standingOf(
     { ...store.wall, ...store.wallRecord }, plan.value, findings.value, store.allLog, store.rules, store.siteUnits, built.value,

@@ -17,7 +17,8 @@ export function useDraftDrag(
 ): void {
   const view = useDraftView()
   let way = { x: 0, y: 0 }
-  const hand = until(useDrawingStands()).toBe(true).then(() => Promise.all([import('d3-drag'), import('d3-selection')]))
+  const fetchIt = () => untilFetched(() => Promise.all([import('d3-drag'), import('d3-selection')]))
+  const hand = until(useDrawingStands()).toBe(true).then(fetchIt)
   watch(part, async (element, _before, onCleanup) => {
     if (!element) return
     let gone = false

@@ -12,7 +12,8 @@ export const WHOLE: Zoom = { k: 1, x: 0, y: 0 }
  * @param starts whether the hand may take hold of the drawing where it comes down
  */
 export function useZoom(svg: Readonly<ShallowRef<SVGSVGElement | null>>, { starts, zoomed }: { starts: (event: MouseEvent) => boolean, zoomed: (zoom: Zoom) => void }) {
-  const behaviour = until(useDrawingStands()).toBe(true).then(() => Promise.all([import('d3-zoom'), import('d3-selection')])).then(([{ zoom, zoomIdentity }, { select }]) => ({
+  const fetchIt = () => untilFetched(() => Promise.all([import('d3-zoom'), import('d3-selection')]))
+  const behaviour = until(useDrawingStands()).toBe(true).then(fetchIt).then(([{ zoom, zoomIdentity }, { select }]) => ({
     select, zoomIdentity,
     behaviour: zoom<SVGSVGElement, unknown>()
       .scaleExtent([1, 30])

@@ -1,4 +1,7 @@
 /** The service worker is registered once the page stands: it fetches the whole application. */
 export default defineNuxtPlugin(() => {
-  onNuxtReady(async () => { (await import('~/composables/useNewVersion')).useNewVersion() })
+  onNuxtReady(async () => {
+    const { useNewVersion } = await untilFetched(() => import('~/composables/useNewVersion'))
+    useNewVersion()
+  })
 })

@@ -7,6 +7,7 @@ const field = (page: Page, label: string) => page.getByLabel(label, { exact: tru
 test('the grid is nudged by keys, snaps to the middle under the hand, and one drag is one edit', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
   await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
+  await expect(page.locator('[data-testid=elevation] [data-part=ports]').first()).toBeAttached()
   await page.locator('h1').click()
   for (const press of ['ArrowRight', 'Shift+ArrowRight', 'Alt+ArrowLeft', 'Shift+ArrowUp', 'ArrowDown']) await page.keyboard.press(press)
   await expect(field(page, 'From wall left')).toHaveValue('2970.9')

@@ -2,7 +2,7 @@ import { expect, fill, HALL, saved, test, type House } from './house'
 
 const SLID = 'Lateral adjustment'
 
-test('a plate is slid by typing and by keys, within its travel, and shows its sum', async ({ page }) => {
+test('a plate is slid by typing and by keys, within its travel, and shows its sum', async ({ page, house }) => {
   await page.goto(`${HALL}/mount`)
   await expect(page.getByTestId('chosen-screen')).toContainText('Screen R1 C1')
   await page.locator('h1').click()
@@ -18,6 +18,19 @@ test('a plate is slid by typing and by keys, within its travel, and shows its su
   await expect(slid).toHaveValue('50')
   await slid.press('Escape')
   await expect(slid).toHaveValue('5')
+
+  // One that misses is drawn so, counted at the stage, and told on the sheet with its reason.
+  await page.locator('h1').click()
+  await page.keyboard.press('[')
+  await fill(page, 'Array lateral adjustment', '0')
+  await fill(page, SLID, '0')
+  await expect(page.locator('[data-state=off]')).toHaveCount(2)
+  await expect(page.getByRole('link', { name: /^Mount/ })).toContainText('2 stops')
+  await fill(page, 'Reason for this position', 'conduit to the right')
+  await saved(page)
+  expect((await house.api(`${HALL}/sheet?paper=a3&format=svg&revision=draft`)).body).toContain('conduit to the right')
+  await page.getByRole('button', { name: 'Use calculated position' }).click()
+  await page.keyboard.press(']')
 
   await page.getByRole('button', { name: /Top holes above floor/ }).click()
   // Bottom edge + bottom to pattern − hook to plate centre + plate to hole: 2038.6 + 270.1 − 40 + 210

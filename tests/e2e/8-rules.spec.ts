@@ -1,4 +1,4 @@
-import { expect, HALL, saved, test } from './house'
+import { expect, HALL, saved, testAlone as test } from './house'
 
 test('house rules are chosen by the firm, a site and a wall; a wall says where each comes from', async ({ page, house }) => {
   const datum = page.locator('[data-rule=heightDatum]')

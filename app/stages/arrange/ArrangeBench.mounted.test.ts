@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { arrange } from '~~/core/arrange'
 import { useWallStore } from '~/stores/wall'
-import { alerts, bare, choose, escape, field, fill, mountAtWall, press, said, says } from '~~/tests/fixtures/mounted'
+import {
+  alerts, bare, choose, escape, field, fill, mountAtWall, press, said, says, textOf,
+} from '~~/tests/fixtures/mounted'
 import ArrangeBench from './ArrangeBench.vue'
 
 const array = (n = 0) => useWallStore().wall!.arrays[n]!
@@ -75,6 +77,11 @@ describe('Arrange, array by array', () => {
     expect(field('From wall left').value).toBe('1200')
     expect(cells().outline.y).toBeCloseTo(1030, 6)
     expect(array().follows).toEqual({ x: { rule: 'wall-centre' }, y: { rule: 'above', feature: 'counter', value: 80 } })
+    runByKey(new KeyboardEvent('keydown', { key: 'ArrowUp', shiftKey: true }))
+    await expect.poll(() => field('Vertical position').value).toBe('bottom')
+    expect(field('Height above floor').value).toBe('1040')
+    store.undo()
+    await expect.poll(() => field('Vertical position').value).toBe('above counter')
   })
 
   it('keeps several arrays apart, copies, mirrors and brings them in line', async () => {
@@ -142,6 +149,7 @@ describe('Arrange, from nothing', () => {
     expect(c!.outer.x - b!.outer.x - b!.outer.width).toBeCloseTo(30, 6)
     expect([a!.outer.width, c!.outer.width]).toEqual([559, 1931])
     expect(said('[data-finding=cell-of-another-pitch]')).not.toBe('')
+    expect([...document.querySelectorAll('button')].map(textOf)).toContainEqual(expect.stringMatching(/^Seam to R1 C2/))
   })
 
   it('says what a mount cannot carry', async () => {

@@ -16,13 +16,13 @@ const session = useSessionStore()
 store.rights = action => session.may(action, site)
 const failed = ref('')
 const settled = ref(false)
-const fail = (error: unknown) => { failed.value = (error as Error).message }
-const opening = openWall(site, wallId)
+const fail = (error: unknown): undefined => void (failed.value = (error as Error).message)
+const opening = openWall(site, wallId).catch(fail)
 // What is not drawn before it can be worked on need not wait for the drawing.
 if (room.value.onlyCurrent) void Promise.allSettled([store.prepare(), ...room.value.parts.map(part => part())])
 const settingUp = useStageCanvas(() => room.value)
 const canvas = await settingUp
-const opened = await opening.catch(fail)
+const opened = await opening
 opened?.settled.then(() => { settled.value = true }, fail)
 // Anyone who left, or was sent to the door, while the wall was read has no page for anything to begin on.
 if (!getCurrentScope()?.active) await new Promise(() => {})
@@ -33,7 +33,7 @@ watchEffect(() => {
   kept.value = drawing && { site, wall: wallId, plan: drawing.plan }
 })
 const stands = useDrawingStands()
-watch(stands, (stands) => { if (stands) void store.prepare().catch(fail) }, { immediate: true })
+watch(stands, (stands) => { if (stands) void untilFetched(store.prepare) }, { immediate: true })
 /** Whether the wall can be worked on: it is as the server has it, and what checks an edit is at hand. */
 const ready = computed(() => stands.value && settled.value && store.isReady)
 useEveryStage()
