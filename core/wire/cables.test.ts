@@ -117,8 +117,12 @@ describe('a cable’s length', () => {
 })
 
 describe('what a cable may do', () => {
-  const fault = (duty: Partial<Parameters<typeof chooseCable>[0]>, byHand?: string, cables = CABLES) => {
-    const { fault: found } = chooseCable({ kind: 'picture', needed: 2000, inWall: true, plenum: false, ...duty }, cables, cables.find(({ id }) => id === byHand))
+  type Wanted = Partial<Omit<Parameters<typeof chooseCable>[0], 'needed'>> & { needed?: number }
+  const fault = ({ needed = 2000, ...duty }: Wanted, byHand?: string, cables = CABLES) => {
+    const { fault: found } = chooseCable(
+      { kind: 'picture', needed: () => needed, inWall: true, plenum: false, ...duty }, cables,
+      cables.find(({ id }) => id === byHand),
+    )
     return found && [found.code, textToString(found.message, 'metric'), textToString(found.remedy, 'metric')]
   }
   it.each<[string, Parameters<typeof fault>, string, RegExp]>([
@@ -135,13 +139,29 @@ describe('what a cable may do', () => {
   })
 
   it('of those that do the one that leaves the least over is taken', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 40_000 }), fc.boolean(), fc.boolean(), (needed, inWall, plenum) => {
+    const bends = fc.constantFrom(0, 4 * Math.PI, 8 * Math.PI)
+    fc.assert(fc.property(fc.integer({ min: 1, max: 40_000 }), bends, fc.boolean(), fc.boolean(), (base, bend, inWall, plenum) => {
+      const needed = ({ diameter }: { diameter: number }) => base + bend * diameter
       const { model, taken } = chooseCable({ kind: 'picture', needed, inWall, plenum }, CABLES)
-      const all = CABLES.filter(({ kind }) => kind === 'picture').filter(each => (!inWall || each.inWall) && (!plenum || each.plenum) && each.farthest! >= needed).flatMap(({ lengths }) => lengths.filter(length => length >= needed))
-      expect(taken).toBe(all.length > 0 ? Math.min(...all) : undefined)
-      if (model) expect(model.lengths).toContain(taken)
+      const over = CABLES.filter(({ kind }) => kind === 'picture')
+        .filter(each => (!inWall || each.inWall) && (!plenum || each.plenum) && each.farthest! >= needed(each))
+        .flatMap(each => each.lengths.map(length => length - needed(each))).filter(left => left >= 0)
+      expect(model === undefined).toBe(over.length === 0)
+      if (model) expect([model.lengths.includes(taken!), taken! - needed(model)]).toEqual([true, Math.min(...over)])
     }))
     expect([isCord('power-cord'), isCord('power')]).toEqual([true, false])
+  })
+
+  it('is as long as its own bend asks, and so the thinner of two is taken where the thicker would not do', () => {
+    const models = [['thick', 10], ['thin', 5]] as const
+    const stocked = models.map(([id, diameter]) => cable(id, 'picture', { diameter, lengths: [5_000] }))
+    const choose = (base: number) => chooseCable({
+      kind: 'picture', needed: ({ diameter }) => base + 4 * Math.PI * diameter, inWall: false, plenum: false,
+    }, stocked)
+    // 4π × 10 = 125.7 and 4π × 5 = 62.8: the thick one leaves less over, until its bend no longer fits.
+    expect(choose(4_870)).toMatchObject({ model: { id: 'thick' }, taken: 5_000 })
+    expect(choose(4_900)).toMatchObject({ model: { id: 'thin' }, taken: 5_000 })
+    expect(choose(4_990)).toMatchObject({ judged: { id: 'thin' }, fault: { code: 'cable-too-short' } })
   })
 
   it('is shown where a person chose a cord for a box in the wall', () => {

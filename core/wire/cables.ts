@@ -49,6 +49,16 @@ function sumOf(parts: Part[]): Figure {
   return figure([{ label: 'Required length', expression, value: total, unit: 'mm', source: 'free ends in a box: NEC 300.14' }])
 }
 
+/** A cable before it is chosen: what its length consists of, given the slack of the screens that it moves with. */
+interface Given extends Pick<CablePlan, 'id' | 'kind' | 'from' | 'to' | 'port' | 'screen' | 'unknown'> {
+  parts: (slack: number) => Part[]
+  moves?: Screen[]
+  route?: RoutePlan
+  byHand?: string
+  amps?: number
+  instead?: string
+}
+
 /** What cables are calculated from. */
 export interface Wired { wall: Wall, screens: Map<string, Screen>, boxes: BoxPlan[], routes: RoutePlan[], links: Link[], feeds: Map<string, Source>, catalogue: CableModel[], rules: Rules }
 
@@ -64,21 +74,25 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
   const beyond = (source: Source): Part[] => placeOf(source, wall) ? [] : [{ label: 'beyond the wall', value: source.away ?? 0 }]
   const beyondUnknown = (source: Source) => !placeOf(source, wall) && source.away === undefined ? `the distance from ${nameOfSource(source)} to where its cable enters` : undefined
 
-  function cable({ parts, route, byHand, amps, instead, ...rest }: Omit<CablePlan, 'needed' | 'choice' | 'route' | 'taken' | 'offcut' | 'model'> & { parts: Part[], route?: RoutePlan, byHand?: string, amps?: number, instead?: string }): CablePlan {
-    const needed = sumOf(parts)
+  /** The diameter of the thickest cable of a kind, while none is chosen: its bend is the widest. */
+  const thickness = (kind: string) => Math.max(0, ...catalogue.filter(cable => cable.kind === kind && !cable.retired).map(({ diameter }) => diameter)) || USUAL
+
+  function cable({ parts, moves = [], route, byHand, amps, instead, ...rest }: Given): CablePlan {
+    const slackAt = (diameter: number) => moves.reduce((sum, screen) => sum + slackOf(screen, diameter).value, 0)
+    const sumAt = (diameter: number) => sumOf(parts(slackAt(diameter)))
+    const needed = ({ diameter }: CableModel) => sumAt(diameter).value
     const inWall = route !== undefined && route.way !== 'surface'
-    const choose = (kind: string) => chooseCable({ kind, needed: needed.value, inWall, plenum: carriesAir(route), ...amps !== undefined && { amps } }, catalogue, catalogue.find(({ id }) => id === byHand))
+    const choose = (kind: string) => chooseCable({ kind, needed, inWall, plenum: carriesAir(route), ...amps !== undefined && { amps } }, catalogue, catalogue.find(({ id }) => id === byHand))
     const [first, other] = [choose(rest.kind), instead === undefined ? undefined : choose(instead)]
     const choice = first.fault && other && !other.fault ? other : first
+    const diameter = (choice.model ?? choice.judged)?.diameter ?? thickness(rest.kind)
     const known = rest.unknown === undefined
     return {
-      ...rest, needed, choice, ...route && { route: route.id }, ...choice.model && { model: choice.model },
-      ...known && choice.taken !== undefined && { taken: choice.taken, offcut: choice.taken - needed.value },
+      ...rest, needed: sumAt(diameter), slack: slackAt(diameter), choice, ...route && { route: route.id },
+      ...choice.model && { model: choice.model },
+      ...known && choice.taken !== undefined && { taken: choice.taken, offcut: choice.taken - needed(choice.model!) },
     }
   }
-  /** The diameter of the thickest cable of a kind: its bend is the widest. */
-  const thickness = (kind: string) => Math.max(0, ...catalogue.filter(cable => cable.kind === kind && !cable.retired).map(({ diameter }) => diameter)) || USUAL
-  const slackFor = (screen: Screen | undefined, kind: string) => screen ? slackOf(screen, thickness(kind)).value : 0
 
   const out: CablePlan[] = []
   for (const box of boxes) {
@@ -88,18 +102,17 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
       const lower = boxes.find(({ id }) => id === route.from)
       const unknown = lower || !source ? undefined : beyondUnknown(source)
       out.push(cable({
-        id: `power-${box.id}`, kind: 'power', route, from: lower ? `box ${lower.id}` : nameOfSource(source!), to: `box ${box.id}`, screen: box.for[0]!, slack: 0, ...box.cable !== undefined && { byHand: box.cable }, ...unknown !== undefined && { unknown }, ...source?.amps !== undefined && { amps: source.amps },
-        parts: [{ label: 'route', value: route.length }, ...lower || !source ? [] : beyond(source), { label: 'free length in the box', value: TAILS.box }, { label: 'free length at the start', value: lower ? TAILS.box : placeOf(source!, wall) ? TAILS.source : TAILS.panel }],
+        id: `power-${box.id}`, kind: 'power', route, from: lower ? `box ${lower.id}` : nameOfSource(source!), to: `box ${box.id}`, screen: box.for[0]!, ...box.cable !== undefined && { byHand: box.cable }, ...unknown !== undefined && { unknown }, ...source?.amps !== undefined && { amps: source.amps },
+        parts: () => [{ label: 'route', value: route.length }, ...lower || !source ? [] : beyond(source), { label: 'free length in the box', value: TAILS.box }, { label: 'free length at the start', value: lower ? TAILS.box : placeOf(source!, wall) ? TAILS.source : TAILS.panel }],
       }))
     }
     if (box.kind === 'power' || box.kind === 'kit-upper' || box.kind === 'floor') {
       for (const id of box.for) {
         const screen = screens.get(id)
         if (!screen) continue
-        const slack = slackFor(screen, 'cord')
         out.push(cable({
-          id: `cord-${id}`, kind: 'cord', from: `box ${box.id}`, to: label(id), screen: id, slack,
-          parts: [{ label: 'box to farthest socket', value: reachTo(screen, box) }, { label: 'pull-out slack', value: slack }, { label: 'at the socket', value: TAILS.screen }],
+          id: `cord-${id}`, kind: 'cord', from: `box ${box.id}`, to: label(id), screen: id, moves: [screen],
+          parts: slack => [{ label: 'box to farthest socket', value: reachTo(screen, box) }, { label: 'pull-out slack', value: slack }, { label: 'at the socket', value: TAILS.screen }],
         }))
       }
     }
@@ -107,8 +120,8 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
       const source = box.for.map(id => feeds.get(id)).find(found => found !== undefined)
       const at = source && placeOf(source, wall)
       out.push(cable({
-        id: `feed-${box.id}`, kind: 'cord', from: source ? nameOfSource(source) : 'an outlet', to: `box ${box.id}`, screen: box.for[0]!, slack: 0, ...!at && { unknown: 'the position of the outlet that feeds it' },
-        parts: [{ label: 'along the wall face', value: at ? along(at, box) : 0 }, { label: 'at both ends', value: 2 * TAILS.screen }],
+        id: `feed-${box.id}`, kind: 'cord', from: source ? nameOfSource(source) : 'an outlet', to: `box ${box.id}`, screen: box.for[0]!, ...!at && { unknown: 'the position of the outlet that feeds it' },
+        parts: () => [{ label: 'along the wall face', value: at ? along(at, box) : 0 }, { label: 'at both ends', value: 2 * TAILS.screen }],
       }))
     }
   }
@@ -117,10 +130,9 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
       const source = feeds.get(screen.id)
       const at = source && placeOf(source, wall)
       if (!source || source.kind !== 'outlet' || boxes.some(box => !isSignal(box.kind) && box.for.includes(screen.id))) continue
-      const slack = slackFor(screen, 'cord')
       out.push(cable({
-        id: `cord-${screen.id}`, kind: 'cord', from: nameOfSource(source), to: screen.label, screen: screen.id, slack, ...!at && { unknown: `the position of ${nameOfSource(source)} on the wall` },
-        parts: [{ label: 'along the wall face to the farthest socket', value: at ? reachTo(screen, at) : 0 }, { label: 'pull-out slack', value: slack }, { label: 'at both ends', value: TAILS.screen + TAILS.source }],
+        id: `cord-${screen.id}`, kind: 'cord', from: nameOfSource(source), to: screen.label, screen: screen.id, moves: [screen], ...!at && { unknown: `the position of ${nameOfSource(source)} on the wall` },
+        parts: slack => [{ label: 'along the wall face to the farthest socket', value: at ? reachTo(screen, at) : 0 }, { label: 'pull-out slack', value: slack }, { label: 'at both ends', value: TAILS.screen + TAILS.source }],
       }))
     }
   }
@@ -128,28 +140,27 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
     const screen = screens.get(to)
     if (!screen) continue
     const before = from === undefined ? undefined : screens.get(from)
-    const slack = slackFor(screen, kind) + slackFor(before, kind)
     if (before) {
       const between = along({ x: before.outer.x + before.outer.width / 2, y: before.outer.y + before.outer.height / 2 }, { x: screen.outer.x + screen.outer.width / 2, y: screen.outer.y + screen.outer.height / 2 })
       const uneven = isAlike(before, screen) ? 0 : [before, screen].reduce((sum, { outer }) => sum + outer.width / 2 + outer.height / 2, 0)
       out.push(cable({
-        id, kind, from: before.label, to: screen.label, screen: to, slack,
+        id, kind, from: before.label, to: screen.label, screen: to, moves: [screen, before],
         // Where no lead made for chains is long enough, what the source is plugged in with does.
         instead: carriesOf(source, catalogue),
-        parts: [{ label: 'socket to socket', value: between + uneven }, { label: 'slack of both pull-outs', value: slack }, { label: 'at both sockets', value: 2 * TAILS.screen }],
+        parts: slack => [{ label: 'socket to socket', value: between + uneven }, { label: 'slack of both pull-outs', value: slack }, { label: 'at both sockets', value: 2 * TAILS.screen }],
       }))
       continue
     }
     const box = boxes.find(each => isSignal(each.kind) && each.held && each.for.includes(to))
     const route = box && routeTo(box, source.id)
     const at = placeOf(source, wall)
-    const end = [{ label: 'pull-out slack', value: slack }, { label: 'at both ends', value: TAILS.screen + (at ? TAILS.source : TAILS.panel) }]
+    const end = (slack: number) => [{ label: 'pull-out slack', value: slack }, { label: 'at both ends', value: TAILS.screen + (at ? TAILS.source : TAILS.panel) }]
     const unknown = beyondUnknown(source) ?? (route || at ? undefined : box ? 'its route through the wall' : 'the point where it comes out behind the display')
     out.push(cable({
-      id, kind, ...route && { route }, from: nameOfSource(source), to: screen.label, port, screen: to, slack, ...box?.cable !== undefined && { byHand: box.cable }, ...unknown !== undefined && { unknown },
-      parts: route
-        ? [{ label: 'route', value: route.length }, ...beyond(source), { label: 'pass-through to farthest socket', value: reachTo(screen, box!) }, ...end]
-        : [{ label: 'along the wall face to the farthest socket', value: at ? reachTo(screen, at) : 0 }, ...beyond(source), ...end],
+      id, kind, ...route && { route }, from: nameOfSource(source), to: screen.label, port, screen: to, moves: [screen], ...box?.cable !== undefined && { byHand: box.cable }, ...unknown !== undefined && { unknown },
+      parts: slack => route
+        ? [{ label: 'route', value: route.length }, ...beyond(source), { label: 'pass-through to farthest socket', value: reachTo(screen, box!) }, ...end(slack)]
+        : [{ label: 'along the wall face to the farthest socket', value: at ? reachTo(screen, at) : 0 }, ...beyond(source), ...end(slack)],
     }))
   }
   return out

@@ -3,14 +3,16 @@ import { words, type Text } from '../units'
 
 /**
  * What a cable has to do: how far it goes, mm, whether in a wall or through a void that carries air, and behind what
- * breaker, A.
+ * breaker, A. A thicker one bends wider at a pull-out, so that how far is asked of each model.
  */
-export interface Duty { kind: string, needed: number, inWall: boolean, plenum: boolean, amps?: number }
+export interface Duty { kind: string, needed: (model: CableModel) => number, inWall: boolean, plenum: boolean, amps?: number }
 
 /** The model that does it and the stocked length that is taken, or why none does. */
 export interface Choice {
   model?: CableModel
   taken?: number
+  /** The model by which a fault was found, where none does it: what is needed is told for it. */
+  judged?: CableModel
   /** The one of the kind that would be taken if the way were shorter. */
   tooShort?: CableModel
   fault?: { code: string, message: Text, remedy: Text }
@@ -28,7 +30,7 @@ const isSignalKind = (kind: string) => kind !== 'power' && !isCord(kind) && kind
 
 /** What to take when nothing of a kind goes so far. */
 function fartherThan({ kind, needed, inWall }: Duty, cables: CableModel[]): Text {
-  const other = cables.filter(cable => isSignalKind(kind) && isSignalKind(cable.kind) && cable.kind !== kind && cable.farthest !== undefined && reaches(cable, needed) && (!inWall || cable.inWall)).sort((a, b) => a.farthest! - b.farthest!)[0]
+  const other = cables.filter(cable => isSignalKind(kind) && isSignalKind(cable.kind) && cable.kind !== kind && cable.farthest !== undefined && reaches(cable, needed(cable)) && (!inWall || cable.inWall)).sort((a, b) => a.farthest! - b.farthest!)[0]
   return other
     ? words`Use ${nameOf(other)} (${other.kind}), with a max run of ${other.farthest!}, and a converter at each end, or move the source closer.`
     : words`Move the source closer, or add an amplifier in the run.`
@@ -47,9 +49,38 @@ function allowed(duty: Duty, cables: CableModel[]): { models: CableModel[], faul
   return { models: thick }
 }
 
+/** That no model carries so far, told by the one that carries farthest. */
+function tooFar(duty: Duty, models: CableModel[], catalogue: CableModel[]): Choice {
+  const most = Math.max(...models.map(({ farthest = Infinity }) => farthest))
+  const judged = models.find(({ farthest }) => farthest === most)!
+  const allow = models.length === 1 ? 'allows' : 'allow'
+  return {
+    judged,
+    fault: {
+      code: 'cable-too-far',
+      message: words`${duty.needed(judged)} is longer than ${list(models)} ${allow}: the max run is ${most}`,
+      remedy: fartherThan(duty, catalogue),
+    },
+  }
+}
+
+/** That no stocked length is long enough, told by the model that comes nearest to it. */
+function tooShort({ needed }: Duty, models: CableModel[]): Choice {
+  const lacks = (cable: CableModel) => needed(cable) - longest(cable)
+  const judged = models.reduce((best, cable) => lacks(cable) < lacks(best) ? cable : best)
+  return {
+    judged,
+    fault: {
+      code: 'cable-too-short',
+      message: words`${needed(judged)} is longer than the stocked lengths of ${list(models)}: the longest is ${longest(judged)}`,
+      remedy: words`Have one made up, move the source closer, or joint it in a box where this is allowed.`,
+    },
+  }
+}
+
 /**
  * The cable for a duty: of the kind, rated for where it runs, carrying so far, in the stocked length that leaves the
- * least over, among equals the thinnest.
+ * least over, among equals the thinnest. What is left over is told by each model's own length.
  *
  * @param byHand the model that a person chose, whatever its kind
  */
@@ -58,18 +89,21 @@ export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: CableM
   if (offered.length === 0) return { fault: { code: 'cable-unknown', message: words`the catalogue has no ${duty.kind} cable`, remedy: words`Add one from the firm’s catalogue in Wire, under Boxes, or enter a new one there with its lengths and max run.` } }
   const { models, fault } = allowed(duty, offered)
   if (fault) return { fault }
-  const far = models.filter(cable => reaches(cable, duty.needed))
-  const most = Math.max(...models.map(({ farthest = Infinity }) => farthest))
-  if (far.length === 0) return { fault: { code: 'cable-too-far', message: words`${duty.needed} is longer than ${list(models)} ${models.length === 1 ? 'allows' : 'allow'}: the max run is ${most}`, remedy: fartherThan(duty, catalogue) } }
-  const fits = far.flatMap(model => model.lengths.filter(length => length >= duty.needed - 1e-9).map(taken => ({ model, taken }))).sort((a, b) => a.taken - b.taken || a.model.diameter - b.model.diameter)
-  if (fits.length === 0) return { fault: { code: 'cable-too-short', message: words`${duty.needed} is longer than the stocked lengths of ${list(far)}: the longest is ${Math.max(...far.map(longest))}`, remedy: words`Have one made up, move the source closer, or joint it in a box where this is allowed.` } }
-  const tooShort = models.filter(cable => !reaches(cable, duty.needed) && longest(cable) > 0).sort((a, b) => b.farthest! - a.farthest!)[0]
-  return { ...fits[0]!, ...tooShort && { tooShort } }
+  const { needed } = duty
+  const far = models.filter(cable => reaches(cable, needed(cable)))
+  if (far.length === 0) return tooFar(duty, models, catalogue)
+  const fits = far.flatMap(model => model.lengths.map(taken => ({ model, taken, over: taken - needed(model) })))
+    .filter(({ over }) => over >= -1e-9).sort((a, b) => a.over - b.over || a.model.diameter - b.model.diameter)
+  if (fits.length === 0) return tooShort(duty, far)
+  const { model, taken } = fits[0]!
+  const nearer = models.filter(cable => !reaches(cable, needed(cable)) && longest(cable) > 0)
+    .sort((a, b) => b.farthest! - a.farthest!)[0]
+  return { model, taken, ...nearer && { tooShort: nearer } }
 }
 
 /** The cables of a kind that may be in a bundle, the thickest of which, and the widest plug, the hole must take. */
 export function thickestOf(kind: string, inWall: boolean, catalogue: CableModel[], byHand?: CableModel): Pick<CableModel, 'diameter' | 'plug'> | undefined {
-  const { models } = allowed({ kind, needed: 0, inWall, plenum: false }, byHand ? [byHand] : catalogue.filter(cable => cable.kind === kind && !cable.retired))
+  const { models } = allowed({ kind, needed: () => 0, inWall, plenum: false }, byHand ? [byHand] : catalogue.filter(cable => cable.kind === kind && !cable.retired))
   if (models.length === 0) return undefined
   const plugs = models.flatMap(({ plug }) => plug ? [plug] : [])
   return { diameter: Math.max(...models.map(({ diameter }) => diameter)), ...plugs.length > 0 && { plug: { width: Math.max(...plugs.map(({ width }) => width)), height: Math.max(...plugs.map(({ height }) => height)) } } }

@@ -53,6 +53,22 @@ describe('a way to a box', () => {
     expect([ruled.way, ruled.otherwise]).toEqual(['below', { way: 'above', minutes: cheaper.minutes, openings: 0, seals: 1, patches: 0 }])
   })
 
+  it('has its openings on the wall whole, wherever its outlet is', () => {
+    let opened = 0
+    fc.assert(fc.property(fc.integer({ min: 30, max: 6_170 }), fc.integer({ min: 0, max: 3_300 }), (x, y) => {
+      const { routes } = wired((wall) => {
+        wall.void = { above: 'none', below: 'none' }
+        wall.sources = [{ id: 's1', kind: 'outlet', x, y, amps: 16, volts: 230 }]
+      })
+      for (const opening of routes.flatMap(({ openings }) => openings)) {
+        opened++
+        expect(Math.min(opening.x, opening.y, 6_200 - opening.x - opening.width, 3_300 - opening.y - opening.height))
+          .toBeGreaterThanOrEqual(0)
+      }
+    }), { numRuns: cases(30) })
+    expect(opened).toBeGreaterThan(30)
+  })
+
   it('is never faster with insulation, with more blocking, or with what nobody looked for', () => {
     // Blocking where the boxes are would move them.
     const height = fc.oneof(fc.integer({ min: 100, max: 1700 }), fc.integer({ min: 2200, max: 3200 }))

@@ -47,6 +47,11 @@ const THROUGH = new Set(['door', 'window', 'recess'])
 /** Beside a pipe a line wants so much, mm. */
 const BESIDE_PIPE = 60
 
+/** Whether an opening lies on the wall whole. */
+const isOn = ({ width, height }: Wall, opening: Rect): boolean =>
+  opening.x >= 0 && opening.y >= 0 && opening.x + opening.width <= width && opening.y + opening.height <= height
+
+/** The opening by which a stop is passed, round it. */
 export const openingAt = ({ x, y }: Stop): Rect => ({ x: x - OPENING.width / 2, y: y - OPENING.height / 2, ...OPENING })
 
 /**
@@ -91,7 +96,12 @@ function stepOf(wall: Wall, bay: Bay, across: Across[], y1: number, y2: number):
  */
 export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: number[], plates: Rect[]): Ways {
   const kept = [...plates, ...keptFrom(wall)]
-  const levels = [...new Set([0, wall.height, ...heights.filter(y => y > 0 && y < wall.height)])].sort((a, b) => a - b)
+  // The lowest and the highest place at which a stud can be crossed with its opening on the wall whole, and those right
+  // below and above what it keeps clear of.
+  const half = OPENING.height / 2
+  const beside = kept.flatMap(({ y, height }) => [y - half, y + height + half])
+  const ends = [0, half, wall.height - half, wall.height, ...beside]
+  const levels = [...new Set([...ends, ...heights].filter(y => y >= 0 && y <= wall.height))].sort((a, b) => a - b)
   const middles = bays.map(({ from, to }) => (from + to) / 2)
   return {
     wall, bays, levels,
@@ -105,7 +115,7 @@ export function waysOf(wall: Wall, bays: Bay[], members: Member[], heights: numb
         pieces, plies: pieces.reduce((sum, { plies }) => sum + plies, 0),
         free: levels.map((y) => {
           const openings = pieces.map(({ centre }) => openingAt({ x: centre, y }))
-          return !openings.some(opening => kept.some(each => overlaps(each, opening)))
+          return openings.every(opening => isOn(wall, opening) && !kept.some(each => overlaps(each, opening)))
         }),
       }
     }),
