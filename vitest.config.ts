@@ -24,6 +24,8 @@ export default defineConfig({
         test: {
           ...every, name: 'mounted', include: [MOUNTED],
           setupFiles: [...every.setupFiles, 'tests/fixtures/mountedSetup.ts'],
+          // Starting the application takes long on a machine that is busy with other things.
+          hookTimeout: 120_000,
           environment: 'nuxt',
           // What is in `public` is read by an address that is none of a file.
           environmentOptions: {

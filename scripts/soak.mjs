@@ -13,4 +13,4 @@ const env = { WT_SOAK: '1', WT_SEED: seed }
 run('Unit and property tests', tool('vitest'), ['run', '--testTimeout', '600000'], env)
 run('Kills, spoilt jobs and studies', tool('tsx'), ['bench/soak.ts'], env)
 build()
-run('Attacks on the built application', tool('playwright'), ['test', 'attack/'], env)
+run('Attacks and long days on the built application', tool('playwright'), ['test', 'attack/', '9-day'], env)

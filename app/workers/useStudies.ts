@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { createGlobalState } from '@vueuse/core'
 import { WorkerPool } from './pool'
-import type { Studies } from './studies.worker'
+import type { Studies } from './studies'
 
 /** So many studies run at once: one core is left for the page and one for the live plan. */
 const size = () => Math.max(1, Math.min(3, navigator.hardwareConcurrency - 2))

@@ -6,6 +6,19 @@ export interface LinearAnswer { optimal: boolean, value: (variable: string) => n
 /** Solves a linear program in the LP format; where it runs decides who does it. */
 export type LinearSolver = (program: string) => LinearAnswer
 
+/** What HiGHS, as WebAssembly, answers of a program. */
+interface HighsAnswer { Status: string, Columns: Record<string, object> }
+
+/** HiGHS, loaded, as the solver of linear programs. */
+export const linearSolverOf = (highs: { solve: (program: string) => HighsAnswer }): LinearSolver => (program) => {
+  const { Status, Columns } = highs.solve(program)
+  const value = (name: string) => {
+    const column = Columns[name] as { Primal?: number } | undefined
+    return column?.Primal ?? 0
+  }
+  return { optimal: Status === 'Optimal', value }
+}
+
 /**
  * An adjuster that is calculated for itself; the fourth depth screw follows from the other three, which span its plane.
  */

@@ -35,18 +35,3 @@ test('the grid is nudged by keys, snaps to the middle under the hand, and one dr
   await saved(page)
   expect((await array(house)).at.x.value).toBeCloseTo(2970.9 + 25.4 * 9 / 16, 6)
 })
-
-test('a grid is begun on a bare wall from the catalogue', async ({ page, house }) => {
-  await page.goto('/sites/stennick')
-  await page.getByLabel('Name', { exact: true }).fill('Bare')
-  await page.getByLabel('Width').fill('3000')
-  await page.getByLabel('Height').fill('2500')
-  await page.getByRole('button', { name: 'Create wall' }).click()
-  await page.getByRole('link', { name: /^Arrange/ }).click()
-  await page.getByRole('button', { name: 'Add display array' }).click()
-  await page.getByLabel('Display', { exact: true }).selectOption('firth-32s')
-  await page.getByLabel('Mount', { exact: true }).selectOption('slipway-p2')
-  await saved(page)
-  const { job } = await house.wall('stennick', 'bare')
-  expect(job.walls[0].arrays).toMatchObject([{ display: 'firth-32s', mount: 'slipway-p2', rows: 1, columns: 1, at: { x: { edge: 'centre', value: 1500 } } }])
-})

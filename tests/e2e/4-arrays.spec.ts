@@ -1,7 +1,6 @@
 import type { Page } from '@playwright/test'
 import { beginWall, expect, fill, HALL, saved, test, type House } from './house'
 
-const panel = (page: Page, name: string) => page.getByRole('tablist', { name: 'Arrange sections' }).getByRole('tab', { name, exact: true }).click()
 async function beginArray(page: Page, name: string, width: string, height: string) {
   await beginWall(page, name, width, height)
   await page.getByRole('link', { name: /^Arrange/ }).click()
@@ -11,26 +10,6 @@ const planned = async (house: House, wall: string, site = 'stennick') => {
   const plan = JSON.parse((await house.api(`/sites/${site}/walls/${wall}/plan`)).body)
   return plan.walls.find(({ id }: { id: string }) => id === wall)
 }
-
-test('a screen is chosen, turned and left out by keys', async ({ page, house }) => {
-  await page.goto(`${HALL}/arrange`)
-  await panel(page, 'Screen')
-  await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
-  await page.locator('h1').click()
-  for (const press of ['Control+ArrowRight', 'Control+ArrowRight', 'Control+ArrowDown', 'r']) await page.keyboard.press(press)
-  await expect(page.getByLabel('Orientation')).toHaveValue('inverted')
-  await page.getByLabel('No screen here').check()
-  await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(8)
-  await page.getByRole('button', { name: 'Reset to array' }).click()
-  await expect(page.locator('[data-testid=elevation] [data-screen]')).toHaveCount(9)
-  await page.keyboard.press('Control+z')
-  await saved(page)
-  expect((await house.wall()).job.walls[0].arrays[0].cells).toEqual([{ row: 2, column: 2, empty: true, orientation: 'inverted' }])
-  // A screen on its side does not fit a cell of the grid.
-  await page.getByLabel('No screen here').uncheck()
-  await page.getByLabel('Orientation').selectOption('portrait-cw')
-  await expect(page.locator('[data-finding=cell-of-another-size]')).toContainText('576.2 × 1021.4 mm; the other screens of the grid are 1021.4 × 576.2 mm')
-})
 
 test('a dimension is typed on the drawing itself', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
@@ -61,30 +40,6 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
   await input.fill('99')
   await input.press('Escape')
   expect((await planned(house, 'ticket-hall', 'holm-point')).arrays[0].outline.x).toBeCloseTo(1500, 6)
-})
-
-test('alternatives are kept side by side, compared, and one is chosen', async ({ page, house }) => {
-  await page.goto(`${HALL}/arrange`)
-  await panel(page, 'All')
-  await page.getByRole('button', { name: 'Add alternative' }).click()
-  await panel(page, 'Array')
-  await fill(page, 'Columns', '2')
-  await panel(page, 'All')
-  await page.getByLabel('Name of alternative B').fill('Narrow')
-  await page.getByLabel('Name of alternative B').press('Enter')
-  await expect(page.locator('[data-finding=alternative-open]')).toContainText('has not chosen one yet')
-  await page.getByRole('button', { name: 'Compare' }).click()
-  const [wide, narrow] = [page.locator('[data-way=a]'), page.locator('[data-way=b]')]
-  await expect(wide).toContainText('Screens9')
-  await expect(narrow).toContainText('Screens6')
-  await expect(narrow).toContainText('Size2043.4 × 1729.8 mm')
-  await expect(narrow).toContainText('Holes24')
-  await page.locator('[data-alternative=a]').getByRole('button', { name: 'choose' }).click()
-  await expect(page.locator('[data-finding=alternative-open]')).toContainText('chose “A”, but this plan is “Narrow”')
-  await page.locator('[data-alternative=a]').getByRole('button', { name: 'show' }).click()
-  await expect(page.locator('[data-finding=alternative-open]')).toHaveCount(0)
-  await saved(page)
-  expect((await house.wall()).job.walls[0]).toMatchObject({ alternative: 'a', chosen: 'a', arrays: [{ columns: 3, alternative: 'a' }, { columns: 2, alternative: 'b' }], alternatives: [{ id: 'a' }, { id: 'b', name: 'Narrow' }] })
 })
 
 test('under the hand an array is brought to what is near, and says to what', async ({ page, house }) => {

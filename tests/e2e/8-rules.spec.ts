@@ -1,4 +1,4 @@
-import { expect, HALL, saved, testAlone as test } from './house'
+import { expect, fill, HALL, saved, testAlone as test } from './house'
 
 test('house rules are chosen by the firm, a site and a wall; a wall says where each comes from', async ({ page, house }) => {
   const datum = page.locator('[data-rule=heightDatum]')
@@ -38,8 +38,11 @@ test('house rules are chosen by the firm, a site and a wall; a wall says where e
   await expect(by).toHaveText('set by the firm')
   await saved(page)
   expect((await house.wall()).job.walls[0]).not.toHaveProperty('rules')
-  // What holds already touches nothing.
+  // What holds already touches nothing, and what no figure can be is refused beside it.
   await page.goto('/sites/holm-point/rules')
+  await fill(page, 'Standard deviation of one tape measurement (mm)', '-1')
+  await expect(page.getByRole('alert')).toHaveText('It must not be negative.')
+  await page.getByLabel('Standard deviation of one tape measurement (mm)').press('Escape')
   await datum.getByText('always the bottom edge of the display').click()
   await datum.getByText('centre line of the top row for a grid').click()
   await expect(page.getByTestId('touched')).toContainText('changes the plan of 2 walls')

@@ -1,5 +1,6 @@
 import type { BrowserContext, Page } from '@playwright/test'
 import { brokenLink } from '../../core/log'
+import { cases } from '../fixtures/soak'
 import { expect, fill, HALL, saved, test, type House } from './house'
 
 test.use({ serviceWorkers: 'allow' })
@@ -14,7 +15,10 @@ async function device(page: Page, house: House, name: string): Promise<{ context
   return { context, page: await context.newPage() }
 }
 
-test('a day without a signal: opened from nothing but the device, 60 results and three photographs, nothing lost and nothing twice', async ({ page, house }) => {
+/** So many holes before the browser is closed, so many in all, and so many steps: 60 results in the full form. */
+const DAY = { before: cases(5, 20), holes: cases(9, 36), steps: cases(5, 24) }
+
+test('a day without a signal: opened from nothing but the device, many results and three photographs, nothing lost and nothing twice', async ({ page, house }) => {
   test.slow()
   const odd = await device(page, house, 'Odd Varga')
   await odd.page.goto('/sites/holm-point')
@@ -29,7 +33,7 @@ test('a day without a signal: opened from nothing but the device, 60 results and
   let wall = await odd.context.newPage()
   await wall.goto(`${HALL}/hang`)
   await expect(wall.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
-  for (let n = 0; n < 20; n++) {
+  for (let n = 0; n < DAY.before; n++) {
     await wall.keyboard.press('h')
     await expect(wall.getByText(`${n + 1} drilled`)).toBeVisible()
   }
@@ -47,14 +51,14 @@ test('a day without a signal: opened from nothing but the device, 60 results and
   await wall.close()
   wall = await odd.context.newPage()
   await wall.goto(`${HALL}/hang`)
-  await expect(wall.getByText('20 drilled')).toBeVisible()
-  for (let n = 20; n < 36; n++) {
+  await expect(wall.getByText(`${DAY.before} drilled`)).toBeVisible()
+  for (let n = DAY.before; n < DAY.holes; n++) {
     await wall.keyboard.press('h')
     await expect(wall.getByText(`${n + 1} drilled`)).toBeVisible()
   }
   await wall.getByRole('tab', { name: 'Steps' }).click()
   await expect(wall.getByTestId('step-count')).toContainText('0 done')
-  for (let n = 0; n < 24; n++) {
+  for (let n = 0; n < DAY.steps; n++) {
     if (n < 3) {
       await wall.getByTestId('photo').setInputFiles({ name: `${n}.png`, mimeType: 'image/png', buffer: Buffer.concat([PICTURE, Buffer.from([n])]) })
       await expect(wall.getByAltText('Photo of this step')).toBeVisible()
@@ -68,8 +72,8 @@ test('a day without a signal: opened from nothing but the device, 60 results and
   await saved(wall)
   const { log } = JSON.parse((await house.api('/sites/holm-point/job')).body)
   const of = (by: string, kind: string) => log.filter((entry: { by: string, kind: string }) => entry.by === by && entry.kind === kind)
-  expect(of('Odd Varga', 'hole')).toHaveLength(36)
-  expect(of('Odd Varga', 'step').filter(({ done }: { done: boolean }) => done)).toHaveLength(24)
+  expect(of('Odd Varga', 'hole')).toHaveLength(DAY.holes)
+  expect(of('Odd Varga', 'step').filter(({ done }: { done: boolean }) => done)).toHaveLength(DAY.steps)
   expect(of('Isla Brandt', 'step')).toHaveLength(4)
   expect(new Set(log.map(({ id }: { id: string }) => id)).size).toBe(log.length)
   expect(brokenLink(log)).toBeUndefined()
@@ -80,7 +84,7 @@ test('a day without a signal: opened from nothing but the device, 60 results and
   expect(of('Odd Varga', 'hole').map(({ at }: { at: string }) => at)).toEqual(of('Odd Varga', 'hole').map(({ at }: { at: string }) => at).sort())
   // The other sees all of it without asking.
   await isla.page.getByRole('tab', { name: 'Holes' }).click()
-  await expect(isla.page.getByText('36 drilled')).toBeVisible()
+  await expect(isla.page.getByText(`${DAY.holes} drilled`)).toBeVisible()
   await odd.context.close()
   await isla.context.close()
 })

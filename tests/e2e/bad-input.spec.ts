@@ -1,21 +1,5 @@
 import { expect, HALL, test } from './house'
 
-test('a new site and a new wall are refused beside their fields', async ({ page }) => {
-  await page.goto('/')
-  await page.getByRole('button', { name: 'Create site' }).click()
-  await expect(page.getByRole('alert')).toContainText('The name must not be empty')
-  await page.goto('/sites/holm-point')
-  await page.getByLabel('Width').fill('150 m')
-  await page.getByLabel('Height').fill('tall')
-  await page.getByRole('button', { name: 'Create wall' }).click()
-  await expect(page.getByText('Enter a name.')).toBeVisible()
-  await expect(page.getByText('“tall” is not a length')).toBeVisible()
-  await page.locator('#wall-name').fill('Long')
-  await page.getByLabel('Height').fill('3000')
-  await page.getByRole('button', { name: 'Create wall' }).click()
-  await expect(page.getByText('at most 100 m')).toBeVisible()
-})
-
 test('the API answers each kind of wrong with its own status and one shape', async ({ house }) => {
   const { job, version } = await house.wall()
   const wall = job.walls[0]

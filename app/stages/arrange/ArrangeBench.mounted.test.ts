@@ -1,9 +1,11 @@
+import { fireEvent } from '@testing-library/dom'
 import { describe, expect, it } from 'vitest'
 import { arrange } from '~~/core/arrange'
 import { useWallStore } from '~/stores/wall'
 import {
   alerts, bare, choose, field, fill, mountAtWall, press, refuses, said, says, textOf,
 } from '~~/tests/fixtures/mounted'
+import AlternativesView from './AlternativesView.vue'
 import ArrangeBench from './ArrangeBench.vue'
 
 const array = (n = 0) => useWallStore().wall!.arrays[n]!
@@ -152,5 +154,57 @@ describe('Arrange, from nothing', () => {
     await choose('Display', 'firth-75h')
     await expect.poll(alerts).toContainEqual(expect.stringMatching(/carries at most \d+ kg; .* weighs \d+/))
     expect(store.wall).toBe(before)
+  })
+})
+
+describe('Arrange, screen by screen', () => {
+  const key = (key: string, ctrlKey = false) => runByKey(new KeyboardEvent('keydown', { key, ctrlKey }))
+
+  it('chooses a screen, turns it and leaves it out by keys; one on its side does not fit its cell', async () => {
+    const store = await mountAtWall([ArrangeBench])
+    await press('Screen')
+    await expect.poll(() => document.querySelector('[aria-label=Screens]')).not.toBeNull()
+    for (const pressed of ['ArrowRight', 'ArrowRight', 'ArrowDown']) key(pressed, true)
+    await expect.poll(() => document.body.textContent).toContain('No screen here')
+    key('r')
+    await expect.poll(() => field('Orientation').value).toBe('inverted')
+    await fireEvent.click(field('No screen here'))
+    await expect.poll(() => cells().cells).toHaveLength(8)
+    await press('Reset to array')
+    await expect.poll(() => cells().cells).toHaveLength(9)
+    store.undo()
+    expect(array().cells).toEqual([{ row: 2, column: 2, empty: true, orientation: 'inverted' }])
+    await fireEvent.click(field('No screen here'))
+    await choose('Orientation', 'portrait-cw')
+    const told = '576.2 × 1021.4 mm; the other screens of the grid are 1021.4 × 576.2 mm'
+    await says('[data-finding=cell-of-another-size]', told)
+  })
+})
+
+describe('Arrange, by alternatives', () => {
+  it('keeps alternatives side by side, compares them, and one is chosen', async () => {
+    const store = await mountAtWall([ArrangeBench, AlternativesView])
+    await press('All')
+    await expect.poll(() => [...document.querySelectorAll('button')].map(textOf)).toContain('Add alternative')
+    await press('Add alternative')
+    await press('Array')
+    await fill('Columns', '2')
+    await press('All')
+    await expect.poll(() => document.querySelector('[data-alternative=b]')).not.toBeNull()
+    await fireEvent.change(field('Name of alternative B'), { target: { value: 'Narrow' } })
+    await says('[data-finding=alternative-open]', 'has not chosen one yet')
+    await press('Compare')
+    await says('[data-way=a]', 'Screens9')
+    await says('[data-way=b]', 'Screens6')
+    expect(said('[data-way=b]')).toContain('Size2043.4 × 1729.8 mm')
+    expect(said('[data-way=b]')).toContain('Holes24')
+    const of = (id: string) => document.querySelector<HTMLElement>(`[data-alternative=${id}]`)!
+    await press('Choose', of('a'))
+    await says('[data-finding=alternative-open]', 'chose “A”, but this plan is “Narrow”')
+    await press('Show', of('a'))
+    await expect.poll(() => said('[data-finding=alternative-open]')).toBe('')
+    const arrays = [{ columns: 3, alternative: 'a' }, { columns: 2, alternative: 'b' }]
+    const alternatives = [{ id: 'a' }, { id: 'b', name: 'Narrow' }]
+    expect(store.wall).toMatchObject({ alternative: 'a', chosen: 'a', arrays, alternatives })
   })
 })

@@ -27,7 +27,10 @@ watch([() => store.wall, () => array.value?.id], async (_now, _before, onCleanup
   const [wall, kept] = [store.wall, array.value]
   if (!wall || !kept) return
   try {
-    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), context.value, built.value, offeredOf('mount', kept.mount) as Mount[], tellsHere(() => Promise.resolve())), outdated.signal)
+    const at = { wall: toRaw(wall), context: context.value, built: built.value }
+    const offered = offeredOf('mount', kept.mount) as Mount[]
+    const told = tellsHere(() => Promise.resolve())
+    found.value = await studies.run(api => api.remedies(toRaw(kept), at, offered, told), outdated.signal)
   }
   catch (error) {
     if (!(error instanceof Cancelled)) fault.value = `The remedies could not be calculated: ${(error as Error).message}`

@@ -1,5 +1,6 @@
 import { fireEvent } from '@testing-library/dom'
 import { describe, expect, it } from 'vitest'
+import type { Wall } from '~~/core/job'
 import { alerts, escape, field, fill, mountAtWall, press, said, says } from '~~/tests/fixtures/mounted'
 import MountBench from './MountBench.vue'
 
@@ -49,6 +50,14 @@ describe('Mount, within its travel', () => {
   it('slides a plate within its travel, and shows its sum', async () => {
     await mount()
     await says('[data-testid=chosen-screen]', 'Screen R1 C1')
+    const key = (pressed: string) => runByKey(new KeyboardEvent('keydown', { key: pressed }))
+    key(']')
+    await says('[data-testid=chosen-screen]', 'Screen R1 C2')
+    await fill(SLID, '3')
+    key('ArrowRight')
+    await expect.poll(() => field(SLID).value).toBe('4')
+    key('[')
+    await says('[data-testid=chosen-screen]', 'Screen R1 C1')
     await fill(SLID, '4')
     expect(field(SLID).value).toBe('4')
     await fill(SLID, '50')
@@ -71,5 +80,64 @@ describe('Mount, within its travel', () => {
     await says('[data-finding=joint-too-near]', 'too close to a joint')
     await fill('Height adjustment', '20')
     await expect.poll(alerts).toContainEqual(expect.stringContaining('The height adjustment is'))
+  })
+})
+
+/** One screen in the middle of the hall, whose plate reaches one stud of the two that it needs. */
+function unheld(wall: Wall) {
+  wall.structure.members = [2500, 2900, 3500, 4100].map(centre => ({ id: `k${centre}`, centre, width: 38 }))
+  wall.features = []
+  const at = { x: { edge: 'centre', value: 3100 }, y: { edge: 'centre', value: 1600 } }
+  Object.assign(wall.arrays[0]!, { rows: 1, columns: 1, at })
+}
+
+describe('Mount, remedies', () => {
+  const way = (kind: string) => document.querySelector<HTMLElement>(`[data-remedy=${kind}]`)!
+  const bench = (text: string) => says('section[aria-label=Mount]', text)
+
+  // Both studs are reached from 2655.3 to 2744.7, and the plate slides 45 by itself: 3100 − 2744.7 − 45 = 310.3.
+  it('cures a plate that cannot be held in each of the ways that would do it', async () => {
+    const store = await mount({ change: unheld })
+    await bench('0 of 1 plates fixed')
+    await press(/Remedies/)
+    await says('[data-remedy=shift]', 'Shift the whole array 311 mm to the left')
+    await says('[data-remedy=slots]', 'The maker then allows 24 kg; the heaviest display is 21.5 kg')
+    await says('[data-remedy=rail]', '79 mm instead of 58 mm')
+    await says('[data-remedy=mount]', 'Quay F3')
+    // Drawn first, then as it was again.
+    await press('Preview', way('board'))
+    await bench('1 of 1 plates fixed, on a board')
+    expect(store.wall!.arrays[0]).not.toHaveProperty('carrier')
+    await press('Hide preview', way('board'))
+    await bench('0 of 1 plates fixed')
+    for (const kind of ['shift', 'slots', 'rail', 'board', 'mount']) {
+      await press('Apply remedy', way(kind))
+      await bench('1 of 1 plates fixed')
+      const { plate } = useWallPlan().plan.value!.arrays[0]!.positions[0]!
+      expect(plate!.held, kind).toBe(true)
+      store.undo()
+      await bench('0 of 1 plates fixed')
+      await expect.poll(() => way(kind), { message: kind }).not.toBeNull()
+    }
+  })
+})
+
+describe('Mount, depth', () => {
+  it('tells what lies behind a screen, stowed and pulled out, and what does not fit there', async () => {
+    await mount()
+    await press('Depth')
+    await says('[data-testid=plug-fit]', 'Enter plug, cable and player sizes')
+    await fill('Plug length', '48')
+    await fill('Cable thickness', '8')
+    // 48 and a moving bend of 4 × 8; the mount leaves 58.
+    await says('[data-testid=plug-fit]', 'need 80 mm: 22 mm short')
+    await says('[data-finding=plug-does-not-fit]', 'The space behind Kelda 46N narrow-bezel is 58 mm')
+    await fireEvent.input(document.querySelector('[data-testid=pull-out]')!, { target: { value: '1' } })
+    await expect.poll(() => document.body.textContent).toContain('312 mm behind the display')
+    await fill('Plug length', '20')
+    await expect.poll(() => said('[data-finding=plug-does-not-fit]')).toBe('')
+    // What is not known any more is said to be not known.
+    await fill('Plug length', '')
+    await says('[data-testid=plug-fit]', 'Enter plug, cable and player sizes')
   })
 })

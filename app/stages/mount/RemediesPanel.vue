@@ -39,7 +39,9 @@ watch([() => store.wall, () => array.value?.id, waits], async (_now, _before, on
   progress.value = 0
   const tells = (share: number) => Promise.resolve(void (outdated.signal.aborted || (progress.value = share)))
   try {
-    found.value = await studies.run(api => api.remedies(toRaw(kept), toRaw(wall), context.value, built.value, offeredOf('mount', kept.mount) as Mount[], tellsHere(tells)), outdated.signal)
+    const at = { wall: toRaw(wall), context: context.value, built: built.value }
+    const offered = offeredOf('mount', kept.mount) as Mount[]
+    found.value = await studies.run(api => api.remedies(toRaw(kept), at, offered, tellsHere(tells)), outdated.signal)
     progress.value = 1
   }
   catch (error) {

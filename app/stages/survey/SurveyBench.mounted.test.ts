@@ -4,6 +4,7 @@ import type { Wall } from '~~/core/job'
 import {
   alerts, bare, choose, escape, field, fill, mountAtWall, planned, press, refuses, said, says, textOf,
 } from '~~/tests/fixtures/mounted'
+import EvidenceImport from './EvidenceImport.vue'
 import SurveyBench from './SurveyBench.vue'
 import SurveyLedger from './SurveyLedger.vue'
 
@@ -154,5 +155,97 @@ describe('Survey, what it is not sure of', () => {
       ['Wall width', '200 m', 'at most 100 m'], ['Wall width', '2000', 'columns are 3065.4 mm wide; the wall is 2000'],
     ] as const) await refuses(label, typed, told)
     expect(store.wall).toBe(before)
+  })
+})
+
+/** Gives a file to a hidden input, as a person's choice does. */
+async function giveFile(testId: string, name: string, text: string) {
+  const input = document.querySelector<HTMLInputElement>(`[data-testid=${testId}]`)!
+  Object.defineProperty(input, 'files', { value: [new File([text], name, { type: 'text/csv' })], configurable: true })
+  await fireEvent.change(input)
+}
+
+describe('Survey, what the wall is', () => {
+  it('builds a wall up by presets and layers in order, and tells what its age may mean', async () => {
+    const store = await survey({ site: 'stennick', wall: 'departures-row', change: bare(4000, 2400) })
+    await press('Layers')
+    await expect.poll(() => document.querySelector('[data-testid=layers]')).not.toBeNull()
+    await choose('Preset', 'Plasterboard on furring on block')
+    await expect.poll(() => document.querySelectorAll('[data-testid=layers] > li')).toHaveLength(2)
+    await press('Move layer 2 towards the structure')
+    await choose('Material of layer 2', 'plywood')
+    await press('Add layer')
+    const materials = store.wall!.covering.map(({ material }) => material)
+    expect(materials).toEqual(['gypsum-board', 'plywood', 'gypsum-board'])
+    await press('Wall')
+    await expect.poll(() => document.body.textContent).toContain('Year lined')
+    await refuses('Year lined', '1850s', '“1850s” is not a number of years')
+    await fill('Year lined', '1974')
+    await says('[data-finding=lining-old]', 'it may contain asbestos')
+    expect(store.wall).toMatchObject({ linedIn: 1974, structure: { kind: 'block', block: { length: 390 } } })
+  })
+
+  it('reads the face point by point, three lengths each', async () => {
+    const store = await survey({ site: 'ravel-sands', wall: 'arrivals' })
+    await press('Flatness')
+    await says('[data-testid=relief]', 'Arrivals')
+    await expect.poll(() => document.querySelector('[aria-label="Flatness points"]')).not.toBeNull()
+    const count = store.wall!.surface!.length
+    const along = field('Along, up, distance to plane')
+    for (const [text, told] of [['600 900', 'three lengths'], ['600 90000 172', 'is outside the wall']] as const) {
+      await fireEvent.input(along, { target: { value: text } })
+      await fireEvent.submit(along.form!)
+      await expect.poll(alerts).toContainEqual(expect.stringContaining(told))
+      expect([along.value, store.wall!.surface!.length]).toEqual([text, count])
+    }
+    await fireEvent.input(along, { target: { value: '600 900 172' } })
+    await fireEvent.submit(along.form!)
+    expect(store.wall!.surface!.at(-1)).toEqual({ x: 600, y: 900, distance: 172 })
+    await planned()
+    expect(document.querySelectorAll('[aria-label="Flatness points"] li')).toHaveLength(count + 1)
+  })
+})
+
+describe('Survey, what is imported or known', () => {
+  it('shows a table with bad rows before it takes in the good ones', async () => {
+    const store = await mountAtWall([SurveyBench, EvidenceImport])
+    const before = store.wall!.evidence!
+    const csv = ['id,method,x,y,hit', ',probe,900,1200,hit', ',probe,940,1200,perhaps', ',sonar,1,2,',
+      `${before[0]!.id},${before[0]!.method},20,1500,`, ',magnet,far,1200,', ',magnet,1300,1200,']
+    await giveFile('evidence-csv', 'readings.csv', csv.join('\r\n'))
+    await says('[data-testid=evidence-import]', '2 added, 4 rejected')
+    const preview = document.querySelector<HTMLElement>('[data-testid=evidence-import]')!
+    expect(preview.querySelectorAll('[data-becomes=refused]')).toHaveLength(4)
+    expect(textOf(preview)).toContain('It must have edge, because its method is detector-edge')
+    expect(textOf(preview)).toContain('x: “far” is not a length')
+    await press('Import 2 rows', preview)
+    await says('[data-testid=evidence-import]', 'No rows.')
+    expect(store.wall!.evidence!.slice(0, -2)).toEqual(before)
+    expect(store.wall!.evidence!.slice(-2)).toMatchObject([{ method: 'probe', x: 900 }, { method: 'magnet', x: 1300 }])
+  })
+
+  it('enters, moves and deletes members that are known, and refuses them off the wall', async () => {
+    const store = await survey({ wall: 'cafe' })
+    const centres = () => store.wall!.structure.members!.map(({ centre }) => centre)
+    const entry = () => field('Stud centre from datum')
+    const enter = async (text: string) => {
+      await fireEvent.input(entry(), { target: { value: text } })
+      await fireEvent.submit(entry().form!)
+      await planned()
+    }
+    await summary('7 studs known')
+    await enter('600; 39 3/8"; 1.5 m')
+    await summary('10 studs')
+    await enter('7000')
+    expect(alerts()).toContainEqual(expect.stringContaining('7000 is outside the wall'))
+    expect(entry().value).toBe('7000')
+    await fireEvent.click(memberRow(2))
+    await fill('Centre from datum', '412.5')
+    runByKey(new KeyboardEvent('keydown', { key: 'ArrowRight', shiftKey: true }))
+    await expect.poll(() => field('Centre from datum').value).toBe('413.5')
+    await fireEvent.click(memberRow(3))
+    runByKey(new KeyboardEvent('keydown', { key: 'Delete' }))
+    await summary('9 studs')
+    expect(centres().slice(0, 3)).toEqual([19, 413.5, 800])
   })
 })

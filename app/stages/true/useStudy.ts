@@ -34,8 +34,11 @@ export const useStudy = createSharedComposable(() => {
     failed.value = ''
     const [id, made] = [array.value.id, of.value]
     try {
-      const study = await studies.run(api => api.study(now.wall, now.causes, trials.value, SEED, store.rules.measuring ?? 'running', tellsHere(async (done: number) => { if (!mine.signal.aborted) share.value = done })), mine.signal)
-      studied.value = { array: id, study, notKnown: now.notKnown, tolerance: now.wall.tolerance, by: store.rules.measuring ?? 'running', of: made }
+      const by = store.rules.measuring ?? 'running'
+      const tried = { wall: now.wall, causes: now.causes, trials: trials.value, seed: SEED, by }
+      const told = tellsHere(async (done: number) => { if (!mine.signal.aborted) share.value = done })
+      const study = await studies.run(api => api.study(tried, told), mine.signal)
+      studied.value = { array: id, study, notKnown: now.notKnown, tolerance: now.wall.tolerance, by, of: made }
     }
     catch (error) {
       if (!(error instanceof Cancelled)) failed.value = (error as Error).message

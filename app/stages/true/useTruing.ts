@@ -35,7 +35,10 @@ export const useTruing = createSharedComposable(() => {
     }
     working.value = true
     try {
-      alignment.value = await studies.run(api => api.align(toRaw(now), toRaw(planned), namesOf(store.wallRecord), toRaw(log), context.value), outdated.signal)
+      const of = {
+        array: toRaw(now), plan: toRaw(planned), wall: namesOf(store.wallRecord), log: toRaw(log), context: context.value,
+      }
+      alignment.value = await studies.run(api => api.align(of), outdated.signal)
     }
     catch (error) {
       if (!(error instanceof Cancelled)) failed.value = (error as Error).message

@@ -1,0 +1,50 @@
+import type { LogEntry, Mount, PlanContext, ScreenArray, Wall } from '~~/core/job'
+import type { ArrayPlan } from '~~/core/mount'
+import { align, type Alignment, type LinearSolver } from '~~/core/true'
+import type { AsBuilt } from '~~/core/log'
+import { study, type Causes, type Marking, type StudiedWall, type Study } from '~~/core/study'
+import { planWall, type WallPlan } from '~~/core/plan'
+import { remediesFor, type Remedy } from '~~/core/plan/remedies'
+
+/** Is told how far something is, 0 to 1. */
+type Progress = (share: number) => Promise<void>
+/** A wall with what it is planned with. */
+interface Planned { wall: Wall, context: PlanContext, built: AsBuilt }
+/** The array whose seams were read, as planned and as its wall's log tells. */
+export interface Trued {
+  array: ScreenArray
+  plan: ArrayPlan
+  wall: Pick<Wall, 'id' | 'formerId'>
+  log: LogEntry[]
+  context: PlanContext
+}
+/** What is tried so many times, and from which seed. */
+export interface Trials { wall: StudiedWall, causes: Causes, trials: number, seed: number, by: Marking }
+
+/**
+ * What takes longer than the current plan; it tells how far it is.
+ *
+ * @param linearSolver gives the solver of linear programs, loaded when it is first needed
+ */
+export const studiesWith = (linearSolver: () => Promise<LinearSolver>) => ({
+  /** What else would hold an array. */
+  remedies: (array: ScreenArray, { wall, context, built }: Planned, offered: Mount[], progress: Progress): Remedy[] =>
+    remediesFor(array, wall, context, built, offered, undefined, share => void progress(share)),
+  /** Several ways to arrange a wall, each planned. */
+  async plans(walls: Wall[], context: PlanContext, built: AsBuilt, progress: Progress): Promise<WallPlan[]> {
+    const plans: WallPlan[] = []
+    for (const wall of walls) {
+      plans.push(planWall(wall, context, built))
+      await progress(plans.length / walls.length)
+    }
+    return plans
+  },
+  /** How an array is trued from its last readings. */
+  align: async ({ array, plan, wall, log, context }: Trued): Promise<Alignment | undefined> =>
+    align(array, plan, wall, log, context, await linearSolver()),
+  /** How likely an array is to close, by trial. */
+  study: ({ wall, causes, trials, seed, by }: Trials, progress: Progress): Study =>
+    study(wall, causes, trials, seed, by, share => void progress(share)),
+})
+
+export type Studies = ReturnType<typeof studiesWith>
