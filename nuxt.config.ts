@@ -48,6 +48,10 @@ const ownFile = (name: string, path: string) => {
 /** What a stage brings along can be used by name, as components and composables are. */
 const STAGE_FOLDERS = readdirSync(new URL('app/stages', import.meta.url), { withFileTypes: true }).filter(entry => entry.isDirectory()).map(({ name }) => `stages/${name}`)
 
+/** What was checked and has not changed since is not checked again; kept where preparing types does not empty. */
+const remembered = (part: string) =>
+  ({ incremental: true, tsBuildInfoFile: `../node_modules/.cache/types/${part}.tsbuildinfo` })
+
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt', 'nuxt-auth-utils'],
   // Everything shown is calculated in the browser from one wall's data; there is nothing to render ahead.
@@ -74,7 +78,11 @@ export default defineNuxtConfig({
   // Which files there are is known to the service worker; the page need not ask for it.
   experimental: { appManifest: false },
   compatibilityDate: '2026-01-01',
-  nitro: { errorHandler: '~~/server/error.ts', rollupConfig: { output: { manualChunks: coreApart }, plugins: [ownFile('#worker', 'server/work/worker.ts')] } },
+  nitro: {
+    errorHandler: '~~/server/error.ts',
+    rollupConfig: { output: { manualChunks: coreApart }, plugins: [ownFile('#worker', 'server/work/worker.ts')] },
+    typescript: { tsConfig: { compilerOptions: remembered('server') } },
+  },
   vite: {
     // Two copies of Rollup's types disagree about one field that the plugin does not use.
     plugins: [tailwindcss() as never],
@@ -86,7 +94,12 @@ export default defineNuxtConfig({
     },
     worker: { format: 'es', rollupOptions: { treeshake: LEAN } },
   },
-  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, ...remembered('app') } },
+    nodeTsConfig: { compilerOptions: remembered('node') },
+    sharedTsConfig: { compilerOptions: remembered('shared') },
+  },
   telemetry: false,
   hooks: {
     // The shell is one for all pages: it fetches ahead what none of them asked for. A page fetches its own.

@@ -11,6 +11,20 @@ const MOUNTED = 'app/**/*.mounted.test.ts'
 const resolve = { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)).replace(/\/$/, '') } }
 const every = { testTimeout: 60_000, setupFiles: ['tests/seed.ts'] }
 
+const mounted = () => defineVitestProject({
+  test: {
+    ...every, name: 'mounted', include: [MOUNTED],
+    setupFiles: [...every.setupFiles, 'tests/fixtures/mountedSetup.ts'],
+    // Starting the application takes long on a machine that is busy with other things.
+    hookTimeout: 120_000,
+    environment: 'nuxt',
+    // What is in `public` is read by an address that is none of a file.
+    environmentOptions: {
+      nuxt: { domEnvironment: 'happy-dom', overrides: { vite: { server: { fs: { strict: false } } } } },
+    },
+  },
+})
+
 // Each project is whole by itself: one that extended this file would read it again, and start the application twice.
 export default defineConfig({
   test: {
@@ -20,19 +34,7 @@ export default defineConfig({
       // Most of the time would go into importing the same modules for each file again.
       { resolve, test: { ...every, name: 'unit', pool: 'threads', isolate: false, include: [UNIT], exclude: [APART, MOUNTED] } },
       { resolve, test: { ...every, name: 'apart', include: [APART] } },
-      await defineVitestProject({
-        test: {
-          ...every, name: 'mounted', include: [MOUNTED],
-          setupFiles: [...every.setupFiles, 'tests/fixtures/mountedSetup.ts'],
-          // Starting the application takes long on a machine that is busy with other things.
-          hookTimeout: 120_000,
-          environment: 'nuxt',
-          // What is in `public` is read by an address that is none of a file.
-          environmentOptions: {
-            nuxt: { domEnvironment: 'happy-dom', overrides: { vite: { server: { fs: { strict: false } } } } },
-          },
-        },
-      }),
+      ...process.env.WT_MOUNTED === '0' ? [] : [await mounted()],
     ],
   },
 })

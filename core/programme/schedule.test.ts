@@ -132,7 +132,7 @@ describe('a schedule', () => {
       expect(found.unplaced).toEqual([])
       expect(finishOf(found, given.from)).toBe(least)
       expect(lowerBound(given).finish).toBeLessThanOrEqual(least)
-    }), { numRuns: cases(80) })
+    }), { numRuns: cases(40, 800) })
   }, 120_000)
 
   it('breaks no window, chain, person, wall or lift aid, is never sooner than its bound, and the same each time', () => {
@@ -144,7 +144,7 @@ describe('a schedule', () => {
       expect(found.placed.length + found.unplaced.length).toBe(shared.tasks.length)
       if (found.unplaced.length === 0) expect(finishOf(found, shared.from)).toBeGreaterThanOrEqual(lowerBound(shared).finish)
       expect(schedule({ ...shared, tasks: structuredClone(shared.tasks) })).toEqual(found)
-    }), { numRuns: cases(25) })
+    }), { numRuns: cases(12, 250) })
   }, 120_000)
 
   it('is never later with another crew', () => {
@@ -153,7 +153,7 @@ describe('a schedule', () => {
       const finishes = [[0], [0, 1], [0, 1, 2]].map(crews => schedule({ ...given, crews: given.crews.filter((_, n) => crews.includes(n)) })).map(found => found.unplaced.length === 0 ? finishOf(found, given.from) : Infinity)
       expect(finishes[1]).toBeLessThanOrEqual(finishes[0]!)
       expect(finishes[2]).toBeLessThanOrEqual(finishes[1]!)
-    }), { numRuns: cases(8) })
+    }), { numRuns: cases(4, 80) })
   }, 120_000)
 
   it('leaves what is fixed by hand, and says why what cannot be is not', () => {
@@ -190,7 +190,7 @@ describe('a schedule', () => {
         expect(finishOf(kept, given.from) - given.from).toBeLessThanOrEqual(1.15 * (kept.keptBut - given.from) + 1)
       }
       else expect(kept.placed).toEqual(schedule(lost).placed)
-    }), { numRuns: cases(6) })
+    }), { numRuns: cases(3, 60) })
   }, 120_000)
 
   it('puts off what has to move until after what can stay, though that was told for later', () => {
