@@ -1,6 +1,6 @@
 import { createServer } from 'node:net'
 import { resolve } from 'node:path'
-import { build, install, startServer, untilAnswering } from './house.mjs'
+import { installAndBuild, startServer, untilAnswering } from './house.mjs'
 
 const port = process.env.PORT || '3000'
 const data = resolve(process.env.WT_DATA || '.data')
@@ -23,8 +23,7 @@ if (!await isFree(port)) {
   process.exit(1)
 }
 
-install()
-build()
+await installAndBuild()
 const server = startServer({ PORT: port, WT_DATA: data, WT_DEMO: '1' })
 let stopping = false
 for (const signal of ['SIGINT', 'SIGTERM']) {

@@ -1,6 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -48,10 +48,13 @@ export async function runTogether(...chains) {
 /** A program of an installed package. */
 export const tool = name => at('node_modules', '.bin', name)
 
+/** The database's part that is compiled where it runs. */
+const NATIVE = join('node_modules', 'better-sqlite3', 'build', 'Release', 'better_sqlite3.node')
+
 /** Whether node_modules holds what the lock file asks for; packages for other platforms are optional. */
 function isInstalled() {
   const hidden = at('node_modules', '.package-lock.json')
-  if (!existsSync(hidden)) return false
+  if (!existsSync(hidden) || !existsSync(at(NATIVE))) return false
   const packages = file => Object.entries(JSON.parse(readFileSync(file, 'utf8')).packages).filter(([path]) => path !== '')
   const there = new Map(packages(hidden).map(([path, { version }]) => [path, version]))
   return packages(at('package-lock.json')).every(([path, { version, optional }]) =>
@@ -60,6 +63,27 @@ function isInstalled() {
 
 export function install() {
   if (!isInstalled()) run('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund'])
+}
+
+/**
+ * Installs and builds for a server that starts right after. On a machine that has neither, the database is compiled
+ * beside the build, which does not need it until its end.
+ */
+export async function installAndBuild() {
+  if (isInstalled()) return build()
+  console.log('This is the first start here. It takes about three minutes, half a minute of them for packages.')
+  run('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund', '--ignore-scripts'])
+  run('Setting up packages', 'npm', ['rebuild', 'esbuild', 'sharp'])
+  console.log('\n── Compiling the database and building the application, beside each other: about two minutes')
+  await runTogether(
+    [['Compiling the database', 'npm', ['rebuild', 'better-sqlite3']]],
+    [['Building', process.execPath, [at('scripts', 'build.mjs')]]],
+  )
+  // A build that ended first could not take along what was not compiled yet.
+  const served = at('.output', 'server', NATIVE)
+  if (existsSync(served)) return
+  mkdirSync(dirname(served), { recursive: true })
+  copyFileSync(at(NATIVE), served)
 }
 
 /** Everything that the build is made of. */
