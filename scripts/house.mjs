@@ -74,6 +74,7 @@ export async function installAndBuild() {
   console.log('This is the first start here. It takes about three minutes, half a minute of them for packages.')
   run('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund', '--ignore-scripts'])
   run('Setting up packages', 'npm', ['rebuild', 'esbuild', 'sharp'])
+  run('Preparing types', tool('nuxt'), ['prepare'])
   console.log('\n── Compiling the database and building the application, beside each other: about two minutes')
   await runTogether(
     [['Compiling the database', 'npm', ['rebuild', 'better-sqlite3']]],

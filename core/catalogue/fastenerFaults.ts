@@ -1,22 +1,13 @@
+import { fastenerKindOf } from '../fastening/kinds'
 import type { Fastener, Fault } from '../job'
 import { textToString, words } from '../units'
 
 const mm = (length: number) => textToString(words`${length}`, 'metric')
 
-/** What each kind must give for its sums, and what that is called. */
-const NEEDED: Record<string, Record<string, string>> = {
-  'lag-screw': { root: 'root diameter', thread: 'thread length without tip', yield: 'bending yield' },
-  'wood-screw': { root: 'root diameter', thread: 'thread length without tip', yield: 'bending yield' },
-  'wedge-anchor': { allowable: 'allowable tension and shear', embedment: 'embedment', edgeDistance: 'minimum edge distance' },
-  'sleeve-anchor': { allowable: 'allowable tension and shear', embedment: 'embedment', edgeDistance: 'minimum edge distance' },
-  'screw-anchor': { allowable: 'allowable tension and shear', embedment: 'embedment', edgeDistance: 'minimum edge distance' },
-  'toggle': { allowable: 'allowable tension and shear' },
-}
-
 /** Figures of a fastener that its sums need and that are not given. */
 function missingFigures(fastener: Fastener): Fault[] {
   const given = fastener as unknown as Record<string, unknown>
-  return Object.entries(NEEDED[fastener.kind] ?? {}).filter(([key]) => given[key] === undefined).map(([key, name]) => ({ path: key === 'allowable' ? '$.allowable.tension' : `$.${key}`, message: `The ${name} is missing: without it the capacity is not known` }))
+  return Object.entries(fastenerKindOf(fastener).needs).filter(([key]) => given[key] === undefined).map(([key, name]) => ({ path: key === 'allowable' ? '$.allowable.tension' : `$.${key}`, message: `The ${name} is missing: without it the capacity is not known` }))
 }
 
 /** What cannot be about a fastener's figures: two against each other. */

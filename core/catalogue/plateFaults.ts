@@ -1,5 +1,6 @@
 import type { Fault, Mount, Slot } from '../job'
 import { textToString, words } from '../units'
+import { mountKindOf } from '../mount/kinds'
 
 const mm = (length: number) => textToString(words`${length}`, 'metric')
 
@@ -27,7 +28,7 @@ export function plateFaults({ kind, plate, needs, otherNeeds = [], depth }: Moun
     ...needs.rows.flatMap((row, n) => rows.has(row) && roomIn(plate.slots, row) < needs.members ? [{ path: `$.needs.rows[${n}]`, message: `The ${row} row has room for ${roomIn(plate.slots, row)} fasteners; ${needs.members} are required` }] : []),
     ...plate.slots.every(({ y }) => y + plate.height / 2 <= 1e-9) ? [{ path: '$.plate.slots', message: 'Every slot is at the bottom of the plate: nothing holds the top of the plate to the wall' }] : [],
     ...otherNeeds.flatMap((use, n) => use.rows.filter(row => !rows.has(row)).map(row => ({ path: `$.otherNeeds[${n}].rows`, message: `The plate has no row “${row}”; its rows are ${[...rows].join(', ')}` }))),
-    ...kind === 'pull-out' && depth.service <= depth.stowed
+    ...mountKindOf({ kind }).pullsOut && depth.service <= depth.stowed
       ? [{ path: '$.depth.service', message: `The pulled-out depth must be more than the stowed depth, ${mm(depth.stowed)}` }]
       : [],
   ]

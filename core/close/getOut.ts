@@ -1,6 +1,7 @@
 import type { Catalogue, ScreenArray } from '../job'
 import { mountModels, type ArrayPlan, type Position } from '../mount'
 import { words, type Text } from '../units'
+import { comesOut } from '../mount/kinds'
 
 /** How a screen is taken out of a wall: which others first, and step by step. */
 export interface GetOut { first: string[], steps: Text[] }
@@ -22,7 +23,7 @@ export function getOutOf(screen: string, array: ScreenArray, { positions }: Pick
   // Where its sheet does not say how far it is lifted, whatever is above is taken to be in the way.
   const { lift } = mount
   const above = positions.filter(other => other.row < here.row && over(other.outer, here.outer)).sort((a, b) => a.row - b.row)
-  const pulls = mount.kind === 'pull-out' || mount.kind === 'arm'
+  const pulls = comesOut(mount)
   const depthOf = (position: Position) => (mountOf(position)?.depth.stowed ?? 0) + (catalogue.displays.find(({ id }) => id === position.model)?.depth ?? 0)
   const passes = pulls && above.every(other => mount.depth.service >= depthOf(other) + 10)
   const inTheWay = above.filter(other => other.outer.y - top < (lift ?? Infinity))

@@ -1,6 +1,7 @@
 import type { Mount, Rules } from '../job'
 import { words, type Text } from '../units'
 import { handedOver, type ClosingRecord } from './record'
+import { comesOut } from '../mount/kinds'
 
 /** Something on a wall that is looked at again and again: what, how, and why. */
 export interface Inspected { what: Text, how: Text }
@@ -21,7 +22,7 @@ function inspectedOf(mounts: Mount[], outside: boolean): Inspected[] {
   return [
     { what: words`Locks and hooks`, how: words`Every screen is locked; lifted at its bottom edge, it does not come off.` },
     { what: words`Fasteners`, how: words`No plate has moved or come away from the wall; no cracks, rust streaks or dust below holes. Retighten only as the maker instructs.` },
-    ...mounts.some(({ kind }) => kind === 'pull-out' || kind === 'arm') ? [{ what: words`Arms and slides`, how: words`Two people pull each screen out and push it home once: nothing grates or sags, no cable is pinched.` }] : [],
+    ...mounts.some(comesOut) ? [{ what: words`Arms and slides`, how: words`Two people pull each screen out and push it home once: nothing grates or sags, no cable is pinched.` }] : [],
     ...mounts.some(({ secures = [] }) => secures.length > 0) ? [{ what: words`Safety wires and wind locks`, how: words`Clipped and tight.` }] : [],
     { what: words`Cables and openings`, how: words`Cable jackets undamaged, boxes closed, seals of fire-rated walls intact; RCD or GFCI tested.` },
     { what: words`Ventilation`, how: words`Vents free of dust; nothing placed in front of or behind the screens.` },

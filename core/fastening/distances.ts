@@ -4,9 +4,7 @@ import type { Fastener } from '../job'
  * Least distances of screws in wood in their own diameters (NDS tables 12.5.1A to 12.5.1C): to an edge, to one that a
  * load across the grain pushes towards, to a member's end, and to one another.
  */
-export const WOOD_DIAMETERS = { edge: 1.5, loadedEdge: 4, end: 7, spacing: 4, penetration: 4 } as const
-/** Least penetration of a wood screw, in diameters (NDS 12.1.5.6). */
-export const WOOD_SCREW_PENETRATION = 6
+export const WOOD_DIAMETERS = { edge: 1.5, loadedEdge: 4, end: 7, spacing: 4 } as const
 /** Least distance from a fastener to the nearest face of a mortar joint where its maker gives none, mm. */
 const JOINT_DISTANCE = 32
 

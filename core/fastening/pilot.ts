@@ -1,32 +1,11 @@
 import { coveringOf, type Fastener, type Wall } from '../job'
-import { figure, quantity, words, type Figure, type UnitSystem } from '../units'
-import { bitFrom, bitUpTo, depthFrom, depthUpTo } from './bits'
+import { figure, words, type Figure, type UnitSystem } from '../units'
+import { bitFrom, depthFrom, depthUpTo } from './bits'
+import { fastenerKindOf } from './kinds'
 import { isWoodScrew, tipOf } from './wood'
 
 /** A hole to drill, mm: the bit, and how deep from the wall's finished face. */
 export interface Drilling { bit: number, depth: number }
-
-/** Lead hole for a lag's thread as a share of its diameter, by the wood's specific gravity (NDS 12.1.4.2). */
-const LEAD_HOLES = [
-  { upTo: 0.5, from: 0.40, to: 0.70 },
-  { upTo: 0.6, from: 0.60, to: 0.75 },
-  { upTo: Infinity, from: 0.65, to: 0.85 },
-]
-/** Lead hole for a wood screw as a share of its root: up to this gravity, and above it (NDS 12.1.5.2). */
-const WOOD_SCREW_LEAD = { upTo: 0.6, share: 0.7, hard: 0.9 }
-
-/** Bit of a lead hole, and its working; undefined where no bit that is sold keeps the rule. */
-function leadBit(screw: Fastener, gravity: number, units: UnitSystem): Figure | undefined {
-  if (screw.kind === 'wood-screw') {
-    if (screw.root === undefined) return undefined
-    const share = gravity <= WOOD_SCREW_LEAD.upTo ? WOOD_SCREW_LEAD.share : WOOD_SCREW_LEAD.hard
-    return figure([{ label: 'Bit', expression: words`${String(100 * share)} % of the root diameter ${quantity(screw.root, 'mm')}, next smaller standard size, for wood of G ${String(gravity)}`, value: bitUpTo(share * screw.root, units), unit: 'bit', source: 'NDS 12.1.5.2' }])
-  }
-  const { from, to } = LEAD_HOLES.find(({ upTo }) => gravity <= upTo)!
-  const bit = bitUpTo(to * screw.diameter, units)
-  if (bit < from * screw.diameter - 1e-9) return undefined
-  return figure([{ label: 'Bit', expression: words`at most ${String(Math.round(100 * to))} % and at least ${String(Math.round(100 * from))} % of ${quantity(screw.diameter, 'mm')}, largest standard size, for wood of G ${String(gravity)}`, value: bit, unit: 'bit', source: 'NDS 12.1.4.2' }])
-}
 
 /**
  * What is drilled for a fastener, with the workings of bit and depth. For a screw in a wood member the
@@ -49,7 +28,7 @@ export function drillingFigures(fastener: Fastener | undefined, wall: Pick<Wall,
     }
   }
   const gravity = wall.structure.specificGravity
-  const bit = isWoodScrew(fastener) && gravity !== undefined ? leadBit(fastener, gravity, units) : undefined
+  const bit = gravity !== undefined ? fastenerKindOf(fastener).wood?.lead(fastener, gravity, units) : undefined
   return bit && {
     bit,
     depth: figure([{ label: 'Depth', expression: words`screw ${length} − thickness under its head ${above}, rounded up`, value: depthFrom(length - above, units), unit: 'mm' }]),

@@ -1,5 +1,7 @@
 import type { Fastener } from '../job'
 import { figure, quantity, words, type Figure } from '../units'
+import { fastenerKindOf } from './kinds'
+import { lagScrew } from './kinds/lagScrew'
 import { INCH, POUND, PSI } from './units'
 import { governingMode, MODE_NAMES } from './yield'
 
@@ -14,22 +16,17 @@ export const DURATION = { permanent: 0.9, wind: 1.6 } as const
 /** Wet service factor of lag and wood screws, withdrawal and shear alike (NDS table 11.3.3). */
 export const WET_SERVICE = 0.7
 
-/** Length of a lag screw's gimlet point by its diameter, in (NDS appendix L2). */
-const TIPS: [diameter: number, tip: number][] = [[1 / 4, 5 / 32], [5 / 16, 3 / 16], [3 / 8, 7 / 32], [7 / 16, 9 / 32], [1 / 2, 5 / 16], [5 / 8, 3 / 8], [3 / 4, 7 / 16]]
-/** The same as a share of the diameter, where the table has no such screw: no less than any of its lines. */
-const TIP_SHARE = 0.65
-
 /** Whether a fastener is reckoned by the equations for screws in wood. */
-export const isWoodScrew = ({ kind }: Pick<Fastener, 'kind'>) => kind === 'lag-screw' || kind === 'wood-screw'
+export const isWoodScrew = (fastener: Pick<Fastener, 'kind'>): boolean => fastenerKindOf(fastener).wood !== undefined
+
+/** How a screw is reckoned in wood; one of a kind without rules of its own as a lag screw. */
+const woodRule = (screw: Pick<Fastener, 'kind'>) => fastenerKindOf(screw).wood ?? lagScrew.wood!
 
 /**
  * How much of a screw's end is its point, which holds nothing, mm; a wood screw's thread runs to its end (NDS 12.2.2).
  */
 export function tipOf({ kind, diameter, tip }: Pick<Fastener, 'kind' | 'diameter' | 'tip'>): number {
-  if (tip !== undefined) return tip
-  if (kind !== 'lag-screw') return 0
-  const listed = TIPS.find(([size]) => Math.abs(size * INCH - diameter) < 0.2)
-  return listed ? listed[1] * INCH : TIP_SHARE * diameter
+  return tip ?? fastenerKindOf({ kind }).wood?.tip(diameter) ?? 0
 }
 
 /** What a screw is driven through and into; lengths in mm. */
@@ -71,9 +68,8 @@ function adjusted({ duration, wet }: Pick<WoodJoint, 'duration' | 'wet'>): { fac
  * Withdrawal of a screw for each inch of thread in the wood, lbf/in: a lag screw by NDS 12.2.1, a wood screw by NDS
  * 12.2.2.
  */
-function withdrawalPerInch({ kind, diameter }: Pick<Fastener, 'kind' | 'diameter'>, gravity: number): number {
-  const d = diameter / INCH
-  return kind === 'wood-screw' ? 2850 * gravity ** 2 * d : 1800 * gravity ** 1.5 * d ** 0.75
+function withdrawalPerInch(screw: Pick<Fastener, 'kind' | 'diameter'>, gravity: number): number {
+  return woodRule(screw).withdrawal(screw.diameter / INCH, gravity)
 }
 
 /** Allowable withdrawal, N, with so much thread in the wood, mm. */
@@ -91,9 +87,8 @@ export function withdrawalFigure(screw: Fastener, joint: WoodJoint, inWood = thr
   const each = withdrawalPerInch(screw, joint.gravity)
   const perMm = each * POUND / INCH
   const { told, source } = adjusted(joint)
-  const [rule, sum] = screw.kind === 'wood-screw'
-    ? ['NDS 12.2.2', words`2850 × ${String(joint.gravity)}² × D ${(screw.diameter / INCH).toFixed(3)} in = ${each.toFixed(1)} lbf/in`]
-    : ['NDS 12.2.1', words`1800 × ${String(joint.gravity)}^1.5 × (D ${(screw.diameter / INCH).toFixed(3)} in)^0.75 = ${each.toFixed(1)} lbf/in`]
+  const { source: rule, withdrawalSum } = woodRule(screw)
+  const sum = words`${withdrawalSum(screw.diameter / INCH, joint.gravity)} = ${each.toFixed(1)} lbf/in`
   return figure([
     { label: 'Withdrawal value W, per length of thread', expression: sum, value: perMm, unit: 'N/mm', source: rule },
     { label: 'Allowable withdrawal W′', expression: words`${quantity(perMm, 'N/mm')} × ${quantity(inWood, 'mm')} thread penetration, tip excluded, × ${told}`, value: withdrawal(screw, joint, inWood), unit: 'N', source: `${rule}, ${source}` },
@@ -101,7 +96,7 @@ export function withdrawalFigure(screw: Fastener, joint: WoodJoint, inWood = thr
 }
 
 /** Whether a screw is thick enough for its bearing to depend on the grain (NDS 12.3.3). */
-const feelsGrain = ({ kind, diameter }: Pick<Fastener, 'kind' | 'diameter'>) => kind === 'lag-screw' || diameter >= INCH / 4 - 1e-9
+const feelsGrain = (screw: Pick<Fastener, 'kind' | 'diameter'>) => woodRule(screw).feelsGrain(screw.diameter)
 
 /**
  * Bearing strength of wood, psi, at an angle to its grain: 11200·G along it, 6100·G^1.45 ÷ √D across it,

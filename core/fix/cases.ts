@@ -1,6 +1,7 @@
 import { turnVector } from '../arrange'
 import type { Behind, Display, Mount, Orientation, Wall } from '../job'
 import type { PlateUse } from '../mount'
+import { mountKindOf } from '../mount/kinds'
 
 export type LoadCase = PlateUse['case']
 
@@ -52,7 +53,7 @@ export function plateLoads({ display, mount, orientation = 'landscape', behind, 
     ...comesOut
       ? [{ case: 'service' as const, pulls: [weight(service)], out: 0 }, { case: 'service-hand' as const, pulls: [weight(service), hand(service)], out: 0 }]
       : [{ case: 'stowed-hand' as const, pulls: [weight(stowed), hand(stowed)], out: 0 }],
-    ...comesOut && mount.kind === 'arm'
+    ...comesOut && mountKindOf(mount).swings
       ? [service, -service].flatMap((aside): PlateLoad[] => [
           { case: 'swung', pulls: [weight(stowed, aside)], out: 0 }, { case: 'swung-hand', pulls: [weight(stowed, aside), hand(stowed, aside)], out: 0 },
         ])

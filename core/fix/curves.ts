@@ -1,4 +1,4 @@
-import { breakout, penetration } from '../fastening'
+import { breakout, fastenerKindOf, penetration } from '../fastening'
 import { coveringOf, type Fastener, type Mount, type Rules, type Wall } from '../job'
 import type { Position, Strip } from '../mount'
 import { plateLoads, type Hung } from './cases'
@@ -47,7 +47,7 @@ export interface DepthCurve { points: DepthPoint[], now: number, source: string 
  */
 export function depthCurve(fastener: Fastener, wall: Wall, bearer: Bearer | undefined, rules: Rules): DepthCurve | undefined {
   const along = (most: number) => Array.from({ length: STEPS }, (_, n) => most * (n + 1) / STEPS)
-  if (fastener.kind === 'lag-screw' && fastener.thread !== undefined && bearer) {
+  if (fastenerKindOf(fastener).wood?.drawsDepth && fastener.thread !== undefined && bearer) {
     const covering = coveringOf(wall)
     const over = bearer.thickness + covering
     const { memberDepth } = wall.structure

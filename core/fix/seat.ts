@@ -1,6 +1,6 @@
 import {
-  baseThickness, breakout, isWoodScrew, penetration, reachThroughSteel, thinnestBase, threadInWood, WOOD_DIAMETERS,
-  WOOD_SCREW_PENETRATION,
+  baseThickness, breakout, fastenerKindOf, isWoodScrew, penetration, reachThroughSteel, thinnestBase, threadInWood,
+  WOOD_DIAMETERS,
 } from '../fastening'
 import type { Finding } from '../finding'
 import { choiceName, coveringOf, type Fastener, type Mount, type Wall } from '../job'
@@ -42,18 +42,18 @@ function woodFindings(about: About, name: string, screw: Fastener, wall: Wall, b
   const over = joint.plate + joint.covering
   const through = memberDepth === undefined ? 0 : screw.length - over - memberDepth
   if (through > 1e-9) return [{ ...stop, code: 'fastener-through-member', message: words`${name} comes ${through} through the back of the stud, which is ${memberDepth!} deep.`, remedy: words`Use a shorter screw.` }]
-  const [inWood, least, told] = screw.kind === 'wood-screw'
-    ? [penetration(screw, joint), WOOD_SCREW_PENETRATION * screw.diameter, 'six diameters (NDS 12.1.5.6)']
-    : [threadInWood(screw, joint), WOOD_DIAMETERS.penetration * screw.diameter, 'four diameters (NDS 12.1.4)']
+  const { of, diameters, rule } = fastenerKindOf(screw).wood!.seat
+  const inWood = of === 'thread' ? threadInWood(screw, joint) : penetration(screw, joint)
+  const least = diameters * screw.diameter
   return inWood < least - 1e-9
-    ? [{ ...stop, code: 'penetration-too-small', message: words`${name} has ${inWood} ${screw.kind === 'wood-screw' ? '' : 'of thread '}in the wood, tip excluded; the minimum is ${least}, ${told}.`, remedy: words`Use a longer screw.` }]
+    ? [{ ...stop, code: 'penetration-too-small', message: words`${name} has ${inWood} ${of === 'thread' ? 'of thread ' : ''}in the wood, tip excluded; the minimum is ${least}, ${rule}.`, remedy: words`Use a longer screw.` }]
     : []
 }
 
 /** Whether a screw reaches the steel and comes through it. */
 function steelFindings(about: About, name: string, screw: Fastener, wall: Wall, bearer: Bearer | undefined): Finding[] {
   const { gauge } = wall.structure
-  if (screw.kind !== 'self-drilling' || gauge === undefined) return []
+  if (!fastenerKindOf(screw).cutsSteel || gauge === undefined) return []
   const behind = screw.length - coveringOf(wall) - (bearer?.thickness ?? 0)
   const least = reachThroughSteel(screw, gauge)
   return behind >= least - 1e-9
@@ -137,7 +137,7 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
     const stretches = members[piece]?.stretches ?? [{ from: 0, to: wall.height }]
     return Math.max(...stretches.map(({ from, to }) => Math.min(y - from, to - y)))
   }
-  const hollow = fastener.kind === 'hollow-wall-anchor'
+  const hollow = fastenerKindOf(fastener).opensInCavity
     ? holes.filter(({ x }) => members.some(({ centre, width }) => Math.abs(x - centre) < width / 2 + fastener.diameter))
     : []
   return [

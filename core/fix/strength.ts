@@ -1,5 +1,6 @@
 import {
-  anchorRule, anchorUse, DURATION, isWoodScrew, lateralFigure, lateralStrength, makersValue, pullOut, screwUse,
+  anchorRule, anchorUse, DURATION, fastenerKindOf, isWoodScrew, lateralFigure, lateralStrength, makersValue, pullOut,
+  screwUse,
   sheetShear, withdrawal, withdrawalFigure, crowdingOf, type Surroundings, type WoodJoint,
 } from '../fastening'
 import { coveringOf, type Carrier, type Fastener, type Rules, type Wall } from '../job'
@@ -88,7 +89,7 @@ function makersStrength(anchor: Fastener, { structure: { kind } }: Wall, around?
  * @param around the edges and neighbours of an anchor
  */
 export function strengthOf(fastener: Fastener, wall: Wall, bearer: Bearer | undefined, rules: Rules, wind = false, around?: Surroundings): Known {
-  if (fastener.kind === 'hollow-wall-anchor') {
+  if (fastenerKindOf(fastener).opensInCavity) {
     const rule = rules.hollowWallAnchors ?? 'supplement'
     return rule === 'counted'
       ? makersStrength(fastener, wall)
@@ -96,6 +97,6 @@ export function strengthOf(fastener: Fastener, wall: Wall, bearer: Bearer | unde
   }
   if (isWoodScrew(fastener)) return screwStrength(fastener, wall, bearer, rules, wind ? DURATION.wind : DURATION.permanent)
   if (fastener.base === 'wood-stud') return fastener.allowable ? makersStrength(fastener, wall) : unknown(words`there is no design rule for a “${fastener.kind}” fastener in wood`)
-  if (fastener.kind === 'self-drilling') return sheetStrength(fastener, wall)
+  if (fastenerKindOf(fastener).cutsSteel) return sheetStrength(fastener, wall)
   return makersStrength(fastener, wall, around)
 }

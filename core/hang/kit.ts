@@ -1,12 +1,22 @@
 import { chooseScrew } from '../fix'
 import type { Catalogue, Wall } from '../job'
+import { stepName } from '../log'
 import { mountModels, type ArrayPlan, type Position } from '../mount'
 import { bitName, words, type Text, type UnitSystem } from '../units'
 import type { Wiring } from '../wire'
 import type { HangingOrder } from './order'
 
 /** A part or a tool that the work needs: how many, how many more to have with one, and what it is for. */
-export interface KitItem { id: string, group: KitGroup, name: Text, count: number, spare: number, why: Text }
+export interface KitItem {
+  id: string
+  group: KitGroup
+  name: Text
+  count: number
+  spare: number
+  why: Text
+  /** Whether it is a model of the catalogue, of which stock is kept. */
+  isModel?: true
+}
 
 export const KIT_GROUPS = ['tools', 'bits', 'fasteners', 'mounts', 'displays', 'cables', 'access'] as const
 export type KitGroup = typeof KIT_GROUPS[number]
@@ -54,7 +64,7 @@ function fasteners(of: KitOf): KitItem[] {
   const bolts = placed.flatMap(({ position }) => position.bolts ?? [])
   const nameOf = (id: string) => of.catalogue.fasteners.find(each => each.id === id)?.name ?? id
   return [
-    ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => fastener!).map(({ key, count }): KitItem => ({ id: `fastener-${key}`, group: 'fasteners', name: words`${nameOf(key)}, each with a washer`, count, spare: spareOf(count), why: words`One for each hole not drilled yet.` })),
+    ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => fastener!).map(({ key, count }): KitItem => ({ isModel: true, id: `fastener-${key}`, group: 'fasteners', name: words`${nameOf(key)}, each with a washer`, count, spare: spareOf(count), why: words`One for each hole not drilled yet.` })),
     ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => String(of.catalogue.fasteners.find(({ id }) => id === fastener)?.diameter)).map(({ item, key }): KitItem => {
       const torque = of.catalogue.fasteners.find(({ id }) => id === item.fastener)?.torque
       return { id: `socket-${key}`, group: 'tools', name: torque === undefined ? words`Socket for ${nameOf(item.fastener!)}, and a ratchet` : words`Socket for ${nameOf(item.fastener!)}, and a torque driver up to ${String(torque)} N·m`, count: 1, spare: 0, why: words`To tighten the plates.` }
@@ -83,17 +93,17 @@ function largeParts(of: KitOf): KitItem[] {
   const placed = placedIn(of)
   const strips = of.arrays.flatMap(({ strips }) => strips)
   return [
-    ...counted(placed, ({ position, array }) => mountModels(array, of.catalogue)(position)?.id ?? '').filter(({ key }) => key !== '').map(({ key, count }): KitItem => ({ id: `mount-${key}`, group: 'mounts', name: words`${of.catalogue.mounts.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`One per display.` })),
+    ...counted(placed, ({ position, array }) => mountModels(array, of.catalogue)(position)?.id ?? '').filter(({ key }) => key !== '').map(({ key, count }): KitItem => ({ isModel: true, id: `mount-${key}`, group: 'mounts', name: words`${of.catalogue.mounts.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`One per display.` })),
     ...counted(strips, ({ of: kind, rect }) => `${kind === 'board' ? 'board' : 'rail'} ${Math.round(rect.width)} ${Math.round(rect.height)}`).map(({ item, key, count }): KitItem => ({ id: `strip-${key.replaceAll(' ', '-')}`, group: 'mounts', name: words`${item.of === 'board' ? 'Board' : 'Rail'} ${item.rect.width} × ${item.rect.height}`, count, spare: 0, why: words`Cut to this length.` })),
-    ...counted(placed, ({ position }) => position.model).map(({ key, count }): KitItem => ({ id: `display-${key}`, group: 'displays', name: words`${of.catalogue.displays.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Unpack, inspect and measure all of them before lifting any.` })),
+    ...counted(placed, ({ position }) => position.model).map(({ key, count }): KitItem => ({ isModel: true, id: `display-${key}`, group: 'displays', name: words`${of.catalogue.displays.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Unpack, inspect and measure all of them before lifting any.` })),
   ]
 }
 
 function cableParts({ wiring: { boxes, cables, works }, catalogue }: KitOf): KitItem[] {
   const taken = cables.filter(({ model, taken }) => model?.plug && taken !== undefined)
   return [
-    ...counted(boxes.filter(({ held }) => held), ({ model }) => model).map(({ key, count }): KitItem => ({ id: `box-${key}`, group: 'cables', name: words`${catalogue.boxes?.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Fitted in the cut-outs on the sheet.` })),
-    ...counted(taken, ({ model, taken }) => `${model!.id} ${taken}`).map(({ item, key, count }): KitItem => ({ id: `cable-${key.replaceAll(' ', '-')}`, group: 'cables', name: words`${item.model!.name ?? item.model!.id}, ${item.taken!} long`, count, spare: 0, why: words`See the cable schedule.` })),
+    ...counted(boxes.filter(({ held }) => held), ({ model }) => model).map(({ key, count }): KitItem => ({ isModel: true, id: `box-${key}`, group: 'cables', name: words`${catalogue.boxes?.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Fitted in the cut-outs on the sheet.` })),
+    ...counted(taken, ({ model, taken }) => `${model!.id} ${taken}`).map(({ item, key, count }): KitItem => ({ isModel: true, id: `cable-${key.replaceAll(' ', '-')}`, group: 'cables', name: words`${item.model!.name ?? item.model!.id}, ${item.taken!} long`, count, spare: 0, why: words`See the cable schedule.` })),
     ...works.reels.map(({ model, lengths }): KitItem => ({ id: `reel-${model.id}`, group: 'cables', name: words`${model.name ?? model.id}, off the reel`, count: lengths.length, spare: 0, why: words`Reels of ${lengths.flatMap((mm, n) => n === 0 ? [{ mm }] : [', ', { mm }])}.` })),
     ...works.seals > 0 ? [{ id: 'seals', group: 'cables' as const, name: words`Seals for bored holes`, count: works.seals, spare: 1, why: words`In a fire-rated wall, only the approved seal.` }] : [],
     ...works.guards > 0 ? [{ id: 'guards', group: 'cables' as const, name: words`Nail plates`, count: works.guards, spare: 0, why: words`Where a cable runs close to the face of a stud.` }] : [],
@@ -132,5 +142,5 @@ const standing = (arrays: ArrayPlan[]): KitItem[] => {
  */
 export function kitOf(of: KitOf): KitItem[] {
   const items = [...standing(of.arrays), ...bits(of), ...fasteners(of), ...largeParts(of), ...cableParts(of), ...access(of.hanging)]
-  return items.map(item => ({ ...item, id: `kit:${item.id}` })).sort((a, b) => KIT_GROUPS.indexOf(a.group) - KIT_GROUPS.indexOf(b.group))
+  return items.map(item => ({ ...item, id: stepName({ kind: 'kit', id: item.id }) })).sort((a, b) => KIT_GROUPS.indexOf(a.group) - KIT_GROUPS.indexOf(b.group))
 }

@@ -1,18 +1,17 @@
 import { mountModels, type ArrayPlan } from '../mount'
 import type { Catalogue, Rules, Wall } from '../job'
+import { stepName, type RunStepKind } from '../log'
 import type { Subject } from '../subject'
 import { beside, words, type Text } from '../units'
 import type { Wiring } from '../wire'
 import type { HangingOrder, ScreenStep } from './order'
 import { presetsOf, type Presets } from './preset'
-
-export const STEP_KINDS = ['check', 'cable', 'drill', 'plates', 'level', 'preset', 'uprights', 'hang', 'secure'] as const
-export type StepKind = typeof STEP_KINDS[number]
+import { mountKindOf } from '../mount/kinds'
 
 /** One step of the run of work: what is done, and why it stands where it does. */
 export interface RunStep {
   id: string
-  kind: StepKind
+  kind: RunStepKind
   title: Text
   does: Text[]
   why: Text
@@ -30,12 +29,15 @@ export interface RunStep {
 /** What a run of work is calculated of. */
 export interface RunOf { wall: Wall, arrays: ArrayPlan[], wiring: Wiring, hanging: HangingOrder[], catalogue: Catalogue, rules: Rules }
 
+/** A step by its kind, and its id as a log entry names it. */
+const stepAs = (kind: RunStepKind, id: string) => ({ id: stepName({ kind, id }), kind })
+
 /** Checks before anything is cut, drilled or lifted. */
 function checks({ wiring, catalogue, arrays, hanging }: RunOf): RunStep[] {
   const models = [...new Set(arrays.flatMap(({ positions }) => positions.map(({ model }) => model)))]
   const displays = catalogue.displays.filter(({ id }) => models.includes(id))
   const faceDown = hanging.some(({ steps }) => steps.some(({ lifting }) => lifting.handling === 'face-down'))
-  const step = (id: string, title: Text, does: Text[], why: Text): RunStep => ({ id: `check:${id}`, kind: 'check', title, does, why })
+  const step = (id: string, title: Text, does: Text[], why: Text): RunStep => ({ ...stepAs('check', id), title, does, why })
   if (displays.length === 0) return []
   return [
     step('power', words`Isolate and prove dead`, [words`Isolate, lock off and prove dead every circuit in this wall. Check every mark with a detector for live cables and pipes.`, ...wiring.boxes.length > 0 ? [words`Only licensed electricians may open fixed wiring.`] : []], words`First, because every later step goes into the wall.`),
@@ -49,13 +51,13 @@ function checks({ wiring, catalogue, arrays, hanging }: RunOf): RunStep[] {
 function cableSteps({ wiring: { boxes, routes, works } }: RunOf): RunStep[] {
   const cut = boxes.filter(({ held, kind, cutout }) => held && kind !== 'floor' && cutout.height > 0)
   return [
-    ...cut.length > 0 ? [{ id: 'cable:boxes', kind: 'cable' as const, title: words`Cut out for ${String(cut.length)} ${cut.length === 1 ? 'box' : 'boxes'}`, does: cut.map(({ id, cutout }) => words`Box ${id}: ${cutout.width} × ${cutout.height}, centre ${cutout.y + cutout.height / 2} above floor. Look inside before sawing deeper than the board.`), why: words`Before the plates, while there is room for the saw.`, subject: { kind: 'box' as const, id: cut[0]!.id } }] : [],
+    ...cut.length > 0 ? [{ ...stepAs('cable', 'boxes'), title: words`Cut out for ${String(cut.length)} ${cut.length === 1 ? 'box' : 'boxes'}`, does: cut.map(({ id, cutout }) => words`Box ${id}: ${cutout.width} × ${cutout.height}, centre ${cutout.y + cutout.height / 2} above floor. Look inside before sawing deeper than the board.`), why: words`Before the plates, while there is room for the saw.`, subject: { kind: 'box' as const, id: cut[0]!.id } }] : [],
     ...routes.map((route): RunStep => ({
-      id: `cable:${route.id}`, kind: 'cable', title: words`Pull ${route.kind} cable to ${route.to}`, people: route.people, minutes: route.minutes, subject: { kind: 'route', id: route.id },
+      ...stepAs('cable', route.id), title: words`Pull ${route.kind} cable to ${route.to}`, people: route.people, minutes: route.minutes, subject: { kind: 'route', id: route.id },
       does: [words`From ${route.from}, ${route.way === 'surface' ? 'in a surface raceway' : route.way === 'bay' ? 'inside the wall' : `from ${route.way}`}, ${route.length} along the wall. See Wire for each leg.`, ...route.seals > 0 ? [words`Seal the bored holes: ${String(route.seals)}.`] : []],
       why: words`Before the screen that hides it goes up. Keep power and signal apart.`,
     })),
-    ...works.patches > 0 ? [{ id: 'cable:patch', kind: 'cable' as const, title: words`Close the openings`, does: [words`${String(works.patches)} openings: screw the piece back on battens, tape and fill twice; let the filler dry as its maker says before sanding.`], why: words`After any inspection that is due, and before any plates that would be in the way.` }] : [],
+    ...works.patches > 0 ? [{ ...stepAs('cable', 'patch'), title: words`Close the openings`, does: [words`${String(works.patches)} openings: screw the piece back on battens, tape and fill twice; let the filler dry as its maker says before sanding.`], why: words`After any inspection that is due, and before any plates that would be in the way.` }] : [],
   ]
 }
 
@@ -66,7 +68,7 @@ function drillSteps({ arrays }: RunOf): RunStep[] {
     for (const { row, holes = [] } of positions) {
       for (const hole of holes) {
         const key = `${row} ${hole.row}`
-        const known = found.get(key) ?? { id: `drill:${id}-r${row}-${hole.row}`, array: name, row, of: hole.row, y: hole.y, holes: [] }
+        const known = found.get(key) ?? { id: `${id}-r${row}-${hole.row}`, array: name, row, of: hole.row, y: hole.y, holes: [] }
         known.holes.push(hole.id)
         found.set(key, known)
       }
@@ -74,7 +76,7 @@ function drillSteps({ arrays }: RunOf): RunStep[] {
     return [...found.values()]
   }).sort((a, b) => b.y - a.y)
   return rows.map(({ id, array, row, of, holes, y }): RunStep => ({
-    id, kind: 'drill', title: words`Drill the ${of} holes of row ${String(row)}`, holes, subject: { kind: 'hole', id: holes[0]! },
+    ...stepAs('drill', id), title: words`Drill the ${of} holes of row ${String(row)}`, holes, subject: { kind: 'hole', id: holes[0]! },
     does: [words`${array}: ${String(holes.length)} holes, ${y} above floor. Measure all from one tape position, never from hole to hole.`, words`Record each hole as you drill it: a miss is replanned at once.`],
     why: words`From the top down, so that dust does not fall on finished work.`,
   }))
@@ -84,7 +86,7 @@ function drillSteps({ arrays }: RunOf): RunStep[] {
 function presetStep(plan: ArrayPlan, { rows, apart, short }: Presets): RunStep[] {
   if (apart.value === 0 || rows.every(({ by }) => Math.abs(by) < 1e-9)) return []
   return [{
-    id: `preset:${plan.id}`, kind: 'preset', title: words`Preset the heights of ${plan.name}`,
+    ...stepAs('preset', plan.id), title: words`Preset the heights of ${plan.name}`,
     why: words`So that screens do not touch while one is lifted past another: two rows can come out ${apart.working[0]!.value} closer than planned. The seams are closed afterwards.`,
     does: [
       ...rows.map(({ row, by }) => Math.abs(by) < 1e-9 ? words`Row ${String(row)}: as planned.` : words`Row ${String(row)}: ${Math.abs(by)} ${by > 0 ? 'above' : 'below'} its final position.`),
@@ -98,9 +100,10 @@ function plateSteps({ wall, arrays, catalogue, rules }: RunOf): RunStep[] {
     const array = wall.arrays.find(({ id }) => id === plan.id)
     const mount = array && catalogue.mounts.find(({ id }) => id === array.mount)
     const strips = plan.strips.length
+    const setBefore = mount && mountKindOf(mount).setBefore
     return [
-      { id: `plates:${plan.id}`, kind: 'plates', title: words`Fit the plates of ${plan.name}`, why: words`After all holes of the row, so that no plate covers a hole still to be drilled.`, does: [...strips > 0 ? [words`Fit ${String(strips)} rails or boards first, tightened at every stud.`] : [], words`Start the top row of each plate by hand, level the plate, then start the row below. Tighten all in a diagonal pattern.`, ...mount?.kind === 'tilt' || mount?.kind === 'arm' ? [words`Set ${mount.kind === 'tilt' ? 'the tilt' : 'the arm tension'} now, for the mass it will carry: it cannot be reached with a screen on it.`] : []] },
-      { id: `level:${plan.id}`, kind: 'level', title: words`Check the plates of ${plan.name}`, why: words`Before lifting: moving a plate takes a minute now, and an hour once screens hang.`, does: [words`Check that every plate is level with its centre on its mark, and that the tops of each row are in line.`, words`Pull on each plate with your weight: plate and bracket must not move.`] },
+      { ...stepAs('plates', plan.id), title: words`Fit the plates of ${plan.name}`, why: words`After all holes of the row, so that no plate covers a hole still to be drilled.`, does: [...strips > 0 ? [words`Fit ${String(strips)} rails or boards first, tightened at every stud.`] : [], words`Start the top row of each plate by hand, level the plate, then start the row below. Tighten all in a diagonal pattern.`, ...setBefore ? [words`Set ${setBefore} now, for the mass it will carry: it cannot be reached with a screen on it.`] : []] },
+      { ...stepAs('level', plan.id), title: words`Check the plates of ${plan.name}`, why: words`Before lifting: moving a plate takes a minute now, and an hour once screens hang.`, does: [words`Check that every plate is level with its centre on its mark, and that the tops of each row are in line.`, words`Pull on each plate with your weight: plate and bracket must not move.`] },
       ...array ? presetStep(plan, presetsOf(array, plan, catalogue, rules)) : [],
     ]
   })
@@ -112,7 +115,7 @@ function uprightSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
     const steps = hanging.find(({ array }) => array === plan.id)?.steps ?? []
     if (!array || steps.length === 0) return []
     const mounts = [...new Set(plan.positions.map(position => mountModels(array, catalogue)(position)?.name ?? 'the mount'))]
-    return [{ id: `uprights:${plan.id}`, kind: 'uprights', title: words`Fit the brackets to the displays of ${plan.name}`, why: words`Before hanging, on the floor, where a dropped screw can be found.`, does: [words`${mounts.join(', ')}: four screws per display from the kit; start them by hand, then tighten until snug.`, steps[0]!.lifting.handling === 'face-down' ? words`Work face down on a padded bench.` : words`Keep the display upright: one person holds, one fits.`] }]
+    return [{ ...stepAs('uprights', plan.id), title: words`Fit the brackets to the displays of ${plan.name}`, why: words`Before hanging, on the floor, where a dropped screw can be found.`, does: [words`${mounts.join(', ')}: four screws per display from the kit; start them by hand, then tighten until snug.`, steps[0]!.lifting.handling === 'face-down' ? words`Work face down on a padded bench.` : words`Keep the display upright: one person holds, one fits.`] }]
   })
 }
 
@@ -124,9 +127,9 @@ function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
     const array = wall.arrays.find(each => each.id === id)
     const mount = array && position && mountModels(array, catalogue)(position)
     const { lifting: { people, aid, from, why: lifts }, pulledOut, label } = step
-    const pulls = mount?.kind === 'pull-out'
+    const pulls = mount && mountKindOf(mount).pullsOut
     return {
-      id: `hang:${step.screen}`, kind: 'hang', title: words`Hang ${label}`, hangs: step.screen, people, subject: { kind: 'screen', id: step.screen },
+      ...stepAs('hang', step.screen), title: words`Hang ${label}`, hangs: step.screen, people, subject: { kind: 'screen', id: step.screen },
       does: [
         words`${aid ? `A lifting aid and ${people} people to guide it` : people === 1 ? 'One person' : `${people} people`}, ${FROM[from]}. ${lifts}`,
         ...pulledOut ? [words`Pull the mount out${mount ? words`, ${mount.depth.service} from the wall` : []}: lift the screen in front of the screens above.`] : [],
@@ -142,7 +145,7 @@ function secureSteps({ arrays, wall, catalogue }: RunOf): RunStep[] {
   return arrays.flatMap((plan): RunStep[] => {
     const array = wall.arrays.find(({ id }) => id === plan.id)
     const secured = new Set(plan.positions.flatMap(position => (array && mountModels(array, catalogue)(position)?.secures) ?? []))
-    return secured.has('wind-lock') ? [{ id: `secure:${plan.id}`, kind: 'secure', title: words`Set the wind locks of ${plan.name}`, why: words`Last, because they hold the screens in position.`, does: [words`Engage every lock, have a second person check it, and take a photo of each.`] }] : []
+    return secured.has('wind-lock') ? [{ ...stepAs('secure', plan.id), title: words`Set the wind locks of ${plan.name}`, why: words`Last, because they hold the screens in position.`, does: [words`Engage every lock, have a second person check it, and take a photo of each.`] }] : []
   })
 }
 

@@ -1,13 +1,12 @@
 import type { InferType } from 'yup'
 import { amount, count, extent, figure, group, list, maybe, must, name, oneOf, size, text } from './fields'
 import { modelNotes } from './display'
+import { FASTENER_KIND_NAMES } from '../fastening/kinds'
 
 export const BASES = ['wood-stud', 'steel-stud', 'block', 'concrete'] as const
 /** What a wall is built of, and what a fastener goes into. */
 export type Base = typeof BASES[number]
 export const FINISHES = ['plain', 'zinc', 'coated', 'galvanised', 'stainless'] as const
-/** Kinds of fastener that the house has rules for; a file may name others. */
-export const FASTENER_KINDS = ['lag-screw', 'wood-screw', 'self-drilling', 'wedge-anchor', 'sleeve-anchor', 'screw-anchor', 'toggle', 'hollow-wall-anchor'] as const
 
 const [SIZE, MAKER] = ['Dimensions and material', 'Maker’s data']
 const newtons = (label: string) => figure('N', label, MAKER).moreThan(0, ({ value }: { value: unknown }) => `must be more than 0 N, not ${String(value)}`).max(1e6, 'is more than any fastener can carry')
@@ -18,7 +17,7 @@ const share = (label: string) => amount('', 1, label, MAKER)
  * the least, less.
  */
 export const fastenerSchema = group({
-  id: name(), name: text('Name', 'Fastener'), kind: name('Kind', 'Fastener').meta({ kind: 'choice', choices: FASTENER_KINDS }), base: must(oneOf(BASES, 'Base material', 'Fastener')),
+  id: name(), name: text('Name', 'Fastener'), kind: name('Kind', 'Fastener').meta({ kind: 'choice', choices: FASTENER_KIND_NAMES }), base: must(oneOf(BASES, 'Base material', 'Fastener')),
   diameter: must(size('Diameter', SIZE)), length: must(size('Length', SIZE)), root: size('Root diameter', SIZE), thread: size('Thread length without tip', SIZE),
   yield: amount('MPa', 5_000, 'Bending yield strength', SIZE), tip: extent('Tip length', SIZE), pitch: size('Thread pitch', SIZE),
   edgeDistance: extent('Minimum edge distance', SIZE), minJointDistance: extent('Minimum distance to a joint', SIZE),

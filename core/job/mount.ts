@@ -1,3 +1,4 @@
+import { MOUNT_KIND_NAMES } from '../mount/kinds'
 import type { InferType } from 'yup'
 import { amount, count, extent, group, length, list, must, maybe, name, notLess, oneOf, point, size } from './fields'
 import { modelNotes } from './display'
@@ -28,7 +29,7 @@ const TURNS = 'Travel per turn'
 
 /** A mount: a wall plate, and where the display's pattern centre sits when every adjuster is at nominal. */
 export const mountSchema = group({
-  id: name(), name: name('Name', 'Mount'), kind: must(oneOf(['pull-out', 'fixed', 'tilt', 'arm'], 'Kind', 'Mount')),
+  id: name(), name: name('Name', 'Mount'), kind: must(oneOf(MOUNT_KIND_NAMES, 'Kind', 'Mount')),
   mass: must(notLess('kg', 'Mass', 'Mount')), capacity: must(amount('kg', 1e4, 'Capacity', 'Mount')),
   plate: group({
     width: must(size('Width', 'Plate')), height: must(size('Height', 'Plate')), thickness: must(extent('Thickness', 'Plate')),

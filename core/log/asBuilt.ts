@@ -1,17 +1,11 @@
-import type { Finding } from '../finding'
+import { STAGES, type Finding, type Stage } from '../finding'
 import type { Wall } from '../job'
 import { clockFindings } from './clocks'
 import type { EntryOf, LogEntry } from './entry'
+import {
+  LOG_KINDS, nothingStanding, type MadeHole, type Override, type Standing, type StepDone,
+} from './kinds'
 import { lastIssued, type Issued } from './issued'
-
-/** A hole as it was made: which of the plan's it was, where it is, and what the drill met there. */
-export type MadeHole = Pick<EntryOf<'hole'>, 'hole' | 'x' | 'y' | 'result' | 'by' | 'at' | 'note'> & { entry: string }
-
-/** A stop that a named person overrides, and why; it is a stop again once its figures have changed. */
-export type Override = Pick<EntryOf<'override'>, 'code' | 'subject' | 'by' | 'reason' | 'at' | 'figures' | 'facts'>
-
-/** What was said last of a step of the work, of a part of the kit, or of a question. */
-export type StepDone = Pick<EntryOf<'step'>, 'step' | 'done' | 'by' | 'at' | 'minutes' | 'note' | 'photo'>
 
 /** What stands on a wall by its log. */
 export interface AsBuilt {
@@ -39,11 +33,18 @@ export type WallName = Pick<Wall, 'id' | 'formerId'>
 /** A wall by its names, with what was frozen of it. */
 export type WallRecord = WallName & Pick<Wall, 'revisions'>
 
-/** Entries about a hole at places nearer to each other than this are about one hole in the wall, mm. */
-const ONE_PLACE = 1
+/** What the kind of an entry does with it. */
+const specOf = ({ kind }: LogEntry) => LOG_KINDS[kind] as {
+  closes?: Stage
+  cancels?: (entry: LogEntry) => string
+  fold?: (now: Standing, entry: LogEntry) => void
+}
 
-/** Whether two places are one hole in the wall. */
-export const isAt = (a: { x: number, y: number }, b: { x: number, y: number }): boolean => Math.hypot(a.x - b.x, a.y - b.y) <= ONE_PLACE
+/** The stage that the log of a wall closed last; absent where it closed none. */
+export function closedStage(log: LogEntry[]): Stage | undefined {
+  const closed = log.flatMap(entry => specOf(entry).closes ?? [])
+  return STAGES.findLast(stage => closed.includes(stage))
+}
 
 /** The entries of a wall that hold, in the order of arrival: each once, and none that a later one corrects. */
 export function standing(log: LogEntry[], { id, formerId = id }: WallName): LogEntry[] {
@@ -53,34 +54,14 @@ export function standing(log: LogEntry[], { id, formerId = id }: WallName): LogE
   // From the last to the first: a correction that was itself corrected corrects nothing.
   return once.reverse().filter((entry) => {
     if (corrected.has(entry.id)) return false
-    if (entry.kind === 'correction') corrected.add(entry.corrects)
+    const cancels = specOf(entry).cancels?.(entry)
+    if (cancels !== undefined) corrected.add(cancels)
     return true
   }).reverse()
 }
 
 /** Entries of one kind. */
 export const ofKind = <Kind extends LogEntry['kind']>(entries: LogEntry[], kind: Kind) => entries.filter((entry): entry is EntryOf<Kind> => entry.kind === kind)
-const lastOf = <Item>(items: Item[], key: (item: Item) => string): Item[] => [...new Map(items.map(item => [key(item), item])).values()]
-
-function holesOf(entries: EntryOf<'hole'>[]): MadeHole[] {
-  const byHole = new Map<string, MadeHole[]>()
-  for (const { id, hole, x, y, result, by, at, note } of entries) {
-    const made: MadeHole = { hole, x, y, result, by, at, ...note !== undefined && { note }, entry: id }
-    byHole.set(hole, [...(byHole.get(hole) ?? []).filter(other => !isAt(other, made)), made])
-  }
-  return [...byHole.values()].flat()
-}
-
-function overridesOf(entries: LogEntry[]): Override[] {
-  const taken = new Map<string, Override>()
-  for (const entry of entries) {
-    if (entry.kind !== 'override' && entry.kind !== 'override-ended') continue
-    const key = `${entry.code} ${entry.subject}`
-    taken.delete(key)
-    if (entry.kind === 'override') taken.set(key, { code: entry.code, subject: entry.subject, by: entry.by, reason: entry.reason, at: entry.at, ...entry.figures && { figures: entry.figures }, ...entry.facts && { facts: entry.facts } })
-  }
-  return [...taken.values()]
-}
 
 /**
  * What follows from the log of a wall. Entries hold in the order in which they arrived, whatever the clocks of those
@@ -91,15 +72,17 @@ function overridesOf(entries: LogEntry[]): Override[] {
  */
 export function asBuilt(log: LogEntry[], wall: WallRecord): AsBuilt {
   const entries = standing(log, wall)
-  const holes = holesOf(ofKind(entries, 'hole'))
-  const issued = lastIssued(ofKind(entries, 'issued'), wall.revisions)
+  const now = nothingStanding()
+  for (const entry of entries) specOf(entry).fold?.(now, entry)
+  const holes = [...now.holes.values()].flat()
+  const issued = lastIssued(now.issued, wall.revisions)
   return {
     holes,
     dead: holes.filter(({ result }) => result !== 'hit'),
-    hung: [...new Set(ofKind(entries, 'hung').map(({ screen }) => screen))],
-    steps: lastOf(ofKind(entries, 'step'), ({ step }) => step).map(({ step, done, by, at, minutes, note, photo }) => ({ step, done, by, at, ...minutes !== undefined && { minutes }, ...note !== undefined && { note }, ...photo !== undefined && { photo } })),
-    seams: lastOf(ofKind(entries, 'seams'), ({ array }) => array),
-    overrides: overridesOf(entries),
+    hung: [...now.hung],
+    steps: [...now.steps.values()],
+    seams: [...now.seams.values()],
+    overrides: [...now.overrides.values()],
     ...issued && { issued },
     findings: clockFindings(entries, wall.id),
   }

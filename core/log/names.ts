@@ -1,12 +1,4 @@
-import type { EntryKind, EntryOf } from './entry'
-
-/** What each kind of log entry is called. */
-export const ENTRY_NAMES: Record<EntryKind, string> = {
-  'hole': 'drilling result', 'override': 'override', 'override-ended': 'override removed', 'issued': 'revision issued', 'step': 'work step',
-  'seams': 'seam readings', 'turned': 'adjuster turns', 'fished': 'pull line', 'hung': 'screen hung', 'serial': 'serial number', 'locked': 'lock',
-  'photo': 'photo', 'tested': 'test pattern', 'point': 'snag', 'point-done': 'snag closed', 'signed': 'sign-off', 'visit': 'visit',
-  'replaced': 'screen replaced', 'remark': 'remark', 'correction': 'correction',
-}
+import type { EntryOf } from './entry'
 
 /** What the drill met, in a word or two. */
 export const RESULT_NAMES: Record<EntryOf<'hole'>['result'], string> = {

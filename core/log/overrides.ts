@@ -1,6 +1,6 @@
 import type { Finding } from '../finding'
 import { factsIn, words } from '../units'
-import type { Override } from './asBuilt'
+import type { Override } from './kinds'
 
 /** Two figures that a reader sees as one: nearer than a tenth of their last decimal. */
 const SAME = 0.005

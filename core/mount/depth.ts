@@ -6,6 +6,7 @@ import { takeUp, type Relief } from '../survey'
 import { figure, words, type Figure } from '../units'
 import { passes, type TightLift } from './lifting'
 import type { MountedCell } from './position'
+import { mountKindOf } from './kinds'
 
 /** A cable's bend in its own diameters: one that moves with a pull-out, and one that stays. */
 export const BEND = { moving: 4, still: 2.5 }
@@ -97,7 +98,7 @@ export function depthFindings(context: Context, lifts: TightLift[], relief: Reli
       ...need && need.value > stowed + 1e-9
         ? [{ ...about, severity: 'stop' as const, code: 'plug-does-not-fit', message: words`The space behind ${display.name} is ${stowed}, but plug, cable or player require ${need.value}: ${need.value - stowed} too little.`, remedy: words`Use an angled plug, a thinner cable, a slimmer player, or a deeper mount.` }]
         : [],
-      ...mount.kind === 'pull-out' && service < HAND_ROOM
+      ...mountKindOf(mount).pullsOut && service < HAND_ROOM
         ? [{ ...about, severity: 'caution' as const, code: 'reach-too-small', message: words`${mount.name} pulls out ${service}; plugging in by hand requires ${HAND_ROOM}.`, remedy: words`Plug in before hanging, or use a mount that pulls out farther.` }]
         : [],
     ]

@@ -1,17 +1,14 @@
-import type { EntryKind, LogEntry } from '../log'
+import { LOG_KINDS, type LogEntry } from '../log'
 import type { Action } from './rights'
 
-/** Entries that decide what is built. */
-const ISSUING: readonly EntryKind[] = ['issued', 'override', 'override-ended']
-/** Entries of a visit to a wall that was handed over. */
-const VISITING: readonly EntryKind[] = ['visit', 'replaced', 'serial', 'seams', 'turned', 'locked', 'photo', 'tested', 'point', 'point-done', 'remark']
-
 /**
- * What a person must be allowed to do for an entry of the log to be theirs to make.
+ * What a person must be allowed to do for an entry of the log to be theirs to make: its kind says so.
  *
- * @param corrected the entry that a correction names: it wants the right that that one wanted
+ * @param corrected the entry that a correction names: it needs the right that that one needed
  */
 export function actionOfEntry({ kind }: Pick<LogEntry, 'kind'>, corrected?: Pick<LogEntry, 'kind'>): Action {
-  if (kind === 'correction') return corrected && corrected.kind !== 'correction' ? actionOfEntry(corrected) : 'wall.record'
-  return ISSUING.includes(kind) ? 'wall.issue' : VISITING.includes(kind) ? 'wall.visit' : 'wall.record'
+  const { right } = LOG_KINDS[kind]
+  if (right !== 'as-corrected') return right
+  const corrects = corrected && LOG_KINDS[corrected.kind].right
+  return corrects === undefined || corrects === 'as-corrected' ? 'wall.record' : corrects
 }

@@ -1,7 +1,7 @@
 import { proofOf } from '../survey'
 import { mountModels } from '../mount'
 import { arraysOf } from '../job'
-import { ofKind, standing } from '../log'
+import { ofKind, standing, stepOf } from '../log'
 import { revisionsOf } from '../revision/revisions'
 import { isTrued } from '../true/seam'
 import { chosenFigure } from '../rules'
@@ -63,7 +63,7 @@ function stopsOf({ wall, log }: WorkloadOf): Lessons['stops'] {
   const stoppedBy = ({ entry }: typeof entries[number]): StoppedBy | undefined => {
     if (entry.kind === 'hole' && entry.result !== 'hit') return 'hole'
     if (entry.kind === 'fished' && entry.result === 'stopped') return 'line'
-    return entry.kind === 'step' && !entry.done && entry.step.startsWith('ask:') ? 'question' : undefined
+    return entry.kind === 'step' && !entry.done && stepOf(entry.step)?.kind === 'ask' ? 'question' : undefined
   }
   return entries.flatMap((stopped, n) => {
     const by = stoppedBy(stopped)

@@ -1,2 +1,4 @@
-/** How the id of a step begins by which a whole kind of work is said to be done. */
-export const TASK_STEP = 'task:'
+import { stepName } from '../log'
+
+/** The step by which a whole kind of work is said to be done. */
+export const taskStep = (kind: string): string => stepName({ kind: 'task', id: kind })

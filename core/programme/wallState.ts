@@ -64,7 +64,9 @@ export function wallState(job: Job): WallState {
     ...last && { last: { at: last.at, by: last.by, kind: last.kind } },
     screens: arrays.flatMap(({ positions }) => positions.map(({ id, outer }) => ({ ...outer, hung: hung.has(id) }))),
     work: workloadOf(of), needed, used,
-    kit: kitOf({ wall, arrays, wiring, hanging, catalogue: job.catalogue, units: job.site.units }).filter(({ id }) => !/^kit:(fastener|mount|display|box|cable)-/.test(id)).map(({ id, group, name, count, spare }) => ({ id, group, name, count, spare })),
+    kit: kitOf({ wall, arrays, wiring, hanging, catalogue: job.catalogue, units: job.site.units })
+      .filter(({ isModel }) => !isModel)
+      .map(({ id, group, name, count, spare }) => ({ id, group, name, count, spare })),
     samples: samplesOf(of), lessons: lessonsOf(of), drawn: drawnOf(plan),
   }
 }

@@ -1,11 +1,11 @@
 import { recordOf } from '../close/record'
 import { holeSteps, runOf, type RunStep } from '../hang'
 import { arraysOf, type Catalogue, type Rules, type Wall } from '../job'
-import { ofKind, standing, type AsBuilt, type LogEntry } from '../log'
+import { ofKind, standing, stepName, stepOf, type AsBuilt, type LogEntry, type RunStepKind } from '../log'
 import type { WallPlan } from '../plan'
 import type { Standing } from '../plan/stageStates'
 import { KINDS, WORK_KINDS, type WorkKind } from './kinds'
-import { TASK_STEP } from './taskStep'
+import { taskStep } from './taskStep'
 
 /** One kind of work at a wall: how many pieces it has, how many of them are done, and what the wall asks for beside. */
 export interface Work {
@@ -38,6 +38,7 @@ export const runOfWall = ({ wall, plan: { arrays, wiring, hanging }, catalogue, 
 export function workloadOf(of: WorkloadOf): Work[] {
   const { wall, plan, built, log, now, rules } = of
   const steps = new Map(built.steps.filter(({ done }) => done).map(each => [each.step, each]))
+  const isDone = (kind: RunStepKind, id: string) => steps.has(stepName({ kind, id }))
   const run = runOfWall(of)
   const record = recordOf(log, wall)
   const through = new Set(ofKind(standing(log, wall), 'fished').filter(({ result }) => result === 'through').map(({ route }) => route))
@@ -46,22 +47,22 @@ export function workloadOf(of: WorkloadOf): Work[] {
   const routes = plan.wiring.routes
   const cut = plan.wiring.boxes.filter(({ held, kind, cutout }) => held && kind !== 'floor' && cutout.height > 0).length
   const isHardWired = plan.wiring.boxes.some(({ kind }) => kind === 'power' || kind === 'floor') && (rules.power ?? 'electrician') === 'electrician'
-  const pulled = routes.filter(({ id }) => steps.has(`cable:${id}`) || through.has(id))
+  const pulled = routes.filter(({ id }) => isDone('cable', id) || through.has(id))
   const several = arraysOf(wall).filter(({ rows, columns }) => rows * columns > 1).map(({ id }) => id)
   const lifts = run.filter(({ kind }) => kind === 'hang')
   const lifting = plan.hanging.flatMap(({ steps }) => steps.map(step => step.lifting))
-  const done = (kind: WorkKind) => steps.has(`${TASK_STEP}${kind}`)
+  const done = (kind: WorkKind) => steps.has(taskStep(kind))
   const works: Record<WorkKind, { pieces: number, done: number, people?: number, aid?: boolean, planned?: number }> = {
     'survey': { pieces: Math.max(1, Math.ceil(wall.width / 1_000)), done: (wall.evidence?.length ?? 0) > 0 || (wall.structure.members?.length ?? 0) > 0 || (screens.length > 0 && now.issued) ? Infinity : 0 },
-    'isolate': { pieces: isHardWired ? 1 : 0, done: steps.has('check:power') ? 1 : 0 },
+    'isolate': { pieces: isHardWired ? 1 : 0, done: isDone('check', 'power') ? 1 : 0 },
     'mark': { pieces: plan.marking.marks.length, done: built.holes.length > 0 ? Infinity : 0 },
-    'boxes': { pieces: cut, done: steps.has('cable:boxes') ? cut : 0 },
+    'boxes': { pieces: cut, done: isDone('cable', 'boxes') ? cut : 0 },
     'pull': { pieces: routes.length, done: pulled.length, people: Math.max(1, ...routes.map(({ people }) => people)), planned: routes.filter(route => !pulled.includes(route)).reduce((sum, { minutes }) => sum + minutes, 0) },
     'inspect': { pieces: isHardWired ? 1 : 0, done: 0 },
-    'patch': { pieces: plan.wiring.works.patches, done: steps.has('cable:patch') ? plan.wiring.works.patches : 0 },
+    'patch': { pieces: plan.wiring.works.patches, done: isDone('cable', 'patch') ? plan.wiring.works.patches : 0 },
     'paint': { pieces: plan.wiring.works.patches, done: 0 },
     'drill': { pieces: holeSteps(plan.arrays).length, done: now.drilled },
-    'plates': { pieces: plates.length, done: plates.filter(({ array }) => steps.has(`plates:${array}`)).length },
+    'plates': { pieces: plates.length, done: plates.filter(({ array }) => isDone('plates', array)).length },
     'hang': { pieces: screens.length, done: screens.filter(({ id }) => built.hung.includes(id)).length, people: Math.max(1, ...lifts.map(({ people = 1 }) => people)), aid: lifting.some(({ aid }) => aid) },
     'true': { pieces: screens.filter(({ array }) => several.includes(array)).length, done: now.trued && now.read ? Infinity : 0 },
     'test': { pieces: screens.length, done: screens.filter(({ array }) => record.tested.get(array)?.passed).length },
@@ -93,16 +94,21 @@ export function samplesOf(of: WorkloadOf): Sample[] {
   const cut = plan.wiring.boxes.filter(({ held, kind, cutout }) => held && kind !== 'floor' && cutout.height > 0).length
   /** Plates are set, checked and preset, and their brackets fitted: one kind of work in several steps. */
   const ofPlates = new Map<string, { minutes: number, at: string, set: boolean, checked: boolean }>()
+  const ofCable = (id: string, minutes: number, at: string): Sample[] => {
+    if (id === 'boxes') return sample('boxes', cut, minutes, at)
+    return id === 'patch' ? sample('patch', plan.wiring.works.patches, minutes, at) : sample('pull', 1, minutes, at)
+  }
   const samples = noted.flatMap(({ step: id, minutes, at }): Sample[] => {
-    const kind = WORK_KINDS.find(kind => id === `${TASK_STEP}${kind}`)
+    const named = stepOf(id)
+    const kind = WORK_KINDS.find(kind => id === taskStep(kind))
     if (kind) return sample(kind, pieces.get(kind) ?? 0, minutes, at)
     const step = run.get(id)
     switch (step?.kind) {
       case 'drill': return sample('drill', step.holes?.length ?? 0, minutes, at)
       case 'hang': return sample('hang', 1, minutes, at)
-      case 'cable': return id === 'cable:boxes' ? sample('boxes', cut, minutes, at) : id === 'cable:patch' ? sample('patch', plan.wiring.works.patches, minutes, at) : sample('pull', 1, minutes, at)
+      case 'cable': return ofCable(named?.id ?? '', minutes, at)
       case 'plates': case 'level': case 'preset': case 'uprights': {
-        const array = plan.arrays.find(({ id: array }) => id === `${step.kind}:${array}`)?.id
+        const array = plan.arrays.find(({ id: array }) => named?.id === array)?.id
         if (array !== undefined) {
           const sum = ofPlates.get(array) ?? { minutes: 0, at, set: false, checked: false }
           ofPlates.set(array, { minutes: sum.minutes + minutes, at: at > sum.at ? at : sum.at, set: sum.set || step.kind === 'plates', checked: sum.checked || step.kind === 'level' })

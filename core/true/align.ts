@@ -11,6 +11,7 @@ import { roundedTo } from './rounding'
 import { ADJUSTER_NAMES, movedBy, trueScreens, type Adjuster, type TrueScreen } from './screen'
 import { sequenceOf, type TurnStep } from './sequence'
 import { after, deviation, readingFault, readingsOf, seamFault, type Reading } from './seam'
+import { mountKindOf } from '../mount/kinds'
 
 /**
  * What one adjuster is to be moved: by turns, clockwise or not as seen by the person who turns it, or by millimetres
@@ -136,7 +137,11 @@ export function align(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wall, 'id'
   const fits = (of: Reading[], then: number[]) => of.every((reading, n) => Math.abs(deviation(reading, then[n]!)) <= tolerance + 1e-6)
   const closes = fits(readings, values) || fits(known, valuesOf(known))
   const mountOf = mountModels(array, catalogue)
-  const pullsOut = (name: string) => mountOf(plan.positions.find(({ id }) => id === screens.find(screen => screen.name === name)?.id) ?? {})?.kind === 'pull-out'
+  const pullsOut = (name: string) => {
+    const screen = screens.find(screen => screen.name === name)
+    const mount = mountOf(plan.positions.find(({ id }) => id === screen?.id) ?? {})
+    return mount !== undefined && mountKindOf(mount).pullsOut
+  }
   const sequence = sequenceOf(screens, readings, by, pullsOut)
   return {
     array: array.id, name: array.name, target: { ...array.gap, tolerance }, closes, round: seams.round,

@@ -11,6 +11,7 @@ import { cutoutAt, inTheWay, nearestPlace, type Obstacle } from './place'
 import type { Screen } from './screens'
 import { givesSignal, isFeed, placeOf } from './sources'
 import { placeTogether, type Seeking } from './together'
+import { mountKindOf } from '../mount/kinds'
 
 /** A box in its place, or, where none will do, where it was wanted. */
 export interface BoxPlan {
@@ -122,7 +123,7 @@ function depthOf(screen: Screen | undefined, model: BoxModel, at: Point): Pick<B
   return {
     wrong: proud + plug > stowed + 1e-9 ? [words`it projects ${proud}${plug > 0 ? words` plus its plug ${plug}` : []}, but there is only ${stowed} behind the stowed display`] : [],
     doubts: !moves
-      ? [words`behind a ${mounting!.kind === 'tilt' ? 'tilting' : 'fixed'} mount it cannot be reached by hand: plug in before hanging, and take the display down for service`]
+      ? [words`behind a ${mountKindOf(mounting!).staying} mount it cannot be reached by hand: plug in before hanging, and take the display down for service`]
       : service < HAND
         ? [words`the display pulls out ${service}, but plugging in by hand requires ${HAND}`]
         : inward > ARM ? [words`it is ${inward} in from the nearest edge of the display, but an arm reaches only ${ARM}`] : [],
@@ -152,7 +153,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     return at ? bays.flatMap(({ from, to }, n) => at.x >= from && at.x <= to ? [n] : []) : []
   }))
   const taken = { power: baysOn(isFeed), signal: baysOn(givesSignal) }
-  const kindOf = (kind: WallBox['kind']) => isSignal(kind) ? 'signal' as const : 'power' as const
+  const mountKindOf = (kind: WallBox['kind']) => isSignal(kind) ? 'signal' as const : 'power' as const
   const screenOf = (box: WallBox) => box.for.map(id => byId.get(id)).find(found => found !== undefined)
 
   /** What keeps signal and power apart where they share a bay: as obstacles, as high as the wall. */
@@ -189,7 +190,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     })
     obstacles.push({ ...around(cutout, CLEAR), name: `box ${box.id}` })
     const bay = bays.findIndex(({ from, to }) => at.x >= from && at.x <= to)
-    if (!solid && bay >= 0 && isUpper(box.kind)) taken[kindOf(box.kind)].add(bay)
+    if (!solid && bay >= 0 && isUpper(box.kind)) taken[mountKindOf(box.kind)].add(bay)
   }
 
   /** The bays in which a kit's lower box would find a place too. */
@@ -216,7 +217,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     for (const { box, model, placing } of each.filter(({ box }) => box.x !== undefined)) put(box, model, placing, undefined)
     const free = each.filter(({ box }) => box.x === undefined)
     const seeking = free.map(({ box, model, placing }): Seeking => ({
-      size: model.cutout, kind: kindOf(box.kind), wanted: placing?.wanted ?? { x: 0, y: 0 }, rooms: placing?.rooms ?? [], obstacles: besideOthers(box, model),
+      size: model.cutout, kind: mountKindOf(box.kind), wanted: placing?.wanted ?? { x: 0, y: 0 }, rooms: placing?.rooms ?? [], obstacles: besideOthers(box, model),
     }))
     const found = placeTogether(seeking, obstacles, taken, { ownBays, apart })
     free.forEach(({ box, model, placing }, n) => put(box, model, placing, found[n]))

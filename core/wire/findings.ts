@@ -12,6 +12,7 @@ import { keptFrom } from './obstacles'
 import type { Wiring } from './wiring'
 import { givesSignal, isFeed, isGone, nameOfSource } from './sources'
 import { screensOf, type Screen } from './screens'
+import { mountKindOf } from '../mount/kinds'
 
 const STAGE = { stage: 'wire' } as const
 const about = (wall: Wall) => ({ ...STAGE, subject: { kind: 'wall', id: wall.id } } as const)
@@ -149,7 +150,7 @@ function signalFindings(wall: Wall, { unported, links, boxes }: Wiring, screens:
   const sources = (wall.sources ?? []).filter(givesSignal)
   const away = sources.flatMap(source => (source.for ?? []).filter(id => !screens.some(screen => screen.id === id)))
   const open = framed ? links.filter(({ from, to }) => from === undefined && !boxes.some(box => isSignal(box.kind) && box.for.includes(to))).map(({ to }) => to) : []
-  const single = screens.filter(({ mounting }) => mounting?.kind === 'arm')
+  const single = screens.filter(({ mounting }) => mounting && mountKindOf(mounting).swings)
   const channels = [...new Map(single.map(screen => [screen.mounting!.id, screen.mounting!])).values()]
   return [
     ...unported.map(({ source, screens: without }): Finding => ({ ...about(wall), severity: 'stop', code: 'no-port', facts: [without.length], message: words`${nameOfSource(source)} has ${counted(source.ports!)} ${source.ports === 1 ? 'port' : 'ports'}, and ${some(without.map(label))} ${without.length === 1 ? 'gets' : 'get'} none.`, remedy: words`Daisy-chain the screens, or add a player or a splitter.` })),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ENTRY_NAMES, RESULT_NAMES } from '~~/core/log'
+import { LOG_KINDS, RESULT_NAMES } from '~~/core/log'
 import type { Aside } from '~~/server/repositories/setAside'
 
 /**
@@ -18,7 +18,7 @@ async function ask(path: string, init?: { method: string, body: unknown }) {
 }
 await ask('/set-aside')
 const decide = (key: number, accept: boolean) => ask(`/set-aside/${key}`, { method: 'POST', body: { accept } })
-const what = ({ entry }: Aside) => [ENTRY_NAMES[entry.kind], ...'hole' in entry ? [entry.hole, RESULT_NAMES[entry.result]] : [], ...'note' in entry && entry.note ? [`“${entry.note}”`] : []].join(' ')
+const what = ({ entry }: Aside) => [LOG_KINDS[entry.kind].title, ...'hole' in entry ? [entry.hole, RESULT_NAMES[entry.result]] : [], ...'note' in entry && entry.note ? [`“${entry.note}”`] : []].join(' ')
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LogEntry } from '~~/core/log'
 import type { WorkKind } from '~~/core/programme'
-import { TASK_STEP } from '~~/core/programme/taskStep'
+import { taskStep } from '~~/core/programme/taskStep'
 import { wallKey } from '~/sync/device'
 import { useOutbox } from '~/sync/useOutbox'
 
@@ -22,7 +22,7 @@ const me = useMe()
 const { device, outbox, waiting } = useOutbox()
 const says = ref('')
 const state = ref<'open' | 'waits' | 'recorded'>('open')
-const step = `${TASK_STEP}${kind}`
+const step = taskStep(kind)
 /** Whether it waits on this device; what waited and does no more has been sent. */
 async function look() {
   const waits = await device.entries.where('key').equals(wallKey(site, wall)).filter(({ entry, refused }) => refused === undefined && entry.kind === 'step' && entry.step === step).count().catch(() => 0)

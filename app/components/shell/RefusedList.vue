@@ -2,7 +2,7 @@
 import { TriangleAlert } from 'lucide-vue-next'
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import type { LogEntry } from '~~/core/job'
-import { ENTRY_NAMES } from '~~/core/log'
+import { LOG_KINDS } from '~~/core/log'
 import type { DesignChange, UnsentEntry } from '~/sync/device'
 import { useOutbox } from '~/sync/useOutbox'
 
@@ -31,7 +31,7 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
       </p>
       <ul class="mt-2 space-y-3">
         <li v-for="entry in waiting.entries" :key="entry.n" class="border-l-4 border-stop pl-2" data-testid="refused-entry">
-          <p>{{ [`${ENTRY_NAMES[entry.entry.kind]}${'hole' in entry.entry ? ` ${entry.entry.hole}` : ''}`, entry.wall, entry.entry.by, whenOf(entry.entry.at)].join(', ') }}</p>
+          <p>{{ [`${LOG_KINDS[entry.entry.kind].title}${'hole' in entry.entry ? ` ${entry.entry.hole}` : ''}`, entry.wall, entry.entry.by, whenOf(entry.entry.at)].join(', ') }}</p>
           <p class="text-stop">
             {{ entry.refused }}
           </p>

@@ -2,7 +2,7 @@
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
 import { STAGES } from '~~/core/finding'
-import { ENTRY_NAMES, type EntryKind } from '~~/core/log'
+import { LOG_KINDS, type EntryKind } from '~~/core/log'
 import type { ListedWall } from '~/composables/useWalls'
 
 /**
@@ -47,7 +47,7 @@ const isNow = ({ next }: ListedWall) => next !== undefined && Date.parse(next.st
 const shortly = (at: string, timeZone?: string) => new Date(at).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short', timeZone })
 function lastSaid(wall: ListedWall) {
   const { last } = wall.state ?? {}
-  return last && last.at > wall.savedAt ? `${ENTRY_NAMES[last.kind as EntryKind]}, ${last.by}` : `saved, ${wall.savedBy || 'name not known'}`
+  return last && last.at > wall.savedAt ? `${LOG_KINDS[last.kind as EntryKind].title}, ${last.by}` : `saved, ${wall.savedBy || 'name not known'}`
 }
 </script>
 

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { ASKED } from '~~/core/hang/open'
 import type { Mount } from '~~/core/job'
-import { RESULT_NAMES } from '~~/core/log'
+import { RESULT_NAMES, stepName } from '~~/core/log'
 import type { Remedy } from '~~/core/plan/remedies'
 import { Cancelled } from '~/workers/pool'
 import { tellsHere, useStudies } from '~/workers/useStudies'
@@ -46,7 +45,7 @@ function choose(remedy: Remedy) {
 function stopAndAsk() {
   const hole = asked.value?.hole ?? ''
   const label = steps.value.find(each => each.hole.id === hole)?.label ?? hole
-  const faults = store.record({ kind: 'step', step: `${ASKED}${hole || 'wall'}`, done: false, note: `${label}${asked.value ? ` ${RESULT_NAMES[asked.value.result]}` : ''}: what is to be done?` })
+  const faults = store.record({ kind: 'step', step: stepName({ kind: 'ask', id: hole || 'wall' }), done: false, note: `${label}${asked.value ? ` ${RESULT_NAMES[asked.value.result]}` : ''}: what is to be done?` })
   fault.value = faults.map(({ message }) => message).join(' ')
   if (faults.length === 0) emit('done')
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ASKED } from '~~/core/hang/open'
+import { stepOf } from '~~/core/log'
 
 /** What a person at the wall has asked and nobody has answered. */
 const store = useWallStore()
@@ -7,7 +7,7 @@ const { built } = useWallPlan()
 const answers = ref<Record<string, string>>({})
 const fault = ref('')
 const id = useId()
-const open = computed(() => built.value.steps.filter(({ step, done }) => step.startsWith(ASKED) && !done))
+const open = computed(() => built.value.steps.filter(({ step, done }) => stepOf(step)?.kind === 'ask' && !done))
 function answer(step: string) {
   const note = (answers.value[step] ?? '').trim()
   if (!note) return void (fault.value = 'Enter an answer. It is kept in the log.')

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { STAGES } from '~~/core/finding'
 import type { LogEntry } from '~~/core/job'
+import { closedStage } from '~~/core/log'
 
 /**
  * A wall by its address alone, as its code on a sheet has it: a wall that was signed for opens for service, one that
@@ -7,7 +9,8 @@ import type { LogEntry } from '~~/core/job'
  */
 const { site, wall } = useRoute().params as { site: string, wall: string }
 const log = await api<{ job: { log: LogEntry[] } }>(`/sites/${site}/walls/${wall}`).then(({ job }) => job.log, () => [])
-const stage = log.some(({ kind }) => kind === 'signed') ? 'close' : log.some(({ kind }) => kind === 'issued') ? 'hang' : 'survey'
+const closed = closedStage(log)
+const stage = closed === undefined ? 'survey' : STAGES[STAGES.indexOf(closed) + 1] ?? closed
 await navigateTo(`/sites/${site}/walls/${wall}/${stage}`, { replace: true })
 </script>
 
