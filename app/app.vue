@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
+import { pagesFor } from './navigation'
 
 const { theme } = usePreferences()
 const palette = ref(false)
@@ -15,9 +16,11 @@ useCommands([
   { id: 'palette', title: 'Search commands', group: 'Everywhere', keys: ['/', 'ctrl+k'], run: () => { palette.value = true } },
   { id: 'keys', title: 'Show keyboard shortcuts', group: 'Everywhere', keys: ['?'], run: () => { keySheet.value = true } },
   { id: 'light', title: 'Switch theme: desk or site', group: 'Everywhere', keys: ['l'], run: () => { theme.value = theme.value === 'desk' ? 'site' : 'desk' } },
-  { id: 'sites', title: 'All sites', group: 'Go to', keys: ['s'], run: () => { void navigateTo('/') } },
-  { id: 'catalogue', title: 'Catalogue', group: 'Go to', run: () => { void navigateTo('/catalogue') } },
 ])
+const session = useSessionStore()
+const pages = computed(() => session.person ? pagesFor(action => session.may(action)) : [])
+useCommands(() => pages.value.map(({ title, to, keys }) =>
+  ({ id: `to-${to}`, title, group: 'Go to' as const, ...keys && { keys }, run: () => void navigateTo(to) })))
 useEventListener(window, 'keydown', (event) => {
   // While a dialog is on its way, what is typed is meant for it and does nothing else.
   if (!palette.value && !keySheet.value) runByKey(event)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { EXPORTS, FORMATS } from '~~/core/formats'
 import { useLocalStorage } from '@vueuse/core'
 import { Download, FileUp, Plus } from 'lucide-vue-next'
 import { KINDS, MODEL_KINDS, offered, type Model, type ModelKind } from '~~/core/catalogue'
@@ -109,7 +110,7 @@ useHead({ title: 'Catalogue · Wide Trellis' })
             <FileUp class="size-4" aria-hidden="true" /> Import
             <input type="file" class="sr-only" accept=".csv,.json,text/csv,application/json" data-testid="model-file" @change="choose">
           </label>
-          <a v-for="format in ['csv', 'json']" :key="format" class="press" :href="`/api/catalogue/${kind}?format=${format}`" download><Download class="size-4" aria-hidden="true" /> {{ format.toUpperCase() }}</a>
+          <a v-for="format in EXPORTS.catalogue" :key="format" class="press" :href="`/api/catalogue/${kind}?format=${format}`" download><Download class="size-4" aria-hidden="true" /> {{ FORMATS[format].name }}</a>
         </div>
         <p class="min-h-5 text-sm" role="status">
           {{ said }}

@@ -66,7 +66,6 @@ async function readFile(event: Event) {
   input.value = ''
 }
 useCommands([
-  { id: 'programme', title: 'Programme', group: 'Go to', when: () => session.may('programme.read'), run: () => void navigateTo('/programme') },
   { id: 'import', title: 'Import job file', group: 'Everywhere', when: () => session.may('site.begin'), run: () => file.value?.click() },
 ])
 </script>

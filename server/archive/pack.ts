@@ -19,7 +19,7 @@ interface PackRequest { site: string, wall: string, format: 'pdf' | 'zip', job: 
 export async function packAnswer(event: H3Event, { site, wall, format, job, options }: PackRequest): Promise<unknown> {
   if (format === 'pdf') {
     const pdf = await work('handover', { job, wall, options })
-    asFile(event, [site, wall, 'handover'], 'pdf', 'application/pdf')
+    asFile(event, [site, wall, 'handover'], 'pdf')
     return Buffer.from(pdf)
   }
   const { files, made, photos } = await work('pack', { job, wall, options })
@@ -28,6 +28,6 @@ export async function packAnswer(event: H3Event, { site, wall, format, job, opti
   for (const { name, content } of files) zip.addBuffer(Buffer.from(content), name, at)
   for (const { name, path } of photosOf(folderOfFirm(firmOf(event)), site, job)) if (photos.includes(name)) zip.addBuffer(readFileSync(path), `photos/${name}`, { ...at, compress: false })
   zip.end()
-  asFile(event, [site, wall, 'handover'], 'zip', 'application/zip')
+  asFile(event, [site, wall, 'handover'], 'zip')
   return sendStream(event, zip.outputStream as Readable)
 }

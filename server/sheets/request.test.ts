@@ -3,16 +3,16 @@ import { exampleJob } from '../../tests/fixtures/job'
 import { planWall } from '../../core/plan'
 import { sheetRequest } from '../utils/sheetRequest'
 import { marksAsCsv } from './csv'
-import { SHEET_FORMATS } from './files'
+import { EXPORTS } from '../../core/formats'
 
 describe('asking for a sheet', () => {
   it('gives what is asked for, and else A3 as PDF in the site’s unit', () => {
-    expect(sheetRequest({}, 'imperial', SHEET_FORMATS)).toEqual({ format: 'pdf', options: { paper: 'a3', units: 'imperial', precision: {} } })
-    expect(sheetRequest({ format: 'csv', paper: 'letter', units: 'metric', fine: '1', scale: '10' }, 'imperial', SHEET_FORMATS)).toEqual({ format: 'csv', options: { paper: 'letter', units: 'metric', precision: { decimals: 1, denominator: 32 }, scale: 10 } })
+    expect(sheetRequest({}, 'imperial', EXPORTS.sheet)).toEqual({ format: 'pdf', options: { paper: 'a3', units: 'imperial', precision: {} } })
+    expect(sheetRequest({ format: 'csv', paper: 'letter', units: 'metric', fine: '1', scale: '10' }, 'imperial', EXPORTS.sheet)).toEqual({ format: 'csv', options: { paper: 'letter', units: 'metric', precision: { decimals: 1, denominator: 32 }, scale: 10 } })
   })
 
   it.each([['format', 'dwg'], ['paper', 'a0'], ['units', 'cubits'], ['fine', 'yes'], ['scale', '1:25'], ['scale', '0']])('refuses %s=%s and says what there is', (key, value) => {
-    expect(() => sheetRequest({ [key]: value }, 'metric', SHEET_FORMATS)).toThrow(new RegExp(`“${key}” must be (one of|a whole number)`))
+    expect(() => sheetRequest({ [key]: value }, 'metric', EXPORTS.sheet)).toThrow(new RegExp(`“${key}” must be (one of|a whole number)`))
   })
 })
 

@@ -1,3 +1,4 @@
+import type { FormatOf } from '../../core/formats'
 import { arrange, pixelMap, testPicture } from '../../core/arrange'
 import {
   arraysOf, InvalidJob, LIMITS, soundJsonFault, validateJob, type Fault, type Job, type LogEntry, type StoredRevision,
@@ -11,8 +12,7 @@ import { wallState, type WallState } from '../../core/programme/wallState'
 import { PAPERS, stamped } from '../../core/sheet'
 import { drawElectrician, drawLabels, scheduleOf } from '../../core/wire'
 import {
-  differenceFile, kitFile, sheetFile, templatesFile, type DifferenceFormat, type KitFormat, type SheetFormat,
-  type TemplateFormat,
+  differenceFile, kitFile, sheetFile, templatesFile,
 } from '../sheets/files'
 import { handoverPdf, packOf, type Pack } from '../sheets/pack'
 import { sheetAsPdf } from '../sheets/pdf'
@@ -45,7 +45,7 @@ export const TASKS = {
   state: ({ job }: { job: string }): WallState => wallState(JSON.parse(job) as Job),
 
   /** The mark-out sheet of a job's one wall as a file; undefined where it has no such revision. */
-  async sheet({ job, format, revision, options }: OfRevision & { format: SheetFormat }): Promise<Uint8Array | string | undefined> {
+  async sheet({ job, format, revision, options }: OfRevision & { format: FormatOf<'sheet'> }): Promise<Uint8Array | string | undefined> {
     const source = sourceOf(job, revision)
     return source && sheetFile(source, format, options)
   },
@@ -54,19 +54,19 @@ export const TASKS = {
    * Templates of plates and cut-outs of a job's one wall; undefined where it has no such revision or nothing of this
    * id.
    */
-  async templates({ job, format, of, revision, options }: OfRevision & { format: TemplateFormat, of?: string }): Promise<Uint8Array | string | undefined> {
+  async templates({ job, format, of, revision, options }: OfRevision & { format: FormatOf<'templates'>, of?: string }): Promise<Uint8Array | string | undefined> {
     const source = sourceOf(job, revision)
     return source && templatesFile(source, format, of, options)
   },
 
   /** Parts and tools that a revision of a job's one wall needs; undefined where it has no such revision. */
-  async kit({ job, format, revision, options }: OfRevision & { format: KitFormat }): Promise<Uint8Array | string | undefined> {
+  async kit({ job, format, revision, options }: OfRevision & { format: FormatOf<'kit'> }): Promise<Uint8Array | string | undefined> {
     const source = sourceOf(job, revision)
     return source && kitFile(source, format, options)
   },
 
   /** What differs between two revisions of a job's one wall; undefined where it lacks one of them. */
-  async difference({ job, format, from, to, options }: Omit<OfRevision, 'revision'> & { format: DifferenceFormat, from: string, to: string }): Promise<Uint8Array | string | undefined> {
+  async difference({ job, format, from, to, options }: Omit<OfRevision, 'revision'> & { format: FormatOf<'difference'>, from: string, to: string }): Promise<Uint8Array | string | undefined> {
     const [before, after] = [sourceOf(job, from), sourceOf(job, to)]
     return before && after && differenceFile(before, after, format, options)
   },

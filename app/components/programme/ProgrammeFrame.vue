@@ -1,20 +1,17 @@
 <script setup lang="ts">
+import { pagesFor } from '~/navigation'
+
 /** The pages of the programme: the bar, which of them one is on, and what failed. */
 const { title } = defineProps<{ title: string }>()
 const store = useProgrammeStore()
 const route = useRoute()
+const session = useSessionStore()
 /**
  * The schedule is calculated of all sites, so that only people who see all sites have it; everyone has what is
  * published.
  */
-const PAGES = [
-  { to: '/programme', title: 'Schedule', plans: true }, { to: '/programme/week', title: 'Week' }, { to: '/programme/day', title: 'Day sheet' },
-  { to: '/programme/stock', title: 'Stock and vans' }, { to: '/programme/learned', title: 'Lessons learned', plans: true }, { to: '/programme/crews', title: 'Crews and hours', plans: true },
-]
-const session = useSessionStore()
-const pages = computed(() => PAGES.filter(({ plans }) => !plans || session.may('programme.plan')))
+const pages = computed(() => pagesFor(action => session.may(action), 'programme'))
 onMounted(() => store.load())
-useCommands(() => pages.value.map(({ to, title }) => ({ id: `to-${to}`, title, group: 'Go to' as const, run: () => void navigateTo(to) })))
 </script>
 
 <template>

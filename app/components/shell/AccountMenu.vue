@@ -2,11 +2,11 @@
 import { ChevronDown, CircleUserRound } from 'lucide-vue-next'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ROLE_WORDS } from '~~/core/people'
+import { pagesFor } from '~/navigation'
 
 /** Who is signed in, as what; and the ways to account, people and audit. */
 const session = useSessionStore()
-const PAGES = [['Your account', '/account', 'account'], ['People', '/people', 'people.manage'], ['Audit log', '/audit', 'audit.read']] as const
-const pages = computed(() => PAGES.filter(([, , action]) => session.may(action)))
+const pages = computed(() => pagesFor(action => session.may(action), 'account'))
 const others = computed(() => session.demo?.filter(({ id }) => id !== session.person?.id) ?? [])
 async function become(person: string) {
   await api('/session/demo', { method: 'POST', body: { person } })
@@ -26,7 +26,7 @@ async function become(person: string) {
       <p class="px-3 py-2 text-ink-soft">
         <span class="block font-semibold text-ink">{{ session.person.name }}</span>{{ session.firm?.name }}
       </p>
-      <MenuItem v-for="[title, to] in pages" :key="to" v-slot="{ active, close }">
+      <MenuItem v-for="{ title, to } in pages" :key="to" v-slot="{ active, close }">
         <NuxtLink :to="to" no-prefetch class="block px-3 py-2" :class="{ 'bg-plaster underline': active }" @click="close">{{ title }}</NuxtLink>
       </MenuItem>
       <template v-if="others.length">

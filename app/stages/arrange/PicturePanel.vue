@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Download, ImageUp } from 'lucide-vue-next'
+import { EXPORTS, FORMATS } from '~~/core/formats'
 import {
   fitSource, hiddenPixels, lostToSeams, massOf, pixelMap, powerOf, seamTolerance, testPicture,
 } from '~~/core/arrange'
@@ -122,8 +123,8 @@ async function savePng() {
       </p>
     </div>
     <div class="grid grid-cols-4 gap-1">
-      <a v-for="format in ['json', 'csv', 'svg']" :key="format" class="press !px-1" :href="address(format)" download>
-        <Download class="size-3.5" aria-hidden="true" /> {{ format.toUpperCase() }}
+      <a v-for="format in EXPORTS.pixels" :key="format" class="press !px-1" :href="address(format)" download>
+        <Download class="size-3.5" aria-hidden="true" /> {{ FORMATS[format].name }}
       </a>
       <button type="button" class="press !px-1" @click="savePng">
         <Download class="size-3.5" aria-hidden="true" /> PNG

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Download } from 'lucide-vue-next'
+import { EXPORTS, FORMATS } from '~~/core/formats'
 import { PAPERS, type PaperName } from '~~/core/sheet'
 import { parseScale } from '~~/core/sheet/parseScale'
 
@@ -61,8 +62,8 @@ const chooseTemplate = (value: string) => {
     The files show the last saved state. Some changes are not saved yet.
   </p>
   <div class="grid grid-cols-3 gap-2">
-    <a v-for="format in ['pdf', 'svg', 'dxf', 'csv', 'json']" :key="format" class="press" :href="sheet(format)" download>
-      <Download class="size-4" aria-hidden="true" /> {{ format.toUpperCase() }}
+    <a v-for="format in EXPORTS.sheet" :key="format" class="press" :href="sheet(format)" download>
+      <Download class="size-4" aria-hidden="true" /> {{ FORMATS[format].name }}
     </a>
   </div>
   <p class="text-xs text-ink-soft">

@@ -9,6 +9,6 @@ export default defineEventHandler((event) => {
   const site = getRouterParam(event, 'site')!
   const archive = siteArchive(database(event), folderOfFirm(firmOf(event)), site)
   audited(event, 'export', site, 'with its photos')
-  asFile(event, [site], 'zip', 'application/zip')
+  asFile(event, [site], 'zip')
   return sendStream(event, archive)
 })

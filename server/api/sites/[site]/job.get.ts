@@ -9,6 +9,6 @@ export default defineEventHandler((event) => {
   const site = getRouterParam(event, 'site')!
   const text = writeJob(exportJob(database(event), site))
   audited(event, 'export', site, 'job file')
-  asFile(event, [site], 'json', 'application/json; charset=utf-8')
+  asFile(event, [site], 'json')
   return text
 })

@@ -1,6 +1,6 @@
 import { database } from '../../../../../accounts/access'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
-import { DIFFERENCE_FORMATS } from '../../../../../sheets/files'
+import { EXPORTS } from '../../../../../../core/formats'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
 import { revisionOf, sheetRequest } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
@@ -10,7 +10,7 @@ export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const job = readJobText(database(event), site, wall)
   const query = getQuery(event)
-  const { format, options } = sheetRequest(query, siteUnits(database(event), site), DIFFERENCE_FORMATS)
+  const { format, options } = sheetRequest(query, siteUnits(database(event), site), EXPORTS.difference)
   const [from, to] = [revisionOf(query.from) ?? '', revisionOf(query.to) ?? 'draft']
   return sheetAnswer(event, await work('difference', { job, format, from, to, options }), [site, wall, from, to], format, `revision ${from} or ${to} of this wall`)
 })

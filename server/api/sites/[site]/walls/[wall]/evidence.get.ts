@@ -9,6 +9,6 @@ import { asFile } from '../../../../../utils/attachment'
 export default defineEventHandler((event) => {
   const { job } = readWall(database(event), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!)
   const [wall] = job.walls
-  asFile(event, [job.site.id, wall!.id, 'evidence'], 'csv', 'text/csv; charset=utf-8')
+  asFile(event, [job.site.id, wall!.id, 'evidence'], 'csv')
   return Papa.unparse({ fields: [...EVIDENCE_COLUMNS], data: evidenceToRows(wall!.evidence ?? []) }, CSV_OUT)
 })

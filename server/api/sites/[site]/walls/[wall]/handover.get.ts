@@ -1,3 +1,4 @@
+import { EXPORTS } from '../../../../../../core/formats'
 import { writeJob } from '../../../../../../core/job'
 import { database } from '../../../../../accounts/access'
 import { packAnswer } from '../../../../../archive/pack'
@@ -16,6 +17,6 @@ export default defineEventHandler(async (event) => {
   const db = database(event)
   wallDocument(db, siteRow(db, site).key, wall)
   const units = siteUnits(db, site)
-  const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...getQuery(event) }, units, ['pdf', 'zip'])
+  const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...getQuery(event) }, units, EXPORTS.handover)
   return packAnswer(event, { site, wall, format, job: writeJob(exportJob(db, site)), options: { paper: options.paper, units: options.units } })
 })

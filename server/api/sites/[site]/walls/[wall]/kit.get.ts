@@ -1,6 +1,6 @@
 import { database } from '../../../../../accounts/access'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
-import { KIT_FORMATS } from '../../../../../sheets/files'
+import { EXPORTS } from '../../../../../../core/formats'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
 import { revisionOf, sheetRequest } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
@@ -11,7 +11,7 @@ export default defineEventHandler(async (event) => {
   const job = readJobText(database(event), site, wall)
   const units = siteUnits(database(event), site)
   const query = getQuery(event)
-  const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units, KIT_FORMATS)
+  const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units, EXPORTS.kit)
   const revision = revisionOf(query.revision)
   return sheetAnswer(event, await work('kit', { job, format, ...revision !== undefined && { revision }, options }), [site, wall, 'parts-and-tools'], format, `revision ${revision} of this wall`)
 })

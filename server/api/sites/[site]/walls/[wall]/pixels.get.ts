@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { CSV_OUT } from '../../../../../../core/csv'
+import { EXPORTS } from '../../../../../../core/formats'
 import { database } from '../../../../../accounts/access'
 import { readJobText } from '../../../../../repositories/walls'
 import { notFound } from '../../../../../utils/apiError'
@@ -7,18 +8,16 @@ import { asFile } from '../../../../../utils/attachment'
 import { choice } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
 
-const TYPES = { json: 'application/json', csv: 'text/csv; charset=utf-8', svg: 'image/svg+xml' }
-
 /** The pixel map of a wall's array, `?array=` its id or else the first: JSON, CSV or a labelled test picture. */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const query = getQuery(event)
-  const format = choice('format', query.format, ['json', 'csv', 'svg'], 'json')
+  const format = choice('format', query.format, [...EXPORTS.pixels], EXPORTS.pixels[0])
   const id = query.array === undefined ? undefined : String(query.array)
   const found = await work('pixels', { job: readJobText(database(event), site, wall), drawn: format === 'svg', ...id !== undefined && { array: id } })
   if (!found) throw notFound('this array with screens on this wall')
   const { array, map, picture } = found
-  asFile(event, [site, wall, array, 'pixels'], format, TYPES[format])
+  asFile(event, [site, wall, array, 'pixels'], format)
   if (format === 'svg') return picture
   if (format === 'json') return JSON.stringify({ array, ...map }, null, 2)
   return Papa.unparse({

@@ -1,6 +1,6 @@
 import { database } from '../../../../../accounts/access'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
-import { SHEET_FORMATS } from '../../../../../sheets/files'
+import { EXPORTS } from '../../../../../../core/formats'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
 import { revisionOf, sheetRequest } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
@@ -14,7 +14,7 @@ export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const job = readJobText(database(event), site, wall)
   const query = getQuery(event)
-  const { format, options } = sheetRequest(query, siteUnits(database(event), site), SHEET_FORMATS)
+  const { format, options } = sheetRequest(query, siteUnits(database(event), site), EXPORTS.sheet)
   const revision = revisionOf(query.revision)
   const address = `${getRequestURL(event).origin}/sites/${site}/walls/${wall}`
   const file = await work('sheet', { job, format, ...revision !== undefined && { revision }, options: { ...options, address } })

@@ -1,6 +1,6 @@
 import { database } from '../../../../../accounts/access'
 import { readJobText, siteUnits } from '../../../../../repositories/walls'
-import { TEMPLATE_FORMATS } from '../../../../../sheets/files'
+import { EXPORTS } from '../../../../../../core/formats'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
 import { revisionOf, sheetRequest } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
@@ -10,7 +10,7 @@ export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const job = readJobText(database(event), site, wall)
   const query = getQuery(event)
-  const { format, options } = sheetRequest(query, siteUnits(database(event), site), TEMPLATE_FORMATS)
+  const { format, options } = sheetRequest(query, siteUnits(database(event), site), EXPORTS.templates)
   const [revision, of] = [revisionOf(query.revision), revisionOf(query.of)]
   const file = await work('templates', { job, format, ...of !== undefined && { of }, ...revision !== undefined && { revision }, options })
   return sheetAnswer(event, file, [site, wall, 'templates', ...of ? [of] : []], format, of === undefined ? 'a plate or cut-out of this wall to draw a template for' : `plate or cut-out “${of}” on this wall`)

@@ -1,0 +1,25 @@
+import { readdirSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { may, type StaffRole } from '../core/people'
+import { PAGES, pagesFor } from './navigation'
+
+/** Pages that are reached otherwise: by a link, or before anybody is signed in. */
+const OTHERWISE = ['/sign-in', '/begin']
+
+describe('the table of pages', () => {
+  it('has every page that has an address of its own, once', () => {
+    const files = readdirSync('app/pages', { recursive: true, encoding: 'utf8' })
+      .filter(file => file.endsWith('.vue') && !file.includes('['))
+      .map(file => `/${file.replace(/(^|\/)index\.vue$/, '').replace('.vue', '')}`)
+    expect([...PAGES.map(({ to }) => to), ...OTHERWISE].sort()).toEqual(files.sort())
+  })
+
+  it('offers each person what he may see, in the menu, on the bar and in the palette', () => {
+    const titles = (role: StaffRole, offered?: 'account' | 'programme') =>
+      pagesFor(action => may({ role, sites: [] }, action), offered).map(({ title }) => title)
+    expect(titles('crew', 'account')).toEqual(['Your account'])
+    expect(titles('planner', 'account')).toEqual(['Your account', 'People', 'Audit log'])
+    expect(titles('crew', 'programme')).toEqual(['Week', 'Day sheet', 'Stock and vans'])
+    expect(titles('planner')).toHaveLength(PAGES.length)
+  })
+})
