@@ -2,6 +2,7 @@ import { Refused, type Answer, type Option, type Verb } from './verb'
 import { align } from './verbs/align'
 import { diff } from './verbs/diff'
 import { fields } from './verbs/fields'
+import { findings } from './verbs/findings'
 import { logVerify } from './verbs/logVerify'
 import { plan } from './verbs/plan'
 import { schema } from './verbs/schema'
@@ -11,7 +12,7 @@ import { templates } from './verbs/templates'
 
 /** Every verb, by the words that name it. */
 const VERBS: Record<string, Verb> = {
-  plan, sheet, templates, diff, align, study, 'log verify': logVerify, schema, fields,
+  plan, sheet, templates, diff, align, study, 'log verify': logVerify, schema, fields, findings,
 }
 
 const HELP = `wt: Wide Trellis on the command line

@@ -1,3 +1,4 @@
+import type { FindingCode } from './findings'
 import type { Subject } from './subject'
 import type { Text } from './units'
 
@@ -12,7 +13,7 @@ export interface Cure { kind: 'shift-plate', array: string, row: number, column:
 export interface Finding {
   severity: 'stop' | 'caution' | 'note'
   /** Names the kind of finding, for scripts. */
-  code: string
+  code: FindingCode
   stage: Stage
   /** What it is about. */
   subject: Subject
@@ -24,6 +25,8 @@ export interface Finding {
    * only some of.
    */
   facts?: number[]
+  /** Whether no person may override this stop. */
+  never?: true
   /** Who took this stop upon themselves, and why; it is then shown as a caution. */
   overridden?: { by: string, reason: string, at: string }
 }

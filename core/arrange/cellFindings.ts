@@ -15,7 +15,7 @@ const ALIKE = 0.01
 export function cellFindings(array: ScreenArray, display: OrientedDisplay, cells: Cell[]): Finding[] {
   if (cells.length === 0) {
     return [{
-      severity: 'stop', code: 'array-empty', stage: 'arrange', subject: { kind: 'array', id: array.id },
+      severity: 'stop', code: 'array-empty' as const, stage: 'arrange', subject: { kind: 'array', id: array.id },
       message: words`${array.name} has no screens: every position is empty.`, remedy: words`Add a screen in at least one position, or delete the array.`,
     }]
   }
@@ -30,14 +30,14 @@ export function cellFindings(array: ScreenArray, display: OrientedDisplay, cells
     return [
       ...unlike
         ? [{
-            ...about, severity: 'stop' as const, code: 'cell-of-another-size',
+            ...about, severity: 'stop' as const, code: 'cell-of-another-size' as const,
             message: words`${name} is ${width} × ${height}; the other screens of the grid are ${display.width} × ${display.height}.`,
             remedy: words`Use a model of the same size, or hang mixed sizes in one row or one column.`,
           }]
         : [],
       ...coarser > ALIKE
         ? [{
-            ...about, severity: 'caution' as const, code: 'cell-of-another-pitch',
+            ...about, severity: 'caution' as const, code: 'cell-of-another-pitch' as const,
             message: words`${name} has a pixel pitch of ${own.x.toFixed(3)} mm, the other screens ${pitch.x.toFixed(3)} mm: a picture across both changes sharpness at the seam.`,
           }]
         : [],

@@ -1,3 +1,4 @@
+import type { FindingCode } from '../findings'
 import type { Finding, Stage } from '../finding'
 import { sharedBy } from '../geometry'
 import type { Feature, ScreenArray, Wall } from '../job'
@@ -9,13 +10,13 @@ const OPEN: Record<string, string> = { door: 'a door', window: 'a window', sprin
 /** What stands in front of the wall. */
 const IN_FRONT: Record<string, string> = { counter: 'the counter', furniture: 'the furniture' }
 
-function told(feature: Feature): { severity: Finding['severity'], code: string, what: string, remedy: Text } | undefined {
+function told(feature: Feature): { severity: Finding['severity'], code: FindingCode, what: string, remedy: Text } | undefined {
   const { kind, keepReachable } = feature
   const plain = kind.replace('-', ' ')
-  if (OPEN[kind]) return { severity: 'stop', code: 'array-over-opening', what: OPEN[kind], remedy: words`Move the array clear of it.` }
-  if (kind === 'ceiling-line') return { severity: 'stop', code: 'array-over-ceiling', what: 'the ceiling line', remedy: words`Hang the array lower.` }
-  if (keepReachable) return { severity: 'stop', code: 'array-over-reachable', what: `the ${plain} that must stay accessible`, remedy: words`Move the array clear of it, or have a licensed person move the ${plain}.` }
-  if (IN_FRONT[kind]) return { severity: 'caution', code: 'array-behind-furniture', what: IN_FRONT[kind], remedy: words`Hang the array higher, or make sure that nobody leans on it.` }
+  if (OPEN[kind]) return { severity: 'stop', code: 'array-over-opening' as const, what: OPEN[kind], remedy: words`Move the array clear of it.` }
+  if (kind === 'ceiling-line') return { severity: 'stop', code: 'array-over-ceiling' as const, what: 'the ceiling line', remedy: words`Hang the array lower.` }
+  if (keepReachable) return { severity: 'stop', code: 'array-over-reachable' as const, what: `the ${plain} that must stay accessible`, remedy: words`Move the array clear of it, or have a licensed person move the ${plain}.` }
+  if (IN_FRONT[kind]) return { severity: 'caution', code: 'array-behind-furniture' as const, what: IN_FRONT[kind], remedy: words`Hang the array higher, or make sure that nobody leans on it.` }
   return undefined
 }
 

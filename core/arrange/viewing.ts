@@ -103,14 +103,14 @@ export function viewingFindings(array: ScreenArray, outline: Rect, cells: Cell[]
   return [
     ...nearest > farthest
       ? [{
-          ...about, severity: 'caution' as const, code: 'viewing-too-high',
+          ...about, severity: 'caution' as const, code: 'viewing-too-high' as const,
           message: words`${array.name} is too high for its size: a standing viewer must be ${nearest} away to view it in comfort, but can read it from at most ${farthest} away (${READING}; 30° to the top edge, 15° to the centre).`,
           remedy: words`Hang it lower, or use larger displays.`,
         }]
       : [],
     ...walkway && face !== undefined && face > out && inReach
       ? [{
-          ...about, severity: 'caution' as const, code: 'stands-into-walkway',
+          ...about, severity: 'caution' as const, code: 'stands-into-walkway' as const,
           message: words`The face of ${array.name} projects ${face} from the wall with its bottom edge ${outline.y} above the floor; beside a walkway the maximum is ${out} between heights of ${from} and ${to} (ADA 307.2).`,
           remedy: words`Check local accessibility rules, then recess the array, fit a guard below it that a cane detects, or hang it higher.`,
         }]

@@ -19,8 +19,8 @@ const about = (array: ScreenArray) => ({ stage: 'fix', subject: { kind: 'array',
 /** A stop for each way in which fasteners cannot hold a plate at all. */
 export function unheldFindings(array: ScreenArray, unheld: { position: Position, why: Unheld }[]): Finding[] {
   return unheld.map(({ position: { id, row, column }, why }): Finding => why === 'none-above-foot'
-    ? { severity: 'stop', code: 'no-fastener-above-foot', stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: every fastener is at the bottom of the plate, so nothing holds the top of the plate to the wall.`, remedy: words`Fasten a row above the bottom, or use another mount for ${array.name}.` }
-    : { severity: 'stop', code: 'plate-free-to-turn', stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: the plate has one fastener, off the display’s centre line, so nothing stops the plate turning.`, remedy: words`Use two or more fasteners, or move the fastener to the display’s centre line.` })
+    ? { severity: 'stop', code: 'no-fastener-above-foot' as const, stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: every fastener is at the bottom of the plate, so nothing holds the top of the plate to the wall.`, remedy: words`Fasten a row above the bottom, or use another mount for ${array.name}.` }
+    : { severity: 'stop', code: 'plate-free-to-turn' as const, stage: 'fix', subject: { kind: 'screen', id }, message: words`R${String(row)} C${String(column)}: the plate has one fastener, off the display’s centre line, so nothing stops the plate turning.`, remedy: words`Use two or more fasteners, or move the fastener to the display’s centre line.` })
 }
 
 /** A stop where loads across the grain push screws towards an edge that is too near for that. */
@@ -30,7 +30,7 @@ export function loadedEdgeFindings(array: ScreenArray, judgements: { position: P
   const worst = found.reduce((a, b) => b.edge < a.edge ? b : a)
   const others = new Set(found.map(({ name }) => name)).size - 1
   return [{
-    ...about(array), severity: 'stop', code: 'loaded-edge-too-near', facts: [others],
+    ...about(array), severity: 'stop', code: 'loaded-edge-too-near' as const, facts: [others],
     message: words`${worst.name}${others > 0 ? ` and ${others} more` : ''}: in the load case “${CASE_NAMES[worst.case]}” the load is mainly across the grain, towards an edge ${worst.edge} away; ${fastener?.name ?? fastener?.id ?? ''} then requires ${worst.least}, four diameters (NDS table 12.5.1C).`,
     remedy: words`Fix the plate to two studs, to blocking or to a board, so that the load runs along the grain.`,
   }]
@@ -40,21 +40,21 @@ export function loadedEdgeFindings(array: ScreenArray, judgements: { position: P
 export function loadFindings(array: ScreenArray, mounts: Mount[], kind: Structure['kind']): Finding[] {
   const { player, mass } = array.behind ?? {}
   return [
-    ...player !== undefined && mass === undefined ? [{ ...about(array), severity: 'caution' as const, code: 'player-mass-not-known', message: words`The mass of the player behind each display of ${array.name} is not known, so these loads leave it out.`, remedy: words`Enter it in Mount, under Depth.` }] : [],
-    ...kind === 'steel-stud' && mounts.some(({ depth }) => depth.service > depth.stowed) ? [{ ...about(array), severity: 'caution' as const, code: 'steel-framing-unchecked', message: words`The screens pull out from light steel studs, and the studs themselves are not checked.`, remedy: words`Have an engineer check the studs, or fit blocking in the stud bays.` }] : [],
+    ...player !== undefined && mass === undefined ? [{ ...about(array), severity: 'caution' as const, code: 'player-mass-not-known' as const, message: words`The mass of the player behind each display of ${array.name} is not known, so these loads leave it out.`, remedy: words`Enter it in Mount, under Depth.` }] : [],
+    ...kind === 'steel-stud' && mounts.some(({ depth }) => depth.service > depth.stowed) ? [{ ...about(array), severity: 'caution' as const, code: 'steel-framing-unchecked' as const, message: words`The screens pull out from light steel studs, and the studs themselves are not checked.`, remedy: words`Have an engineer check the studs, or fit blocking in the stud bays.` }] : [],
   ]
 }
 
 /** Findings about utilisation: unknown, over 80 % (caution), over 100 % (stop). */
 export function useFindings(array: ScreenArray, { cases: [governing] }: Fixing, fastener: Fastener, mount: Mount, why: Text | undefined): Finding[] {
   const name = fastener.name ?? fastener.id
-  if (why) return [{ ...about(array), severity: 'stop', code: 'capacity-not-known', message: words`The capacity of ${name} is not known: ${why}.`, remedy: words`Enter the missing figure, or use a fastener whose data sheet gives it.` }]
+  if (why) return [{ ...about(array), severity: 'stop', code: 'capacity-not-known' as const, message: words`The capacity of ${name} is not known: ${why}.`, remedy: words`Enter the missing figure, or use a fastener whose data sheet gives it.` }]
   if (governing?.utilisation === undefined || governing.utilisation <= MUCH) return []
   const { utilisation } = governing
   const told = words`${name}, fixing ${mount.name}: utilisation ${percent(utilisation)} at ${governing.name}, ${CASE_NAMES[governing.case]}: tension ${quantity(Math.round(governing.tension.value), 'N')}, shear ${quantity(Math.round(governing.shear.value), 'N')}.`
   return [utilisation > 1
-    ? { ...about(array), severity: 'stop', code: 'fastener-overloaded', message: told, remedy: words`Use a larger fastener or more fasteners, or a mount with rows farther apart or a shorter pull-out.` }
-    : { ...about(array), severity: 'caution', code: 'fastener-much-used', message: told }]
+    ? { ...about(array), severity: 'stop', code: 'fastener-overloaded' as const, message: told, remedy: words`Use a larger fastener or more fasteners, or a mount with rows farther apart or a shorter pull-out.` }
+    : { ...about(array), severity: 'caution', code: 'fastener-much-used' as const, message: told }]
 }
 
 /** Findings about rails and boards, and about the bolts between them and the plates. */
@@ -62,7 +62,7 @@ export function carriedFindings(array: ScreenArray, { rail }: Fixing, carrier: C
   if (!carrier || bolts.length === 0) return []
   const bolted = boltUse(carrier, bolts)
   const bolt: Finding[] = !bolted
-    ? [{ ...about(array), severity: 'stop', code: 'bolt-not-known', message: words`The capacity of a bolt between plate and ${carrier.kind} is not known.`, remedy: words`Enter its allowable tension and shear from the maker’s table.` }]
+    ? [{ ...about(array), severity: 'stop', code: 'bolt-not-known' as const, message: words`The capacity of a bolt between plate and ${carrier.kind} is not known.`, remedy: words`Enter its allowable tension and shear from the maker’s table.` }]
     : bolted.utilisation > MUCH
       ? [{ ...about(array), severity: bolted.utilisation > 1 ? 'stop' : 'caution', code: bolted.utilisation > 1 ? 'bolt-overloaded' : 'bolt-much-used', message: words`Bolt between plate and ${carrier.kind}: utilisation ${percent(bolted.utilisation)}, tension ${quantity(Math.round(bolted.tension), 'N')}, shear ${quantity(Math.round(bolted.shear), 'N')}.`, remedy: words`Use stronger bolts, or a mount with more bolts.` }]
       : []
@@ -72,17 +72,17 @@ export function carriedFindings(array: ScreenArray, { rail }: Fixing, carrier: C
 function bendingFindings(array: ScreenArray, rail: Fixing['rail']): Finding[] {
   if (!rail) return []
   const bent = quantity(Math.round(rail.figure.value), 'N·m')
-  if (rail.utilisation === undefined) return [{ ...about(array), severity: 'stop', code: 'rail-not-known', message: words`The bending capacity of the rail is not known; its bending moment is ${bent}.`, remedy: words`Enter its allowable bending moment from the maker’s table.` }]
+  if (rail.utilisation === undefined) return [{ ...about(array), severity: 'stop', code: 'rail-not-known' as const, message: words`The bending capacity of the rail is not known; its bending moment is ${bent}.`, remedy: words`Enter its allowable bending moment from the maker’s table.` }]
   if (rail.utilisation <= MUCH) return []
   const told = words`The rail has a bending moment of ${bent}: utilisation ${percent(rail.utilisation)}.`
   return [rail.utilisation > 1
-    ? { ...about(array), severity: 'stop', code: 'rail-overbent', message: told, remedy: words`Use a stronger rail, or fix it to more studs.` }
-    : { ...about(array), severity: 'caution', code: 'rail-much-bent', message: told }]
+    ? { ...about(array), severity: 'stop', code: 'rail-overbent' as const, message: told, remedy: words`Use a stronger rail, or fix it to more studs.` }
+    : { ...about(array), severity: 'caution', code: 'rail-much-bent' as const, message: told }]
 }
 
 /** Findings about the screws into a display. */
 export function screwFindings(array: ScreenArray, { screw }: Fixing, display: string): Finding[] {
-  if (!screw.range) return [{ ...about(array), severity: 'stop', code: 'display-screw-not-known', message: words`The screw for ${display} is not known: ${screw.fits ? '' : screw.why}.`, remedy: words`Enter the missing figure in the catalogue.` }]
+  if (!screw.range) return [{ ...about(array), severity: 'stop', code: 'display-screw-not-known' as const, message: words`The screw for ${display} is not known: ${screw.fits ? '' : screw.why}.`, remedy: words`Enter the missing figure in the catalogue.` }]
   const fault = array.screw === undefined ? undefined : screwFault(array.screw, screw.range)
   if (fault) {
     return [{
@@ -95,5 +95,5 @@ export function screwFindings(array: ScreenArray, { screw }: Fixing, display: st
   }
   return screw.fits || array.screw !== undefined
     ? []
-    : [{ ...about(array), severity: 'caution', code: 'display-screw-to-buy', message: words`For ${display}: ${screw.why}.` }]
+    : [{ ...about(array), severity: 'caution', code: 'display-screw-to-buy' as const, message: words`For ${display}: ${screw.why}.` }]
 }

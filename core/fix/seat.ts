@@ -1,3 +1,4 @@
+import type { FindingCode } from '../findings'
 import {
   baseThickness, breakout, fastenerKindOf, isWoodScrew, penetration, reachThroughSteel, thinnestBase, threadInWood,
   WOOD_DIAMETERS,
@@ -29,8 +30,8 @@ function finishFindings(about: About, name: string, { finish }: Fastener, wall: 
   if (!wall.windSpeed && !wall.wet) return []
   if (finish && LASTING.includes(finish)) return []
   return [finish === undefined
-    ? { ...about, severity: 'stop', code: 'finish-not-known', message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}, and the finish of ${name} is not known.`, remedy: words`Enter the finish in the catalogue; stainless, galvanised or coated fasteners are suitable here.` }
-    : { ...about, severity: 'stop', code: 'fastener-corrodes', message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}, and ${name} is ${finish}: it corrodes here.`, remedy: words`Use a stainless, galvanised or coated fastener.` }]
+    ? { ...about, severity: 'stop', code: 'finish-not-known' as const, message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}, and the finish of ${name} is not known.`, remedy: words`Enter the finish in the catalogue; stainless, galvanised or coated fasteners are suitable here.` }
+    : { ...about, severity: 'stop', code: 'fastener-corrodes' as const, message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}, and ${name} is ${finish}: it corrodes here.`, remedy: words`Use a stainless, galvanised or coated fastener.` }]
 }
 
 /** Whether a screw reaches far enough into the wood, and not through it. */
@@ -41,12 +42,12 @@ function woodFindings(about: About, name: string, screw: Fastener, wall: Wall, b
   const joint = { plate: bearer?.thickness ?? 0, covering: coveringOf(wall), ...memberDepth !== undefined && { depth: memberDepth } }
   const over = joint.plate + joint.covering
   const through = memberDepth === undefined ? 0 : screw.length - over - memberDepth
-  if (through > 1e-9) return [{ ...stop, code: 'fastener-through-member', message: words`${name} comes ${through} through the back of the stud, which is ${memberDepth!} deep.`, remedy: words`Use a shorter screw.` }]
+  if (through > 1e-9) return [{ ...stop, code: 'fastener-through-member' as const, message: words`${name} comes ${through} through the back of the stud, which is ${memberDepth!} deep.`, remedy: words`Use a shorter screw.` }]
   const { of, diameters, rule } = fastenerKindOf(screw).wood!.seat
   const inWood = of === 'thread' ? threadInWood(screw, joint) : penetration(screw, joint)
   const least = diameters * screw.diameter
   return inWood < least - 1e-9
-    ? [{ ...stop, code: 'penetration-too-small', message: words`${name} has ${inWood} ${of === 'thread' ? 'of thread ' : ''}in the wood, tip excluded; the minimum is ${least}, ${rule}.`, remedy: words`Use a longer screw.` }]
+    ? [{ ...stop, code: 'penetration-too-small' as const, message: words`${name} has ${inWood} ${of === 'thread' ? 'of thread ' : ''}in the wood, tip excluded; the minimum is ${least}, ${rule}.`, remedy: words`Use a longer screw.` }]
     : []
 }
 
@@ -65,20 +66,22 @@ function steelFindings(about: About, name: string, screw: Fastener, wall: Wall, 
 function anchorFindings(about: About, name: string, anchor: Fastener, { structure, covering }: Wall, bearer: Bearer | undefined): Finding[] {
   if (structure.kind !== 'concrete' && structure.kind !== 'block') return []
   const stop = { ...about, severity: 'stop' as const }
-  const notKnown = (code: string, what: string, where: string): Finding => ({ ...stop, code: `${code}-not-known`, message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`, remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.` })
+  const notKnown = (code: FindingCode & `${string}-not-known`, what: string, where: string): Finding => ({ ...stop, code, message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`, remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.` })
   const { embedment } = anchor
   const [over, base, least] = [overOf(anchor, { covering }, bearer), baseThickness(structure), thinnestBase(anchor)]
   const short = over + (embedment ?? 0) - anchor.length
   const hollow = structure.kind === 'block' && structure.block?.unit === 'hollow'
   const check = structure.kind === 'concrete' && structure.strength !== undefined && anchor.allowable && embedment !== undefined ? breakout(structure.strength, embedment).value * ALLOWED_OF_STRENGTH : undefined
   return [
-    ...embedment === undefined ? [notKnown('embedment', 'embedment', name)] : [],
-    ...anchor.edgeDistance === undefined ? [notKnown('least-edge-distance', 'minimum edge distance', name)] : [],
-    ...structure.kind === 'block' && structure.block && structure.block.unit === undefined ? [notKnown('kind-of-unit', 'block type', 'the block')] : base === undefined ? [hollow ? notKnown('face-shell-thickness', 'face shell thickness', 'the hollow block') : notKnown('thickness', 'thickness', 'the wall')] : [],
-    ...embedment !== undefined && short > 1e-9 ? [{ ...stop, code: 'anchor-too-short', message: words`${name} is ${short} too short: covering, plate and nut take ${over}, embedment takes ${embedment}, together ${over + embedment}.`, remedy: words`Use a longer anchor.` }] : [],
-    ...base !== undefined && embedment !== undefined && base < least - 1e-9 ? [{ ...stop, code: 'base-too-thin', message: words`${hollow ? 'The face shell of the hollow block' : 'The wall'} is ${base} thick; ${name} requires at least ${least}.`, remedy: words`Use an anchor with less embedment${hollow ? ', or one made for hollow block' : ''}.` }] : [],
+    ...embedment === undefined ? [notKnown('embedment-not-known', 'embedment', name)] : [],
+    ...anchor.edgeDistance === undefined
+      ? [notKnown('least-edge-distance-not-known', 'minimum edge distance', name)]
+      : [],
+    ...structure.kind === 'block' && structure.block && structure.block.unit === undefined ? [notKnown('kind-of-unit-not-known', 'block type', 'the block')] : base === undefined ? [hollow ? notKnown('face-shell-thickness-not-known', 'face shell thickness', 'the hollow block') : notKnown('thickness-not-known', 'thickness', 'the wall')] : [],
+    ...embedment !== undefined && short > 1e-9 ? [{ ...stop, code: 'anchor-too-short' as const, message: words`${name} is ${short} too short: covering, plate and nut take ${over}, embedment takes ${embedment}, together ${over + embedment}.`, remedy: words`Use a longer anchor.` }] : [],
+    ...base !== undefined && embedment !== undefined && base < least - 1e-9 ? [{ ...stop, code: 'base-too-thin' as const, message: words`${hollow ? 'The face shell of the hollow block' : 'The wall'} is ${base} thick; ${name} requires at least ${least}.`, remedy: words`Use an anchor with less embedment${hollow ? ', or one made for hollow block' : ''}.` }] : [],
     ...check !== undefined && anchor.allowable!.tension > check
-      ? [{ ...about, severity: 'caution' as const, code: 'allowable-over-breakout', message: words`The data sheet of ${name} allows ${quantity(Math.round(anchor.allowable!.tension), 'N')} tension; breakout of ${quantity(structure.strength!, 'MPa')} concrete allows only ${quantity(Math.round(check), 'N')} (ACI 318 17.6.2).`, remedy: words`Check the data sheet’s figure for this concrete and embedment.` }]
+      ? [{ ...about, severity: 'caution' as const, code: 'allowable-over-breakout' as const, message: words`The data sheet of ${name} allows ${quantity(Math.round(anchor.allowable!.tension), 'N')} tension; breakout of ${quantity(structure.strength!, 'MPa')} concrete allows only ${quantity(Math.round(check), 'N')} (ACI 318 17.6.2).`, remedy: words`Check the data sheet’s figure for this concrete and embedment.` }]
       : [],
   ]
 }
@@ -96,8 +99,8 @@ function anchorDistanceFindings(about: About, name: string, { edgeDistance, minS
   const atEdge = near.flatMap(({ hole, edges }) => edges.filter(({ distance }) => edgeDistance !== undefined && distance < edgeDistance - 1e-9).map(edge => ({ hole, edge })))
   const together = near.flatMap(({ hole, neighbours }) => neighbours.filter(({ distance }) => minSpacing !== undefined && distance < minSpacing - 1e-9).map(({ distance }) => ({ hole, distance })))
   return [
-    ...atEdge.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'edge-too-near', facts: [atEdge.length], message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}: ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} requires at least ${edgeDistance!}.`, remedy: words`Move the array, or use an anchor with a smaller minimum edge distance.` }] : [],
-    ...together.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'spacing-too-near', facts: [together.length], message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}: ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} requires at least ${minSpacing!}.`, remedy: words`Move one hole within its slot, or use an anchor with a smaller minimum spacing.` }] : [],
+    ...atEdge.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'edge-too-near' as const, facts: [atEdge.length], message: words`${namesOf([...new Set(atEdge.map(({ hole }) => hole.name))])}: ${Math.min(...atEdge.map(({ edge }) => edge.distance))} from ${atEdge[0]!.edge.name}; ${name} requires at least ${edgeDistance!}.`, remedy: words`Move the array, or use an anchor with a smaller minimum edge distance.` }] : [],
+    ...together.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'spacing-too-near' as const, facts: [together.length], message: words`${namesOf([...new Set(together.map(({ hole }) => hole.name))])}: ${Math.min(...together.map(({ distance }) => distance))} apart; ${name} requires at least ${minSpacing!}.`, remedy: words`Move one hole within its slot, or use an anchor with a smaller minimum spacing.` }] : [],
   ]
 }
 
@@ -116,8 +119,8 @@ function woodDistanceFindings(about: About, name: string, { diameter }: Fastener
   })
   const atEnd = holes.map(hole => ({ hole, away: endsOf(hole) })).filter(({ away }) => away < end - 1e-9)
   return [
-    ...near.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'fasteners-too-near', facts: [near.length], message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} requires ${spacing}, four diameters (NDS table 12.5.1B).`, remedy: words`Shift one of the plates, or move a hole within its slot.` }] : [],
-    ...atEnd.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'end-too-near', facts: [atEnd.length], message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}: ${Math.min(...atEnd.map(({ away }) => away))} from the end of the stud; ${name} requires ${end}, seven diameters (NDS table 12.5.1B).`, remedy: words`Move the plate up or down the stud.` }] : [],
+    ...near.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'fasteners-too-near' as const, facts: [near.length], message: words`${namesOf([...new Set(near.flatMap(({ names }) => names))])} are ${Math.min(...near.map(({ apart }) => apart))} apart in one piece of wood; ${name} requires ${spacing}, four diameters (NDS table 12.5.1B).`, remedy: words`Shift one of the plates, or move a hole within its slot.` }] : [],
+    ...atEnd.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'end-too-near' as const, facts: [atEnd.length], message: words`${namesOf(atEnd.map(({ hole }) => hole.name))}: ${Math.min(...atEnd.map(({ away }) => away))} from the end of the stud; ${name} requires ${end}, seven diameters (NDS table 12.5.1B).`, remedy: words`Move the plate up or down the stud.` }] : [],
   ]
 }
 
@@ -128,7 +131,7 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
   const name = fastener.name ?? fastener.id
   const { kind } = wall.structure
   if (fastener.base !== kind) {
-    return [{ ...about, severity: 'stop', code: 'fastener-of-another-base', message: words`${name} is for ${choiceName(fastener.base)}; this wall is ${choiceName(kind)}.`, remedy: words`Choose a fastener made for this wall.` }]
+    return [{ ...about, severity: 'stop', code: 'fastener-of-another-base' as const, message: words`${name} is for ${choiceName(fastener.base)}; this wall is ${choiceName(kind)}.`, remedy: words`Choose a fastener made for this wall.` }]
   }
   const holes = positions.flatMap(({ row, column, holes = [] }) => holes.map((hole): Placed => ({ name: `R${row} C${column} ${hole.row} ${hole.rank}`, x: hole.x, y: hole.y, piece: hole.member ?? -1, ply: hole.ply ?? 0 })))
   // Plates of one thickness are asked about once.
@@ -143,7 +146,7 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
   return [
     ...bearers.flatMap(each => isWoodScrew(fastener) ? woodFindings(about, name, fastener, wall, each) : kind === 'steel-stud' ? steelFindings(about, name, fastener, wall, each) : anchorFindings(about, name, fastener, wall, each)),
     ...isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : kind === 'concrete' || kind === 'block' ? anchorDistanceFindings(about, name, fastener, holes, judging) : [],
-    ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member', facts: [hollow.length], message: words`${namesOf(hollow.map(({ name }) => name))}: there is a stud behind the hole, and ${name} only opens in a cavity.`, remedy: words`Move the hole clear of the stud, or use a screw there.` }] : [],
+    ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member' as const, facts: [hollow.length], message: words`${namesOf(hollow.map(({ name }) => name))}: there is a stud behind the hole, and ${name} only opens in a cavity.`, remedy: words`Move the hole clear of the stud, or use a screw there.` }] : [],
     ...finishFindings(about, name, fastener, wall),
   ]
 }

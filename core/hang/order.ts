@@ -57,12 +57,12 @@ export function orderFindings(orders: HangingOrder[], lifts: TightLift[][], { di
     const upright = rules.handling === 'face-down' ? displays.filter(({ id, handling }) => handling !== 'face-down' && steps.some(({ model }) => model === id)) : []
     return [
       ...first === 'top' && stuck
-        ? [{ ...about, severity: 'stop' as const, code: 'hanging-order-blocked', message: words`${name} is set to hang from the top row down, but R${String(stuck.cell.row)} C${String(stuck.cell.column)} cannot be lifted the required ${stuck.lift} under the row above: ${stuck.free} is free, and its mount pulls out ${stuck.out} where ${stuck.needed} is required to pass.`, remedy: words`Hang the bottom row first, or use a mount that pulls out farther.` }]
+        ? [{ ...about, severity: 'stop' as const, code: 'hanging-order-blocked' as const, message: words`${name} is set to hang from the top row down, but R${String(stuck.cell.row)} C${String(stuck.cell.column)} cannot be lifted the required ${stuck.lift} under the row above: ${stuck.free} is free, and its mount pulls out ${stuck.out} where ${stuck.needed} is required to pass.`, remedy: words`Hang the bottom row first, or use a mount that pulls out farther.` }]
         : [],
       ...heavy.length > 0
-        ? [{ ...about, severity: 'caution' as const, code: 'lift-aid-needed', message: words`${heavy.map(({ label }) => label).join(', ')} of ${name}: ${heavy[0]!.lifting.why}`, remedy: words`Bring a lifting aid rated for that mass and height.` }]
+        ? [{ ...about, severity: 'caution' as const, code: 'lift-aid-needed' as const, message: words`${heavy.map(({ label }) => label).join(', ')} of ${name}: ${heavy[0]!.lifting.why}`, remedy: words`Bring a lifting aid rated for that mass and height.` }]
         : [],
-      ...upright.map(({ name }): Finding => ({ ...about, severity: 'note', code: 'kept-upright', message: words`The catalogue does not say that ${name} may be laid face down: keep it upright.`, remedy: words`If its maker allows it, enter face-down handling in the catalogue.` })),
+      ...upright.map(({ name }): Finding => ({ ...about, severity: 'note', code: 'kept-upright' as const, message: words`The catalogue does not say that ${name} may be laid face down: keep it upright.`, remedy: words`If its maker allows it, enter face-down handling in the catalogue.` })),
     ]
   })
 }

@@ -1,5 +1,6 @@
 import { lazy, type InferType } from 'yup'
 import type { Fault } from '../job/fault'
+import { findingKind } from '../findings'
 import { isMoment } from '../job/moment'
 import { must, oneOf } from '../job/fields'
 import { isEntryKind, LOG_KINDS, type EntryKind } from './kinds'
@@ -32,7 +33,9 @@ export function newEntryFaults(entry: LogEntry, root: string): Fault[] {
   const { fields } = LOG_KINDS[entry.kind].schema
   const beside = Object.entries(entry).filter(([key]) => !Object.hasOwn(fields, key))
   const size = JSON.stringify(Object.fromEntries(beside)).length
+  const never = entry.kind === 'override' && findingKind(entry.code)?.never
   return [
+    ...never ? [{ path: `${root}.code`, message: `“${entry.code}” is never overridden: clear the stop` }] : [],
     ...isMoment(entry.at) ? [] : [{ path: `${root}.at`, message: `is not a valid date and time: “${entry.at}”. Set the clock of the device` }],
     ...size > BESIDE ? [{ path: `${root}.${beside[0]![0].slice(0, 60)}`, message: `is not a field of an entry; such fields can have ${BESIDE} characters in total, not ${size}` }] : [],
   ]

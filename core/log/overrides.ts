@@ -60,7 +60,7 @@ export function withOverrides(findings: Finding[], overrides: Override[], wall: 
       const { code, subject } = currentOf(override, wall)
       return code === finding.code && subject === finding.subject.id
     })
-    const override = own.find(each => stillFits(each, finding))
+    const override = finding.never ? undefined : own.find(each => stillFits(each, finding))
     if (override) return [{ ...finding, severity: 'caution' as const, overridden: override }]
     return [finding, ...own.slice(-1).map(each => lapsed(finding, each))]
   })

@@ -32,11 +32,11 @@ export function carrierFindings(array: ScreenArray, carrier: Carrier, strips: St
     const which = carrier.kind === 'rail' ? `The rail behind the ${of} slots of row ${row}` : `The board behind row ${row}`
     const { crossed, past } = conflictsOf(strip, wall)
     return [
-      ...past > 1e-9 ? [{ ...about, severity: 'stop' as const, code: 'carrier-off-wall', message: words`${which} extends past the edge of the wall by ${past}.`, remedy: words`Move the array, or choose another way to fix it.` }] : [],
-      ...crossed.map(({ kind, x, y }) => ({ ...about, severity: 'stop' as const, code: 'carrier-crosses-feature', message: words`${which} crosses the ${kind.replaceAll('-', ' ')} at ${x}, ${y} above floor.`, remedy: words`Move the array or the ${kind.replaceAll('-', ' ')}, or choose another way to fix it.` })),
-      ...held ? [] : [{ ...about, severity: 'stop' as const, code: 'carrier-not-held', message: words`${which} has no stud beyond its plates on one side that can take a fastener.`, remedy: words`Find a stud there, or move the array.` }],
+      ...past > 1e-9 ? [{ ...about, severity: 'stop' as const, code: 'carrier-off-wall' as const, message: words`${which} extends past the edge of the wall by ${past}.`, remedy: words`Move the array, or choose another way to fix it.` }] : [],
+      ...crossed.map(({ kind, x, y }) => ({ ...about, severity: 'stop' as const, code: 'carrier-crosses-feature' as const, message: words`${which} crosses the ${kind.replaceAll('-', ' ')} at ${x}, ${y} above floor.`, remedy: words`Move the array or the ${kind.replaceAll('-', ' ')}, or choose another way to fix it.` })),
+      ...held ? [] : [{ ...about, severity: 'stop' as const, code: 'carrier-not-held' as const, message: words`${which} has no stud beyond its plates on one side that can take a fastener.`, remedy: words`Find a stud there, or move the array.` }],
       ...carrier.kind === 'board' && rect.width > SHEET
-        ? [{ ...about, severity: 'note' as const, code: 'board-jointed', message: words`${which} is ${rect.width} long; boards come in lengths up to ${SHEET}.`, remedy: words`Joint it on the centre of a stud, with fasteners in each end.` }]
+        ? [{ ...about, severity: 'note' as const, code: 'board-jointed' as const, message: words`${which} is ${rect.width} long; boards come in lengths up to ${SHEET}.`, remedy: words`Joint it on the centre of a stud, with fasteners in each end.` }]
         : [],
     ]
   })

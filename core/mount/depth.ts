@@ -62,11 +62,11 @@ function liftFindings({ array }: Context, lifts: TightLift[]): Finding[] {
   const about = { stage: 'mount', subject: { kind: 'array', id: array.id } } as const
   const found = lifts.filter(lift => !lift.upper || !passes(lift)).map(({ cell, lift, free, upper, out, needed }): Finding => upper
     ? {
-        ...about, severity: 'caution', code: 'hang-before-upper',
+        ...about, severity: 'caution', code: 'hang-before-upper' as const,
         message: words`Row ${String(cell.row)} must be lifted ${lift} to hook on under row ${String(upper.row)}, with ${free} free above it; its mount pulls out ${out}, but ${needed} is required to clear the faces there.`,
         remedy: words`Hang the lower row first, or use a mount that pulls out farther.`,
       }
-    : { ...about, severity: 'stop', code: 'no-room-to-lift', message: words`R${String(cell.row)} C${String(cell.column)} has ${Math.max(free, 0)} free above it, but must be lifted ${lift} to hook on.`, remedy: words`Hang it lower by ${lift - free}.` })
+    : { ...about, severity: 'stop', code: 'no-room-to-lift' as const, message: words`R${String(cell.row)} C${String(cell.column)} has ${Math.max(free, 0)} free above it, but must be lifted ${lift} to hook on.`, remedy: words`Hang it lower by ${lift - free}.` })
   return [...new Map(found.map(finding => [JSON.stringify([finding.code, finding.message]), finding])).values()]
 }
 
@@ -80,8 +80,8 @@ function recessFindings({ array, cells, mountOf, wall }: Context): Finding[] {
   const clearance = mountOf(cells[0]!).sideClearance
   return (wall.features ?? []).filter(({ kind, x, y, width, height }) => kind === 'recess' && x < right && x + width > left && y < top && y + height > bottom).flatMap(({ x, y, width, height }): Finding[] => {
     const least = Math.min(left - x, x + width - right, bottom - y, y + height - top)
-    if (clearance === undefined) return [{ ...about, severity: 'stop', code: 'side-clearance-not-known', message: words`${array.name} hangs in a recess with ${least} clear at the narrowest side; the side clearance that its mount requires is not known.`, remedy: words`Enter it in the catalogue, from the mount maker’s data sheet.` }]
-    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow', message: words`The recess leaves ${least} beside ${array.name}; its mount requires ${clearance}.`, remedy: words`Move the array, or widen the recess by ${clearance - least}.` }]
+    if (clearance === undefined) return [{ ...about, severity: 'stop', code: 'side-clearance-not-known' as const, message: words`${array.name} hangs in a recess with ${least} clear at the narrowest side; the side clearance that its mount requires is not known.`, remedy: words`Enter it in the catalogue, from the mount maker’s data sheet.` }]
+    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow' as const, message: words`The recess leaves ${least} beside ${array.name}; its mount requires ${clearance}.`, remedy: words`Move the array, or widen the recess by ${clearance - least}.` }]
   })
 }
 
@@ -96,10 +96,10 @@ export function depthFindings(context: Context, lifts: TightLift[], relief: Reli
     const { stowed, service, need } = depthsOf(array, mount, display)
     return [
       ...need && need.value > stowed + 1e-9
-        ? [{ ...about, severity: 'stop' as const, code: 'plug-does-not-fit', message: words`The space behind ${display.name} is ${stowed}, but plug, cable or player require ${need.value}: ${need.value - stowed} too little.`, remedy: words`Use an angled plug, a thinner cable, a slimmer player, or a deeper mount.` }]
+        ? [{ ...about, severity: 'stop' as const, code: 'plug-does-not-fit' as const, message: words`The space behind ${display.name} is ${stowed}, but plug, cable or player require ${need.value}: ${need.value - stowed} too little.`, remedy: words`Use an angled plug, a thinner cable, a slimmer player, or a deeper mount.` }]
         : [],
       ...mountKindOf(mount).pullsOut && service < HAND_ROOM
-        ? [{ ...about, severity: 'caution' as const, code: 'reach-too-small', message: words`${mount.name} pulls out ${service}; plugging in by hand requires ${HAND_ROOM}.`, remedy: words`Plug in before hanging, or use a mount that pulls out farther.` }]
+        ? [{ ...about, severity: 'caution' as const, code: 'reach-too-small' as const, message: words`${mount.name} pulls out ${service}; plugging in by hand requires ${HAND_ROOM}.`, remedy: words`Plug in before hanging, or use a mount that pulls out farther.` }]
         : [],
     ]
   })
@@ -109,7 +109,7 @@ export function depthFindings(context: Context, lifts: TightLift[], relief: Reli
   const flat: Finding[] = uneven <= travel
     ? []
     : [uneven > 2 * travel
-        ? { ...about, severity: 'stop', code: 'wall-not-flat', message: words`The wall is ${uneven} out of flat across the plates; their depth adjusters take up only ${2 * travel}.`, remedy: words`Pack out the deepest plates, or use mounts with more depth adjustment.` }
-        : { ...about, severity: 'caution', code: 'flatness-eats-travel', message: words`The wall is ${uneven} out of flat across the plates: of ${2 * travel} depth adjustment, ${2 * travel - uneven} remains.` }]
+        ? { ...about, severity: 'stop', code: 'wall-not-flat' as const, message: words`The wall is ${uneven} out of flat across the plates; their depth adjusters take up only ${2 * travel}.`, remedy: words`Pack out the deepest plates, or use mounts with more depth adjustment.` }
+        : { ...about, severity: 'caution', code: 'flatness-eats-travel' as const, message: words`The wall is ${uneven} out of flat across the plates: of ${2 * travel} depth adjustment, ${2 * travel - uneven} remains.` }]
   return [...each, ...flat, ...liftFindings(context, lifts), ...recessFindings(context)]
 }

@@ -1,3 +1,4 @@
+import type { FindingCode } from '../findings'
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
 import type { Cell } from '../arrange'
@@ -55,7 +56,7 @@ const unsure = (hole: Hole, members: Member[]) =>
 function unsureFinding(cell: MountedCell, hole: Hole, members: Member[]): Finding {
   const { centre, sd, width } = members[hole.member!]!
   return {
-    severity: 'stop', code: 'member-unsure', stage: 'mount', subject: { kind: 'hole', id: hole.id },
+    severity: 'stop', code: 'member-unsure' as const, stage: 'mount', subject: { kind: 'hole', id: hole.id },
     message: words`${holeName(cell, hole)} at ${hole.x} is aimed at stud ${String(hole.member! + 1)}, whose centre is only known to ± ${1.96 * sd}: edge clearance is ${-hole.margin!} short.`,
     remedy: words`Find both edges of the stud with a nail where the plate will hide it, at about ${centre - width / 2} and ${centre + width / 2}.`,
   }
@@ -87,7 +88,7 @@ export function unsurveyedOf(wall: Wall, cells: MountedCell[], mountOf: (cell: M
 /** A stop for every plate that wants fasteners where nothing is known of the wall. */
 export function unsurveyedFindings(unsurveyed: ReturnType<typeof unsurveyedOf>): Finding[] {
   return unsurveyed.map(({ cell, from, to, holes }): Finding => ({
-    severity: 'stop', code: 'wall-not-surveyed', stage: 'mount', subject: { kind: 'screen', id: cell.id },
+    severity: 'stop', code: 'wall-not-surveyed' as const, stage: 'mount', subject: { kind: 'screen', id: cell.id },
     message: words`${name(cell)}: the wall from ${from} to ${to} has not been surveyed, and ${holes === 1 ? 'a hole is' : words`${counted(holes)} holes are`} required there.`,
     remedy: words`Survey the wall there with a detector, magnet or nail before moving anything.`,
   }))
@@ -113,7 +114,7 @@ export function missFindings(array: ScreenArray, cell: MountedCell, { members, c
 
 /** A stop for every row of slots that has fewer holes than it needs, or two of them in one piece of timber. */
 export function rowFindings({ needs }: Mount, cell: MountedCell, inOwnPieces: (row: Hole[]) => boolean): Finding[] {
-  const stop = (code: string, message: Text, remedy?: Text): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'screen', id: cell.id }, message, ...remedy && { remedy } })
+  const stop = (code: FindingCode, message: Text, remedy?: Text): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'screen', id: cell.id }, message, ...remedy && { remedy } })
   return needs.rows.flatMap((rowName) => {
     const row = cell.holes.filter(hole => hole.row === rowName)
     if (row.length < needs.members) return [stop('too-few-holes', words`${name(cell)} has ${counted(row.length)} of the ${counted(needs.members)} fasteners required in its ${rowName} row.`)]
@@ -133,7 +134,7 @@ export function collisionFindings(cells: MountedCell[]): Finding[] {
       if (other.plate.rect.x >= cell.plate.rect.x + cell.plate.rect.width) break
       if (!overlaps(cell.plate.rect, other.plate.rect)) continue
       findings.push({
-        severity: 'stop', code: 'plates-collide', stage: 'mount', subject: { kind: 'screen', id: cell.id },
+        severity: 'stop', code: 'plates-collide' as const, stage: 'mount', subject: { kind: 'screen', id: cell.id },
         message: words`The plates of ${name(cell)} and ${name(other)} overlap by ${cell.plate.rect.x + cell.plate.rect.width - other.plate.rect.x}.`,
         remedy: words`Shift one of them, or use a narrower mount.`,
       })
@@ -154,7 +155,7 @@ function pairsOf(cells: Cell[], mountOf: (cell: Cell) => Mount | undefined, { di
 /** Whether mounts, displays and covering suit each other by the maker's figures. */
 export function suitFindings(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, catalogue: Catalogue, wall: Wall): Finding[] {
   const covering = coveringOf(wall)
-  const stop = (code: string, message: Text): Finding =>
+  const stop = (code: FindingCode, message: Text): Finding =>
     ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message })
   const hung = array.behind?.mass ?? 0
   const found = pairsOf(cells, mountOf, catalogue).flatMap(({ display, mount, orientation }) => [

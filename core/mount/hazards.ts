@@ -1,4 +1,5 @@
 import type { Finding } from '../finding'
+import type { FindingCode } from '../findings'
 import type { Feature, Wall } from '../job'
 import { words } from '../units'
 import { holeName, type MountedCell } from './position'
@@ -7,7 +8,11 @@ import { holeName, type MountedCell } from './position'
 export const HAZARD_CLEARANCE = 50
 
 /** Kinds of feature that a drill must keep away from, and what each one is called. */
-export const HAZARDS: Record<string, string> = { 'live-cable': 'a live cable', 'pipe': 'a pipe', 'rated-junction': 'a fire-rated junction' }
+export const HAZARDS: Record<string, { name: string, code: FindingCode }> = {
+  'live-cable': { name: 'a live cable', code: 'hole-near-live-cable' },
+  'pipe': { name: 'a pipe', code: 'hole-near-pipe' },
+  'rated-junction': { name: 'a fire-rated junction', code: 'hole-near-rated-junction' },
+}
 
 const distance = ({ x, y, width, height }: Feature, at: { x: number, y: number }) =>
   Math.hypot(Math.max(x - at.x, 0, at.x - x - width), Math.max(y - at.y, 0, at.y - y - height))
@@ -19,8 +24,8 @@ export function hazardFindings({ features = [] }: Wall, cells: MountedCell[]): F
     const away = distance(feature, hole)
     if (away >= HAZARD_CLEARANCE) return []
     return [{
-      severity: 'stop', code: `hole-near-${feature.kind}`, stage: 'mount', subject: { kind: 'hole', id: hole.id },
-      message: words`${holeName(cell, hole)} at ${hole.x} is ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!}; the minimum is ${HAZARD_CLEARANCE}.`,
+      severity: 'stop', code: HAZARDS[feature.kind]!.code, stage: 'mount', subject: { kind: 'hole', id: hole.id },
+      message: words`${holeName(cell, hole)} at ${hole.x} is ${away === 0 ? words`on` : words`${away} from`} ${HAZARDS[feature.kind]!.name}; the minimum is ${HAZARD_CLEARANCE}.`,
       remedy: feature.kind === 'rated-junction'
         ? words`Move the plate. Open a fire-rated junction only with its approved seal.`
         : words`Move the plate, or have a licensed person isolate or reroute the service.`,

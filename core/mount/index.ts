@@ -1,3 +1,4 @@
+import type { FindingCode } from '../findings'
 import { screenId, type Cell } from '../arrange'
 import type { Finding } from '../finding'
 import { edgeDistanceOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
@@ -184,7 +185,7 @@ export function mountedCells(array: ScreenArray, cells: Cell[], placing: Placing
 
 /** Findings about the settings of an array, before anything is placed by them. */
 function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts }: Catalogue): Finding[] {
-  const stop = (code: string, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message, ...remedy && { remedy } })
+  const stop = (code: FindingCode, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message, ...remedy && { remedy } })
   const used = mounts.filter(({ id }) => cells.some(({ mount = array.mount }) => mount === id))
   return [
     ...array.fastener === undefined ? [stop('fastener-not-chosen', words`No fastener is chosen for ${array.name}, so its edge distance is not known.`)] : [],
@@ -202,7 +203,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
   const context = contextOf(array, cells, wall, survey, job, built)
   if (!context) {
     return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], unsurveyed: [], lifts: [], findings: [{
-      severity: 'stop', code: 'mount-not-chosen', stage: 'mount', subject: { kind: 'array', id: array.id },
+      severity: 'stop', code: 'mount-not-chosen' as const, stage: 'mount', subject: { kind: 'array', id: array.id },
       message: words`No mount is chosen for ${array.name}.`,
     }] }
   }

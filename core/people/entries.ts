@@ -1,4 +1,4 @@
-import { LOG_KINDS, type LogEntry } from '../log'
+import { isEntryKind, LOG_KINDS, type LogEntry } from '../log'
 import type { Action } from './rights'
 
 /**
@@ -7,8 +7,10 @@ import type { Action } from './rights'
  * @param corrected the entry that a correction names: it needs the right that that one needed
  */
 export function actionOfEntry({ kind }: Pick<LogEntry, 'kind'>, corrected?: Pick<LogEntry, 'kind'>): Action {
+  // What is of no kind is refused by its schema, whoever sends it.
+  if (!isEntryKind(kind)) return 'wall.record'
   const { right } = LOG_KINDS[kind]
   if (right !== 'as-corrected') return right
-  const corrects = corrected && LOG_KINDS[corrected.kind].right
+  const corrects = corrected && isEntryKind(corrected.kind) ? LOG_KINDS[corrected.kind].right : undefined
   return corrects === undefined || corrects === 'as-corrected' ? 'wall.record' : corrects
 }

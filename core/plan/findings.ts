@@ -1,3 +1,4 @@
+import type { FindingCode } from '../findings'
 import { displayFaults } from '../arrange'
 import { contradictoryFigures } from '../catalogue/fastenerFaults'
 import { plateFaults } from '../catalogue/plateFaults'
@@ -7,7 +8,7 @@ import { words } from '../units'
 
 /** A stop for each model of an array whose own figures cannot be, as a file may bring one. */
 export function modelFindings(array: ScreenArray, cells: { model: string, mount?: string }[], { displays, mounts, fasteners }: Catalogue): Finding[] {
-  const stops = (stage: 'arrange' | 'mount' | 'fix', code: string, name: string, faults: Fault[]) => faults.map(({ message }): Finding => ({
+  const stops = (stage: 'arrange' | 'mount' | 'fix', code: FindingCode, name: string, faults: Fault[]) => faults.map(({ message }): Finding => ({
     severity: 'stop', code, stage, subject: { kind: 'array', id: array.id }, message: words`${name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Correct its figures in the catalogue.`,
   }))
   const used = new Set(cells.flatMap(({ model, mount = array.mount }) => [`display ${model}`, `mount ${mount}`]))
@@ -23,7 +24,7 @@ export function alternativeFindings({ id, alternatives = [], alternative, chosen
   if (alternatives.length < 2 || (chosen !== undefined && chosen === alternative)) return []
   const name = (wanted: string | undefined) => alternatives.find(({ id }) => id === wanted)?.name ?? 'none'
   return [{
-    severity: 'caution', code: 'alternative-open', stage: 'arrange', subject: { kind: 'wall', id },
+    severity: 'caution', code: 'alternative-open' as const, stage: 'arrange', subject: { kind: 'wall', id },
     message: chosen === undefined
       ? words`The wall has ${String(alternatives.length)} alternatives, and the client has not chosen one yet.`
       : words`The client chose “${name(chosen)}”, but this plan is “${name(alternative)}”.`,

@@ -1,5 +1,6 @@
 import { apartFindings } from '../arrange'
 import type { Finding } from '../finding'
+import { findingKind } from '../findings'
 import {
   changeFrom, deadHoles, hangFindings, openFindings, orderFindings, type Change, type DeadHole, type HangingOrder,
 } from '../hang'
@@ -81,6 +82,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
   const marking = through.mark(document, steadyArrays, wiring, rules)
   const dead = deadHoles(document, built, catalogue)
   const piece = pieceOf(wall)
+  const marked = (finding: Finding): Finding => findingKind(finding.code)?.never ? { ...finding, never: true } : finding
   const inPieces = (finding: Finding): Finding => piece === 'batten' ? { ...finding, message: sayPiece(finding.message, piece), ...finding.remedy && { remedy: sayPiece(finding.remedy, piece) } } : finding
   const laid = arrays.map(({ id, name, outline, positions }) => ({ id, name, outline, cells: positions }))
   return {
@@ -94,7 +96,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
     ...built.issued && { change: changeFrom(built.issued, arrays) },
     hanging,
     ...piece === 'batten' && { piece },
-    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built, dead), ...openFindings(built, document.id), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)].map(inPieces), built.overrides, document),
+    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built, dead), ...openFindings(built, document.id), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)].map(finding => marked(inPieces(finding))), built.overrides, document),
   }
 }
 

@@ -80,9 +80,9 @@ describe('what is frozen', () => {
     expect(faults({ id: 'x' }).length).toBeGreaterThan(5)
     // The same stop overridden by name lets it through.
     const stopped = exampleJob()
-    stopped.walls[0]!.arrays[0]!.screw = 60
+    stopped.walls[0]!.arrays[0]!.screw = 6
     const [stop] = planOf(stopped).findings.filter(({ severity }) => severity === 'stop')
-    stopped.log.push({ id: 'o', at: '2026-11-20T08:00:00Z', by: 'Isla Brandt', wall: 'w1', kind: 'override', code: stop!.code, subject: stop!.subject.id, reason: 'Cut to length' })
+    stopped.log.push({ id: 'o', at: '2026-11-20T08:00:00Z', by: 'Isla Brandt', wall: 'w1', kind: 'override', code: stop!.code, subject: stop!.subject.id, reason: 'Hooks carry it' })
     const built = asBuilt(stopped.log, stopped.walls[0]!)
     const overridden = freeze(stopped.walls[0]!, { ...stopped, rules: {} }, built, planOf(stopped))
     expect([faults(overridden), overridden.built.overrides.map(({ by }) => by)]).toEqual([[], ['Isla Brandt']])

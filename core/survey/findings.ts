@@ -19,13 +19,14 @@ function placeFindings(wall: Wall, members: Member[]): Finding[] {
     return [
       ...left < -2 * member.sd || right > wall.width + 2 * member.sd
         ? [{
-            ...about(member), severity: 'caution' as const, code: 'member-off-wall',
+            ...about(member), severity: 'caution' as const, code: 'member-off-wall' as const,
             message: words`${name(index)} at ${member.centre} extends past the wall’s ${left < 0 ? 'left' : 'right'} edge.`,
           }]
         : [],
       ...overlap > 0.01
         ? [{
-            ...about(member), severity: member.sd === 0 ? 'stop' as const : 'caution' as const, code: 'members-overlap',
+            ...about(member),
+            severity: member.sd === 0 ? 'stop' as const : 'caution' as const, code: 'members-overlap' as const,
             message: words`Studs ${String(index + 1)} and ${String(index + 2)} overlap by ${overlap}.`,
             remedy: words`Enter a double stud as one stud of double width.`,
           }]
@@ -38,7 +39,7 @@ function inferredFindings(members: Member[]): Finding[] {
   return members.flatMap((member, index): Finding[] => member.source === 'observed'
     ? []
     : [{
-        ...about(member), severity: 'caution', code: 'member-inferred',
+        ...about(member), severity: 'caution', code: 'member-inferred' as const,
         message: words`${name(index)} at ${member.centre} is only predicted from the spacing of its neighbours.`,
         remedy: words`Take a reading of it before hanging anything on it.`,
       }])
@@ -79,7 +80,7 @@ function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
     if (!source.startsWith('detector') || !raw || raw.members < KINDS_APART.members) return []
     if (Math.abs(raw.off) < KINDS_APART.mm || Math.abs(raw.off) < KINDS_APART.sigmas * raw.sd) return []
     return [{
-      severity: 'caution', code: 'kinds-disagree', stage: 'survey', subject: { kind: 'wall', id: wall.id },
+      severity: 'caution', code: 'kinds-disagree' as const, stage: 'survey', subject: { kind: 'wall', id: wall.id },
       message: words`The detector reads ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the nails, magnets and sightings, at ${String(raw.members)} studs along the wall. Its readings are treated as ${Math.abs(shift)} too far to the ${shift < 0 ? 'left' : 'right'}.`,
       remedy: words`Test the detector on a stud with visible edges; if it is wrong, exclude its readings.`,
     }]
@@ -90,7 +91,7 @@ function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
 function widthFindings(wall: Wall, { said, believed, sure, differs }: CommonWidth): Finding[] {
   if (!differs) return []
   return [{
-    severity: 'caution', code: 'member-width-differs', stage: 'survey', subject: { kind: 'wall', id: wall.id },
+    severity: 'caution', code: 'member-width-differs' as const, stage: 'survey', subject: { kind: 'wall', id: wall.id },
     message: words`The edges read show studs ${believed} wide; ${said} was entered. Studs are taken as ${believed} wide, and holes keep to ${sure} of that.`,
     remedy: words`Find both edges of one stud with a nail, and correct the stud width.`,
   }]
@@ -104,14 +105,15 @@ export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
   return [
     ...linedIn !== undefined && linedIn < OLD_LINING
       ? [{
-          severity: 'caution' as const, code: 'lining-old', stage: 'survey' as const, subject: { kind: 'wall' as const, id },
+          severity: 'caution' as const, code: 'lining-old' as const, stage: 'survey' as const,
+          subject: { kind: 'wall' as const, id },
           message: words`The lining dates from ${String(linedIn)}: it may contain asbestos, and its paint may contain lead.`,
           remedy: words`Have it tested before cutting or drilling.`,
         }]
       : [],
     ...fireRating
       ? [{
-          severity: 'caution' as const, code: 'wall-fire-rated', stage: 'survey' as const, subject: { kind: 'wall' as const, id },
+          severity: 'caution' as const, code: 'wall-fire-rated' as const, stage: 'survey' as const, subject: { kind: 'wall' as const, id },
           message: words`The wall has a fire rating of ${String(fireRating)} minutes.`,
           remedy: words`Open it only with its approved seal; local code takes precedence.`,
         }]
@@ -123,7 +125,7 @@ export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
 export function framingFindings(wall: Wall, members: Member[], { unexplained, shared, width }: Pick<FramingMap, 'unexplained' | 'shared' | 'width'>, framed: boolean): Finding[] {
   const unknown: Finding[] = framed && members.length === 0
     ? [{
-        severity: 'stop', code: 'framing-unknown', stage: 'survey', subject: { kind: 'wall', id: wall.id },
+        severity: 'stop', code: 'framing-unknown' as const, stage: 'survey', subject: { kind: 'wall', id: wall.id },
         message: words`No stud of this wall is known.`,
         remedy: words`Survey the wall with a detector, magnet or nail, and enter the readings.`,
       }]

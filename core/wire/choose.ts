@@ -1,3 +1,4 @@
+import type { FindingCode } from '../findings'
 import type { CableModel } from '../job'
 import { words, type Text } from '../units'
 
@@ -15,7 +16,7 @@ export interface Choice {
   judged?: CableModel
   /** The one of the kind that would be taken if the way were shorter. */
   tooShort?: CableModel
-  fault?: { code: string, message: Text, remedy: Text }
+  fault?: { code: FindingCode, message: Text, remedy: Text }
 }
 
 /** A cord with a plug at its end, made to lie open: whatever its kind is called, the word is in it. */

@@ -1,3 +1,4 @@
+import { severityOf } from '../findings'
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
 import type { Catalogue, Rules, Wall } from '../job'
@@ -30,14 +31,14 @@ function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding
   const over = circuits.filter(({ share }) => share.value > 100 * CONTINUOUS + 1e-9)
   return [
     ...sources.filter(({ amps, volts }) => amps === undefined || volts === undefined).map((source): Finding => ({
-      ...about(wall), severity: 'stop', code: 'circuit-not-known', message: words`The ${source.amps === undefined ? 'breaker rating' : 'voltage'} of ${nameOfSource(source)} is not known: no screen can be put on it.`, remedy: words`Read it at the panel and enter it.`,
+      ...about(wall), severity: 'stop', code: 'circuit-not-known' as const, message: words`The ${source.amps === undefined ? 'breaker rating' : 'voltage'} of ${nameOfSource(source)} is not known: no screen can be put on it.`, remedy: words`Read it at the panel and enter it.`,
     })),
     ...(wall.sources ?? []).filter(source => isGone(source, wall)).map((source): Finding => ({
-      ...about(wall), severity: 'stop', code: 'source-gone', message: words`${nameOfSource(source)} was at ${source.feature!}, which is no longer on the wall.`, remedy: words`Enter its new position, or delete it.`,
+      ...about(wall), severity: 'stop', code: 'source-gone' as const, message: words`${nameOfSource(source)} was at ${source.feature!}, which is no longer on the wall.`, remedy: words`Enter its new position, or delete it.`,
     })),
-    ...unknown.length > 0 && sources.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'power-not-known', facts: [unknown.length], message: words`The power that ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`, remedy: words`Enter typical power and max power in the catalogue, from the display’s data sheet.` }] : [],
-    ...left.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'circuit-full', message: words`No circuit has capacity left for ${labels(left)}: max power ${quantity(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)), 'W')}.`, remedy: words`Have another circuit installed, or take load off an existing one.` }] : [],
-    ...over.map((circuit): Finding => ({ ...about(wall), severity: 'stop', code: 'circuit-overloaded', message: words`The load on ${circuit.name} is over 80 % of its breaker.`, remedy: words`Take load off it, and add nothing more.` })),
+    ...unknown.length > 0 && sources.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'power-not-known' as const, facts: [unknown.length], message: words`The power that ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`, remedy: words`Enter typical power and max power in the catalogue, from the display’s data sheet.` }] : [],
+    ...left.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'circuit-full' as const, message: words`No circuit has capacity left for ${labels(left)}: max power ${quantity(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)), 'W')}.`, remedy: words`Have another circuit installed, or take load off an existing one.` }] : [],
+    ...over.map((circuit): Finding => ({ ...about(wall), severity: 'stop', code: 'circuit-overloaded' as const, message: words`The load on ${circuit.name} is over 80 % of its breaker.`, remedy: words`Take load off it, and add nothing more.` })),
   ]
 }
 
@@ -56,17 +57,17 @@ function powerFindings(wall: Wall, wiring: Wiring, { power = 'electrician' }: Ru
   const kits = boxes.filter(({ kind }) => kind === 'kit-lower')
   const fromCircuit = kits.filter(kit => !used.some(source => source.kind === 'outlet' && circuits.some(({ id, screens }) => id === source.id && kit.for.some(screen => screens.includes(screen)))))
   return [
-    ...against.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'power-against-rule', message: words`The house rule requires power ${RULE_WORDS[power]}, and ${some(against.map(({ id }) => `box ${id}`))} ${against.length === 1 ? 'does' : 'do'} not comply.`, remedy: words`Use other boxes, or choose another rule for this wall.` }] : [],
-    ...bare.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-box', message: words`${labels(bare)} ${bare.length === 1 ? 'has' : 'have'} no power box.`, remedy: words`Add power boxes in Wire, under Boxes.` }] : [],
-    ...fromCircuit.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'kit-without-outlet', message: words`An in-wall kit is fed by a cord from an existing outlet, and none is entered for ${some(fromCircuit.map(({ id }) => `box ${id}`))}.`, remedy: words`Add the outlet in Wire, under Power. A kit cannot be wired to a circuit; use a power box for that.` }] : [],
+    ...against.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'power-against-rule' as const, message: words`The house rule requires power ${RULE_WORDS[power]}, and ${some(against.map(({ id }) => `box ${id}`))} ${against.length === 1 ? 'does' : 'do'} not comply.`, remedy: words`Use other boxes, or choose another rule for this wall.` }] : [],
+    ...bare.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-box' as const, message: words`${labels(bare)} ${bare.length === 1 ? 'has' : 'have'} no power box.`, remedy: words`Add power boxes in Wire, under Boxes.` }] : [],
+    ...fromCircuit.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'kit-without-outlet' as const, message: words`An in-wall kit is fed by a cord from an existing outlet, and none is entered for ${some(fromCircuit.map(({ id }) => `box ${id}`))}.`, remedy: words`Add the outlet in Wire, under Power. A kit cannot be wired to a circuit; use a power box for that.` }] : [],
     ...isOutside(wall)
       ? used.filter(source => source.protected !== true).map((source): Finding => source.protected === false
-          ? { ...about(wall), severity: 'stop', code: 'outlet-not-protected', message: words`${nameOfSource(source)} feeds a display that is outside or wet, without protection by a 30 mA RCD.`, remedy: words`Have an RCD or GFCI fitted, as local code requires.` }
-          : { ...about(wall), severity: 'caution', code: 'protection-not-known', message: words`It is not known whether ${nameOfSource(source)} is protected by a 30 mA RCD, and it feeds a display that is outside or wet.`, remedy: words`Test it, and enter the result in Wire, under Power.` })
+          ? { ...about(wall), severity: 'stop', code: 'outlet-not-protected' as const, message: words`${nameOfSource(source)} feeds a display that is outside or wet, without protection by a 30 mA RCD.`, remedy: words`Have an RCD or GFCI fitted, as local code requires.` }
+          : { ...about(wall), severity: 'caution', code: 'protection-not-known' as const, message: words`It is not known whether ${nameOfSource(source)} is protected by a 30 mA RCD, and it feeds a display that is outside or wet.`, remedy: words`Test it, and enter the result in Wire, under Power.` })
       : [],
-    ...isOutside(wall) && used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'outside', message: words`Outside or wet: use in-use covers, make a drip loop in every cable below its entry, and seal every opening.` }] : [],
-    ...used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'licensed-people', message: words`Only licensed electricians may install, protect and test fixed wiring, under local code. Isolate, lock off and prove dead before opening a box; detect live cables before cutting.` }] : [],
-    ...(wall.linedIn ?? 3000) < 1990 && boxes.some(({ bay: [left, right] }) => left !== undefined || right !== undefined) ? [{ ...about(wall), severity: 'caution' as const, code: 'old-lining-cut', message: words`The lining dates from ${String(wall.linedIn)}: it may contain asbestos or lead, and the plan cuts it.`, remedy: words`Have it tested before opening anything.` }] : [],
+    ...isOutside(wall) && used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'outside' as const, message: words`Outside or wet: use in-use covers, make a drip loop in every cable below its entry, and seal every opening.` }] : [],
+    ...used.length > 0 ? [{ ...about(wall), severity: 'note' as const, code: 'licensed-people' as const, message: words`Only licensed electricians may install, protect and test fixed wiring, under local code. Isolate, lock off and prove dead before opening a box; detect live cables before cutting.` }] : [],
+    ...(wall.linedIn ?? 3000) < 1990 && boxes.some(({ bay: [left, right] }) => left !== undefined || right !== undefined) ? [{ ...about(wall), severity: 'caution' as const, code: 'old-lining-cut' as const, message: words`The lining dates from ${String(wall.linedIn)}: it may contain asbestos or lead, and the plan cuts it.`, remedy: words`Have it tested before opening anything.` }] : [],
   ]
 }
 
@@ -81,10 +82,10 @@ function boxFindings({ boxes }: Wiring): Finding[] {
   }
   return [
     ...boxes.filter(({ held }) => !held).map((box): Finding => ({
-      ...aboutBox(box.id), severity: 'stop', code: 'box-no-place', message: words`Box ${box.id}: ${box.wrong.reduce((text, each, n) => n === 0 ? each : words`${text}; ${each}`, [])}.`,
+      ...aboutBox(box.id), severity: 'stop', code: 'box-no-place' as const, message: words`Box ${box.id}: ${box.wrong.reduce((text, each, n) => n === 0 ? each : words`${text}; ${each}`, [])}.`,
       ...box.nearest ? { remedy: words`It fits at ${box.nearest.x} from wall left and ${box.nearest.y} above floor.` } : { remedy: words`Use a smaller or shallower box, another stud bay, or a surface box.` },
     })),
-    ...[...doubts.values()].map(({ text, boxes: of }): Finding => ({ ...aboutBox(of[0]!.id), severity: 'caution', code: 'box-hard-to-reach', message: words`${of.length === 1 ? 'Box' : 'Boxes'} ${some(of.map(({ id }) => id))}: ${text}.`, remedy: words`Plug in before the display goes up, and record it in the notes, or use another mount.` })),
+    ...[...doubts.values()].map(({ text, boxes: of }): Finding => ({ ...aboutBox(of[0]!.id), severity: 'caution', code: 'box-hard-to-reach' as const, message: words`${of.length === 1 ? 'Box' : 'Boxes'} ${some(of.map(({ id }) => id))}: ${text}.`, remedy: words`Plug in before the display goes up, and record it in the notes, or use another mount.` })),
   ]
 }
 
@@ -104,14 +105,14 @@ function wayFindings(wall: Wall, { routes, noWay, bays, works }: Wiring, screens
       remedy: wall.void === undefined ? words`Enter in Wire, under Routes, which voids are open.` : words`Feed it from an outlet in its stud bay, run a surface raceway, or have a void opened.`,
     })),
     ...mixed.map(({ to, bays: through }): Finding => ({
-      ...aboutBox(to), severity: 'stop', code: 'signal-with-power', message: words`Signal to box ${to} runs through ${through.length === 1 ? 'a stud bay' : 'stud bays'} with power, starting ${bays[through.find(bay => powered.has(bay))!]!.from} from wall left; no other route avoids it.`,
+      ...aboutBox(to), severity: 'stop', code: 'signal-with-power' as const, message: words`Signal to box ${to} runs through ${through.length === 1 ? 'a stud bay' : 'stud bays'} with power, starting ${bays[through.find(bay => powered.has(bay))!]!.from} from wall left; no other route avoids it.`,
       remedy: words`Bring it in from the other side, put the box in another stud bay, or choose the house rule that fixes them apart in one stud bay.`,
     })),
-    ...under.map(({ rect, routes: of }): Finding => ({ ...aboutBox(boxOf(of[0]!)), severity: 'caution', code: 'opening-under-plate', message: words`An opening at ${rect.x} from wall left and ${rect.y} above floor is behind a plate.`, remedy: words`Close it and let the filler set before fitting the plate, or choose another route.` })),
-    ...struck.map(({ rect, hazard }): Finding => ({ ...about(wall), severity: 'stop', code: 'opening-at-hazard', message: words`An opening at ${rect.x} from wall left and ${rect.y} above floor is too close to ${hazard.name}.`, remedy: words`Locate it with a detector, and bring the cable in through another stud bay or from the other side.` })),
-    ...wide.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'hole-too-wide', message: words`No bit is large enough for the cables at ${wide[0]!.x} from wall left.`, remedy: words`Bring the cables in at more than one place.` }] : [],
-    ...weak.map(({ x, diameter }): Finding => ({ ...about(wall), severity: 'caution', code: 'plate-weakened', message: words`The ${diameter} hole at ${x} from wall left removes more than half of the top or bottom plate.`, remedy: words`Have a metal tie fixed across it (IRC R602.6.1), or bring the cables in at more than one place.` })),
-    ...(wall.fireRating ?? 0) > 0 && routes.some(({ way }) => way !== 'surface') ? [{ ...about(wall), severity: 'stop' as const, code: 'rated-wall-opened', message: words`The wall is fire-rated, and cables are planned inside it.`, remedy: words`Run them on the wall face, or have a licensed person fit the approved seal on both faces.` }] : [],
+    ...under.map(({ rect, routes: of }): Finding => ({ ...aboutBox(boxOf(of[0]!)), severity: 'caution', code: 'opening-under-plate' as const, message: words`An opening at ${rect.x} from wall left and ${rect.y} above floor is behind a plate.`, remedy: words`Close it and let the filler set before fitting the plate, or choose another route.` })),
+    ...struck.map(({ rect, hazard }): Finding => ({ ...about(wall), severity: 'stop', code: 'opening-at-hazard' as const, message: words`An opening at ${rect.x} from wall left and ${rect.y} above floor is too close to ${hazard.name}.`, remedy: words`Locate it with a detector, and bring the cable in through another stud bay or from the other side.` })),
+    ...wide.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'hole-too-wide' as const, message: words`No bit is large enough for the cables at ${wide[0]!.x} from wall left.`, remedy: words`Bring the cables in at more than one place.` }] : [],
+    ...weak.map(({ x, diameter }): Finding => ({ ...about(wall), severity: 'caution', code: 'plate-weakened' as const, message: words`The ${diameter} hole at ${x} from wall left removes more than half of the top or bottom plate.`, remedy: words`Have a metal tie fixed across it (IRC R602.6.1), or bring the cables in at more than one place.` })),
+    ...(wall.fireRating ?? 0) > 0 && routes.some(({ way }) => way !== 'surface') ? [{ ...about(wall), severity: 'stop' as const, code: 'rated-wall-opened' as const, message: words`The wall is fire-rated, and cables are planned inside it.`, remedy: words`Run them on the wall face, or have a licensed person fit the approved seal on both faces.` }] : [],
   ]
 }
 
@@ -134,12 +135,12 @@ function cableFindings(wall: Wall, { cables, routes }: Wiring): Finding[] {
     ...groups(({ choice }) => choice.fault && JSON.stringify(choice.fault)).map((list): Finding => {
       const { code, message, remedy } = list[0]!.choice.fault!
       // Where the shop has no such cable at all, nothing unsafe is planned: it is still to be found.
-      return { ...subject(list[0]!), severity: code === 'cable-unknown' ? 'caution' : 'stop', code, message: words`${list[0]!.kind.replace(/^./, letter => letter.toUpperCase())} to ${ends(list)}: ${message}.`, remedy }
+      return { ...subject(list[0]!), severity: severityOf(code), code, message: words`${list[0]!.kind.replace(/^./, letter => letter.toUpperCase())} to ${ends(list)}: ${message}.`, remedy }
     }),
-    ...groups(({ unknown, choice }) => choice.fault ? undefined : unknown).map((list): Finding => ({ ...about(wall), severity: 'caution', code: 'cable-length-not-known', message: words`${capital(words`${list[0]!.unknown!}`)} is not known: no length can be chosen for the ${list[0]!.kind} cable to ${ends(list)}.`, remedy: words`Measure it and enter it in Wire.` })),
+    ...groups(({ unknown, choice }) => choice.fault ? undefined : unknown).map((list): Finding => ({ ...about(wall), severity: 'caution', code: 'cable-length-not-known' as const, message: words`${capital(words`${list[0]!.unknown!}`)} is not known: no length can be chosen for the ${list[0]!.kind} cable to ${ends(list)}.`, remedy: words`Measure it and enter it in Wire.` })),
     ...groups(({ choice, kind }) => choice.tooShort && choice.model && choice.tooShort.id !== choice.model.id ? `${kind} ${choice.tooShort.id} ${choice.model.id}` : undefined).map((list): Finding => {
       const { tooShort, model } = list[0]!.choice
-      return { ...about(wall), severity: 'note', code: 'farther-kind', message: words`${tooShort!.name ?? tooShort!.id} has a max run of ${tooShort!.farthest!}, and the ${list[0]!.kind} cable to ${ends(list)} is up to ${Math.max(...list.map(({ needed }) => needed.value))}: ${model!.name ?? model!.id} is used instead.` }
+      return { ...about(wall), severity: 'note', code: 'farther-kind' as const, message: words`${tooShort!.name ?? tooShort!.id} has a max run of ${tooShort!.farthest!}, and the ${list[0]!.kind} cable to ${ends(list)} is up to ${Math.max(...list.map(({ needed }) => needed.value))}: ${model!.name ?? model!.id} is used instead.` }
     }),
   ]
 }
@@ -153,13 +154,13 @@ function signalFindings(wall: Wall, { unported, links, boxes }: Wiring, screens:
   const single = screens.filter(({ mounting }) => mounting && mountKindOf(mounting).swings)
   const channels = [...new Map(single.map(screen => [screen.mounting!.id, screen.mounting!])).values()]
   return [
-    ...unported.map(({ source, screens: without }): Finding => ({ ...about(wall), severity: 'stop', code: 'no-port', facts: [without.length], message: words`${nameOfSource(source)} has ${counted(source.ports!)} ${source.ports === 1 ? 'port' : 'ports'}, and ${some(without.map(label))} ${without.length === 1 ? 'gets' : 'get'} none.`, remedy: words`Daisy-chain the screens, or add a player or a splitter.` })),
-    ...away.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'screen-gone', message: words`${some([...new Set(away)])} ${away.length === 1 ? 'is' : 'are'} assigned to a source, but not on the wall.`, remedy: words`Choose again which screens the source feeds.` }] : [],
-    ...open.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-pass-through', message: words`${some([...new Set(open)].map(label))} ${new Set(open).size === 1 ? 'has' : 'have'} no pass-through for signal.`, remedy: words`Add pass-throughs in Wire, under Boxes, or run the cables on the wall face.` }] : [],
+    ...unported.map(({ source, screens: without }): Finding => ({ ...about(wall), severity: 'stop', code: 'no-port' as const, facts: [without.length], message: words`${nameOfSource(source)} has ${counted(source.ports!)} ${source.ports === 1 ? 'port' : 'ports'}, and ${some(without.map(label))} ${without.length === 1 ? 'gets' : 'get'} none.`, remedy: words`Daisy-chain the screens, or add a player or a splitter.` })),
+    ...away.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'screen-gone' as const, message: words`${some([...new Set(away)])} ${away.length === 1 ? 'is' : 'are'} assigned to a source, but not on the wall.`, remedy: words`Choose again which screens the source feeds.` }] : [],
+    ...open.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-pass-through' as const, message: words`${some([...new Set(open)].map(label))} ${new Set(open).size === 1 ? 'has' : 'have'} no pass-through for signal.`, remedy: words`Add pass-throughs in Wire, under Boxes, or run the cables on the wall face.` }] : [],
     ...links.length > 0
       ? channels.filter(mount => (mount.channels ?? 0) < 2).map((mount): Finding => mount.channels === undefined
-          ? { ...about(wall), severity: 'caution', code: 'channels-not-known', message: words`The number of cable channels in the arm of ${mount.name} is not known: power and signal require one each.`, remedy: words`Enter it in the catalogue, from the maker’s data sheet.` }
-          : { ...about(wall), severity: 'stop', code: 'one-channel', message: words`The arm of ${mount.name} has one cable channel, and power and signal must not share one.`, remedy: words`Tie one cable along the outside, if the maker allows it, or use another arm.` })
+          ? { ...about(wall), severity: 'caution', code: 'channels-not-known' as const, message: words`The number of cable channels in the arm of ${mount.name} is not known: power and signal require one each.`, remedy: words`Enter it in the catalogue, from the maker’s data sheet.` }
+          : { ...about(wall), severity: 'stop', code: 'one-channel' as const, message: words`The arm of ${mount.name} has one cable channel, and power and signal must not share one.`, remedy: words`Tie one cable along the outside, if the maker allows it, or use another arm.` })
       : [],
   ]
 }

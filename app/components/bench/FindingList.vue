@@ -16,8 +16,6 @@ const LOOKS = {
   caution: { icon: TriangleAlert, name: 'Caution', box: 'border-caution bg-caution-wash', ink: 'text-caution' },
   note: { icon: Info, name: 'Note', box: 'border-chalk bg-paper', ink: 'text-chalk' },
 }
-/** A named person can take on any stop but this: what the drill met is answered, not overridden. */
-const ANSWERED = 'hole-missed'
 const RANK = { stop: 0, caution: 1, note: 2 }
 
 interface Card { key: string, finding: Finding, all: Finding[], messages: string[] }
@@ -75,6 +73,9 @@ function endOverride(findings: Finding[]) {
       <p v-if="finding.remedy" class="mt-1 pl-6">
         {{ tell(finding.remedy) }}
       </p>
+      <p v-if="finding.never" class="mt-1 pl-6 text-ink-soft">
+        This stop cannot be overridden.
+      </p>
       <p v-if="finding.overridden" class="mt-1 pl-6" data-testid="taken-on">
         Stop overridden by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
       </p>
@@ -99,7 +100,7 @@ function endOverride(findings: Finding[]) {
         <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))">
           Show plate
         </button>
-        <button v-if="finding.severity === 'stop' && finding.code !== ANSWERED && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
+        <button v-if="finding.severity === 'stop' && !finding.never && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
           Override…
         </button>
         <button v-if="finding.overridden && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="endOverride(all)">

@@ -1,3 +1,4 @@
+import { findingKind } from '../../findings'
 import { bitName, formatLength, textToString, type UnitSystem } from '../../units'
 import type { Shown } from './drawing'
 import type { SheetOptions } from './options'
@@ -25,6 +26,6 @@ export function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
   return findings.flatMap(({ code, message, overridden }) => {
     const told = textToString(message, units)
     if (overridden) return [`Stop overridden by ${overridden.by}, ${overridden.at.slice(0, 10)}: “${overridden.reason}”. ${told}`]
-    return code === 'plate-by-hand' || code === 'hole-by-hand' ? [told] : []
+    return findingKind(code)?.isDecision ? [told] : []
   })
 }

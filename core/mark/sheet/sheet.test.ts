@@ -114,11 +114,11 @@ describe('what is to be known beside the marks', () => {
   it('is what was put by hand, and the stops that somebody took on, with the reasons', () => {
     const sheet = sheetOf((array) => {
       array.plates = [{ row: 1, column: 1, lateralShift: 4, reason: 'a conduit' }]
-      array.screw = 40
-    }, [{ code: 'display-screw-too-long', subject: 'a1', by: 'Isla Brand', reason: 'Cut to length', at: '2026-06-03T10:00:00Z' }])
+      array.screw = 6
+    }, [{ code: 'display-screw-too-short', subject: 'a1', by: 'Isla Brand', reason: 'Hooks carry it', at: '2026-06-03T10:00:00Z' }])
     expect(sheet).toContain('R1 C1 plate centre, manual')
     expect(sheet).toContain('lateral adjustment 4 mm, height adjustment 0 mm; reason: a conduit.')
-    expect(sheet).toContain('Stop overridden by Isla Brand, 2026-06-03: “Cut to length”.')
+    expect(sheet).toContain('Stop overridden by Isla Brand, 2026-06-03: “Hooks carry it”.')
     expect(sheetOf(() => {})).not.toContain('manual decisions')
   })
 

@@ -1,0 +1,62 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { describe, expect, it } from 'vitest'
+import { demoJob } from '../../tests/fixtures/demo'
+import { newEntryFaults, type LogEntry } from '../log'
+import { plan } from '../plan'
+import { FINDINGS, FINDINGS_BY_STAGE, findingKind, severityOf } from './index'
+import { findingTable } from './table'
+
+const sources = readdirSync('core', { recursive: true, encoding: 'utf8' })
+  .filter(file => file.endsWith('.ts') && !file.endsWith('.test.ts') && !file.startsWith('findings/'))
+  .map(file => readFileSync(join('core', file), 'utf8'))
+
+describe('the table of findings', () => {
+  it('has no code that nothing says, and each code once', () => {
+    const said = (code: string) => sources.some(text => text.includes(`'${code}'`))
+    expect(Object.keys(FINDINGS).filter(code => !said(code) && !code.startsWith('display-screw-too'))).toEqual([])
+    const listed = Object.values(FINDINGS_BY_STAGE).flatMap(table => Object.keys(table))
+    expect(new Set(listed).size).toBe(listed.length)
+  })
+
+  it('says of what the demo finds the severity that it has there', () => {
+    const findings = (['holm-point', 'ravel-sands', 'stennick'] as const)
+      .flatMap(site => plan(demoJob(site)).walls.flatMap(({ findings }) => findings))
+    expect(findings.length).toBeGreaterThan(15)
+    for (const { code, severity, overridden } of findings) {
+      const { severity: listed } = FINDINGS[code]
+      expect([listed].flat(), code).toContain(overridden ? 'stop' : severity)
+    }
+  })
+
+  it('gives every stop and caution a cure, in sentences', () => {
+    for (const [code, kind] of Object.entries(FINDINGS)) {
+      const { severity, meaning, cure } = { cure: '', ...kind }
+      expect(meaning, code).toMatch(/^[A-Z].*\.$/)
+      if ([severity].flat().includes('stop')) expect(cure, code).toMatch(/^[A-Z].*\.$/)
+    }
+    expect([severityOf('members-overlap'), severityOf('outside')]).toEqual(['stop', 'note'])
+    expect(findingKind('of-another-version')).toBeUndefined()
+  })
+
+  it('is what the paper says', () => expect(readFileSync('docs/findings.md', 'utf8')).toBe(findingTable()))
+})
+
+describe('a stop that is never overridden', () => {
+  it('is refused in an entry, and named', () => {
+    const override = (code: string) => ({
+      id: 'l1', kind: 'override', at: '2026-11-12T09:00:00Z', by: 'Isla', wall: 'w1', code, subject: 'h1', reason: 'r',
+    }) as LogEntry
+    const never = Object.keys(FINDINGS).filter(code => findingKind(code)!.never)
+    const kept = ['hole-near-live-cable', 'hole-near-pipe', 'display-screw-too-long', 'cord-in-wall', 'hole-missed']
+    expect(never).toEqual(kept)
+    for (const code of never) {
+      expect(newEntryFaults(override(code), '$')).toMatchObject([
+        { path: '$.code', message: expect.stringContaining('is never overridden') },
+      ])
+    }
+    expect(newEntryFaults(override('hole-misses-member'), '$')).toEqual([])
+    // One that is in a chain stands as it is.
+    expect(newEntryFaults({ ...override('cord-in-wall'), hash: 'f00' }, '$')).toEqual([])
+  })
+})

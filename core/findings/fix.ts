@@ -1,0 +1,200 @@
+import type { FindingKind } from './finding'
+
+/** What Fix can say of a wall. */
+export const FIX = {
+  'fastener-impossible': {
+    severity: 'stop',
+    meaning: 'The figures of a fastener contradict each other.',
+    cure: 'Correct them in the catalogue.',
+  },
+  'fastener-of-another-base': {
+    severity: 'stop',
+    meaning: 'The fastener is made for another kind of wall.',
+    cure: 'Choose a fastener made for this wall.',
+  },
+  'capacity-not-known': {
+    severity: 'stop',
+    meaning: 'The capacity of the fastener is not known.',
+    cure: 'Enter the missing figure, or use a fastener whose data sheet gives it.',
+  },
+  'fastener-overloaded': {
+    severity: 'stop',
+    meaning: 'The load on a fastener is more than its allowable.',
+    cure: 'Use larger or more fasteners, or a mount with rows farther apart.',
+  },
+  'fastener-much-used': {
+    severity: 'caution',
+    meaning: 'The load on a fastener is close to its allowable.',
+    cure: 'Consider a larger fastener.',
+  },
+  'no-fastener-above-foot': {
+    severity: 'stop',
+    meaning: 'Every fastener is at the bottom of the plate.',
+    cure: 'Fasten a row above the bottom, or use another mount.',
+  },
+  'plate-free-to-turn': {
+    severity: 'stop',
+    meaning: 'A plate has one fastener, off the display’s centre line.',
+    cure: 'Use two or more fasteners.',
+  },
+  'loaded-edge-too-near': {
+    severity: 'stop',
+    meaning: 'A load across the grain pushes towards an edge that is too close.',
+    cure: 'Fix the plate to two studs, to blocking or to a board.',
+  },
+  'edge-too-near': {
+    severity: 'stop',
+    meaning: 'An anchor is too close to an edge.',
+    cure: 'Move the array, or use an anchor with a smaller minimum edge distance.',
+  },
+  'spacing-too-near': {
+    severity: 'stop',
+    meaning: 'Two anchors are too close together.',
+    cure: 'Move one hole within its slot, or use an anchor with a smaller minimum spacing.',
+  },
+  'fasteners-too-near': {
+    severity: 'stop',
+    meaning: 'Fasteners are too close together in one piece of timber.',
+    cure: 'Shift one of the plates, or move a hole within its slot.',
+  },
+  'end-too-near': {
+    severity: 'stop',
+    meaning: 'A fastener is too close to the end of a stud.',
+    cure: 'Move the plate up or down the stud.',
+  },
+  'hollow-anchor-in-member': {
+    severity: 'stop',
+    meaning: 'There is a stud behind a hollow-wall anchor.',
+    cure: 'Move the hole clear of the stud, or use a screw there.',
+  },
+  'fastener-through-member': {
+    severity: 'stop',
+    meaning: 'The screw comes through the back of the stud.',
+    cure: 'Use a shorter screw.',
+  },
+  'penetration-too-small': {
+    severity: 'stop',
+    meaning: 'Too little of the screw is in the wood.',
+    cure: 'Use a longer screw.',
+  },
+  'screw-does-not-reach-steel': {
+    severity: 'stop',
+    meaning: 'The screw does not reach the steel.',
+    cure: 'Use a longer screw.',
+  },
+  'screw-not-through-steel': {
+    severity: 'stop',
+    meaning: 'The screw does not come far enough through the steel.',
+    cure: 'Use a longer screw.',
+  },
+  'anchor-too-short': {
+    severity: 'stop',
+    meaning: 'The anchor is too short for what it goes through.',
+    cure: 'Use a longer anchor.',
+  },
+  'base-too-thin': {
+    severity: 'stop',
+    meaning: 'The wall is thinner than the anchor requires.',
+    cure: 'Use an anchor with less embedment.',
+  },
+  'embedment-not-known': {
+    severity: 'stop',
+    meaning: 'The embedment of the anchor is not known.',
+    cure: 'Enter it in the catalogue, from the maker’s data sheet.',
+  },
+  'least-edge-distance-not-known': {
+    severity: 'stop',
+    meaning: 'The minimum edge distance of the anchor is not known.',
+    cure: 'Enter it in the catalogue, from the maker’s data sheet.',
+  },
+  'kind-of-unit-not-known': {
+    severity: 'stop',
+    meaning: 'The type of the blocks is not known.',
+    cure: 'Enter it in Survey: hollow, solid or grouted.',
+  },
+  'face-shell-thickness-not-known': {
+    severity: 'stop',
+    meaning: 'The face shell thickness of the hollow block is not known.',
+    cure: 'Enter it in Survey.',
+  },
+  'thickness-not-known': {
+    severity: 'stop',
+    meaning: 'The thickness of the wall is not known.',
+    cure: 'Enter it in Survey.',
+  },
+  'allowable-over-breakout': {
+    severity: 'caution',
+    meaning: 'The data sheet allows more tension than breakout of this concrete.',
+    cure: 'Check the data sheet’s figure for this concrete and embedment.',
+  },
+  'bolt-not-known': {
+    severity: 'stop',
+    meaning: 'The capacity of a bolt between plate and rail or board is not known.',
+    cure: 'Enter its allowable tension and shear from the maker’s table.',
+  },
+  'bolt-overloaded': {
+    severity: 'stop',
+    meaning: 'The load on a bolt between plate and rail or board is more than its allowable.',
+    cure: 'Use stronger bolts, or a mount with more bolts.',
+  },
+  'bolt-much-used': {
+    severity: 'caution',
+    meaning: 'The load on a bolt between plate and rail or board is close to its allowable.',
+    cure: 'Use stronger bolts, or a mount with more bolts.',
+  },
+  'rail-not-known': {
+    severity: 'stop',
+    meaning: 'The bending capacity of a rail is not known.',
+    cure: 'Enter its allowable bending moment from the maker’s table.',
+  },
+  'rail-overbent': {
+    severity: 'stop',
+    meaning: 'The bending moment of a rail is more than its allowable.',
+    cure: 'Use a stronger rail, or fix it to more studs.',
+  },
+  'rail-much-bent': {
+    severity: 'caution',
+    meaning: 'The bending moment of a rail is close to its allowable.',
+    cure: 'Use a stronger rail, or fix it to more studs.',
+  },
+  'display-screw-not-known': {
+    severity: 'stop',
+    meaning: 'The screw into a display is not known.',
+    cure: 'Enter the missing figure in the catalogue.',
+  },
+  'display-screw-too-long': {
+    severity: 'stop', never: true,
+    meaning: 'The screw chosen goes past the insert of a display.',
+    cure: 'Use a length in the range shown.',
+  },
+  'display-screw-too-short': {
+    severity: 'stop',
+    meaning: 'The screw chosen engages too little of the insert of a display.',
+    cure: 'Use a length in the range shown.',
+  },
+  'display-screw-to-buy': {
+    severity: 'caution',
+    meaning: 'The kit has no screw that fits a display.',
+    cure: 'Buy one of the length shown.',
+  },
+  'player-mass-not-known': {
+    severity: 'caution',
+    meaning: 'The mass of the player behind a display is not known.',
+    cure: 'Enter it in Mount, under Depth.',
+  },
+  'steel-framing-unchecked': {
+    severity: 'caution',
+    meaning: 'Screens pull out from light steel studs, which are not checked themselves.',
+    cure: 'Have an engineer check the studs, or fit blocking in the stud bays.',
+  },
+  'finish-not-known': {
+    severity: 'stop',
+    meaning: 'The wall is outside or wet, and the finish of the fastener is not known.',
+    cure: 'Enter the finish in the catalogue.',
+  },
+  'fastener-corrodes': {
+    severity: 'stop',
+    meaning: 'The wall is outside or wet, and the fastener corrodes there.',
+    cure: 'Use a stainless, galvanised or coated fastener.',
+  },
+} as const satisfies Record<string, FindingKind>

@@ -1,0 +1,54 @@
+import type { FindingKind } from './finding'
+
+/** What Hang can say of a wall. */
+export const HANG = {
+  'hole-missed': {
+    severity: 'stop', never: true,
+    meaning: 'A hole met nothing.',
+    cure: 'Leave it empty and survey the spot before drilling beside it.',
+  },
+  'hole-dead': {
+    severity: 'note',
+    meaning: 'A hole can take no fastener.',
+    cure: 'Fill it; the plan keeps new holes clear of it.',
+  },
+  'hole-unused': {
+    severity: ['stop', 'caution'],
+    meaning: 'A made hole serves nothing in the current plan.',
+    cure: 'Keep to what was drilled, or fill it.',
+  },
+  'part-missing': {
+    severity: 'caution',
+    meaning: 'A part or tool is missing on site.',
+    cure: 'Bring it, and tick it off in Hang, under Prepare.',
+  },
+  'question-open': {
+    severity: 'stop',
+    meaning: 'Work has stopped with a question.',
+    cure: 'Answer it in Hang.',
+  },
+  'hanging-order-blocked': {
+    severity: 'stop',
+    meaning: 'A screen cannot be lifted into its place in the chosen order.',
+    cure: 'Hang the bottom row first, or use a mount that pulls out farther.',
+  },
+  'lift-aid-needed': {
+    severity: 'caution',
+    meaning: 'A lift is too heavy for two people at that height.',
+    cure: 'Bring a lifting aid rated for that mass and height.',
+  },
+  'kept-upright': {
+    severity: 'note',
+    meaning: 'The catalogue does not say that a display may be laid face down.',
+  },
+  'clock-off': {
+    severity: 'note',
+    meaning: 'The clock of a device was off.',
+    cure: 'Set the clock of that device.',
+  },
+  'override-lapsed': {
+    severity: 'caution',
+    meaning: 'An override no longer applies, because the figures of its stop have changed.',
+    cure: 'Clear the stop, or override it again.',
+  },
+} as const satisfies Record<string, FindingKind>

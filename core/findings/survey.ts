@@ -1,0 +1,105 @@
+import type { FindingKind } from './finding'
+
+/** What Survey can say of a wall. */
+export const SURVEY = {
+  'coursing-unknown': {
+    severity: 'stop',
+    meaning: 'The size of the wall’s blocks is not known.',
+    cure: 'Enter block size, joint and bond in Survey.',
+  },
+  'block-larger-than-wall': {
+    severity: 'stop',
+    meaning: 'A block with its joint is larger than the wall.',
+    cure: 'Correct the block size.',
+  },
+  'coursing-not-surveyed': {
+    severity: 'caution',
+    meaning: 'No joint, or only one kind of joint, of the wall has been read.',
+    cure: 'Read a crossing of a bed joint and a head joint.',
+  },
+  'bond-not-told': {
+    severity: 'caution',
+    meaning: 'The joints read do not show whether the bond is running or stack.',
+    cure: 'Read a head joint one course above or below.',
+  },
+  'bond-differs': {
+    severity: 'caution',
+    meaning: 'The joints read show another bond than was entered.',
+    cure: 'Check block size and joint, and exclude the reading that does not fit.',
+  },
+  'joints-disagree': {
+    severity: 'caution',
+    meaning: 'The joints read do not fit one regular coursing.',
+    cure: 'Check block size and joint, and exclude the reading that does not fit.',
+  },
+  'member-off-wall': {
+    severity: 'caution',
+    meaning: 'A stud extends past the edge of the wall.',
+    cure: 'Correct its position or width.',
+  },
+  'members-overlap': {
+    severity: ['stop', 'caution'],
+    meaning: 'Two studs overlap.',
+    cure: 'Enter a double stud as one stud of double width, or read both again.',
+  },
+  'member-inferred': {
+    severity: 'caution',
+    meaning: 'A stud is only predicted from the spacing of its neighbours.',
+    cure: 'Take a reading of it before hanging anything on it.',
+  },
+  'member-ends': {
+    severity: 'caution',
+    meaning: 'A stud does not run the full height of the wall.',
+    cure: 'Probe it at the height of its holes.',
+  },
+  'reading-conflicts': {
+    severity: 'caution',
+    meaning: 'Two readings of a stud contradict each other.',
+    cure: 'Take a third reading, or exclude one with a reason.',
+  },
+  'reading-unexplained': {
+    severity: 'caution',
+    meaning: 'A reading fits no stud.',
+    cure: 'Take a second reading there, or exclude this one with a reason.',
+  },
+  'kinds-disagree': {
+    severity: 'caution',
+    meaning: 'The detector reads to one side of the nails, magnets and sightings.',
+    cure: 'Test the detector on a stud with visible edges; if it is wrong, exclude its readings.',
+  },
+  'member-width-differs': {
+    severity: 'caution',
+    meaning: 'The edges read show another stud width than was entered.',
+    cure: 'Find both edges of one stud with a nail, and correct the stud width.',
+  },
+  'lining-old': {
+    severity: 'caution',
+    meaning: 'The lining is so old that it may contain asbestos or lead.',
+    cure: 'Have it tested before cutting or drilling.',
+  },
+  'wall-fire-rated': {
+    severity: 'caution',
+    meaning: 'The wall is fire-rated.',
+    cure: 'Open it only with its approved seal; local code takes precedence.',
+  },
+  'framing-unknown': {
+    severity: 'stop',
+    meaning: 'No stud of the wall is known.',
+    cure: 'Survey the wall with a detector, magnet or nail.',
+  },
+  'sides-disagree': {
+    severity: 'caution',
+    meaning: 'Positions that a reference transfers from the rear do not fit those read at the front.',
+    cure: 'Measure the reference again from both sides.',
+  },
+  'references-disagree': {
+    severity: 'caution',
+    meaning: 'Two references transfer the same position to different places.',
+    cure: 'Measure both again from both sides.',
+  },
+  'reading-not-carried': {
+    severity: 'caution',
+    meaning: 'A reading on the rear has no reference, so it cannot be transferred.',
+    cure: 'Choose a reference that is visible from both sides.',
+  },
+} as const satisfies Record<string, FindingKind>

@@ -1,0 +1,187 @@
+import type { FindingKind } from './finding'
+
+/** What Wire can say of a wall. */
+export const WIRE = {
+  'circuit-not-known': {
+    severity: 'stop',
+    meaning: 'The breaker rating or voltage of a circuit is not known.',
+    cure: 'Read it at the panel and enter it.',
+  },
+  'source-gone': {
+    severity: 'stop',
+    meaning: 'A source was at a feature that is no longer on the wall.',
+    cure: 'Enter its new position, or delete it.',
+  },
+  'power-not-known': {
+    severity: 'stop',
+    meaning: 'The power that a display draws is not known.',
+    cure: 'Enter typical power and max power in the catalogue.',
+  },
+  'circuit-full': {
+    severity: 'stop',
+    meaning: 'No circuit has capacity left for a screen.',
+    cure: 'Have another circuit installed, or take load off an existing one.',
+  },
+  'circuit-overloaded': {
+    severity: 'stop',
+    meaning: 'The load on a circuit is over 80 % of its breaker.',
+    cure: 'Take load off it.',
+  },
+  'power-against-rule': {
+    severity: 'caution',
+    meaning: 'Boxes bring power in another way than the house rule requires.',
+    cure: 'Use other boxes, or choose another rule for this wall.',
+  },
+  'no-box': {
+    severity: 'caution',
+    meaning: 'A screen has no power box.',
+    cure: 'Add power boxes in Wire, under Boxes.',
+  },
+  'kit-without-outlet': {
+    severity: 'stop',
+    meaning: 'An in-wall kit has no existing outlet to be fed from.',
+    cure: 'Add the outlet in Wire, under Power.',
+  },
+  'outlet-not-protected': {
+    severity: 'stop',
+    meaning: 'An outlet feeds a display that is outside or wet, without protection by a 30 mA RCD.',
+    cure: 'Have an RCD or GFCI fitted, as local code requires.',
+  },
+  'protection-not-known': {
+    severity: 'caution',
+    meaning: 'It is not known whether an outlet outside or in the wet is protected.',
+    cure: 'Test it, and enter the result in Wire, under Power.',
+  },
+  'outside': {
+    severity: 'note',
+    meaning: 'The wall is outside or wet.',
+  },
+  'licensed-people': {
+    severity: 'note',
+    meaning: 'Fixed wiring is planned.',
+  },
+  'old-lining-cut': {
+    severity: 'caution',
+    meaning: 'The plan cuts a lining that may contain asbestos or lead.',
+    cure: 'Have it tested before opening anything.',
+  },
+  'box-no-place': {
+    severity: 'stop',
+    meaning: 'A box has no place where it is planned.',
+    cure: 'Move it to the nearest position that is shown.',
+  },
+  'box-hard-to-reach': {
+    severity: 'caution',
+    meaning: 'A box cannot be reached by hand once the display hangs.',
+    cure: 'Plug in before the display goes up.',
+  },
+  'void-not-known': {
+    severity: 'caution',
+    meaning: 'No cable route reaches a box, and what is above and below the wall is not known.',
+    cure: 'Enter the access above or below the wall.',
+  },
+  'no-way': {
+    severity: 'stop',
+    meaning: 'No cable route reaches a box.',
+    cure: 'Move the box, or run the cable on the wall face.',
+  },
+  'signal-with-power': {
+    severity: 'stop',
+    meaning: 'A signal cable shares a stud bay with power, against the house rule.',
+    cure: 'Bring it in from the other side, or put the box in another stud bay.',
+  },
+  'opening-under-plate': {
+    severity: 'caution',
+    meaning: 'An opening is behind a plate.',
+    cure: 'Close it and let the filler set before fitting the plate.',
+  },
+  'opening-at-hazard': {
+    severity: 'stop',
+    meaning: 'An opening is too close to a cable, a pipe or a fire-rated junction.',
+    cure: 'Bring the cable in through another stud bay.',
+  },
+  'hole-too-wide': {
+    severity: 'stop',
+    meaning: 'No bit is large enough for a bundle of cables.',
+    cure: 'Bring the cables in at more than one place.',
+  },
+  'plate-weakened': {
+    severity: 'caution',
+    meaning: 'A bored hole removes more than half of the top or bottom plate.',
+    cure: 'Have a metal tie fixed across it.',
+  },
+  'rated-wall-opened': {
+    severity: 'stop',
+    meaning: 'Cables are planned inside a fire-rated wall.',
+    cure: 'Run them on the wall face, or have a licensed person fit the approved seal.',
+  },
+  'cable-unknown': {
+    severity: 'caution',
+    meaning: 'The catalogue has no cable of a kind.',
+    cure: 'Add one in Wire, under Boxes.',
+  },
+  'cord-in-wall': {
+    severity: 'stop', never: true,
+    meaning: 'A flexible cord is planned inside a wall.',
+    cure: 'Use installation cable, or a listed kit whose cord stays outside the wall.',
+  },
+  'cable-not-in-wall': {
+    severity: 'stop',
+    meaning: 'No cable of a kind is in-wall rated.',
+    cure: 'Add an in-wall rated cable to the catalogue, or run it on the wall face.',
+  },
+  'cable-not-plenum': {
+    severity: 'stop',
+    meaning: 'No cable of a kind is plenum rated.',
+    cure: 'Add a plenum-rated cable, or enter the wall from the other side.',
+  },
+  'cable-too-thin': {
+    severity: 'stop',
+    meaning: 'No cable of a kind is rated for the breaker.',
+    cure: 'Add a suitable cable, or have the electrician fit a smaller breaker.',
+  },
+  'cable-too-far': {
+    severity: 'stop',
+    meaning: 'A cable is longer than its max run.',
+    cure: 'Use a kind that runs farther, or move the source closer.',
+  },
+  'cable-too-short': {
+    severity: 'stop',
+    meaning: 'A cable is longer than the stocked lengths.',
+    cure: 'Have one made up, or move the source closer.',
+  },
+  'cable-length-not-known': {
+    severity: 'caution',
+    meaning: 'A part of a cable’s length is not known.',
+    cure: 'Measure it and enter it in Wire.',
+  },
+  'farther-kind': {
+    severity: 'note',
+    meaning: 'A kind with a longer max run is used.',
+  },
+  'no-port': {
+    severity: 'stop',
+    meaning: 'A source has too few ports.',
+    cure: 'Daisy-chain the screens, or add a player or a splitter.',
+  },
+  'screen-gone': {
+    severity: 'caution',
+    meaning: 'A source feeds a screen that is no longer on the wall.',
+    cure: 'Choose again which screens the source feeds.',
+  },
+  'no-pass-through': {
+    severity: 'caution',
+    meaning: 'A screen has no pass-through for signal.',
+    cure: 'Add pass-throughs in Wire, under Boxes.',
+  },
+  'channels-not-known': {
+    severity: 'caution',
+    meaning: 'The number of cable channels in an arm is not known.',
+    cure: 'Enter it in the catalogue.',
+  },
+  'one-channel': {
+    severity: 'stop',
+    meaning: 'An arm has one cable channel, which power and signal must not share.',
+    cure: 'Use another arm, or tie one cable outside if its maker allows it.',
+  },
+} as const satisfies Record<string, FindingKind>
