@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { demoJob } from '../../tests/fixtures/demo'
-import { newEntryFaults, type LogEntry } from '../log'
+import { exampleJob } from '../../tests/fixtures/job'
 import { plan } from '../plan'
 import { FINDINGS, FINDINGS_BY_STAGE, findingKind, severityOf } from './index'
 import { findingTable } from './table'
@@ -43,20 +43,16 @@ describe('the table of findings', () => {
 })
 
 describe('a stop that is never overridden', () => {
-  it('is refused in an entry, and named', () => {
-    const override = (code: string) => ({
-      id: 'l1', kind: 'override', at: '2026-11-12T09:00:00Z', by: 'Isla', wall: 'w1', code, subject: 'h1', reason: 'r',
-    }) as LogEntry
+  it('is one of a few, and says so itself; an override of it does not hold', () => {
     const never = Object.keys(FINDINGS).filter(code => findingKind(code)!.never)
     const kept = ['hole-near-live-cable', 'hole-near-pipe', 'display-screw-too-long', 'cord-in-wall', 'hole-missed']
     expect(never).toEqual(kept)
-    for (const code of never) {
-      expect(newEntryFaults(override(code), '$')).toMatchObject([
-        { path: '$.code', message: expect.stringContaining('is never overridden') },
-      ])
-    }
-    expect(newEntryFaults(override('hole-misses-member'), '$')).toEqual([])
-    // One that is in a chain stands as it is.
-    expect(newEntryFaults({ ...override('cord-in-wall'), hash: 'f00' }, '$')).toEqual([])
+    const job = exampleJob()
+    job.walls[0]!.arrays[0]!.screw = 60
+    const screw = () => plan(job).walls[0]!.findings.find(({ code }) => code === 'display-screw-too-long')
+    expect(screw()).toMatchObject({ severity: 'stop', never: true })
+    const said = { id: 'l1', at: '2026-11-12T09:00:00Z', by: 'Isla', wall: 'w1', reason: 'Cut to length' }
+    job.log.push({ ...said, kind: 'override', code: 'display-screw-too-long', subject: screw()!.subject.id })
+    expect(screw()).toMatchObject({ severity: 'stop', never: true })
   })
 })

@@ -1,7 +1,7 @@
 import type {
   Schema, SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription, SchemaObjectDescription,
 } from 'yup'
-import { LOG_KINDS } from '../log/kinds'
+import { ENTRY_SCHEMAS } from '../log/schemas'
 import { displaySchema } from './display'
 import { fastenerSchema, screwKitSchema } from './fastener'
 import { jobSchema } from './job'
@@ -41,6 +41,6 @@ export function fieldTable(): string {
     tableOf('The job', jobSchema, path => /^(walls|log|catalogue)(\[\]|\.)./.test(path)),
     tableOf('A display', displaySchema), tableOf('A mount', mountSchema), tableOf('A fastener', fastenerSchema), tableOf('A screw kit', screwKitSchema), tableOf('A box', boxModelSchema), tableOf('A cable', cableModelSchema),
     tableOf('A wall', wallSchema),
-    ...Object.entries(LOG_KINDS).map(([kind, { schema }]) => tableOf(`An entry of the log: ${kind}`, schema, path => ['id', 'seq', 'at', 'receivedAt', 'by', 'wall', 'kind', 'prev', 'hash'].includes(path) && kind !== 'hole')),
+    ...Object.entries(ENTRY_SCHEMAS).map(([kind, schema]) => tableOf(`An entry of the log: ${kind}`, schema, path => ['id', 'seq', 'at', 'receivedAt', 'by', 'wall', 'kind', 'prev', 'hash'].includes(path) && kind !== 'hole')),
   ].join('\n')
 }

@@ -1,7 +1,7 @@
 import type {
   SchemaDescription, SchemaFieldDescription, SchemaInnerTypeDescription, SchemaObjectDescription,
 } from 'yup'
-import { LOG_KINDS } from '../log/kinds'
+import { ENTRY_SCHEMAS } from '../log/schemas'
 import { jobSchema } from './job'
 
 /** A JSON Schema, draft 2020-12. */
@@ -36,7 +36,7 @@ function inside(description: SchemaFieldDescription): JsonSchema {
 
 function schemaOf(description: SchemaFieldDescription): JsonSchema {
   // What is checked by its kind: the entries of the log.
-  if (description.type === 'lazy') return { oneOf: Object.values(LOG_KINDS).map(({ schema }) => schemaOf(schema.describe())) }
+  if (description.type === 'lazy') return { oneOf: Object.values(ENTRY_SCHEMAS).map(schema => schemaOf(schema.describe())) }
   const { type, tests, oneOf, meta } = description as SchemaDescription
   return Object.assign({ type }, meta?.label && { description: [meta.label, meta.unit].filter(Boolean).join(', ') }, ...tests.map(rule => keywordsOf(rule, type)), oneOf.length > 0 ? { enum: oneOf } : {}, inside(description))
 }

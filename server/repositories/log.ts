@@ -1,3 +1,4 @@
+import { findingKind } from '../../core/findings'
 import { actionOfEntry, type Action } from '../../core/people'
 import { isHoleOf } from '../../core/hang'
 import { LIMITS, logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
@@ -50,6 +51,9 @@ function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault
   if (given.wall !== wall.id) return [{ path: '$.wall', message: `must be “${wall.id}”, as in the address` }]
   const isKnown = (hole: string) => isHoleOf(wall, hole) || entriesOf(db, site, wall.id).some(each => each.kind === 'hole' && each.hole === hole)
   if (given.kind === 'hole' && !isKnown(given.hole)) return [{ path: '$.hole', message: `“${given.hole}” is not a hole in this wall's plan. Its array may have been deleted; restore it, or record the drilled hole as a remark` }]
+  if (given.kind === 'override' && findingKind(given.code)?.never) {
+    return [{ path: '$.code', message: `“${given.code}” is never overridden: clear the stop` }]
+  }
   if (given.kind === 'issued') return entryOfId(db).get({ site, id: given.id }) ? [] : issueFaults(db, site, wall, given)
   if (given.kind !== 'correction' || entryOfId(db).get({ site, id: given.corrects })?.wall === wall.id) return []
   return [{ path: '$.corrects', message: `“${given.corrects}” is not an earlier entry of this wall` }]

@@ -197,6 +197,18 @@ describe('who took a reading', () => {
   })
 })
 
+describe('an override', () => {
+  beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
+
+  it('is refused of what is never overridden', () => {
+    const override = { id: 'o1', at: AT, by: 'Isla', wall: 'w1', kind: 'override', subject: 'h1', reason: 'It will do' }
+    const given = (code: string) => () => addLogEntry(db, 'holm-point', 'w1', clientAuthor, { ...override, code }, AT)
+    expect(refused(given('hole-near-pipe')).faults)
+      .toEqual([{ path: '$.code', message: '“hole-near-pipe” is never overridden: clear the stop' }])
+    expect(given('hole-misses-member')()).toMatchObject({ seq: 1, code: 'hole-misses-member' })
+  })
+})
+
 describe('the log', () => {
   beforeEach(() => void importJob(db, exampleJob(), 'Isla', AT))
   const add = (change: Partial<EntryOf<'hole'>> = {}, wall = 'w1') => addLogEntry(db, 'holm-point', wall, clientAuthor, { ...hole, ...change }, AT) as LogEntry

@@ -64,10 +64,14 @@ test('layers are dragged into order by their grip', async ({ page, house }) => {
   expect(covering.map(({ material }: { material: string }) => material)).toEqual(['plywood', 'gypsum-board'])
 })
 
-test('how flat the face is, is drawn over it', async ({ page }) => {
+test('how flat the face is, where joints run and what is transferred from the rear are drawn', async ({ page }) => {
   await page.goto('/sites/ravel-sands/walls/arrivals/survey')
   await panel(page, 'Flatness')
   await expect(page.locator('[data-relief] circle').first()).toBeAttached()
+  await page.goto('/sites/ravel-sands/walls/pier/survey')
+  await expect(page.locator('[data-transfer]').first()).toBeAttached()
+  await page.goto('/sites/stennick/walls/departures-row/survey')
+  await expect(page.getByTestId('elevation').locator('[data-coursing]').first()).toBeAttached()
 })
 
 test('instruments feed the same entry, and pointing does', async ({ page, house }) => {
@@ -136,6 +140,8 @@ test('readings taken without a connection are planned at once and kept; slips of
   await summary(page, '11 confirmed')
   await memberRow(page, 14).click()
   await expect(page.getByTestId('member-card')).toContainText('single, found, confirmed')
+  await page.keyboard.press('Escape')
+  await expect(page.getByTestId('member-card')).toHaveCount(0)
   await page.getByRole('link', { name: /^Mount/ }).click()
   await expect(page.getByRole('region', { name: 'Mount' })).toContainText('9 of 9 plates fixed')
   await house.start()

@@ -44,6 +44,8 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
 
 test('under the hand an array is brought to what is near, and says to what', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
+  // What it comes to is told by the plan, which is up to date then.
+  await expect(page.getByTestId('at-hand')).toBeVisible()
   const wall = (await page.locator('[data-testid=elevation] > g > rect').first().boundingBox())!
   const scale = wall.width / 6200
   const grid = (await page.locator('[data-array=departures]').boundingBox())!

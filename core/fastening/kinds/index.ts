@@ -24,6 +24,6 @@ export const FASTENER_KIND_NAMES = Object.keys(FASTENER_KINDS)
 
 /** What is particular to a fastener of its kind; of a kind without rules its maker alone says what it carries. */
 export const fastenerKindOf = ({ kind }: { kind: string }): FastenerKind =>
-  Object.hasOwn(FASTENER_KINDS, kind) ? FASTENER_KINDS[kind]! : { title: kind.replaceAll('-', ' '), needs: {} }
+  Object.hasOwn(FASTENER_KINDS, kind) ? FASTENER_KINDS[kind]! : { needs: {} }
 
 export type { FastenerKind, WoodRule } from './kind'

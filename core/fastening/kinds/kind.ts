@@ -24,8 +24,6 @@ export interface WoodRule {
 
 /** One kind of fastener: all that is particular to it. */
 export interface FastenerKind {
-  /** What it is called on screens and sheets. */
-  title: string
   /** The figures that its sums need, by their keys, and what each is called. */
   needs: Record<string, string>
   /** How it is reckoned in wood, where it is a screw for wood. */

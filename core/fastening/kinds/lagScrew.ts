@@ -30,7 +30,6 @@ function lead({ diameter }: WoodScrew, gravity: number, units: UnitSystem): Figu
 
 /** Turned into wood with a wrench, its shank thicker than its thread's root. */
 export const lagScrew: FastenerKind = {
-  title: 'lag screw',
   needs: SCREW_NEEDS,
   wood: {
     withdrawal: (d, gravity) => 1800 * gravity ** 1.5 * d ** 0.75,

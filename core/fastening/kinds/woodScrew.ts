@@ -17,7 +17,6 @@ function lead({ root }: WoodScrew, gravity: number, units: UnitSystem): Figure |
 
 /** Driven into wood; its thread runs to its end (NDS 12.2.2). */
 export const woodScrew: FastenerKind = {
-  title: 'wood screw',
   needs: SCREW_NEEDS,
   wood: {
     withdrawal: (d, gravity) => 2850 * gravity ** 2 * d,

@@ -1,14 +1,8 @@
-import { name, reason } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('correction', {
-  corrects: name('Id of the earlier entry that is corrected'),
-  note: reason('Reason'),
-})
+import type { correctionSchema } from '../schemas/correction'
+import type { EntryKindSpec } from './kind'
 
 /** An earlier entry does not hold. */
-export const correction: EntryKindSpec<typeof schema> = {
-  schema,
+export const correction: EntryKindSpec<typeof correctionSchema> = {
   title: 'correction',
   right: 'as-corrected',
   cancels: ({ corrects }) => corrects,

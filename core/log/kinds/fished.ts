@@ -1,15 +1,8 @@
-import { length, must, name, oneOf } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('fished', {
-  route: name(),
-  result: must(oneOf(['through', 'stopped'])),
-  y: length('Height of the blockage'),
-})
+import type { fishedSchema } from '../schemas/fished'
+import type { EntryKindSpec } from './kind'
 
 /** Whether a line came through a route, or where it stopped. */
-export const fished: EntryKindSpec<typeof schema> = {
-  schema,
+export const fished: EntryKindSpec<typeof fishedSchema> = {
   title: 'pull line',
   right: 'wall.record',
 }

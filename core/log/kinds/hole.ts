@@ -1,9 +1,6 @@
 import type { InferType } from 'yup'
-import { length, must, name, note, oneOf, text } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-/** Drilling result where a hole was planned. */
-export const HOLE_RESULTS = ['hit', 'miss', 'void', 'steel', 'mortar', 'blown', 'stripped', 'other'] as const
+import type { holeSchema } from '../schemas/hole'
+import type { EntryKindSpec } from './kind'
 
 /** Entries about a hole at places nearer to each other than this are about one hole in the wall, mm. */
 const ONE_PLACE = 1
@@ -12,16 +9,7 @@ const ONE_PLACE = 1
 export const isAt = (a: { x: number, y: number }, b: { x: number, y: number }): boolean =>
   Math.hypot(a.x - b.x, a.y - b.y) <= ONE_PLACE
 
-const schema = entry('hole', {
-  hole: name('The hole’s id in the plan'),
-  x: must(length('Drilled position')),
-  y: must(length('Drilled position')),
-  result: must(oneOf(HOLE_RESULTS, 'Drilling result')),
-  note: note(),
-  photo: text('Photo in the data folder'),
-})
-
-type HoleEntry = InferType<typeof schema>
+type HoleEntry = InferType<typeof holeSchema>
 
 /** A hole as it was made: which of the plan's it was, where it is, and what the drill met there. */
 export type MadeHole = Pick<HoleEntry, 'hole' | 'x' | 'y' | 'result' | 'by' | 'at' | 'note'> & { entry: string }
@@ -30,8 +18,7 @@ export type MadeHole = Pick<HoleEntry, 'hole' | 'x' | 'y' | 'result' | 'by' | 'a
 export interface Holes { holes: Map<string, MadeHole[]> }
 
 /** What the drill met at a planned hole. */
-export const hole: EntryKindSpec<typeof schema, Holes> = {
-  schema,
+export const hole: EntryKindSpec<typeof holeSchema, Holes> = {
   title: 'drilling result',
   right: 'wall.record',
   fold({ holes }, { id, hole, x, y, result, by, at, note }) {

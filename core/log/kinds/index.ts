@@ -49,7 +49,7 @@ export type EntryKind = keyof typeof LOG_KINDS
 export const isEntryKind = (kind: unknown): kind is EntryKind =>
   typeof kind === 'string' && Object.hasOwn(LOG_KINDS, kind)
 
-export { HOLE_RESULTS, isAt, type MadeHole } from './hole'
+export { isAt, type MadeHole } from './hole'
 export type { EntryRight } from './kind'
 export type { Override } from './override'
 export { nothingStanding, type Standing } from './standing'

@@ -1,19 +1,12 @@
 import type { InferType } from 'yup'
-import { name, note, text } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('issued', {
-  revision: name('A, B, …'),
-  frozen: text('Id of the frozen revision of the wall'),
-  note: note(),
-})
+import type { issuedSchema } from '../schemas/issued'
+import type { EntryKindSpec } from './kind'
 
 /** What was issued, in order of arrival. */
-export interface IssuedSoFar { issued: (InferType<typeof schema> & { kind: 'issued' })[] }
+export interface IssuedSoFar { issued: (InferType<typeof issuedSchema> & { kind: 'issued' })[] }
 
 /** A mark-out goes to the wall; what was frozen is kept under the wall’s revisions. */
-export const issued: EntryKindSpec<typeof schema, IssuedSoFar> = {
-  schema,
+export const issued: EntryKindSpec<typeof issuedSchema, IssuedSoFar> = {
   title: 'revision issued',
   right: 'wall.issue',
   closes: 'mark',

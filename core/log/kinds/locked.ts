@@ -1,15 +1,8 @@
-import { flag, name, note } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('locked', {
-  screen: name('Id of the screen'),
-  unlocked: flag('True if the lock was opened; absent if it was set'),
-  note: note(),
-})
+import type { lockedSchema } from '../schemas/locked'
+import type { EntryKindSpec } from './kind'
 
 /** A screen’s lock was set, or opened. */
-export const locked: EntryKindSpec<typeof schema> = {
-  schema,
+export const locked: EntryKindSpec<typeof lockedSchema> = {
   title: 'lock',
   right: 'wall.visit',
 }

@@ -1,15 +1,8 @@
-import { day, must, name, reason } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('point', {
-  what: reason('Snag: work still to do'),
-  owner: name('Owner'),
-  due: must(day('Due date')),
-})
+import type { pointSchema } from '../schemas/point'
+import type { EntryKindSpec } from './kind'
 
 /** Work that is still to do, by whom and when. */
-export const point: EntryKindSpec<typeof schema> = {
-  schema,
+export const point: EntryKindSpec<typeof pointSchema> = {
   title: 'snag',
   right: 'wall.visit',
 }

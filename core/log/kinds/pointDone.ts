@@ -1,14 +1,8 @@
-import { name, note } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('point-done', {
-  point: name('Id of the entry of the snag'),
-  note: note(),
-})
+import type { pointDoneSchema } from '../schemas/pointDone'
+import type { EntryKindSpec } from './kind'
 
 /** A snag is closed. */
-export const pointDone: EntryKindSpec<typeof schema> = {
-  schema,
+export const pointDone: EntryKindSpec<typeof pointDoneSchema> = {
   title: 'snag closed',
   right: 'wall.visit',
 }

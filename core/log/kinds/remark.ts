@@ -1,13 +1,8 @@
-import { reason } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('remark', {
-  note: reason(),
-})
+import type { remarkSchema } from '../schemas/remark'
+import type { EntryKindSpec } from './kind'
 
 /** What a person wants to have said. */
-export const remark: EntryKindSpec<typeof schema> = {
-  schema,
+export const remark: EntryKindSpec<typeof remarkSchema> = {
   title: 'remark',
   right: 'wall.visit',
 }

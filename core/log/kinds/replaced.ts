@@ -1,15 +1,8 @@
-import { name, note } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('replaced', {
-  screen: name('Id of the screen'),
-  model: name('Id of the display model now installed'),
-  note: note(),
-})
+import type { replacedSchema } from '../schemas/replaced'
+import type { EntryKindSpec } from './kind'
 
 /** A screen was replaced by another. */
-export const replaced: EntryKindSpec<typeof schema> = {
-  schema,
+export const replaced: EntryKindSpec<typeof replacedSchema> = {
   title: 'screen replaced',
   right: 'wall.visit',
 }

@@ -1,29 +1,12 @@
 import type { InferType } from 'yup'
-import { figure, group, length, list, must, name, oneOf, text } from '../../job/fields'
-import { entry, MANY, round, type EntryKindSpec } from './kind'
-
-const between = () => must(list(must(text()), 2, 'The two screens')).min(2, 'must name two screens')
-const end = () => must(oneOf(['top', 'bottom', 'left', 'right'], 'End of the seam'))
-
-const schema = entry('seams', {
-  array: name(),
-  round: round(),
-  gaps: list(group({ between: between(), end: end(), mm: must(length()) }), MANY, 'Gaps at the ends of seams'),
-  steps: list(
-    group({ between: between(), end: end(), mm: must(length()) }), MANY,
-    'Steps: face of the second screen minus face of the first, positive outwards',
-  ),
-  rolls: list(
-    group({ screen: name(), mmPerM: must(figure('mm/m')) }), MANY, 'Roll, positive if the right end is higher',
-  ),
-})
+import type { seamsSchema } from '../schemas/seams'
+import type { EntryKindSpec } from './kind'
 
 /** What was read last of each array. */
-export interface SeamsRead { seams: Map<string, InferType<typeof schema> & { kind: 'seams' }> }
+export interface SeamsRead { seams: Map<string, InferType<typeof seamsSchema> & { kind: 'seams' }> }
 
 /** What was read of the seams of an array. */
-export const seams: EntryKindSpec<typeof schema, SeamsRead> = {
-  schema,
+export const seams: EntryKindSpec<typeof seamsSchema, SeamsRead> = {
   title: 'seam readings',
   right: 'wall.visit',
   fold: ({ seams }, entry) => void seams.set(entry.array, entry),

@@ -1,14 +1,8 @@
-import { name } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('serial', {
-  screen: name('Id of the screen'),
-  serial: name('Serial number'),
-})
+import type { serialSchema } from '../schemas/serial'
+import type { EntryKindSpec } from './kind'
 
 /** The serial number of a screen. */
-export const serial: EntryKindSpec<typeof schema> = {
-  schema,
+export const serial: EntryKindSpec<typeof serialSchema> = {
   title: 'serial number',
   right: 'wall.visit',
 }

@@ -1,18 +1,8 @@
-import { figure, list, must, name, text } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('signed', {
-  name: name('Name of the person who signed'),
-  role: text('Role'),
-  ink: list(
-    must(list(must(figure()), 2_000)), 200, 'Pen strokes: x and y alternating, y down, in a field of 1000 by 400',
-  ),
-  link: text('Id of the client link used to sign'),
-})
+import type { signedSchema } from '../schemas/signed'
+import type { EntryKindSpec } from './kind'
 
 /** The client has signed for the wall. */
-export const signed: EntryKindSpec<typeof schema> = {
-  schema,
+export const signed: EntryKindSpec<typeof signedSchema> = {
   title: 'sign-off',
   right: 'wall.record',
   closes: 'close',

@@ -1,15 +1,8 @@
-import { flag, must, name, note } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('tested', {
-  array: name(),
-  passed: must(flag('Whether the test pattern passed')),
-  note: note(),
-})
+import type { testedSchema } from '../schemas/tested'
+import type { EntryKindSpec } from './kind'
 
 /** The test pattern was shown on an array. */
-export const tested: EntryKindSpec<typeof schema> = {
-  schema,
+export const tested: EntryKindSpec<typeof testedSchema> = {
   title: 'test pattern',
   right: 'wall.visit',
 }

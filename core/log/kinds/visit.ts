@@ -1,14 +1,8 @@
-import { must, note, oneOf } from '../../job/fields'
-import { entry, type EntryKindSpec } from './kind'
-
-const schema = entry('visit', {
-  purpose: must(oneOf(['service', 'inspection'], 'Purpose')),
-  note: note(),
-})
+import type { visitSchema } from '../schemas/visit'
+import type { EntryKindSpec } from './kind'
 
 /** A visit to a wall that was handed over. */
-export const visit: EntryKindSpec<typeof schema> = {
-  schema,
+export const visit: EntryKindSpec<typeof visitSchema> = {
   title: 'visit',
   right: 'wall.visit',
 }
