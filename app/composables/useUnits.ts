@@ -19,7 +19,9 @@ export function useUnits() {
      * A gap or a step of a seam, as a feeler gauge tells it: to a hundredth of a millimetre or a thousandth of an inch,
      * with its unit.
      */
-    showThin: (mm: number) => system.value === 'metric' ? `${Number(mm.toFixed(2))} mm` : `${Number((mm / 25.4).toFixed(3))}"`,
+    showThin: (mm: number) => (system.value === 'metric'
+      ? `${Number(mm.toFixed(2))} mm`
+      : `${Number((mm / 25.4).toFixed(3))}"`).replace('-', '−'),
     /** A bit as it is written on it, and a force or another quantity with its unit. */
     bit: (mm: number) => bitName(mm, system.value),
     quantity: (value: number, unit: string) => quantityToString({ value, unit }, system.value),
