@@ -11,9 +11,10 @@ export function useStageStates() {
   const { plan, findings, built } = useWallPlan()
   const fetchIt = async () => { standing.value ??= await untilFetched(() => import('~~/core/plan/stageStates')) }
   whenever(useDrawingStands(), fetchIt, { immediate: true })
-  const now = computed(() => store.wall && standing.value?.standingOf(
-    { ...store.wall, ...store.wallRecord }, plan.value, findings.value, store.allLog, store.rules, store.siteUnits, built.value,
-  ))
+  const now = computed(() => store.wall && standing.value?.standingOf({
+    wall: { ...store.wall, ...store.wallRecord }, plan: plan.value, findings: findings.value, log: store.allLog,
+    catalogue: store.catalogue, rules: store.rules, units: store.siteUnits, built: built.value,
+  }))
   return computed(() => (stage: Stage): StageState =>
     now.value && standing.value ? standing.value.stageState(stage, now.value) : 'not started')
 }

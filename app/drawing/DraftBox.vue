@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { choiceName } from '~~/core/job'
+import { choiceName, itemName } from '~~/core/job'
 import type { BoxPlan, Wiring } from '~~/core/wire'
 import type { DragOffset } from './useDraftDrag'
 
@@ -28,7 +28,7 @@ const fill = computed(() => !box.held ? 'var(--color-stop-wash)' : signal.value 
     @pointerenter="hover('box', box.id)"
     @pointerleave="leave"
   >
-    <title>Box {{ box.id }}, {{ choiceName(box.kind) }}{{ numbers ? `, circuit ${numbers}` : '' }}{{ box.held ? '' : ': not placed' }}</title>
+    <title>Box {{ itemName(box) }}, {{ choiceName(box.kind) }}{{ numbers ? `, circuit ${numbers}` : '' }}{{ box.held ? '' : ': not placed' }}</title>
     <rect v-bind="drawn" :rx="signal ? 14 : 0" :fill="fill" fill-opacity="0.85" stroke="currentColor" :stroke-width="lit ? 3 : 1.5" :stroke-dasharray="box.held ? undefined : '4 3'" vector-effect="non-scaling-stroke" />
     <DraftLettering v-if="numbers" :x="box.x" :y="drawn.y" :dy="11" :size="10.5" anchor="middle" pointer-events="none">
       {{ numbers }}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Evidence } from '~~/core/job'
+import { itemName, type Evidence } from '~~/core/job'
 import { carryOver, METHOD_NAMES, referenceOf } from '~~/core/survey'
 
 /** A reading where it was taken; its shape tells the method, a ghost that it comes from behind. */
@@ -34,7 +34,7 @@ const against = computed(() => reading.hit === false || reading.dull === false)
 
 <template>
   <g :data-reading="reading.id" :class="lit ? 'text-flag' : unexplained ? 'text-stop' : 'text-ink'" @pointerenter="hover('reading', reading.id)" @pointerleave="leave">
-    <title>{{ reading.id }}: {{ METHOD_NAMES[reading.method] }}{{ reading.hit === false ? ', miss' : '' }}{{ reading.setAside === undefined ? '' : `, excluded: ${reading.setAside}` }}</title>
+    <title>{{ itemName(reading) }}: {{ METHOD_NAMES[reading.method] }}{{ reading.hit === false ? ', miss' : '' }}{{ reading.setAside === undefined ? '' : `, excluded: ${reading.setAside}` }}</title>
     <path v-if="reference" :d="`M${reference.front} ${reading.y} H${x}`" :class="{ 'text-chalk': !lit }" stroke="currentColor" :stroke-width="lit ? 1.6 : 1" :opacity="lit ? 1 : 0.35" stroke-dasharray="2 4" vector-effect="non-scaling-stroke" pointer-events="none" data-transfer />
     <g :transform="place" :opacity="reading.setAside !== undefined ? 0.4 : reference ? 0.65 : 1">
       <rect x="-9" y="-9" width="18" height="18" fill="transparent" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Wall } from '~~/core/job'
+import { itemName, type Wall } from '~~/core/job'
 
 /** What the survey adds to the elevation: readings, references, blocking, coursing, relief, the next probe. */
 const { wall } = defineProps<{ wall: Wall }>()
@@ -18,7 +18,7 @@ const probe = computed(() => plan.value?.nextProbe)
     <g v-for="reference in wall.references" :key="reference.id" class="text-chalk" pointer-events="none">
       <path :d="`M${reference.front} 0 V${wall.height}`" stroke="currentColor" stroke-width="1.4" stroke-dasharray="3 3" vector-effect="non-scaling-stroke" />
       <DraftLettering :x="reference.front" :y="0" :dx="4" :dy="-6" :size="11" halo>
-        {{ reference.id }}
+        {{ itemName(reference) }}
       </DraftLettering>
     </g>
     <template v-if="panel !== 'flatness'">

@@ -14,6 +14,7 @@ import type { ProgrammeState, PublishedStretch } from '~~/server/repositories/pr
 import type { StaffRole } from '~~/core/people'
 import type { ApiError } from '../utils/api'
 import { api } from '../utils/api'
+import { emptyHistory, recorded, redone, undone } from '../utils/history'
 import type { Scheduler } from '../workers/schedule.worker'
 
 /** A wall as the programme has it. */
@@ -55,7 +56,7 @@ export const useProgrammeStore = defineStore('programme', () => {
   /** What a change made of the schedule, until a person has looked at it. */
   const change = shallowRef<{ title: string, moved: Moved[], finishBefore: number, finishAfter: number, settings: Settings }>()
   /** Settings as they were before each change, and those that were taken back. */
-  const undone = shallowRef<{ past: Settings[], future: Settings[] }>({ past: [], future: [] })
+  const history = shallowRef(emptyHistory<Settings>())
 
   const settings = computed(() => data.value?.settings ?? NO_SETTINGS)
   const zoneOf = (site: string) => data.value?.sites.find(({ id }) => id === site)?.zone ?? settings.value.zone
@@ -133,6 +134,7 @@ export const useProgrammeStore = defineStore('programme', () => {
    */
   async function edit(make: (settings: Settings) => Settings, title?: string): Promise<string> {
     const [before, was] = [settings.value, planned.value]
+    let onTop = before
     try {
       try {
         await put(make(before))
@@ -141,9 +143,10 @@ export const useProgrammeStore = defineStore('programme', () => {
         const { code, current } = error as ApiError
         if (code !== 'stale') throw error
         data.value = { ...data.value!, ...current as ProgrammeState }
-        await put(make(settings.value))
+        onTop = settings.value
+        await put(make(onTop))
       }
-      undone.value = { past: [...undone.value.past, before], future: [] }
+      history.value = recorded(history.value, { label: title ?? '', before: onTop, after: settings.value })
     }
     catch (error) {
       return faultWords(error)
@@ -171,24 +174,31 @@ export const useProgrammeStore = defineStore('programme', () => {
     return faults.length > 0 ? faults.map(({ path, message }) => `${path.replace(/^\$\.?/, '')} ${message}.`).join(' ') : message
   }
 
-  async function step(from: 'past' | 'future') {
-    const { past, future } = undone.value
-    const next = (from === 'past' ? past : future).at(-1)
+  /** Takes the last change back, or makes it again: what others changed since stays. */
+  async function step(changed: typeof undone) {
+    const next = changed(history.value, settings.value)
     if (!next) return
-    const now = settings.value
     try {
-      await put(next)
+      try {
+        await put(next.now)
+      }
+      catch (error) {
+        const { code, current } = error as ApiError
+        if (code !== 'stale') throw error
+        data.value = { ...data.value!, ...current as ProgrammeState }
+        await put(changed(history.value, settings.value)!.now)
+      }
     }
     catch (error) {
       return void (fault.value = faultWords(error))
     }
     fault.value = ''
-    undone.value = from === 'past' ? { past: past.slice(0, -1), future: [...future, now] } : { past: [...past, now], future: future.slice(0, -1) }
+    history.value = next.history
     change.value = undefined
     await workOut()
   }
-  const undo = () => step('past')
-  const redo = () => step('future')
+  const undo = () => step(undone)
+  const redo = () => step(redone)
 
   /** Puts a task at a time and with a crew manually; it stays there whatever else moves. */
   const fix = (task: string, crew: string, start: number) => edit(now => ({ ...now, fixed: [...(now.fixed ?? []).filter(each => each.task !== task), { task, crew, start: momentOf(start) }] }))
@@ -226,5 +236,37 @@ export const useProgrammeStore = defineStore('programme', () => {
     return movedTasks(publishedPlaces.value, placed).filter(each => !goesOn(each))
   })
 
-  return { data, settings, planned, published, failed, fault, busy, selected, afresh, planAfresh, change, undone, load, edit, told, tried, undo, redo, fix, letGo, isFixed, publish, why, unpublished, zoneOf, siteName, wallName, crewName, personName, taskOf, placedOf }
+  return {
+    data,
+    settings,
+    planned,
+    published,
+    failed,
+    fault,
+    busy,
+    selected,
+    afresh,
+    planAfresh,
+    change,
+    history,
+    load,
+    edit,
+    told,
+    tried,
+    undo,
+    redo,
+    fix,
+    letGo,
+    isFixed,
+    publish,
+    why,
+    unpublished,
+    zoneOf,
+    siteName,
+    wallName,
+    crewName,
+    personName,
+    taskOf,
+    placedOf,
+  }
 })

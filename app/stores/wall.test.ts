@@ -153,12 +153,15 @@ describe('what this device still had of a wall', () => {
     expect(store.record({ kind: 'remark', note: 'swept' })).toEqual([])
     // What the server would refuse is not recorded: it is reported at once.
     expect(store.record({ kind: 'remark', note: '' }).map(({ path }) => path)).toEqual(['$.note'])
-    expect([store.unsentLog.map(({ id }) => id), store.unwritten.map(({ site, entry: { by, person, wall } }) => [site, by, person, wall])]).toEqual([['l2'], [['holm-point', 'Odd Varga', 'p2', 'w1']]])
+    expect([
+      store.unsentLog.map(({ id }) => id),
+      store.unwritten.flat().map(({ site, entry: { by, person, wall } }) => [site, by, person, wall]),
+    ]).toEqual([['l2'], [['holm-point', 'Odd Varga', 'p2', 'w1']]])
     // Another wall that is opened meanwhile does not lose it, nor shows it.
     store.open('elsewhere', stateOf())
     expect([store.unwritten.length, store.allLog]).toEqual([1, []])
     store.open('holm-point', state, { log: [{ ...entry, id: 'l2' }] })
-    store.written('holm-point', store.unwritten[0]!.entry)
+    store.written(store.unwritten[0]!)
     expect([store.allLog.length, store.unwritten]).toEqual([3, []])
     // Nothing that is as it was is made anew, so that nothing is planned again for it.
     const before = store.allLog

@@ -8,11 +8,12 @@ import type { EntryKind, EntryOf } from '~~/core/log'
 import type { Frozen } from '~~/core/revision/frozen'
 import { storedOf } from '~~/core/revision/stored'
 import { revisionsOf } from '~~/core/revision/revisions'
-import { actionOfEntry, RIGHTS, whoMay, type Action } from '~~/core/people'
+import { actionOfEntry, RIGHTS, settlesAnothers, whoMay, type Action } from '~~/core/people'
 import { effectiveRules, levelsOf } from '~~/core/rules'
 import type { DesignChange, ServerWall } from '../sync/device'
 import { useMe } from '../composables/useMe'
 import { forgetScreenState } from '../composables/useScreenState'
+import { deviceId } from '../utils/deviceId'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
 import { newId } from '../utils/newId'
 import { share } from '../utils/share'
@@ -23,6 +24,9 @@ export interface Conflict { theirs: ServerWall, base: Wall }
 
 /** What is said of something that happened; who, when and where are added. */
 type NewEntry = { [Kind in EntryKind]: Omit<EntryOf<Kind>, 'id' | 'at' | 'by' | 'wall'> }[EntryKind]
+
+/** Entries that were made together. */
+type Unwritten = { site: string, entry: LogEntry }[]
 
 type Checks = typeof import('./wallChecks')
 
@@ -51,9 +55,14 @@ export const useWallStore = defineStore('wall', () => {
   const log = shallowRef<LogEntry[]>([])
   /** Entries that this device keeps for the server. */
   const unsentLog = shallowRef<LogEntry[]>([])
-  /** Entries that it does not keep yet, whatever wall they are of: another that is opened meanwhile loses none. */
-  const unwritten = shallowRef<{ site: string, entry: LogEntry }[]>([])
-  const unwrittenHere = computed(() => unwritten.value.filter(each => each.site === site.value && each.entry.wall === id.value).map(({ entry }) => entry))
+  /** Sets of entries that it does not keep yet, whatever wall they are of: another that is opened meanwhile loses none. */
+  const unwritten = shallowRef<Unwritten[]>([])
+  const unwrittenHere = computed(() =>
+    unwritten.value
+      .flat()
+      .filter(each => each.site === site.value && each.entry.wall === id.value)
+      .map(({ entry }) => entry),
+  )
   /** What was frozen of it, as far as it is at hand. */
   const frozen = shallowRef<Frozen[]>([])
   const conflict = shallowRef<Conflict>()
@@ -168,16 +177,30 @@ export const useWallStore = defineStore('wall', () => {
    * Adds an entry to the wall's log: drawn and planned with at once, sent when there is a connection. Returns what is
    * wrong with it, and adds nothing, if anything is.
    */
-  function record(said: NewEntry): Fault[] {
-    const action = actionOfEntry(said)
-    if (!rights.value(action)) return [cannot(action)]
+  const record = (said: NewEntry): Fault[] => recordAll([said])
+
+  /** Adds several entries that belong together: all of them, or, where anything is wrong with one, none. */
+  function recordAll(said: NewEntry[]): Fault[] {
+    const { name, id: me } = useMe()
+    const [by, person] = [name.value, me.value]
+    const forbidden = said.map(each => actionFor(each, { by, person })).find(action => !rights.value(action))
+    if (forbidden) return [cannot(forbidden)]
     if (!checks.value) return [LOADING]
+    const { logEntryFaults } = checks.value
+    const at = new Date().toISOString()
     // Plain, whatever it was typed in: a device keeps nothing that is watched.
-    const { name: by, id: person } = useMe()
-    const entry = { id: newId(), at: new Date().toISOString(), by: by.value, person: person.value, wall: id.value, ...JSON.parse(JSON.stringify(said)) as NewEntry } as LogEntry
-    const faults = checks.value.logEntryFaults(entry)
-    if (faults.length === 0) unwritten.value = [...unwritten.value, { site: site.value, entry }]
+    const entries = (JSON.parse(JSON.stringify(said)) as NewEntry[])
+      .map(each => ({ id: newId(), at, by, person, device: deviceId(), wall: id.value, ...each }) as LogEntry)
+    const faults = entries.flatMap(entry => logEntryFaults(entry))
+    if (faults.length === 0) unwritten.value = [...unwritten.value, entries.map(entry => ({ site: site.value, entry }))]
     return faults
+  }
+
+  /** What a person must be allowed to do for an entry, by what it corrects here. */
+  function actionFor(said: NewEntry, by: { by: string, person: string }): Action {
+    if (said.kind !== 'correction') return actionOfEntry(said)
+    const corrected = allLog.value.find(({ id }) => id === said.corrects)
+    return actionOfEntry(said, corrected, settlesAnothers(allLog.value, wallRecord.value, said.corrects, by))
   }
 
   /** Takes in what was frozen of this wall. */
@@ -185,10 +208,11 @@ export const useWallStore = defineStore('wall', () => {
     if (!frozen.value.some(({ id }) => id === one.id)) frozen.value = [...frozen.value, one]
   }
 
-  /** Notes that this device keeps an entry now. */
-  function written(of: string, entry: LogEntry) {
-    unwritten.value = unwritten.value.filter(each => each.entry.id !== entry.id)
-    if (of === site.value && entry.wall === id.value) unsentLog.value = [...unsentLog.value, entry]
+  /** Notes that this device keeps a set of entries now. */
+  function written(set: Unwritten) {
+    unwritten.value = unwritten.value.filter(each => each !== set)
+    const here = set.filter(each => each.site === site.value && each.entry.wall === id.value)
+    if (here.length > 0) unsentLog.value = [...unsentLog.value, ...here.map(({ entry }) => entry)]
   }
 
   function step(change: typeof undone) {
@@ -197,7 +221,7 @@ export const useWallStore = defineStore('wall', () => {
     if (!changed) return
     preview.value = undefined
     history.value = changed.history
-    wall.value = changed.wall
+    wall.value = changed.now
   }
 
   /** Ends a conflict: my changes laid on theirs, or theirs as it is. Either can be undone. */
@@ -215,10 +239,50 @@ export const useWallStore = defineStore('wall', () => {
   }
 
   return {
-    site, id, rights, server, wall, preview, history, frozen, revisions, wallRecord, log, unsentLog, unwritten, conflict, looking,
-    siteUnits, addedModels, catalogue, rules, ruleLevels, context, serverWall, unsaved, shown, allLog, arrays, array, arrayId,
-    isReady, prepare, open, receive, addModel, addFrozen, setConflict, edit, tryOut, record, written, resolveConflict,
-    cancelPreview: () => { preview.value = undefined },
+    site,
+    id,
+    rights,
+    server,
+    wall,
+    preview,
+    history,
+    frozen,
+    revisions,
+    wallRecord,
+    log,
+    unsentLog,
+    unwritten,
+    conflict,
+    looking,
+    siteUnits,
+    addedModels,
+    catalogue,
+    rules,
+    ruleLevels,
+    context,
+    serverWall,
+    unsaved,
+    shown,
+    allLog,
+    arrays,
+    array,
+    arrayId,
+    isReady,
+    prepare,
+    open,
+    receive,
+    addModel,
+    addFrozen,
+    setConflict,
+    edit,
+    tryOut,
+    record,
+    recordAll,
+    written,
+    resolveConflict,
+    cancelPreview: () => {
+      preview.value = undefined
+    },
     undo: () => step(undone),
     redo: () => step(redone),
   }

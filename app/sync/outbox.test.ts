@@ -237,7 +237,7 @@ describe('the outbox', () => {
 
   it.each([['QuotaExceededError', 'full'], ['OpenFailedError', 'denied']] as const)('says so when this device can keep nothing (%s), and that it can when it can again', async (name, store) => {
     await begun()
-    const add = vi.spyOn(device.entries, 'add').mockRejectedValueOnce(Object.assign(new Error('no'), { name }))
+    const add = vi.spyOn(device.entries, 'bulkAdd').mockRejectedValueOnce(Object.assign(new Error('no'), { name }))
     await expect(outbox.addEntry('holm-point', 'w1', remark('l1'))).rejects.toThrow('no')
     expect(outbox.state.store).toBe(store)
     add.mockRestore()

@@ -7,9 +7,12 @@ import {
   type UnsentPhoto,
 } from './device'
 
+/** What the server says of a saved wall: its version, and the wall where it is kept otherwise than it was sent. */
+export type Saved = Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'> & { wall?: Wall }
+
 /** How the server is asked; by itself, so that the outbox can be tested without one. */
 export interface Server {
-  saveWall: (change: DesignChange) => Promise<Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'>>
+  saveWall: (change: DesignChange) => Promise<Saved>
   addEntries: (site: string, wall: string, entries: LogEntry[]) => Promise<{ results: ({ entry: LogEntry } | { setAside: string } | { error: { message: string, faults?: { path: string, message: string }[] } })[] }>
   addPhoto: (photo: UnsentPhoto) => Promise<unknown>
   addRevision: (revision: KeptRevision) => Promise<unknown>
@@ -63,7 +66,11 @@ export class Outbox {
   private again = false
   private closed = false
 
-  constructor(readonly device: Device, private readonly server: Server, private readonly changed: (state: OutboxState) => void = () => {}) {}
+  constructor(
+    readonly device: Device,
+    private readonly server: Server,
+    private readonly changed: (state: OutboxState) => void = () => {},
+  ) {}
 
   private set(state: Partial<OutboxState>): void {
     Object.assign(this.state, state)
@@ -89,8 +96,15 @@ export class Outbox {
   }
 
   /** Keeps an entry of the log, to be sent in its turn. */
-  async addEntry(site: string, wall: string, entry: LogEntry): Promise<void> {
-    await this.write(() => this.device.entries.add({ key: wallKey(site, wall), site, wall, entry }))
+  addEntry(site: string, wall: string, entry: LogEntry): Promise<void> {
+    return this.addEntries([{ site, wall, entry }])
+  }
+
+  /** Keeps entries of the log, all of them or none, to be sent in their turn. */
+  async addEntries(said: { site: string, wall: string, entry: LogEntry }[]): Promise<void> {
+    await this.write(() =>
+      this.device.entries.bulkAdd(said.map(each => ({ key: wallKey(each.site, each.wall), ...each }))),
+    )
     void this.send()
   }
 
@@ -104,10 +118,12 @@ export class Outbox {
   async issue(site: string, wall: string, frozen: Frozen, entry: LogEntry): Promise<void> {
     const { device } = this
     const key = wallKey(site, wall)
-    await this.write(() => device.transaction('rw', device.revisions, device.entries, async () => {
-      await device.revisions.put({ id: frozen.id, key, site, wall, frozen, unsent: Date.now() })
-      await device.entries.add({ key, site, wall, entry })
-    }))
+    await this.write(() =>
+      device.transaction('rw', device.revisions, device.entries, async () => {
+        await device.revisions.put({ id: frozen.id, key, site, wall, frozen, unsent: Date.now() })
+        await device.entries.add({ key, site, wall, entry })
+      }),
+    )
     void this.send()
   }
 
@@ -119,15 +135,28 @@ export class Outbox {
   async changeWall(site: string, before: Wall, after: Wall, models: Partial<Catalogue>): Promise<Wall> {
     const { device } = this
     const key = wallKey(site, after.id)
-    const wall = await this.write(() => device.transaction('rw', device.designs, device.seen, async () => {
-      const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
-      const base = change ?? (seen && { version: seen.state.version, base: seen.state.job.walls[0]! })
-      if (!base) throw new Error(`${key} has not been opened on this device`)
-      const wall = merge(before, after, change?.wall ?? base.base)
-      // Where it is what the server had it is kept all the same: something else may be on its way there.
-      if (change || !same(wall, base.base)) await device.designs.put({ key, site, id: after.id, version: base.version, base: base.base, wall, models, ...change?.conflict && { conflict: change.conflict }, ...change?.sent && { sent: change.sent } })
-      return wall
-    }))
+    const wall = await this.write(() =>
+      device.transaction('rw', device.designs, device.seen, async () => {
+        const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
+        const base = change ?? (seen && { version: seen.state.version, base: seen.state.job.walls[0]! })
+        if (!base) throw new Error(`${key} has not been opened on this device`)
+        const wall = merge(before, after, change?.wall ?? base.base)
+        // Where it is what the server had it is kept all the same: something else may be on its way there.
+        if (change || !same(wall, base.base))
+          await device.designs.put({
+            key,
+            site,
+            id: after.id,
+            version: base.version,
+            base: base.base,
+            wall,
+            models,
+            ...(change?.conflict && { conflict: change.conflict }),
+            ...(change?.sent && { sent: change.sent }),
+          })
+        return wall
+      }),
+    )
     if (this.state.merged?.key === key && !same(before, after)) this.set({ merged: undefined })
     void this.send()
     return wall
@@ -138,9 +167,19 @@ export class Outbox {
     const key = wallKey(site, wall.id)
     const base = theirs.job.walls[0]!
     await noteSeen(this.device, key, theirs)
-    await this.write(async () => same(wall, base)
-      ? this.device.designs.delete(key)
-      : void await this.device.designs.put({ key, site, id: wall.id, version: theirs.version, base, wall, models }))
+    await this.write(async () =>
+      same(wall, base)
+        ? this.device.designs.delete(key)
+        : void (await this.device.designs.put({
+          key,
+          site,
+          id: wall.id,
+          version: theirs.version,
+          base,
+          wall,
+          models,
+        })),
+    )
     void this.send()
   }
 
@@ -155,7 +194,11 @@ export class Outbox {
     const { device } = this
     await device.transaction('rw', device.entries, device.revisions, async () => {
       await device.entries.delete(n!)
-      if (entry.kind === 'issued' && entry.frozen !== undefined) await device.revisions.where({ id: entry.frozen }).and(({ unsent }) => unsent !== undefined).delete()
+      if (entry.kind === 'issued' && entry.frozen !== undefined)
+        await device.revisions
+          .where({ id: entry.frozen })
+          .and(({ unsent }) => unsent !== undefined)
+          .delete()
     })
   }
 
@@ -174,7 +217,12 @@ export class Outbox {
       await alone(async () => {
         while (this.again) {
           this.again = false
-          const troubles = [...await this.sendPhotos(), ...await this.sendRevisions(), ...await this.sendEntries(), ...await this.sendDesigns()]
+          const troubles = [
+            ...(await this.sendPhotos()),
+            ...(await this.sendRevisions()),
+            ...(await this.sendEntries()),
+            ...(await this.sendDesigns()),
+          ]
           if (troubles.length > 0 && !this.again) throw troubles[0]
         }
       })
@@ -182,7 +230,8 @@ export class Outbox {
       this.set({ sending: false, offline: false, trouble: undefined })
     }
     catch (error) {
-      if (error instanceof ApiError) this.set({ sending: false, offline: error.isOffline, trouble: error.isOffline ? undefined : error.message })
+      if (error instanceof ApiError)
+        this.set({ sending: false, offline: error.isOffline, trouble: error.isOffline ? undefined : error.message })
       else this.set({ sending: false })
       if (this.closed) return
       // Nobody waits for this; whatever it is, it is tried again.
@@ -219,7 +268,11 @@ export class Outbox {
         await this.device.photos.delete(photo.name)
       }
       catch (error) {
-        troubles.push(...await this.afterFailure(error, refusal => this.device.photos.update(photo.name, { refused: reasonOf(refusal) })))
+        troubles.push(
+          ...(await this.afterFailure(error, refusal =>
+            this.device.photos.update(photo.name, { refused: reasonOf(refusal) }),
+          )),
+        )
       }
     }
     return troubles
@@ -230,14 +283,20 @@ export class Outbox {
     const { revisions, entries } = this.device
     const troubles: ApiError[] = []
     for (const revision of await revisions.orderBy('unsent').toArray()) {
-      const issuing = await entries.where('key').equals(revision.key).filter(({ entry }) => entry.kind === 'issued' && entry.frozen === revision.id).first()
+      const issuing = await entries
+        .where('key')
+        .equals(revision.key)
+        .filter(({ entry }) => entry.kind === 'issued' && entry.frozen === revision.id)
+        .first()
       if (!issuing || issuing.refused !== undefined) continue
       try {
         await this.server.addRevision(revision)
         await revisions.put(withoutOrder(revision))
       }
       catch (error) {
-        troubles.push(...await this.afterFailure(error, refusal => entries.update(issuing.n!, { refused: reasonOf(refusal) })))
+        troubles.push(
+          ...(await this.afterFailure(error, refusal => entries.update(issuing.n!, { refused: reasonOf(refusal) }))),
+        )
       }
     }
     return troubles
@@ -248,7 +307,11 @@ export class Outbox {
    * the same wall.
    */
   private async nextEntries(inTrouble: Set<string>): Promise<UnsentEntry[]> {
-    const waiting = await this.device.entries.orderBy('n').filter(({ refused, key }) => refused === undefined && !inTrouble.has(key)).limit(AT_ONCE).toArray()
+    const waiting = await this.device.entries
+      .orderBy('n')
+      .filter(({ refused, key }) => refused === undefined && !inTrouble.has(key))
+      .limit(AT_ONCE)
+      .toArray()
     const other = waiting.findIndex(({ key }) => key !== waiting[0]!.key)
     return other < 0 ? waiting : waiting.slice(0, other)
   }
@@ -259,11 +322,17 @@ export class Outbox {
     for (let next = await this.nextEntries(inTrouble); next.length > 0; next = await this.nextEntries(inTrouble)) {
       const { site, wall, key } = next[0]!
       try {
-        const { results } = await this.server.addEntries(site, wall, next.map(({ entry }) => entry))
+        const { results } = await this.server.addEntries(
+          site,
+          wall,
+          next.map(({ entry }) => entry),
+        )
         await this.noteResults(key, next, results)
       }
       catch (error) {
-        const trouble = await this.afterFailure(error, refusal => this.device.entries.bulkPut(next.map(entry => ({ ...entry, refused: reasonOf(refusal) }))))
+        const trouble = await this.afterFailure(error, refusal =>
+          this.device.entries.bulkPut(next.map(entry => ({ ...entry, refused: reasonOf(refusal) }))),
+        )
         if (trouble.length > 0) inTrouble.add(key)
         troubles.push(...trouble)
       }
@@ -271,7 +340,11 @@ export class Outbox {
     return troubles
   }
 
-  private async noteResults(key: string, sent: UnsentEntry[], results: Awaited<ReturnType<Server['addEntries']>>['results']): Promise<void> {
+  private async noteResults(
+    key: string,
+    sent: UnsentEntry[],
+    results: Awaited<ReturnType<Server['addEntries']>>['results'],
+  ): Promise<void> {
     const { device } = this
     await device.transaction('rw', device.entries, device.seen, async () => {
       const kept: LogEntry[] = []
@@ -282,7 +355,7 @@ export class Outbox {
           continue
         }
         // The server has it, and a planner decides: this device need not keep it.
-        if ('setAside' in result) this.set({ setAside: [...this.state.setAside ?? [], result.setAside] })
+        if ('setAside' in result) this.set({ setAside: [...(this.state.setAside ?? []), result.setAside] })
         else kept.push(result.entry)
         await device.entries.delete(unsent.n!)
       }
@@ -297,10 +370,15 @@ export class Outbox {
   private async sendDesigns(): Promise<ApiError[]> {
     const { designs } = this.device
     const troubles: ApiError[] = []
-    for (const change of await designs.filter(({ refused, conflict }) => refused === undefined && conflict === undefined).toArray()) {
+    for (const change of await designs
+      .filter(({ refused, conflict }) => refused === undefined && conflict === undefined)
+      .toArray()) {
       const { key, base, sent = change.wall } = change
       if (!change.sent && same(sent, base)) {
-        await designs.where({ key }).and(now => same(now.wall, base)).delete()
+        await designs
+          .where({ key })
+          .and(now => same(now.wall, base))
+          .delete()
         continue
       }
       await designs.update(key, { sent })
@@ -308,11 +386,15 @@ export class Outbox {
         await this.noteSaved(change, sent, await this.server.saveWall({ ...change, wall: sent }))
       }
       catch (error) {
-        troubles.push(...await this.afterFailure(error, async (refusal) => {
-          const theirs = refusal.status === 409 ? refusal.current as ServerWall | undefined : undefined
-          if (theirs && same(theirs.job.walls[0], sent)) await this.noteSaved(change, sent, theirs)
-          else if (!theirs || !await this.laidOn(key, theirs)) await this.setAside(key, sent, theirs ? { conflict: theirs } : { refused: reasonOf(refusal) })
-        }))
+        troubles.push(
+          ...(await this.afterFailure(error, async (refusal) => {
+            const theirs = refusal.status === 409 ? (refusal.current as ServerWall | undefined) : undefined
+            if (theirs && same(theirs.job.walls[0], sent))
+              await this.noteSaved(change, sent, { ...theirs, wall: theirs.job.walls[0]! })
+            else if (!theirs || !(await this.laidOn(key, theirs)))
+              await this.setAside(key, sent, theirs ? { conflict: theirs } : { refused: reasonOf(refusal) })
+          })),
+        )
       }
     }
     return troubles
@@ -355,17 +437,29 @@ export class Outbox {
   }
 
   /** Notes that the server has a change; what was changed since it was sent is a change of the new version. */
-  private async noteSaved({ key, models }: DesignChange, sent: Wall, { version, savedAt, savedBy }: Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'>): Promise<void> {
+  private async noteSaved(
+    { key, models }: DesignChange,
+    sent: Wall,
+    { version, savedAt, savedBy, wall: kept = sent }: Saved,
+  ): Promise<void> {
     const { device } = this
     await device.transaction('rw', device.designs, device.seen, async () => {
       const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
       if (seen) {
         const { job } = seen.state
-        await device.seen.put({ ...seen, state: { job: { ...job, catalogue: withModels(job.catalogue, models), walls: [sent] }, version, savedAt, savedBy } })
+        await device.seen.put({
+          ...seen,
+          state: {
+            job: { ...job, catalogue: withModels(job.catalogue, models), walls: [kept] },
+            version,
+            savedAt,
+            savedBy,
+          },
+        })
       }
       if (!change || same(change.wall, sent)) return device.designs.delete(key)
       const { sent: _, ...rest } = change
-      await device.designs.put({ ...rest, version, base: sent })
+      await device.designs.put({ ...rest, version, base: kept, wall: merge(sent, rest.wall, kept) })
       this.again = true
     })
   }

@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie'
-import { merge, same, type Wall } from '~~/core/job'
+import { merge, same, type LogEntry, type Wall } from '~~/core/job'
 import { wallKey } from './device'
 import { frozenOfId, lastFrozen } from './frozen'
 import { hearWall } from './hearWall'
@@ -47,11 +47,12 @@ export function useWallSync() {
   async function write(edited: Wall | undefined) {
     const upTo = edits.value
     // What happened is recorded whatever becomes of the design.
-    for (const { site, entry } of store.unwritten) {
-      const frozen = entry.kind === 'issued' ? store.frozen.find(({ id }) => id === entry.frozen) : undefined
-      if (frozen) await outbox.issue(site, entry.wall, frozen, entry)
-      else await outbox.addEntry(site, entry.wall, entry)
-      store.written(site, entry)
+    for (const set of store.unwritten) {
+      const [{ site, entry: first }] = set as [{ site: string, entry: LogEntry }]
+      const frozen = first.kind === 'issued' ? store.frozen.find(({ id }) => id === first.frozen) : undefined
+      if (frozen) await outbox.issue(site, first.wall, frozen, first)
+      else await outbox.addEntries(set.map(({ site, entry }) => ({ site, wall: entry.wall, entry })))
+      store.written(set)
     }
     const mine = isOpen() ? store.wall : edited
     if (mine && written && mine !== written && !(isOpen() && store.conflict)) {

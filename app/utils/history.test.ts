@@ -26,12 +26,12 @@ it('gives back every wall on the way, and the last one again', () => {
     let wall = walls.at(-1)!
     for (const expected of walls.slice(0, -1).reverse()) {
       const step = undone(history, wall)!
-      ;({ wall, history } = step)
+      ;({ now: wall, history } = step)
       expect(wall).toEqual(expected)
     }
     expect(undone(history, wall)).toBeUndefined()
     for (const expected of walls.slice(1)) {
-      ({ wall, history } = redone(history, wall)!)
+      ({ now: wall, history } = redone(history, wall)!)
       expect(wall).toEqual(expected)
     }
     expect(redone(history, wall)).toBeUndefined()
@@ -42,5 +42,5 @@ it('leaves what somebody else changed since', () => {
   const [before, after] = [exampleWall(), changed(exampleWall(), { key: 'width', value: 7000 })]
   const history = recorded(emptyHistory(), { label: 'Wall width', before, after })
   const theirs = changed(after, { key: 'height', value: 3500 })
-  expect(undone(history, theirs)!.wall).toMatchObject({ width: 6200, height: 3500 })
+  expect(undone(history, theirs)!.now).toMatchObject({ width: 6200, height: 3500 })
 })

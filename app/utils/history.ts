@@ -1,28 +1,34 @@
 import { merge, type Wall } from '~~/core/job'
 
-/** One edit of a wall: what a person did, in words, and the wall before and after it. */
-export interface Edit { label: string, before: Wall, after: Wall }
+/** One edit: what a person did, in words, and what it was done to before and after it. */
+export interface Edit<Of = Wall> { label: string, before: Of, after: Of }
 
 /** Every edit that can be undone and redone, oldest first. */
-export interface History { past: Edit[], future: Edit[] }
+export interface History<Of = Wall> { past: Edit<Of>[], future: Edit<Of>[] }
 
-export const emptyHistory = (): History => ({ past: [], future: [] })
+export const emptyHistory = <Of = Wall>(): History<Of> => ({ past: [], future: [] })
 
 /** Adds an edit; what had been undone before it can no longer be redone. */
-export function recorded({ past }: History, edit: Edit): History {
+export function recorded<Of>({ past }: History<Of>, edit: Edit<Of>): History<Of> {
   return { past: [...past, edit], future: [] }
 }
 
-/** Takes the last edit back out of a wall, leaving what another person changed since. */
-export function undone({ past, future }: History, wall: Wall): { history: History, wall: Wall } | undefined {
+/** Takes the last edit back out, leaving what another person changed since. */
+export function undone<Of = Wall>(
+  { past, future }: History<Of>,
+  was: Of,
+): { history: History<Of>, now: Of } | undefined {
   const edit = past.at(-1)
   if (!edit) return undefined
-  return { wall: merge(edit.after, edit.before, wall), history: { past: past.slice(0, -1), future: [...future, edit] } }
+  return { now: merge(edit.after, edit.before, was), history: { past: past.slice(0, -1), future: [...future, edit] } }
 }
 
 /** Makes the edit again that was last undone. */
-export function redone({ past, future }: History, wall: Wall): { history: History, wall: Wall } | undefined {
+export function redone<Of = Wall>(
+  { past, future }: History<Of>,
+  was: Of,
+): { history: History<Of>, now: Of } | undefined {
   const edit = future.at(-1)
   if (!edit) return undefined
-  return { wall: merge(edit.before, edit.after, wall), history: { past: [...past, edit], future: future.slice(0, -1) } }
+  return { now: merge(edit.before, edit.after, was), history: { past: [...past, edit], future: future.slice(0, -1) } }
 }

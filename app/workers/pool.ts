@@ -1,5 +1,10 @@
 /** A worker and what can be asked of it. */
-export interface Hand<Api> { api: Api, end: () => void }
+export interface Hand<Api> {
+  api: Api
+  end: () => void
+  /** Is told where the worker cannot work at all, as one whose script did not come. */
+  onFailure?: (told: (error: Error) => void) => void
+}
 
 /** Why work was given up. */
 export class Cancelled extends Error {}
@@ -44,6 +49,13 @@ export class WorkerPool<Api> {
     if (!job) return
     job.hand = this.idle.pop() ?? this.make()
     this.running.add(job)
+    const { hand } = job
+    hand.onFailure?.((error) => {
+      if (job.hand !== hand || !this.running.delete(job)) return
+      hand.end()
+      job.fail(error)
+      this.next()
+    })
     const { api } = job.hand
     const settle = (answer: () => void) => {
       if (!this.running.delete(job)) return

@@ -27,9 +27,20 @@ export interface Trials { wall: StudiedWall, causes: Causes, trials: number, see
  * @param linearSolver gives the solver of linear programs, loaded when it is first needed
  */
 export const studiesWith = (linearSolver: () => Promise<LinearSolver>) => ({
-  /** What else would hold an array. */
-  remedies: (array: ScreenArray, { wall, context, built }: Planned, offered: Mount[], progress: Progress): Remedy[] =>
-    remediesFor(array, wall, context, built, offered, undefined, share => void progress(share)),
+  /** What else would hold an array, found within so long, ms. */
+  remedies(
+    array: ScreenArray,
+    { wall, context, built }: Planned,
+    offered: Mount[],
+    within: number,
+    progress: Progress,
+  ): Remedy[] {
+    const end = Date.now() + within
+    return remediesFor(array, wall, context, built, offered, {
+      tell: share => void progress(share),
+      isOver: () => Date.now() > end,
+    })
+  },
   /** Several ways to arrange a wall, each planned. */
   async plans(walls: Wall[], context: PlanContext, built: AsBuilt, progress: Progress): Promise<WallPlan[]> {
     const plans: WallPlan[] = []

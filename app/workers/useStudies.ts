@@ -9,7 +9,13 @@ const size = () => Math.max(1, Math.min(3, navigator.hardwareConcurrency - 2))
 /** The workers for what takes long: remedies, alternatives, studies. */
 export const useStudies = createGlobalState(() => new WorkerPool<Remote<Studies>>(() => {
   const worker = new Worker(new URL('./studies.worker.ts', import.meta.url), { type: 'module' })
-  return { api: wrap<Studies>(worker), end: () => worker.terminate() }
+  return {
+    api: wrap<Studies>(worker),
+    end: () => worker.terminate(),
+    onFailure: (told) => {
+      worker.onerror = ({ message }) => told(new Error(message || 'its program is not on this device'))
+    },
+  }
 }, size()))
 
 /** A function that a worker can call. */

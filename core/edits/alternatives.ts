@@ -1,13 +1,13 @@
-import { arraysOf, type Alternative, type Wall } from '../job'
+import { apart, arraysOf, type Alternative, type Wall } from '../job'
 import { copyOf, fresh } from './fresh'
 
 const letter = (n: number) => String.fromCharCode(65 + n)
 
-/** The next alternative of a wall: a letter that none has yet. */
+/** The next alternative of a wall: a letter that none has yet, under an id that no other device makes. */
 function nextAlternative(known: Alternative[]): Alternative {
   let n = known.length
-  while (known.some(({ id }) => id === letter(n).toLowerCase())) n++
-  return { id: letter(n).toLowerCase(), name: letter(n) }
+  while (known.some(({ name }) => name === letter(n))) n++
+  return { id: `${letter(n).toLowerCase()}-${apart()}`, name: letter(n) }
 }
 
 /**
@@ -26,7 +26,8 @@ export function addAlternative(wall: Wall): void {
   wall.alternatives = [...wall.alternatives, added]
   wall.alternative = added.id
   // Holes that were placed manually are places on the wall, and stay with the array that they were put for.
-  for (const { holes: _, ...array } of copied.map(copyOf)) wall.arrays.push({ ...array, id: fresh(wall, array.id).id, alternative: added.id })
+  for (const { holes: _, ...array } of copied.map(copyOf))
+    wall.arrays.push({ ...array, id: fresh(wall, array.name).id, alternative: added.id })
 }
 
 /** Shows another alternative: from then on it is the one that is planned. */

@@ -22,7 +22,7 @@ describe('several arrays', () => {
   it('are copied beside each other under names of their own, to the left where there is no room', () => {
     let added = ''
     const wall = edited({ ...row(1000), clearance: 40 }, (wall) => { added = duplicateArray(wall, 'a1', displays) })
-    expect([added, arrayOf(wall, added).name]).toEqual(['sign-1', 'Sign 1 2'])
+    expect([added, arrayOf(wall, added).name]).toEqual([expect.stringMatching(/^sign-1-[0-9a-z]{6}$/), 'Sign 1 2'])
     expect(outline(wall, added).x).toBeCloseTo(1000 + 1021.4 + 40, 9)
     const crowded = edited(row(10_900), (wall) => { added = duplicateArray(wall, 'a1', displays) })
     expect(outline(crowded, added).x).toBeCloseTo(10_900 - 1021.4 - 100, 9)
@@ -88,47 +88,63 @@ describe('a cell of its own', () => {
 
 describe('alternatives', () => {
   const begun = edited(row(1000), addAlternative)
+  const [a, b] = begun.alternatives!.map(({ id }) => id) as [string, string]
+  const copy = begun.arrays.find(({ alternative }) => alternative === b)!.id
   const arrays = (wall: Wall) => arraysOf(wall).map(({ id, rows, columns }) => `${id} ${rows}×${columns}`)
   const shown = (wall: Wall, id: string) => arrays(wallWith(wall, { id, name: id }))
 
   it('begin with what there is and a copy of it under ids of its own, which is worked on', () => {
-    expect([begun.alternatives, begun.alternative]).toEqual([[{ id: 'a', name: 'A' }, { id: 'b', name: 'B' }], 'b'])
-    expect([shown(begun, 'a'), shown(begun, 'b')]).toEqual([['a1 1×1'], ['a1-2 1×1']])
+    expect([begun.alternatives, begun.alternative]).toEqual([[{ id: a, name: 'A' }, { id: b, name: 'B' }], b])
+    expect([shown(begun, a), shown(begun, b)]).toEqual([['a1 1×1'], [`${copy} 1×1`]])
+    expect([copy === 'a1', a === b]).toEqual([false, false])
     expect(wallFaults(edited(begun, addAlternative), exampleJob().catalogue)).toEqual([])
   })
 
   it('are shown one at a time, each keeping what was done to it', () => {
     const wall = edited(begun, (wall) => {
-      arrayOf(wall, 'a1-2').rows = 2
+      arrayOf(wall, copy).rows = 2
       addArray(wall, { ...row(0).arrays[0]!, name: 'Menu' })
-      showAlternative(wall, 'a')
+      showAlternative(wall, a)
       removeArray(wall, 'a1')
       showAlternative(wall, 'none')
     })
-    expect([arrays(wall), shown(wall, 'b')]).toEqual([[], ['a1-2 2×1', 'menu 1×1']])
-    expect(wallWith(wall, { id: 'a', name: 'A' })).toBe(wall)
+    expect([arrays(wall), shown(wall, b)]).toEqual([
+      [],
+      [`${copy} 2×1`, expect.stringMatching(/^menu-[0-9a-z]{6} 1×1$/)],
+    ])
+    expect(wallWith(wall, { id: a, name: 'A' })).toBe(wall)
   })
 
   it('are taken away but for the one that is worked on; the last one is just the wall', () => {
-    expect(edited(begun, wall => removeAlternative(wall, 'b'))).toBe(begun)
-    const alone = edited({ ...begun, chosen: 'a' }, wall => removeAlternative(wall, 'a'))
+    expect(edited(begun, wall => removeAlternative(wall, b))).toBe(begun)
+    const alone = edited({ ...begun, chosen: a }, wall => removeAlternative(wall, a))
     expect([alone.alternatives, alone.alternative, alone.chosen]).toEqual([undefined, undefined, undefined])
-    expect(alone.arrays).toEqual([{ ...row(1000).arrays[0], id: 'a1-2' }])
+    expect(alone.arrays).toEqual([{ ...row(1000).arrays[0], id: copy }])
   })
+})
+
+describe('alternatives of two people', () => {
+  const begun = edited(row(1000), addAlternative)
+  const [a, b] = begun.alternatives!.map(({ id }) => id) as [string, string]
+  const copy = begun.arrays.find(({ alternative }) => alternative === b)!.id
+  const shown = (wall: Wall, id: string) =>
+    arraysOf(wallWith(wall, { id, name: id })).map(({ id, rows, columns }) => `${id} ${rows}×${columns}`)
 
   it('of two people who work on different ones do not mix, whoever saves first', () => {
     const base = edited(begun, addAlternative)
     const onA = edited(base, (wall) => {
-      showAlternative(wall, 'a')
+      showAlternative(wall, a)
       arrayOf(wall, 'a1').columns = 3
     })
     const onB = edited(base, (wall) => {
-      showAlternative(wall, 'b')
-      arrayOf(wall, 'a1-2').rows = 2
+      showAlternative(wall, b)
+      arrayOf(wall, copy).rows = 2
       addArray(wall, { ...row(0).arrays[0]!, name: 'Menu' })
     })
     for (const merged of [merge(base, onA, onB), merge(base, onB, onA)]) {
-      expect([shown(merged, 'a'), shown(merged, 'b'), shown(merged, 'c')]).toEqual([['a1 1×3'], ['a1-2 2×1', 'menu 1×1'], ['a1-2-2 1×1']])
+      expect(
+        base.alternatives!.map(({ id }) => shown(merged, id).map(each => each.replace(/-[0-9a-z]{6} /, ' '))),
+      ).toEqual([['a1 1×3'], [`${copy.slice(0, -7)} 2×1`, 'menu 1×1'], [`${copy.slice(0, -7)} 1×1`]])
       expect(wallFaults(merged, exampleJob().catalogue)).toEqual([])
     }
   })
@@ -136,6 +152,7 @@ describe('alternatives', () => {
   it('begun by one while another works on the wall keep what that one does', () => {
     const base = row(1000)
     const other = edited(base, (wall) => { arrayOf(wall, 'a1').columns = 4 })
-    for (const merged of [merge(base, edited(base, addAlternative), other), merge(base, other, edited(base, addAlternative))]) expect([shown(merged, 'a'), shown(merged, 'b')]).toEqual([['a1 1×4'], ['a1-2 1×1']])
+    for (const merged of [merge(base, begun, other), merge(base, other, begun)])
+      expect([shown(merged, a), shown(merged, b)]).toEqual([['a1 1×4'], [`${copy} 1×1`]])
   })
 })

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { wallFaults } from '../job'
+import { wallFaults, itemName } from '../job'
 import { exampleJob, exampleWall } from '../../tests/fixtures/job'
 import {
-  addFeature, addReadings, BUILD_UPS, FEATURE_KINDS, moveLayer, nextId, readingOf, setBuildUp, setFramingKnown,
+  addFeature, addReadings, BUILD_UPS, FEATURE_KINDS, moveLayer, readingOf, setBuildUp, setFramingKnown,
 } from './index'
 
 describe('readings', () => {
@@ -10,18 +10,15 @@ describe('readings', () => {
     const wall = exampleWall()
     addReadings(wall, [{ method: 'magnet', x: 1, y: 2 }, { method: 'knock', x: 3, y: 4, dull: true }], 'Isla Brand', '2026-05-11T09:00:00Z')
     addReadings(wall, [{ method: 'seen', x: 5, y: 6 }], '', '2026-05-11T09:05:00Z')
+    const [first, second, third] = wall.evidence!.map(({ id }) => id)
+    expect([first, second, third].map(id => itemName({ id: id! }))).toEqual(['e1 (new)', 'e2 (new)', 'e3 (new)'])
     expect(wall.evidence).toEqual([
-      { id: 'e1', method: 'magnet', x: 1, y: 2, by: 'Isla Brand', at: '2026-05-11T09:00:00Z' },
-      { id: 'e2', method: 'knock', x: 3, y: 4, dull: true, by: 'Isla Brand', at: '2026-05-11T09:00:00Z' },
-      { id: 'e3', method: 'seen', x: 5, y: 6, at: '2026-05-11T09:05:00Z' },
+      { id: first, method: 'magnet', x: 1, y: 2, by: 'Isla Brand', at: '2026-05-11T09:00:00Z' },
+      { id: second, method: 'knock', x: 3, y: 4, dull: true, by: 'Isla Brand', at: '2026-05-11T09:00:00Z' },
+      { id: third, method: 'seen', x: 5, y: 6, at: '2026-05-11T09:05:00Z' },
     ])
-    expect(readingOf(wall, 'e2').x).toBe(3)
+    expect(readingOf(wall, second!).x).toBe(3)
     expect(() => readingOf(wall, 'e9')).toThrow('no reading e9')
-  })
-
-  it('never take an id that is used', () => {
-    expect(nextId('e')).toBe('e1')
-    expect(nextId('e', [{ id: 'e2' }, { id: 'e10' }, { id: 'door' }])).toBe('e11')
   })
 })
 

@@ -1,17 +1,11 @@
-import type { Evidence, Feature, Layer, Structure, Wall } from '../job'
+import { madeId, madeIds, type Evidence, type Feature, type Layer, type Structure, type Wall } from '../job'
 import type { TypedReading } from '../survey'
-
-/** The next id in a list: its letter and one more than the highest number there. */
-export function nextId(letter: string, items: { id: string }[] = []): string {
-  const numbers = items.map(({ id }) => Number(new RegExp(`^${letter}(\\d+)$`).exec(id)?.[1] ?? 0))
-  return `${letter}${Math.max(0, ...numbers) + 1}`
-}
 
 /** Adds readings to a wall's evidence, with who took them and when. */
 export function addReadings(wall: Wall, readings: TypedReading[], by: string, at: string): void {
-  for (const reading of readings) {
-    wall.evidence = [...wall.evidence ?? [], { id: nextId('e', wall.evidence), ...reading, ...by && { by }, at }]
-  }
+  const before = wall.evidence ?? []
+  const ids = madeIds('e', before, readings.length)
+  wall.evidence = [...before, ...readings.map((reading, n) => ({ id: ids[n]!, ...reading, ...by && { by }, at }))]
 }
 
 /** A reading of a wall by its id; an edit of one that is gone is an error in the program. */
@@ -43,7 +37,7 @@ export const featureName = (kind: string) => FEATURE_KINDS.find(feature => featu
 
 /** A new feature of a kind: drawn manually, or of its usual size about a place; on the wall in either case. */
 export function addFeature(wall: Wall, kind: string, rect: Pick<Feature, 'x' | 'y' | 'width' | 'height'>): string {
-  const id = nextId('f', wall.features)
+  const id = madeId('f', wall.features)
   const usual = FEATURE_KINDS.find(feature => feature.kind === kind)
   wall.features = [...wall.features ?? [], { id, kind, ...rect, ...usual?.keepReachable && { keepReachable: true } }]
   return id

@@ -1,7 +1,6 @@
-import type { BoxKind, Source, Wall, WallBox } from '../job'
+import { madeId, type BoxKind, type Source, type Wall, type WallBox } from '../job'
 import type { UnitSystem } from '../units'
 import type { Bay, RoutePlan } from '../wire'
-import { nextId } from './survey'
 
 /** What a new circuit is until its figures are read at the panel. */
 const USUAL: Record<UnitSystem, Pick<Source, 'amps' | 'volts'>> = { metric: { amps: 16, volts: 230 }, imperial: { amps: 20, volts: 120 } }
@@ -12,7 +11,10 @@ const USUAL: Record<UnitSystem, Pick<Source, 'amps' | 'volts'>> = { metric: { am
  */
 export function addSource(wall: Wall, kind: Source['kind'], units: UnitSystem, feature?: string): void {
   const feeds = kind === 'circuit' || kind === 'outlet'
-  wall.sources = [...wall.sources ?? [], { id: nextId('s', wall.sources), kind, ...feeds && USUAL[units], ...feature !== undefined && { feature } }]
+  wall.sources = [
+    ...(wall.sources ?? []),
+    { id: madeId('s', wall.sources), kind, ...(feeds && USUAL[units]), ...(feature !== undefined && { feature }) },
+  ]
 }
 
 /** Changes a source; what is undefined is not known from then on. */
@@ -31,7 +33,7 @@ export function removeSource(wall: Wall, id: string): void {
 export function addBoxes(wall: Wall, kind: BoxKind, model: string, screens: string[]): void {
   for (const screen of screens) {
     if (wall.boxes?.some(box => box.kind === kind && box.for.includes(screen))) continue
-    wall.boxes = [...wall.boxes ?? [], { id: nextId('b', wall.boxes), kind, model, for: [screen] }]
+    wall.boxes = [...wall.boxes ?? [], { id: madeId('b', wall.boxes), kind, model, for: [screen] }]
   }
 }
 
@@ -55,7 +57,10 @@ export function removeBox(wall: Wall, id: string): void {
 
 /** Enters blocking where a line stopped: in the bay that it was in, or over the whole wall where it was in none. */
 export function enterStopped(wall: Wall, y: number, bay: Bay | undefined): void {
-  wall.blocking = [...wall.blocking ?? [], { id: nextId('k', wall.blocking), y, found: true, ...bay && { x1: bay.from, x2: bay.to } }]
+  wall.blocking = [
+    ...(wall.blocking ?? []),
+    { id: madeId('k', wall.blocking), y, found: true, ...(bay && { x1: bay.from, x2: bay.to }) },
+  ]
 }
 
 /** Enters that a line went through: no blocking is in the bays along its way. */

@@ -3,9 +3,19 @@ import type { FindingKind } from './finding'
 /** What Hang can say of a wall. */
 export const HANG = {
   'hole-missed': {
-    severity: 'stop', never: true,
-    meaning: 'A hole met nothing.',
+    severity: 'stop',
+    meaning: 'A planned hole would come right beside one that failed.',
     cure: 'Leave it empty and survey the spot before drilling beside it.',
+  },
+  'steel-met': {
+    severity: 'stop', never: true,
+    meaning: 'The drill met steel, and nobody has looked at what it is.',
+    cure: 'A lead or planner looks, and records in Hang what was found.',
+  },
+  'hole-disputed': {
+    severity: 'caution',
+    meaning: 'People recorded unlike results for one hole.',
+    cure: 'The person who recorded a wrong result withdraws it; otherwise a lead or planner decides.',
   },
   'hole-dead': {
     severity: 'note',

@@ -2,6 +2,11 @@ import type { FindingKind } from './finding'
 
 /** What Survey can say of a wall. */
 export const SURVEY = {
+  'entered-twice': {
+    severity: 'caution',
+    meaning: 'Two people may have entered the same thing.',
+    cure: 'Delete one of them in Survey.',
+  },
   'coursing-unknown': {
     severity: 'stop',
     meaning: 'The size of the wall’s blocks is not known.',

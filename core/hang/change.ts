@@ -51,3 +51,31 @@ export function changeFrom({ arrays }: Issued, after: ArrayPlan[]): Change {
   const plates = arrays.flatMap(({ plates }) => plates)
   return between({ holes: new Map(plates.flatMap(({ holes }) => holes.map(({ id, x, y }) => [id, { x, y }] as const))), plates: new Map(plates.map(({ screen, centre }) => [screen, centre])) }, placesOf(after))
 }
+
+/**
+ * The holes that wait for an answer to what the drill met: those of the plates that it moves or has other holes for,
+ * and of the plate that it was met at. All others can be drilled meanwhile.
+ *
+ * @param issued what the people at the wall work from
+ * @param asked the hole whose result is to be answered
+ */
+export function waitingHoles(
+  { plates, marks, dropped, added }: Change,
+  issued: ArrayPlan[],
+  asked?: string,
+): Set<string> {
+  const moved = new Set([
+    ...marks.map(({ hole }) => hole),
+    ...dropped,
+    ...added,
+    ...(asked === undefined ? [] : [asked]),
+  ])
+  const elsewhere = new Set(plates.map(({ screen }) => screen))
+  return new Set(
+    issued
+      .flatMap(({ positions }) => positions)
+      .flatMap(({ id, holes = [] }) =>
+        elsewhere.has(id) || holes.some(hole => moved.has(hole.id)) ? holes.map(hole => hole.id) : [],
+      ),
+  )
+}

@@ -1,6 +1,6 @@
 import { mountModels, type ArrayPlan } from '../mount'
-import type { Catalogue, Rules, Wall } from '../job'
-import { stepName, type RunStepKind } from '../log'
+import { namesOn, type Catalogue, type Rules, type Wall } from '../job'
+import { stepName, type AsBuilt, type MadeHole, type RunStepKind } from '../log'
 import type { Subject } from '../subject'
 import { beside, words, type Text } from '../units'
 import type { Wiring } from '../wire'
@@ -48,16 +48,48 @@ function checks({ wiring, catalogue, arrays, hanging }: RunOf): RunStep[] {
 }
 
 /** Boxes are let in and cables pulled before a screen hides them. */
-function cableSteps({ wiring: { boxes, routes, works } }: RunOf): RunStep[] {
+function cableSteps({ wall, wiring: { boxes, routes, works } }: RunOf): RunStep[] {
+  const called = namesOn(wall)
   const cut = boxes.filter(({ held, kind, cutout }) => held && kind !== 'floor' && cutout.height > 0)
   return [
-    ...cut.length > 0 ? [{ ...stepAs('cable', 'boxes'), title: words`Cut out for ${String(cut.length)} ${cut.length === 1 ? 'box' : 'boxes'}`, does: cut.map(({ id, cutout }) => words`Box ${id}: ${cutout.width} × ${cutout.height}, centre ${cutout.y + cutout.height / 2} above floor. Look inside before sawing deeper than the board.`), why: words`Before the plates, while there is room for the saw.`, subject: { kind: 'box' as const, id: cut[0]!.id } }] : [],
+    ...(cut.length > 0
+      ? [
+          {
+            ...stepAs('cable', 'boxes'),
+            title: words`Cut out for ${String(cut.length)} ${cut.length === 1 ? 'box' : 'boxes'}`,
+            does: cut.map(
+              ({ id, cutout }) =>
+                words`Box ${called(id)}: ${cutout.width} × ${cutout.height}, centre ${cutout.y + cutout.height / 2} above floor. Look inside before sawing deeper than the board.`,
+            ),
+            why: words`Before the plates, while there is room for the saw.`,
+            subject: { kind: 'box' as const, id: cut[0]!.id },
+          },
+        ]
+      : []),
     ...routes.map((route): RunStep => ({
-      ...stepAs('cable', route.id), title: words`Pull ${route.kind} cable to ${route.to}`, people: route.people, minutes: route.minutes, subject: { kind: 'route', id: route.id },
-      does: [words`From ${route.from}, ${route.way === 'surface' ? 'in a surface raceway' : route.way === 'bay' ? 'inside the wall' : `from ${route.way}`}, ${route.length} along the wall. See Wire for each leg.`, ...route.seals > 0 ? [words`Seal the bored holes: ${String(route.seals)}.`] : []],
+      ...stepAs('cable', route.id),
+      title: words`Pull ${route.kind} cable to ${called(route.to)}`,
+      people: route.people,
+      minutes: route.minutes,
+      subject: { kind: 'route', id: route.id },
+      does: [
+        words`From ${called(route.from)}, ${route.way === 'surface' ? 'in a surface raceway' : route.way === 'bay' ? 'inside the wall' : `from ${route.way}`}, ${route.length} along the wall. See Wire for each leg.`,
+        ...(route.seals > 0 ? [words`Seal the bored holes: ${String(route.seals)}.`] : []),
+      ],
       why: words`Before the screen that hides it goes up. Keep power and signal apart.`,
     })),
-    ...works.patches > 0 ? [{ ...stepAs('cable', 'patch'), title: words`Close the openings`, does: [words`${String(works.patches)} openings: screw the piece back on battens, tape and fill twice; let the filler dry as its maker says before sanding.`], why: words`After any inspection that is due, and before any plates that would be in the way.` }] : [],
+    ...(works.patches > 0
+      ? [
+          {
+            ...stepAs('cable', 'patch'),
+            title: words`Close the openings`,
+            does: [
+              words`${String(works.patches)} openings: screw the piece back on battens, tape and fill twice; let the filler dry as its maker says before sanding.`,
+            ],
+            why: words`After any inspection that is due, and before any plates that would be in the way.`,
+          },
+        ]
+      : []),
   ]
 }
 
@@ -155,3 +187,19 @@ function secureSteps({ arrays, wall, catalogue }: RunOf): RunStep[] {
  * that their mounts allow, and locks before anybody works below.
  */
 export const runOf = (of: RunOf): RunStep[] => [...checks(of), ...cableSteps(of), ...drillSteps(of), ...plateSteps(of), ...uprightSteps(of), ...hangSteps(of), ...secureSteps(of)]
+
+/**
+ * Whether a step of the run of work is done: somebody said so, or all that it is for is there, each of its holes
+ * drilled or its screen hung.
+ *
+ * @param drilled holes of the plan that are made
+ */
+export function isStepDone(
+  { id, holes, hangs }: RunStep,
+  { steps, hung }: Pick<AsBuilt, 'steps' | 'hung'>,
+  drilled: Map<string, MadeHole>,
+): boolean {
+  if (steps.some(({ step, done }) => step === id && done)) return true
+  if (hangs !== undefined) return hung.includes(hangs)
+  return holes !== undefined && holes.length > 0 && holes.every(hole => drilled.get(hole)?.result === 'hit')
+}

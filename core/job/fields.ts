@@ -51,6 +51,9 @@ export const count = (most: number, label?: string, section?: string) => figure(
   .min(1, ({ value }: Written) => `must be at least 1, not ${shown(value)}`)
   .max(most, ({ value }: Written) => `must be at most ${most}, not ${shown(value)}`)
 
+/** The number by which people call one of a list; the server gives it. */
+export const itemNumber = () => count(1e6, 'Number, given by the server when it was saved first')
+
 // eslint-disable-next-line no-control-regex
 const OFF_LINE = /[\u0000-\u001F\u007F-\u009F]/
 /** A line of text. */

@@ -1,5 +1,8 @@
-type Item = { id: string }
-type Tree = Record<string, unknown>
+export type Item = Record<string, unknown>
+export type Tree = Record<string, unknown>
+
+/** What is one value although it has parts: the layers of a wall, a coursing. Half of each of two makes no wall. */
+export const WHOLE: ReadonlySet<string> = new Set(['covering', 'block'])
 
 /** Same value, whatever the order of keys. */
 export function same(a: unknown, b: unknown): boolean {
@@ -12,23 +15,69 @@ export function same(a: unknown, b: unknown): boolean {
 /** What a tree has of its own under a key, be it named as what every object has. */
 const at = (tree: Tree, key: string) => Object.hasOwn(tree, key) ? tree[key] : undefined
 
-const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null && !Array.isArray(value)
-const isItems = (value: unknown): value is Item[] =>
-  Array.isArray(value) && value.every(item => isTree(item) && typeof item.id === 'string')
+export const isTree = (value: unknown): value is Tree =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+/**
+ * What tells one entry of a list from the others: its id or, in lists whose entries have none, what they are of: the
+ * task that is pinned, the two sites, the hole or cell of an array, the place that was read.
+ */
+const KEYS = [
+  ['id'],
+  ['task'],
+  ['before', 'after'],
+  ['from', 'to'],
+  ['row', 'column', 'of', 'rank'],
+  ['row', 'column'],
+  ['x', 'y'],
+  ['day', 'site', 'crew'],
+]
+/** What an entry is known by in its list; undefined for one that is known by nothing. */
+export function keyOf(item: Item): string | undefined {
+  const known = KEYS.find(keys => keys.every(key => ['string', 'number'].includes(typeof item[key])))
+  return known && JSON.stringify(known.map(key => item[key]))
+}
+/** Whether a list is one of entries that are each known by something, and no two by the same. */
+export function isItems(value: unknown): value is Item[] {
+  if (!Array.isArray(value) || !value.every(isTree)) return false
+  const keys = value.map(keyOf)
+  return !keys.includes(undefined) && new Set(keys).size === keys.length
+}
+
+const isNames = (value: unknown): value is string[] =>
+  Array.isArray(value) && value.every(each => typeof each === 'string')
+/** A list of names with what either side added and without what either took away. */
+function mergeNames(base: string[], mine: string[], theirs: string[]): string[] {
+  return [
+    ...theirs.filter(name => mine.includes(name) || !base.includes(name)),
+    ...mine.filter(name => !base.includes(name) && !theirs.includes(name)),
+  ]
+}
+
+/** What two people added to a list of names, where neither took any away; undefined where one did. */
+export function bothAdded(base: unknown, mine: unknown, theirs: unknown): string[] | undefined {
+  if (!isNames(mine) || !isNames(theirs)) return undefined
+  const was = isNames(base) ? base : []
+  return was.every(name => mine.includes(name) && theirs.includes(name))
+    ? [...new Set([...theirs, ...mine])]
+    : undefined
+}
+
+/** What is one value is taken from whoever changed it, and mine where both did. */
+const mergeWhole = (base: unknown, mine: unknown, theirs: unknown): unknown => same(mine, base) ? theirs : mine
 
 function mergeTree(base: Tree, mine: Tree, theirs: Tree): Tree {
   const keys = new Set([...Object.keys(theirs), ...Object.keys(mine)])
   return Object.fromEntries([...keys]
-    .map(key => [key, merge(at(base, key), at(mine, key), at(theirs, key))] as const)
+    .map(key => [key, (WHOLE.has(key) ? mergeWhole : merge)(at(base, key), at(mine, key), at(theirs, key))] as const)
     .filter(([, value]) => value !== undefined))
 }
 
-/** Lists of things with ids: each thing is merged by itself, and theirs sets the order. */
+/** Lists of things that are known by something: each thing is merged by itself, and theirs sets the order. */
 function mergeItems(base: Item[], mine: Item[], theirs: Item[]): Item[] {
-  const byId = (items: Item[]) => new Map(items.map(item => [item.id, item]))
-  const [was, my, their] = [byId(base), byId(mine), byId(theirs)]
+  const byKey = (items: Item[]) => new Map(items.map(item => [keyOf(item), item]))
+  const [was, my, their] = [byKey(base), byKey(mine), byKey(theirs)]
   return [...new Set([...their.keys(), ...my.keys()])]
-    .map(id => merge(was.get(id), my.get(id), their.get(id)) as Item | undefined)
+    .map(key => merge(was.get(key), my.get(key), their.get(key)) as Item | undefined)
     .filter(item => item !== undefined)
 }
 
@@ -36,7 +85,8 @@ function mergeItems(base: Item[], mine: Item[], theirs: Item[]): Item[] {
  * Lays the change from `base` to `mine` on top of `theirs`.
  *
  * What only one side changed is kept from that side; where both changed the same value, mine wins.
- * Lists whose entries have ids are merged entry by entry, other lists as one value. It serves both
+ * Lists whose entries are known by something are merged entry by entry, names that both added are all kept, and other
+ * lists are one value. It serves both
  * a save on top of another person's and an undo of an edit that others have built upon.
  *
  * @example
@@ -47,34 +97,8 @@ export function merge<T>(base: T, mine: T, theirs: T): T {
   if (same(theirs, base) || same(theirs, mine)) return mine
   if (isItems(mine) && isItems(theirs)) return mergeItems(isItems(base) ? base : [], mine, theirs) as T
   if (isTree(mine) && isTree(theirs)) return mergeTree(isTree(base) ? base : {}, mine, theirs) as T
+  if (isNames(mine) && isNames(theirs)) return mergeNames(isNames(base) ? base : [], mine, theirs) as T
   return mine
-}
-
-/** Whether a list's entries were put in another order, those that came or went aside. */
-function reordered(base: Item[], now: Item[]): boolean {
-  const [was, is] = [base, now].map(items => items.map(({ id }) => id)) as [string[], string[]]
-  return !same(was.filter(id => is.includes(id)), is.filter(id => was.includes(id)))
-}
-
-/**
- * Whether `merge` would have to decide between two people: both changed the same value, each to something else, or
- * `mine` puts a list in another order that the other changed too, which `merge` would lose.
- *
- * @example
- * clash({ w: 1, h: 1 }, { w: 2, h: 1 }, { w: 1, h: 3 }) // false
- * clash({ w: 1, h: 1 }, { w: 2, h: 1 }, { w: 4, h: 1 }) // true
- */
-export function clash(base: unknown, mine: unknown, theirs: unknown): boolean {
-  if (same(mine, base) || same(theirs, base) || same(mine, theirs)) return false
-  if (isItems(mine) && isItems(theirs)) {
-    const was = isItems(base) ? base : []
-    const of = (items: Item[], id: string) => items.find(item => item.id === id)
-    const ids = new Set([...was, ...mine, ...theirs].map(({ id }) => id))
-    return reordered(was, mine) || [...ids].some(id => clash(of(was, id), of(mine, id), of(theirs, id)))
-  }
-  if (!isTree(mine) || !isTree(theirs)) return true
-  const was = isTree(base) ? base : {}
-  return [...new Set([was, mine, theirs].flatMap(tree => Object.keys(tree)))].some(key => clash(at(was, key), at(mine, key), at(theirs, key)))
 }
 
 /** Every place where two values differ, as paths such as `arrays[0].gap.x`. */

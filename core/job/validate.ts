@@ -83,9 +83,12 @@ function correctionFaults(log: LogEntry[], ids: Map<string, string>): Fault[] {
   const walls = new Map<string, string>()
   return log.flatMap((entry, index) => {
     const wall = ids.get(entry.wall) ?? entry.wall
-    const unknown = entry.kind === 'correction' && walls.get(entry.corrects) !== wall
+    const { corrects } = entry as { corrects?: string }
+    const unknown = corrects !== undefined && walls.get(corrects) !== wall
     walls.set(entry.id, wall)
-    return unknown ? [{ path: `$.log[${index}].corrects`, message: `“${entry.corrects}” is not an earlier entry of this wall` }] : []
+    return unknown
+      ? [{ path: `$.log[${index}].corrects`, message: `“${corrects}” is not an earlier entry of this wall` }]
+      : []
   })
 }
 

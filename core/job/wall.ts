@@ -1,6 +1,22 @@
 import type { InferType } from 'yup'
 import {
-  amount, extent, figure, flag, group, length, list, maybe, memberWidth, must, name, note, oneOf, point, shown, size,
+  amount,
+  extent,
+  figure,
+  flag,
+  group,
+  itemNumber,
+  length,
+  list,
+  maybe,
+  memberWidth,
+  must,
+  name,
+  note,
+  oneOf,
+  point,
+  shown,
+  size,
   text,
 } from './fields'
 import { LIMITS } from './limits'
@@ -34,15 +50,37 @@ export type Structure = InferType<typeof structureSchema>
 
 const layerSchema = group({ material: name(), thickness: must(size()), width: size('Width of a furring batten'), spacing: size('Spacing of furring battens'), note: note() })
 export type Layer = InferType<typeof layerSchema>
-const referenceSchema = group({ id: name(), front: must(length()), back: must(length()) })
+const referenceSchema = group({
+  id: name(),
+  number: itemNumber(),
+  name: text('Name'),
+  front: must(length()),
+  back: must(length()),
+})
 export type Reference = InferType<typeof referenceSchema>
 const featureSchema = group({
-  id: name(), kind: name(), x: must(length('Bottom left corner')), y: must(length('Bottom left corner')), width: must(size()), height: must(size()), keepReachable: flag('Whether it must stay accessible'),
-  slope: figure('mm/m', 'Slope of a visible line, positive if it rises to the right; absent if not measured').min(-100, 'must be at least -100 mm/m').max(100, 'must be at most 100 mm/m'),
+  id: name(),
+  number: itemNumber(),
+  kind: name(),
+  x: must(length('Bottom left corner')),
+  y: must(length('Bottom left corner')),
+  width: must(size()),
+  height: must(size()),
+  keepReachable: flag('Whether it must stay accessible'),
+  slope: figure('mm/m', 'Slope of a visible line, positive if it rises to the right; absent if not measured')
+    .min(-100, 'must be at least -100 mm/m')
+    .max(100, 'must be at most 100 mm/m'),
 })
 /** Something on the wall to keep clear of or to reach. */
 export type Feature = InferType<typeof featureSchema>
-const blockingSchema = group({ id: name(), y: must(extent('Height above floor')), found: must(flag('Whether it was found, or is only suspected')), x1: length('Start, if in one stud bay only'), x2: length('End; absent: across the whole wall') })
+const blockingSchema = group({
+  id: name(),
+  number: itemNumber(),
+  y: must(extent('Height above floor')),
+  found: must(flag('Whether it was found, or is only suspected')),
+  x1: length('Start, if in one stud bay only'),
+  x2: length('End; absent: across the whole wall'),
+})
 export type Blocking = InferType<typeof blockingSchema>
 const surfaceSchema = group({ x: must(length()), y: must(length()), distance: must(length('Distance from a plane in front of the wall to its face')) })
 export type SurfaceReading = InferType<typeof surfaceSchema>

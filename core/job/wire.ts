@@ -1,7 +1,7 @@
 import type { InferType } from 'yup'
 import { LIMITS } from './limits'
 import {
-  amount, count, extent, flag, group, length, list, maybe, must, name, notLess, oneOf, size, text,
+  amount, count, extent, flag, group, itemNumber, length, list, maybe, must, name, notLess, oneOf, size, text,
 } from './fields'
 import { modelNotes } from './display'
 
@@ -38,19 +38,36 @@ export type CableModel = InferType<typeof cableModelSchema>
  * Where power or a signal comes from: a circuit of the panel, an outlet that is there, a player or rack, a data plate.
  */
 const sourceSchema = group({
-  id: name(), kind: must(oneOf(['circuit', 'outlet', 'player', 'network'])), name: text('Name'), feature: text('Wall feature at which it is'),
-  x: length('Distance along the wall, if it is not at a feature'), y: length('Height above floor'), behind: flag('Whether it is on the other face of the wall'),
+  id: name(),
+  number: itemNumber(),
+  kind: must(oneOf(['circuit', 'outlet', 'player', 'network'])),
+  name: text('Name'),
+  feature: text('Wall feature at which it is'),
+  x: length('Distance along the wall, if it is not at a feature'),
+  y: length('Height above floor'),
+  behind: flag('Whether it is on the other face of the wall'),
   away: extent('If not on the wall: cable length from it to the point of entry'),
-  amps: amount('A', 400, 'Breaker rating'), volts: amount('V', 500), loaded: notLess('A', 'Other load'), protected: flag('Whether a 30 mA RCD, or a GFCI where local code says so, protects it'),
-  carries: text('Type of cable that feeds the screens: picture, data, …'), by: oneOf(['each', 'chain'], 'One cable to each screen, or a daisy chain from screen to screen'),
-  ports: count(512, 'Number of ports'), for: list(name(), LIMITS.screens, 'Ids of the screens it feeds; absent: all screens of the wall'),
+  amps: amount('A', 400, 'Breaker rating'),
+  volts: amount('V', 500),
+  loaded: notLess('A', 'Other load'),
+  protected: flag('Whether a 30 mA RCD, or a GFCI where local code says so, protects it'),
+  carries: text('Type of cable that feeds the screens: picture, data, …'),
+  by: oneOf(['each', 'chain'], 'One cable to each screen, or a daisy chain from screen to screen'),
+  ports: count(512, 'Number of ports'),
+  for: list(name(), LIMITS.screens, 'Ids of the screens it feeds; absent: all screens of the wall'),
 })
 export type Source = InferType<typeof sourceSchema>
 
 /** A box that the wall is to have. */
 const wallBoxSchema = group({
-  id: name(), kind: must(oneOf(BOX_KINDS)), model: name('Box model'), x: length('Centre, if placed manually'), y: length('Centre, if placed manually'),
-  for: must(list(name(), 100, 'Ids of the screens it serves')), cable: text('Cable model to it, if chosen manually'),
+  id: name(),
+  number: itemNumber(),
+  kind: must(oneOf(BOX_KINDS)),
+  model: name('Box model'),
+  x: length('Centre, if placed manually'),
+  y: length('Centre, if placed manually'),
+  for: must(list(name(), 100, 'Ids of the screens it serves')),
+  cable: text('Cable model to it, if chosen manually'),
 })
 export type WallBox = InferType<typeof wallBoxSchema>
 

@@ -3,16 +3,27 @@ import type { Wall } from '../job'
 import { clockFindings } from './clocks'
 import type { EntryOf, LogEntry } from './entry'
 import {
-  LOG_KINDS, nothingStanding, type MadeHole, type Override, type Standing, type StepDone,
+  LOG_KINDS,
+  nothingStanding,
+  settledHoles,
+  type DisputedHole,
+  type MadeHole,
+  type Override,
+  type Standing,
+  type StepDone,
 } from './kinds'
 import { lastIssued, type Issued } from './issued'
 
 /** What stands on a wall by its log. */
 export interface AsBuilt {
-  /** Every hole in the wall. */
+  /** Every hole in the wall about which nobody contradicts another. */
   holes: MadeHole[]
   /** Those of them that can take no fastener. */
   dead: MadeHole[]
+  /** Holes of which people say unlike things: not counted as drilled until one is withdrawn. */
+  disputed: DisputedHole[]
+  /** Holes in which steel was met, and looked at since. */
+  checked: string[]
   /** Ids of the screens that hang. */
   hung: string[]
   /** What was said last of each step of the work. */
@@ -26,7 +37,17 @@ export interface AsBuilt {
   findings: Finding[]
 }
 
-export const NOTHING_BUILT: AsBuilt = { holes: [], dead: [], hung: [], steps: [], seams: [], overrides: [], findings: [] }
+export const NOTHING_BUILT: AsBuilt = {
+  holes: [],
+  dead: [],
+  disputed: [],
+  checked: [],
+  hung: [],
+  steps: [],
+  seams: [],
+  overrides: [],
+  findings: [],
+}
 
 /** The ids by which entries name a wall. */
 export type WallName = Pick<Wall, 'id' | 'formerId'>
@@ -74,11 +95,13 @@ export function asBuilt(log: LogEntry[], wall: WallRecord): AsBuilt {
   const entries = standing(log, wall)
   const now = nothingStanding()
   for (const entry of entries) specOf(entry).fold?.(now, entry)
-  const holes = [...now.holes.values()].flat()
+  const { holes, disputed } = settledHoles(now)
   const issued = lastIssued(now.issued, wall.revisions)
   return {
     holes,
     dead: holes.filter(({ result }) => result !== 'hit'),
+    disputed,
+    checked: [...now.checked],
     hung: [...now.hung],
     steps: [...now.steps.values()],
     seams: [...now.seams.values()],

@@ -1,3 +1,4 @@
+import { itemName } from '../job'
 import type { ArrayPlan, Hole, Position } from '../mount'
 import { centreOf, type Rect } from '../geometry'
 import type { Subject } from '../subject'
@@ -99,10 +100,27 @@ function cornersOf(id: string, kind: MarkKind, name: string, { x, y, width, heig
 function wiringMarks({ boxes, works, loads }: Wiring, datum: Datum, level: LevelLine): Mark[] {
   const labelOf = new Map(loads.map(({ screen, label }) => [screen, label]))
   return [
-    ...boxes.filter(({ held, kind }) => held && kind !== 'floor').flatMap(({ id, kind, for: screens, cutout }) =>
-      cornersOf(`${id}-box`, 'cut-out', `${labelOf.get(screens[0]!) ?? ''} ${kind === 'pass-through' ? 'plate' : 'box'} ${id}`.trim(), cutout, datum, level)),
-    ...works.openings.flatMap(({ id, rect, at }, n) => cornersOf(id, 'opening', `Opening ${n + 1} at ${at === 'stud' ? 'a stud' : 'blocking'}`, rect, datum, level)),
-    ...works.bores.filter(({ diameter }) => Number.isFinite(diameter)).map(({ id, x, y, diameter, through }): Mark => ({ ...markAt(id, 'bore', `Bore ${BORED[through]}`, { x, y }, datum, level), bit: diameter })),
+    ...boxes
+      .filter(({ held, kind }) => held && kind !== 'floor')
+      .flatMap(({ id, number, kind, for: screens, cutout }) =>
+        cornersOf(
+          `${id}-box`,
+          'cut-out',
+          `${labelOf.get(screens[0]!) ?? ''} ${kind === 'pass-through' ? 'plate' : 'box'} ${itemName({ id, number })}`.trim(),
+          cutout,
+          datum,
+          level,
+        ),
+      ),
+    ...works.openings.flatMap(({ id, rect, at }, n) =>
+      cornersOf(id, 'opening', `Opening ${n + 1} at ${at === 'stud' ? 'a stud' : 'blocking'}`, rect, datum, level),
+    ),
+    ...works.bores
+      .filter(({ diameter }) => Number.isFinite(diameter))
+      .map(({ id, x, y, diameter, through }): Mark => ({
+        ...markAt(id, 'bore', `Bore ${BORED[through]}`, { x, y }, datum, level),
+        bit: diameter,
+      })),
   ]
 }
 const BORED = { plate: 'through top or bottom plate', stud: 'through a stud', blocking: 'through blocking' }

@@ -52,12 +52,13 @@ export function barredByPin(allowed: Interval[] | undefined, nominal: number, re
 /** Whether a plate keeps to the holes that were made for it. */
 export const keepsTo = ({ x, y }: Pin, centre: Point): boolean => x.some(stretch => liesIn(stretch, centre.x)) && y.some(stretch => liesIn(stretch, centre.y))
 
-/** Holes with what the drill met, where it was drilled where they are. */
-export function marked(holes: Hole[], built: AsBuilt): Hole[] {
-  if (built.holes.length === 0) return holes
+/** Holes with what the drill met, where it was drilled where they are, and with what is disputed of them. */
+export function marked(holes: Hole[], { holes: all, disputed }: AsBuilt): Hole[] {
+  if (all.length === 0 && disputed.length === 0) return holes
   return holes.map((hole) => {
-    const made = built.holes.find(made => made.hole === hole.id && isAt(made, hole))
-    return made ? { ...hole, made: made.result } : hole
+    const made = all.find(made => made.hole === hole.id && isAt(made, hole))
+    const disputes = disputed.find(each => each.hole === hole.id)?.results.map(({ entry }) => entry)
+    return made || disputes ? { ...hole, ...made && { made: made.result }, ...disputes && { disputes } } : hole
   })
 }
 
@@ -71,7 +72,7 @@ export function withMade(holes: Hole[], screen: string, mount: Mount, centre: Po
   const pin = pinFor(screen, mount, built)
   if (!pin || !keepsTo(pin, centre)) return marked(holes, built)
   return mount.needs.rows.flatMap((row) => {
-    const planned = marked(holes, built).filter(hole => hole.row === row)
+    const planned = holes.filter(hole => hole.row === row)
     const kept: Hole[] = []
     for (const { hole: id, x, y, result } of pin.made.filter(made => made.row === row)) {
       const nearest = planned.sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x)).shift()
@@ -82,7 +83,11 @@ export function withMade(holes: Hole[], screen: string, mount: Mount, centre: Po
     }
     const taken = new Set(kept.map(({ id }) => id))
     const free = Array.from({ length: mount.needs.members }, (_, n) => holeId(screen, row, n + 1)).filter(id => !taken.has(id))
-    const others = planned.sort((a, b) => a.x - b.x).map((hole, n) => ({ ...hole, id: free[n] ?? hole.id }))
+    // What is known of a hole is known by the name that it has now.
+    const others = marked(
+      planned.sort((a, b) => a.x - b.x).map((hole, n) => ({ ...hole, id: free[n] ?? hole.id })),
+      built,
+    )
     return [...kept, ...others].sort((a, b) => a.x - b.x).map((hole, n) => ({ ...hole, rank: n + 1 }))
   })
 }

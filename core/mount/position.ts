@@ -17,6 +17,8 @@ export interface Hole extends HolePlace {
   depth?: number
   /** What the drill met, where it is made. */
   made?: MadeHole['result']
+  /** Ids of the log entries that contradict each other about it. */
+  disputes?: string[]
 }
 
 /** A wall plate in its place. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { actionOfEntry, heldAt, may, reachOf, RIGHTS, ROLES, STAFF, type Action, type Grant } from '.'
+import type { LogEntry } from '../log'
+import { actionOfEntry, settlesAnothers, heldAt, may, reachOf, RIGHTS, ROLES, STAFF, type Action, type Grant } from '.'
 
 const HERE = { site: 'holm-point' }
 const held = (role: typeof ROLES[number], ...sites: string[]) => ({ role, sites })
@@ -38,6 +39,26 @@ describe('an entry', () => {
   it('wants the right that its kind wants, and a correction that of what it corrects', () => {
     expect((['hole', 'issued', 'override', 'visit', 'correction'] as const).map(kind => actionOfEntry({ kind }))).toEqual(['wall.record', 'wall.issue', 'wall.issue', 'wall.visit', 'wall.record'])
     expect((['issued', 'hole', 'seams'] as const).map(kind => actionOfEntry({ kind: 'correction' }, { kind }))).toEqual(['wall.issue', 'wall.record', 'wall.visit'])
+  })
+
+  it('lets whoever made a result withdraw it, and a lead or planner settle the others of a disputed hole', () => {
+    const hole = (id: string, by: string, result: string) =>
+      ({
+        id,
+        by,
+        person: by,
+        at: '2026-11-12T09:00:00Z',
+        wall: 'w1',
+        kind: 'hole',
+        hole: 'h',
+        x: 1,
+        y: 1,
+        result,
+      }) as LogEntry
+    const log = [hole('l1', 'isla', 'hit'), hole('l2', 'odd', 'void')]
+    const settles = (by: string, entries = log) => settlesAnothers(entries, { id: 'w1' }, 'l1', { by, person: by })
+    expect([settles('isla'), settles('odd'), settles('odd', log.slice(0, 1))]).toEqual([false, true, false])
+    expect(actionOfEntry({ kind: 'correction' }, { kind: 'hole' }, true)).toBe('wall.issue')
   })
 })
 

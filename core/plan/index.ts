@@ -2,7 +2,15 @@ import { apartFindings } from '../arrange'
 import type { Finding } from '../finding'
 import { findingKind } from '../findings'
 import {
-  changeFrom, deadHoles, hangFindings, openFindings, orderFindings, type Change, type DeadHole, type HangingOrder,
+  changeFrom,
+  deadHoles,
+  disputedFindings,
+  hangFindings,
+  openFindings,
+  orderFindings,
+  type Change,
+  type DeadHole,
+  type HangingOrder,
 } from '../hang'
 import { arraysOf, type Job, type PlanContext, type Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
@@ -88,15 +96,32 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
   return {
     id: document.id,
     ...found,
-    ...probe && { nextProbe: piece === 'batten' ? { ...probe, why: sayPiece(probe.why, piece) } : probe },
+    ...(probe && { nextProbe: piece === 'batten' ? { ...probe, why: sayPiece(probe.why, piece) } : probe }),
     arrays,
     wiring,
     marking,
     dead,
-    ...built.issued && { change: changeFrom(built.issued, arrays) },
+    ...(built.issued && { change: changeFrom(built.issued, arrays) }),
     hanging,
-    ...piece === 'batten' && { piece },
-    findings: withOverrides([...findings, ...wireFindings(document, arrays, wiring, catalogue, rules), ...markFindings(document, arrays, marking, rules), ...hangFindings(arrays, built, dead), ...openFindings(built, document.id), ...built.findings, ...orderFindings(hanging, lifts, catalogue, rules), ...alternativeFindings(document), ...unknown, ...fixed.flatMap(({ findings }) => findings), ...apartFindings(laid, document.clearance)].map(finding => marked(inPieces(finding))), built.overrides, document),
+    ...(piece === 'batten' && { piece }),
+    findings: withOverrides(
+      [
+        ...findings,
+        ...wireFindings(document, arrays, wiring, catalogue, rules),
+        ...markFindings(document, arrays, marking, rules),
+        ...hangFindings(arrays, built, dead, wall.structure.kind),
+        ...disputedFindings(arrays, built),
+        ...openFindings(built, document.id),
+        ...built.findings,
+        ...orderFindings(hanging, lifts, catalogue, rules),
+        ...alternativeFindings(document),
+        ...unknown,
+        ...fixed.flatMap(({ findings }) => findings),
+        ...apartFindings(laid, document.clearance),
+      ].map(finding => marked(inPieces(finding))),
+      built.overrides,
+      document,
+    ),
   }
 }
 

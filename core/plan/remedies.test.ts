@@ -41,7 +41,7 @@ describe('an array that is not held', () => {
   it('is told how far the search is, from a little to all', () => {
     const { job, wall, array } = unheld()
     const told: number[] = []
-    remediesFor(array, wall, job, NOTHING_BUILT, job.catalogue.mounts, undefined, share => void told.push(share))
+    remediesFor(array, wall, job, NOTHING_BUILT, job.catalogue.mounts, { tell: share => void told.push(share) })
     expect(told).toEqual([...told].sort((a, b) => a - b))
     expect([told[0]! < 0.5, told.at(-1), told.length >= 4]).toEqual([true, 1, true])
   })

@@ -141,23 +141,56 @@ function fastenerRemedies(array: ScreenArray, wall: Wall, job: Context): Remedy[
   })
 }
 
-function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Context, offered: Mount[], tell: (share: number) => void): Remedy[] {
-  const heaviest = (plan: ArrayPlan) => Math.max(...plan.positions.map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
+function mountRemedies(
+  array: ScreenArray,
+  mount: Mount,
+  wall: Wall,
+  job: Context,
+  offered: Mount[],
+  { tell, isOver }: Required<Pick<Search, 'tell' | 'isOver'>>,
+): Remedy[] {
+  const heaviest = (plan: ArrayPlan) =>
+    Math.max(...plan.positions.map(({ model }) => job.catalogue.displays.find(({ id }) => id === model)?.mass ?? 0))
   const { needs: _, ...plain } = array
-  const candidates = offered.filter(({ id, retired, orientations }) => id !== array.mount && !retired && orientations.includes(array.orientation))
+  const candidates = offered
+    .filter(
+      ({ id, retired, orientations }) => id !== array.mount && !retired && orientations.includes(array.orientation),
+    )
     .sort((a, b) => Number(a.kind !== mount.kind) - Number(b.kind !== mount.kind))
   const found: Remedy[] = []
   for (const [n, other] of candidates.entries()) {
     tell(n / candidates.length)
-    if (found.length === MOUNTS) break
-    const catalogue: Catalogue = { ...job.catalogue, mounts: [...job.catalogue.mounts.filter(({ id }) => id !== other.id), other] }
-    const laidOut = layOut({ ...plain, mount: other.id }, wall, job.surveyed, catalogue, job.rules, unitsOf(job), job.built)
+    if (found.length === MOUNTS || isOver()) break
+    const catalogue: Catalogue = {
+      ...job.catalogue,
+      mounts: [...job.catalogue.mounts.filter(({ id }) => id !== other.id), other],
+    }
+    const laidOut = layOut(
+      { ...plain, mount: other.id },
+      wall,
+      job.surveyed,
+      catalogue,
+      job.rules,
+      unitsOf(job),
+      job.built,
+    )
     // What does not hold every plate is not calculated any further.
-    if (!laidOut || platesOf(laidOut, wall, job.surveyed, catalogue, job.rules, unitsOf(job), job.built).filter(({ plate }) => plate.held).length < laidOut.arrangement.cells.length) continue
+    if (
+      !laidOut
+      || platesOf(laidOut, wall, job.surveyed, catalogue, job.rules, unitsOf(job), job.built).filter(
+        ({ plate }) => plate.held,
+      ).length < laidOut.arrangement.cells.length
+    )
+      continue
     const tried = tryOut(plain, { mount: other.id }, wall, { ...job, catalogue })
     if (!tried || heaviest(tried.plan) > other.capacity || tried.stops.length > 0) continue
     found.push({
-      kind: 'mount', title: words`Another mount: ${other.name}`, held: tried.held, total: tried.plan.positions.length, stops: tried.stops, ...tried.moves && { moves: tried.moves },
+      kind: 'mount',
+      title: words`Another mount: ${other.name}`,
+      held: tried.held,
+      total: tried.plan.positions.length,
+      stops: tried.stops,
+      ...(tried.moves && { moves: tried.moves }),
       says: [
         words`A ${choiceName(other.kind)} mount${other.kind === mount.kind ? '' : ` instead of ${choiceName(mount.kind)}`}; capacity ${String(other.capacity)} kg.`,
         words`Stowed depth ${other.depth.stowed} instead of ${mount.depth.stowed}.`,
@@ -169,6 +202,16 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
   return found
 }
 
+/** How remedies are looked for. */
+export interface Search {
+  /** The rooms of the wall's plan, so that it is not surveyed anew. */
+  through?: Rooms
+  /** Receives the progress, 0 to 1. */
+  tell?: (share: number) => void
+  /** Whether no more is looked for: what was found by then is what there is. */
+  isOver?: () => boolean
+}
+
 /**
  * What else would hold an array that is not held as it is: a larger shift, another use of the slots,
  * rails, a board, another fastener, another mount. Each is planned through before it is reported; those that hold every
@@ -176,10 +219,15 @@ function mountRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Contex
  *
  * @param built what stands on the wall by the log: it is kept to by every remedy, too
  * @param offered mounts that could be taken in place of its own
- * @param through the rooms of the wall's plan, so that it is not surveyed anew
- * @param tell receives the progress, 0 to 1
  */
-export function remediesFor(array: ScreenArray, document: Wall, context: PlanContext, built: AsBuilt = NOTHING_BUILT, offered: Mount[] = context.catalogue.mounts, through: Rooms = rooms(), tell: (share: number) => void = () => {}): Remedy[] {
+export function remediesFor(
+  array: ScreenArray,
+  document: Wall,
+  context: PlanContext,
+  built: AsBuilt = NOTHING_BUILT,
+  offered: Mount[] = context.catalogue.mounts,
+  { through = rooms(), tell = () => {}, isOver = () => false }: Search = {},
+): Remedy[] {
   const rules = through.rules(context.rules, document.rules)
   const wall = through.wallOf(document, built.dead, rules)
   const job: Context = { ...context, rules, built, surveyed: through.survey(wall, rules) }
@@ -191,13 +239,21 @@ export function remediesFor(array: ScreenArray, document: Wall, context: PlanCon
     () => slotRemedies(array, mount, wall, job),
     () => carrierRemedies(array, mount, wall, job),
     () => fastenerRemedies(array, wall, job),
-    () => mountRemedies(array, mount, wall, job, offered, share => tell((4 + share) / 5)),
+    () => mountRemedies(array, mount, wall, job, offered, { tell: share => tell((4 + share) / 5), isOver }),
   ]
   const found = ways.flatMap((way, n) => {
+    if (isOver()) return []
     const remedies = way()
     tell((n + 1) / ways.length)
     return remedies
   })
   const piece = pieceOf(wall)
-  return found.filter(({ held }) => held > now.held).map(remedy => ({ ...remedy, title: sayPiece(remedy.title, piece), says: remedy.says.map(text => sayPiece(text, piece)) })).sort((a, b) => b.held - a.held || Number(a.stops.length > 0) - Number(b.stops.length > 0))
+  return found
+    .filter(({ held }) => held > now.held)
+    .map(remedy => ({
+      ...remedy,
+      title: sayPiece(remedy.title, piece),
+      says: remedy.says.map(text => sayPiece(text, piece)),
+    }))
+    .sort((a, b) => b.held - a.held || Number(a.stops.length > 0) - Number(b.stops.length > 0))
 }

@@ -1,8 +1,8 @@
 import { recordOf } from '../close/record'
 import { STAGES, type Finding, type Stage } from '../finding'
-import { drilledHoles, holeSteps } from '../hang'
-import { arraysOf, type Rules, type Wall } from '../job'
-import { asBuilt, ofKind, standing, type AsBuilt, type LogEntry } from '../log'
+import { drilledHoles, holeSteps, isStepDone, runOf } from '../hang'
+import { arraysOf, type Catalogue, type Rules, type Wall } from '../job'
+import { asBuilt, ofKind, standing, type AsBuilt, type LogEntry, type MadeHole } from '../log'
 import { chosenFigure } from '../rules'
 import { isFramed } from '../survey'
 import { isTrued } from '../true/seam'
@@ -20,6 +20,9 @@ export interface Standing {
   /** Holes that there are, and how many of them are made. */
   holes: number
   drilled: number
+  /** Steps of the run of work that are not done, and screens that do not hang. */
+  stepsLeft: number
+  screensLeft: number
   issued: boolean
   /** Whether any seam was read, and whether all were within the tolerance at last. */
   read: boolean
@@ -33,15 +36,45 @@ export interface Standing {
 
 const CLOSING = new Set<LogEntry['kind']>(['serial', 'locked', 'tested', 'point', 'signed', 'visit'])
 
+/** What is looked at to tell how far a wall has come. */
+export interface StandingOf {
+  wall: Wall
+  plan: (Standing['plan'] & Pick<WallPlan, 'hanging'>) | undefined
+  findings: Finding[]
+  log: LogEntry[]
+  catalogue: Catalogue
+  rules: Rules
+  units: UnitSystem
+  /** What stands by the log, where that is known already. */
+  built?: AsBuilt
+}
+
 /** How a wall stands by its plan and its log. */
-export function standingOf(wall: Wall, plan: Standing['plan'], findings: Finding[], log: LogEntry[], rules: Rules, units: UnitSystem, built: AsBuilt = asBuilt(log, wall)): Standing {
+export function standingOf({
+  wall,
+  plan,
+  findings,
+  log,
+  catalogue,
+  rules,
+  units,
+  built = asBuilt(log, wall),
+}: StandingOf): Standing {
   const entries = standing(log, wall)
   const { signatures, locked } = recordOf(log, wall)
   const steps = plan ? holeSteps(plan.arrays) : []
+  const drilled = plan ? drilledHoles(plan.arrays, built) : new Map<string, MadeHole>()
+  const run = plan ? runOf({ wall, ...plan, catalogue, rules }) : []
+  const screens = plan?.arrays.flatMap(({ positions }) => positions.map(({ id }) => id)) ?? []
   const tolerance = chosenFigure('seamTolerance', rules, units)
   return {
-    wall, ...plan && { plan }, findings,
-    holes: steps.length, drilled: plan ? drilledHoles(plan.arrays, built).size : 0,
+    wall,
+    ...(plan && { plan }),
+    findings,
+    holes: steps.length,
+    drilled: drilled.size,
+    stepsLeft: run.filter(step => !isStepDone(step, built, drilled)).length,
+    screensLeft: screens.filter(id => !built.hung.includes(id)).length,
     issued: ofKind(entries, 'issued').length > 0,
     read: built.seams.length > 0,
     trued: arraysOf(wall).every(({ id, rows, columns, gap }) => {
@@ -49,7 +82,10 @@ export function standingOf(wall: Wall, plan: Standing['plan'], findings: Finding
       return rows * columns < 2 || (read !== undefined && isTrued(read, gap, tolerance))
     }),
     closing: entries.some(({ kind }) => CLOSING.has(kind)),
-    signed: signatures.length > 0 && built.hung.every(id => locked.has(id)) && !findings.some(({ severity }) => severity === 'stop'),
+    signed:
+      signatures.length > 0
+      && built.hung.every(id => locked.has(id))
+      && !findings.some(({ severity }) => severity === 'stop'),
   }
 }
 
@@ -68,13 +104,22 @@ const BEGUN: Record<Stage, (now: Standing) => boolean> = {
 /** Whether there is nothing left to do in a stage. */
 const SETTLED: Record<Stage, (now: Standing) => boolean> = {
   survey: ({ plan, wall }) => (plan?.members.length ?? 0) > 0 || !isFramed(wall),
-  arrange: hasArrays, mount: hasPlates, fix: hasLoads,
+  arrange: hasArrays,
+  mount: hasPlates,
+  fix: hasLoads,
   wire: ({ plan }) => {
     const { left = [], boxes = [], noWay = [], cables = [] } = plan?.wiring ?? {}
-    return plan !== undefined && left.length === 0 && boxes.every(({ held }) => held) && noWay.length === 0 && cables.every(({ taken }) => taken !== undefined)
+    return (
+      plan !== undefined
+      && left.length === 0
+      && boxes.every(({ held }) => held)
+      && noWay.length === 0
+      && cables.every(({ taken }) => taken !== undefined)
+    )
   },
   mark: now => hasMarks(now) && now.issued && !now.findings.some(({ severity }) => severity === 'stop'),
-  hang: ({ holes, drilled }) => holes > 0 && drilled === holes,
+  hang: ({ holes, drilled, stepsLeft, screensLeft }) =>
+    holes > 0 && drilled === holes && stepsLeft === 0 && screensLeft === 0,
   true: ({ read, trued }) => read && trued,
   close: ({ signed }) => signed,
 }

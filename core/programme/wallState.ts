@@ -49,7 +49,16 @@ export function wallState(job: Job): WallState {
   const built = asBuilt(job.log, wall)
   const plan = planWall(wall, context, built)
   const { arrays, wiring, hanging, findings } = plan
-  const now = standingOf(wall, plan, findings, job.log, rules, job.site.units, built)
+  const now = standingOf({
+    wall,
+    plan,
+    findings,
+    log: job.log,
+    catalogue: job.catalogue,
+    rules,
+    units: job.site.units,
+    built,
+  })
   const of: WorkloadOf = { wall, plan, built, log: job.log, now, catalogue: job.catalogue, rules }
   const entries = standing(job.log, wall)
   const [last, issued] = [entries.at(-1), entries.findLast(({ kind }) => kind === 'issued')]

@@ -8,6 +8,7 @@ export type FrozenPlan = Pick<WallPlan, 'id' | 'members' | 'coursing' | 'relief'
 
 /** What stood by the log when it was frozen. */
 export type FrozenBuilt = Pick<AsBuilt, 'holes' | 'dead' | 'hung' | 'overrides'>
+  & Partial<Pick<AsBuilt, 'disputed' | 'checked'>>
 
 /**
  * What is frozen when a mark-out is issued: wall, catalogue, rules, what stood then, the plan, and the program's
@@ -39,10 +40,31 @@ function wallOf({ revisions: _, ...wall }: Wall): Wall {
  * @param plan the plan of this very wall
  * @param after the revision before it
  */
-export function freeze(wall: Wall, { catalogue, rules, site }: Pick<Job, 'catalogue' | 'rules' | 'site'>, { holes, dead, hung, overrides }: AsBuilt, plan: WallPlan, after?: string): Frozen {
-  const told = JSON.parse(JSON.stringify({
-    program: PROGRAM, ...after !== undefined && { after }, site: { id: site.id, name: site.name, units: site.units },
-    wall: wallOf(wall), catalogue, rules, built: { holes, dead, hung, overrides }, plan: planOf(plan),
-  })) as Omit<Frozen, 'id'>
+export function freeze(
+  wall: Wall,
+  { catalogue, rules, site }: Pick<Job, 'catalogue' | 'rules' | 'site'>,
+  { holes, dead, disputed, checked, hung, overrides }: AsBuilt,
+  plan: WallPlan,
+  after?: string,
+): Frozen {
+  const told = JSON.parse(
+    JSON.stringify({
+      program: PROGRAM,
+      ...(after !== undefined && { after }),
+      site: { id: site.id, name: site.name, units: site.units },
+      wall: wallOf(wall),
+      catalogue,
+      rules,
+      built: {
+        holes,
+        dead,
+        ...(disputed.length > 0 && { disputed }),
+        ...(checked.length > 0 && { checked }),
+        hung,
+        overrides,
+      },
+      plan: planOf(plan),
+    }),
+  ) as Omit<Frozen, 'id'>
   return { id: idOfFrozen(told), ...told }
 }

@@ -10,6 +10,7 @@ import type { Run } from './runs'
 import { reliefOf, type Relief } from './relief'
 import type { SharedError } from './shared'
 import { referenceFindings, uncheckedReferences } from './references'
+import { twiceFindings } from './twice'
 
 export { carryingWall } from './carrying'
 export * from './pieces'
@@ -86,6 +87,7 @@ export function survey(wall: Wall, rules: Rules = {}): Survey {
       ...coursingFindings(wall, coursing),
       ...referenceFindings(wall, map.shared),
       ...liningFindings(wall),
+      ...twiceFindings(wall),
     ],
   }
 }

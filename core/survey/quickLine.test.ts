@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { QUICK_METHODS, readQuickLine } from './quickLine'
+import { calledReferences, QUICK_METHODS, readQuickLine } from './quickLine'
 
-const read = (text: string, system: 'metric' | 'imperial' = 'metric', references: string[] = []) => readQuickLine(text, { y: 1500 }, system, references)
+const read = (text: string, system: 'metric' | 'imperial' = 'metric', references: string[] = []) =>
+  readQuickLine(text, { y: 1500 }, system, calledReferences(references.map(id => ({ id, front: 0, back: 0 }))))
 const faults = (text: string, references: string[] = []) => read(text, 'metric', references).faults.map(({ from, to, message }) => [text.slice(from, to), message])
 
 describe('a quick line', () => {
@@ -44,14 +45,54 @@ describe('a quick line', () => {
   })
 
   it.each([
-    ['x 100', 'x'], ['m', 'm'], ['p 2402', '2402'], ['m 12oo', '12oo'], ['m 100 hit', 'hit'],
-    ['e 1181', '1181'], ['e 1219 1181', '1181'], ['k 700 loud', 'loud'], ['@high', '@high'], ['p 24oo hit', '24oo'], ['@1200 m 4', '@1200 m 4'],
+    ['x 100', 'x'],
+    ['m', 'm'],
+    ['p 2402', '2402'],
+    ['m 12oo', '12oo'],
+    ['m 100 hit', 'hit'],
+    ['e 1181', '1181'],
+    ['e 1219 1181', '1181'],
+    ['k 700 loud', 'loud'],
+    ['@high', '@high'],
+    ['p 24oo hit', '24oo'],
+    ['@1200 m 4x', '4x'],
   ])('shows which word of “%s” is wrong', (text, word) => {
     expect(faults(text).map(([wrong]) => wrong)).toEqual([word])
     expect(read(text).readings).toEqual([])
   })
 
   it('wants an answer behind its place', () => expect(faults('p hit 2402').map(([wrong]) => wrong)).toEqual(['hit', '2402']))
+
+  it('takes a height before or after what was read there, for the part and what follows', () => {
+    const inches = (text: string) =>
+      read(text, 'imperial').readings.map(({ x, y }) => [x, y].map(mm => Math.round((mm / 25.4) * 1000) / 1000))
+    expect(inches('@93 p 96 5/8 hit')).toEqual([[96.625, 93]])
+    expect(faults('m 4 @12z0').map(([wrong]) => wrong)).toEqual(['@12z0'])
+    expect(inches('p 96 5/8 hit @93 1/2, m 12')).toEqual([[96.625, 93.5], [12, 93.5]])
+    expect(read('m 100 @1.2 m, k 300, @900 c 400 420').readings.map(({ x, y }) => [x, y])).toEqual([
+      [100, 1200],
+      [300, 1200],
+      [400, 900],
+      [420, 900],
+    ])
+  })
+
+  it('knows a reference by its name, its letter and number, and its id', () => {
+    const references = calledReferences([
+      { id: 'r1-abc123', front: 1, back: 2 },
+      { id: 'r2-xyz987', number: 4, front: 1, back: 2 },
+      { id: 'r3-aaa111', name: 'left jamb', front: 1, back: 2 },
+    ])
+    const by = (text: string) =>
+      readQuickLine(`back ${text}, m 300`, { y: 1500 }, 'metric', references).readings[0]?.reference
+    expect(['r1', 'r4', 'left jamb', 'r3-aaa111', 'r2'].map(by)).toEqual([
+      'r1-abc123',
+      'r2-xyz987',
+      'r3-aaa111',
+      'r3-aaa111',
+      undefined,
+    ])
+  })
 
   it('asks for a reference before the far side, and for one that there is', () => {
     expect(faults('back, m 300')[0]).toEqual(['back', 'Enter a reference seen from both sides first.'])

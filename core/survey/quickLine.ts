@@ -1,4 +1,4 @@
-import type { Evidence } from '../job'
+import { itemName, type Evidence, type Reference } from '../job'
 import { parseLength, textToString, type UnitSystem } from '../units'
 
 /** A reading as it is typed, before it has an id. */
@@ -36,6 +36,8 @@ const ANSWERS: Partial<Record<Evidence['method'], Record<string, Partial<TypedRe
   'detector-edge': { left: { edge: 'left' }, right: { edge: 'right' } },
 }
 
+/** A word that is a method where more follows it: what ends a height. At the end of a part `m` is metres. */
+const isLetter = (text: string) => QUICK_METHODS.some(({ key }) => key === text.toLowerCase())
 const isFraction = (text: string) => /^\d+\/\d+"?$/.test(text)
 const isNumber = (text: string) => /^[\d.½¼¾⅛⅜⅝⅞]/.test(text)
 
@@ -44,7 +46,10 @@ function wordsOf(part: string, offset: number): Word[] {
   const words: Word[] = []
   for (const { 0: text, index } of part.matchAll(/\S+/g)) {
     const last = words.at(-1)
-    const joins = last && ((isFraction(text) && /^[\d' -]+$/.test(last.text)) || (/'$/.test(last.text) && isNumber(text) && !text.includes('\'')))
+    const joins
+      = last
+        && ((isFraction(text) && /^@?[\d' -]+$/.test(last.text))
+          || (/'$/.test(last.text) && isNumber(text) && !text.includes('\'')))
     if (joins) Object.assign(last, { text: `${last.text} ${text}`, to: offset + index + text.length })
     else words.push({ text, from: offset + index, to: offset + index + text.length })
   }
@@ -54,6 +59,16 @@ function wordsOf(part: string, offset: number): Word[] {
 /** Height and side that readings are given until the line says otherwise. */
 export interface LineDefaults { y: number, side?: 'back', reference?: string }
 
+/** A reference seen from both sides, by all that it is called on the line, what is shown first. */
+export interface CalledReference { id: string, names: string[] }
+
+/** The references of a wall as a line may name them: by name, by letter and number, by id. */
+export const calledReferences = (references: Reference[] = []): CalledReference[] =>
+  references.map(reference => ({
+    id: reference.id,
+    names: [itemName(reference), itemName(reference).replace(' (new)', ''), reference.id],
+  }))
+
 /** The wall that is read, mm: a place off it is a slip of the hand. */
 export interface LineWall { width: number, height: number }
 
@@ -62,7 +77,12 @@ class LineReader {
   readonly faults: LineFault[] = []
   private at: LineDefaults
 
-  constructor(defaults: LineDefaults, private readonly system: UnitSystem, private readonly references: string[], private readonly wall: LineWall) {
+  constructor(
+    defaults: LineDefaults,
+    private readonly system: UnitSystem,
+    private readonly references: CalledReference[],
+    private readonly wall: LineWall,
+  ) {
     this.at = { ...defaults }
   }
 
@@ -73,32 +93,69 @@ class LineReader {
   private length(word: Word, most: number, text = word.text): number | undefined {
     const reading = parseLength(text, this.system)
     if (reading.ok && reading.mm >= 0 && reading.mm <= most) return reading.mm
-    this.fault(word, reading.ok ? `This is off the wall; the maximum is ${textToString([{ mm: most }], this.system)}.` : reading.message)
+    this.fault(
+      word,
+      reading.ok
+        ? `This is off the wall; the maximum is ${textToString([{ mm: most }], this.system)}.`
+        : reading.message,
+    )
     return undefined
   }
 
-  /** `@1500` sets the height, `front` and `back jamb` the side, for what follows. */
-  private setting([first, ...rest]: [Word, ...Word[]]): boolean {
-    if (first.text.startsWith('@')) {
-      const text = [first, ...rest].map(({ text }) => text).join(' ')
-      const y = this.length({ text, from: first.from, to: rest.at(-1)?.to ?? first.to }, this.wall.height, text.slice(1))
-      if (y !== undefined) this.at.y = y
-      return true
-    }
+  /** `@1500` sets the height for its part of the line and what follows, wherever in the part it stands. */
+  private height(words: Word[]): Word[] {
+    const n = words.findIndex(({ text }) => text.startsWith('@'))
+    if (n < 0) return words
+    const [first, ...after] = words.slice(n) as [Word, ...Word[]]
+    // As many of the words behind it as make one length with it: `@ 1.2 m`, `@8' 6"`.
+    const lengths = after.map((_, k) => [first, ...after.slice(0, after.length - k)]).concat([[first]])
+    const textOf = (some: Word[]) =>
+      some
+        .map(({ text }) => text)
+        .join(' ')
+        .slice(1)
+    const own = lengths.find(
+      some =>
+        (some.at(-1) === words.at(-1) || !isLetter(some.at(-1)!.text)) && parseLength(textOf(some), this.system).ok,
+    ) ?? [first]
+    const y = this.length({ ...first, to: own.at(-1)!.to }, this.wall.height, textOf(own))
+    if (y !== undefined) this.at = { ...this.at, y }
+    return [...words.slice(0, n), ...after.slice(own.length - 1)]
+  }
+
+  /** `front` and `back jamb` set the side for what follows. */
+  private side([first, ...rest]: [Word, ...Word[]]): boolean {
     if (first.text !== 'front' && first.text !== 'back') return false
     this.at = { y: this.at.y }
     if (first.text === 'front') return true
-    const named = rest[0]?.text ?? (this.references.length === 1 ? this.references[0] : undefined)
-    if (named === undefined || !this.references.includes(named)) this.fault(rest[0] ?? first, this.references.length > 0 ? `Name a reference seen from both sides: ${this.references.join(', ')}.` : 'Enter a reference seen from both sides first.')
-    else this.at = { y: this.at.y, side: 'back', reference: named }
+    const { references } = this
+    const called = rest.map(({ text }) => text).join(' ')
+    const named
+      = rest.length > 0
+        ? references.find(({ names }) => names.includes(called))
+        : references.length === 1
+          ? references[0]
+          : undefined
+    if (!named)
+      this.fault(
+        rest[0] ?? first,
+        references.length > 0
+          ? `Name a reference seen from both sides: ${references.map(({ names }) => names[0]).join(', ')}.`
+          : 'Enter a reference seen from both sides first.',
+      )
+    else this.at = { y: this.at.y, side: 'back', reference: named.id }
     return true
   }
 
-  part(words: [Word, ...Word[]]) {
-    if (this.setting(words)) return
-    const [first, ...rest] = words
+  part(all: Word[]) {
+    const [first, ...rest] = this.height(all)
+    if (!first || this.side([first, ...rest])) return
     const known = QUICK_METHODS.find(({ key }) => key === first.text.toLowerCase())
-    if (!known) return this.fault(first, `Start with ${QUICK_METHODS.map(({ key }) => key).join(', ')}, a height such as ${HEIGHT[this.system]}, front or back.`)
+    if (!known)
+      return this.fault(
+        first,
+        `Start with ${QUICK_METHODS.map(({ key }) => key).join(', ')}, a height such as ${HEIGHT[this.system]}, front or back.`,
+      )
     if (rest.length === 0) return this.fault(first, `Enter a position, as in “${known.example[this.system]}”.`)
     const before = this.faults.length
     const answers = ANSWERS[known.method]
@@ -111,7 +168,8 @@ class LineReader {
         continue
       }
       const answer = answers?.[word.text.toLowerCase()]
-      if (!answer) this.fault(word, answers ? `Enter a position, or ${Object.keys(answers).join(' or ')}.` : 'Enter a position.')
+      if (!answer)
+        this.fault(word, answers ? `Enter a position, or ${Object.keys(answers).join(' or ')}.` : 'Enter a position.')
       else if (made.length === answered) {
         // Behind a place that cannot be read there is nothing more to say.
         if (this.faults.length === before) this.fault(word, 'Enter this after the position it belongs to.')
@@ -131,10 +189,12 @@ class LineReader {
     if (open.length === 0) return
     if (method === 'knock') open.forEach(reading => Object.assign(reading, { dull: true }))
     else if (method === 'detector-edge') {
-      if (open.length % 2 === 1) return this.fault(last, 'Enter edges in pairs, left then right, or enter left or right after a single one.')
+      if (open.length % 2 === 1)
+        return this.fault(last, 'Enter edges in pairs, left then right, or enter left or right after a single one.')
       open.forEach((reading, n) => Object.assign(reading, { edge: n % 2 === 0 ? 'left' : 'right' }))
       open.forEach((reading, n) => {
-        if (n % 2 === 1 && reading.x <= open[n - 1]!.x) this.fault(last, 'The right edge must be to the right of the left edge.')
+        if (n % 2 === 1 && reading.x <= open[n - 1]!.x)
+          this.fault(last, 'The right edge must be to the right of the left edge.')
       })
     }
     else if (ANSWERS[method]) this.fault(last, `Enter ${Object.keys(ANSWERS[method]!).join(' or ')} after it.`)
@@ -145,17 +205,22 @@ class LineReader {
  * Reads a list of readings typed in one go: a letter for the method, the places, and what was met;
  * commas between.
  *
- * @param references ids of the references that were seen from both sides
+ * @param references those that were seen from both sides, by what people call them
  * @param wall how large it is; without it no place is off it
  * @example
  * readQuickLine('e 1181 1219, p 2402 hit', { y: 1500 }, 'metric').readings.length // 3
  */
-export function readQuickLine(text: string, defaults: LineDefaults, system: UnitSystem, references: string[] = [], wall: LineWall = { width: Infinity, height: Infinity }): QuickLine {
+export function readQuickLine(
+  text: string,
+  defaults: LineDefaults,
+  system: UnitSystem,
+  references: CalledReference[] = [],
+  wall: LineWall = { width: Infinity, height: Infinity },
+): QuickLine {
   const reader = new LineReader(defaults, system, references, wall)
   let offset = 0
   for (const part of text.split(/[,;\n]/)) {
-    const [first, ...rest] = wordsOf(part, offset)
-    if (first) reader.part([first, ...rest])
+    reader.part(wordsOf(part, offset))
     offset += part.length + 1
   }
   return { readings: reader.readings, faults: reader.faults }

@@ -1,5 +1,5 @@
 import type { Finding } from '../finding'
-import type { Reference, Wall } from '../job'
+import { itemName, type Reference, type Wall } from '../job'
 import { words } from '../units'
 import type { SharedError } from './shared'
 import { CARRIED_SIGMA, referenceOf } from './transfer'
@@ -29,14 +29,20 @@ export function uncheckedReferences(wall: Wall, shared: SharedError[]): string[]
 
 /** A caution for each reference by which the far side contradicts what was read on the front, by more than 3σ. */
 function sideFindings(shared: SharedError[], references: Reference[]): Finding[] {
-  return references.flatMap(({ id }): Finding[] => {
+  return references.flatMap((reference): Finding[] => {
+    const { id } = reference
     const raw = shared.find(({ source }) => source === `reference ${id}`)?.raw
     if (!raw || Math.abs(raw.off) <= 3 * Math.hypot(raw.sd, CARRIED_SIGMA)) return []
-    return [{
-      severity: 'caution', code: 'sides-disagree', stage: 'survey', subject: { kind: 'reference', id },
-      message: words`Positions that reference ${id} transfers from the rear are ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the readings on the front, at ${raw.members === 1 ? 'one stud' : `${raw.members} studs`}.`,
-      remedy: words`Measure ${id} again from both sides. Until then, the studs that it locates are treated as less accurate.`,
-    }]
+    return [
+      {
+        severity: 'caution',
+        code: 'sides-disagree',
+        stage: 'survey',
+        subject: { kind: 'reference', id },
+        message: words`Positions that reference ${itemName(reference)} transfers from the rear are ${Math.abs(raw.off)} to the ${raw.off < 0 ? 'left' : 'right'} of the readings on the front, at ${raw.members === 1 ? 'one stud' : `${raw.members} studs`}.`,
+        remedy: words`Measure ${itemName(reference)} again from both sides. Until then, the studs that it locates are treated as less accurate.`,
+      },
+    ]
   })
 }
 
@@ -49,11 +55,16 @@ export function referenceFindings(wall: Wall, shared: SharedError[] = []): Findi
   const disagreeing = references.flatMap((a, index) => references.slice(index + 1).flatMap((b): Finding[] => {
     const apart = Math.abs(a.front + a.back - b.front - b.back)
     if (agree(a, b)) return []
-    return [{
-      severity: 'caution', code: 'references-disagree', stage: 'survey', subject: { kind: 'reference', id: b.id },
-      message: words`References ${a.id} and ${b.id} transfer the same position ${apart} apart; measuring error explains up to ${AGREE}.`,
-      remedy: words`Measure both again from both sides.`,
-    }]
+    return [
+      {
+        severity: 'caution',
+        code: 'references-disagree',
+        stage: 'survey',
+        subject: { kind: 'reference', id: b.id },
+        message: words`References ${itemName(a)} and ${itemName(b)} transfer the same position ${apart} apart; measuring error explains up to ${AGREE}.`,
+        remedy: words`Measure both again from both sides.`,
+      },
+    ]
   }))
   const stranded = (wall.evidence ?? []).filter(reading => reading.side === 'back' && !referenceOf(reading, references))
   return [

@@ -1,5 +1,5 @@
 import type { Point, Rect } from '../geometry'
-import type { BoxModel, Catalogue, Rules, Source, Wall, WallBox } from '../job'
+import { itemName, type BoxModel, type Catalogue, type Rules, type Source, type Wall, type WallBox } from '../job'
 import type { ArrayPlan } from '../mount'
 import { chosenFigure } from '../rules'
 import { isFramed, unsurveyedIn, type Member } from '../survey'
@@ -16,6 +16,8 @@ import { mountKindOf } from '../mount/kinds'
 /** A box in its place, or, where none will do, where it was wanted. */
 export interface BoxPlan {
   id: string
+  /** The number by which people call it. */
+  number?: number
   kind: WallBox['kind']
   model: string
   x: number
@@ -160,7 +162,15 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
   const besideOthers = (box: WallBox, model: BoxModel): Obstacle[] => {
     const wide = 2 * apart - model.cutout.width
     if (ownBays || wide <= 0) return []
-    return placed.filter(other => isUpper(other.kind) && isSignal(other.kind) !== isSignal(box.kind)).map(other => ({ x: other.x - wide / 2, y: 0, width: wide, height: wall.height, name: `the cable to box ${other.id} (minimum distance ${apart} mm)` }))
+    return placed
+      .filter(other => isUpper(other.kind) && isSignal(other.kind) !== isSignal(box.kind))
+      .map(other => ({
+        x: other.x - wide / 2,
+        y: 0,
+        width: wide,
+        height: wall.height,
+        name: `the cable to box ${itemName(other)} (minimum distance ${apart} mm)`,
+      }))
   }
 
   function put(box: WallBox, model: BoxModel, placing: Placing | undefined, found: Point | undefined): void {
@@ -183,12 +193,25 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     ]
     const furniture = furnitureAt(wall, at.x).find(feature => cutout.x >= feature.x && cutout.x + cutout.width <= feature.x + feature.width && cutout.y + cutout.height <= feature.y + feature.height)
     placed.push({
-      id: box.id, kind: box.kind, model: box.model, ...at, for: box.for, bay: solid ? [undefined, undefined] : bayAt(bays, at.x), cutout, byHand, held: wrong.length === 0, wrong, doubts: depth.doubts,
-      ...isUpper(box.kind) && isIn && placing ? { hidden: placing.hidden } : furniture && { hidden: `behind the ${furniture.kind}` },
-      ...box.cable !== undefined && { cable: box.cable },
-      ...byHand && wrong.length > 0 && nearest && { nearest },
+      id: box.id,
+      ...(box.number !== undefined && { number: box.number }),
+      kind: box.kind,
+      model: box.model,
+      ...at,
+      for: box.for,
+      bay: solid ? [undefined, undefined] : bayAt(bays, at.x),
+      cutout,
+      byHand,
+      held: wrong.length === 0,
+      wrong,
+      doubts: depth.doubts,
+      ...(isUpper(box.kind) && isIn && placing
+        ? { hidden: placing.hidden }
+        : furniture && { hidden: `behind the ${furniture.kind}` }),
+      ...(box.cable !== undefined && { cable: box.cable }),
+      ...(byHand && wrong.length > 0 && nearest && { nearest }),
     })
-    obstacles.push({ ...around(cutout, CLEAR), name: `box ${box.id}` })
+    obstacles.push({ ...around(cutout, CLEAR), name: `box ${itemName(box)}` })
     const bay = bays.findIndex(({ from, to }) => at.x >= from && at.x <= to)
     if (!solid && bay >= 0 && isUpper(box.kind)) taken[mountKindOf(box.kind)].add(bay)
   }
@@ -235,7 +258,20 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
       const { outer } = screenOf(box) ?? {}
       const at = { x: box.x ?? (outer ? outer.x + outer.width / 2 : wall.width / 2), y: 0 }
       const wrong = [...unfitFor(model, wall), ...box.for.some(id => byId.has(id)) ? [] : [words`the screen it serves does not exist`]]
-      placed.push({ id: box.id, kind: 'floor', model: box.model, ...at, for: box.for, bay: [undefined, undefined], cutout: { x: at.x - model.cutout.width / 2, y: 0, width: model.cutout.width, height: 0 }, byHand: box.x !== undefined, held: wrong.length === 0, wrong, doubts: [words`the floor has not been surveyed: check its build-up and services before cutting`] })
+      placed.push({
+        id: box.id,
+        ...(box.number !== undefined && { number: box.number }),
+        kind: 'floor',
+        model: box.model,
+        ...at,
+        for: box.for,
+        bay: [undefined, undefined],
+        cutout: { x: at.x - model.cutout.width / 2, y: 0, width: model.cutout.width, height: 0 },
+        byHand: box.x !== undefined,
+        held: wrong.length === 0,
+        wrong,
+        doubts: [words`the floor has not been surveyed: check its build-up and services before cutting`],
+      })
       continue
     }
     const placing = under(upper, model, wall, bays, solid)

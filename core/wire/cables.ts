@@ -1,5 +1,5 @@
 import type { Point } from '../geometry'
-import type { CableModel, Rules, Source, Wall } from '../job'
+import { itemName, type CableModel, type Rules, type Source, type Wall } from '../job'
 import { figure, words, type Figure, type Step } from '../units'
 import { isSignal, type BoxPlan } from './boxes'
 import { chooseCable, type Choice } from './choose'
@@ -101,17 +101,35 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
       const source = box.for.map(id => feeds.get(id)).find(found => found !== undefined)
       const lower = boxes.find(({ id }) => id === route.from)
       const unknown = lower || !source ? undefined : beyondUnknown(source)
-      out.push(cable({
-        id: `power-${box.id}`, kind: 'power', route, from: lower ? `box ${lower.id}` : nameOfSource(source!), to: `box ${box.id}`, screen: box.for[0]!, ...box.cable !== undefined && { byHand: box.cable }, ...unknown !== undefined && { unknown }, ...source?.amps !== undefined && { amps: source.amps },
-        parts: () => [{ label: 'route', value: route.length }, ...lower || !source ? [] : beyond(source), { label: 'free length in the box', value: TAILS.box }, { label: 'free length at the start', value: lower ? TAILS.box : placeOf(source!, wall) ? TAILS.source : TAILS.panel }],
-      }))
+      out.push(
+        cable({
+          id: `power-${box.id}`,
+          kind: 'power',
+          route,
+          from: lower ? `box ${itemName(lower)}` : nameOfSource(source!),
+          to: `box ${itemName(box)}`,
+          screen: box.for[0]!,
+          ...(box.cable !== undefined && { byHand: box.cable }),
+          ...(unknown !== undefined && { unknown }),
+          ...(source?.amps !== undefined && { amps: source.amps }),
+          parts: () => [
+            { label: 'route', value: route.length },
+            ...(lower || !source ? [] : beyond(source)),
+            { label: 'free length in the box', value: TAILS.box },
+            {
+              label: 'free length at the start',
+              value: lower ? TAILS.box : placeOf(source!, wall) ? TAILS.source : TAILS.panel,
+            },
+          ],
+        }),
+      )
     }
     if (box.kind === 'power' || box.kind === 'kit-upper' || box.kind === 'floor') {
       for (const id of box.for) {
         const screen = screens.get(id)
         if (!screen) continue
         out.push(cable({
-          id: `cord-${id}`, kind: 'cord', from: `box ${box.id}`, to: label(id), screen: id, moves: [screen],
+          id: `cord-${id}`, kind: 'cord', from: `box ${itemName(box)}`, to: label(id), screen: id, moves: [screen],
           parts: slack => [{ label: 'box to farthest socket', value: reachTo(screen, box) }, { label: 'pull-out slack', value: slack }, { label: 'at the socket', value: TAILS.screen }],
         }))
       }
@@ -119,10 +137,20 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
     if (box.kind === 'kit-lower') {
       const source = box.for.map(id => feeds.get(id)).find(found => found !== undefined)
       const at = source && placeOf(source, wall)
-      out.push(cable({
-        id: `feed-${box.id}`, kind: 'cord', from: source ? nameOfSource(source) : 'an outlet', to: `box ${box.id}`, screen: box.for[0]!, ...!at && { unknown: 'the position of the outlet that feeds it' },
-        parts: () => [{ label: 'along the wall face', value: at ? along(at, box) : 0 }, { label: 'at both ends', value: 2 * TAILS.screen }],
-      }))
+      out.push(
+        cable({
+          id: `feed-${box.id}`,
+          kind: 'cord',
+          from: source ? nameOfSource(source) : 'an outlet',
+          to: `box ${itemName(box)}`,
+          screen: box.for[0]!,
+          ...(!at && { unknown: 'the position of the outlet that feeds it' }),
+          parts: () => [
+            { label: 'along the wall face', value: at ? along(at, box) : 0 },
+            { label: 'at both ends', value: 2 * TAILS.screen },
+          ],
+        }),
+      )
     }
   }
   if (rules.power === 'outlet') {

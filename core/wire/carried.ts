@@ -1,4 +1,4 @@
-import type { Wall } from '../job'
+import { itemName, type Wall } from '../job'
 import type { Bay } from './bays'
 
 /**
@@ -19,9 +19,15 @@ const NEARLY = 100
 export function carriedTo({ width, height, references = [], features = [] }: Pick<Wall, 'width' | 'height' | 'references' | 'features'>, x: number, side: 'above' | 'below'): Carried[] {
   const goesOn = ({ y, height: tall }: { y: number, height: number }) => side === 'above' ? y + tall >= height - NEARLY : y <= NEARLY
   return [
-    { from: 'the left edge of the wall', off: x }, { from: 'the right edge of the wall', off: x - width },
-    ...references.map(({ id, front }) => ({ from: `reference ${id}`, off: x - front })),
-    ...features.filter(feature => UPRIGHT.has(feature.kind) && goesOn(feature)).map(({ kind, id, x: left, width: wide }) => ({ from: `the centre of ${kind.replaceAll('-', ' ')} ${id}`, off: x - left - wide / 2 })),
+    { from: 'the left edge of the wall', off: x },
+    { from: 'the right edge of the wall', off: x - width },
+    ...references.map(reference => ({ from: `reference ${itemName(reference)}`, off: x - reference.front })),
+    ...features
+      .filter(feature => UPRIGHT.has(feature.kind) && goesOn(feature))
+      .map(feature => ({
+        from: `the centre of ${feature.kind.replaceAll('-', ' ')} ${itemName(feature)}`,
+        off: x - feature.x - feature.width / 2,
+      })),
   ].sort((a, b) => Math.abs(a.off) - Math.abs(b.off))
 }
 

@@ -1,5 +1,5 @@
 import type { Rect } from '../geometry'
-import { choiceName, type Wall } from '../job'
+import { itemName, choiceName, type Wall } from '../job'
 import { drawGrid, footLine, gridHeight, INK, inLines, label, type GridColumn, type Paper, type Sheet } from '../sheet'
 import { group, line, rect, type Shape } from '../svg'
 import { isFramed } from '../survey'
@@ -24,15 +24,30 @@ function outline({ wall, cases, wiring: { boxes, circuits, loads } }: ForElectri
   const at = (r: { x: number, y: number, width: number, height: number }, paint: Record<string, string | number>) => rect(x + r.x * scale, y + (wall.height - r.y - r.height) * scale, r.width * scale, r.height * scale, paint)
   const circuitOf = (screens: string[]) => circuits.findIndex(circuit => circuit.screens.some(id => screens.includes(id))) + 1
   const thin = { 'fill': 'none', 'stroke': INK, 'stroke-width': 0.2 }
-  return group({},
+  return group(
+    {},
     at({ x: 0, y: 0, width: wall.width, height: wall.height }, { ...thin, 'stroke-width': 0.5 }),
     ...(wall.features ?? []).map(feature => at(feature, { ...thin, stroke: '#8a8576' })),
     ...cases.map(each => at(each, { ...thin, stroke: '#b9b4a6' })),
-    ...loads.map(({ label: name, x: cx, y: cy }) => label(name, x + cx * scale, y + (wall.height - cy) * scale + 4.6, 2, { 'text-anchor': 'middle', 'fill': '#5b5748' })),
-    ...boxes.filter(({ kind, held }) => held && !isSignal(kind)).flatMap(box => [
-      at(box.cutout, { ...thin, fill: '#e9e2cf' }),
-      label(`${box.id}${circuitOf(box.for) > 0 ? ` (${circuitOf(box.for)})` : ''}`, x + box.x * scale, y + (wall.height - box.cutout.y - box.cutout.height) * scale - 0.8, 2.4, { 'text-anchor': 'middle', 'font-weight': 600 }),
-    ]))
+    ...loads.map(({ label: name, x: cx, y: cy }) =>
+      label(name, x + cx * scale, y + (wall.height - cy) * scale + 4.6, 2, {
+        'text-anchor': 'middle',
+        'fill': '#5b5748',
+      }),
+    ),
+    ...boxes
+      .filter(({ kind, held }) => held && !isSignal(kind))
+      .flatMap(box => [
+        at(box.cutout, { ...thin, fill: '#e9e2cf' }),
+        label(
+          `${itemName(box)}${circuitOf(box.for) > 0 ? ` (${circuitOf(box.for)})` : ''}`,
+          x + box.x * scale,
+          y + (wall.height - box.cutout.y - box.cutout.height) * scale - 0.8,
+          2.4,
+          { 'text-anchor': 'middle', 'font-weight': 600 },
+        ),
+      ]),
+  )
 }
 
 /** Where a person signs for the work. */
@@ -70,14 +85,26 @@ export function drawElectrician(of: ForElectrician, paper: Paper): Sheet {
       source.protected === undefined ? 'not known' : source.protected ? 'yes' : 'no', String(circuit ? boxes.filter(box => !isSignal(box.kind) && circuitOf(box.for)?.id === circuit.id).length : 0)]
   })
   const boxHead = columns([['Box', 0.07], ['Type', 0.13], ['For', 0.16], ['Circuit', 0.2], ['Max power, W', 0.07, true], ['Centre from wall left', 0.12, true], ['Centre above floor', 0.11, true], ['Cut-out', 0.14, true]])
-  const boxRows = boxes.filter(({ kind }) => !isSignal(kind)).map(box => [
-    box.id, box.held ? boxName(box.kind) : `${boxName(box.kind)}: no position`, box.for.map(id => labelOf.get(id) ?? id).join(', '), circuitOf(box.for)?.name ?? 'none', wattsOf(box.for), ...box.held ? [show(box.x), show(box.y), `${show(box.cutout.width)} × ${show(box.cutout.height)}`] : ['', '', ''],
-  ])
+  const boxRows = boxes
+    .filter(({ kind }) => !isSignal(kind))
+    .map(box => [
+      itemName(box),
+      box.held ? boxName(box.kind) : `${boxName(box.kind)}: no position`,
+      box.for.map(id => labelOf.get(id) ?? id).join(', '),
+      circuitOf(box.for)?.name ?? 'none',
+      wattsOf(box.for),
+      ...(box.held
+        ? [show(box.x), show(box.y), `${show(box.cutout.width)} × ${show(box.cutout.height)}`]
+        : ['', '', '']),
+    ])
   const cableHead = columns([['Cable', 0.2], ['From', 0.24], ['To', 0.14], ['Model', 0.22], ['Required', 0.1, true], ['Stock length', 0.1, true]])
   const cableRows = cables.filter(({ kind }) => kind === 'power').map(({ id, from, to, model, needed, taken, unknown }) => [id, from, to, model ? model.name ?? model.id : 'none suitable', unknown ? `${show(needed.value)} in the wall` : show(needed.value), taken === undefined ? 'not known' : show(taken)])
 
   const live = (wall.features ?? []).filter(({ kind }) => LIVE.has(kind))
-  const isolate = [...sources.map(nameOfSource), ...live.map(({ kind, id }) => `${kind.replaceAll('-', ' ')} ${id} and its supply`)]
+  const isolate = [
+    ...sources.map(nameOfSource),
+    ...live.map(feature => `${feature.kind.replaceAll('-', ' ')} ${itemName(feature)} and its supply`),
+  ]
   const notes = [
     `Isolate, lock off and prove dead before opening anything: ${isolate.length > 0 ? isolate.join('; ') : 'no source is entered for this wall'}.`,
     'Detect live cables at every cut-out before cutting. The electrician who signs below selects conductors, breakers and protection, and tests the whole, under local code.',

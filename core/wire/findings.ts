@@ -1,7 +1,7 @@
 import { severityOf } from '../findings'
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
-import type { Catalogue, Rules, Wall } from '../job'
+import { itemName, type Catalogue, type Rules, type Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import { isFramed } from '../survey'
 import { counted, quantity, words, type Text } from '../units'
@@ -30,15 +30,54 @@ function circuitFindings(wall: Wall, { circuits, loads, left }: Wiring): Finding
   const unknown = loads.filter(({ power }) => !power)
   const over = circuits.filter(({ share }) => share.value > 100 * CONTINUOUS + 1e-9)
   return [
-    ...sources.filter(({ amps, volts }) => amps === undefined || volts === undefined).map((source): Finding => ({
-      ...about(wall), severity: 'stop', code: 'circuit-not-known' as const, message: words`The ${source.amps === undefined ? 'breaker rating' : 'voltage'} of ${nameOfSource(source)} is not known: no screen can be put on it.`, remedy: words`Read it at the panel and enter it.`,
+    ...sources
+      .filter(({ amps, volts }) => amps === undefined || volts === undefined)
+      .map((source): Finding => ({
+        ...about(wall),
+        severity: 'stop',
+        code: 'circuit-not-known' as const,
+        message: words`The ${source.amps === undefined ? 'breaker rating' : 'voltage'} of ${nameOfSource(source)} is not known: no screen can be put on it.`,
+        remedy: words`Read it at the panel and enter it.`,
+      })),
+    ...(wall.sources ?? [])
+      .filter(source => isGone(source, wall))
+      .map((source): Finding => ({
+        ...about(wall),
+        severity: 'stop',
+        code: 'source-gone' as const,
+        message: words`${nameOfSource(source)} was at ${itemName({ id: source.feature! })}, which is no longer on the wall.`,
+        remedy: words`Enter its new position, or delete it.`,
+      })),
+    ...(unknown.length > 0 && sources.length > 0
+      ? [
+          {
+            ...about(wall),
+            severity: 'stop' as const,
+            code: 'power-not-known' as const,
+            facts: [unknown.length],
+            message: words`The power that ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`,
+            remedy: words`Enter typical power and max power in the catalogue, from the display’s data sheet.`,
+          },
+        ]
+      : []),
+    ...(left.length > 0
+      ? [
+          {
+            ...about(wall),
+            severity: 'stop' as const,
+            code: 'circuit-full' as const,
+            message: words`No circuit has capacity left for ${labels(left)}: max power ${quantity(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)), 'W')}.`,
+            remedy: words`Have another circuit installed, or take load off an existing one.`,
+          },
+        ]
+      : []),
+    ...over.map((circuit): Finding => ({
+      ...about(wall),
+      severity: 'stop',
+      code: 'circuit-overloaded' as const,
+      message: words`The load on ${circuit.name} is over 80 % of its breaker.`,
+      remedy: words`Take load off it, and add nothing more.`,
     })),
-    ...(wall.sources ?? []).filter(source => isGone(source, wall)).map((source): Finding => ({
-      ...about(wall), severity: 'stop', code: 'source-gone' as const, message: words`${nameOfSource(source)} was at ${source.feature!}, which is no longer on the wall.`, remedy: words`Enter its new position, or delete it.`,
-    })),
-    ...unknown.length > 0 && sources.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'power-not-known' as const, facts: [unknown.length], message: words`The power that ${labels(unknown)} ${unknown.length === 1 ? 'draws' : 'draw'} is not known: no circuit can be chosen for ${unknown.length === 1 ? 'it' : 'them'}.`, remedy: words`Enter typical power and max power in the catalogue, from the display’s data sheet.` }] : [],
-    ...left.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'circuit-full' as const, message: words`No circuit has capacity left for ${labels(left)}: max power ${quantity(Math.round(left.reduce((sum, { power }) => sum + power!.max, 0)), 'W')}.`, remedy: words`Have another circuit installed, or take load off an existing one.` }] : [],
-    ...over.map((circuit): Finding => ({ ...about(wall), severity: 'stop', code: 'circuit-overloaded' as const, message: words`The load on ${circuit.name} is over 80 % of its breaker.`, remedy: words`Take load off it, and add nothing more.` })),
   ]
 }
 
@@ -81,11 +120,24 @@ function boxFindings({ boxes }: Wiring): Finding[] {
     }
   }
   return [
-    ...boxes.filter(({ held }) => !held).map((box): Finding => ({
-      ...aboutBox(box.id), severity: 'stop', code: 'box-no-place' as const, message: words`Box ${box.id}: ${box.wrong.reduce((text, each, n) => n === 0 ? each : words`${text}; ${each}`, [])}.`,
-      ...box.nearest ? { remedy: words`It fits at ${box.nearest.x} from wall left and ${box.nearest.y} above floor.` } : { remedy: words`Use a smaller or shallower box, another stud bay, or a surface box.` },
+    ...boxes
+      .filter(({ held }) => !held)
+      .map((box): Finding => ({
+        ...aboutBox(box.id),
+        severity: 'stop',
+        code: 'box-no-place' as const,
+        message: words`Box ${itemName(box)}: ${box.wrong.reduce((text, each, n) => (n === 0 ? each : words`${text}; ${each}`), [])}.`,
+        ...(box.nearest
+          ? { remedy: words`It fits at ${box.nearest.x} from wall left and ${box.nearest.y} above floor.` }
+          : { remedy: words`Use a smaller or shallower box, another stud bay, or a surface box.` }),
+      })),
+    ...[...doubts.values()].map(({ text, boxes: of }): Finding => ({
+      ...aboutBox(of[0]!.id),
+      severity: 'caution',
+      code: 'box-hard-to-reach' as const,
+      message: words`${of.length === 1 ? 'Box' : 'Boxes'} ${some(of.map(({ id }) => id))}: ${text}.`,
+      remedy: words`Plug in before the display goes up, and record it in the notes, or use another mount.`,
     })),
-    ...[...doubts.values()].map(({ text, boxes: of }): Finding => ({ ...aboutBox(of[0]!.id), severity: 'caution', code: 'box-hard-to-reach' as const, message: words`${of.length === 1 ? 'Box' : 'Boxes'} ${some(of.map(({ id }) => id))}: ${text}.`, remedy: words`Plug in before the display goes up, and record it in the notes, or use another mount.` })),
   ]
 }
 

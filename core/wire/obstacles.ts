@@ -1,5 +1,5 @@
 import type { Rect } from '../geometry'
-import type { Feature, Wall } from '../job'
+import { itemName, type Feature, type Wall } from '../job'
 import { HAZARD_CLEARANCE, HAZARDS, type ArrayPlan } from '../mount'
 import type { Obstacle } from './place'
 import type { Screen } from './screens'
@@ -40,14 +40,24 @@ const BEFORE = new Set([...FURNITURE, 'ceiling-line', 'building-line'])
 export const keptFrom = ({ features = [] }: Pick<Wall, 'features'>): (Rect & { name: string, hazard: boolean })[] =>
   features.filter(({ kind }) => !BEFORE.has(kind)).map(feature => ({ ...around(feature, clearOf(feature)), name: nameOfFeature(feature), hazard: feature.kind in HAZARDS }))
 
-export const nameOfFeature = ({ kind, id }: Feature) => `the ${kind.replaceAll('-', ' ')} ${id}`
+export const nameOfFeature = (feature: Feature) => `the ${feature.kind.replaceAll('-', ' ')} ${itemName(feature)}`
 
 /** Everything on and in a wall that a cut-out keeps clear of. */
 export function obstaclesOf(wall: Wall, arrays: ArrayPlan[], screens: Screen[]): Obstacle[] {
   return [
-    ...arrays.flatMap(({ strips }) => strips.map(strip => ({ ...around(strip.rect, CLEAR), name: strip.of === 'board' ? 'the board' : 'a rail' }))),
+    ...arrays.flatMap(({ strips }) =>
+      strips.map(strip => ({ ...around(strip.rect, CLEAR), name: strip.of === 'board' ? 'the board' : 'a rail' })),
+    ),
     ...screens.flatMap(mountObstacles),
     ...keptFrom(wall),
-    ...(wall.blocking ?? []).filter(({ found }) => found).map(({ id, y, x1 = 0, x2 = wall.width }) => ({ x: x1, y: y - BLOCKING / 2 - CLEAR, width: x2 - x1, height: BLOCKING + 2 * CLEAR, name: `blocking ${id}` })),
+    ...(wall.blocking ?? [])
+      .filter(({ found }) => found)
+      .map(({ id, number, y, x1 = 0, x2 = wall.width }) => ({
+        x: x1,
+        y: y - BLOCKING / 2 - CLEAR,
+        width: x2 - x1,
+        height: BLOCKING + 2 * CLEAR,
+        name: `blocking ${itemName({ id, number })}`,
+      })),
   ]
 }

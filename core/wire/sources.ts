@@ -1,8 +1,9 @@
 import type { Point } from '../geometry'
-import type { Source, Wall } from '../job'
+import { itemName, type Source, type Wall } from '../job'
 
 /** What a source is called: what a person named it, or its kind and id. */
-export const nameOfSource = ({ id, name, kind }: Source): string => name ?? `${kind} ${id}`
+export const nameOfSource = (source: Source): string =>
+  source.name ?? `${source.kind} ${itemName({ id: source.id, number: source.number })}`
 
 export const isFeed = ({ kind }: Source): boolean => kind === 'circuit' || kind === 'outlet'
 export const givesSignal = ({ kind }: Source): boolean => kind === 'player' || kind === 'network'

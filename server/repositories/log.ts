@@ -1,5 +1,5 @@
 import { findingKind } from '../../core/findings'
-import { actionOfEntry, type Action } from '../../core/people'
+import { actionOfEntry, settlesAnothers, type Action } from '../../core/people'
 import { isHoleOf } from '../../core/hang'
 import { LIMITS, logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
 import { asBuilt, type EntryKind, type EntryOf } from '../../core/log'
@@ -18,9 +18,9 @@ import { wallDocument } from './wallRows'
 /** An entry without its fields of the chain. */
 const told = ({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }: LogEntry) => entry
 
-/** An entry without the author fields that the server sets: names change, and another person may have sent it. */
+/** An entry without the fields that the server sets: names change, and another person may have sent it. */
 const said = (entry: LogEntry) => {
-  const { by: _b, person: _p, sentBy: _s, acceptedBy: _a, ...rest } = told(entry)
+  const { by: _b, person: _p, sentBy: _s, acceptedBy: _a, device: _d, ...rest } = told(entry)
   return rest
 }
 
@@ -55,8 +55,9 @@ function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault
     return [{ path: '$.code', message: `“${given.code}” is never overridden: clear the stop` }]
   }
   if (given.kind === 'issued') return entryOfId(db).get({ site, id: given.id }) ? [] : issueFaults(db, site, wall, given)
-  if (given.kind !== 'correction' || entryOfId(db).get({ site, id: given.corrects })?.wall === wall.id) return []
-  return [{ path: '$.corrects', message: `“${given.corrects}” is not an earlier entry of this wall` }]
+  const { corrects } = given as { corrects?: string }
+  if (corrects === undefined || entryOfId(db).get({ site, id: corrects })?.wall === wall.id) return []
+  return [{ path: '$.corrects', message: `“${corrects}” is not an earlier entry of this wall` }]
 }
 
 /**
@@ -82,10 +83,17 @@ export interface Waiting { setAside: string }
 
 /** Where an entry is made, and what it wants to be allowed. */
 function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): { action: Action, place: { site: string, closed: boolean } } {
-  const { kind, corrects } = fieldsOf(entry)
-  const corrected = typeof corrects === 'string' ? entryOfId(db).get({ site: site.key, id: corrects }) : undefined
+  const { kind, corrects, by, person } = fieldsOf(entry)
+  const row = typeof corrects === 'string' ? entryOfId(db).get({ site: site.key, id: corrects }) : undefined
+  const corrected = row && JSON.parse(row.entry) as LogEntry
+  const settles
+    = corrected?.kind === 'hole'
+      && settlesAnothers(entriesOf(db, site.key, wall.id), wall, corrected.id, {
+        by: String(by),
+        ...(typeof person === 'string' && { person }),
+      })
   return {
-    action: actionOfEntry({ kind: kind as EntryKind }, corrected && JSON.parse(corrected.entry) as LogEntry),
+    action: actionOfEntry({ kind: kind as EntryKind }, corrected, settles),
     place: { site: site.id, closed: isHandedOver(db, site.key, wall.id) },
   }
 }

@@ -26,6 +26,9 @@ export const entryTexts = (db: Database, site: number, wall: string): string[] =
 /** The entries of one wall in the order of arrival. */
 export const entriesOf = (db: Database, site: number, wall: string): LogEntry[] => entryTexts(db, site, wall).map(entry => JSON.parse(entry) as LogEntry)
 
+/** The device of an entry that names none, as one of a script or of a file that was written by hand. */
+const NO_DEVICE = 'none'
+
 /**
  * Adds entries at the end of a site's log; those that have a place in its chain already keep it.
  *
@@ -34,7 +37,7 @@ export const entriesOf = (db: Database, site: number, wall: string): LogEntry[] 
 export function appendEntries(db: Database, site: number, entries: LogEntry[], receivedAt: string, ids = new Map<string, string>()): LogEntry[] {
   let end: ChainEnd = lastEntry(db).get({ site }) ?? EMPTY_CHAIN
   return entries.map((given) => {
-    const entry = given.hash === undefined ? chained(given, end, receivedAt) : given
+    const entry = given.hash === undefined ? chained({ device: NO_DEVICE, ...given }, end, receivedAt) : given
     end = { seq: entry.seq!, hash: entry.hash! }
     insertEntry(db).run({ site, ...end, id: entry.id, wall: ids.get(entry.wall) ?? entry.wall, kind: entry.kind, entry: JSON.stringify(entry) })
     return entry

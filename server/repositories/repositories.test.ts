@@ -41,7 +41,7 @@ describe('a job in the database', () => {
     importJob(db, readJob(text), 'Isla', AT)
     const { log: [entry], ...out } = exportJob(db, 'holm-point')
     expect(writeJob({ ...out, log: job.log })).toBe(text)
-    expect(entry).toEqual({ ...job.log[0], seq: 1, receivedAt: AT, prev: '', hash: entry!.hash })
+    expect(entry).toEqual({ ...job.log[0], device: 'none', seq: 1, receivedAt: AT, prev: '', hash: entry!.hash })
     expect(JSON.parse(readWallText(db, 'holm-point', 'w1'))).toEqual(JSON.parse(JSON.stringify(readWall(db, 'holm-point', 'w1'))))
   })
 

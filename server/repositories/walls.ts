@@ -1,6 +1,16 @@
 import { eq, sql } from 'drizzle-orm'
 import { modelsUsedBy } from '../../core/catalogue'
-import { LIMITS, PLAIN_ID, same, wallFaults, type Catalogue, type Fault, type Job, type Wall } from '../../core/job'
+import {
+  LIMITS,
+  PLAIN_ID,
+  same,
+  wallFaults,
+  withNumbers,
+  type Catalogue,
+  type Fault,
+  type Job,
+  type Wall,
+} from '../../core/job'
 import { infeasibleInputs } from '../../core/plan/infeasible'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { wallModels, walls } from '../database/schema'
@@ -102,29 +112,46 @@ function withAuthors(after: Wall, before: Wall, by: string): Wall {
 /**
  * Puts a wall in the place of the version it was made from.
  *
+ * @returns the new version, with the wall where it is kept otherwise than it came: numbers were given, or authors
  * @param models what the wall takes from the firm's catalogue that its site does not have yet, in lists as a job file's
  * @throws 409 with the state that the server has now, where a person saved in between; 422 with every fault
  */
-export function saveWall(db: Database, siteId: string, id: string, wall: unknown, version: unknown, by: string, at: string, models: unknown = {}): WallVersion {
-  return db.transaction(() => {
-    const site = siteRow(db, siteId)
-    const row = wallRow(db, site.key, id)
-    if (version !== row.version) throw apiError(409, 'stale', `${row.savedBy || 'Another user'} saved this wall after you opened it.`, { current: readWall(db, siteId, id) })
-    const { catalogue } = siteDocument(db, site)
-    const withTheirs = withModels(catalogue, models)
-    const before = wallOf(db, row)
-    const faults = faultsOfEdit(wall, before, withTheirs)
-    if (faults.length > 0) throw validationError(faults)
-    if ((wall as Wall).id !== id) throw validationError([{ path: '$.id', message: `must be “${id}”, as in the address` }])
-    const after = withAuthors(wall as Wall, before, by)
-    if (withTheirs !== catalogue) saveCatalogue(db, site, withTheirs)
-    const saved: WallVersion = { version: row.version + 1, savedAt: at, savedBy: by }
-    const document = JSON.stringify(after)
-    updateWall(db).run({ key: row.key, ...columnsOf(after), ...saved, document })
-    if (!same(modelsUsedBy(before), modelsUsedBy(after))) saveModelsUsed(db, row.key, after)
-    parsedOnce(db, `wall ${row.key}`, document, after)
-    return saved
-  }, { behavior: 'immediate' })
+export function saveWall(
+  db: Database,
+  siteId: string,
+  id: string,
+  wall: unknown,
+  version: unknown,
+  by: string,
+  at: string,
+  models: unknown = {},
+): WallVersion & { wall?: Wall } {
+  return db.transaction(
+    () => {
+      const site = siteRow(db, siteId)
+      const row = wallRow(db, site.key, id)
+      if (version !== row.version)
+        throw apiError(409, 'stale', `${row.savedBy || 'Another user'} saved this wall after you opened it.`, {
+          current: readWall(db, siteId, id),
+        })
+      const { catalogue } = siteDocument(db, site)
+      const withTheirs = withModels(catalogue, models)
+      const before = wallOf(db, row)
+      const faults = faultsOfEdit(wall, before, withTheirs)
+      if (faults.length > 0) throw validationError(faults)
+      if ((wall as Wall).id !== id)
+        throw validationError([{ path: '$.id', message: `must be “${id}”, as in the address` }])
+      const after = withNumbers(withAuthors(wall as Wall, before, by))
+      if (withTheirs !== catalogue) saveCatalogue(db, site, withTheirs)
+      const saved: WallVersion = { version: row.version + 1, savedAt: at, savedBy: by }
+      const document = JSON.stringify(after)
+      updateWall(db).run({ key: row.key, ...columnsOf(after), ...saved, document })
+      if (!same(modelsUsedBy(before), modelsUsedBy(after))) saveModelsUsed(db, row.key, after)
+      parsedOnce(db, `wall ${row.key}`, document, after)
+      return after === wall ? saved : { ...saved, wall: after }
+    },
+    { behavior: 'immediate' },
+  )
 }
 
 /** Keeps a wall of a site that has none of its id, and what was issued of it. */

@@ -18,7 +18,12 @@ async function ask(path: string, init?: { method: string, body: unknown }) {
 }
 await ask('/set-aside')
 const decide = (key: number, accept: boolean) => ask(`/set-aside/${key}`, { method: 'POST', body: { accept } })
-const what = ({ entry }: Aside) => [LOG_KINDS[entry.kind].title, ...'hole' in entry ? [entry.hole, RESULT_NAMES[entry.result]] : [], ...'note' in entry && entry.note ? [`“${entry.note}”`] : []].join(' ')
+const what = ({ entry }: Aside) =>
+  [
+    LOG_KINDS[entry.kind].title,
+    ...('hole' in entry ? [entry.hole, ...('result' in entry ? [RESULT_NAMES[entry.result]] : [])] : []),
+    ...('note' in entry && entry.note ? [`“${entry.note}”`] : []),
+  ].join(' ')
 </script>
 
 <template>

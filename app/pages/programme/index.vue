@@ -28,9 +28,29 @@ const without = computed(() => store.planned?.unplaced ?? [])
 const left = computed(() => store.settings.leftOut ?? [])
 const takeIn = () => store.told(store.edit(now => ({ ...now, leftOut: [] }), 'Excluded tasks included again'))
 useCommands(() => [
-  { id: 'programme-undo', title: 'Undo programme change', group: 'Everywhere' as const, keys: ['ctrl+z'], when: () => may.value && store.undone.past.length > 0, run: () => void store.undo() },
-  { id: 'programme-redo', title: 'Redo programme change', group: 'Everywhere' as const, keys: ['ctrl+y', 'ctrl+shift+z'], when: () => may.value && store.undone.future.length > 0, run: () => void store.redo() },
-  { id: 'programme-publish', title: 'Publish programme', group: 'Everywhere' as const, when: () => may.value && store.unpublished.length > 0, run: () => void publish() },
+  {
+    id: 'programme-undo',
+    title: 'Undo programme change',
+    group: 'Everywhere' as const,
+    keys: ['ctrl+z'],
+    when: () => may.value && store.history.past.length > 0,
+    run: () => void store.undo(),
+  },
+  {
+    id: 'programme-redo',
+    title: 'Redo programme change',
+    group: 'Everywhere' as const,
+    keys: ['ctrl+y', 'ctrl+shift+z'],
+    when: () => may.value && store.history.future.length > 0,
+    run: () => void store.redo(),
+  },
+  {
+    id: 'programme-publish',
+    title: 'Publish programme',
+    group: 'Everywhere' as const,
+    when: () => may.value && store.unpublished.length > 0,
+    run: () => void publish(),
+  },
 ])
 /** What a change does to the finish and to other tasks, in a sentence. */
 function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store.change>): string {
@@ -171,10 +191,10 @@ function effectOf({ finishBefore, finishAfter, moved }: NonNullable<typeof store
             {{ says }}
           </p>
           <div class="flex gap-2">
-            <button type="button" class="press flex-1" :disabled="store.undone.past.length === 0" @click="store.undo()">
+            <button type="button" class="press flex-1" :disabled="store.history.past.length === 0" @click="store.undo()">
               Undo
             </button>
-            <button type="button" class="press flex-1" :disabled="store.undone.future.length === 0" @click="store.redo()">
+            <button type="button" class="press flex-1" :disabled="store.history.future.length === 0" @click="store.redo()">
               Redo
             </button>
           </div>

@@ -6,7 +6,12 @@ import type { ArrayPlan } from '~~/core/mount'
  * What follows from a hole that was not as planned: what moves and by how much, what fills it, and what else could be
  * done, each with what it costs.
  */
-const { asked, change, moves, dead, close, waiting, open } = useAnswer()
+/** At a hole that it does not concern, it is told of in a line. */
+const { hole } = defineProps<{ hole: string }>()
+const { asked, change, moves, dead, close, isCalculating, open, waits } = useAnswer()
+const shown = ref(false)
+watch(() => hole, () => { shown.value = false })
+const concerns = computed(() => shown.value || waits(hole))
 const { live, steps } = useWallPlan()
 const { piece, Piece } = usePiece()
 const { stops, next, ready, issue } = useIssuing()
@@ -40,8 +45,21 @@ function goOn() {
 </script>
 
 <template>
-  <p v-if="waiting" class="mt-2 text-sm" role="status">
+  <p v-if="isCalculating" class="mt-2 text-sm" role="status">
     Replanning the remaining holes…
+  </p>
+  <p
+    v-else-if="open && change && !concerns"
+    class="mt-2 flex items-center justify-between gap-2 border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm"
+    data-testid="answer-elsewhere"
+  >
+    <span>
+      An answer is open{{ asked ? ` for ${labels.get(asked.hole) ?? asked.hole}` : '' }}.
+      This hole is not affected: go on.
+    </span>
+    <button type="button" class="press !min-h-12 shrink-0" @click="shown = true">
+      Show
+    </button>
   </p>
   <section v-else-if="open && change" class="mt-2 min-h-0 overflow-y-auto border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm" data-testid="answer" aria-label="Effect of the result">
     <p class="font-semibold">
@@ -70,9 +88,13 @@ function goOn() {
     <p v-if="dead" class="mt-1">
       Dead hole: {{ dead.fill }}. Keep new holes {{ far(dead.keepOff) }} away from it.
     </p>
-    <p v-if="moves && stops.length" class="mt-1 font-semibold text-stop" data-testid="answer-blocked">
-      {{ stops.length === 1 ? 'A stop blocks' : `${stops.length} stops block` }} this: choose another remedy, or stop and ask.
-    </p>
+    <div v-if="moves && stops.length" class="mt-1" data-testid="answer-blocked">
+      <p class="font-semibold text-stop">
+        {{ stops.length === 1 ? 'This stop blocks' : `These ${stops.length} stops block` }} a new revision.
+        Clear {{ stops.length === 1 ? 'it' : 'them' }}, choose another remedy, or stop and ask.
+      </p>
+      <FindingList class="mt-1" :findings="stops" />
+    </div>
     <p v-if="moves && !store.rights('wall.issue')" class="mt-1 font-semibold" data-testid="ask-lead">
       This needs a new revision, which only a lead or planner can issue: stop and ask.
     </p>
@@ -87,6 +109,6 @@ function goOn() {
         Other remedies
       </button>
     </div>
-    <OtherWays v-if="others || stops.length || (moves && !store.rights('wall.issue'))" @done="close" />
+    <OtherWays v-if="others || stops.length > 0" />
   </section>
 </template>

@@ -2,8 +2,9 @@
 import { Volume2, VolumeOff } from 'lucide-vue-next'
 import { usePhoto } from '~/sync/usePhoto'
 import type { Fault } from '~~/core/job'
+import { resultBefore, resultSaid } from '~~/core/hang'
 import { RESULT_NAMES, type MadeHole } from '~~/core/log'
-import { fromPrintedLevel, rowsOf, turned } from '~~/core/mark'
+import { fromPrintedLevel, rowsOf } from '~~/core/mark'
 import { isSame } from '~~/core/subject'
 import { tapeReading } from '~~/core/units'
 
@@ -12,9 +13,10 @@ const current = useCurrentHole()
 const { current: issued } = useRevisionAtWall()
 const store = useWallStore()
 const { piece } = usePiece()
-const { plan, steps, drilled, findings } = useWallPlan()
+const { plan, steps, drilled, findings, built } = useWallPlan()
+const { name: me } = useMe()
 const { show, suffix, bit, system, precision } = useUnits()
-const { open: answering, change, ask, close } = useAnswer()
+const { open: answering, change, ask, waits: mustWait } = useAnswer()
 const { speaks, canSpeak, speak } = useSpeech()
 const note = ref('')
 const noteFault = ref('')
@@ -30,6 +32,8 @@ const photoOf = computed(() => {
   return entry?.kind === 'hole' ? entry.photo : undefined
 })
 const made = computed(() => steps.value.filter(({ hole }) => drilled.value.has(hole.id)).length)
+/** Whether this hole is not drilled before what happened at its plate is answered; what is recorded can be corrected. */
+const waits = computed(() => mustWait(step.value?.hole.id))
 const mark = computed(() => plan.value?.marking.marks.find(({ id }) => id === step.value?.hole.id))
 const warnings = computed(() => findings.value.filter(({ subject, code }) => isSame(subject, step.value && { kind: 'hole', id: step.value.hole.id }) && (code !== 'hole-misses-member' || !done.value)))
 const datum = computed(() => plan.value?.marking.datum)
@@ -46,18 +50,24 @@ function go(by: number) {
 }
 const told = (faults: Fault[], what: string) => faults.map(({ message }) => `${what} ${message}.`).join(' ')
 
+/** The result that this hole has of this person or, where nobody disputes it, of anybody: another one corrects it. */
+const before = computed(() => step.value && resultBefore(step.value.hole, { by: me.value }, built.value))
+/** What is about to take the place of an earlier result, until the person has said so. */
+const replacing = ref<MadeHole['result']>()
+watch(current, () => { replacing.value = undefined })
+
 function record(result: MadeHole['result']) {
   if (!step.value) return
-  const { id, ...planned } = step.value.hole
-  // What missed is a reading of the wall, and lies where the drill went in; what hit is reported where the plan has it.
-  const { x, y } = result === 'hit' ? planned : turned(planned, plan.value?.marking.levelLine?.turn)
-  if (result !== 'hit') ask(id, result)
-  const before = done.value
-  const faults = store.record({ kind: 'hole', hole: id, x, y, result, ...note.value.trim() && { note: note.value.trim() }, ...picture.value && { photo: picture.value } })
-  // A second result for one hole corrects the first, and is named as that.
-  if (before && faults.length === 0) store.record({ kind: 'correction', corrects: before.entry, note: `${RESULT_NAMES[before.result]} corrected to ${RESULT_NAMES[result]}` })
+  if (before.value && replacing.value !== result) return void (replacing.value = result)
+  const said = resultSaid(step.value.hole, result, plan.value?.marking.levelLine?.turn, before.value, {
+    note: note.value,
+    photo: picture.value,
+  })
+  const faults = store.record(said)
+  replacing.value = undefined
   noteFault.value = told(faults, 'The entry')
-  if (faults.length > 0) return close()
+  if (faults.length > 0) return
+  if (result !== 'hit') ask(step.value.hole.id, result)
   picture.value = ''
   if (result === 'hit') go(1)
   else note.value = ''
@@ -145,26 +155,31 @@ watch(steps, (list) => {
         <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${RESULT_NAMES[done.result].replace(/^./, letter => letter.toUpperCase())}` }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
       </p>
       <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photo of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
-      <AnswerCard />
-      <FindingList v-if="warnings.length && !answering" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
+      <DisputeCard :hole="step.hole.id" :label="step.label" />
+      <SteelCard :hole="step.hole.id" :label="step.label" />
+      <AnswerCard :hole="step.hole.id" />
+      <FindingList v-if="warnings.length && !waits" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
       <div class="flex min-h-0 flex-1 flex-col py-1 md:hidden">
-        <RowTape v-if="row && !answering" :marks="row.marks" :current="step.hole.id" class="h-9 shrink-0" />
+        <RowTape v-if="row && !waits" :marks="row.marks" :current="step.hole.id" class="h-9 shrink-0" />
         <div class="min-h-0 flex-1">
           <HoleLocator :current="step.hole.id" :moves="answering ? change?.marks : undefined" />
         </div>
       </div>
       <div class="hidden flex-1 md:block" />
-      <!-- What follows is answered before the next hole is. -->
-      <template v-if="!answering">
+      <p v-if="waits && !before" class="py-1 text-sm font-semibold">
+        This plate waits for the answer. Go on with the holes of other plates.
+      </p>
+      <template v-else>
         <p class="py-1 text-xs text-ink-soft">
           Near cables: isolate and prove dead. Wear eye protection and a dust mask. Use a sound ladder.
         </p>
         <FieldFrame :id="noteId" label="Note" :fault="noteFault">
           <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
         </FieldFrame>
-        <ResultButtons :corrects="done?.result" @record="record" />
+        <ResultButtons :before="before" :replacing="replacing" @record="record" @keep="replacing = undefined" />
         <PhotoButton class="mt-2 md:hidden [&_label]:!min-h-12" :site="store.site" :label="picture ? 'Photo taken; saved with the result' : 'Take photo of this hole'" @taken="picture = $event" />
       </template>
+      <StopAndAsk :about="step.hole.id" :question="`${step.label}${done ? ` ${RESULT_NAMES[done.result]}` : ''}: what is to be done?`" />
       <BackNext class="mt-2" :first="index === 0" :last="index === steps.length - 1" @go="go" />
     </template>
   </div>

@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import type { Mount } from '~~/core/job'
-import { RESULT_NAMES, stepName } from '~~/core/log'
 import type { Remedy } from '~~/core/plan/remedies'
 import { Cancelled } from '~/workers/pool'
 import { tellsHere, useStudies } from '~/workers/useStudies'
 
 /** What else could be done where a hole did not go as planned, each with what it costs; or stopping, and asking. */
-const emit = defineEmits<{ done: [] }>()
 const store = useWallStore()
 const { asked } = useAnswer()
-const { live, built, context, steps } = useWallPlan()
+const { live, built, context } = useWallPlan()
 const { offeredOf, take } = useModelChoice()
 const { tell, fineWithUnit: far } = useUnits()
 const studies = useStudies()
+/** A crew at the wall waits so long for other ways, and then goes by what was found, ms. */
+const WITHIN = 2_000
 const found = shallowRef<Remedy[]>()
 const fault = ref('')
 /** The array of the hole that is asked about, or the first with a plate that is not held. */
@@ -22,17 +22,31 @@ const array = computed(() => {
 })
 watch([() => store.wall, () => array.value?.id], async (_now, _before, onCleanup) => {
   const outdated = new AbortController()
-  onCleanup(() => outdated.abort())
   const [wall, kept] = [store.wall, array.value]
-  if (!wall || !kept) return
+  // Nothing of the plan is short of a fixing: there is nothing to look for.
+  if (!wall || !kept) return void (found.value = [])
+  found.value = undefined
+  fault.value = ''
+  // A worker that does not come up at all is not waited for either.
+  const late = setTimeout(() => {
+    outdated.abort()
+    fault.value = 'Other remedies could not be calculated on this device within 3 s. Stop and ask; Mount lists them.'
+  }, WITHIN + 1_000)
+  onCleanup(() => {
+    clearTimeout(late)
+    outdated.abort()
+  })
   try {
     const at = { wall: toRaw(wall), context: context.value, built: built.value }
     const offered = offeredOf('mount', kept.mount) as Mount[]
     const told = tellsHere(() => Promise.resolve())
-    found.value = await studies.run(api => api.remedies(toRaw(kept), at, offered, told), outdated.signal)
+    found.value = await studies.run(api => api.remedies(toRaw(kept), at, offered, WITHIN, told), outdated.signal)
   }
   catch (error) {
     if (!(error instanceof Cancelled)) fault.value = `The remedies could not be calculated: ${(error as Error).message}`
+  }
+  finally {
+    clearTimeout(late)
   }
 }, { immediate: true })
 const cost = ({ held, total, stops, moves }: Remedy) => `fixes ${held} of ${total}${stops.length > 0 ? `, ${stops.length} ${stops.length === 1 ? 'stop' : 'stops'}` : ''}${moves ? `; ${moves.plates} plates and ${moves.marks} marks move, by ${far(moves.sum)} in total` : ''}`
@@ -41,13 +55,6 @@ function choose(remedy: Remedy) {
   if (remedy.change.mount) take('mount', remedy.change.mount)
   const { id } = array.value
   fault.value = store.edit(tell(remedy.title), wall => applyRemedy(wall, id, remedy.change)).map(({ message }) => message).join(' ')
-}
-function stopAndAsk() {
-  const hole = asked.value?.hole ?? ''
-  const label = steps.value.find(each => each.hole.id === hole)?.label ?? hole
-  const faults = store.record({ kind: 'step', step: stepName({ kind: 'ask', id: hole || 'wall' }), done: false, note: `${label}${asked.value ? ` ${RESULT_NAMES[asked.value.result]}` : ''}: what is to be done?` })
-  fault.value = faults.map(({ message }) => message).join(' ')
-  if (faults.length === 0) emit('done')
 }
 </script>
 
@@ -67,14 +74,11 @@ function stopAndAsk() {
         </button>
       </li>
       <li v-if="found?.length === 0">
-        No known remedy fixes more plates.
+        No other mount, fastener, board or slide in the catalogue fixes more plates here.
       </li>
     </ul>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
-    <button type="button" class="press mt-2 w-full !min-h-12" @click="stopAndAsk">
-      Stop and ask
-    </button>
   </div>
 </template>

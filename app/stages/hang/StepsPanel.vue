@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Check, Volume2, VolumeOff } from 'lucide-vue-next'
 import { usePhoto } from '~/sync/usePhoto'
+import { isStepDone, type RunStep } from '~~/core/hang'
 
 /**
  * The run of work, one step a screen: what is done, why now, who and how long; next and back by key, pedal or thumb.
@@ -8,7 +9,7 @@ import { usePhoto } from '~/sync/usePhoto'
 const emit = defineEmits<{ holes: [] }>()
 const { run, said } = useRun()
 const store = useWallStore()
-const { drilled } = useWallPlan()
+const { drilled, built } = useWallPlan()
 const { tell } = useUnits()
 const fault = ref('')
 const { select } = useSelection()
@@ -19,9 +20,11 @@ const index = computed(() => Math.max(0, run.value.findIndex(({ id }) => id === 
 const step = computed(() => run.value[index.value])
 const done = computed(() => step.value && said.value.get(step.value.id))
 const made = computed(() => step.value?.holes?.filter(id => drilled.value.has(id)).length ?? 0)
-const finished = computed(() => run.value.filter(({ id }) => said.value.get(id)?.done).length)
+const isDone = (step: RunStep) => isStepDone(step, built.value, drilled.value)
+const finished = computed(() => run.value.filter(isDone).length)
 watch(run, (steps) => {
-  if (!steps.some(({ id }) => id === current.value)) current.value = (steps.find(({ id }) => !said.value.get(id)?.done) ?? steps[0])?.id ?? ''
+  if (!steps.some(({ id }) => id === current.value))
+    current.value = (steps.find(step => !isDone(step)) ?? steps[0])?.id ?? ''
 }, { immediate: true })
 watch(step, (now) => {
   if (!now) return
@@ -35,13 +38,37 @@ function go(by: number) {
   fault.value = ''
 }
 const minutes = () => Math.round((Date.now() - (at.value[step.value!.id] ?? Date.now())) / 6_000) / 10
-function record(photo?: string) {
+/** Records the step as done; with a screen that it hangs, that this screen hangs. */
+function record() {
   const now = step.value!
   const took = minutes()
-  const faults = store.record({ kind: 'step', step: now.id, done: photo === undefined || done.value?.done === true, ...took > 0 && photo === undefined && { minutes: took }, ...(photo ?? done.value?.photo) !== undefined && { photo: photo ?? done.value!.photo } })
-  if (photo === undefined && now.hangs && faults.length === 0 && !done.value?.done) store.record({ kind: 'hung', screen: now.hangs })
+  const kept = done.value?.photo
+  const faults = store.recordAll([
+    {
+      kind: 'step',
+      step: now.id,
+      done: true,
+      ...(took > 0 && { minutes: took }),
+      ...(kept !== undefined && { photo: kept }),
+    },
+    ...(now.hangs && !built.value.hung.includes(now.hangs) ? [{ kind: 'hung' as const, screen: now.hangs }] : []),
+  ])
   fault.value = faults.map(({ message }) => message).join(' ')
-  if (faults.length === 0 && photo === undefined) go(1)
+  if (faults.length === 0) go(1)
+}
+/** A photograph of a step says nothing of whether it is done. */
+function addPhoto(photo: string) {
+  const said = done.value
+  fault.value = store
+    .record({
+      kind: 'step',
+      step: step.value!.id,
+      done: said?.done === true,
+      ...(said?.minutes !== undefined && { minutes: said.minutes }),
+      photo,
+    })
+    .map(({ message }) => message)
+    .join(' ')
 }
 const photo = usePhoto(() => store.site, () => done.value?.photo)
 const has = () => step.value !== undefined
@@ -94,11 +121,12 @@ useCommands([
         {{ fault }}
       </p>
       <div class="mt-2 grid grid-cols-[auto_1fr] gap-2">
-        <PhotoButton :site="store.site" label="Photo" class="[&_label]:!min-h-14" @taken="record" />
+        <PhotoButton :site="store.site" label="Photo" class="[&_label]:!min-h-14" @taken="addPhoto" />
         <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record()">
           <Check class="size-6" aria-hidden="true" /> {{ done?.done ? 'Record again' : 'Done' }}
         </button>
       </div>
+      <StopAndAsk :about="step.id" :question="`${tell(step.title)}: what is to be done?`" />
       <BackNext class="mt-2" :first="index === 0" :last="index === run.length - 1" @go="go" />
     </template>
   </div>

@@ -1,3 +1,4 @@
+import { waitingHoles } from '~~/core/hang'
 import { same, arraysOf } from '~~/core/job'
 import type { MadeHole } from '~~/core/log'
 
@@ -18,15 +19,37 @@ export function useAnswer() {
     return frozen !== undefined && store.wall !== undefined && !same(frozen.arrays, arraysOf(store.wall))
   })
   const drilledAnew = computed(() => asked.value !== undefined && live.value?.dead.some(({ hole, result }) => hole === asked.value!.hole && result === asked.value!.result))
+  /** Whether something is to be answered: a new revision, or what was met at a hole. */
+  const open = computed(() => (moves.value && !edited.value) || drilledAnew.value === true)
+  const waiting = computed(() =>
+    open.value && change.value
+      ? waitingHoles(change.value, current.value?.frozen.plan.arrays ?? [], asked.value?.hole)
+      : new Set<string>(),
+  )
   return {
-    asked, change, moves, edited,
+    asked,
+    change,
+    moves,
+    edited,
     /** The hole that serves nothing any more, with what fills it. */
-    dead: computed(() => live.value?.dead.find(({ hole, result }) => hole === asked.value?.hole && result === asked.value.result)),
-    /** Whether there is something to answer before the next hole. */
-    open: computed(() => (moves.value && !edited.value) || drilledAnew.value === true),
-    ask: (hole: string, result: MadeHole['result']) => { asked.value = { hole, result } },
-    close: () => { asked.value = undefined },
+    dead: computed(() =>
+      live.value?.dead.find(({ hole, result }) => hole === asked.value?.hole && result === asked.value.result),
+    ),
+    open,
+    /** Whether a hole is not to be drilled before the answer; all others go on. */
+    waits: (hole: string | undefined) => hole !== undefined && waiting.value.has(hole),
+    ask: (hole: string, result: MadeHole['result']) => {
+      asked.value = { hole, result }
+    },
+    close: () => {
+      asked.value = undefined
+    },
     /** Whether it is still being calculated. */
-    waiting: computed(() => asked.value !== undefined && drilledAnew.value !== true && built.value.dead.some(({ hole }) => hole === asked.value!.hole)),
+    isCalculating: computed(
+      () =>
+        asked.value !== undefined
+        && drilledAnew.value !== true
+        && built.value.dead.some(({ hole }) => hole === asked.value!.hole),
+    ),
   }
 }

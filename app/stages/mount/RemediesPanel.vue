@@ -41,7 +41,10 @@ watch([() => store.wall, () => array.value?.id, waits], async (_now, _before, on
   try {
     const at = { wall: toRaw(wall), context: context.value, built: built.value }
     const offered = offeredOf('mount', kept.mount) as Mount[]
-    found.value = await studies.run(api => api.remedies(toRaw(kept), at, offered, tellsHere(tells)), outdated.signal)
+    found.value = await studies.run(
+      api => api.remedies(toRaw(kept), at, offered, Infinity, tellsHere(tells)),
+      outdated.signal,
+    )
     progress.value = 1
   }
   catch (error) {

@@ -2,6 +2,7 @@
 import { Check, X } from 'lucide-vue-next'
 import Papa from 'papaparse'
 import { cellFromCsv } from '~~/core/csv'
+import { madeIds } from '~~/core/job'
 import { EVIDENCE_COLUMNS, judgeRows, mergeRows, type EvidenceRow, type RowVerdict } from '~~/core/survey'
 
 /** A table of readings before it is taken in: what each row would add, change or be refused for. */
@@ -18,8 +19,8 @@ watch(importing, async (file) => {
   const missing = ['method', 'x', 'y'].filter(column => !meta.fields?.includes(column))
   if (missing.length > 0) return void (fault.value = `The first line must name the columns; missing: ${missing.join(', ')}. Known columns: ${EVIDENCE_COLUMNS.join(', ')}.`)
   const kept = store.wall!.evidence ?? []
-  const first = Number(nextId('e', kept).slice(1))
-  verdicts.value = judgeRows(data, kept, store.wall!.references ?? [], n => `e${first + n}`)
+  const ids = madeIds('e', kept, data.length)
+  verdicts.value = judgeRows(data, kept, store.wall!.references ?? [], n => ids[n]!)
     .map(verdict => ({ ...verdict, text: EVIDENCE_COLUMNS.slice(1).map(column => data[verdict.row - 1]![column]).filter(Boolean).join(' ') }))
 }, { immediate: true })
 const counts = computed(() => (['added', 'changed', 'same', 'refused'] as const)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Plus, X } from 'lucide-vue-next'
-import type { Feature } from '~~/core/job'
+import { itemName, madeId, type Feature } from '~~/core/job'
 
 /** What is on and in front of the wall, and the lines seen from both its sides. */
 const store = useWallStore()
@@ -29,7 +29,10 @@ function addTyped(kind: string) {
 }
 const kind = ref('outlet')
 const addReference = () => store.edit('Add reference', (wall) => {
-  wall.references = [...wall.references ?? [], { id: nextId('r', wall.references), front: Math.round(wall.width / 2), back: Math.round(wall.width / 2) }]
+  wall.references = [
+    ...(wall.references ?? []),
+    { id: madeId('r', wall.references), front: Math.round(wall.width / 2), back: Math.round(wall.width / 2) },
+  ]
 })
 const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading => reading.reference === reference)
 </script>
@@ -51,7 +54,7 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
     <ul class="max-h-44 overflow-y-auto text-sm" aria-label="Features" tabindex="0">
       <li v-for="item in wall.features" :key="item.id">
         <button type="button" class="flex w-full justify-between border-b border-hair py-1 text-left" :class="{ 'font-semibold': item.id === selectedOf('feature') }" @click="select('feature', item.id)">
-          <span>{{ featureName(item.kind) }}</span><span class="figures text-ink-soft">{{ item.id }}</span>
+          <span>{{ featureName(item.kind) }}</span><span class="figures text-ink-soft">{{ itemName(item) }}</span>
         </button>
       </li>
     </ul>
@@ -80,10 +83,10 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
         References visible from both sides
       </h2>
       <div v-for="(reference, index) in wall.references" :key="reference.id" class="mt-1 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-1" :data-reference="reference.id">
-        <NoteField label="Name" :value="reference.id" :commit="text => usedBy(reference.id) ? [{ path: '$', message: 'readings use this name' }] : store.edit('Rename reference', wall => { wall.references![index]!.id = text })" />
+        <NoteField label="Name" :value="itemName(reference)" :commit="text => store.edit('Rename reference', wall => { wall.references![index]!.name = text })" />
         <LengthField label="Front" :value="reference.front" :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.front = mm }) }" />
         <LengthField label="Rear" :value="reference.back" :actions="{ commit: mm => store.edit('Reference', (wall) => { wall.references![index]!.back = mm }) }" />
-        <button type="button" class="press !px-2" :disabled="usedBy(reference.id)" :aria-label="`Delete ${reference.id}`" @click="store.edit('Delete reference', wall => { wall.references!.splice(index, 1) })">
+        <button type="button" class="press !px-2" :disabled="usedBy(reference.id)" :aria-label="`Delete ${itemName(reference)}`" @click="store.edit('Delete reference', wall => { wall.references!.splice(index, 1) })">
           <X class="size-4" aria-hidden="true" />
         </button>
       </div>

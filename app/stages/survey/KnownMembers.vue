@@ -2,7 +2,7 @@
 import { Plus, Trash2 } from 'lucide-vue-next'
 import { MEMBER_KIND_NAMES, nominalWidth } from '~~/core/survey'
 import { formatLength, parseLength } from '~~/core/units'
-import type { Fault } from '~~/core/job'
+import { madeId, type Fault } from '~~/core/job'
 
 /** Members whose place is known: from drawings, or seen before the wall was closed. */
 const store = useWallStore()
@@ -37,7 +37,8 @@ function addAt(centres: number[]): Fault[] {
   if (off !== undefined) return [{ path: '$', message: `${formatLength(off, system.value)} is outside the wall, which is ${formatLength(wall.value.width, system.value)} wide.` }]
   return store.edit(centres.length > 1 ? `Add ${centres.length} ${pieces.value}` : `Add ${piece.value}`, (wall) => {
     const width = nominalWidth(wall)
-    for (const centre of centres) editFraming(wall, members => [...members, { id: nextId('k', members), centre, width }])
+    for (const centre of centres)
+      editFraming(wall, members => [...members, { id: madeId('k', members), centre, width }])
   })
 }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CornerDownLeft } from 'lucide-vue-next'
-import { QUICK_METHODS, readQuickLine } from '~~/core/survey'
+import { calledReferences, QUICK_METHODS, readQuickLine } from '~~/core/survey'
 
 /** Readings typed as a running list: read as they are typed, with what is wrong under the word that is wrong. */
 const store = useWallStore()
@@ -10,7 +10,7 @@ const { height, behind } = useSurveyTool()
 const text = ref('')
 const id = useId()
 const help = ref(false)
-const references = computed(() => (store.wall?.references ?? []).map(({ id }) => id))
+const references = computed(() => calledReferences(store.wall?.references))
 const line = computed(() => readQuickLine(text.value, { y: height.value, ...behind.value && { side: 'back' as const, reference: behind.value } }, system.value, references.value, store.wall))
 const refused = ref('')
 const placeholder = computed(() => ['e', 'm', 'p'].map(key => QUICK_METHODS.find(method => method.key === key)!.example[system.value]).join(', '))

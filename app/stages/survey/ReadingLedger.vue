@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { namesOn } from '~~/core/job'
 import { METHOD_NAMES, signsOf } from '~~/core/survey'
 
 /** Every reading as it was entered, with whose it is and what it is of. */
@@ -9,14 +10,27 @@ const { show } = useUnits()
 const rows = computed(() => {
   const wall = planned.value ?? store.shown
   if (!wall) return []
+  const names = namesOn(wall)
   const onFront = new Map(signsOf(wall).map(({ reading, x }) => [reading.id, x]))
   return (wall.evidence ?? []).map((reading) => {
     const member = plan.value?.members.findIndex(({ evidence }) => evidence.includes(reading.id)) ?? -1
     const answer = [reading.edge, reading.hit === undefined ? '' : reading.hit ? 'hit' : 'miss', reading.dull === undefined ? '' : reading.dull ? 'dull' : 'hollow', reading.direction].filter(Boolean).join(' ')
     return {
-      id: reading.id, subject: { kind: 'reading' as const, id: reading.id }, method: `${METHOD_NAMES[reading.method].replace(/^an? /, '')}${answer ? `, ${answer}` : ''}`,
-      x: onFront.get(reading.id) ?? reading.x, y: reading.y, side: reading.side === 'back' ? `rear, ${reading.reference ?? '?'}` : 'front', by: reading.by ?? '',
-      of: reading.setAside !== undefined ? 'excluded' : plan.value?.unexplained.includes(reading.id) ? `no ${piece.value}` : member >= 0 ? `${piece.value} ${member + 1}` : '',
+      id: reading.id,
+      subject: { kind: 'reading' as const, id: reading.id },
+      method: `${METHOD_NAMES[reading.method].replace(/^an? /, '')}${answer ? `, ${answer}` : ''}`,
+      x: onFront.get(reading.id) ?? reading.x,
+      y: reading.y,
+      side: reading.side === 'back' ? `rear, ${reading.reference ? names(reading.reference) : '?'}` : 'front',
+      by: reading.by ?? '',
+      of:
+        reading.setAside !== undefined
+          ? 'excluded'
+          : plan.value?.unexplained.includes(reading.id)
+            ? `no ${piece.value}`
+            : member >= 0
+              ? `${piece.value} ${member + 1}`
+              : '',
     }
   })
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Download, Upload } from 'lucide-vue-next'
-import type { Evidence } from '~~/core/job'
+import { itemName, type Evidence } from '~~/core/job'
 import { coursingFigure, isFramed } from '~~/core/survey'
 
 /** What the instruments told: typed, pointed, measured, brought in; and what is chosen on the drawing. */
@@ -25,7 +25,9 @@ const member = computed(() => {
 })
 const reading = computed(() => wall.value.evidence?.find(({ id }) => id === selectedOf('reading')))
 const chosen = computed(() => reading.value !== undefined || (member.value !== undefined && !known.value))
-const references = computed(() => (wall.value.references ?? []).map(({ id }) => ({ value: id, label: `rear, by ${id}` })))
+const references = computed(() =>
+  (wall.value.references ?? []).map(reference => ({ value: reference.id, label: `rear, by ${itemName(reference)}` })),
+)
 
 function setHeight(mm: number) {
   if (mm < 0 || mm > wall.value.height) return [{ path: '$', message: 'must be within the wall' }]

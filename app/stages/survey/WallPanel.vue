@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Plus, X } from 'lucide-vue-next'
-import type { Wall } from '~~/core/job'
+import { madeId, type Wall } from '~~/core/job'
 
 /** What the wall is: its size, its structure, what is in it, and how old it is. */
 const store = useWallStore()
@@ -31,7 +31,13 @@ const setOr = (key: 'fireRating' | 'linedIn' | 'windSpeed', label: string) => (v
   else wall[key] = value
 })
 /** A row of blocking that is only suspected, half way up, to be set right. */
-const addBlocking = () => store.edit('Add blocking', (wall) => { wall.blocking = [...wall.blocking ?? [], { id: nextId('b', wall.blocking), y: Math.round(wall.height / 2), found: false }] })
+const addBlocking = () =>
+  store.edit('Add blocking', (wall) => {
+    wall.blocking = [
+      ...(wall.blocking ?? []),
+      { id: madeId('b', wall.blocking), y: Math.round(wall.height / 2), found: false },
+    ]
+  })
 </script>
 
 <template>

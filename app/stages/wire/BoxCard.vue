@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { X } from 'lucide-vue-next'
-import type { CableModel } from '~~/core/job'
+import { itemName, type CableModel } from '~~/core/job'
 import type { BoxPlan } from '~~/core/wire'
 
 /** One box: where it is, what is wrong with that, its cut-out, and the cable to it. */
@@ -22,7 +22,7 @@ const sentence = (text: string) => text.replace(/^./, letter => letter.toUpperCa
 </script>
 
 <template>
-  <section data-testid="box-card" class="border-t border-hair pt-2" :aria-label="`Box ${box.id}`">
+  <section data-testid="box-card" class="border-t border-hair pt-2" :aria-label="`Box ${itemName(box)}`">
     <div class="grid grid-cols-2 gap-3">
       <LengthField :key="`x${box.id}`" label="Centre, along" :value="box.x" :actions="placeOf('x')" />
       <LengthField v-if="box.kind !== 'floor'" :key="`y${box.id}`" label="Centre, up" :value="box.y" :actions="placeOf('y')" />

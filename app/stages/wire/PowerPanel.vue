@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
+import { itemName } from '~~/core/job'
 import { isOutside } from '~~/core/wire'
 
 /** The circuits and outlets that can feed the screens, how far each is used, and when each screen starts. */
 const store = useWallStore()
 const { plan } = useWallPlan()
 const { labels } = useWire()
+const { withUnit } = useUnits()
 const { readNumber, figure, change } = useSourceFields()
 const wiring = computed(() => plan.value?.wiring)
 const sources = computed(() => (store.wall?.sources ?? []).filter(({ kind }) => kind === 'circuit' || kind === 'outlet'))
@@ -49,7 +51,8 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
         <Plus class="size-4" aria-hidden="true" /> Add circuit
       </button>
       <button v-for="outlet in outlets.slice(0, 1)" :key="outlet.id" type="button" class="press" @click="add('outlet', outlet.id)">
-        <Plus class="size-4" aria-hidden="true" /> Use {{ outlet.id }}
+        <Plus class="size-4" aria-hidden="true" />
+        Use outlet {{ itemName(outlet) }}, {{ withUnit(outlet.x) }} from wall left
       </button>
       <button v-if="outlets.length === 0" type="button" class="press" @click="add('outlet')">
         <Plus class="size-4" aria-hidden="true" /> Add outlet

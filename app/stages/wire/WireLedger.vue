@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { itemName } from '~~/core/job'
 import { scheduleOf, type ScheduleLine } from '~~/core/wire'
 
 /** Below the drawing: in Schedule every cable, else every screen with what feeds it. */
@@ -15,10 +16,27 @@ const rows = computed(() => (plan.value?.wiring.loads ?? []).map(({ screen, labe
 type Row = typeof rows.value[number]
 const columns = [
   { key: 'name', title: 'Screen', text: (row: Row) => row.label },
-  { key: 'typical', title: 'Typical power (W)', text: (row: Row) => row.power ? String(row.power.typical) : 'not known', numeric: true },
-  { key: 'max', title: 'Max power (W)', text: (row: Row) => row.power ? String(row.power.max) : 'not known', numeric: true },
+  {
+    key: 'typical',
+    title: 'Typical power (W)',
+    text: (row: Row) => (row.power ? String(row.power.typical) : 'not known'),
+    numeric: true,
+  },
+  {
+    key: 'max',
+    title: 'Max power (W)',
+    text: (row: Row) => (row.power ? String(row.power.max) : 'not known'),
+    numeric: true,
+  },
   { key: 'circuit', title: 'Circuit', text: (row: Row) => row.circuit?.name ?? 'none' },
-  { key: 'box', title: 'Boxes: centre along, up', text: (row: Row) => row.boxes.map(box => box.held ? `${box.id} ${show(box.x)}, ${show(box.y)}` : `${box.id} not placed`).join('; ') || 'none' },
+  {
+    key: 'box',
+    title: 'Boxes: centre along, up',
+    text: (row: Row) =>
+      row.boxes
+        .map(box => (box.held ? `${itemName(box)} ${show(box.x)}, ${show(box.y)}` : `${itemName(box)} not placed`))
+        .join('; ') || 'none',
+  },
 ]
 const schedule = computed(() => plan.value ? scheduleOf(plan.value.wiring) : [])
 const cableColumns = [

@@ -1,3 +1,4 @@
+import { checked } from './checked'
 import { correction } from './correction'
 import { fished } from './fished'
 import { hole } from './hole'
@@ -22,6 +23,7 @@ import { visit } from './visit'
 /** What can happen at a wall: a kind is one file here, and a line in this list. */
 export const LOG_KINDS = {
   'hole': hole,
+  'checked': checked,
   'override': override,
   'override-ended': overrideEnded,
   'issued': issued,
@@ -49,7 +51,7 @@ export type EntryKind = keyof typeof LOG_KINDS
 export const isEntryKind = (kind: unknown): kind is EntryKind =>
   typeof kind === 'string' && Object.hasOwn(LOG_KINDS, kind)
 
-export { isAt, type MadeHole } from './hole'
+export { isAt, isOneHole, settledHoles, type DisputedHole, type MadeHole } from './hole'
 export type { EntryRight } from './kind'
 export type { Override } from './override'
 export { nothingStanding, type Standing } from './standing'

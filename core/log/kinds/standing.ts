@@ -1,3 +1,4 @@
+import type { Checked } from './checked'
 import type { Holes } from './hole'
 import type { Hung } from './hung'
 import type { IssuedSoFar } from './issued'
@@ -6,9 +7,16 @@ import type { SeamsRead } from './seams'
 import type { StepsDone } from './step'
 
 /** What stands on a wall so far, while its log is gone through entry by entry: the parts of all kinds together. */
-export interface Standing extends Holes, Hung, IssuedSoFar, Overrides, SeamsRead, StepsDone {}
+export interface Standing extends Checked, Holes, Hung, IssuedSoFar, Overrides, SeamsRead, StepsDone {}
 
 /** Before the first entry. */
 export const nothingStanding = (): Standing => ({
-  holes: new Map(), hung: new Set(), steps: new Map(), seams: new Map(), overrides: new Map(), issued: [],
+  checked: new Set(),
+  holes: new Map(),
+  corrected: new Set(),
+  hung: new Set(),
+  steps: new Map(),
+  seams: new Map(),
+  overrides: new Map(),
+  issued: [],
 })

@@ -1,5 +1,7 @@
 import type { InferType } from 'yup'
+import { stepOf } from '../stepRef'
 import type { stepSchema } from '../schemas/step'
+import type { Hung } from './hung'
 import type { EntryKindSpec } from './kind'
 
 /** What was said last of a step of the work, of a part of the kit, or of a question. */
@@ -11,13 +13,16 @@ export type StepDone = Pick<
 export interface StepsDone { steps: Map<string, StepDone> }
 
 /** A step of the run of work, a part of the kit, or a question, and how it stands. */
-export const step: EntryKindSpec<typeof stepSchema, StepsDone> = {
+export const step: EntryKindSpec<typeof stepSchema, StepsDone & Hung> = {
   title: 'work step',
   right: 'wall.record',
-  fold({ steps }, { step, done, by, at, minutes, note, photo }) {
+  fold({ steps, hung }, { step, done, by, at, minutes, note, photo }) {
     steps.set(step, {
       step, done, by, at, ...minutes !== undefined && { minutes }, ...note !== undefined && { note },
       ...photo !== undefined && { photo },
     })
+    // Earlier versions recorded that the step was done, and not that the screen hangs.
+    const of = stepOf(step)
+    if (done && of?.kind === 'hang') hung.add(of.id)
   },
 }

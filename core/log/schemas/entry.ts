@@ -12,6 +12,7 @@ const about = <const Kind extends string>(kind: Kind) => ({
   receivedAt: moment('Date and time received by the server'),
   by: name('Author'),
   person: text('Id of the person signed in on the device; the server gives the name'),
+  device: text('Device it was made on'),
   sentBy: text('Person signed in when it was sent, if different'),
   acceptedBy: text('Person who accepted it into the log, if it had to wait for approval'),
   wall: name('Id of the wall'),

@@ -10,6 +10,7 @@ export const holeSchema = entry('hole', {
   x: must(length('Drilled position')),
   y: must(length('Drilled position')),
   result: must(oneOf(HOLE_RESULTS, 'Drilling result')),
+  corrects: text('Id of the earlier result of this hole that this one corrects'),
   note: note(),
   photo: text('Photo in the data folder'),
 })

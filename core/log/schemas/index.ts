@@ -1,3 +1,4 @@
+import { checkedSchema } from './checked'
 import { correctionSchema } from './correction'
 import { fishedSchema } from './fished'
 import { holeSchema } from './hole'
@@ -23,6 +24,7 @@ import type { EntryKind } from '../kinds'
 /** What an entry of each kind must be. */
 export const ENTRY_SCHEMAS = {
   'hole': holeSchema,
+  'checked': checkedSchema,
   'override': overrideSchema,
   'override-ended': overrideEndedSchema,
   'issued': issuedSchema,

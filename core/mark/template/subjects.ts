@@ -1,5 +1,5 @@
 import type { Point, Rect } from '../../geometry'
-import type { Catalogue, ScreenArray } from '../../job'
+import { itemName, type Catalogue, type ScreenArray } from '../../job'
 import { mountModels, type ArrayPlan, type Hole, type Position } from '../../mount'
 import type { BoxPlan } from '../../wire'
 
@@ -38,10 +38,20 @@ function plateOf(position: Position, mountOf: (position: Position) => { plate: {
   }]
 }
 
-function cutOutOf({ id, cutout, held, kind }: BoxPlan): TemplateSubject[] {
+function cutOutOf({ id, number, cutout, held, kind }: BoxPlan): TemplateSubject[] {
   if (!held || kind === 'floor' || cutout.height <= 0) return []
   const { width, height } = cutout
-  return [{ ids: [id], kind: 'cut-out', names: [`box ${id}`], at: [{ x: cutout.x + width / 2, y: cutout.y + height / 2 }], outline: { x: -width / 2, y: -height / 2, width, height }, slots: [], holes: [] }]
+  return [
+    {
+      ids: [id],
+      kind: 'cut-out',
+      names: [`box ${itemName({ id, number })}`],
+      at: [{ x: cutout.x + width / 2, y: cutout.y + height / 2 }],
+      outline: { x: -width / 2, y: -height / 2, width, height },
+      slots: [],
+      holes: [],
+    },
+  ]
 }
 
 /**

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+/**
+ * Where the drill met steel: nothing is drilled on until a lead or planner has looked, and has recorded what it is. It
+ * is never overridden.
+ */
+const { hole, label } = defineProps<{ hole: string, label: string }>()
+const store = useWallStore()
+const { built } = useWallPlan()
+const met = computed(
+  () =>
+    built.value.dead.some(made => made.hole === hole && made.result === 'steel')
+    && !built.value.checked.includes(hole),
+)
+const decides = computed(() => store.rights('wall.issue'))
+const found = ref('')
+const picture = ref('')
+const fault = ref('')
+const id = useId()
+function record() {
+  if (!found.value.trim()) return void (fault.value = 'Enter what was found. It is kept in the log.')
+  fault.value = store
+    .record({ kind: 'checked', hole, found: found.value.trim(), ...(picture.value && { photo: picture.value }) })
+    .map(({ message }) => message)
+    .join(' ')
+  if (!fault.value) found.value = picture.value = ''
+}
+</script>
+
+<template>
+  <section
+    v-if="met"
+    class="mt-2 border-l-4 border-stop bg-stop-wash px-2 py-1.5 text-sm"
+    data-testid="steel"
+    aria-label="Steel was hit"
+  >
+    <p class="font-semibold">
+      {{ label }} hit steel. Do not drill on: it can protect a cable or pipe, or be a bar or tendon.
+    </p>
+    <p v-if="!decides" class="mt-1">
+      A lead or planner looks at it and records here what it is. Other plates go on.
+    </p>
+    <form v-else class="mt-1 space-y-2" @submit.prevent="record">
+      <FieldFrame :id="id" label="What was found" :fault="fault">
+        <input
+          :id="id"
+          v-model="found"
+          class="field-input"
+          autocomplete="off"
+          maxlength="120"
+          placeholder="e.g. protection plate over a cable"
+          :aria-invalid="fault !== ''"
+          @input="fault = ''"
+        >
+      </FieldFrame>
+      <PhotoButton
+        class="[&_label]:!min-h-12"
+        :site="store.site"
+        :label="picture ? 'Photo taken' : 'Photo of it'"
+        @taken="picture = $event"
+      />
+      <button type="submit" class="press w-full !min-h-12">
+        Record what was found
+      </button>
+    </form>
+  </section>
+</template>

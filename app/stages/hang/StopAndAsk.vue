@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { stepName } from '~~/core/log'
+
+/** Work stops here with a question; leads and planners see it on the wall and answer it. */
+const { about, question } = defineProps<{
+  /** What it is about: a hole or a step, by its id. */
+  about: string
+  /** The question as it would be asked, for the person to say more. */
+  question: string
+}>()
+const store = useWallStore()
+const { built } = useWallPlan()
+const step = computed(() => stepName({ kind: 'ask', id: about }))
+const asked = computed(() => built.value.steps.find(each => each.step === step.value && !each.done))
+const asking = ref(false)
+const text = ref('')
+const fault = ref('')
+const id = useId()
+watch(() => about, () => { asking.value = false })
+function begin() {
+  text.value = question
+  fault.value = ''
+  asking.value = true
+}
+function send() {
+  const note = text.value.trim()
+  if (!note) return void (fault.value = 'Enter the question.')
+  fault.value = store
+    .record({ kind: 'step', step: step.value, done: false, note })
+    .map(({ message }) => message)
+    .join(' ')
+  if (!fault.value) asking.value = false
+}
+</script>
+
+<template>
+  <p v-if="asked" class="mt-2 text-sm" data-testid="asked">
+    Asked {{ whenOf(asked.at) }} by {{ asked.by }}: leads and planners see it on this wall. The rest goes on.
+  </p>
+  <form v-else-if="asking" class="mt-2 space-y-2" @submit.prevent="send">
+    <FieldFrame :id="id" label="Question to a lead or planner" :fault="fault">
+      <input
+        :id="id"
+        v-model="text"
+        class="field-input"
+        autocomplete="off"
+        maxlength="2000"
+        :aria-invalid="fault !== ''"
+        @input="fault = ''"
+      >
+    </FieldFrame>
+    <div class="grid grid-cols-2 gap-2">
+      <button type="submit" class="press press-first !min-h-12">
+        Ask
+      </button>
+      <button type="button" class="press !min-h-12" @click="asking = false">
+        Cancel
+      </button>
+    </div>
+  </form>
+  <button v-else type="button" class="press mt-2 w-full !min-h-12" @click="begin">
+    Stop and ask
+  </button>
+</template>

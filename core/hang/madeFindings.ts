@@ -1,0 +1,100 @@
+import type { Finding } from '../finding'
+import type { Point } from '../geometry'
+import type { Structure } from '../job'
+import { isAt, type AsBuilt, type MadeHole } from '../log'
+import type { ArrayPlan } from '../mount'
+import { words } from '../units'
+import type { DeadHole } from './dead'
+import { holeSteps, leftBehind, type HoleStep } from './steps'
+
+type Base = Structure['kind']
+
+/** What is said of a hole by what the drill met. */
+const SAYS: Record<MadeHole['result'], string> = {
+  hit: 'was drilled',
+  miss: 'missed',
+  void: 'hit a void',
+  steel: 'hit steel',
+  mortar: 'hit a mortar joint',
+  blown: 'blew out the face',
+  stripped: 'stripped',
+  other: 'cannot be used',
+}
+
+/**
+ * So far a new hole keeps from one that hit and that nothing uses, mm: three diameters of the thickest screws that are
+ * usual.
+ */
+const KEEP_OFF = 30
+
+const STEEL: Partial<Record<Base | 'other', string>> = {
+  concrete: 'a bar or a tendon', other: 'possibly the plate that protects a cable or pipe',
+}
+
+/**
+ * Steel that the drill met: over a stud it is first of all the plate that protects a cable or pipe (NEC 300.4), in
+ * concrete a bar or a tendon. Nothing is planned on until somebody has looked.
+ */
+const steelFinding = (label: string, { hole, x, y, by }: MadeHole, base: Base): Finding => ({
+  stage: 'hang',
+  subject: { kind: 'hole', id: hole },
+  severity: 'stop',
+  code: 'steel-met',
+  message: words`${label} at ${x}, ${y} above floor: ${by} hit steel, ${STEEL[base] ?? STEEL.other!}.`,
+  remedy: words`Do not drill on. A lead or planner looks, and records in Hang what was found, with a photo.`,
+})
+
+const capital = (text: string) => text.replace(/^./, letter => letter.toUpperCase())
+const apart = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y)
+
+const about = ({ hole }: MadeHole) => ({ stage: 'hang', subject: { kind: 'hole', id: hole } }) as const
+
+/** What failed: a stop where something is planned right beside it. */
+function failedFinding(made: MadeHole, label: string, beside: boolean, dead?: DeadHole): Finding {
+  const message = words`${label} at ${made.x} ${SAYS[made.result]}: ${made.note || 'no note'}.`
+  if (beside) {
+    const remedy = words`Leave it empty and survey the spot before drilling beside it.`
+    return { ...about(made), severity: 'stop', code: 'hole-missed', message, remedy }
+  }
+  const { keepOff = KEEP_OFF, fill = 'Fill it' } = dead ?? {}
+  const remedy = words`${capital(fill)}; the plan keeps new holes ${keepOff} away from it.`
+  return { ...about(made), severity: 'note', code: 'hole-dead', message, remedy }
+}
+
+/** What hit, and the plan does not use any more. */
+function unusedFinding(made: MadeHole, step: HoleStep | undefined, beside: boolean): Finding {
+  const off = step ? apart(made, step.hole) : 0
+  return {
+    ...about(made), severity: beside ? 'stop' : 'caution', code: 'hole-unused',
+    message: step
+      ? words`${step.label} was drilled at ${made.x}, ${made.y} above floor, ${off} from its planned position.`
+      : words`The hole drilled at ${made.x}, ${made.y} above floor is no longer in the plan.`,
+    remedy: beside
+      ? words`Move the planned hole at least ${KEEP_OFF} away, or plan a plate that uses the drilled hole.`
+      : words`Fill the hole, or plan a plate that uses it.`,
+  }
+}
+
+/**
+ * What the log says against the plan: holes that missed, and holes that nothing planned uses any more; a stop while
+ * something is planned right beside one.
+ */
+export function hangFindings(
+  arrays: ArrayPlan[], built: AsBuilt, dead: DeadHole[] = [], base: Base = 'wood-stud',
+): Finding[] {
+  const { holes, checked } = built
+  if (holes.length === 0) return []
+  const steps = holeSteps(arrays)
+  const named = new Map(steps.map(step => [step.hole.id, step]))
+  const unused = new Set(leftBehind(arrays, built))
+  return holes.flatMap((made): Finding[] => {
+    const step = named.get(made.hole)
+    const label = step?.label ?? made.hole
+    const known = dead.find(({ entry }) => entry === made.entry)
+    const beside = steps.some(({ hole }) =>
+      apart(hole, made) < (known?.keepOff ?? KEEP_OFF) - 1e-6 && !(hole.made === 'hit' && isAt(hole, made)))
+    if (made.result === 'steel' && !checked.includes(made.hole)) return [steelFinding(label, made, base)]
+    if (made.result !== 'hit') return [failedFinding(made, label, beside, known)]
+    return unused.has(made) ? [unusedFinding(made, step, beside)] : []
+  })
+}
