@@ -6,12 +6,22 @@ import type { EntryOf } from './entry'
 export interface IssuedPlate { screen: string, centre: Point, holes: { id: string, row: string, x: number, y: number }[] }
 
 /** What was issued last of a wall's arrays: each as it was decided then, how far it was shifted, and its plates. */
-export interface Issued { revision: string, id: string, arrays: { array: ScreenArray, shift: Point, plates: IssuedPlate[] }[] }
+export interface Issued {
+  revision: string
+  id: string
+  /** Every hole's name in any of the wall's revisions: a name that was used is not used again. */
+  names?: string[]
+  arrays: { array: ScreenArray, shift: Point, plates: IssuedPlate[] }[]
+}
+
+/** The ids of a plan's holes. */
+export const holeIdsOf = ({ arrays }: { arrays: { positions: { holes?: { id: string }[] }[] }[] }): string[] =>
+  arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes.map(({ id }) => id)))
 
 /** What a frozen revision says of plates and holes. */
-export function issuedOf(revision: string, { id, wall, plan }: StoredRevision): Issued {
+export function issuedOf(revision: string, { id, wall, plan, names = [] }: StoredRevision): Issued {
   const arrays = (wall as unknown as Wall).arrays
-  return { revision, id, arrays: plan.arrays.flatMap(({ id, shift, positions }) => {
+  return { revision, id, names: [...names, ...holeIdsOf(plan)], arrays: plan.arrays.flatMap(({ id, shift, positions }) => {
     const array = arrays.find(each => each.id === id)
     return array ? [{ array, shift, plates: positions.flatMap(({ id: screen, plate, holes = [] }) => plate ? [{ screen, centre: plate.centre, holes: holes.map(({ id, row = '', x, y }) => ({ id, row, x, y })) }] : []) }] : []
   }) }

@@ -9,6 +9,7 @@ import { counted, words, type UnitSystem } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
 import { holesOfStrip, stripsFor, type Strip } from './carrier'
 import { carrierFindings, stripClear } from './carrierFindings'
+import { numberOfHole, withLastingNames } from './lastingNames'
 import { holeId, madeFindings, marked, withMade } from './made'
 import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
@@ -96,10 +97,9 @@ function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Co
   const fastener = fastenerOf(array, catalogue)
   const drilling = pilotOf(fastener, wall, mount.plate.thickness, units)
   const fixed = new Set(holes.filter(({ fixed }) => fixed).map(({ id }) => id))
-  const inRow = new Map<string, number>()
   return marked(seated.map(({ stays: _, ...hole }): Hole => {
-    const rank = (inRow.get(hole.row) ?? 0) + 1
-    inRow.set(hole.row, rank)
+    // What it was called when it was issued, wherever in its row it is now.
+    const rank = numberOfHole(hole.id)
     const made = built.holes.some(each => each.hole === hole.id && each.result === 'hit')
     return { ...hole, ...fixed.has(hole.id) && substrate.at(hole.x, hole.y), ...drilling, rank, ...fastener && { fastener: fastener.id }, ...fixed.has(hole.id) && !made && { byHand: true } }
   }), built)
@@ -174,7 +174,8 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing, built:
     const byHand = own?.lateralShift !== undefined || own?.heightShift !== undefined
     return { ...cell, id: idOf(array, cell), plate: { centre, rect: plateRect(centre, mount), ...plates[n]!, byHand, held }, holes, ...bolts && { bolts } }
   })
-  return { mounted, strips }
+  const named = standingArray(array, built) ? mounted : withLastingNames(array.id, mounted, built)
+  return { mounted: named, strips }
 }
 
 /** The plates and holes of a placed array without its findings; an empty list where a screen has no mount. */

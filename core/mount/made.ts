@@ -22,8 +22,12 @@ const PLAY = 1
 /** The holes of a screen's plate in the log, each with its row. */
 function madeFor(screen: string, mount: Mount, { holes }: AsBuilt): Pin['made'] {
   if (holes.length === 0) return []
-  const rows = new Map(mount.needs.rows.flatMap(row => Array.from({ length: mount.needs.members }, (_, n) => [holeId(screen, row, n + 1), row] as const)))
-  return holes.flatMap(made => rows.has(made.hole) ? [{ ...made, row: rows.get(made.hole)! }] : [])
+  const rowOf = (id: string) => mount.needs.rows.find(row =>
+    id.startsWith(`${screen}-${row}-`) && /^\d+$/.test(id.slice(screen.length + row.length + 2)))
+  return holes.flatMap((made) => {
+    const row = rowOf(made.hole)
+    return row === undefined ? [] : [{ ...made, row }]
+  })
 }
 
 /**

@@ -1,5 +1,5 @@
 import { arraysOf, idOfFrozen, type Job, type PlanContext, type Site, type Wall } from '../job'
-import type { AsBuilt } from '../log'
+import { holeIdsOf, type AsBuilt } from '../log'
 import type { WallPlan } from '../plan'
 import { PROGRAM } from '../program'
 
@@ -20,6 +20,8 @@ export interface Frozen extends PlanContext {
   program: string
   /** The revision before it, from which as little as could be was changed. */
   after?: string
+  /** Names that holes had in earlier revisions and not in this one: none of them is used again. */
+  names?: string[]
   site: Pick<Site, 'id' | 'name' | 'units'>
   wall: Wall
   built: FrozenBuilt
@@ -43,14 +45,17 @@ function wallOf({ revisions: _, ...wall }: Wall): Wall {
 export function freeze(
   wall: Wall,
   { catalogue, rules, site }: Pick<Job, 'catalogue' | 'rules' | 'site'>,
-  { holes, dead, disputed, checked, hung, overrides }: AsBuilt,
+  { holes, dead, disputed, checked, hung, overrides, issued }: AsBuilt,
   plan: WallPlan,
   after?: string,
 ): Frozen {
+  const planned = new Set(holeIdsOf(plan))
+  const earlier = (issued?.names ?? []).filter(name => !planned.has(name))
   const told = JSON.parse(
     JSON.stringify({
       program: PROGRAM,
       ...(after !== undefined && { after }),
+      ...(earlier.length > 0 && { names: earlier }),
       site: { id: site.id, name: site.name, units: site.units },
       wall: wallOf(wall),
       catalogue,

@@ -1,0 +1,59 @@
+import type { AsBuilt } from '../log'
+import { holeId } from './made'
+import type { MountedCell } from './position'
+
+const apart = (a: { x: number, y: number }, b: { x: number, y: number }) => Math.hypot(a.x - b.x, a.y - b.y)
+
+/** A hole that is nearer to an issued one than a tape shows is that one, mm. */
+const SAME = 0.5
+
+/** The number at the end of a hole's id, by which people call it. */
+export const numberOfHole = (id: string): number => Number(/-(\d+)$/.exec(id)?.[1] ?? 0)
+
+interface Named { id: string, screen: string, row: string, x: number, y: number }
+
+/** What was issued of an array and is in the wall: each hole by the name that it has on paper and on the wall. */
+function knownOf(array: string, { issued, holes }: AsBuilt): Named[] {
+  const plates = issued?.arrays.find(each => each.array.id === array)?.plates ?? []
+  const planned = plates.flatMap(({ screen, holes }) => holes.map(hole => ({ ...hole, screen })))
+  const made = holes.flatMap(({ hole: id, x, y, result }) => {
+    const at = planned.find(each => each.id === id)
+    return at && result === 'hit' ? [{ ...at, x, y }] : []
+  })
+  const isMade = new Set(made.map(({ id }) => id))
+  return [...made, ...planned.filter(({ id }) => !isMade.has(id))]
+}
+
+/**
+ * The holes of an array by names that last: one that stays where it was issued or made keeps its name, one that moves
+ * takes that of the nearest which is gone, and one that is new gets a number that none of its row ever had.
+ *
+ * @param cells in whose plates holes are named by their order along the wall
+ */
+export function withLastingNames(array: string, cells: MountedCell[], built: AsBuilt): MountedCell[] {
+  const known = knownOf(array, built)
+  if (known.length === 0) return cells
+  const names = new Map<object, string>()
+  const free = new Set(known)
+  const take = (hole: object, named: Named) => {
+    names.set(hole, named.id)
+    free.delete(named)
+  }
+  const all = cells.flatMap(({ id: screen, holes }) => holes.map(hole => ({ screen, hole })))
+  for (const { screen, hole } of all) {
+    const there = [...free].find(each => each.screen === screen && each.row === hole.row && apart(each, hole) <= SAME)
+    if (there) take(hole, there)
+  }
+  for (const { screen, hole } of all.filter(({ hole }) => !names.has(hole))) {
+    const near = [...free].filter(each => each.screen === screen && each.row === hole.row)
+      .sort((a, b) => apart(a, hole) - apart(b, hole))[0]
+    if (near) take(hole, near)
+  }
+  const used = new Set([...known.map(({ id }) => id), ...built.issued?.names ?? [], ...built.holes.map(({ hole }) => hole)])
+  return cells.map(({ holes, ...cell }) => ({ ...cell, holes: holes.map((hole) => {
+    let id = names.get(hole)
+    for (let n = 1; id === undefined; n++) if (!used.has(holeId(cell.id, hole.row, n))) id = holeId(cell.id, hole.row, n)
+    used.add(id)
+    return id === hole.id && numberOfHole(id) === hole.rank ? hole : { ...hole, id, rank: numberOfHole(id) }
+  }) }))
+}
