@@ -89,7 +89,7 @@ export default defineNuxtConfig({
     // Of fewer and larger files a page is there sooner: a wall's asked for some two hundred.
     build: {
       rollupOptions: {
-        treeshake: LEAN, output: { experimentalMinChunkSize: 8_000, manualChunks: packageApart },
+        treeshake: LEAN, output: { experimentalMinChunkSize: 3_000, manualChunks: packageApart },
       },
     },
     worker: { format: 'es', rollupOptions: { treeshake: LEAN } },

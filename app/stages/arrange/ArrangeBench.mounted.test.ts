@@ -190,21 +190,22 @@ describe('Arrange, by alternatives', () => {
     await press('Array')
     await fill('Columns', '2')
     await press('All')
-    await expect.poll(() => document.querySelector('[data-alternative=b]')).not.toBeNull()
+    await expect.poll(() => document.querySelector('[data-alternative^=b]')).not.toBeNull()
     await fireEvent.change(field('Name of alternative B'), { target: { value: 'Narrow' } })
     await says('[data-finding=alternative-open]', 'has not chosen one yet')
     await press('Compare')
-    await says('[data-way=a]', 'Screens9')
-    await says('[data-way=b]', 'Screens6')
-    expect(said('[data-way=b]')).toContain('Size2043.4 × 1729.8 mm')
-    expect(said('[data-way=b]')).toContain('Holes24')
-    const of = (id: string) => document.querySelector<HTMLElement>(`[data-alternative=${id}]`)!
+    await says('[data-way^=a]', 'Screens9')
+    await says('[data-way^=b]', 'Screens6')
+    expect(said('[data-way^=b]')).toContain('Size2043.4 × 1729.8 mm')
+    expect(said('[data-way^=b]')).toContain('Holes24')
+    const of = (id: string) => document.querySelector<HTMLElement>(`[data-alternative^=${id}]`)!
     await press('Choose', of('a'))
     await says('[data-finding=alternative-open]', 'chose “A”, but this plan is “Narrow”')
     await press('Show', of('a'))
     await expect.poll(() => said('[data-finding=alternative-open]')).toBe('')
-    const arrays = [{ columns: 3, alternative: 'a' }, { columns: 2, alternative: 'b' }]
-    const alternatives = [{ id: 'a' }, { id: 'b', name: 'Narrow' }]
-    expect(store.wall).toMatchObject({ alternative: 'a', chosen: 'a', arrays, alternatives })
+    const [a, b] = store.wall!.alternatives!.map(({ id }) => id)
+    const arrays = [{ columns: 3, alternative: a }, { columns: 2, alternative: b }]
+    const alternatives = [{ id: a, name: 'A' }, { id: b, name: 'Narrow' }]
+    expect(store.wall).toMatchObject({ alternative: a, chosen: a, arrays, alternatives })
   })
 })
