@@ -178,7 +178,9 @@ describe('wt sheet, templates and diff', { timeout: 90_000 }, () => {
     const out = join(folder, 'sheet.pdf')
     expect(await wt('sheet', file(), '--revision', 'A', '--out', out))
       .toMatchObject({ status: 0, stdout: '', stderr: '' })
-    expect((await pdfText(readFileSync(out))).flat().join(' ')).toContain('Revision A · issued 18.11.2026 by Isla Brandt')
+    expect((await pdfText(readFileSync(out))).flat().join(' ')).toContain(
+      'Revision A · issued 18 Nov 2026 by Isla Brandt',
+    )
     expect((await wt('sheet', file(), '--as', 'json')).stdout).toContain('"revision": "C"')
     expect((await wt('sheet', file(), '--revision', 'draft', '--as', 'json')).stdout).toContain('"revision": null')
     expect(await wt('sheet', file(), '--revision', 'Q'))

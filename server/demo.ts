@@ -9,7 +9,7 @@ import { withFrozen } from '../core/revision'
 import { atomically } from './database/atomically'
 import type { Database } from './database/perDatabase'
 import { keepFile } from './files/siteFiles'
-import { importModels, readCatalogue } from './repositories/catalogue'
+import { importModels, readCatalogue, SAMPLE, wasEmptied } from './repositories/catalogue'
 import { publish, readProgramme, saveSettings } from './repositories/programme'
 import { exportJob, importJob, listPlaces, listSites } from './repositories/sites'
 import { addFile } from './repositories/siteFiles'
@@ -18,18 +18,34 @@ import { MODEL_KINDS, modelsOf, SHELVES } from '../core/catalogue'
 
 const folder = () => resolve(process.env.WT_DEMO_FOLDER || 'demo')
 
+/** A model without what the demo has of it in stock: a firm that begins has nothing. */
+function withoutStock(model: object): object {
+  const { stock: _, ...figures } = model as { stock?: number }
+  return figures
+}
+
 /**
  * Puts the catalogue of invented makers that ships with the product into a database, of each kind of model that it has
- * none of.
+ * none of. The demo's has a stock; another firm's is a sample, which it can take out again.
  */
-export function seedCatalogue(db: Database): void {
+export function addShippedCatalogue(db: Database, isDemo = false): void {
   const kept = readCatalogue(db)
   const missing = MODEL_KINDS.filter(kind => kept[SHELVES[kind]].length === 0)
   if (missing.length === 0) return
   const shipped = JSON.parse(readFileSync(join(folder(), 'catalogue.json'), 'utf8')) as Catalogue
+  const at = new Date().toISOString()
   atomically(db, () => {
-    for (const kind of missing) importModels(db, kind, modelsOf(shipped, kind), 'Demo', new Date().toISOString())
+    for (const kind of missing) {
+      const models = modelsOf(shipped, kind)
+      if (isDemo) importModels(db, kind, models, 'Demo', at)
+      else importModels(db, kind, models.map(withoutStock), SAMPLE, at)
+    }
   })
+}
+
+/** Begins the catalogue of a firm; one that a person emptied stays empty. */
+export function seedCatalogue(db: Database): void {
+  if (!wasEmptied(db)) addShippedCatalogue(db, process.env.WT_DEMO === '1')
 }
 
 /** Loads the demo’s sites into a database that has none, and tells whether it had. */

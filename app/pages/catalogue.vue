@@ -64,6 +64,21 @@ async function save(next: Model) {
     said.value = [refused.message, ...refused.faults.map(({ path, message }) => `${path} ${message}.`)].join(' ')
   }
 }
+/** Models that ship with the product and that nobody has made his own. */
+const sample = computed(
+  () => Object.values(house.value?.kept ?? {}).filter(({ savedBy }) => savedBy === 'Sample').length,
+)
+async function changeSample(method: 'DELETE' | 'POST') {
+  try {
+    const { held = 0 } = await api<{ held?: number }>('/catalogue/sample', { method })
+    await load()
+    look(kind.value)
+    said.value = held > 0 ? `${held} sample models stay: sites use them.` : ''
+  }
+  catch (error) {
+    said.value = (error as Error).message
+  }
+}
 async function bringIn(taken: Model[]) {
   try {
     await api(`/catalogue/${kind.value}/import`, { method: 'POST', body: { models: taken } })
@@ -100,6 +115,25 @@ useHead({ title: 'Catalogue · Wide Trellis' })
             Catalogue
           </h1>
           <BenchPanels class="flex-1" :model-value="kind" :panels="MODEL_KINDS.map(id => ({ id, title: KINDS[id].names }))" label="Model types" @update:model-value="look" />
+        </div>
+        <div
+          v-if="session.may('firm.catalogue') && (sample > 0 || models.length === 0)"
+          class="flex flex-wrap items-center gap-2 border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm"
+          data-testid="sample"
+        >
+          <p v-if="sample > 0" class="flex-1">
+            <b>Sample:</b> {{ sample }} models here are invented. Plan real walls with your own, from the makers’ data
+            sheets.
+          </p>
+          <p v-else class="flex-1">
+            No models yet. Import them, or load the sample and copy a model from it.
+          </p>
+          <button v-if="sample > 0" type="button" class="press" @click="changeSample('DELETE')">
+            Start empty
+          </button>
+          <button v-else type="button" class="press" @click="changeSample('POST')">
+            Load sample
+          </button>
         </div>
         <ModelTable v-model:search="search" v-model:shown="shown" v-model:chosen="chosen" class="flex-1" :kind="kind" :models="models" :used-by="id => usedBy(id).length" :unkept="id => keyOf(id) in drafts" />
         <div class="flex flex-wrap gap-2">

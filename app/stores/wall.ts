@@ -17,6 +17,7 @@ import { deviceId } from '../utils/deviceId'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
 import { newId } from '../utils/newId'
 import { share } from '../utils/share'
+import { siteZone } from '../utils/whenOf'
 import { withModels } from '../utils/withModels'
 
 /** Another person's state of a wall that was saved while this browser had changes of its own. */
@@ -124,6 +125,7 @@ export const useWallStore = defineStore('wall', () => {
   function receive(state: ServerWall, unsent: LogEntry[]) {
     const known = new Set(state.job.log.map(({ id }) => id))
     server.value = share(server.value, state)
+    siteZone.value = state.job.site.zone
     log.value = share(log.value, state.job.log)
     unsentLog.value = share(unsentLog.value, unsent.filter(({ id }) => !known.has(id)))
   }

@@ -170,7 +170,23 @@ describe('a handover', () => {
   it('is drawn with all that it is made of, over as many pages as it takes', () => {
     const { pages } = drawHandover(of, { paper: 'a4', units: 'metric' })
     const all = pages.flatMap(texts)
-    for (const part of ['Open items', 'Sign-off', 'Mara Lind, harbour office, 10.10.2024', 'Holes, as built and as planned', 'Seams, steps and levels', 'Loads and cautions', 'Fasteners', 'Circuits', 'Cable schedule', 'Screens', 'KL46-2610-2215', 'Removal steps', 'Inspections', 'Snags']) expect(all.some(text => text.includes(part))).toBe(true)
+    for (const part of [
+      'Open items',
+      'Sign-off',
+      'Mara Lind, harbour office, 10 Oct 2024',
+      'Holes, as built and as planned',
+      'Seams, steps and levels',
+      'Loads and cautions',
+      'Fasteners',
+      'Circuits',
+      'Cable schedule',
+      'Screens',
+      'KL46-2610-2215',
+      'Removal steps',
+      'Inspections',
+      'Snags',
+    ])
+      expect(all.some(text => text.includes(part))).toBe(true)
     // A screen that was replaced has the serial number of the one that hangs there now.
     expect(all).not.toContain('KL46-2409-1055')
     expect(texts(pages.at(-1)!)).toContain(`page ${pages.length} of ${pages.length}`)

@@ -1,3 +1,4 @@
+import { dateText } from '../dates'
 import type { Finding } from '../finding'
 import type { PlateUse } from '../mount'
 import { CASE_NAMES } from '../fix'
@@ -6,7 +7,7 @@ import { RESULT_NAMES, type AsBuilt, type LogEntry } from '../log'
 import { drawWall } from '../mark/sheet'
 import type { Shown } from '../mark/sheet/drawing'
 import { chosenFigure } from '../rules'
-import { dayOf, flowed, INK, PAPERS, qrCode, scaleFor, type Block, type PaperName, type Sheet } from '../sheet'
+import { flowed, INK, PAPERS, qrCode, scaleFor, type Block, type PaperName, type Sheet } from '../sheet'
 import { group, line, type Shape } from '../svg'
 import { formatLength, textToString, type Text, type UnitSystem } from '../units'
 import { isOutside, scheduleOf } from '../wire'
@@ -18,7 +19,7 @@ import { recordOf, stillOpen, type ClosingRecord } from './record'
 
 /** What a handover is made of: the wall as it is planned with what was made, what was issued, and the log. */
 export interface HandedOver {
-  site: Pick<Site, 'id' | 'name' | 'units' | 'contacts'>
+  site: Pick<Site, 'id' | 'name' | 'units' | 'contacts' | 'zone'>
   wall: Wall
   /** The plan with what was made in its place. */
   plan: Shown
@@ -64,7 +65,12 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
   const { site, wall, plan, catalogue, revision, built } = of
   const { record, compared, missing, inspection } = handoverOf(of)
   const paper = PAPERS[name]
-  const [show, fine, tell, day] = [(mm: number) => formatLength(mm, units, {}), (mm: number) => formatLength(mm, units, { decimals: 1, denominator: 32 }), (text: Text) => textToString(text, units), (at: string) => dayOf(at, units)]
+  const [show, fine, tell, day] = [
+    (mm: number) => formatLength(mm, units, {}),
+    (mm: number) => formatLength(mm, units, { decimals: 1, denominator: 32 }),
+    (text: Text) => textToString(text, units),
+    (at: string) => dateText(at, site.zone ?? 'UTC'),
+  ]
   const screens = plan.arrays.flatMap(({ id, name, positions }) => positions.map(position => ({ ...position, array: id, label: plan.arrays.length > 1 ? `${name} R${position.row} C${position.column}` : `R${position.row} C${position.column}` })))
   const screenLabel = new Map(screens.map(({ id, label }) => [id, label]))
   const nameOf = (list: { id: string, name?: string | undefined }[], id: string | undefined) => list.find(each => each.id === id)?.name ?? id ?? ''

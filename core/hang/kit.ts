@@ -91,11 +91,39 @@ function screws({ catalogue }: KitOf, placed: Placed[]): KitItem[] {
 
 function largeParts(of: KitOf): KitItem[] {
   const placed = placedIn(of)
-  const strips = of.arrays.flatMap(({ strips }) => strips)
+  const strips = of.arrays.flatMap(({ id, strips }) =>
+    strips.map(strip => ({ ...strip, thickness: of.wall.arrays.find(array => array.id === id)?.carrier?.thickness })))
   return [
-    ...counted(placed, ({ position, array }) => mountModels(array, of.catalogue)(position)?.id ?? '').filter(({ key }) => key !== '').map(({ key, count }): KitItem => ({ isModel: true, id: `mount-${key}`, group: 'mounts', name: words`${of.catalogue.mounts.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`One per display.` })),
-    ...counted(strips, ({ of: kind, rect }) => `${kind === 'board' ? 'board' : 'rail'} ${Math.round(rect.width)} ${Math.round(rect.height)}`).map(({ item, key, count }): KitItem => ({ id: `strip-${key.replaceAll(' ', '-')}`, group: 'mounts', name: words`${item.of === 'board' ? 'Board' : 'Rail'} ${item.rect.width} × ${item.rect.height}`, count, spare: 0, why: words`Cut to this length.` })),
-    ...counted(placed, ({ position }) => position.model).map(({ key, count }): KitItem => ({ isModel: true, id: `display-${key}`, group: 'displays', name: words`${of.catalogue.displays.find(({ id }) => id === key)?.name ?? key}`, count, spare: 0, why: words`Unpack, inspect and measure all of them before lifting any.` })),
+    ...counted(placed, ({ position, array }) => mountModels(array, of.catalogue)(position)?.id ?? '')
+      .filter(({ key }) => key !== '')
+      .map(({ key, count }): KitItem => ({
+        isModel: true,
+        id: `mount-${key}`,
+        group: 'mounts',
+        name: words`${of.catalogue.mounts.find(({ id }) => id === key)?.name ?? key}`,
+        count,
+        spare: 0,
+        why: words`One per display.`,
+      })),
+    ...counted(strips, ({ of: kind, rect, thickness }) =>
+      `${kind === 'board' ? 'board' : 'rail'} ${Math.round(rect.width)} ${Math.round(rect.height)} ${thickness ?? ''}`.trim(),
+    ).map(({ item, key, count }): KitItem => ({
+      id: `strip-${key.replaceAll(' ', '-')}`,
+      group: 'mounts',
+      name: words`${item.of === 'board' ? 'Board' : 'Rail'} ${item.rect.width} × ${item.rect.height}${item.thickness === undefined ? [] : words`, ${item.thickness} thick`}`,
+      count,
+      spare: 0,
+      why: words`Cut to this length.`,
+    })),
+    ...counted(placed, ({ position }) => position.model).map(({ key, count }): KitItem => ({
+      isModel: true,
+      id: `display-${key}`,
+      group: 'displays',
+      name: words`${of.catalogue.displays.find(({ id }) => id === key)?.name ?? key}`,
+      count,
+      spare: 0,
+      why: words`Unpack, inspect and measure all of them before lifting any.`,
+    })),
   ]
 }
 

@@ -13,7 +13,7 @@ export const USUAL_CARRIERS: Record<Carrier['kind'], Carrier> = {
   board: { kind: 'board', thickness: 18, bolt: { tension: 900, shear: 800 } },
 }
 
-/** So far a rail or a board goes past the last member that it is fixed to, mm. */
+/** So far a rail goes past the last member that it is fixed to, and past its last bolt, mm. */
 const END = 50
 /** A board goes so far above and below the plates, and is fixed so far in from its edges, at most so far apart, mm. */
 const BOARD = { past: 60, inset: 30, apart: 400 }
@@ -90,6 +90,18 @@ function boltsOf(plates: Carried[], rows: string[]): Bolt[] {
     .map(({ from, to }) => ({ x: x + (from + to) / 2, share: 1 / (mount.needs.members * rows.length) })))
 }
 
+const railEnds = (places: number[]): number[] => places.flatMap(x => [x - END, x + END])
+/** A board is no wider than its plates, or than half a member beyond its outer screws. */
+const boardEnds = (plates: Carried[], zones: FixingZone[], members: Member[]): number[] => [
+  ...plates.flatMap(({ x, mount: { plate } }) => [x - plate.width / 2, x + plate.width / 2]),
+  ...zones.flatMap(({ index, centre }) => {
+    const { width, plies } = members[index]!
+    return [centre - width / plies / 2, centre + width / plies / 2]
+  }),
+]
+const extentOf = (ends: number[], wallWidth: number): [number, number] =>
+  [Math.max(Math.min(...ends), 0), Math.min(Math.max(...ends), wallWidth)]
+
 /** A strip through some rows of slots of the plates in one row of the array. */
 function stripOf(plates: Carried[], of: string, rows: string[], { from, to, heights }: { from: number, to: number, heights: number[] }, zones: FixingZone[], members: Member[], wallWidth: number): Strip {
   const standing = zones.filter(({ index }) => heights.every(y => standsAt(members[index]!, y)))
@@ -97,8 +109,10 @@ function stripOf(plates: Carried[], of: string, rows: string[], { from, to, heig
   const found = supportsFor(bolts, standing)
   const centres = found.zones.map(({ centre }) => centre)
   const { shares, bending } = sharesAt(bolts, centres)
-  const ends = [...centres, ...bolts.map(({ x }) => x)]
-  const [left, right] = [Math.max(Math.min(...ends) - END, 0), Math.min(Math.max(...ends) + END, wallWidth)]
+  const [left, right] = extentOf(
+    of === 'board' ? boardEnds(plates, found.zones, members) : railEnds([...centres, ...bolts.map(({ x }) => x)]),
+    wallWidth,
+  )
   return {
     row: plates[0]!.row, of, held: found.held, bending, heights, bolts: bolts.map(({ x }) => x),
     rect: { x: left, y: from, width: right - left, height: to - from },

@@ -22,7 +22,7 @@ export interface Frozen extends PlanContext {
   after?: string
   /** Names that holes had in earlier revisions and not in this one: none of them is used again. */
   names?: string[]
-  site: Pick<Site, 'id' | 'name' | 'units'>
+  site: Pick<Site, 'id' | 'name' | 'units' | 'zone'>
   wall: Wall
   built: FrozenBuilt
   plan: FrozenPlan
@@ -56,7 +56,7 @@ export function freeze(
       program: PROGRAM,
       ...(after !== undefined && { after }),
       ...(earlier.length > 0 && { names: earlier }),
-      site: { id: site.id, name: site.name, units: site.units },
+      site: { id: site.id, name: site.name, units: site.units, ...(site.zone !== undefined && { zone: site.zone }) },
       wall: wallOf(wall),
       catalogue,
       rules,

@@ -1,6 +1,7 @@
+import { dateText } from '../dates'
 import { drawWall, type View } from '../mark/sheet'
 import {
-  dayOf, drawGrid, footLine, gridHeight, INK, label, PAPERS, scaleBar, scaleFor, STOP, type GridColumn,
+  drawGrid, footLine, gridHeight, INK, label, PAPERS, scaleBar, scaleFor, STOP, type GridColumn,
   type PaperName, type Sheet,
 } from '../sheet'
 import { circle, group, line, type Shape } from '../svg'
@@ -56,11 +57,29 @@ export function drawDifference(before: SheetSource, after: SheetSource, differen
   const rows = differenceRows(difference, before, after, units, precision).map(({ what, label, before, after, by }) => [what, label, before, after, by])
   const made = after.plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes)).filter(hole => hole.made === 'hit').length
   const told = `${difference.change.plates.length} plates and ${difference.moved.length} marks moved, ${difference.added.length} new, ${difference.gone.length} removed${difference.redrilled.length > 0 ? `, ${difference.redrilled.length} with a different bit or depth` : ''}. ${made} holes already drilled at issue stay in place.`
-  const head = group({},
-    label(`${after.site.name} · ${after.wall.name}: from ${named(before)} to ${named(after)}`, margin, margin + 4.5, 4.8, { 'font-weight': 600 }),
-    label([before, after].map(({ issue }) => issue ? `${issue.revision}: ${dayOf(issue.at, units)}, ${issue.by}` : 'draft').join(' · '), width - margin, margin + 4.5, 3, { 'text-anchor': 'end' }),
+  const head = group(
+    {},
+    label(
+      `${after.site.name} · ${after.wall.name}: from ${named(before)} to ${named(after)}`,
+      margin,
+      margin + 4.5,
+      4.8,
+      { 'font-weight': 600 },
+    ),
+    label(
+      [before, after]
+        .map(({ issue }) =>
+          issue ? `${issue.revision}: ${dateText(issue.at, issue.zone ?? 'UTC')}, ${issue.by}` : 'draft',
+        )
+        .join(' · '),
+      width - margin,
+      margin + 4.5,
+      3,
+      { 'text-anchor': 'end' },
+    ),
     label(told, margin, margin + 10, 3),
-    line(margin, margin + HEAD - 3, width - margin, margin + HEAD - 3, { 'stroke': INK, 'stroke-width': 0.4 }))
+    line(margin, margin + HEAD - 3, width - margin, margin + HEAD - 3, { 'stroke': INK, 'stroke-width': 0.4 }),
+  )
   const columns = COLUMNS(width - 2 * margin)
   const room = (top: number) => Math.max(0, Math.floor((height - margin - FOOT - top) / gridHeight(0)) - 1)
   const bodies: Shape[] = []

@@ -13,8 +13,25 @@ export interface SheetSource extends Pick<Frozen, 'site' | 'rules' | 'wall' | 'c
 /** What is asked for where the plan of the moment is wanted and no revision. */
 export const DRAFT = 'draft'
 
-const ofRevision = ({ frozen, revision, by, at, note }: ReturnType<typeof revisionsOf>[number] & { frozen: Frozen }): SheetSource => ({
-  site: frozen.site, rules: frozen.rules, wall: frozen.wall, catalogue: frozen.catalogue, plan: frozen.plan, issue: { revision, by, at, ...note !== undefined && { note } },
+const ofRevision = ({
+  frozen,
+  revision,
+  by,
+  at,
+  note,
+}: ReturnType<typeof revisionsOf>[number] & { frozen: Frozen }): SheetSource => ({
+  site: frozen.site,
+  rules: frozen.rules,
+  wall: frozen.wall,
+  catalogue: frozen.catalogue,
+  plan: frozen.plan,
+  issue: {
+    revision,
+    by,
+    at,
+    ...(note !== undefined && { note }),
+    ...(frozen.site.zone !== undefined && { zone: frozen.site.zone }),
+  },
 })
 
 /** The plan of the moment, to be looked at and not to be drilled from. */

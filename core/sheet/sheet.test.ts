@@ -60,6 +60,8 @@ it('takes a scale as it is written on drawings, and nothing else', () => {
 })
 
 it('is named by its revision, when and by whom, or is a draft', () => {
-  const issue = { revision: 'B', at: '2026-11-19T08:26:00Z', by: 'Odd Varga' }
-  expect([issueLine(issue, 'metric'), issueLine(issue, 'imperial'), issueLine(undefined, 'metric')]).toEqual(['Revision B · issued 19.11.2026 by Odd Varga', 'Revision B · issued 11/19/2026 by Odd Varga', 'Draft: not issued'])
+  const issue = { revision: 'B', at: '2026-11-19T23:26:00Z', by: 'Odd Varga' }
+  expect([issueLine(issue), issueLine({ ...issue, zone: 'Europe/Oslo' }), issueLine(undefined)]).toEqual([
+    'Revision B · issued 19 Nov 2026 by Odd Varga', 'Revision B · issued 20 Nov 2026 by Odd Varga', 'Draft: not issued',
+  ])
 })

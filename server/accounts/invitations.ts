@@ -58,13 +58,23 @@ export function codeForFirm(accounts: Accounts, now: Date): string {
   return code
 }
 
+/** A code as it was printed, in whatever case it is entered and with or without its dashes. */
+const printedCode = (typed: string): string =>
+  typed.toLowerCase().replace(/[^a-z0-9]/g, '').replace(/(.{4})(?=.)/g, '$1-')
+
 /**
  * The invitation that a secret opens.
  *
  * @throws 404 where there is none, 410 where it was used, has ended or was taken back
  */
 export function openInvitation(accounts: Accounts, secret: string, kinds: Invitation['kind'][], now: Date): Invitation {
-  const found = accounts.select().from(invitations).where(eq(invitations.secret, digest(secret.trim()))).get()
+  const bySecret = (secret: string) =>
+    accounts
+      .select()
+      .from(invitations)
+      .where(eq(invitations.secret, digest(secret)))
+      .get()
+  const found = bySecret(secret.trim()) ?? bySecret(printedCode(secret))
   if (!found || !kinds.includes(found.kind)) throw kinds.includes('firm') ? apiError(404, 'wrong-code', 'This is not the code that the server printed when it started. Check the server’s output.') : notFound('this link. Ask a planner of your firm for a new one')
   const gone = (why: string) => apiError(410, 'link-ended', `${why} Ask a planner of your firm for a new one.`)
   if (found.usedAt !== null) throw gone(found.kind === 'firm' ? 'This code has already been used.' : 'This link has already been used. Sign in with the password that was set with it.')

@@ -36,6 +36,8 @@ export const ROUTE_RIGHTS: Record<string, Wanted> = {
   'POST /api/rules/touched': 'firm.rules',
   'GET /api/catalogue': 'firm.read',
   'GET /api/catalogue/:kind': 'firm.read',
+  'DELETE /api/catalogue/sample': 'firm.catalogue',
+  'POST /api/catalogue/sample': 'firm.catalogue',
   'PUT /api/catalogue/:kind': 'firm.catalogue',
   'POST /api/catalogue/:kind/import': 'firm.catalogue',
   'POST /api/catalogue/:kind/stock': 'firm.stock',

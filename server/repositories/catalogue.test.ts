@@ -4,7 +4,8 @@ import { d46, exampleJob, exampleWall, m1 } from '../../tests/fixtures/job'
 import { refused } from '../../tests/fixtures/refused'
 import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
-import { importModels, readCatalogue, saveModel } from './catalogue'
+import { seedCatalogue } from '../demo'
+import { importModels, readCatalogue, removeSample, saveModel } from './catalogue'
 import { importJob } from './sites'
 import { moveStock, moveStockTo, readStock, stockByPlace, stockMoves } from './stock'
 import { readWall, saveWall } from './walls'
@@ -96,5 +97,29 @@ describe('the stock', () => {
     expect(refused(() => moveStock(db, 'fastener', 'none', 1, 'Odd', AT)).status).toBe(404)
     for (const tamper of [sql`UPDATE stock SET change = 1`, sql`DELETE FROM stock`]) expect(() => db.run(tamper)).toThrow()
     expect(readStock(db)).toEqual({ 'fastener/lag': 40 })
+  })
+})
+
+describe('the sample that a new firm begins with', () => {
+  it('has no stock, is taken out but for what sites hold, and does not come back by itself', () => {
+    seedCatalogue(db)
+    const shipped = readCatalogue(db)
+    expect(shipped.displays.length).toBeGreaterThan(3)
+    expect([shipped.stock, new Set(Object.values(shipped.kept).map(({ savedBy }) => savedBy))]).toEqual([
+      {},
+      new Set(['Sample']),
+    ])
+    const [own, other] = shipped.displays
+    saveModel(db, 'display', { ...own, name: 'Our own' }, 1, 'Isla', AT)
+    importJob(db, { ...exampleJob(), catalogue: { ...exampleJob().catalogue, displays: [d46, other!] } }, 'Isla', AT)
+    expect(removeSample(db).held).toBeGreaterThan(0)
+    expect(readCatalogue(db).displays.map(({ name }) => name)).toEqual(['Our own', other!.name])
+  })
+
+  it('stays out of a catalogue that was emptied', () => {
+    seedCatalogue(db)
+    removeSample(db)
+    seedCatalogue(db)
+    expect(readCatalogue(db).displays).toEqual([])
   })
 })

@@ -91,6 +91,29 @@ export function saveModel(db: Database, kind: ModelKind, model: unknown, version
   return db.transaction(() => keepModel(db, kind, model as Model, version, by, at, () => heldBySites(db)), { behavior: 'immediate' })
 }
 
+/** By whom the models are that ship with the product, until a person saves them as his own. */
+export const SAMPLE = 'Sample'
+
+/** Whether a catalogue has no model although it had: a person took them out. */
+export const wasEmptied = (db: Database): boolean =>
+  allModels(db).all().length === 0 && db.get(sql`SELECT seq FROM sqlite_sequence WHERE name = 'models'`) !== undefined
+
+/**
+ * Takes the sample out of the catalogue: the models that shipped with the product, that nobody has saved since and no
+ * site holds.
+ *
+ * @returns how many stay because a site holds them
+ */
+export function removeSample(db: Database): { removed: number, held: number } {
+  return db.transaction(() => {
+    const held = heldBySites(db)
+    const sample = allModels(db).all().filter(({ savedBy }) => savedBy === SAMPLE)
+    const free = sample.filter(({ kind, id }) => !held.has(`${kind}/${id}`))
+    for (const { key } of free) db.delete(models).where(eq(models.key, key)).run()
+    return { removed: free.length, held: sample.length - free.length }
+  }, { behavior: 'immediate' })
+}
+
 /** A model without how many of it are in stock, which a table of models may say beside its figures. */
 function withoutStock(given: unknown): { model: unknown, count: unknown } {
   if (typeof given !== 'object' || given === null) return { model: given, count: undefined }

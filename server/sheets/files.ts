@@ -87,7 +87,7 @@ type Kit = ReturnType<typeof kitOf>
 const KIT_WRITERS: Record<FormatOf<'kit'>, (source: SheetSource, kit: Kit, options: SheetOptions) => File | Promise<File>> = {
   pdf(source, kit, { paper, units }) {
     const sheet = drawKit({ site: source.site.name, wall: source.wall.name }, kit, PAPERS[paper], units)
-    return drawn(stamped(sheet, source.issue, units), 'pdf', titleOf(source, 'parts and tools'))
+    return drawn(stamped(sheet, source.issue), 'pdf', titleOf(source, 'parts and tools'))
   },
   csv(_source, kit, { units }) {
     const said = (text: Kit[number]['name']) => textToString(text, units)

@@ -82,7 +82,7 @@ export const TASKS = {
     if (as === 'schedule') return `\uFEFF${scheduleAsCsv(scheduleOf(wiring), units, precision)}`
     const title = `${site.name}, ${wall.name}: ${as === 'labels' ? 'cable labels' : 'electrician’s sheet'}`
     const sheet = as === 'labels' ? drawLabels(scheduleOf(wiring), PAPERS[paper], units, precision) : drawElectrician({ site: site.name, wall, cases: arrays.flatMap(({ positions }) => positions.map(({ outer }) => outer)), wiring, units, precision }, PAPERS[paper])
-    return sheetAsPdf(as === 'labels' ? sheet : stamped(sheet, issue, units), title)
+    return sheetAsPdf(as === 'labels' ? sheet : stamped(sheet, issue), title)
   },
 
   /** The handover of a wall: as PDF, or all that is handed over in open files. The job has all walls of its site. */

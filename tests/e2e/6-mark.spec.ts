@@ -82,7 +82,7 @@ test('a mark-out is issued, revised and compared; sheets are of what was issued,
   const sheet = await texts('sheet?format=pdf')
   expect(sheet).toMatch(/Revision B · issued \d\d\.\d\d\.2026 by Isla Brandt/)
   expect(sheet).not.toContain('DRAFT')
-  expect(await texts('sheet?format=pdf&revision=A')).toContain('Revision A · issued 16.11.2026 by Isla Brandt')
+  expect(await texts('sheet?format=pdf&revision=A')).toContain('Revision A · issued 16 Nov 2026 by Isla Brandt')
   expect(await texts('sheet?format=pdf&revision=draft')).toContain('DRAFT')
   expect(await texts('difference?from=A&to=B&format=pdf')).toContain('from revision A to revision B')
   const changes = JSON.parse((await house.api(`${HALL}/difference?from=A&to=B&format=json`)).body)

@@ -21,14 +21,19 @@ test('seams are read by the keypad, the turns that close them worked out, and wh
   // Gaps of 1.8 at the top and 0.6 below, where 0.6 is wanted, and the second face 1.2 out.
   const type = async (text: string) => {
     for (const key of text) await page.getByRole('button', { name: key === '±' ? 'Change the sign' : key, exact: true }).tap()
-    await page.getByRole('button', { name: 'Next', exact: true }).tap()
   }
-  await type('1.8')
-  await type('1.2')
+  // Gap and step of an end with one Next; whether it is within tolerance is said as soon as it is typed.
+  const pair = async (gap: string, step: string) => {
+    await type(gap)
+    await page.getByLabel('Step').tap()
+    await type(step)
+  }
+  await pair('1.8', '1.2')
+  await expect(page.getByTestId('reading-verdict').first()).toHaveText('0.9 mm out of tolerance')
+  await page.getByRole('button', { name: 'Next', exact: true }).tap()
   await expect(page.getByTestId('seam-end')).toHaveText('R1 C1 | R1 C2, bottom')
-  await type('0.6')
-  await type('1.2±')
-  await page.getByRole('button', { name: 'Back', exact: true }).tap()
+  await pair('0.6', '1.2±')
+  await expect(page.getByTestId('reading-verdict').first()).toHaveText('✓ within tolerance')
   await expect(page.getByLabel('Step')).toHaveValue('-1.2')
   await page.getByRole('button', { name: 'Change the sign' }).tap()
   await expect(page.getByLabel('Step')).toHaveValue('1.2')

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { format } from 'date-fns'
 import { clashes, differences, namesOn } from '~~/core/job'
 
 /** Two versions of the wall: whose is drawn, what each side changed, and the ways to go on. */
@@ -38,7 +37,7 @@ const changes = (n: number) => n === 1 ? '1 item' : `${n} items`
 <template>
   <aside class="border-b-2 border-stop bg-stop-wash px-4 py-2 text-sm" role="alert" data-testid="conflict">
     <p>
-      <b>{{ theirs.savedBy }} saved this wall at {{ format(new Date(theirs.savedAt), 'HH:mm, d MMM') }}, after you opened it.</b>
+      <b>{{ theirs.savedBy }} saved this wall on {{ whenOf(theirs.savedAt) }}, after you opened it.</b>
       They changed {{ changes(count(theirs.job.walls[0])) }}, you changed {{ changes(count(store.wall)) }}. Your changes are stored on this device.
       The drawing shows <b>{{ store.looking === 'theirs' ? 'their version' : 'your version' }}</b>.
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { weekdayText } from '~~/core/dates'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useElementSize } from '@vueuse/core'
 import { STAGES } from '~~/core/finding'
@@ -44,7 +45,7 @@ const virtual = useVirtualizer(computed(() => ({ count: shown.value.length, getS
 watch(rowHeight, () => virtual.value.measure())
 const { tell } = useUnits()
 const isNow = ({ next }: ListedWall) => next !== undefined && Date.parse(next.startsAt) <= Date.now()
-const shortly = (at: string, timeZone?: string) => new Date(at).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short', timeZone })
+const shortly = (at: string, timeZone?: string) => weekdayText(at, timeZone)
 function lastSaid(wall: ListedWall) {
   const { last } = wall.state ?? {}
   return last && last.at > wall.savedAt ? `${LOG_KINDS[last.kind as EntryKind].title}, ${last.by}` : `saved, ${wall.savedBy || 'name not known'}`

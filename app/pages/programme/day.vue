@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { weekdayText } from '~~/core/dates'
 import { Printer } from 'lucide-vue-next'
 import { dayAfter, localTime, minuteOf, type WorkKind } from '~~/core/programme'
 import { pickList } from '~~/core/programme/pick'
@@ -32,7 +33,7 @@ const pick = computed(() => pickList(walls.value.map(({ site, wall, kinds }) => 
   const known = wallOf(site, wall)
   return { kinds, needed: known?.needed ?? [], kit: known?.kit ?? [] }
 }), system.value))
-const dayTitle = computed(() => new Date(`${day.value}T12:00:00Z`).toLocaleDateString([], { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }))
+const dayTitle = computed(() => weekdayText(day.value))
 const print = () => window.print()
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { weekdayText } from '~~/core/dates'
 import { dayAfter, localTime, minuteOf, mondayOf } from '~~/core/programme'
 import { timeAt } from '~/components/programme/when'
 
@@ -22,7 +23,7 @@ const of = (crew: string, day: string) => visits.value.filter(visit => visit.cre
 const isFull = (day: string) => visits.value.some(visit => visit.day === day)
 /** Days on which nobody is anywhere make room for the others, where those are many. */
 const isNarrow = (day: string) => !isFull(day) && week.value.filter(isFull).length > 3
-const dayTitle = (day: string) => new Date(`${day}T12:00:00Z`).toLocaleDateString([], { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
+const dayTitle = (day: string) => weekdayText(day)
 const offOn = (crew: string, day: string) => store.settings.lost?.find(lost => lost.day === day && (lost.crew === crew || (!lost.crew && !lost.site)))
 </script>
 

@@ -14,6 +14,8 @@ const { system, suffix } = useUnits()
 const { fine } = usePreferences()
 const last = computed(() => store.revisions.at(-1))
 const of = computed(() => draft.value || !last.value ? 'draft' : last.value.revision)
+/** Whether the server has what is printed: a revision is there once its entry is. */
+const isThere = computed(() => of.value === 'draft' || store.log.some(({ id }) => id === last.value?.entry))
 const base = computed(() => `/api/sites/${store.site}/walls/${store.id}`)
 const query = (format: string, more: Record<string, string | number> = {}) => Object.entries({ format, revision: of.value, paper: paper.value, units: system.value, fine: fine.value ? 1 : 0, ...more }).map(([key, value]) => `${key}=${encodeURIComponent(value)}`).join('&')
 const sheet = (format: string) => `${base.value}/sheet?${query(format, scale.value === undefined ? {} : { scale: scale.value })}`
@@ -61,7 +63,10 @@ const chooseTemplate = (value: string) => {
   <p v-if="store.unsaved && of === 'draft'" class="field-fault">
     The files show the last saved state. Some changes are not saved yet.
   </p>
-  <div class="grid grid-cols-3 gap-2">
+  <p v-if="!isThere" class="text-sm" role="status" data-testid="sheet-waits">
+    Revision {{ of }} is on its way to the server. Its files are here once the server has it; that needs a connection.
+  </p>
+  <div v-else class="grid grid-cols-3 gap-2">
     <a v-for="format in EXPORTS.sheet" :key="format" class="press" :href="sheet(format)" download>
       <Download class="size-4" aria-hidden="true" /> {{ FORMATS[format].name }}
     </a>
@@ -71,6 +76,6 @@ const chooseTemplate = (value: string) => {
   </p>
   <div class="border-t border-hair pt-2">
     <ChoiceField label="1:1 template of" :value="template" :options="parts" :commit="chooseTemplate" />
-    <a class="press mt-2 w-full" :href="templates(template)" download data-testid="template"><Download class="size-4" aria-hidden="true" /> Download template PDF</a>
+    <a v-if="isThere" class="press mt-2 w-full" :href="templates(template)" download data-testid="template"><Download class="size-4" aria-hidden="true" /> Download template PDF</a>
   </div>
 </template>

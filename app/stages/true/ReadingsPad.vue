@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { chosenFigure } from '~~/core/rules'
 import { isSeam, type ReadingKind } from './useReadings'
 
 /**
@@ -8,16 +9,60 @@ import { isSeam, type ReadingKind } from './useReadings'
 const emit = defineEmits<{ recorded: [] }>()
 const store = useWallStore()
 const { array } = useTruing()
-const { places, place, index, kinds, field, now, entered, wrong, round, put, go, all, clear, withUnit } = useReadings()
+const {
+  places,
+  place,
+  index,
+  kinds,
+  field,
+  now,
+  entered,
+  wrong,
+  round,
+  put,
+  go,
+  goFigure,
+  offTarget,
+  all,
+  clear,
+  withUnit,
+} = useReadings()
 const fault = ref('')
-const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '⌫']
+const { system, showThin } = useUnits()
+const tolerance = computed(() => chosenFigure('seamTolerance', store.rules, system.value))
+/** Sixteenths are typed as they are read off the gauge. */
+const KEYS = computed(() => [
+  ...'123456789',
+  system.value === 'imperial' ? '/' : '.',
+  '0',
+  system.value === 'imperial' ? 'space' : '⌫',
+])
+const KEY_NAMES: Record<string, string> = { '⌫': 'Delete', 'space': 'Space', '/': 'Slash' }
 const NAMES: Record<ReadingKind, string> = { gap: 'Gap', step: 'Step', roll: 'Level' }
+/** Whether a figure is within the tolerance, as soon as it is typed; by how much it is not. */
+function verdict(kind: ReadingKind): { good: boolean, text: string } | undefined {
+  const off = offTarget(kind)
+  if (off === undefined) return undefined
+  return off <= tolerance.value + 1e-6
+    ? { good: true, text: '✓ within tolerance' }
+    : { good: false, text: `${showThin(off - tolerance.value)} out of tolerance` }
+}
 const label = (kind: ReadingKind) => kind === 'gap' && place.value && isSeam(place.value) ? `Gap, target ${withUnit(place.value.target)}` : kind === 'step' ? 'Step, second minus first' : 'mm/m, + right end up'
 
 function press(key: string) {
   fault.value = ''
   const text = now.value[field.value] ?? ''
-  put(key === '⌫' ? text.slice(0, -1) : key === '±' ? text.startsWith('-') ? text.slice(1) : `-${text}` : `${text}${key}`)
+  put(
+    key === '⌫'
+      ? text.slice(0, -1)
+      : key === 'space'
+        ? `${text} `
+        : key === '±'
+          ? text.startsWith('-')
+            ? text.slice(1)
+            : `-${text}`
+          : `${text}${key}`,
+  )
 }
 function record() {
   const readings = all()
@@ -46,7 +91,13 @@ useCommands([
     <div class="grid gap-2" :class="{ 'grid-cols-2': kinds.length > 1 }">
       <label v-for="kind in kinds" :key="kind" class="block rounded border p-2" :class="field === kind ? 'border-2 border-flag' : 'border-edge'">
         <span class="text-sm">{{ label(kind) }}</span>
-        <input :value="now[kind] ?? ''" class="figures w-full bg-transparent text-right text-5xl font-semibold leading-none outline-none" :aria-label="NAMES[kind]" inputmode="none" autocomplete="off" @focus="field = kind" @input="field = kind; fault = ''; put(($event.target as HTMLInputElement).value)" @keydown.enter.prevent="go(1)">
+        <input :value="now[kind] ?? ''" class="figures w-full bg-transparent text-right text-5xl font-semibold leading-none outline-none" :aria-label="NAMES[kind]" inputmode="none" autocomplete="off" @focus="field = kind" @input="field = kind; fault = ''; put(($event.target as HTMLInputElement).value)" @keydown.enter.prevent="goFigure(1)">
+        <span
+          v-if="verdict(kind)"
+          class="text-sm font-semibold"
+          :class="verdict(kind)!.good ? 'text-good' : 'text-caution'"
+          data-testid="reading-verdict"
+        >{{ verdict(kind)!.text }}</span>
       </label>
     </div>
     <p v-if="wrong" class="field-fault" role="alert">
@@ -54,18 +105,37 @@ useCommands([
     </p>
     <div class="grid grid-cols-4 gap-2" role="group" aria-label="Keypad">
       <div class="col-span-3 grid grid-cols-3 gap-2">
-        <button v-for="key in KEYS" :key="key" type="button" class="press !min-h-12 !text-xl" :aria-label="key === '⌫' ? 'Delete' : key" @click="press(key)">
-          {{ key }}
+        <button
+          v-for="key in KEYS"
+          :key="key"
+          type="button"
+          class="press !min-h-12 !text-xl"
+          :aria-label="KEY_NAMES[key] ?? key"
+          @click="press(key)"
+        >
+          {{ key === 'space' ? '␣' : key }}
         </button>
       </div>
       <div class="grid gap-2">
+        <div v-if="system === 'imperial'" class="grid grid-cols-2 gap-2">
+          <button
+            v-for="key in ['.', '⌫']"
+            :key="key"
+            type="button"
+            class="press !min-h-12 !px-1 !text-xl"
+            :aria-label="KEY_NAMES[key] ?? key"
+            @click="press(key)"
+          >
+            {{ key }}
+          </button>
+        </div>
         <button type="button" class="press !min-h-12 !text-xl" aria-label="Change the sign" :disabled="field === 'gap'" @click="press('±')">
           ±
         </button>
-        <button type="button" class="press !min-h-12" :disabled="index === 0 && field === kinds[0]" @click="go(-1)">
+        <button type="button" class="press !min-h-12" :disabled="index === 0" @click="go(-1)">
           Back
         </button>
-        <button type="button" class="press press-first row-span-2 !min-h-12" @click="go(1)">
+        <button type="button" class="press press-first !min-h-12" :class="{ 'row-span-2': system === 'metric' }" @click="go(1)">
           Next
         </button>
       </div>

@@ -46,6 +46,11 @@ describe('True', () => {
     expect(closes()).toContain('Round 2')
     // Hung 6 mm apart; after one round all is nearer than a millimetre.
     expect(worst('max gap deviation')).toBeLessThan(1)
+    // Where all is within tolerance nothing is asked for; finer turns are there for who wants them.
+    if (closes().includes('nothing to turn')) {
+      expect(document.querySelectorAll('section[data-row]')).toHaveLength(0)
+      await press('Show finer turns')
+    }
     await press('Tick all')
     await press(/^Record \d+ turned/)
     await readAll()

@@ -8,7 +8,10 @@ import { widening } from '~/drawing/seams'
  * binds.
  */
 const store = useWallStore()
-const { array, alignment, failed, working, last, now } = useTruing()
+const { array, alignment, failed, working, last, now, isTrue } = useTruing()
+/** Turns that would bring seams nearer to their target although all are within tolerance. */
+const finer = ref(false)
+watch(() => last.value?.id, () => { finer.value = false })
 const { made, then, moves, entries, all, clear } = useTurns()
 const { tell, showThin: far } = useUnits()
 const fault = ref('')
@@ -19,6 +22,10 @@ const steps = computed(() => (alignment.value?.sequence ?? []).map(step => ({ ..
 /** Steps that were read round a corner and do not come back to where they began: one of the four is wrong. */
 const APART = 0.6
 const doubtful = computed(() => cornersOf((alignment.value?.predicted ?? []).map(({ reading }) => reading)).filter(({ off }) => Math.abs(off) > APART))
+const headline = computed(() => {
+  if (isTrue.value) return 'Every seam read is within tolerance: nothing to turn.'
+  return alignment.value?.closes ? 'All seams come within tolerance.' : 'Some seams stay out of tolerance.'
+})
 function record() {
   const tooFar = turnFaults(now.value, entries())
   if (tooFar.length > 0) return void (fault.value = tell(tooFar[0]!))
@@ -39,8 +46,8 @@ function record() {
       Calculating the turns…
     </p>
     <template v-else>
-      <p class="border-l-4 px-2 py-1 text-sm" :class="alignment.closes ? 'border-good bg-good-wash' : 'border-caution bg-caution-wash'" data-testid="closes">
-        <b>{{ alignment.closes ? 'All seams come within tolerance.' : 'Some seams stay out of tolerance.' }}</b>
+      <p class="border-l-4 px-2 py-1 text-sm" :class="isTrue || alignment.closes ? 'border-good bg-good-wash' : 'border-caution bg-caution-wash'" data-testid="closes">
+        <b>{{ headline }}</b>
         Round {{ alignment.round }}: max gap deviation {{ far(alignment.before.gap) }}, then {{ far(alignment.after.gap) }}; max step {{ far(alignment.before.step) }}, then {{ far(alignment.after.step) }}. Tolerance {{ far(alignment.target.tolerance) }}.
       </p>
       <div class="flex overflow-hidden rounded border border-edge text-sm max-md:hidden" role="group" aria-label="The drawing shows">
@@ -66,7 +73,10 @@ function record() {
         <p v-if="moves.length === 0" class="text-sm" data-testid="no-moves">
           No adjustment required.
         </p>
-        <section v-for="step in steps" :key="step.row" class="mb-2" :data-row="step.row">
+        <button v-if="isTrue && moves.length && !finer" type="button" class="press !min-h-12" @click="finer = true">
+          Show finer turns
+        </button>
+        <section v-for="step in isTrue && !finer ? [] : steps" :key="step.row" class="mb-2" :data-row="step.row">
           <h2 class="sticky top-0 bg-board py-1 text-sm font-semibold">
             Row {{ step.row }}<template v-if="step.pulled">: pull out, turn, push home and lock, one screen at a time</template>
           </h2>
@@ -77,11 +87,11 @@ function record() {
             <TurnLine v-for="move in step.moves" :key="`${move.screen} ${move.adjuster}`" :move="move" />
           </ol>
         </section>
-        <p v-if="moves.length" class="text-xs text-ink-soft">
+        <p v-if="moves.length && (!isTrue || finer)" class="text-xs text-ink-soft">
           Check the turning direction in the mount’s instructions; on the first adjuster, check that the seam moves as stated. Turn the four depth adjusters of a screen in rotation, 1/8 turn at a time. Tick each adjuster when done. Use “Edit” to enter a different amount.
         </p>
       </div>
-      <template v-if="moves.length">
+      <template v-if="moves.length && (!isTrue || finer)">
         <p v-if="fault" class="field-fault" role="alert">
           {{ fault }}
         </p>

@@ -9,12 +9,13 @@ import type { InstrumentEvent, PracticeGauge } from '~/instruments/instrument'
 export const useGauge = createSharedComposable(() => {
   const store = useWallStore()
   const { array, screens } = useTruing()
-  const { place, kinds, field, put, go } = useReadings()
+  const { place, kinds, field, put, goFigure } = useReadings()
   const wall = () => {
     const perTurn = (screen: string, adjuster: string) => screens.value.find(({ name }) => name === screen)?.travels.find(travel => travel.adjuster === adjuster)?.perTurn
     return { key: `${store.site}/${store.id}/${array.value?.id}`, screens: screens.value, gap: array.value?.gap ?? { x: 0, y: 0 }, turned: turnedOf(standing(store.allLog, store.wallRecord), array.value?.id ?? '', perTurn) }
   }
-  const offered = [practiceFeeler(wall), practiceLevel(wall)]
+  const [feeler, level] = [practiceFeeler(wall), practiceLevel(wall)]
+  const offered = [feeler, level]
   const connected = shallowRef<PracticeGauge>()
   const last = ref('')
   let stop: (() => void) | undefined
@@ -35,10 +36,12 @@ export const useGauge = createSharedComposable(() => {
     stop = connected.value?.listen(heard)
   }
   watch(() => store.id, () => connect(''))
-  /** Holds the practice instrument at the place that is read. */
-  function hold() {
+  /** Holds a practice instrument at the place that is read: the level at a screen, the feeler gauge at a seam. */
+  async function hold() {
     const at = place.value
     if (!at) return
+    const fitting = 'screen' in at ? level : feeler
+    if (connected.value !== fitting) await connect(fitting.id)
     last.value = ''
     connected.value?.holdAt('screen' in at ? { screen: at.screen } : { between: at.between, end: at.end })
     if (last.value === '') last.value = 'nothing, this instrument cannot read it'
@@ -50,8 +53,8 @@ export const useGauge = createSharedComposable(() => {
       put(figure)
       last.value = `${field.value} ${figure}`
     }
-    if (order) go(order === 'next' ? 1 : -1)
-    else if (figure !== undefined) go(1)
+    if (order) goFigure(order === 'next' ? 1 : -1)
+    else if (figure !== undefined) goFigure(1)
   })
   /** Rounds of the array that are in the log. */
   const rounds = computed(() => ofKind(standing(store.allLog, store.wallRecord), 'seams').filter(each => each.array === array.value?.id))

@@ -86,12 +86,25 @@ export const useReadings = createSharedComposable(() => {
     const to = places.value[next]
     field.value = to && !isSeam(to) ? 'roll' : then === 'roll' ? 'gap' : then
   }
-  /** One figure on or back; nothing is left behind that cannot be. */
+  /** What is wrong with any figure of the place. */
+  const wrongHere = computed(() => kinds.value.find(kind => read(now.value[kind] ?? '', kind).wrong !== undefined))
+  /** One place on or back, gap and step together; nothing is left behind that cannot be. */
   function go(by: 1 | -1) {
+    if (by > 0 && wrongHere.value) return void (field.value = wrongHere.value)
+    if (places.value[index.value + by]) goTo(index.value + by)
+  }
+  /** One figure on or back, as they are spoken or entered one by one. */
+  function goFigure(by: 1 | -1) {
     if (by > 0 && wrong.value) return
     const next = kinds.value.indexOf(field.value) + by
     if (kinds.value[next]) return void (field.value = kinds.value[next])
     if (places.value[index.value + by]) goTo(index.value + by, by > 0 ? 'gap' : 'step')
+  }
+  /** How a figure that is typed stands to its target; undefined while there is none, or it cannot be. */
+  function offTarget(kind: ReadingKind): number | undefined {
+    const { value } = read(now.value[kind] ?? '', kind)
+    if (value === undefined || kind === 'roll' || !place.value || !isSeam(place.value)) return undefined
+    return Math.abs(kind === 'gap' ? value - place.value.target : value)
   }
   function goToKey(key: string) {
     const to = places.value.findIndex(each => each.key === key)
@@ -116,5 +129,23 @@ export const useReadings = createSharedComposable(() => {
     typed.value = {}
     goTo(0)
   }
-  return { places, place, index, kinds, field, now, entered, wrong, round: computed(() => (last.value?.round ?? 0) + 1), put, go, goToKey, all, clear, withUnit }
+  return {
+    places,
+    place,
+    index,
+    kinds,
+    field,
+    now,
+    entered,
+    wrong,
+    round: computed(() => (last.value?.round ?? 0) + 1),
+    put,
+    go,
+    goFigure,
+    goToKey,
+    offTarget,
+    all,
+    clear,
+    withUnit,
+  }
 })

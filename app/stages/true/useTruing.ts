@@ -1,5 +1,7 @@
 import { createSharedComposable } from '@vueuse/core'
 import { standing } from '~~/core/log'
+import { chosenFigure } from '~~/core/rules'
+import { isTrued } from '~~/core/true/seam'
 import { lastSeams, trueScreens, turnedOf, type Alignment } from '~~/core/true'
 import { Cancelled } from '~/workers/pool'
 import { useStudies } from '~/workers/useStudies'
@@ -22,6 +24,13 @@ export const useTruing = createSharedComposable(() => {
     return trueScreens(array.value, arrayPlan.value, store.catalogue, turnedOf(standing(store.allLog, store.wallRecord), array.value.id, perTurn))
   })
   const last = computed(() => array.value && lastSeams(store.allLog, store.wallRecord, array.value.id))
+  /** Whether every seam that was read last is within the tolerance as it is. */
+  const isTrue = computed(
+    () =>
+      last.value !== undefined
+      && array.value !== undefined
+      && isTrued(last.value, array.value.gap, chosenFigure('seamTolerance', store.rules, store.siteUnits)),
+  )
   const alignment = shallowRef<Alignment>()
   const failed = ref('')
   const working = ref(false)
@@ -45,5 +54,5 @@ export const useTruing = createSharedComposable(() => {
     }
     if (!outdated.signal.aborted) working.value = false
   }, { immediate: true })
-  return { array, arrayPlan, screens, now, last, alignment, failed, working }
+  return { array, arrayPlan, screens, now, last, isTrue, alignment, failed, working }
 })

@@ -16,7 +16,8 @@ export const useTurns = createSharedComposable(() => {
   const then = useScreenState('true-then', () => false)
   watch(() => last.value?.id, () => { made.value = {} })
   const told = (move: Move) => move.turns ?? move.mm
-  const moves = computed(() => alignment.value?.moves ?? [])
+  /** What is too little to be turned, or slid by eye, is not told. */
+  const moves = computed(() => (alignment.value?.moves ?? []).filter(move => Math.abs(told(move)) >= stepOf(move) / 2))
   const tick = (move: Move, on: boolean) => {
     const { [keyOf(move)]: _, ...others } = made.value
     made.value = on ? { ...others, [keyOf(move)]: told(move) } : others

@@ -40,14 +40,42 @@ export function titleBlock(job: SheetJob, wall: Wall, plan: Shown, scale: number
   const accuracy = accuracyOf(marks, units, precision, chosenFigure('markingSigma', job.rules, units))
   const stops = plan.findings.filter(({ severity }) => severity === 'stop').length
   const tolerance = (mm: number) => toleranceToString(mm, units)
-  return group({},
+  return group(
+    {},
     label(`${job.site.name} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }),
-    label(`${issueLine(issue, units)} · Mark-out, drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`, right, margin + 4.5, 3.4, { 'text-anchor': 'end', 'font-weight': issue ? undefined : 600 }),
-    stops > 0 ? label(`Do not drill from this sheet: ${stops} ${stops === 1 ? 'stop is' : 'stops are'} open in this plan.`, right, margin + 9.5, 3.4, { 'text-anchor': 'end', 'font-weight': 600, 'fill': STOP }) : '',
-    label(`Datum: ${datum.label}. All dimensions run from the datum; never measure from mark to mark.`
-      + (levelLine ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.${levelLine.turn ? ` It is not level: it follows a building line, ${levelLine.turn.slope} mm/m up to the right; snap it through its two heights and measure square to it.` : ''}` : ''), margin, margin + 9.5, 2.9),
-    label(`Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, max rounding error ${tolerance(accuracy.rounding)}, level line included. ${howTrue(accuracy, job.rules, units)}`, margin, margin + 13.5, 2.9),
+    label(
+      `${issueLine(issue)} · Mark-out, drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`,
+      right,
+      margin + 4.5,
+      3.4,
+      { 'text-anchor': 'end', 'font-weight': issue ? undefined : 600 },
+    ),
+    stops > 0
+      ? label(
+          `Do not drill from this sheet: ${stops} ${stops === 1 ? 'stop is' : 'stops are'} open in this plan.`,
+          right,
+          margin + 9.5,
+          3.4,
+          { 'text-anchor': 'end', 'font-weight': 600, 'fill': STOP },
+        )
+      : '',
+    label(
+      `Datum: ${datum.label}. All dimensions run from the datum; never measure from mark to mark.`
+      + (levelLine
+        ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.${levelLine.turn ? ` It is not level: it follows a building line, ${levelLine.turn.slope} mm/m up to the right; snap it through its two heights and measure square to it.` : ''}`
+        : ''),
+      margin,
+      margin + 9.5,
+      2.9,
+    ),
+    label(
+      `Rounded once to ${units === 'metric' ? `${stepOf(units, precision)} mm` : `1/${precision.denominator ?? 16} in`}, max rounding error ${tolerance(accuracy.rounding)}, level line included. ${howTrue(accuracy, job.rules, units)}`,
+      margin,
+      margin + 13.5,
+      2.9,
+    ),
     ...houseRules(job, paper).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, RULES)),
     address === undefined ? '' : qrCode(address, width - margin - CODE, margin - 1, CODE),
-    line(margin, margin + head - 2, width - margin, margin + head - 2, { 'stroke': INK, 'stroke-width': 0.4 }))
+    line(margin, margin + head - 2, width - margin, margin + head - 2, { 'stroke': INK, 'stroke-width': 0.4 }),
+  )
 }

@@ -1,3 +1,4 @@
+import { dateText } from '../../dates'
 import { findingKind } from '../../findings'
 import { bitName, formatLength, textToString, type UnitSystem } from '../../units'
 import type { Shown } from './drawing'
@@ -25,7 +26,10 @@ export function cableWorkOf({ wiring: { works, boxes } }: Shown, { units, precis
 export function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
   return findings.flatMap(({ code, message, overridden }) => {
     const told = textToString(message, units)
-    if (overridden) return [`Stop overridden by ${overridden.by}, ${overridden.at.slice(0, 10)}: “${overridden.reason}”. ${told}`]
+    if (overridden)
+      return [
+        `Stop overridden by ${overridden.by}, ${dateText(overridden.at, 'UTC')}: “${overridden.reason}”. ${told}`,
+      ]
     return findingKind(code)?.isDecision ? [told] : []
   })
 }

@@ -118,7 +118,7 @@ describe('what is to be known beside the marks', () => {
     }, [{ code: 'display-screw-too-short', subject: 'a1', by: 'Isla Brand', reason: 'Hooks carry it', at: '2026-06-03T10:00:00Z' }])
     expect(sheet).toContain('R1 C1 plate centre, manual')
     expect(sheet).toContain('lateral adjustment 4 mm, height adjustment 0 mm; reason: a conduit.')
-    expect(sheet).toContain('Stop overridden by Isla Brand, 2026-06-03: “Hooks carry it”.')
+    expect(sheet).toContain('Stop overridden by Isla Brand, 3 Jun 2026: “Hooks carry it”.')
     expect(sheetOf(() => {})).not.toContain('manual decisions')
   })
 

@@ -62,7 +62,7 @@ export function drawTemplates(of: { site: string, wall: string }, subjects: Temp
     const places = inLines(placesOf(subject, marking, options), paper, 2.7).slice(0, 3)
     return tiles.map((tile, n) => group({},
       label(`${of.site} · ${of.wall} · ${subject.kind === 'plate' ? 'plate' : 'cut-out'} template, 1:1`, margin, margin + 4.5, 4.4, { 'font-weight': 600 }),
-      label(issueLine(options.issue, options.units), width - margin, margin + 4.5, 3.4, { 'text-anchor': 'end', 'font-weight': 600 }),
+      label(issueLine(options.issue), width - margin, margin + 4.5, 3.4, { 'text-anchor': 'end', 'font-weight': 600 }),
       ...places.map((text, k) => label(text, margin, margin + 9.5 + 3.6 * k, 2.7)),
       label(`${tiles.length > 1 ? `Page ${n + 1} of ${tiles.length} of this template. ` : ''}Print at 100 %. Measure the bar below: if its length is wrong, do not drill from this print.`, margin, margin + HEAD - 5, 2.9, { 'font-weight': 600 }),
       drawTile(tile, drawing, size, whole),
