@@ -11,7 +11,7 @@ import type { Database } from './database/perDatabase'
 import { keepFile } from './files/siteFiles'
 import { importModels, readCatalogue, SAMPLE, wasEmptied } from './repositories/catalogue'
 import { publish, readProgramme, saveSettings } from './repositories/programme'
-import { exportJob, importJob, listPlaces, listSites } from './repositories/sites'
+import { exportJob, importDemo, listPlaces, listSites } from './repositories/sites'
 import { addFile } from './repositories/siteFiles'
 import { listWalls, refreshStates } from './repositories/wallStates'
 import { MODEL_KINDS, modelsOf, SHELVES } from '../core/catalogue'
@@ -53,7 +53,7 @@ export function seedDemo(db: Database): boolean {
   if (listSites(db).length > 0) return false
   const jobs = readdirSync(folder()).filter(name => name.endsWith('.json') && name !== 'catalogue.json' && name !== 'programme.json').sort().map(file => readJob(readFileSync(join(folder(), file), 'utf8')))
   atomically(db, () => {
-    for (const job of jobs) importJob(db, withFrozen(job), 'Demo', new Date().toISOString())
+    for (const job of jobs) importDemo(db, withFrozen(job), 'Demo', new Date().toISOString())
   })
   return true
 }

@@ -11,6 +11,12 @@ export function useDoor() {
     return typeof to === 'string' && /^\/(?![/\\])/.test(to) ? to : '/'
   }
 
+  /** Where one who says nothing of where to go lands: crew on their day, anyone else on the list of sites. */
+  async function landing(): Promise<string> {
+    const { person } = await api<{ person?: { role: string } }>('/session')
+    return person?.role === 'crew' ? '/programme/day' : '/'
+  }
+
   /**
    * Asks, and goes on where a person is signed in by it; begun anew, so that nothing of the previous person is left.
    */
@@ -20,7 +26,7 @@ export function useDoor() {
     faults.value = {}
     try {
       const answer = await api<{ signedIn?: boolean }>(path, { method: 'POST', body })
-      if (answer.signedIn) location.assign(wayOn())
+      if (answer.signedIn) location.assign(route.query.to === undefined ? await landing() : wayOn())
       return answer
     }
     catch (error) {

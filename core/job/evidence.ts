@@ -18,6 +18,7 @@ export const evidenceSchema = group({
   y: must(length('Height above floor')),
   side: oneOf(['front', 'back'], 'Side of the wall'),
   reference: text('Reference it was measured from'),
+  simulated: flag('Whether a simulated instrument made it; only a demo plans it'),
   by: text('Read by'),
   at: moment('Date and time'),
   note: note('Note'),

@@ -6,11 +6,30 @@ import { daysOff, windows, zone } from './opening'
 /** The name that a file is kept under: made from its content, with the ending that it came with. */
 export const FILE_NAME = /^[0-9a-f]{32}(\.[a-z0-9]{1,8})?$/
 
-export const siteSchema = group({ id: name().matches(PLAIN_ID, 'must have only lower-case letters, digits and hyphens'), name: name(), units: must(oneOf(['metric', 'imperial'])), contacts: list(group({ name: name('Name'), for: text('Role'), phone: text('Telephone') }), 50, 'Contacts'),
-  address: note('Address'), access: note('Access: how to get in and who opens'), parking: note('Parking'), delivery: note('Delivery: lift, ramp, door widths, times'),
-  files: list(group({ file: must(text('Stored file name').matches(FILE_NAME, 'must be a stored file name')), name: name('Name'), by: text('Added by'), at: moment('Added at') }), 200, 'Permits, building drawings and other files'),
+export const siteSchema = group({
+  id: name().matches(PLAIN_ID, 'must have only lower-case letters, digits and hyphens'),
+  name: name(),
+  units: must(oneOf(['metric', 'imperial'])),
+  demo: flag('Whether it is a demo, which plans readings of simulated instruments'),
+  contacts: list(group({ name: name('Name'), for: text('Role'), phone: text('Telephone') }), 50, 'Contacts'),
+  address: note('Address'),
+  access: note('Access: how to get in and who opens'),
+  parking: note('Parking'),
+  delivery: note('Delivery: lift, ramp, door widths, times'),
+  files: list(
+    group({
+      file: must(text('Stored file name').matches(FILE_NAME, 'must be a stored file name')),
+      name: name('Name'),
+      by: text('Added by'),
+      at: moment('Added at'),
+    }),
+    200,
+    'Permits, building drawings and other files',
+  ),
   zone: zone('Time zone (IANA); absent: the firm’s'),
-  windows: windows('Access hours; absent: at any time'), noise: windows('Noisy work hours; absent: the same as the access hours'), closed: daysOff('Closed days'),
+  windows: windows('Access hours; absent: at any time'),
+  noise: windows('Noisy work hours; absent: the same as the access hours'),
+  closed: daysOff('Closed days'),
 })
 export type Site = InferType<typeof siteSchema>
 

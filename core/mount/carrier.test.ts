@@ -30,5 +30,5 @@ it('names the thickness of a board on the parts list', () => {
   const { job, wall, plan } = onBoard()
   const kit = kitOf({ wall, ...plan, catalogue: job.catalogue, units: 'metric' })
   const [board] = kit.filter(({ id }) => id.includes('strip-board'))
-  expect(textToString(board!.name, 'metric')).toMatch(/^Board [\d.]+ mm × [\d.]+ mm, 18 mm thick$/)
+  expect(textToString(board!.name, 'metric')).toMatch(/^Board [\d.]+ × [\d.]+ mm, 18 mm thick$/)
 })

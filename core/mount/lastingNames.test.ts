@@ -18,10 +18,12 @@ function issuedTwice(change: (centres: number[]) => number[]) {
   const frozen = freeze(wall, job, asBuilt([], wall), first)
   const entry = { id: 'i1', at: '2026-11-12T09:00:00Z', by: 'Isla', wall: wall.id } as const
   const log: LogEntry[] = [{ ...entry, kind: 'issued', revision: 'A', frozen: frozen.id }]
-  const next = { ...wall, structure: { ...wall.structure, members: change(centres).map(centre => ({ centre, width: 38 })) } }
+  const members = change(centres).map(centre => ({ centre, width: 38 }))
+  const next = { ...wall, structure: { ...wall.structure, members } }
   const built = asBuilt(log, { ...next, revisions: [storedOf(frozen)] })
   const second = planWall(next, job, built)
-  return { before: holesOf(first.arrays), after: holesOf(second.arrays), again: freeze(next, job, built, second, frozen.id) }
+  const again = freeze(next, job, built, second, frozen.id)
+  return { before: holesOf(first.arrays), after: holesOf(second.arrays), again }
 }
 
 describe('names of holes', () => {
@@ -36,7 +38,8 @@ describe('names of holes', () => {
   })
 
   it('go to the nearest where one moves, and are new where there was none', () => {
-    const { before, after } = issuedTwice(centres => centres.flatMap((x, n) => n === 4 ? [x + 12] : n === 6 ? [x, x + 200] : [x]))
+    const moves = (x: number, n: number) => n === 4 ? [x + 12] : n === 6 ? [x, x + 200] : [x]
+    const { before, after } = issuedTwice(centres => centres.flatMap(moves))
     const placeOf = (holes: typeof before, id: string) => holes.find(hole => hole.id === id)
     const moved = before.filter(({ x }) => x === 2600)
     expect(moved.length).toBeGreaterThan(0)

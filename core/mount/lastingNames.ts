@@ -49,10 +49,16 @@ export function withLastingNames(array: string, cells: MountedCell[], built: AsB
       .sort((a, b) => apart(a, hole) - apart(b, hole))[0]
     if (near) take(hole, near)
   }
-  const used = new Set([...known.map(({ id }) => id), ...built.issued?.names ?? [], ...built.holes.map(({ hole }) => hole)])
+  const used = new Set([
+    ...known.map(({ id }) => id), ...built.issued?.names ?? [], ...built.holes.map(({ hole }) => hole),
+  ])
+  const fresh = (screen: string, row: string): string => {
+    let n = 1
+    while (used.has(holeId(screen, row, n))) n++
+    return holeId(screen, row, n)
+  }
   return cells.map(({ holes, ...cell }) => ({ ...cell, holes: holes.map((hole) => {
-    let id = names.get(hole)
-    for (let n = 1; id === undefined; n++) if (!used.has(holeId(cell.id, hole.row, n))) id = holeId(cell.id, hole.row, n)
+    const id = names.get(hole) ?? fresh(cell.id, hole.row)
     used.add(id)
     return id === hole.id && numberOfHole(id) === hole.rank ? hole : { ...hole, id, rank: numberOfHole(id) }
   }) }))

@@ -1,6 +1,16 @@
 import { asc, eq } from 'drizzle-orm'
 import {
-  idFrom, idsNow, LIMITS, rulesFaults, siteFaults, validateJob, withPlainIds, type Catalogue, type Job, type Rules,
+  asReal,
+  idFrom,
+  idsNow,
+  LIMITS,
+  rulesFaults,
+  siteFaults,
+  validateJob,
+  withPlainIds,
+  type Catalogue,
+  type Job,
+  type Rules,
   type Site,
 } from '../../core/job'
 import { brokenLink } from '../../core/log'
@@ -124,7 +134,14 @@ export const savesOfSite = (db: Database, id: string): Saves['walls'] =>
  * @throws 409 where the server has a site of this id; 422 where the log's chain is broken or an entry is of no wall
  *   of the file
  */
-export function importJob(db: Database, given: Job, by: string, at: string, saves: SavedBy = new Map()): string {
+export const importJob = (db: Database, given: Job, by: string, at: string, saves: SavedBy = new Map()): string =>
+  takeIn(db, asReal(given), by, at, saves)
+
+/** Takes in a site of the demo, which plans readings of simulated instruments. @throws as `importJob` */
+export const importDemo = (db: Database, given: Job, by: string, at: string): string =>
+  takeIn(db, { ...given, site: { ...given.site, demo: true } }, by, at, new Map())
+
+function takeIn(db: Database, given: Job, by: string, at: string, saves: SavedBy): string {
   const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = withPlainIds(given)
   const ids = idsNow(wallList)
   const document = { ...rest, rules: { ...firm?.rules, ...rest.rules } }

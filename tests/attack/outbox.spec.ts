@@ -13,7 +13,7 @@ test('two tabs without a connection lose nothing: what each recorded and changed
   await other.getByRole('button', { name: 'Next' }).click()
   await other.getByRole('button', { name: 'Hit' }).click()
   // The hole that the other tab has recorded is recorded here too; the next one is not.
-  await expect(page.getByTestId('corrects')).toBeVisible()
+  await expect(page.getByTestId('hole-record')).toBeVisible()
   await page.getByRole('button', { name: 'Next' }).click()
   await page.getByRole('button', { name: 'Hit' }).click()
   await other.getByRole('link', { name: /^Arrange/ }).click()

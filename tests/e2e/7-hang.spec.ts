@@ -154,7 +154,8 @@ test('a second result for a hole is a correction, and named as one', async ({ pa
   await page.getByRole('button', { name: 'Replace' }).tap()
   await expect(page.getByTestId('answer')).toBeVisible()
   await page.getByRole('button', { name: 'Stop and ask' }).tap()
-  await expect(page.getByLabel('Question to a lead or planner')).toHaveValue('R1 C1 top 1 stripped: what is to be done?')
+  const question = page.getByLabel('Question to a lead or planner')
+  await expect(question).toHaveValue('R1 C1 top 1 stripped: what is to be done?')
   await page.getByRole('button', { name: 'Ask', exact: true }).tap()
   await expect(page.getByTestId('question')).toContainText('R1 C1 top 1 stripped')
   // Who asked waits for the answer, and may withdraw the question; nobody answers himself.
@@ -162,7 +163,10 @@ test('a second result for a hole is a correction, and named as one', async ({ pa
   await saved(page)
   const { job } = await house.wall()
   const [hit, stripped, asked] = job.log.slice(-3)
-  expect([hit, stripped, asked]).toMatchObject([{ result: 'hit' }, { result: 'stripped', corrects: hit.id }, { kind: 'step', step: 'ask:departures-r1c1-top-1', done: false }])
+  expect([hit, stripped, asked]).toMatchObject([
+    { result: 'hit' }, { result: 'stripped', corrects: hit.id },
+    { kind: 'step', step: 'ask:departures-r1c1-top-1', done: false },
+  ])
   await house.signIn(page.context(), 'Isla Brandt')
   await page.reload()
   await page.getByLabel('Answer').fill('Next slot, as planned anew')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { weekdayText } from '~~/core/dates'
 import { Printer } from 'lucide-vue-next'
-import { dayAfter, localTime, minuteOf, type WorkKind } from '~~/core/programme'
+import { dayAfter, KINDS, localTime, minuteOf, type WorkKind } from '~~/core/programme'
 import { pickList } from '~~/core/programme/pick'
 import { timeAt } from '~/components/programme/when'
 import { siteFileAddress } from '~/utils/siteFiles'
@@ -20,6 +20,10 @@ watch(() => [store.data, visits.value] as const, () => {
   // Without a day in the address it is the next one on which there is anything.
   if (!route.query.day && !visits.value.some(visit => visit.day === day.value && visit.crew === crew.value)) day.value = visits.value.find(visit => visit.crew === crew.value && visit.day > day.value)?.day ?? day.value
 }, { immediate: true })
+/** Whether the person who looks is in no crew, so that the day shown is another's. */
+const inNoCrew = computed(
+  () => store.data !== undefined && !store.settings.crews.some(({ people }) => people.includes(me.id.value)),
+)
 const today = computed(() => visits.value.filter(visit => visit.day === day.value && visit.crew === crew.value))
 const people = computed(() => store.settings.crews.find(({ id }) => id === crew.value)?.people.map(store.personName) ?? [])
 const wallOf = (site: string, wall: string) => store.data?.walls.find(each => each.site === site && each.id === wall)
@@ -67,6 +71,14 @@ const print = () => window.print()
       <p class="text-sm text-ink-soft">
         {{ store.crewName(crew) }}: {{ people.join(', ') || 'no people' }}
       </p>
+      <p
+        v-if="inNoCrew"
+        class="mt-2 border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm"
+        data-testid="no-crew"
+      >
+        You are in no crew yet{{ crew ? `; this is the day of ${store.crewName(crew)}` : '' }}.
+        A planner adds you under Crews and hours.
+      </p>
       <p v-if="today.length === 0" class="mt-4 text-sm">
         No visits are published for this crew on this day.
       </p>
@@ -77,7 +89,7 @@ const print = () => window.print()
         <ol class="mt-2 space-y-1">
           <li v-for="stretch in visit.stretches" :key="`${stretch.task} ${stretch.from}`" class="flex flex-wrap items-center gap-x-3 gap-y-1 text-sm">
             <span class="figures w-24 shrink-0">{{ timeAt(stretch.from, store.zoneOf(visit.site)) }} to {{ timeAt(stretch.to, store.zoneOf(visit.site)) }}</span>
-            <NuxtLink :to="`/sites/${stretch.site}/walls/${stretch.wall}/hang`" no-prefetch class="flex min-h-6 min-w-36 flex-1 items-center underline">
+            <NuxtLink :to="`/sites/${stretch.site}/walls/${stretch.wall}/${KINDS[stretch.kind].stage}`" no-prefetch class="flex min-h-6 min-w-36 flex-1 items-center underline">
               {{ stretch.title }}
             </NuxtLink>
             <TaskDone :site="stretch.site" :wall="stretch.wall" :kind="stretch.kind" :done="isDone(stretch.site, stretch.wall, stretch.kind)" class="ml-auto" />

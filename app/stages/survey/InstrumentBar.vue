@@ -4,7 +4,7 @@ const { offered, connected, last, connect } = useInstruments()
 </script>
 
 <template>
-  <div>
+  <div v-if="offered.length">
     <ChoiceField
       inline
       label="Instrument"

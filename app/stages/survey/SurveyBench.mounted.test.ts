@@ -41,7 +41,8 @@ describe('Survey', () => {
     expect(line().value).toBe('')
     await summary('1 confirmed')
     expect(store.wall!.evidence).toHaveLength(8)
-    expect(store.wall!.evidence![7]).toMatchObject({ id: expect.stringMatching(/^e8-/), method: 'probe', hit: true, x: 2002, y: 1500 })
+    const id = expect.stringMatching(/^e8-/)
+    expect(store.wall!.evidence![7]).toMatchObject({ id, method: 'probe', hit: true, x: 2002, y: 1500 })
     expect(store.wall!.evidence![7]!.at).toMatch(/Z$/)
     // Told with its working, and why.
     await fireEvent.click(memberRow(2))

@@ -7,7 +7,12 @@ export const useInstruments = createSharedComposable(() => {
   const store = useWallStore()
   const { name } = useMe()
   const { tool, height } = useSurveyTool()
-  const offered = computed<PracticeInstrument[]>(() => [practiceDetector(`${store.site}/${store.id}`), practiceDistanceMeter()])
+  /** Simulated instruments are of no real wall: a demo alone has them. */
+  const offered = computed<PracticeInstrument[]>(() =>
+    store.server?.job.site.demo !== true
+      ? []
+      : [practiceDetector(`${store.site}/${store.id}`), practiceDistanceMeter()],
+  )
   const connected = shallowRef<PracticeInstrument>()
   const last = ref('')
   let stop: (() => void) | undefined
@@ -18,7 +23,10 @@ export const useInstruments = createSharedComposable(() => {
       ? event.reading
       : tool.value?.enters === 'reading' ? { method: tool.value.method, ...tool.value.answer, x: event.mm } : undefined
     last.value = event.kind === 'length' ? `${event.mm} mm` : `${event.reading.edge ?? ''} edge at ${event.reading.x}`
-    if (reading) store.edit(`Reading from ${connected.value?.name ?? 'instrument'}`, wall => addReadings(wall, [{ ...reading, y: height.value }], name.value, new Date().toISOString()))
+    if (reading)
+      store.edit(`Reading from ${connected.value?.name ?? 'instrument'}`, wall =>
+        addReadings(wall, [{ ...reading, y: height.value, simulated: true }], name.value, new Date().toISOString()),
+      )
   }
   async function connect(id: string) {
     stop?.()

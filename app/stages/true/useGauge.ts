@@ -15,7 +15,8 @@ export const useGauge = createSharedComposable(() => {
     return { key: `${store.site}/${store.id}/${array.value?.id}`, screens: screens.value, gap: array.value?.gap ?? { x: 0, y: 0 }, turned: turnedOf(standing(store.allLog, store.wallRecord), array.value?.id ?? '', perTurn) }
   }
   const [feeler, level] = [practiceFeeler(wall), practiceLevel(wall)]
-  const offered = [feeler, level]
+  /** Simulated gauges are of no real wall: a demo alone has them. */
+  const offered = computed(() => store.server?.job.site.demo === true ? [feeler, level] : [])
   const connected = shallowRef<PracticeGauge>()
   const last = ref('')
   let stop: (() => void) | undefined
@@ -30,7 +31,7 @@ export const useGauge = createSharedComposable(() => {
   async function connect(id: string) {
     stop?.()
     await connected.value?.disconnect()
-    connected.value = offered.find(instrument => instrument.id === id)
+    connected.value = offered.value.find(instrument => instrument.id === id)
     last.value = ''
     await connected.value?.connect()
     stop = connected.value?.listen(heard)

@@ -10,6 +10,8 @@ const store = useWallStore()
 const { plan } = useWallPlan()
 const { show, withUnit, fineWithUnit } = useUnits()
 const { heard, hold, connected } = useLocator()
+/** A simulated locator is of no real wall. */
+const isDemo = computed(() => useWallStore().server?.job.site.demo === true)
 const side = computed(() => route.way === 'below' ? 'below' as const : 'above' as const)
 /** Where the route goes through the head or the foot of the wall; else where its box is. */
 const x = computed(() => route.legs.find(({ method }) => method === 'bored plate')?.to.x ?? route.path.at(-1)?.x ?? 0)
@@ -44,7 +46,7 @@ const actions: FieldActions<number> = {
     </p>
     <div class="grid grid-cols-2 items-end gap-2">
       <LengthField :key="`${route.id} ${found ?? ''}`" label="Located at, along" :value="found" :actions="actions" />
-      <button type="button" class="press" @click="hold(x)">
+      <button v-if="isDemo" type="button" class="press" @click="hold(x)">
         {{ connected ? 'Take locator reading' : 'Use practice locator' }}
       </button>
     </div>

@@ -1,4 +1,4 @@
-import type { Rules, Site, Wall } from '../../job'
+import { isSimulated, type Rules, type Site, type Wall } from '../../job'
 import { HOUSE_RULES, chosenFigure, chosenOption } from '../../rules'
 import { inLines, INK, issueLine, label, qrCode, STOP, type Paper } from '../../sheet'
 import { group, line, type Shape } from '../../svg'
@@ -44,7 +44,7 @@ export function titleBlock(job: SheetJob, wall: Wall, plan: Shown, scale: number
     {},
     label(`${job.site.name} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }),
     label(
-      `${issueLine(issue)} · Mark-out, drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`,
+      `${isSimulated(wall) ? 'SIMULATED · ' : ''}${issueLine(issue)} · Mark-out, drawn 1:${scale} on ${title} · ${units === 'metric' ? 'millimetres' : 'feet and inches'}`,
       right,
       margin + 4.5,
       3.4,
