@@ -60,7 +60,7 @@ const VIEWS = {
     while (!(await page.getByTestId('seam-end').textContent()).startsWith('R3 C2 | R3 C3, bottom')) {
       const level = (await page.getByTestId('seam-end').textContent()).startsWith('Level')
       if (!level) await page.getByRole('button', { name: 'Take reading' }).click()
-      for (let n = 0; n < (level ? 1 : 2); n++) await page.getByRole('button', { name: 'Next', exact: true }).click()
+      await page.getByRole('button', { name: 'Next', exact: true }).click()
     }
     await page.getByRole('button', { name: 'Save and calculate turns' }).click()
     await page.getByTestId('closes').waitFor()

@@ -70,8 +70,8 @@ export async function openWall(site: string, id: string): Promise<Opened> {
     throw error
   })
   heard.catch(() => {})
-  return {
-    drawing: drawable(own?.kept ?? await drawing),
-    settled: Promise.all([known ? atMost(WAITS, heard) : undefined, frozen()]).then(() => {}),
-  }
+  const settled = Promise.all([known ? atMost(WAITS, heard) : undefined, frozen()]).then(() => {})
+  // It may fail while the last drawing is still fetched, before anyone waits for it.
+  settled.catch(() => {})
+  return { drawing: drawable(own?.kept ?? await drawing), settled }
 }

@@ -54,7 +54,12 @@ const told = (faults: Fault[], what: string) => faults.map(({ message }) => `${w
 const before = computed(() => step.value && resultBefore(step.value.hole, { by: me.value }, built.value))
 /** What is about to take the place of an earlier result, until the person has said so. */
 const replacing = ref<MadeHole['result']>()
-watch(current, () => { replacing.value = undefined })
+/** While its answer is open, what was recorded of a hole is corrected on demand: the answer needs the room. */
+const correcting = ref(false)
+watch(current, () => {
+  replacing.value = undefined
+  correcting.value = false
+})
 
 function record(result: MadeHole['result']) {
   if (!step.value) return
@@ -65,6 +70,7 @@ function record(result: MadeHole['result']) {
   })
   const faults = store.record(said)
   replacing.value = undefined
+  correcting.value = false
   noteFault.value = told(faults, 'The entry')
   if (faults.length > 0) return
   if (result !== 'hit') ask(step.value.hole.id, result)
@@ -72,6 +78,11 @@ function record(result: MadeHole['result']) {
   if (result === 'hit') go(1)
   else note.value = ''
 }
+/** What would be asked of a lead about this hole. */
+const question = computed(() => {
+  const met = done.value ? ` ${RESULT_NAMES[done.value.result]}` : ''
+  return `${step.value?.label}${met}: what is to be done?`
+})
 const tape = computed(() => tapeReading(mark.value?.running ?? 0, system.value, precision.value))
 /** The holes of the row that is drilled, as they lie along the tape. */
 const row = computed(() => plan.value ? rowsOf(plan.value.marking.marks).find(({ marks }) => marks.some(({ id }) => id === step.value?.hole.id)) : undefined)
@@ -160,7 +171,7 @@ watch(steps, (list) => {
       <AnswerCard :hole="step.hole.id" />
       <FindingList v-if="warnings.length && !waits" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
       <div class="flex min-h-0 flex-1 flex-col py-1 md:hidden">
-        <RowTape v-if="row && !waits" :marks="row.marks" :current="step.hole.id" class="h-9 shrink-0" />
+        <RowTape v-if="row && !waits && !replacing" :marks="row.marks" :current="step.hole.id" class="h-9 shrink-0" />
         <div class="min-h-0 flex-1">
           <HoleLocator :current="step.hole.id" :moves="answering ? change?.marks : undefined" />
         </div>
@@ -169,7 +180,7 @@ watch(steps, (list) => {
       <p v-if="waits && !before" class="py-1 text-sm font-semibold">
         This plate waits for the answer. Go on with the holes of other plates.
       </p>
-      <template v-else>
+      <template v-else-if="!waits || correcting">
         <p class="py-1 text-xs text-ink-soft">
           Near cables: isolate and prove dead. Wear eye protection and a dust mask. Use a sound ladder.
         </p>
@@ -177,9 +188,20 @@ watch(steps, (list) => {
           <input :id="noteId" v-model="note" class="field-input" autocomplete="off" :aria-invalid="noteFault !== ''" @input="noteFault = ''">
         </FieldFrame>
         <ResultButtons :before="before" :replacing="replacing" @record="record" @keep="replacing = undefined" />
-        <PhotoButton class="mt-2 md:hidden [&_label]:!min-h-12" :site="store.site" :label="picture ? 'Photo taken; saved with the result' : 'Take photo of this hole'" @taken="picture = $event" />
       </template>
-      <StopAndAsk :about="step.hole.id" :question="`${step.label}${done ? ` ${RESULT_NAMES[done.result]}` : ''}: what is to be done?`" />
+      <div class="mt-2 grid grid-cols-2 gap-2 md:grid-cols-1">
+        <button v-if="waits && before && !correcting" type="button" class="press !min-h-12" @click="correcting = true">
+          Correct result…
+        </button>
+        <PhotoButton
+          v-else-if="!waits || before"
+          class="md:hidden [&_label]:!min-h-12 [&_label]:w-full"
+          :site="store.site"
+          :label="picture ? '✓ Photo' : 'Photo'"
+          @taken="picture = $event"
+        />
+        <StopAndAsk :about="step.hole.id" :question="question" />
+      </div>
       <BackNext class="mt-2" :first="index === 0" :last="index === steps.length - 1" @go="go" />
     </template>
   </div>

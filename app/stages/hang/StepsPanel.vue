@@ -126,7 +126,9 @@ useCommands([
           <Check class="size-6" aria-hidden="true" /> {{ done?.done ? 'Record again' : 'Done' }}
         </button>
       </div>
-      <StopAndAsk :about="step.id" :question="`${tell(step.title)}: what is to be done?`" />
+      <div class="mt-2">
+        <StopAndAsk :about="step.id" :question="`${tell(step.title)}: what is to be done?`" />
+      </div>
       <BackNext class="mt-2" :first="index === 0" :last="index === run.length - 1" @go="go" />
     </template>
   </div>

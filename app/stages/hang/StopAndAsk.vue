@@ -34,10 +34,10 @@ function send() {
 </script>
 
 <template>
-  <p v-if="asked" class="mt-2 text-sm" data-testid="asked">
+  <p v-if="asked" class="col-span-full text-sm" data-testid="asked">
     Asked {{ whenOf(asked.at) }} by {{ asked.by }}: leads and planners see it on this wall. The rest goes on.
   </p>
-  <form v-else-if="asking" class="mt-2 space-y-2" @submit.prevent="send">
+  <form v-else-if="asking" class="col-span-full space-y-2" @submit.prevent="send">
     <FieldFrame :id="id" label="Question to a lead or planner" :fault="fault">
       <input
         :id="id"
@@ -58,7 +58,7 @@ function send() {
       </button>
     </div>
   </form>
-  <button v-else type="button" class="press mt-2 w-full !min-h-12" @click="begin">
+  <button v-else type="button" class="press w-full !min-h-12" @click="begin">
     Stop and ask
   </button>
 </template>
