@@ -96,6 +96,10 @@ test('one who is invited comes in by his link, reads and records where he is sen
   await nils.getByLabel('Password', { exact: true }).fill(PASSWORD)
   await nils.getByRole('button', { name: 'Join' }).click()
   await expect(nils.getByTestId('account')).toContainText('Nils Aker')
+  // Crew land on their day; somebody in no crew is told so.
+  await expect(nils).toHaveURL(/\/programme\/day/)
+  await expect(nils.getByTestId('no-crew')).toContainText('You are in no crew yet')
+  await nils.goto('/')
   await expect(nils.getByRole('heading', { level: 2 })).toHaveText(['Programme', 'Catalogue', 'House rules'])
   await expect(nils.getByTestId('walls')).toContainText('Ticket hall, east wall')
   await expect(nils.getByTestId('walls')).not.toContainText('Departures')
