@@ -70,7 +70,7 @@ const sample = computed(
 )
 async function changeSample(method: 'DELETE' | 'POST') {
   try {
-    const { held = 0 } = await api<{ held?: number }>('/catalogue/sample', { method })
+    const { held = 0 } = await api<{ held?: number }>('/catalogue/sample', { method, body: {} })
     await load()
     look(kind.value)
     said.value = held > 0 ? `${held} sample models stay: sites use them.` : ''

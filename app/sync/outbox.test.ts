@@ -1,12 +1,13 @@
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { LogEntry, Wall } from '~~/core/job'
+import { withNumbers, type LogEntry, type Wall } from '~~/core/job'
 import { exampleJob, exampleWall } from '~~/tests/fixtures/job'
 import { ApiError } from '../utils/api'
 import { Device, noteSeen, type ServerWall } from './device'
 import { bringInDrafts, dropDraft } from './drafts'
-import { Outbox, type Server } from './outbox'
+import { Outbox } from './outbox'
+import type { Server } from './sending'
 import { photoName } from './photoName'
 import { cases } from '~~/tests/fixtures/soak'
 
@@ -244,6 +245,26 @@ describe('the outbox', () => {
     await outbox.addEntry('holm-point', 'w1', remark('l1'))
     await idle()
     expect([outbox.state.store, server.log.length]).toEqual([undefined, 1])
+  })
+
+  it('takes the numbers that the server gave, also where its answer was lost, and calls that no merge', async () => {
+    await begun()
+    const reading = { id: 'e1-aaaaaa', method: 'magnet' as const, x: 100, y: 1500 }
+    const saveWall = server.saveWall
+    let lost = true
+    server.saveWall = async (change) => {
+      const wall = withNumbers(change.wall)
+      const saved = await saveWall({ ...change, wall })
+      if (lost) {
+        lost = false
+        throw offline()
+      }
+      return { ...saved, wall }
+    }
+    await outbox.changeWall('holm-point', exampleWall(), { ...exampleWall(), evidence: [reading] }, {})
+    await vi.waitFor(async () => expect(await device.designs.count()).toBe(0), { timeout: 5_000 })
+    const evidenceOf = async (id: string) => (await device.seen.get(`holm-point/${id}`))!.state.job.walls[0]!.evidence
+    expect([await evidenceOf('w1'), outbox.state.merged]).toEqual([[{ ...reading, number: 1 }], undefined])
   })
 
   it('does not call a server in trouble a lost connection, and sends the rest past what is in trouble', async () => {

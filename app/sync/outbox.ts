@@ -1,22 +1,11 @@
-import { clash, merge, same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
+import { merge, same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
 import { ApiError } from '../utils/api'
-import { withModels } from '../utils/withModels'
 import type { Frozen } from '~~/core/revision'
 import {
   noteSeen, wallKey, type DesignChange, type Device, type KeptRevision, type ServerWall, type UnsentEntry,
-  type UnsentPhoto,
 } from './device'
-
-/** What the server says of a saved wall: its version, and the wall where it is kept otherwise than it was sent. */
-export type Saved = Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'> & { wall?: Wall }
-
-/** How the server is asked; by itself, so that the outbox can be tested without one. */
-export interface Server {
-  saveWall: (change: DesignChange) => Promise<Saved>
-  addEntries: (site: string, wall: string, entries: LogEntry[]) => Promise<{ results: ({ entry: LogEntry } | { setAside: string } | { error: { message: string, faults?: { path: string, message: string }[] } })[] }>
-  addPhoto: (photo: UnsentPhoto) => Promise<unknown>
-  addRevision: (revision: KeptRevision) => Promise<unknown>
-}
+import { DesignSender } from './designSender'
+import { afterFailure, reasonOf, type Server } from './sending'
 
 /** How it stands with the connection, with the server, and with this device's storage. */
 export interface OutboxState {
@@ -38,9 +27,6 @@ const AT_ONCE = 100
 const FIRST_RETRY = 1_000
 const LAST_RETRY = 10_000
 
-const reasonOf = ({ message, faults = [] }: { message: string, faults?: { path: string, message: string }[] }) =>
-  faults.length > 0 ? faults.map(({ path, message }) => `${[path.replace(/^\$\.?/, ''), message].filter(Boolean).join(' ')}.`).join(' ') : message
-
 /** Whether an error of the device's store says that it has no room left; Dexie may wrap it. */
 function isFull(error: unknown): boolean {
   const { name, inner } = error as { name?: string, inner?: { name?: string } }
@@ -56,8 +42,7 @@ const alone = <Result>(act: () => Promise<Result>): Promise<Result> =>
 /**
  * Everything that is done on this device and that the server does not have yet, whatever page is open: pictures, what
  * was frozen, entries of the log, changes of walls. It is kept first and then sent, each kind in order and each thing
- * once. What
- * the server refuses is set aside with the reason and is in nobody's way; what only had no answer is sent again.
+ * once. What the server refuses is set aside with the reason and is in nobody's way; what only had no answer is sent again.
  */
 export class Outbox {
   readonly state: OutboxState = { sending: false, offline: false }
@@ -65,12 +50,18 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | undefined
   private again = false
   private closed = false
+  private readonly designs: DesignSender
 
   constructor(
     readonly device: Device,
     private readonly server: Server,
     private readonly changed: (state: OutboxState) => void = () => {},
-  ) {}
+  ) {
+    this.designs = new DesignSender(device, server, {
+      again: () => { this.again = true },
+      merged: (key, by) => this.set({ merged: { key, by } }),
+    })
+  }
 
   private set(state: Partial<OutboxState>): void {
     Object.assign(this.state, state)
@@ -221,7 +212,7 @@ export class Outbox {
             ...(await this.sendPhotos()),
             ...(await this.sendRevisions()),
             ...(await this.sendEntries()),
-            ...(await this.sendDesigns()),
+            ...(await this.designs.send()),
           ]
           if (troubles.length > 0 && !this.again) throw troubles[0]
         }
@@ -246,20 +237,6 @@ export class Outbox {
     clearTimeout(this.timer)
   }
 
-  /**
-   * What a failed request means: one that was refused is set aside; where the server was in trouble with it the rest
-   * is sent all the same.
-   *
-   * @throws where there is no connection at all, or it was no answer of the server
-   */
-  private async afterFailure(error: unknown, setAside: (error: ApiError) => Promise<unknown>): Promise<ApiError[]> {
-    // Nothing is refused that waits for a person to sign in.
-    if (!(error instanceof ApiError) || error.isOffline || error.isSignedOut) throw error
-    if (error.retryable) return [error]
-    await setAside(error)
-    return []
-  }
-
   private async sendPhotos(): Promise<ApiError[]> {
     const troubles: ApiError[] = []
     for (const photo of await this.device.photos.filter(({ refused }) => refused === undefined).toArray()) {
@@ -269,7 +246,7 @@ export class Outbox {
       }
       catch (error) {
         troubles.push(
-          ...(await this.afterFailure(error, refusal =>
+          ...(await afterFailure(error, refusal =>
             this.device.photos.update(photo.name, { refused: reasonOf(refusal) }),
           )),
         )
@@ -295,7 +272,7 @@ export class Outbox {
       }
       catch (error) {
         troubles.push(
-          ...(await this.afterFailure(error, refusal => entries.update(issuing.n!, { refused: reasonOf(refusal) }))),
+          ...(await afterFailure(error, refusal => entries.update(issuing.n!, { refused: reasonOf(refusal) }))),
         )
       }
     }
@@ -330,7 +307,7 @@ export class Outbox {
         await this.noteResults(key, next, results)
       }
       catch (error) {
-        const trouble = await this.afterFailure(error, refusal =>
+        const trouble = await afterFailure(error, refusal =>
           this.device.entries.bulkPut(next.map(entry => ({ ...entry, refused: reasonOf(refusal) }))),
         )
         if (trouble.length > 0) inTrouble.add(key)
@@ -364,103 +341,6 @@ export class Outbox {
       const known = new Set(seen.state.job.log.map(({ id }) => id))
       const log = [...seen.state.job.log, ...kept.filter(({ id }) => !known.has(id))]
       await device.seen.put({ ...seen, state: { ...seen.state, job: { ...seen.state.job, log } } })
-    })
-  }
-
-  private async sendDesigns(): Promise<ApiError[]> {
-    const { designs } = this.device
-    const troubles: ApiError[] = []
-    for (const change of await designs
-      .filter(({ refused, conflict }) => refused === undefined && conflict === undefined)
-      .toArray()) {
-      const { key, base, sent = change.wall } = change
-      if (!change.sent && same(sent, base)) {
-        await designs
-          .where({ key })
-          .and(now => same(now.wall, base))
-          .delete()
-        continue
-      }
-      await designs.update(key, { sent })
-      try {
-        await this.noteSaved(change, sent, await this.server.saveWall({ ...change, wall: sent }))
-      }
-      catch (error) {
-        troubles.push(
-          ...(await this.afterFailure(error, async (refusal) => {
-            const theirs = refusal.status === 409 ? (refusal.current as ServerWall | undefined) : undefined
-            if (theirs && same(theirs.job.walls[0], sent))
-              await this.noteSaved(change, sent, { ...theirs, wall: theirs.job.walls[0]! })
-            else if (!theirs || !(await this.laidOn(key, theirs)))
-              await this.setAside(key, sent, theirs ? { conflict: theirs } : { refused: reasonOf(refusal) })
-          })),
-        )
-      }
-    }
-    return troubles
-  }
-
-  /**
-   * Lays a change on what another person saved meanwhile, where they changed other places of the wall, so that nobody
-   * need be asked.
-   *
-   * @returns false where both changed the same, or where the two together would be no wall that may be
-   */
-  private async laidOn(key: string, theirs: ServerWall): Promise<boolean> {
-    const { device } = this
-    const now = theirs.job.walls[0]!
-    await noteSeen(device, key, theirs)
-    // Fetched before the transaction, which would not wait for it.
-    const { wallFaults } = await import('~~/core/job/validate')
-    const laid = await device.transaction('rw', device.designs, async () => {
-      const { sent: _, ...change } = (await device.designs.get(key))!
-      if (clash(change.base, change.wall, now)) return false
-      const wall = merge(change.base, change.wall, now)
-      if (wallFaults(wall, withModels(theirs.job.catalogue, change.models), '$', now).length > 0) return false
-      await device.designs.put({ ...change, version: theirs.version, base: now, wall })
-      return true
-    })
-    if (laid) {
-      this.again = true
-      this.set({ merged: { key, by: theirs.savedBy } })
-    }
-    return laid
-  }
-
-  /** Sets a change aside; where only an earlier state of the wall was refused, the newer one is tried. */
-  private async setAside(key: string, sent: Wall, why: Pick<DesignChange, 'conflict' | 'refused'>): Promise<void> {
-    const { designs } = this.device
-    const { sent: _, ...change } = (await designs.get(key))!
-    const isNewer = why.refused !== undefined && !same(change.wall, sent)
-    await designs.put(isNewer ? change : { ...change, ...why })
-    if (isNewer) this.again = true
-  }
-
-  /** Notes that the server has a change; what was changed since it was sent is a change of the new version. */
-  private async noteSaved(
-    { key, models }: DesignChange,
-    sent: Wall,
-    { version, savedAt, savedBy, wall: kept = sent }: Saved,
-  ): Promise<void> {
-    const { device } = this
-    await device.transaction('rw', device.designs, device.seen, async () => {
-      const [change, seen] = [await device.designs.get(key), await device.seen.get(key)]
-      if (seen) {
-        const { job } = seen.state
-        await device.seen.put({
-          ...seen,
-          state: {
-            job: { ...job, catalogue: withModels(job.catalogue, models), walls: [kept] },
-            version,
-            savedAt,
-            savedBy,
-          },
-        })
-      }
-      if (!change || same(change.wall, sent)) return device.designs.delete(key)
-      const { sent: _, ...rest } = change
-      await device.designs.put({ ...rest, version, base: kept, wall: merge(sent, rest.wall, kept) })
-      this.again = true
     })
   }
 }

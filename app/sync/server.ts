@@ -1,6 +1,6 @@
 import { api } from '../utils/api'
 import { sendPhoto } from '../utils/photos'
-import type { Server } from './outbox'
+import type { Server } from './sending'
 
 const at = (site: string, wall: string) => `/sites/${site}/walls/${wall}`
 

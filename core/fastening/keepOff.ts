@@ -20,6 +20,11 @@ export function keepOffOf(fastener: Fastener | undefined, base: Base): number {
 }
 
 /** What fills a hole that serves nothing any more. */
-export const fillFor = (base: Base): string => isMasonry(base)
-  ? 'blow the hole out and fill it to full depth with repair mortar; let the mortar set before tightening the anchor beside it'
-  : base === 'steel-stud' ? 'leave the steel as it is and fill the board with jointing compound' : 'glue in a wood dowel where the hole is in a stud, and fill the board with jointing compound'
+export function fillFor(base: Base, metSteel = false): string {
+  if (isMasonry(base))
+    return 'blow the hole out and fill it to full depth with repair mortar; let the mortar set before tightening the anchor beside it'
+  const board = 'fill the board with jointing compound'
+  // Behind a plate that protects a cable or pipe nothing is glued in or driven.
+  if (base === 'steel-stud' || metSteel) return `leave the steel as it is and ${board}`
+  return `glue in a wood dowel where the hole is in a stud, and ${board}`
+}

@@ -15,6 +15,7 @@ describe('a dead hole', () => {
   it('is kept off by three diameters in timber and steel, and by its depth in masonry', () => {
     const { fasteners: [lag] } = exampleJob().catalogue
     expect([keepOffOf(lag, 'wood-stud'), keepOffOf(undefined, 'steel-stud'), keepOffOf({ ...lag!, embedment: 60 }, 'concrete'), keepOffOf({ ...lag!, embedment: 60, minSpacing: 90 }, 'block')]).toEqual([3 * 9.525, 30, 60, 90])
+    expect(fillFor('wood-stud', true)).toBe('leave the steel as it is and fill the board with jointing compound')
     expect([fillFor('wood-stud'), fillFor('concrete')]).toEqual([expect.stringContaining('dowel'), expect.stringContaining('repair mortar')])
   })
 

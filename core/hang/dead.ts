@@ -14,5 +14,5 @@ export function deadHoles(wall: Wall, { dead }: Pick<AsBuilt, 'dead'>, { fastene
     const array = arrays.find(({ rows, columns, ...rest }) => Array.from({ length: rows * columns }, (_, n) => screenId(rest, 1 + Math.floor(n / columns), 1 + n % columns)).some(id => hole.startsWith(`${id}-`)))
     return fasteners.find(({ id }) => id === array?.fastener)
   }
-  return dead.map(({ hole, x, y, result, entry }) => ({ hole, x, y, result, entry, keepOff: keepOffOf(fastenerOf(hole), base), fill: fillFor(base) }))
+  return dead.map(({ hole, x, y, result, entry }) => ({ hole, x, y, result, entry, keepOff: keepOffOf(fastenerOf(hole), base), fill: fillFor(base, result === 'steel') }))
 }

@@ -47,6 +47,10 @@ const steelFinding = (label: string, { hole, x, y, by }: MadeHole, base: Base): 
 const capital = (text: string) => text.replace(/^./, letter => letter.toUpperCase())
 const apart = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y)
 
+/** Whether the drill met steel at a planned hole, and nobody has looked at it since. */
+export const steelUnchecked = ({ dead, checked }: Pick<AsBuilt, 'dead' | 'checked'>, hole: string): boolean =>
+  !checked.includes(hole) && dead.some(made => made.hole === hole && made.result === 'steel')
+
 const about = ({ hole }: MadeHole) => ({ stage: 'hang', subject: { kind: 'hole', id: hole } }) as const
 
 /** What failed: a stop where something is planned right beside it. */
@@ -82,7 +86,7 @@ function unusedFinding(made: MadeHole, step: HoleStep | undefined, beside: boole
 export function hangFindings(
   arrays: ArrayPlan[], built: AsBuilt, dead: DeadHole[] = [], base: Base = 'wood-stud',
 ): Finding[] {
-  const { holes, checked } = built
+  const { holes } = built
   if (holes.length === 0) return []
   const steps = holeSteps(arrays)
   const named = new Map(steps.map(step => [step.hole.id, step]))
@@ -93,7 +97,7 @@ export function hangFindings(
     const known = dead.find(({ entry }) => entry === made.entry)
     const beside = steps.some(({ hole }) =>
       apart(hole, made) < (known?.keepOff ?? KEEP_OFF) - 1e-6 && !(hole.made === 'hit' && isAt(hole, made)))
-    if (made.result === 'steel' && !checked.includes(made.hole)) return [steelFinding(label, made, base)]
+    if (made.result === 'steel' && steelUnchecked(built, made.hole)) return [steelFinding(label, made, base)]
     if (made.result !== 'hit') return [failedFinding(made, label, beside, known)]
     return unused.has(made) ? [unusedFinding(made, step, beside)] : []
   })

@@ -81,8 +81,12 @@ function addSigned(db: Database, site: number, wall: Wall, entry: unknown, recei
 /** An entry that waits until a planner has decided about it. */
 export interface Waiting { setAside: string }
 
-/** Where an entry is made, and what it wants to be allowed. */
-function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): { action: Action, place: { site: string, closed: boolean } } {
+/** Where an entry is made, what it wants to be allowed, and whether it settles a disputed hole against another. */
+interface Wanted { action: Action, place: { site: string, closed: boolean }, settles: boolean }
+
+const SETTLES = 'it takes the place of another person’s result of a disputed hole'
+
+function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): Wanted {
   const { kind, corrects, by, person } = fieldsOf(entry)
   const row = typeof corrects === 'string' ? entryOfId(db).get({ site: site.key, id: corrects }) : undefined
   const corrected = row && JSON.parse(row.entry) as LogEntry
@@ -95,6 +99,7 @@ function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): { ac
   return {
     action: actionOfEntry({ kind: kind as EntryKind }, corrected, settles),
     place: { site: site.id, closed: isHandedOver(db, site.key, wall.id) },
+    settles,
   }
 }
 
@@ -103,14 +108,17 @@ function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): { ac
  * make it
  */
 function addEntry(db: Database, site: SiteRow, wall: Wall, author: Author, given: unknown, receivedAt: string): LogEntry | Waiting {
-  const { action, place } = wantedOf(db, site, wall, given)
+  const { action, place, settles } = wantedOf(db, site, wall, given)
   const authored = author(given, action, place, receivedAt)
   if (authored.verdict === 'refused') throw apiError(403, 'not-yours', `This entry ${authored.reason}.`)
-  if (authored.verdict === 'taken') return addSigned(db, site.key, wall, authored.entry, receivedAt)
+  // What a crew recorded is not refused; but it is a lead or planner who settles a dispute.
+  const mayEnd = !settles || author(given, 'wall.issue', place, receivedAt).verdict === 'taken'
+  if (authored.verdict === 'taken' && mayEnd) return addSigned(db, site.key, wall, authored.entry, receivedAt)
+  const reason = authored.verdict === 'taken' ? SETTLES : authored.reason
   const faults = faultsOf(db, site.key, wall, authored.entry)
   if (faults.length > 0) throw validationError(faults)
-  keepAside(db, site.key, wall.id, authored.entry as LogEntry, authored.reason, receivedAt)
-  return { setAside: authored.reason }
+  keepAside(db, site.key, wall.id, authored.entry as LogEntry, reason, receivedAt)
+  return { setAside: reason }
 }
 
 /** What became of one entry of many: as it is kept, that it waits for a planner, or why it was not taken. */

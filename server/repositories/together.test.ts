@@ -83,6 +83,11 @@ describe('a hole that several people drilled', () => {
       ['$.corrects'],
     )
     expect(asBuilt(entries(), { id: 'w1' }).disputed).toMatchObject([{ results: [{ by: 'isla' }, { by: 'odd' }] }])
+    // A third of the crew may say what is there, but does not settle it by himself.
+    const third = by('jun', ['wall.record'])
+    const said = send(third, { ...hole, id: 'l4', corrects: 'l3' }, 'jun')
+    expect(said).toMatchObject({ setAside: expect.stringContaining('disputed hole') })
+    expect(entries()).toHaveLength(3)
     expect(send(lead, withdraw('c2', 'l1'), 'una')).toMatchObject({ seq: 4 })
     expect(asBuilt(entries(), { id: 'w1' })).toMatchObject({ disputed: [], holes: [{ result: 'void', by: 'odd' }] })
   })

@@ -60,7 +60,7 @@ test('the first start makes the firm and its first planner, by the code that the
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD)
   await page.getByRole('button', { name: 'Set up firm' }).click()
   await expect(page.getByRole('alert')).toContainText('not the code that the server printed')
-  await page.getByLabel('Code').fill(code)
+  await page.getByLabel('Code').fill(code.toUpperCase().replaceAll('-', ''))
   await page.getByLabel('Password', { exact: true }).fill('short')
   await page.getByRole('button', { name: 'Set up firm' }).click()
   await expect(page.getByText('10 to 200 characters')).toBeVisible()
@@ -68,6 +68,13 @@ test('the first start makes the firm and its first planner, by the code that the
   await page.getByRole('button', { name: 'Set up firm' }).click()
   await expect(page.getByTestId('account')).toContainText('Mina Falk')
   await expect(page.getByText('No sites yet')).toBeVisible()
+  // Its catalogue is a sample, without stock, which is taken out and put back in.
+  await page.goto('/catalogue')
+  await expect(page.getByText('In stock: not known')).toBeVisible()
+  await page.getByTestId('sample').getByRole('button', { name: 'Start empty' }).click()
+  await expect(page.getByTestId('sample')).toContainText('No models yet')
+  await page.getByTestId('sample').getByRole('button', { name: 'Load sample' }).click()
+  await expect(page.getByTestId('sample')).toContainText('models here are invented')
   // The demo's click is for the demo; here one signs in with a password.
   const again = await stranger(browser, house)
   await again.goto('/')

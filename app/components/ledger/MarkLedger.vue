@@ -9,12 +9,13 @@ const { every = false } = defineProps<{
   /** Whether all marks are listed, and not only the holes. */
   every?: boolean
 }>()
-const { plan, drilled, findings } = useWallPlan()
+const { plan, drilled, built, findings } = useWallPlan()
 const { system, precision } = useUnits()
 const marks = computed(() => (plan.value?.marking.marks ?? []).filter(({ kind }) => every || kind === 'hole'))
 const rows = computed(() => tableOf(marks.value, system.value, precision.value, plan.value?.piece).map((row, n) => ({ ...row, subject: subjectOf(marks.value[n]!) })))
 function resultOf(id: string) {
   const result = drilled.value.get(id)?.result
+  if (built.value.disputed.some(({ hole }) => hole === id)) return 'disputed'
   return result ? RESULT_NAMES[result] : ''
 }
 const stopped = computed(() => new Set(findings.value.filter(({ severity }) => severity === 'stop').map(({ subject }) => keyOf(subject))))

@@ -19,7 +19,9 @@ const { current, accept } = useRevisionAtWall()
 const store = useWallStore()
 const { show, fineWithUnit: far, withUnit } = useUnits()
 const labels = computed(() => new Map(steps.value.map(({ hole, label }) => [hole.id, label])))
-const held = computed(() => live.value?.arrays.flatMap(({ positions }) => positions).filter(({ plate }) => plate && !plate.held) ?? [])
+const loose = computed(
+  () => live.value?.arrays.flatMap(({ positions }) => positions).filter(({ plate }) => plate && !plate.held) ?? [],
+)
 const holesOf = (arrays: ArrayPlan[] = []) => arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
 /** What is known now of the member that the hole was for. */
 const member = computed(() => {
@@ -31,6 +33,19 @@ const member = computed(() => {
 const plates = computed(() => change.value?.plates.map(({ screen, dx, dy }) => ({ screen, by: Math.hypot(dx, dy), label: live.value?.arrays.flatMap(({ positions }) => positions).find(({ id }) => id === screen) })) ?? [])
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 const FIRST = 4
+/** What moves; where nothing does, whether that is as it should be. */
+const headline = computed(() => {
+  if (!change.value) return ''
+  const { plates, marks, sum } = change.value
+  if (moves.value) {
+    const told = [
+      count(plates.length, 'plate moves', 'plates move'),
+      `${count(marks.length, 'mark', 'marks')} by ${far(sum)}`,
+    ]
+    return `${told.join(', ')} in total. Drilled holes stay.`
+  }
+  return loose.value.length > 0 ? 'No move of plates or marks replaces this hole.' : 'Nothing else moves.'
+})
 const others = ref(false)
 const fault = ref('')
 function goOn() {
@@ -61,9 +76,9 @@ function goOn() {
       Show
     </button>
   </p>
-  <section v-else-if="open && change" class="mt-2 min-h-0 overflow-y-auto border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm" data-testid="answer" aria-label="Effect of the result">
+  <section v-else-if="open && change" class="mt-2 border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm" data-testid="answer" aria-label="Effect of the result">
     <p class="font-semibold">
-      {{ moves ? `${count(change.plates.length, 'plate moves', 'plates move')}, ${count(change.marks.length, 'mark', 'marks')} by ${far(change.sum)} in total. Drilled holes stay.` : 'Nothing else moves.' }}
+      {{ headline }}
     </p>
     <p v-if="member && !member.now" class="font-semibold">
       No {{ piece }} is assumed at {{ withUnit(member.before.centre) }} any more.
@@ -82,8 +97,8 @@ function goOn() {
         and {{ change.marks.length - FIRST }} more, ringed on the drawing
       </li>
     </ul>
-    <p v-if="held.length" class="mt-1 font-semibold text-stop">
-      {{ count(held.length, 'plate is', 'plates are') }} no longer fixed: {{ held.slice(0, 3).map(({ row, column }) => `R${row} C${column}`).join(', ') }}.
+    <p v-if="loose.length" class="mt-1 font-semibold text-stop">
+      {{ count(loose.length, 'plate is', 'plates are') }} no longer fixed: {{ loose.slice(0, 3).map(({ row, column }) => `R${row} C${column}`).join(', ') }}.
     </p>
     <p v-if="dead" class="mt-1">
       Dead hole: {{ dead.fill }}. Keep new holes {{ far(dead.keepOff) }} away from it.

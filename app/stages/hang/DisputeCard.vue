@@ -29,24 +29,24 @@ const noteOf = ({ note }: MadeHole) => note ? `: ${note}` : ''
 </script>
 
 <template>
-  <section
-    v-if="results.length"
-    class="mt-2 border-l-4 border-caution bg-caution-wash px-2 py-1.5 text-sm"
-    data-testid="dispute"
-    aria-label="Disputed hole"
-  >
+  <NoticeCard v-if="results.length" tone="caution" :fault="fault" data-testid="dispute" aria-label="Disputed hole">
     <p class="font-semibold">
       Disputed: counts as not drilled. Look at the hole before going on here.
     </p>
     <ul class="mt-1 space-y-1.5">
-      <li v-for="result in results" :key="result.entry" class="flex flex-wrap items-center justify-between gap-2">
-        <span>
+      <li v-for="result in results" :key="result.entry" class="flex items-center justify-between gap-2">
+        <span class="min-w-0">
           <b>{{ RESULT_NAMES[result.result] }}</b>, {{ result.by }}, {{ whenOf(result.at) }}{{ noteOf(result) }}
         </span>
-        <button v-if="decides" type="button" class="press !min-h-12" @click="keep(result)">
+        <button v-if="decides" type="button" class="press !min-h-12 shrink-0 !px-2" @click="keep(result)">
           This one holds
         </button>
-        <button v-else-if="result.by === me" type="button" class="press !min-h-12" @click="withdrawMine(result)">
+        <button
+          v-else-if="result.by === me"
+          type="button"
+          class="press !min-h-12 shrink-0 !px-2"
+          @click="withdrawMine(result)"
+        >
           Withdraw my result
         </button>
       </li>
@@ -55,8 +55,5 @@ const noteOf = ({ note }: MadeHole) => note ? `: ${note}` : ''
       The person who recorded a wrong result withdraws it; otherwise a lead or planner decides.
       Drill the other holes meanwhile.
     </p>
-    <p v-if="fault" class="field-fault" role="alert">
-      {{ fault }}
-    </p>
-  </section>
+  </NoticeCard>
 </template>

@@ -2,7 +2,7 @@
 import { Volume2, VolumeOff } from 'lucide-vue-next'
 import { usePhoto } from '~/sync/usePhoto'
 import type { Fault } from '~~/core/job'
-import { resultBefore, resultSaid } from '~~/core/hang'
+import { resultBefore, resultSaid, steelUnchecked } from '~~/core/hang'
 import { RESULT_NAMES, type MadeHole } from '~~/core/log'
 import { fromPrintedLevel, rowsOf } from '~~/core/mark'
 import { isSame } from '~~/core/subject'
@@ -54,7 +54,20 @@ const told = (faults: Fault[], what: string) => faults.map(({ message }) => `${w
 const before = computed(() => step.value && resultBefore(step.value.hole, { by: me.value }, built.value))
 /** What is about to take the place of an earlier result, until the person has said so. */
 const replacing = ref<MadeHole['result']>()
-/** While its answer is open, what was recorded of a hole is corrected on demand: the answer needs the room. */
+/** What stands of it, with its sign. */
+const recordTold = computed(() => {
+  const { result = 'hit' } = done.value ?? {}
+  const name = RESULT_NAMES[result].replace(/^./, letter => letter.toUpperCase())
+  return `${result === 'hit' ? '✓' : '✕'} ${name}`
+})
+/** Whether the drill met steel here that nobody has looked at: what follows for the plan comes after that. */
+const metSteel = computed(() => step.value !== undefined && steelUnchecked(built.value, step.value.hole.id))
+/**
+ * Whether something is to be seen to at this hole before the next result: what was recorded of it is then corrected on
+ * demand, as that something needs the room.
+ */
+const isHeld = computed(() => waits.value || metSteel.value
+  || built.value.disputed.some(({ hole }) => hole === step.value?.hole.id))
 const correcting = ref(false)
 watch(current, () => {
   replacing.value = undefined
@@ -119,7 +132,6 @@ watch(steps, (list) => {
           revision {{ issued?.revision }}, {{ index + 1 }} of {{ steps.length }}, {{ made }} drilled
         </p>
       </header>
-      <QuestionCard />
       <dl class="figures mt-1 divide-y divide-hair border-y border-hair">
         <div class="flex items-baseline justify-between py-1">
           <dt class="text-base">
@@ -162,25 +174,32 @@ watch(steps, (list) => {
           </dd>
         </div>
       </dl>
-      <p v-if="done" class="mt-2 border-l-4 px-2 py-1 text-sm" :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'" data-testid="hole-record">
-        <b>{{ done.result === 'hit' ? '✓ Hit' : `✕ ${RESULT_NAMES[done.result].replace(/^./, letter => letter.toUpperCase())}` }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
-      </p>
-      <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photo of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
-      <DisputeCard :hole="step.hole.id" :label="step.label" />
-      <SteelCard :hole="step.hole.id" :label="step.label" />
-      <AnswerCard :hole="step.hole.id" />
-      <FindingList v-if="warnings.length && !waits" class="mt-2 max-h-48 overflow-y-auto" :findings="warnings" />
-      <div class="flex min-h-0 flex-1 flex-col py-1 md:hidden">
-        <RowTape v-if="row && !waits && !replacing" :marks="row.marks" :current="step.hole.id" class="h-9 shrink-0" />
-        <div class="min-h-0 flex-1">
-          <HoleLocator :current="step.hole.id" :moves="answering ? change?.marks : undefined" />
-        </div>
+      <div class="flex min-h-0 flex-1 flex-col overflow-y-auto" tabindex="0" role="group" aria-label="About this hole">
+        <p
+          v-if="done"
+          class="mt-2 border-l-4 px-2 py-1 text-sm"
+          :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'"
+          data-testid="hole-record"
+        >
+          <b>{{ recordTold }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
+        </p>
+        <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photo of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
+        <DisputeCard :hole="step.hole.id" :label="step.label" />
+        <SteelCard :hole="step.hole.id" :label="step.label" />
+        <AnswerCard v-if="!metSteel" :hole="step.hole.id" />
+        <QuestionCard />
+        <FindingList v-if="warnings.length && !isHeld" class="mt-2" :findings="warnings" />
+        <RowTape v-if="row && !isHeld" :marks="row.marks" :current="step.hole.id" class="h-9 shrink-0 md:hidden" />
+        <HoleLocator
+          class="min-h-14 flex-1 md:hidden"
+          :current="step.hole.id"
+          :moves="answering ? change?.marks : undefined"
+        />
       </div>
-      <div class="hidden flex-1 md:block" />
       <p v-if="waits && !before" class="py-1 text-sm font-semibold">
-        This plate waits for the answer. Go on with the holes of other plates.
+        This plate waits for the answer. Drill the holes of other plates meanwhile.
       </p>
-      <template v-else-if="!waits || correcting">
+      <template v-else-if="!isHeld || correcting">
         <p class="py-1 text-xs text-ink-soft">
           Near cables: isolate and prove dead. Wear eye protection and a dust mask. Use a sound ladder.
         </p>
@@ -189,9 +208,14 @@ watch(steps, (list) => {
         </FieldFrame>
         <ResultButtons :before="before" :replacing="replacing" @record="record" @keep="replacing = undefined" />
       </template>
-      <div class="mt-2 grid grid-cols-2 gap-2 md:grid-cols-1">
-        <button v-if="waits && before && !correcting" type="button" class="press !min-h-12" @click="correcting = true">
-          Correct result…
+      <div class="mt-2 flex flex-wrap gap-2 [&>*]:min-w-36 [&>*]:flex-1">
+        <button
+          v-if="isHeld && (before || !waits) && !correcting"
+          type="button"
+          class="press !min-h-12"
+          @click="correcting = true"
+        >
+          {{ before ? 'Correct result…' : 'Record result…' }}
         </button>
         <PhotoButton
           v-else-if="!waits || before"

@@ -24,7 +24,14 @@ function answer(step: string) {
 </script>
 
 <template>
-  <section v-for="{ step, by, note, at } in open" :key="step" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm" data-testid="question" aria-label="Question from the wall">
+  <NoticeCard
+    v-for="{ step, by, note, at } in open"
+    :key="step"
+    tone="stop"
+    :fault="fault"
+    data-testid="question"
+    aria-label="Question from the wall"
+  >
     <p><b>{{ by }} asks:</b> {{ note }} <span class="text-ink-soft">{{ whenOf(at) }}</span></p>
     <p v-if="by === me" class="mt-1">
       Leads and planners see it here and on the list of walls.
@@ -39,8 +46,5 @@ function answer(step: string) {
         Answer
       </button>
     </form>
-    <p v-if="fault" class="field-fault" role="alert">
-      {{ fault }}
-    </p>
-  </section>
+  </NoticeCard>
 </template>

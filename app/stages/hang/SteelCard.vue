@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { steelUnchecked } from '~~/core/hang'
+
 /**
  * Where the drill met steel: nothing is drilled on until a lead or planner has looked, and has recorded what it is. It
  * is never overridden.
@@ -6,16 +8,11 @@
 const { hole, label } = defineProps<{ hole: string, label: string }>()
 const store = useWallStore()
 const { built } = useWallPlan()
-const met = computed(
-  () =>
-    built.value.dead.some(made => made.hole === hole && made.result === 'steel')
-    && !built.value.checked.includes(hole),
-)
+const met = computed(() => steelUnchecked(built.value, hole))
 const decides = computed(() => store.rights('wall.issue'))
 const found = ref('')
 const picture = ref('')
 const fault = ref('')
-const id = useId()
 function record() {
   if (!found.value.trim()) return void (fault.value = 'Enter what was found. It is kept in the log.')
   fault.value = store
@@ -27,12 +24,7 @@ function record() {
 </script>
 
 <template>
-  <section
-    v-if="met"
-    class="mt-2 border-l-4 border-stop bg-stop-wash px-2 py-1.5 text-sm"
-    data-testid="steel"
-    aria-label="Steel was hit"
-  >
+  <NoticeCard v-if="met" tone="stop" data-testid="steel" aria-label="Steel was hit">
     <p class="font-semibold">
       {{ label }} hit steel. Do not drill on: it can protect a cable or pipe, or be a bar or tendon.
     </p>
@@ -40,18 +32,14 @@ function record() {
       A lead or planner looks at it and records here what it is. Other plates go on.
     </p>
     <form v-else class="mt-1 space-y-2" @submit.prevent="record">
-      <FieldFrame :id="id" label="What was found" :fault="fault">
-        <input
-          :id="id"
-          v-model="found"
-          class="field-input"
-          autocomplete="off"
-          maxlength="120"
-          placeholder="e.g. protection plate over a cable"
-          :aria-invalid="fault !== ''"
-          @input="fault = ''"
-        >
-      </FieldFrame>
+      <OneLine
+        v-model="found"
+        label="What was found"
+        :most="120"
+        placeholder="e.g. protection plate over a cable"
+        :fault="fault"
+        @typed="fault = ''"
+      />
       <PhotoButton
         class="[&_label]:!min-h-12"
         :site="store.site"
@@ -62,5 +50,5 @@ function record() {
         Record what was found
       </button>
     </form>
-  </section>
+  </NoticeCard>
 </template>

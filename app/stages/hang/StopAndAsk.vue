@@ -15,7 +15,6 @@ const asked = computed(() => built.value.steps.find(each => each.step === step.v
 const asking = ref(false)
 const text = ref('')
 const fault = ref('')
-const id = useId()
 watch(() => about, () => { asking.value = false })
 function begin() {
   text.value = question
@@ -34,21 +33,11 @@ function send() {
 </script>
 
 <template>
-  <p v-if="asked" class="col-span-full text-sm" data-testid="asked">
+  <p v-if="asked" class="order-first !basis-full text-sm" data-testid="asked">
     Asked {{ whenOf(asked.at) }} by {{ asked.by }}: leads and planners see it on this wall. The rest goes on.
   </p>
-  <form v-else-if="asking" class="col-span-full space-y-2" @submit.prevent="send">
-    <FieldFrame :id="id" label="Question to a lead or planner" :fault="fault">
-      <input
-        :id="id"
-        v-model="text"
-        class="field-input"
-        autocomplete="off"
-        maxlength="2000"
-        :aria-invalid="fault !== ''"
-        @input="fault = ''"
-      >
-    </FieldFrame>
+  <form v-else-if="asking" class="!basis-full space-y-2" @submit.prevent="send">
+    <OneLine v-model="text" label="Question to a lead or planner" :fault="fault" @typed="fault = ''" />
     <div class="grid grid-cols-2 gap-2">
       <button type="submit" class="press press-first !min-h-12">
         Ask
