@@ -2,8 +2,9 @@ import { dateText } from '../dates'
 import type { Finding } from '../finding'
 import type { PlateUse } from '../mount'
 import { CASE_NAMES } from '../fix'
+import { deadHoles, holeSteps } from '../hang'
 import type { Catalogue, Rules, Site, Wall } from '../job'
-import { RESULT_NAMES, type AsBuilt, type LogEntry } from '../log'
+import { RESULT_NAMES, standing, type AsBuilt, type LogEntry, type MadeHole } from '../log'
 import { drawWall } from '../mark/sheet'
 import type { Shown } from '../mark/sheet/drawing'
 import { chosenFigure } from '../rules'
@@ -97,6 +98,7 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
       rows: compared.holes.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not recorded', made ? show(made.y) : '', off === undefined ? '' : fine(off), made ? RESULT_NAMES[made.result] : '', made?.by ?? '']) },
     { columns: [{ title: 'Screen centre', share: 0.3 }, { title: 'Planned from wall left', share: 0.14, figures: true }, { title: 'above floor', share: 0.14, figures: true }, { title: 'Built from wall left', share: 0.14, figures: true }, { title: 'above floor', share: 0.14, figures: true }, { title: 'Deviation', share: 0.14, figures: true }],
       rows: compared.centres.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not known', made ? show(made.y) : '', off === undefined ? '' : fine(off)]) },
+    ...failedHoles(of, { show, day }),
 
     { heading: 'Seams, steps and levels' },
     ...compared.seams.length === 0
@@ -142,6 +144,44 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
     ...record.remarks.length === 0 ? [{ text: 'None.' }] : record.remarks.map(({ note, by, at }): Block => ({ text: `${day(at)}, ${by}: ${note}` })),
     ...(site.contacts ?? []).length > 0 ? [{ heading: 'Contacts' }, ...site.contacts!.map(({ name, for: what, phone }): Block => ({ text: [name, what, phone].filter(Boolean).join(', ') }))] : [],
   ], paper)
+}
+
+/** How figures and dates are written on a handover. */
+interface Written { show: (mm: number) => string, day: (at: string) => string }
+
+const resultBy
+  = (day: Written['day']) =>
+    ({ result, by, at }: MadeHole) =>
+      `${RESULT_NAMES[result]} by ${by}, ${day(at)}`
+
+/**
+ * The holes that took no fastener, each with what the drill met, what fills it and what was found there since, and the
+ * holes of which people say unlike things.
+ */
+function failedHoles({ wall, plan, issued, built, catalogue, log }: HandedOver, { show, day }: Written): Block[] {
+  const fills = new Map(deadHoles(wall, built, catalogue).map(({ entry, fill }) => [entry, fill]))
+  const found = new Map(
+    standing(log, wall).flatMap(entry => (entry.kind === 'checked' ? [[entry.hole, entry.found] as const] : [])),
+  )
+  const named = new Map([...holeSteps(issued), ...holeSteps(plan.arrays)].map(({ hole, label }) => [hole.id, label]))
+  const labels = (id: string) => named.get(id) ?? id
+  const failed = built.dead.map(({ hole, x, y, result, note, by, at, entry }) => [
+    labels(hole), show(x), show(y), RESULT_NAMES[result],
+    [note, found.has(hole) && `found: ${found.get(hole)}`, fills.get(entry)].filter(Boolean).join('; '), by, day(at),
+  ])
+  const disputed = built.disputed.map(({ hole, results }): Block => ({
+    text: `${labels(hole)} is disputed: ${results.map(resultBy(day)).join('; ')}. It is not counted as drilled.`,
+  }))
+  if (failed.length + disputed.length === 0) return [{ heading: 'Failed holes' }, { text: 'None.' }]
+  const table: Block = {
+    columns: [
+      { title: 'Hole', share: 0.16 }, { title: 'From wall left', share: 0.1, figures: true },
+      { title: 'above floor', share: 0.1, figures: true }, { title: 'Result', share: 0.1 },
+      { title: 'Note and filling', share: 0.34 }, { title: 'By', share: 0.1 }, { title: 'Date', share: 0.1 },
+    ],
+    rows: failed,
+  }
+  return [{ heading: 'Failed holes' }, ...failed.length > 0 ? [table] : [], ...disputed]
 }
 
 /** Holes by fastener, bit and depth. */

@@ -2,6 +2,11 @@ import type { FindingKind } from './finding'
 
 /** What Hang can say of a wall. */
 export const HANG = {
+  'hole-stripped': {
+    severity: 'stop',
+    meaning: 'A fastener stripped in its hole, and the hole is still planned there.',
+    cure: 'Use a larger or longer fastener, or glue in a dowel and drill again in the same place; record the result.',
+  },
   'hole-missed': {
     severity: 'stop',
     meaning: 'A planned hole would come right beside one that failed.',

@@ -54,7 +54,12 @@ export const SURVEY = {
   },
   'member-ends': {
     severity: 'caution',
-    meaning: 'A stud does not run the full height of the wall.',
+    meaning: 'A stud was not met at another height: it ends between, or it leans.',
+    cure: 'Probe it at the height of its holes, to both sides.',
+  },
+  'member-leans': {
+    severity: 'caution',
+    meaning: 'Readings of a stud at different heights fit a stud that is out of plumb.',
     cure: 'Probe it at the height of its holes.',
   },
   'reading-conflicts': {

@@ -1,7 +1,7 @@
 import { isWoodScrew, WOOD_DIAMETERS } from '../fastening'
 import type { Fastener } from '../job'
 import type { Hole } from '../mount'
-import { piecesOf, type Member } from '../survey'
+import { memberAt, piecesOf, type Member } from '../survey'
 import type { LoadCase } from './cases'
 import { shearOf, type FastenerLoad } from './group'
 import type { Strength } from './strength'
@@ -27,7 +27,7 @@ export function loadedEdges(name: LoadCase, each: FastenerLoad[], places: Hole[]
     const [{ angle }, hole] = [shearOf(load), places[n]!]
     const member = hole.member === undefined ? undefined : members[hole.member]
     if (angle <= ACROSS || !member || Math.abs(load.across) < SLIGHT * strength.shear(90)) return []
-    const piece = piecesOf(member)[hole.ply ?? 0]!
+    const piece = piecesOf(memberAt(member, hole.y))[hole.ply ?? 0]!
     const edge = load.across > 0 ? piece.centre + piece.width / 2 - hole.x : hole.x - piece.centre + piece.width / 2
     return edge < least - 1e-9 ? [{ hole, case: name, edge, least }] : []
   })

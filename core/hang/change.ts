@@ -46,10 +46,24 @@ function between(before: Places, after: Places): Change {
 /** What changed between two plans of a wall. */
 export const changeBetween = (before: ArrayPlan[], after: ArrayPlan[]): Change => between(placesOf(before), placesOf(after))
 
-/** What a plan has elsewhere than it was issued. */
+/** What a plan has elsewhere than it was issued; a hole that is made moves no more, wherever it was issued. */
 export function changeFrom({ arrays }: Issued, after: ArrayPlan[]): Change {
   const plates = arrays.flatMap(({ plates }) => plates)
-  return between({ holes: new Map(plates.flatMap(({ holes }) => holes.map(({ id, x, y }) => [id, { x, y }] as const))), plates: new Map(plates.map(({ screen, centre }) => [screen, centre])) }, placesOf(after))
+  const made = new Set(after.flatMap(({ positions }) =>
+    positions.flatMap(({ holes = [] }) => holes.flatMap(({ id, made }) => made === 'hit' ? [id] : []))))
+  const { marks, ...change } = between(
+    {
+      holes: new Map(plates.flatMap(({ holes }) => holes.map(({ id, x, y }) => [id, { x, y }] as const))),
+      plates: new Map(plates.map(({ screen, centre }) => [screen, centre])),
+    },
+    placesOf(after),
+  )
+  const moving = marks.filter(({ hole }) => !made.has(hole))
+  return {
+    ...change,
+    marks: moving,
+    sum: moving.reduce((sum, { from, to }) => sum + Math.hypot(to.x - from.x, to.y - from.y), 0),
+  }
 }
 
 /**

@@ -3,7 +3,7 @@ import type { Point } from '../geometry'
 import type { Structure } from '../job'
 import { isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan } from '../mount'
-import { words } from '../units'
+import { words, type Text } from '../units'
 import type { DeadHole } from './dead'
 import { holeSteps, leftBehind, type HoleStep } from './steps'
 
@@ -53,9 +53,17 @@ export const steelUnchecked = ({ dead, checked }: Pick<AsBuilt, 'dead' | 'checke
 
 const about = ({ hole }: MadeHole) => ({ stage: 'hang', subject: { kind: 'hole', id: hole } }) as const
 
+const DRILL_AGAIN: Text = [
+  'The stud is there. Use a larger or longer fastener, or glue in a dowel and drill again in the same place, ',
+  'and record the new result. Or use the next slot.',
+]
+
 /** What failed: a stop where something is planned right beside it. */
 function failedFinding(made: MadeHole, label: string, beside: boolean, dead?: DeadHole): Finding {
   const message = words`${label} at ${made.x} ${SAYS[made.result]}: ${made.note || 'no note'}.`
+  if (beside && made.result === 'stripped') {
+    return { ...about(made), severity: 'stop', code: 'hole-stripped', message, remedy: DRILL_AGAIN }
+  }
   if (beside) {
     const remedy = words`Leave it empty and survey the spot before drilling beside it.`
     return { ...about(made), severity: 'stop', code: 'hole-missed', message, remedy }

@@ -34,11 +34,13 @@ describe('what stands by the log', () => {
     expect(asBuilt([entry({ result: 'miss' }), entry({ id: 'l2', x: 1935 })], { id: 'w1' }).holes.map(({ x, result }) => [x, result])).toEqual([[1900, 'miss'], [1935, 'hit']])
   })
 
-  it('makes a reading of every hole that missed, and of no other', () => {
+  it('makes a reading of every hole: one that hit met a stud, one that missed met none', () => {
     const wall = withDrilled(exampleWall(), asBuilt([entry({}), entry({ id: 'l2', x: 1935, result: 'miss' })], { id: 'w1' }))
-    expect(wall.evidence).toEqual([...exampleWall().evidence ?? [], { id: 'drilled-l2', method: 'pilot', hit: false, x: 1935, y: 2090.4, by: 'Isla Brand', at: '2026-11-12T09:00:00Z' }])
+    const pilot = (id: string, x: number, hit: boolean) =>
+      ({ id, method: 'pilot', hit, x, y: 2090.4, by: 'Isla Brand', at: '2026-11-12T09:00:00Z' })
+    expect(wall.evidence).toEqual([pilot('drilled-l1', 1900, true), pilot('drilled-l2', 1935, false)])
     const untouched = exampleWall()
-    expect(withDrilled(untouched, asBuilt([entry({})], { id: 'w1' }))).toBe(untouched)
+    expect(withDrilled(untouched, asBuilt([entry({ result: 'steel' })], { id: 'w1' }))).toBe(untouched)
   })
 
   it('tells dead holes from those that hold, screens that hang, and the last reading of each array’s seams', () => {
@@ -51,8 +53,9 @@ describe('what stands by the log', () => {
     const built = asBuilt(log, { id: 'w1' })
     expect([built.holes.length, built.dead.map(({ hole }) => hole)]).toEqual([8, ['h0', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6']])
     expect([built.hung, built.seams.map(({ id }) => id)]).toEqual([['a1-r1c1', 'a1-r1c2'], ['g2']])
-    // What met nothing tells of the framing; a hole that only went wrong does not.
-    expect(withDrilled(exampleWall(), built).evidence!.map(({ id }) => id)).toEqual(['drilled-d0', 'drilled-d1'])
+    // What met a stud or nothing tells of the framing, a stripped hole too; one that only went wrong does not.
+    expect(withDrilled(exampleWall(), built).evidence!.map(({ id, hit }) => [id, hit]))
+      .toEqual([['drilled-l1', true], ['drilled-d0', false], ['drilled-d1', false], ['drilled-d5', true]])
   })
 })
 

@@ -111,12 +111,14 @@ export function asBuilt(log: LogEntry[], wall: WallRecord): AsBuilt {
   }
 }
 
-/** What the drill met that shows that no member is there. */
-const MET_NOTHING = new Set<MadeHole['result']>(['miss', 'void'])
+/** Whether what the drill met shows that a member is there, or that none is; a result that shows neither is absent. */
+const MET: Partial<Record<MadeHole['result'], boolean>> = { hit: true, stripped: true, miss: false, void: false }
 
-/** A wall with what drilling told of its framing: a hole that met nothing is a pilot hole that missed. */
-export function withDrilled(wall: Wall, { dead }: Pick<AsBuilt, 'dead'>): Wall {
-  const missed = dead.filter(({ result }) => MET_NOTHING.has(result))
-  if (missed.length === 0) return wall
-  return { ...wall, evidence: [...wall.evidence ?? [], ...missed.map(({ entry, x, y, by, at }) => ({ id: `drilled-${entry}`, method: 'pilot' as const, hit: false, x, y, by, at }))] }
+/** A wall with what drilling told of its framing: each hole is a pilot hole at its own height. */
+export function withDrilled(wall: Wall, { holes }: Pick<AsBuilt, 'holes'>): Wall {
+  const drilled = holes.flatMap(({ entry, x, y, by, at, result }) => {
+    const hit = MET[result]
+    return hit === undefined ? [] : [{ id: `drilled-${entry}`, method: 'pilot' as const, hit, x, y, by, at }]
+  })
+  return drilled.length === 0 ? wall : { ...wall, evidence: [...wall.evidence ?? [], ...drilled] }
 }

@@ -43,11 +43,42 @@ export interface Strip {
 
 interface Bolt { x: number, share: number }
 
-/** The members that a strip is fixed to: all from the last one left of its bolts to the first one right of them. */
-function supportsFor(bolts: Bolt[], zones: FixingZone[]): { zones: FixingZone[], held: boolean } {
+/** What strips are fixed to: the wall's members and width, mm. */
+export interface Ground {
+  members: Member[]
+  wallWidth: number
+  /** Where the studs can take a fastener at a height. */
+  zonesAt: (y: number) => FixingZone[]
+  /** Which of some members a strip with fasteners at these heights keeps to. */
+  keptOf?: ((heights: number[], zones: FixingZone[]) => KeptSupports | undefined) | undefined
+}
+
+/** The members that a strip was issued with, and those in which holes are made for it. */
+export interface KeptSupports { issued: Set<number>, made: Set<number>, isWhole: boolean }
+
+/** Whether every bolt of a strip lies between members that it is fixed to. */
+const spans = (zones: FixingZone[], left: number, right: number): boolean =>
+  zones.length > 1 && zones[0]!.centre <= left && zones.at(-1)!.centre >= right
+
+/**
+ * The members that a strip is fixed to: those that it was issued with, where they still do; or all from the last one
+ * left of its bolts to the first one right of them, and each in which a hole is made.
+ */
+function supportsFor(bolts: Bolt[], zones: FixingZone[], kept?: KeptSupports): { zones: FixingZone[], held: boolean } {
   const [left, right] = [Math.min(...bolts.map(({ x }) => x)), Math.max(...bolts.map(({ x }) => x))]
   // Of a doubled member one ply is fixed to.
   const good = [...new Map(zones.filter(({ usable }) => usable >= 0).reverse().map(zone => [zone.index, zone])).values()].reverse()
+  const asIssued = good.filter(({ index }) => kept?.issued.has(index) || kept?.made.has(index))
+  if (kept?.isWhole && kept.issued.size > 0 && spans(asIssued, left, right)) return { zones: asIssued, held: true }
+  const fresh = bracketing(good, left, right)
+  const made = good.filter(({ index }) => kept?.made.has(index) && !fresh.zones.some(zone => zone.index === index))
+  return made.length > 0
+    ? { ...fresh, zones: good.filter(zone => fresh.zones.includes(zone) || made.includes(zone)) }
+    : fresh
+}
+
+/** Of some members, all from the last one left of a stretch to the first one right of it. */
+function bracketing(good: FixingZone[], left: number, right: number): { zones: FixingZone[], held: boolean } {
   let first = good.findLastIndex(({ centre }) => centre <= left)
   let last = good.findIndex(({ centre }) => centre >= right)
   const held = first >= 0 && last >= 0 && good.length > 1
@@ -103,10 +134,18 @@ const extentOf = (ends: number[], wallWidth: number): [number, number] =>
   [Math.max(Math.min(...ends), 0), Math.min(Math.max(...ends), wallWidth)]
 
 /** A strip through some rows of slots of the plates in one row of the array. */
-function stripOf(plates: Carried[], of: string, rows: string[], { from, to, heights }: { from: number, to: number, heights: number[] }, zones: FixingZone[], members: Member[], wallWidth: number): Strip {
-  const standing = zones.filter(({ index }) => heights.every(y => standsAt(members[index]!, y)))
+function stripOf(
+  plates: Carried[],
+  of: string,
+  rows: string[],
+  { from, to, heights }: { from: number, to: number, heights: number[] },
+  { zonesAt, members, wallWidth, keptOf }: Ground,
+): Strip {
+  const standing = zonesAt(heights.reduce((sum, y) => sum + y, 0) / heights.length).filter(({ index }) =>
+    heights.every(y => standsAt(members[index]!, y)),
+  )
   const bolts = boltsOf(plates, rows)
-  const found = supportsFor(bolts, standing)
+  const found = supportsFor(bolts, standing, keptOf?.(heights, standing))
   const centres = found.zones.map(({ centre }) => centre)
   const { shares, bending } = sharesAt(bolts, centres)
   const [left, right] = extentOf(
@@ -114,9 +153,20 @@ function stripOf(plates: Carried[], of: string, rows: string[], { from, to, heig
     wallWidth,
   )
   return {
-    row: plates[0]!.row, of, held: found.held, bending, heights, bolts: bolts.map(({ x }) => x),
+    row: plates[0]!.row,
+    of,
+    held: found.held,
+    bending,
+    heights,
+    bolts: bolts.map(({ x }) => x),
     rect: { x: left, y: from, width: right - left, height: to - from },
-    supports: found.zones.map(({ index, ply, centre, usable }, n) => ({ member: index, ...members[index]!.plies > 1 && { ply }, x: centre, share: shares[n]!, margin: usable })),
+    supports: found.zones.map(({ index, ply, centre, usable }, n) => ({
+      member: index,
+      ...(members[index]!.plies > 1 && { ply }),
+      x: centre,
+      share: shares[n]!,
+      margin: usable,
+    })),
   }
 }
 
@@ -127,21 +177,31 @@ function spread(from: number, to: number): number[] {
 }
 
 /** The rails or boards behind the plates of an array, from its top row down. */
-export function stripsFor(carrier: Carrier, plates: Carried[], zones: FixingZone[], members: Member[], wallWidth: number): Strip[] {
+export function stripsFor(carrier: Carrier, plates: Carried[], ground: Ground): Strip[] {
   const rows = new Map<number, Carried[]>()
-  for (const plate of plates) rows.set(plate.row, [...rows.get(plate.row) ?? [], plate])
+  for (const plate of plates) rows.set(plate.row, [...(rows.get(plate.row) ?? []), plate])
   return [...rows.values()].flatMap((plates) => {
     const [{ mount, y }] = plates as [Carried]
     if (carrier.kind === 'board') {
       const [from, to] = [y - mount.plate.height / 2 - BOARD.past, y + mount.plate.height / 2 + BOARD.past]
       if (!mount.plate.slots.some(({ row }) => mount.needs.rows.includes(row))) return []
-      return [stripOf(plates, 'board', mount.needs.rows, { from, to, heights: spread(from + BOARD.inset, to - BOARD.inset) }, zones, members, wallWidth)]
+      return [
+        stripOf(
+          plates,
+          'board',
+          mount.needs.rows,
+          { from, to, heights: spread(from + BOARD.inset, to - BOARD.inset) },
+          ground,
+        ),
+      ]
     }
     const half = (carrier.height ?? USUAL_CARRIERS.rail.height!) / 2
-    return mount.needs.rows.filter(row => mount.plate.slots.some(slot => slot.row === row)).map((of) => {
-      const at = y + heightOfRow(mount, of)
-      return stripOf(plates, of, [of], { from: at - half, to: at + half, heights: [at] }, zones, members, wallWidth)
-    })
+    return mount.needs.rows
+      .filter(row => mount.plate.slots.some(slot => slot.row === row))
+      .map((of) => {
+        const at = y + heightOfRow(mount, of)
+        return stripOf(plates, of, [of], { from: at - half, to: at + half, heights: [at] }, ground)
+      })
   })
 }
 

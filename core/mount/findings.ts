@@ -6,7 +6,7 @@ import {
   coveringOf, type Catalogue, type Display, type Fault, type Mount, type Orientation, type PlateChoice,
   type ScreenArray, type Wall,
 } from '../job'
-import { unsurveyedIn, type Member, type Survey, type Unsurveyed } from '../survey'
+import { memberAt, unsurveyedIn, type Member, type Survey, type Unsurveyed } from '../survey'
 import { counted, quantity, words, type Text } from '../units'
 import { memoize } from '../memo'
 import type { Requirement } from './requirement'
@@ -49,12 +49,25 @@ function remedyOf(slider: Omit<Slider, 'travel'>, mount: Mount): Remedy {
   return { remedy: words`The plate would have to shift ${tellShift(least)}, ${Math.abs(least) - travel} more than its lateral adjustment of ${travel}. Move the whole array, or use a rail, a backing board or another mount.` }
 }
 
+const sdAt = (member: Member | undefined, y: number) => member ? memberAt(member, y).sd : 0
+
+/**
+ * Whether a hole is in its stud, with its edge distance. One that is made has met it: what is not known of the stud’s
+ * middle is no reason to take the hole for a miss.
+ */
+export function lands({ margin, member, made, y }: Hole, members: Member[]): boolean {
+  const known = made === 'hit' && member !== undefined ? ONE_SIDED_95 * sdAt(members[member], y) : 0
+  return margin !== undefined && margin + known >= -1e-9
+}
+
 /** Whether a hole would land if its member’s centre were known: it wants a nail, not another place. */
 const unsure = (hole: Hole, members: Member[]) =>
-  hole.member !== undefined && hole.margin !== undefined && hole.margin + ONE_SIDED_95 * (members[hole.member]?.sd ?? 0) >= -1e-9
+  hole.member !== undefined
+  && hole.margin !== undefined
+  && hole.margin + ONE_SIDED_95 * sdAt(members[hole.member], hole.y) >= -1e-9
 
 function unsureFinding(cell: MountedCell, hole: Hole, members: Member[]): Finding {
-  const { centre, sd, width } = members[hole.member!]!
+  const { centre, sd, width } = memberAt(members[hole.member!]!, hole.y)
   return {
     severity: 'stop', code: 'member-unsure' as const, stage: 'mount', subject: { kind: 'hole', id: hole.id },
     message: words`${holeName(cell, hole)} at ${hole.x} is aimed at stud ${String(hole.member! + 1)}, whose centre is only known to ± ${1.96 * sd}: edge clearance is ${-hole.margin!} short.`,
@@ -75,7 +88,13 @@ export function unsurveyedOf(wall: Wall, cells: MountedCell[], mountOf: (cell: M
   return cells.flatMap((cell) => {
     const { slots } = mountOf(cell).plate
     const spanOf = ({ slot }: Hole) => ({ from: cell.plate.centre.x + slots[slot!]!.x1, to: cell.plate.centre.x + slots[slot!]!.x2 })
-    const holes = cell.holes.filter(hole => hole.slot !== undefined && (hole.margin === undefined || hole.margin < -1e-9) && unknown(spanOf(hole)))
+    const holes = cell.holes.filter(
+      hole =>
+        hole.slot !== undefined
+        && hole.made !== 'hit'
+        && (hole.margin === undefined || hole.margin < -1e-9)
+        && unknown(spanOf(hole)),
+    )
     if (holes.length === 0) return []
     const spans = holes.map(spanOf)
     return [{
@@ -96,7 +115,7 @@ export function unsurveyedFindings(unsurveyed: ReturnType<typeof unsurveyedOf>):
 
 /** A stop for every hole that misses, with the shift of its plate that would cure it. */
 export function missFindings(array: ScreenArray, cell: MountedCell, { members, coursing }: Pick<Survey, 'members' | 'coursing'>, remedyAt: () => Remedy, but?: Set<string>): Finding[] {
-  const short = cell.holes.filter(hole => (hole.margin === undefined || hole.margin < -1e-9) && !but?.has(hole.id))
+  const short = cell.holes.filter(hole => !lands(hole, members) && !but?.has(hole.id))
   const misses = short.filter(hole => !unsure(hole, members))
   const doubts = short.filter(hole => unsure(hole, members)).map(hole => unsureFinding(cell, hole, members))
   if (misses.length === 0) return doubts

@@ -7,21 +7,22 @@ import { NOTHING_BUILT, type AsBuilt } from '../log'
 import { isFramed, standsAt, type Survey, type Unsurveyed } from '../survey'
 import { counted, words, type UnitSystem } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
-import { holesOfStrip, stripsFor, type Strip } from './carrier'
+import { stripsFor, type Strip } from './carrier'
 import { carrierFindings, stripClear } from './carrierFindings'
 import { numberOfHole, withLastingNames } from './lastingNames'
-import { holeId, madeFindings, marked, withMade } from './made'
+import { holeId, keepsTo, madeFindings, marked, pinFor, withMade } from './made'
 import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
 import { heightFindings, proofFindings, referenceFindings } from './proof'
 import { depthFindings } from './depth'
 import {
-  collisionFindings, missFindings, remediesOn, rowFindings, suitFindings, unsurveyedFindings, unsurveyedOf,
+  collisionFindings, lands, missFindings, remediesOn, rowFindings, suitFindings, unsurveyedFindings, unsurveyedOf,
 } from './findings'
+import { keptSupports, keptZones, stripHoles } from './stripHoles'
 import { substrateOf, type Substrate } from './substrate'
 import { tightLifts, type TightLift } from './lifting'
 import { holesOnSolid, type HolePlace } from './holes'
-import { zonesOf } from './zones'
+import { zonesByHeight } from './zones'
 import { leastHoles, placeLeast, standingArray, standingHoles, unmoved } from './leastChange'
 import { mountModels, sameUse } from './models'
 import { barredFor, choiceFor, placePlates, type Placing } from './placing'
@@ -91,6 +92,9 @@ function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Co
   const issued = standingArray(array, built)?.plateOf(idOf(array, cell))
   if (!issued) return undefined
   const mount = mountOf(cell)
+  // Where made holes are out of its reach the plate gets others.
+  const pin = pinFor(idOf(array, cell), mount, built)
+  if (pin && !keepsTo(pin, centre)) return undefined
   const holes = standingHoles(array, cell, mount, issued, built)
   const seated = leastHoles(substrate, mount, centre, holes) ?? unmoved(mount, centre, holes, substrate)
   if (!seated) return undefined
@@ -106,11 +110,9 @@ function holesAsIssued({ array, wall, catalogue, units, substrate, mountOf }: Co
 }
 
 /** The holes of a plate that is fixed to the wall itself, those moved manually where they were put. */
-function ownHoles(context: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] {
+function freshHoles(context: Context, cell: Cell, centre: { x: number, y: number }, built: AsBuilt): Hole[] {
   const { array, substrate } = context
   const mount = context.mountOf(cell)
-  const asIssued = holesAsIssued(context, cell, centre, built)
-  if (asIssued) return asIssued
   const places = substrate.holes(mount, centre).map(place => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y }))
   const planned = numbered(places, idOf(array, cell), context, mount.plate.thickness).map((hole): Hole => {
     const moved = array.holes?.find(({ row, column, of, rank }) => row === cell.row && column === cell.column && of === hole.row && rank === hole.rank)
@@ -139,7 +141,7 @@ function inOwnPieces({ substrate, array, catalogue }: Context, mount: Mount, row
  */
 function holds(context: Context, mount: Mount, holes: Hole[]): boolean {
   const { substrate, survey: { members } } = context
-  const landed = substrate.allOver || holes.every(({ margin }) => margin !== undefined && margin >= -1e-9)
+  const landed = substrate.allOver || holes.every(hole => lands(hole, members))
   const slotted = holes.every(({ slot }) => slot !== undefined)
   const stand = holes.every(({ member, y }) => member === undefined || standsAt(members[member]!, y))
   return landed && slotted && stand && mount.needs.rows.every((name) => {
@@ -152,30 +154,56 @@ function mountCells(context: Context, cells: Cell[], { plates }: Placing, built:
   const { array, wall, survey, catalogue, mountOf } = context
   const carrier = carrierOf(array, wall)
   const centres = cells.map((cell, n) => plateCentre(cell.pattern, mountOf(cell), plates[n]!))
+  const zonesAt = keptZones(
+    array.id,
+    zonesByHeight(survey.members, edgeDistanceOf(fastenerOf(array, catalogue))),
+    built,
+  )
   const strips = carrier
-    ? stripsFor(carrier, cells.map((cell, n) => ({ mount: mountOf(cell), row: cell.row, ...centres[n]! })), zonesOf(survey.members, edgeDistanceOf(fastenerOf(array, catalogue))), survey.members, wall.width)
+    ? stripsFor(
+        carrier,
+        cells.map((cell, n) => ({ mount: mountOf(cell), row: cell.row, ...centres[n]! })),
+        { zonesAt, members: survey.members, wallWidth: wall.width, keptOf: keptSupports(array.id, built) },
+      )
     : []
   // Each hole of a rail or board is counted with the plate nearest to it.
   const carried = new Map<number, (HolePlace & { y: number })[]>()
   for (const strip of strips) {
-    for (const hole of holesOfStrip(strip)) {
+    for (const hole of stripHoles(array.id, strip, zonesAt, built)) {
       const nearest = cells.map((_, n) => n).filter(n => cells[n]!.row === strip.row).reduce((a, b) => Math.abs(centres[b]!.x - hole.x) < Math.abs(centres[a]!.x - hole.x) ? b : a)
       carried.set(nearest, [...carried.get(nearest) ?? [], hole])
     }
   }
+  /** Screens whose holes are as they were issued: these have their names. */
+  const kept = new Set<string>()
   const mounted = cells.map((cell, n): MountedCell => {
     const [mount, centre, own] = [mountOf(cell), centres[n]!, choiceFor(array, cell)]
+    const asIssued = carrier ? undefined : holesAsIssued(context, cell, centre, built)
+    if (asIssued) kept.add(idOf(array, cell))
     const holes = carrier
-      ? marked(numbered(carried.get(n) ?? [], idOf(array, cell), context, carrier.kind === 'rail' ? carrier.web ?? 0 : carrier.thickness), built)
-      : ownHoles(context, cell, centre, built)
+      ? numbered(
+          carried.get(n) ?? [],
+          idOf(array, cell),
+          context,
+          carrier.kind === 'rail' ? (carrier.web ?? 0) : carrier.thickness,
+        )
+      : (asIssued ?? freshHoles(context, cell, centre, built))
     const clear = barredFor(wall, mount, centre.y).every(({ from, to }) => centre.x <= from + 1e-9 || centre.x >= to - 1e-9)
     const held = clear && (carrier ? strips.filter(({ row }) => row === cell.row).every(strip => strip.held && stripClear(strip, wall)) : holds(context, mount, holes))
     const bolts = carrier && holesOnSolid(mount, centre.x).map((place, n): Hole => ({ ...place, y: centre.y + mount.plate.slots[place.slot!]!.y, id: `${idOf(array, cell)}-bolt-${n + 1}`, rank: n + 1 }))
     const byHand = own?.lateralShift !== undefined || own?.heightShift !== undefined
     return { ...cell, id: idOf(array, cell), plate: { centre, rect: plateRect(centre, mount), ...plates[n]!, byHand, held }, holes, ...bolts && { bolts } }
   })
-  const named = standingArray(array, built) ? mounted : withLastingNames(array.id, mounted, built)
-  return { mounted: named, strips }
+  const renamed = new Map(
+    withLastingNames(
+      array.id,
+      mounted.filter(({ id }) => !kept.has(id)),
+      built,
+    ).map(cell => [cell.id, cell]),
+  )
+  const named = mounted.map(cell => renamed.get(cell.id) ?? cell)
+  // What is known of a hole of a rail or board is known by its lasting name.
+  return { mounted: carrier ? named.map(cell => ({ ...cell, holes: marked(cell.holes, built) })) : named, strips }
 }
 
 /** The plates and holes of a placed array without its findings; an empty list where a screen has no mount. */

@@ -12,12 +12,21 @@ export const numberOfHole = (id: string): number => Number(/-(\d+)$/.exec(id)?.[
 
 interface Named { id: string, screen: string, row: string, x: number, y: number }
 
+/** Whose hole one is that was drilled and not issued, by the name under which it was drilled. */
+function placeOf(id: string, cells: MountedCell[]): Omit<Named, 'x' | 'y'> | undefined {
+  for (const { id: screen, holes } of cells) {
+    const row = holes.map(hole => hole.row).find(row => id === holeId(screen, row, numberOfHole(id)))
+    if (row !== undefined) return { id, screen, row }
+  }
+  return undefined
+}
+
 /** What was issued of an array and is in the wall: each hole by the name that it has on paper and on the wall. */
-function knownOf(array: string, { issued, holes }: AsBuilt): Named[] {
+function knownOf(array: string, cells: MountedCell[], { issued, holes }: AsBuilt): Named[] {
   const plates = issued?.arrays.find(each => each.array.id === array)?.plates ?? []
   const planned = plates.flatMap(({ screen, holes }) => holes.map(hole => ({ ...hole, screen })))
   const made = holes.flatMap(({ hole: id, x, y, result }) => {
-    const at = planned.find(each => each.id === id)
+    const at = planned.find(each => each.id === id) ?? placeOf(id, cells)
     return at && result === 'hit' ? [{ ...at, x, y }] : []
   })
   const isMade = new Set(made.map(({ id }) => id))
@@ -31,7 +40,7 @@ function knownOf(array: string, { issued, holes }: AsBuilt): Named[] {
  * @param cells in whose plates holes are named by their order along the wall
  */
 export function withLastingNames(array: string, cells: MountedCell[], built: AsBuilt): MountedCell[] {
-  const known = knownOf(array, built)
+  const known = knownOf(array, cells, built)
   if (known.length === 0) return cells
   const names = new Map<object, string>()
   const free = new Set(known)

@@ -30,8 +30,16 @@ export function standingArray(array: ScreenArray, { issued }: AsBuilt): Standing
 }
 
 const SAME = 1e-6
-/** In this order: plates that are not held, plates that move, marks that move, and by how much, mm. */
-const FREE: Cost = [0, 0, 0, 0]
+/**
+ * In this order: plates that leave made holes, plates that are not held, plates that move, marks that move, and by how
+ * much, mm.
+ */
+const FREE: Cost = [0, 0, 0, 0, 0]
+/** Whether nothing moves but marks. */
+const standsStill = ([left, unheld, plates]: Cost) => left! + unheld! + plates! === 0
+/** Whether a place is none that made holes allow. */
+const leaves = (allowed: Interval[] | undefined, at: number) =>
+  allowed && !allowed.some(({ from, to }) => liesIn({ from: from - SAME, to: to + SAME }, at)) ? 1 : 0
 
 /**
  * The holes of a plate as they stand: where they were issued, those that are made where they were made; none of them is
@@ -77,25 +85,52 @@ export function unmoved({ plate, needs }: Mount, centre: Point, holes: StandingH
     const slot = plate.slots.findIndex(each => each.row === row && liesIn({ from: centre.x + each.x1 - SAME, to: centre.x + each.x2 + SAME }, x) && Math.abs(centre.y + each.y - y) < 5)
     return slot < 0 ? [] : [{ id, row, slot, x, y, ...substrate.at(x, y), stays: true }]
   })
-  return placed.length === holes.length && placed.length === needs.members * needs.rows.length ? placed : undefined
+  const whole = placed.length === holes.length && placed.length === needs.members * needs.rows.length
+  return whole ? needs.rows.flatMap(name => placed.filter(({ row }) => row === name)) : undefined
+}
+
+/** A plate at a height with its holes as they stand, and where made ones let its centre be along the wall. */
+interface Placed {
+  substrate: Substrate
+  mount: Mount
+  y: number
+  issued: IssuedPlate | undefined
+  holes: StandingHole[]
+  allowed: Interval[] | undefined
 }
 
 /** What a plate costs at a place along the wall. */
-const costAt = (substrate: Substrate, mount: Mount, y: number, issued: IssuedPlate | undefined, holes: StandingHole[]) => memoize((x: number): Cost => {
-  const moves = issued && Math.hypot(x - issued.centre.x, y - issued.centre.y) > SAME ? 1 : 0
-  const placed = leastHoles(substrate, mount, { x, y }, holes)
-  if (!placed) return [1, moves, 0, 0]
-  const was = new Map(holes.map(hole => [hole.id, hole]))
-  const moved = placed.filter(({ stays }) => !stays)
-  return [0, moves, moved.length, moved.reduce((sum, hole) => sum + Math.hypot(hole.x - was.get(hole.id)!.x, hole.y - was.get(hole.id)!.y), 0)]
-})
+const costAt = ({ substrate, mount, y, issued, holes, allowed }: Placed) =>
+  memoize((x: number): Cost => {
+    const left = leaves(allowed, x)
+    const moves = issued && Math.hypot(x - issued.centre.x, y - issued.centre.y) > SAME ? 1 : 0
+    const placed = leastHoles(substrate, mount, { x, y }, holes)
+    if (!placed) return [left, 1, moves, 0, 0]
+    const was = new Map(holes.map(hole => [hole.id, hole]))
+    const moved = placed.filter(({ stays }) => !stays)
+    return [
+      left,
+      0,
+      moves,
+      moved.length,
+      moved.reduce((sum, hole) => sum + Math.hypot(hole.x - was.get(hole.id)!.x, hole.y - was.get(hole.id)!.y), 0),
+    ]
+  })
 
 /** What a plate costs at a height: it takes all its marks that are not made with it. */
-const costUp = (held: Interval[], issued: IssuedPlate | undefined, open: number, asks: boolean) => (y: number): Cost => {
-  const by = issued ? Math.abs(y - issued.centre.y) : 0
-  const moves = by > SAME ? 1 : 0
-  return [asks && !held.some(stretch => liesIn(stretch, y)) ? 1 : 0, moves, moves * open, by * open]
-}
+const costUp
+  = (held: Interval[], issued: IssuedPlate | undefined, open: number, asks: boolean, allowed: Interval[] | undefined) =>
+    (y: number): Cost => {
+      const by = issued ? Math.abs(y - issued.centre.y) : 0
+      const moves = by > SAME ? 1 : 0
+      return [
+        leaves(allowed, y),
+        asks && !held.some(stretch => liesIn(stretch, y)) ? 1 : 0,
+        moves,
+        moves * open,
+        by * open,
+      ]
+    }
 
 /** One plate on its line: where it is while nothing is shifted, how far it slides, and what places cost. */
 interface Mover extends Omit<Link, 'range'> { nominal: number, travel: number, line: number, issued?: number }
@@ -121,7 +156,7 @@ function stays(part: Link[], issued: (number | undefined)[]): { cost: Cost, at: 
     if (at === undefined || !liesIn(range, at) || barred.some(({ from, to }) => at > from + SAME && at < to - SAME)) return undefined
     if (before !== undefined && at - before < half + part[n - 1]!.half - SAME) return undefined
     const own = costOf(at)
-    if (own[0]! + own[1]! > 0) return undefined
+    if (!standsStill(own)) return undefined
     cost = plus(cost, own)
   }
   return { cost, at: issued as number[] }
@@ -151,7 +186,7 @@ function moveLeast(movers: Mover[], tolerance: number, issuedShift: number): { s
   let best = solveAt(issuedShift)
   for (const shift of shifts) {
     // Where all is held and no plate moves, another shift could move no fewer marks.
-    if (best.cost[0]! + best.cost[1]! === 0) break
+    if (standsStill(best.cost)) break
     const tried = solveAt(shift)
     if (costsLess(tried.cost, best.cost)) best = tried
   }
@@ -162,8 +197,9 @@ function moveLeast(movers: Mover[], tolerance: number, issuedShift: number): { s
 const breaksOf = (places: (number | undefined)[]) => places.filter(place => place !== undefined)
 
 /**
- * Places the plates of an array that is as it was issued with the least change: most plates held, then the fewest
- * that move, then the fewest marks that move, then the least that these move in all. Exact; made holes stay.
+ * Places the plates of an array that is as it was issued with the least change: fewest plates that leave a made hole,
+ * then most plates held, then the fewest that move, then the fewest marks that move, then the least that these move in
+ * all. Exact; made holes stay.
  *
  * @param cells as they lie before any shift
  */
@@ -183,7 +219,18 @@ export function placeLeast(array: ScreenArray, cells: Cell[], mountOf: (cell: Ce
     const reach = { from: nominal - travel - tolerance.y, to: nominal + travel + tolerance.y }
     const held = holdingPlaces(requirementsNear(requirements, reach), reach)
     const barred = barredByPin(pins[n]?.y, nominal, travel + tolerance.y)
-    return { nominal, travel, ...issued[n] && { issued: issued[n].centre.y }, line: cell.column, half: mount.plate.height / 2, barred, breaks: breaksOf([issued[n]?.centre.y, ...held.flatMap(({ from, to }) => [from, to])]), cost: memoize(costUp(held, issued[n], holes[n]!.filter(({ fixed }) => !fixed).length, requirements.length > 0)) }
+    return {
+      nominal,
+      travel,
+      ...(issued[n] && { issued: issued[n].centre.y }),
+      line: cell.column,
+      half: mount.plate.height / 2,
+      barred,
+      breaks: breaksOf([issued[n]?.centre.y, ...held.flatMap(({ from, to }) => [from, to])]),
+      cost: memoize(
+        costUp(held, issued[n], holes[n]!.filter(({ fixed }) => !fixed).length, requirements.length > 0, pins[n]?.y),
+      ),
+    }
   }), tolerance.y, standing.shift.y)
 
   const along = moveLeast(cells.map((cell, n): Mover => {
@@ -194,8 +241,14 @@ export function placeLeast(array: ScreenArray, cells: Cell[], mountOf: (cell: Ce
     const reach = { from: nominal - travel - tolerance.x, to: nominal + travel + tolerance.x }
     const seats = substrate.seats(mount, y)
     return {
-      nominal, travel, ...issued[n] && { issued: issued[n].centre.x }, line: cell.row, half: mount.plate.width / 2, barred: [...barredFor(wall, mount, y), ...barredByPin(pins[n]?.x, nominal, travel + tolerance.x)],
-      breaks: breaksOf([issued[n]?.centre.x, ...seatBreaks(seats, bySeat(seats, holes[n]!), reach)]), cost: costAt(substrate, mount, y, issued[n], holes[n]!),
+      nominal,
+      travel,
+      ...(issued[n] && { issued: issued[n].centre.x }),
+      line: cell.row,
+      half: mount.plate.width / 2,
+      barred: [...barredFor(wall, mount, y), ...barredByPin(pins[n]?.x, nominal, travel + tolerance.x)],
+      breaks: breaksOf([issued[n]?.centre.x, ...seatBreaks(seats, bySeat(seats, holes[n]!), reach)]),
+      cost: costAt({ substrate, mount, y, issued: issued[n], holes: holes[n]!, allowed: pins[n]?.x }),
     }
   }), tolerance.x, standing.shift.x)
 

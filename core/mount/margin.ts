@@ -1,6 +1,6 @@
 import type { Fastener } from '../job'
 import { edgeDistanceOf, jointDistanceOf } from '../fastening'
-import { piecesOf, type Member } from '../survey'
+import { memberAt, piecesOf, type Member } from '../survey'
 import { figure, words, type Figure } from '../units'
 import { ONE_SIDED_95 } from './zones'
 import type { Hole } from './position'
@@ -8,7 +8,8 @@ import type { Hole } from './position'
 /** What a hole has to spare, with its working; undefined where nothing is known to be beside it. */
 export function marginFigure(hole: Hole, members: Member[], fastener: Fastener | undefined): Figure | undefined {
   if (hole.margin === undefined) return undefined
-  const member = hole.member === undefined ? undefined : members[hole.member]
+  const found = hole.member === undefined ? undefined : members[hole.member]
+  const member = found && memberAt(found, hole.y)
   if (!member) {
     const least = jointDistanceOf(fastener)
     return figure([{ label: 'Clearance to the nearest joint', expression: words`distance to its edge ${hole.margin + least} − minimum ${least}; the uncertainty of the coursing is already deducted`, value: hole.margin, unit: 'mm', source: fastener?.minJointDistance === undefined ? 'default distance from mortar' : 'maker’s data sheet' }])

@@ -53,7 +53,10 @@ function slideCells(cells: Cell[], sliders: Slider[], line: (cell: Cell) => numb
  */
 export function placePlates(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, wall: Wall, substrate: Substrate, built: AsBuilt = NOTHING_BUILT): Placing {
   const own = cells.map(cell => choiceFor(array, cell))
-  const pins = cells.map(cell => pinFor(screenId(array, cell.row, cell.column), mountOf(cell), built))
+  // Holes of a rail or board are not those of a plate's slots.
+  const pins = cells.map(cell =>
+    substrate.carries ? undefined : pinFor(screenId(array, cell.row, cell.column), mountOf(cell), built),
+  )
   const tolerance = { x: array.shiftTolerance?.x ?? 0, y: array.shiftTolerance?.y ?? 0 }
   const up = slideCells(cells, cells.map((cell, n) => {
     const mount = mountOf(cell)

@@ -18,7 +18,9 @@ const readings = (job: Job, alone: number, by: Partial<Evidence>[]) => {
   const centres = wall.structure.members!.map(({ centre }) => centre)
   delete wall.structure.members
   const sure = (centre: number): Partial<Evidence>[] => [-20, -18, 18, 20].map(off => ({ method: 'probe', hit: Math.abs(off) < 19, x: centre + off }))
-  wall.evidence = centres.flatMap(centre => centre === alone ? by : sure(centre)).map((reading, n) => ({ id: `e${n}`, y: 1500, ...reading } as Evidence))
+  wall.evidence = centres
+    .flatMap(centre => (centre === alone ? by : sure(centre)))
+    .map((reading, n) => ({ id: `e${n}`, y: 1622, ...reading }) as Evidence)
 }
 
 describe('a hole near what must not be drilled', () => {
@@ -41,7 +43,8 @@ describe('a hole near what must not be drilled', () => {
 describe('a hole on a member that is not proved', () => {
   it('is a stop that says what the member is known from and where to probe', () => {
     const [stop, ...more] = stops(job => readings(job, 2300, [-1, 0, 1].flatMap(off => [
-      { method: 'detector-edge', edge: 'left', x: 2281 + off }, { method: 'detector-edge', edge: 'right', x: 2319 + off },
+      { method: 'detector-edge', edge: 'left', x: 2281 + off, y: 1622 + 400 * off },
+      { method: 'detector-edge', edge: 'right', x: 2319 + off, y: 1622 + 400 * off },
     ])))
     expect(more).toEqual([])
     expect(stop).toMatchObject({ code: 'framing-unproved' })

@@ -7,12 +7,14 @@ import { clearOf, clearPlace, NONE_DEAD, type DeadHoles } from './deadHoles'
 import { holesOnBlock, holesOnFraming, holesOnSolid, slotSegments, type HolePlace } from './holes'
 import type { Requirement } from './requirement'
 import type { Seat } from './seats'
-import { blocksOf, coursesOf, plySpacing, singly, targetsOf, zone, zonesOf, type FixingZone } from './zones'
+import { blocksOf, coursesOf, plySpacing, singly, targetsOf, zone, zonesByHeight, type FixingZone } from './zones'
 
 /** What plates are fixed to: what they ask of it along the wall and up it, and where their holes then are. */
 export interface Substrate {
   /** Whether a fastener holds wherever it is put. */
   allOver: boolean
+  /** Whether it is a rail or board, to which plates are bolted anywhere. */
+  carries?: boolean
   /** Requirements along the wall of a plate whose centre is at a height. */
   along: (mount: Mount, plateY: number) => Requirement[]
   /** Requirements up the wall. */
@@ -40,10 +42,20 @@ const unlike = (mount: Mount) => [...new Map(mount.needs.rows.map(row => [spansO
 
 /** Studs and their like: every row reaches so many different members that stand at the height of its slots. */
 function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | undefined, dead: DeadHoles): Substrate {
-  const zones = zonesOf(members, edgeDistanceOf(fastener))
-  const all = dead.at.length === 0 && members.every(({ stretches }) => !stretches)
+  const zonesAt = zonesByHeight(members, edgeDistanceOf(fastener))
+  const all = dead.at.length === 0 && members.every(({ stretches, lean }) => !stretches && !lean)
   const plied = (index: number) => members[index]!.plies > 1
-  const standing = (heights: number[]) => all ? zones : clearOf(dead, zones.filter(({ index }) => heights.every(y => standsAt(members[index]!, y))), heights)
+  const metAt = (x: number, { index, ply, centre, usable }: FixingZone) =>
+    ({ member: index, ...(plied(index) && { ply }), margin: usable - Math.abs(x - centre) })
+  const zonesIn = (heights: number[]) => zonesAt(heights[0] ?? 0)
+  const standing = (heights: number[]) =>
+    all
+      ? zonesIn(heights)
+      : clearOf(
+          dead,
+          zonesIn(heights).filter(({ index }) => heights.every(y => standsAt(members[index]!, y))),
+          heights,
+        )
   const heightsOf = (mount: Mount, row: string, plateY: number) => slotsOf(mount, row).map(({ y }) => plateY + y)
   const spacing = memoize((mount: Mount) => plySpacing(mount, fastener))
   const requirements = memoize((mount: Mount) => memoize((plateY: number) =>
@@ -54,14 +66,31 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
     allOver: false,
     along: (mount, plateY) => requirements(mount)(all ? 0 : plateY),
     up: () => NOTHING,
-    holes: (mount, { x, y }) => holesOnFraming(mount, x, row => clearOf(dead, zones, heightsOf(mount, row, y)), row => standing(heightsOf(mount, row, y)), row => (span, wanted) => clearPlace(dead, span, wanted, heightsOf(mount, row, y)[0] ?? y), plied, spacing(mount)),
-    seats: (mount, plateY) => mount.needs.rows.map((row): Seat => ({
-      row, spans: mount.plate.slots.flatMap(({ row: of, x1, x2, y }, slot) => of === row ? [{ from: x1, to: x2, slot, y }] : []), zones: standing(heightsOf(mount, row, plateY)), wanted: mount.needs.members,
-      ...spacing(mount) !== undefined && { plySpacing: spacing(mount) },
-      at: (x, { index, ply, centre, usable }) => ({ member: index, ...plied(index) && { ply }, margin: usable - Math.abs(x - centre) }),
-    })),
+    holes: (mount, { x, y }) =>
+      holesOnFraming(
+        mount,
+        x,
+        row => clearOf(dead, zonesIn(heightsOf(mount, row, y)), heightsOf(mount, row, y)),
+        row => standing(heightsOf(mount, row, y)),
+        row => (span, wanted) => clearPlace(dead, span, wanted, heightsOf(mount, row, y)[0] ?? y),
+        plied,
+        spacing(mount),
+      ),
+    seats: (mount, plateY) =>
+      mount.needs.rows.map((row): Seat => ({
+        row,
+        spans: mount.plate.slots.flatMap(({ row: of, x1, x2, y }, slot) =>
+          of === row ? [{ from: x1, to: x2, slot, y }] : [],
+        ),
+        zones: standing(heightsOf(mount, row, plateY)),
+        wanted: mount.needs.members,
+        ...(spacing(mount) !== undefined && { plySpacing: spacing(mount) }),
+        at: metAt,
+      })),
     at: (x, y) => {
-      const [near] = standing([y]).map(({ index, ply, centre, usable }) => ({ member: index, ...plied(index) && { ply }, margin: usable - Math.abs(x - centre) })).sort((a, b) => b.margin - a.margin)
+      const [near] = standing([y])
+        .map(zone => metAt(x, zone))
+        .sort((a, b) => b.margin - a.margin)
       return near ?? {}
     },
     plySpacing: spacing,
@@ -113,7 +142,7 @@ const solid = (allOver: boolean, dead: DeadHoles = NONE_DEAD): Substrate => ({
  */
 export function substrateOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, rules: Rules, carrier?: Carrier, dead: Point[] = []): Substrate {
   const kept = { at: dead, keepOff: keepOffOf(fastener, wall.structure.kind) }
-  if (carrier) return solid(false)
+  if (carrier) return { ...solid(false), carries: true }
   if (isFramed(wall)) return framing(survey, fastener, kept)
   const joints = rules.blockJoints !== 'anywhere-under-timber' || !wall.covering.some(({ material }) => TIMBER.includes(material))
   if (wall.structure.kind === 'block' && joints) return survey.coursing ? block(survey.coursing, wall, fastener, kept) : solid(false)

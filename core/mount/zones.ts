@@ -1,7 +1,8 @@
 import type { Interval } from '../geometry'
 import { WOOD_DIAMETERS } from '../fastening'
 import type { Fastener, Mount, Slot } from '../job'
-import { courseAt, headJointsOf, jointSd, piecesOf, type Coursing, type Member } from '../survey'
+import { courseAt, headJointsOf, jointSd, memberAt, piecesOf, type Coursing, type Member } from '../survey'
+import { memoize } from '../memo'
 
 /**
  * Where the wall can take a fastener along one axis: centre ± `usable`, mm. `index` is the member's in the
@@ -22,8 +23,21 @@ export const zone = (index: number, centre: number, usable: number, ply = 0): Fi
  * u = half width − edge distance − 1.645·σ. A doubled member is two pieces, and nothing goes across their seam.
  * Pieces too narrow or too uncertain have an empty one, that no slot meets.
  */
-export function zonesOf(members: Pick<Member, 'centre' | 'width' | 'sd' | 'plies' | 'sureWidth'>[], edgeDistance: number): FixingZone[] {
-  return members.flatMap((member, index) => piecesOf(member).map(({ centre, width }, ply) => zone(index, centre, width / 2 - edgeDistance - ONE_SIDED_95 * member.sd, ply)))
+export function zonesOf(
+  members: Pick<Member, 'centre' | 'width' | 'sd' | 'plies' | 'sureWidth'>[],
+  edgeDistance: number,
+): FixingZone[] {
+  return members.flatMap((member, index) => piecesOf(member).map(({ centre, width }, ply) =>
+    zone(index, centre, width / 2 - edgeDistance - ONE_SIDED_95 * member.sd, ply)))
+}
+
+/** The same at a height: studs lean, and the farther from where they were read, the less is their place known. */
+export function zonesByHeight(members: Member[], edgeDistance: number): (y: number) => FixingZone[] {
+  if (members.every(({ lean }) => !lean)) {
+    const everywhere = zonesOf(members, edgeDistance)
+    return () => everywhere
+  }
+  return memoize((y: number) => zonesOf(members.map(member => memberAt(member, y)), edgeDistance))
 }
 
 /**

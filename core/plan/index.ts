@@ -12,16 +12,18 @@ import {
   type DeadHole,
   type HangingOrder,
 } from '../hang'
-import { arraysOf, type Job, type PlanContext, type Wall } from '../job'
+import { arraysOf, type Job, type PlanContext, type Rules, type Wall } from '../job'
 import { asBuilt, NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import { markFindings, type Marking } from '../mark'
 import { placedOf, type ArrayPlan, type Mounting, type Placed } from '../mount'
 import { rulesFor } from '../rules'
 import { pieceOf, sayPiece, type NextProbe, type Piece, type Survey } from '../survey'
+import type { UnitSystem } from '../units'
 import { wireFindings, type Wiring } from '../wire'
-import { displayUnknown, platesOf, type MountedArray } from './arrays'
+import { displayUnknown, platesOf, type LaidOut, type MountedArray } from './arrays'
 import { alternativeFindings } from './findings'
 import { rooms, type Rooms } from './rooms'
+import { isDrilledUnissued, type Standing } from './standing'
 
 export { infeasibleInputs } from './infeasible'
 export { rooms, type Rooms } from './rooms'
@@ -52,19 +54,49 @@ export interface Plan { walls: WallPlan[] }
 /** What the walls of a job are planned with beside themselves: the rules are its firm’s and its site’s. */
 export const contextOf = (job: Job): PlanContext => ({ catalogue: job.catalogue, rules: rulesFor(job), site: job.site })
 
-/** The survey of a wall, and its arrays mounted on what that found. */
-function mountAll(document: Wall, { catalogue, rules: chosen, site }: PlanContext, built: AsBuilt, through: Rooms): { wall: Wall, surveyed: Survey, mounted: MountedArray[], unknown: Finding[] } {
+/** A wall as it is surveyed with what was drilled in it, and its arrays laid out on that. */
+interface Ground { wall: Wall, surveyed: Survey, rules: Rules, units: UnitSystem, laidOut: (LaidOut | undefined)[] }
+
+function layOutAll(
+  document: Wall,
+  { catalogue, rules: chosen, site }: PlanContext,
+  built: AsBuilt,
+  through: Rooms,
+): Ground {
   const units = site?.units ?? 'metric'
   const rules = through.rules(chosen, document.rules)
-  const wall = through.wallOf(document, built.dead, rules)
+  const wall = through.wallOf(document, built.holes, rules)
   const surveyed = through.survey(wall, rules)
-  const mounted: MountedArray[] = []
-  const unknown: Finding[] = []
-  for (const array of arraysOf(document)) {
-    const laidOut = through.layOut(through.slotUse(array, catalogue, rules), wall, surveyed, catalogue, rules, units, built)
-    if (laidOut) mounted.push(through.mount(laidOut, wall, surveyed, catalogue, rules, units, built))
-    else unknown.push(displayUnknown(array))
-  }
+  const laidOut = arraysOf(document).map(array =>
+    through.layOut(through.slotUse(array, catalogue, rules), wall, surveyed, catalogue, rules, units, built),
+  )
+  return { wall, surveyed, rules, units, laidOut }
+}
+
+/** What stands on a wall by its log; of one that was drilled and not issued, by where it was planned before that. */
+function standingOf(document: Wall, context: PlanContext, built: AsBuilt, through: Rooms): AsBuilt {
+  if (!isDrilledUnissued(built)) return built
+  const { wall, surveyed, rules, units, laidOut } = layOutAll(document, context, NOTHING_BUILT, through)
+  const first = laidOut.flatMap(each =>
+    each ? [through.plates(each, wall, surveyed, context.catalogue, rules, units, NOTHING_BUILT)] : [])
+  return through.asFirstPlanned(built, through.steadyList(first) as Standing[])
+}
+
+/** The survey of a wall, and its arrays mounted on what that found. */
+function mountAll(
+  document: Wall,
+  context: PlanContext,
+  built: AsBuilt,
+  through: Rooms,
+): { wall: Wall, surveyed: Survey, mounted: MountedArray[], unknown: Finding[] } {
+  const standing = standingOf(document, context, built, through)
+  const { wall, surveyed, rules, units, laidOut } = layOutAll(document, context, standing, through)
+  const mounted = laidOut.flatMap(each =>
+    each ? [through.mount(each, wall, surveyed, context.catalogue, rules, units, standing)] : [],
+  )
+  const unknown = arraysOf(document)
+    .filter((_, n) => !laidOut[n])
+    .map(displayUnknown)
   return { wall, surveyed, mounted: through.steadyList(mounted) as MountedArray[], unknown }
 }
 
@@ -127,14 +159,11 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
 
 /** Where the plates and holes of a wall are, and nothing else of its plan: what follows a hand that drags an array. */
 export function placeWall(document: Wall, context: PlanContext, built: AsBuilt, through: Rooms): Placed[] {
-  const { catalogue, site } = context
-  const rules = through.rules(context.rules, document.rules)
-  const wall = through.wallOf(document, built.dead, rules)
-  const surveyed = through.survey(wall, rules)
-  return placedOf(arraysOf(document).flatMap((array) => {
-    const laidOut = through.layOut(through.slotUse(array, catalogue, rules), wall, surveyed, catalogue, rules, site?.units ?? 'metric', built)
-    return laidOut ? [{ id: array.id, positions: platesOf(laidOut, wall, surveyed, catalogue, rules, site?.units ?? 'metric', built) }] : []
-  }))
+  const standing = standingOf(document, context, built, through)
+  const { wall, surveyed, rules, units, laidOut } = layOutAll(document, context, standing, through)
+  return placedOf(laidOut.flatMap(each => each
+    ? [{ id: each.array.id, positions: platesOf(each, wall, surveyed, context.catalogue, rules, units, standing) }]
+    : []))
 }
 
 /**

@@ -229,7 +229,7 @@ export function remediesFor(
   { through = rooms(), tell = () => {}, isOver = () => false }: Search = {},
 ): Remedy[] {
   const rules = through.rules(context.rules, document.rules)
-  const wall = through.wallOf(document, built.dead, rules)
+  const wall = through.wallOf(document, built.holes, rules)
   const job: Context = { ...context, rules, built, surveyed: through.survey(wall, rules) }
   const mount = job.catalogue.mounts.find(({ id }) => id === array.mount)
   const now = tryOut(array, {}, wall, job)

@@ -6,8 +6,9 @@ import { remember, steady } from '../memo'
 import { usingSlots } from '../mount'
 import { carryingWall, survey } from '../survey'
 import { wire } from '../wire'
-import { fixMounted, layOut, mountLaidOut } from './arrays'
+import { fixMounted, layOut, mountLaidOut, platesOf } from './arrays'
 import { probeFor } from './probe'
+import { asFirstPlanned, type Standing } from './standing'
 
 const NONE: Wall['arrays'] = []
 
@@ -24,17 +25,23 @@ const EVERY_ARRAY = LIMITS.arrays
  */
 export function rooms() {
   const steadyWall = steady<Wall>(2)
-  const drilled = remember(2, (wall: Wall, dead: AsBuilt['dead']) => withDrilled(wall, { dead }))
+  const drilled = remember(2, (wall: Wall, holes: AsBuilt['holes']) => withDrilled(wall, { holes }))
   const carrying = remember(2, carryingWall)
   return {
     /** The rules that hold for a wall. */
-    rules: remember(2, (chosen: Rules, own: Wall['rules']): Rules => own ? { ...chosen, ...own } : chosen),
+    rules: remember(2, (chosen: Rules, own: Wall['rules']): Rules => (own ? { ...chosen, ...own } : chosen)),
     slotUse: remember(EVERY_ARRAY, usingSlots),
     /** The wall as it carries, with what drilling told of it. */
-    wallOf: (document: Wall, dead: AsBuilt['dead'], rules: Parameters<typeof carryingWall>[1]) => carrying(drilled(steadyWall(bare(document)), dead), rules),
+    wallOf: (document: Wall, holes: AsBuilt['holes'], rules: Parameters<typeof carryingWall>[1]) =>
+      carrying(drilled(steadyWall(bare(document)), holes), rules),
     survey: remember(2, survey),
     layOut: remember(EVERY_ARRAY, layOut),
     mount: remember(EVERY_ARRAY, mountLaidOut),
+    plates: remember(EVERY_ARRAY, (...args: Parameters<typeof platesOf>): Standing => ({
+      laidOut: args[0],
+      cells: platesOf(...args),
+    })),
+    asFirstPlanned: remember(2, asFirstPlanned),
     fix: remember(EVERY_ARRAY, fixMounted),
     mark: remember(2, mark),
     hang: remember(2, hangingOrders),

@@ -31,7 +31,14 @@ const entry = (kind: LogEntry['kind'], more: object): LogEntry => ({ id: `${kind
 describe('how far a stage has come', () => {
   it('is a stop before all else, and what rests on it waits', () => {
     const cafe = statesOf(demoJob('holm-point'), 'cafe')
-    expect(cafe).toMatchObject({ mount: 'stop', fix: 'waits', wire: 'waits', mark: 'waits', hang: 'waits', close: 'not started' })
+    expect(cafe).toMatchObject({
+      mount: 'stop',
+      fix: 'waits',
+      wire: 'waits',
+      mark: 'waits',
+      hang: 'stop',
+      close: 'not started',
+    })
   })
   it('goes from not started to settled as the log grows', () => {
     const job = exampleJob()

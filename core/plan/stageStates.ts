@@ -72,7 +72,7 @@ export function standingOf({
     ...(plan && { plan }),
     findings,
     holes: steps.length,
-    drilled: drilled.size,
+    drilled: [...drilled.values()].filter(({ result }) => result === 'hit').length,
     stepsLeft: run.filter(step => !isStepDone(step, built, drilled)).length,
     screensLeft: screens.filter(id => !built.hung.includes(id)).length,
     issued: ofKind(entries, 'issued').length > 0,

@@ -184,7 +184,7 @@ describe('the state of a wall', () => {
     expect(hall.needed.find(({ kind }) => kind === 'display')).toEqual({ kind: 'display', model: 'kelda-46n', count: 9 })
     const cafe = stateOf('holm-point', 'cafe')
     expect(cafe.stages.mount).toBe('stop')
-    expect(cafe.stops).toHaveLength(1)
+    expect(cafe.stops).toHaveLength(2)
     // One of its two holes is made, so that it was marked out.
     expect(cafe.work.find(({ kind }) => kind === 'mark')).toMatchObject({ pieces: 22, done: 22 })
     expect(cafe.work.find(({ kind }) => kind === 'drill')).toMatchObject({ pieces: 2, done: 1 })

@@ -1,6 +1,7 @@
 import type { Finding } from '../finding'
 import type { Wall } from '../job'
-import { words } from '../units'
+import { quantity, words, type Text } from '../units'
+import { leanToMiss, plumbed } from './lean'
 import type { FramingMap, Member } from './framing'
 import { METHOD_NAMES } from './proof'
 import type { SharedError } from './shared'
@@ -45,19 +46,56 @@ function inferredFindings(members: Member[]): Finding[] {
       }])
 }
 
+/** A miss at another height than all that met a stud: it ends between, or it leans, and one reading does not tell which. */
+function endsText(stud: string, member: Member, { x, reading: { method, y } }: Sign, met: Sign[]): Text {
+  const found = words`${stud} at ${member.centre}: ${METHOD_NAMES[method]} at ${x} found nothing ${y} above floor.`
+  const slope = leanToMiss({ x, y }, met, member)
+  return slope === undefined
+    ? words`${found} The stud ends between, or leans.`
+    : words`${found} The stud ends between, or leans by at least ${quantity(1000 * slope, 'mm/m')}.`
+}
+
+/** Studs that lean by more than this are worth a word, mm for each mm of height. */
+const LEANS = 0.003
+
+function leanFindings(members: Member[]): Finding[] {
+  return members.flatMap((member, index): Finding[] => {
+    const { slope, sd } = member.lean ?? { slope: 0, sd: 0 }
+    if (Math.abs(slope) < LEANS) return []
+    return [
+      {
+        ...about(member),
+        severity: 'caution',
+        code: 'member-leans' as const,
+        message: words`${name(index)} leans ${quantity(1000 * Math.abs(slope), 'mm/m')} to the ${slope < 0 ? 'left' : 'right'} going up (± ${quantity(1960 * sd, 'mm/m')}): readings at different heights are off by that.`,
+        remedy: words`Holes are planned along the lean. Probe at the height of the holes to confirm it.`,
+      },
+    ]
+  })
+}
+
 /** A nail that met nothing where a member is believed to be: it ends there, or is elsewhere. */
 function againstFindings(wall: Wall, members: Member[]): Finding[] {
-  const misses = missesOf(signsOf(wall))
+  const signs = signsOf(wall)
+  const misses = missesOf(signs)
+  const met = ({ evidence }: Member) =>
+    signs.filter(({ reading, speaksFor }) => speaksFor && evidence.includes(reading.id))
+  const plumb = ({ lean }: Member) => lean?.slope ? plumbed(misses, lean) : misses
   return members.flatMap((member, index) => member.source === 'inferred'
     ? []
-    : missesIn(member, misses).map((sign): Finding => {
+    : missesIn(member, plumb(member)).map((sign): Finding => {
         const ends = !standsAt(member, sign.reading.y)
         return {
-          stage: 'survey', subject: { kind: 'reading', id: sign.reading.id }, severity: 'caution', code: ends ? 'member-ends' : 'reading-conflicts',
+          stage: 'survey',
+          subject: { kind: 'reading', id: sign.reading.id },
+          severity: 'caution',
+          code: ends ? 'member-ends' : 'reading-conflicts',
           message: ends
-            ? words`${name(index)} at ${member.centre} does not run the full height of the wall: ${METHOD_NAMES[sign.reading.method]} found nothing ${sign.reading.y} above floor.`
+            ? endsText(name(index), member, sign, met(member))
             : words`${METHOD_NAMES[sign.reading.method].replace(/^a/, 'A')} at ${sign.x}, ${sign.reading.y} above floor, found nothing where stud ${String(index + 1)} should be.`,
-          remedy: ends ? words`No hole near that height is planned into it. Probe between the heights to find where it ends.` : words`Probe again, or exclude the reading with a reason.`,
+          remedy: ends
+            ? words`No hole near that height is planned into it. Probe to both sides of ${sign.x}, ${sign.reading.y} above floor: a leaning stud is met there, one that ends is not.`
+            : words`Probe again, or exclude the reading with a reason.`,
         }
       }))
 }
@@ -130,5 +168,14 @@ export function framingFindings(wall: Wall, members: Member[], { unexplained, sh
         remedy: words`Survey the wall with a detector, magnet or nail, and enter the readings.`,
       }]
     : []
-  return [...unknown, ...widthFindings(wall, width), ...detectorFindings(wall, shared), ...againstFindings(wall, members), ...unexplainedFindings(unexplained), ...placeFindings(wall, members), ...inferredFindings(members)]
+  return [
+    ...unknown,
+    ...widthFindings(wall, width),
+    ...detectorFindings(wall, shared),
+    ...againstFindings(wall, members),
+    ...unexplainedFindings(unexplained),
+    ...placeFindings(wall, members),
+    ...leanFindings(members),
+    ...inferredFindings(members),
+  ]
 }

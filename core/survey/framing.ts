@@ -3,6 +3,7 @@ import type { Wall } from '../job'
 import { ADDED_PER_MM, DOUBLE_WIDTH, NAIL_ERRS, RUN_FILLED, UNRULED_PER_MM, USUAL_WIDTH } from './errorModel'
 import { clustersOf, groupsOf, NEARBY, sightingOf, signsOfGroup, type Cluster, type Group } from './groups'
 import { withIds } from './identity'
+import { leanOf, plumbed, type Lean, type Leaning } from './lean'
 import { logistic, normalPdf } from './normal'
 import { PosteriorGrid, type Belief, type Expectation } from './posterior'
 import { expectedAt, runsOf, type Run, type Sighting } from './runs'
@@ -35,6 +36,8 @@ export interface Member {
   /** Which run it stands in, by index, and where its neighbours there tell that it stands. */
   run?: number
   expected?: { centre: number, sd: number }
+  /** How far it may stand out of plumb, and how far it does: `centre` is at the height `lean.at`. */
+  lean?: Lean
   /** Where it stands, mm above the floor, if not over the wall's whole height. */
   stretches?: Interval[]
 }
@@ -294,6 +297,57 @@ function leaning(source: string, own: Sign[][], sightings: Sighting[], runs: Run
 }
 
 /**
+ * How each group leans: with the signs at other heights that no other well-read group is made of.
+ */
+function leansOf(
+  own: Sign[][],
+  beliefs: Belief[],
+  signs: Sign[],
+  against: Sign[],
+  face: number,
+): (Leaning | undefined)[] {
+  const isRead = own.map((group, n) => group.length > 1 && logistic(beliefs[n]!.logOdds) > LIKELY)
+  const taken = own.map(group => new Set(group))
+  const free = signs.filter(sign => sign.speaksFor && !taken.some((group, n) => isRead[n] && group.has(sign)))
+  return own.map((group, n) =>
+    logistic(beliefs[n]!.logOdds) > LIKELY || isRead[n] || group.length > 1
+      ? leanOf(
+          { signs: group, against, belief: beliefs[n]!, width: face },
+          isRead[n] ? free.filter(sign => !taken[n]!.has(sign)) : [],
+          flat,
+        )
+      : undefined,
+  )
+}
+
+/** A group of which a member is made: its signs as they would be, were it plumb, and what they say. */
+interface Made {
+  signs: Sign[]
+  belief: Belief
+  lean: Lean | undefined
+  misses: Sign[]
+  width: CommonWidth
+  height: number
+}
+
+/** The member that a group of signs made, without its run. */
+function madeOf({ signs, belief: { centre, sd, doubled, logOdds }, lean, misses, width, height }: Made): Found {
+  const plies = doubled > 0.5 ? 2 : 1
+  const whole = plies * width.believed
+  const own = signs.filter(sign => belongs(sign, centre, whole, plies) > 0.5)
+  const met = own.filter(({ kind }) => kind !== 'knock' && kind !== 'box')
+  const inside = missesIn({ centre, width: whole }, lean?.slope ? plumbed(misses, lean) : misses)
+  const stretches = stretchesOf(met, inside, height)
+  return {
+    centre, sd, width: whole, kind: plies > 1 ? 'double' : 'single', plies, source: 'observed',
+    confidence: logistic(logOdds), evidence: own.map(({ reading }) => reading.id),
+    ...(width.sure < width.believed && { sureWidth: plies * width.sure }),
+    ...(stretches && { stretches }),
+    ...(lean && { lean }),
+  }
+}
+
+/**
  * Fuses the readings of a wall into members: groups of signs that one member made, what readings of one source
  * share, runs of even spacing, and then the groups again with what the runs lead to expect. Every step is
  * Bayes' rule on the error model; a member's own signs never count twice.
@@ -330,24 +384,30 @@ export function mapFraming(wall: Wall): FramingMap {
     return run && run.places.size > 1 ? expectedAt(run, sightings, run.places.get(index)!, index) : undefined
   })
   const expecting = expectation(runs, sightings, face)
-  const beliefs = own.map((signs, index) => weigh(signs, against, face, expecting(index)))
+  const plumb = own.map((signs, index) => weigh(signs, against, face, expecting(index)))
+  const leans = leansOf(own, plumb, signs, against, face)
+  const beliefs = leans.map((found, index) =>
+    found?.joined.length || found?.lean.slope
+      ? weigh(found.signs, found.against, face, expecting(index))
+      : plumb[index]!,
+  )
+  const joined = new Set(leans.flatMap(found => found?.joined ?? []))
   const separate = (signs: Sign[]) => new PosteriorGrid(signs, [], face, 2 * FINE).expecting(flat).belief(0, signs.length).sd
   const leanings = shared.map(({ source, sd }) => leaning(source, own, sightings, runs, expected, separate).map(share => share * sd))
   // Where runs are known, or members are read by several signs each, a sign that stands by itself is likelier a stray.
   const strayLikely = runs.length > 0 || own.filter(signs => signs.length > 1).length > 1
   const misses = missesOf(read)
-  const observed = own.flatMap((signs, index): Found[] => {
-    const { centre, sd, doubled, logOdds } = beliefs[index]!
+  const observed = own.flatMap((straight, index): Found[] => {
+    const [{ sd, logOdds }, found] = [beliefs[index]!, leans[index]]
+    const signs = found?.signs ?? straight
+    if (straight.every(sign => joined.has(sign))) return []
     if (logistic(logOdds) < (signs.length === 1 && strayLikely ? LONE : LIKELY)) return []
-    const plies = doubled > 0.5 ? 2 : 1
-    const evidence = signs.filter(sign => belongs(sign, centre, plies * face, plies) > 0.5).map(({ reading }) => reading.id)
     const run = runOf(index)
-    const met = signs.filter(({ reading, kind }) => evidence.includes(reading.id) && kind !== 'knock' && kind !== 'box')
-    const stretches = stretchesOf(met, missesIn({ centre, width: plies * face }, misses), wall.height)
     return [{
-      centre, sd: Math.hypot(sd, ...leanings.map(each => each[index]!)), width: plies * face, kind: plies > 1 ? 'double' : 'single', plies,
-      source: 'observed', confidence: logistic(logOdds), evidence,
-      ...width.sure < face && { sureWidth: plies * width.sure }, ...run >= 0 && { run }, ...expected[index] && { expected: expected[index] }, ...stretches && { stretches },
+      ...madeOf({ signs, belief: beliefs[index]!, lean: found?.lean, misses, width, height: wall.height }),
+      sd: Math.hypot(sd, ...leanings.map(each => each[index]!)),
+      ...(run >= 0 && { run }),
+      ...(expected[index] && { expected: expected[index] }),
     }]
   })
   const members = withIds([...observed, ...inferred(runs, sightings, groups, against, wall, face)].sort((a, b) => a.centre - b.centre), wall.evidence ?? [])

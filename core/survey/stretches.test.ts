@@ -59,10 +59,18 @@ it('a hole where its member was not met is a stop, and none where it was', () =>
   delete wall.structure.members
   const centres = [1900, 2300, 2900, 3300, 3950, 4350]
   const stopsMetTo = (top: number) => {
-    wall.evidence = [...centres.flatMap(x => [...[-20, -18, 18, 20].map(off => nail(x + off, 700, Math.abs(off) < 19)), nail(x, top, true)]), nail(2300, 3000, false)].map((reading, n) => ({ id: `e${n}`, ...reading }) as Evidence)
+    wall.evidence = [
+      ...centres.flatMap(x => [
+        ...[-20, -18, 18, 20].map(off => nail(x + off, 1500, Math.abs(off) < 19)),
+        nail(x, top, true),
+      ]),
+      nail(2300, 2400, false),
+    ].map((reading, n) => ({ id: `e${n}`, ...reading }) as Evidence)
     return planWall(wall, job).findings.filter(({ code }) => code === 'member-not-at-height')
   }
-  expect(stopsMetTo(800).map(({ subject }) => subject.id)).toEqual(['a1-r1c1-top-2'])
-  expect(textToString(stopsMetTo(800)[0]!.message, 'metric')).toContain('stud 2 was not found 2090.4 mm above floor, at this hole; it is assumed to run from 0 to 1900 mm')
+  expect(stopsMetTo(1600).map(({ subject }) => subject.id)).toEqual(['a1-r1c1-top-2'])
+  expect(textToString(stopsMetTo(1600)[0]!.message, 'metric')).toContain(
+    'stud 2 was not found 2090.4 mm above floor, at this hole; it is assumed to run from 0 to 2000 mm',
+  )
   expect(stopsMetTo(2000)).toEqual([])
 })

@@ -3,8 +3,10 @@ import type { Sign } from './sign'
 
 /** Readings farther apart in height than this are at two heights, mm. */
 export const ANOTHER_HEIGHT = 300
+/** A nail, a bit or sight tells of its own height: one this far off, mm, does not contradict it. */
+export const NAILED_HEIGHT = 60
 /** So far inside a member's face a nail that meets nothing says that none is there, mm. */
-const INSIDE = 3
+export const INSIDE = 3
 
 /** Nails and bits that met nothing. */
 export const missesOf = (signs: Sign[]): Sign[] => signs.filter(({ speaksFor, kind }) => !speaksFor && kind === 'hole')
@@ -30,8 +32,16 @@ export function besideIn<Thing extends { x: number }>(things: Thing[]): (x: numb
   }
 }
 
-/** Whether everything that speaks for a member here was read at another height than this sign. */
+/** Whether a sign is a nail, a bit or sight, which no instrument outranks. */
+export const isNailed = ({ kind, reading: { method } }: Sign): boolean => kind === 'hole' || method === 'seen'
+
+/**
+ * Whether everything that speaks for a member here was read at another height than this sign. Where a nail or a bit met
+ * the member, that decides it, and not what instruments told.
+ */
 export function atAnotherHeight(sign: Sign, speaking: Sign[]): boolean {
+  const nailed = speaking.filter(isNailed)
+  if (nailed.length > 0) return nailed.every(({ reading }) => Math.abs(reading.y - sign.reading.y) > NAILED_HEIGHT)
   return speaking.length > 0 && speaking.every(({ reading }) => Math.abs(reading.y - sign.reading.y) > ANOTHER_HEIGHT)
 }
 
@@ -42,7 +52,7 @@ export function atAnotherHeight(sign: Sign, speaking: Sign[]): boolean {
  */
 export function showsEnd(miss: Sign, speaking: Sign[], misses: Sign[]): boolean {
   if (!atAnotherHeight(miss, speaking)) return false
-  if (speaking.some(({ kind, reading: { method } }) => kind === 'hole' || method === 'seen')) return true
+  if (speaking.some(isNailed)) return true
   const side = Math.sign(miss.reading.y - speaking[0]!.reading.y)
   return misses.some(other => other !== miss && Math.sign(other.reading.y - speaking[0]!.reading.y) === side && atAnotherHeight(other, speaking))
 }
