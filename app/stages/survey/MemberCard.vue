@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withDrilled } from '~~/core/log'
 import {
   centreFigure, MEMBER_KIND_NAMES, MEMBER_SOURCE_NAMES, METHOD_NAMES, pointsTo, proofOf, signsOf, spacingFigure,
   startFigure, widthFigure,
@@ -6,13 +7,19 @@ import {
 
 /** One member of the framing map: how sure it is, what it rests on, and the sums behind it. */
 const { index } = defineProps<{ index: number }>()
-const { plan, planned } = useWallPlan()
+const { plan, planned, built } = useWallPlan()
 const { piece, Piece } = usePiece()
 const store = useWallStore()
-const { show, tell, withUnit, fineWithUnit } = useUnits()
+const { show, tell, withUnit, fineWithUnit, quantity } = useUnits()
 const { select, hover, leave } = useSelection()
 const member = computed(() => plan.value!.members[index]!)
-const wall = computed(() => planned.value ?? store.shown!)
+/** With what was drilled in it: each hole tells of the stud as a reading does. */
+const wall = computed(() => withDrilled(planned.value ?? store.shown!, built.value))
+/** How far it leans, and to which side, where its readings tell that it does. */
+const leans = computed(() => {
+  const { slope } = member.value.lean ?? { slope: 0 }
+  return slope === 0 ? '' : `${quantity(Math.abs(1000 * slope), 'mm/m')} to the ${slope < 0 ? 'left' : 'right'}`
+})
 const run = computed(() => member.value.run === undefined ? undefined : plan.value!.runs[member.value.run])
 const proof = computed(() => proofOf(member.value, wall.value, store.rules))
 const signs = computed(() => signsOf(wall.value).filter(({ reading }) => member.value.evidence.includes(reading.id)).map((sign) => {
@@ -34,6 +41,9 @@ const against = computed(() => signsOf(wall.value)
     <FigureLine label="Centre" :figure="centreFigure(wall, member, plan!.shared)" />
     <p class="text-xs text-ink-soft">
       ± {{ fineWithUnit(1.96 * member.sd) }} at 95 % confidence. Probability that a {{ piece }} is here: {{ member.confidence > 0.99 ? 'over 99' : Math.round(100 * member.confidence) }} %.
+    </p>
+    <p v-if="leans" class="text-xs text-caution">
+      Leans {{ leans }} going up; its centre is given at {{ withUnit(member.lean!.at) }} above floor.
     </p>
     <p v-if="member.stretches" class="text-xs text-caution">
       Not full height: assumed {{ member.stretches.map(({ from, to }) => `from ${show(from)} to ${withUnit(to)}`).join(' and ') }}.
