@@ -9,6 +9,8 @@ export interface PageLink {
   to: string
   /** What a person must be allowed to do to see it; absent for everybody who is signed in. */
   needs?: Action
+  /** Whoever is allowed to do this has it under another title. */
+  unless?: Action
   offered: OfferedIn
   /** Keys that lead there. */
   keys?: string[]
@@ -19,7 +21,8 @@ export const PAGES: PageLink[] = [
   { title: 'All sites', to: '/', offered: 'palette', keys: ['s'] },
   { title: 'Schedule', to: '/programme', needs: 'programme.plan', offered: 'programme' },
   { title: 'Week', to: '/programme/week', needs: 'programme.read', offered: 'programme' },
-  { title: 'Day sheet', to: '/programme/day', needs: 'programme.read', offered: 'programme' },
+  { title: 'Day sheet', to: '/programme/day', needs: 'programme.plan', offered: 'programme' },
+  { title: 'My day', to: '/programme/day', needs: 'programme.read', unless: 'programme.plan', offered: 'programme' },
   { title: 'Stock and vans', to: '/programme/stock', needs: 'programme.read', offered: 'programme' },
   { title: 'Lessons learned', to: '/programme/learned', needs: 'programme.plan', offered: 'programme' },
   { title: 'Crews and hours', to: '/programme/crews', needs: 'programme.plan', offered: 'programme' },
@@ -33,5 +36,6 @@ export const PAGES: PageLink[] = [
 /** The pages that a person may see, of one place or of all. */
 export function pagesFor(may: (action: Action) => boolean, offered?: OfferedIn): PageLink[] {
   const here = PAGES.filter(page => offered === undefined || page.offered === offered)
-  return here.filter(({ needs }) => needs === undefined || may(needs))
+  return here.filter(({ needs, unless }) =>
+    (needs === undefined || may(needs)) && (unless === undefined || !may(unless)))
 }

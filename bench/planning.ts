@@ -85,7 +85,7 @@ export async function wiring(): Promise<Row[]> {
   const [wall] = job.walls
   const { members, arrays } = planWall(wall!, contextOf(job))
   const bench = new Bench({ time: 2_000, warmupTime: 500 })
-  bench.add('wire', () => void wire(wall!, members, arrays, job.catalogue, {}))
+  bench.add('wire', () => void wire(wall!, members, arrays, { catalogue: job.catalogue, rules: {} }))
   await bench.run()
   const [{ result }] = bench.tasks as [typeof bench.tasks[number]]
   if (!('latency' in result)) throw new Error(`wiring was not measured: ${result.state}`)

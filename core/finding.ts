@@ -20,6 +20,8 @@ export interface Finding {
   message: Text
   remedy?: Text
   cure?: Cure
+  /** The panel of its stage’s bench on which it is cured, and what a button there says. */
+  opens?: { panel: string, title: string }
   /**
    * Figures that the message does not have and that an override is tied to all the same, as how many holes it names
    * only some of.

@@ -1,5 +1,14 @@
 import {
-  bitName, formatLength, inSystem, quantityToString, sumToString, textToString, type Precision, type Text,
+  bitName,
+  formatLength,
+  fromSystem,
+  inSystem,
+  quantityToString,
+  sumToString,
+  textToString,
+  unitIn,
+  type Precision,
+  type Text,
 } from '~~/core/units'
 
 /** Lengths and sentences in the unit that is read now. */
@@ -26,6 +35,21 @@ export function useUnits() {
     bit: (mm: number) => bitName(mm, system.value),
     quantity: (value: number, unit: string) => quantityToString({ value, unit }, system.value),
     inUnits: (value: number, unit: string) => inSystem({ value, unit }, system.value),
+    /** What a metric unit is called by the reader. */
+    unitOf: (unit: string) => unitIn(unit, system.value),
+    /** A figure kept in a metric unit, as it is typed; empty where it is not known. */
+    typed: (value: number | undefined, unit: string) =>
+      value === undefined ? '' : String(Number(inSystem({ value, unit }, system.value).value.toPrecision(6))),
+    /** Reads what was typed in the reader's unit into the metric one; nothing typed is not known. */
+    readIn: (unit: string, takes: (value: number) => boolean = value => value >= 0) =>
+      (text: string): Read<number | undefined> => {
+        const plain = text.trim().replace(',', '.').replace('−', '-')
+        if (plain === '') return { ok: true, value: undefined }
+        const value = Number(plain)
+        return Number.isFinite(value) && takes(value)
+          ? { ok: true, value: fromSystem(value, unit, system.value) }
+          : { ok: false, message: `“${text}” is not a number of ${unitIn(unit, system.value)}` }
+      },
     tell: (text: Text) => textToString(text, system.value),
     /** A sum of a working, with bare millimetres. */
     tellSum: (text: Text) => sumToString(text, system.value),

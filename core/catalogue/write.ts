@@ -1,5 +1,5 @@
 import type { Mount, Slot } from '../job'
-import { formatLength, parseLength, type UnitSystem } from '../units'
+import { formatLength, fromSystem, inSystem, parseLength, type UnitSystem } from '../units'
 import type { ModelField } from './fields'
 
 type Use = NonNullable<Mount['otherNeeds']>[number]
@@ -9,13 +9,13 @@ const figure = (value: number) => String(Math.round(value * 1e6) / 1e6)
 /**
  * A figure of a model as text, in a table or a field; lengths in mm with all their decimals, or in the reader's unit.
  */
-export function writeField({ kind }: ModelField, value: unknown, system: UnitSystem = 'metric'): string {
+export function writeField({ kind, unit = '' }: ModelField, value: unknown, system: UnitSystem = 'metric'): string {
   if (value === undefined || value === null) return ''
   const length = (mm: number) => system === 'metric' ? figure(mm) : formatLength(mm, system, { denominator: 32 })
   switch (kind) {
     case 'length': return length(value as number)
     case 'lengths': return (value as number[]).map(length).join('; ')
-    case 'figure':
+    case 'figure': return Number(inSystem({ value: value as number, unit }, system).value.toPrecision(7)).toString()
     case 'count': return figure(value as number)
     case 'choices':
     case 'names': return (value as string[]).join('; ')
@@ -73,22 +73,49 @@ function readUse(text: string): { ok: true, value: Use } | { ok: false, message:
  * @example
  * readField({ kind: 'slots', … }, 'top 210 -240 -30 10') // one slot of the top row
  */
-export function readField({ kind, choices = [], optional, label }: ModelField, text: string, system: UnitSystem = 'metric'): Read {
+export function readField(
+  { kind, unit = '', choices = [], optional, label }: ModelField,
+  text: string,
+  system: UnitSystem = 'metric',
+): Read {
   const given = text.trim()
-  if (given === '' && (optional || kind === 'lengths')) return { ok: true, value: kind === 'lengths' ? [] : undefined }
+  if (given === '' && (optional || kind === 'lengths'))
+    return { ok: true, value: kind === 'lengths' ? [] : undefined }
   if (given === '') return { ok: false, message: `${label} is required` }
-  const oneOf = (part: string) => choices.includes(part) ? { ok: true as const, value: part } : { ok: false as const, message: `“${part}” must be one of ${choices.join(', ')}` }
+  const oneOf = (part: string) =>
+    choices.includes(part)
+      ? { ok: true as const, value: part }
+      : { ok: false as const, message: `“${part}” must be one of ${choices.join(', ')}` }
   switch (kind) {
-    case 'length': return readLength(system)(given)
-    case 'lengths': return readAll(parts(given), readLength(system))
-    case 'figure': return readNumber(given)
-    case 'count': return /^\d{1,6}$/.test(given) ? { ok: true, value: Number(given) } : { ok: false, message: `“${given}” is not a whole number` }
-    case 'choice': return oneOf(given)
-    case 'flag': return /^(yes|true|1)$/i.test(given) ? { ok: true, value: true } : /^(no|false|0)$/i.test(given) ? { ok: true, value: false } : { ok: false, message: `“${given}” must be yes or no` }
-    case 'choices': return readAll(parts(given), oneOf)
-    case 'names': return { ok: true, value: parts(given) }
-    case 'slots': return readAll(parts(given), readSlot)
-    case 'uses': return readAll(parts(given), readUse)
-    default: return { ok: true, value: given }
+    case 'length':
+      return readLength(system)(given)
+    case 'lengths':
+      return readAll(parts(given), readLength(system))
+    case 'figure': {
+      const read = readNumber(given)
+      return read.ok ? { ok: true, value: fromSystem(read.value, unit, system) } : read
+    }
+    case 'count':
+      return /^\d{1,6}$/.test(given)
+        ? { ok: true, value: Number(given) }
+        : { ok: false, message: `“${given}” is not a whole number` }
+    case 'choice':
+      return oneOf(given)
+    case 'flag':
+      return /^(yes|true|1)$/i.test(given)
+        ? { ok: true, value: true }
+        : /^(no|false|0)$/i.test(given)
+          ? { ok: true, value: false }
+          : { ok: false, message: `“${given}” must be yes or no` }
+    case 'choices':
+      return readAll(parts(given), oneOf)
+    case 'names':
+      return { ok: true, value: parts(given) }
+    case 'slots':
+      return readAll(parts(given), readSlot)
+    case 'uses':
+      return readAll(parts(given), readUse)
+    default:
+      return { ok: true, value: given }
   }
 }

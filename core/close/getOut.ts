@@ -1,6 +1,6 @@
 import type { Catalogue, ScreenArray } from '../job'
 import { mountModels, type ArrayPlan, type Position } from '../mount'
-import { words, type Text } from '../units'
+import { quantity, words, type Text } from '../units'
 import { comesOut } from '../mount/kinds'
 
 /** How a screen is taken out of a wall: which others first, and step by step. */
@@ -32,10 +32,18 @@ export function getOutOf(screen: string, array: ScreenArray, { positions }: Pick
   return {
     first,
     steps: [
-      words`Switch off the power and keep the area below clear. Use at least ${String(Math.ceil(mass / 23) || 1)} ${mass > 23 ? 'people' : 'person'} for ${String(mass)} kg at chest height, more above shoulder height.`,
-      ...first.length > 0 ? [words`Take off ${first.join(', ')} first, from the top down: ${label(here)} must be lifted ${lift ?? 'by the height in the mount’s data sheet'} off its hooks, and they are in the way.`] : [],
+      words`Switch off the power and keep the area below clear. Use at least ${String(Math.ceil(mass / 23) || 1)} ${mass > 23 ? 'people' : 'person'} for ${quantity(mass, 'kg')} at chest height, more above shoulder height.`,
+      ...(first.length > 0
+        ? [
+            words`Take off ${first.join(', ')} first, from the top down: ${label(here)} must be lifted ${lift ?? 'by the height in the mount’s data sheet'} off its hooks, and they are in the way.`,
+          ]
+        : []),
       words`Open the lock${mount.secures?.includes('safety-wire') ? ' and the safety wire' : ''}${mount.secures?.includes('wind-lock') ? ' and the wind lock' : ''}.`,
-      ...pulls ? [words`Press it in until it releases, or pull both edges out together: it pulls out to ${mount.depth.service} from the wall.${passes && above.length > 0 ? ' Lift it off in front of the screens above.' : ''}`] : [],
+      ...(pulls
+        ? [
+            words`Press it in until it releases, or pull both edges out together: it pulls out to ${mount.depth.service} from the wall.${passes && above.length > 0 ? ' Lift it off in front of the screens above.' : ''}`,
+          ]
+        : []),
       words`Unplug power and signal and label both ends.`,
       words`Lift it ${lift ?? 'by the height in the mount’s data sheet,'} straight up, off its hooks; two people hold it until it is upright on the floor.`,
       words`Refit in reverse order: hook on, plug in, push home, lock${mount.secures?.includes('safety-wire') ? ', clip the safety wire' : ''}. Read the seams around it.`,

@@ -10,7 +10,7 @@ import type { Shown } from '../mark/sheet/drawing'
 import { chosenFigure } from '../rules'
 import { flowed, INK, PAPERS, qrCode, scaleFor, type Block, type PaperName, type Sheet } from '../sheet'
 import { group, line, type Shape } from '../svg'
-import { formatLength, textToString, type Text, type UnitSystem } from '../units'
+import { formatLength, quantityToString, textToString, type Text, type UnitSystem } from '../units'
 import { isOutside, scheduleOf } from '../wire'
 import { comparedWith, type Compared } from './compared'
 import { getOutOf } from './getOut'
@@ -86,64 +86,256 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
     { text: `${entry.name}${entry.role ? `, ${entry.role}` : ''}, ${day(entry.at)}${entry.link ? ', through the client link' : ''}`, bold: true },
     ...entry.ink?.length ? [{ height: 26, drawing: (left: number, top: number) => group({}, drawInk(entry.ink!, left, top, 60), line(left, top + 24.5, left + 60, top + 24.5, { 'stroke': INK, 'stroke-width': 0.2 })) }] : [],
   ]
-  return flowed(`${site.name} · ${wall.name}: handover`, [
-    picture,
-    { text: `${revision ? `Built to revision ${revision}` : 'No revision was issued: built to the current plan'}. ${screens.length} screens. Drawn 1:${scale} at 100 %.` },
-    ...missing.length > 0 ? [{ heading: 'Open items' }, { columns: [{ title: '', share: 0.1 }, { title: 'Item', share: 0.9 }], rows: missing.map(({ severity, what }) => [SEVERITY[severity], tell(what)]) }] : [],
-    ...record.signatures.length > 0 ? [{ heading: 'Sign-off' }, ...record.signatures.flatMap(signature)] : [{ heading: 'Sign-off' }, { text: 'Not signed yet.' }],
+  return flowed(
+    `${site.name} · ${wall.name}: handover`,
+    [
+      picture,
+      {
+        text: `${revision ? `Built to revision ${revision}` : 'No revision was issued: built to the current plan'}. ${screens.length} screens. Drawn 1:${scale} at 100 %.`,
+      },
+      ...(missing.length > 0
+        ? [
+            { heading: 'Open items' },
+            {
+              columns: [
+                { title: '', share: 0.1 },
+                { title: 'Item', share: 0.9 },
+              ],
+              rows: missing.map(({ severity, what }) => [SEVERITY[severity], tell(what)]),
+            },
+          ]
+        : []),
+      ...(record.signatures.length > 0
+        ? [{ heading: 'Sign-off' }, ...record.signatures.flatMap(signature)]
+        : [{ heading: 'Sign-off' }, { text: 'Not signed yet.' }]),
 
-    { heading: 'Holes, as built and as planned', newPage: true },
-    { text: `Measured from the wall’s bottom left corner. ${compared.holes.some(({ made }) => made) ? `Largest deviation of a hole: ${fine(compared.worst.hole)}; of a screen centre, calculated from its holes: ${fine(compared.worst.centre)}.` : 'No hole is recorded.'}` },
-    { columns: [{ title: 'Hole', share: 0.3 }, { title: 'Planned from wall left', share: 0.12, figures: true }, { title: 'above floor', share: 0.1, figures: true }, { title: 'Built from wall left', share: 0.12, figures: true }, { title: 'above floor', share: 0.1, figures: true }, { title: 'Deviation', share: 0.08, figures: true }, { title: 'Result', share: 0.08 }, { title: 'By', share: 0.1 }],
-      rows: compared.holes.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not recorded', made ? show(made.y) : '', off === undefined ? '' : fine(off), made ? RESULT_NAMES[made.result] : '', made?.by ?? '']) },
-    { columns: [{ title: 'Screen centre', share: 0.3 }, { title: 'Planned from wall left', share: 0.14, figures: true }, { title: 'above floor', share: 0.14, figures: true }, { title: 'Built from wall left', share: 0.14, figures: true }, { title: 'above floor', share: 0.14, figures: true }, { title: 'Deviation', share: 0.14, figures: true }],
-      rows: compared.centres.map(({ label, planned, made, off }) => [label, show(planned.x), show(planned.y), made ? show(made.x) : 'not known', made ? show(made.y) : '', off === undefined ? '' : fine(off)]) },
-    ...failedHoles(of, { show, day }),
+      { heading: 'Holes, as built and as planned', newPage: true },
+      {
+        text: `Measured from the wall’s bottom left corner. ${compared.holes.some(({ made }) => made) ? `Largest deviation of a hole: ${fine(compared.worst.hole)}; of a screen centre, calculated from its holes: ${fine(compared.worst.centre)}.` : 'No hole is recorded.'}`,
+      },
+      {
+        columns: [
+          { title: 'Hole', share: 0.3 },
+          { title: 'Planned from wall left', share: 0.12, figures: true },
+          { title: 'above floor', share: 0.1, figures: true },
+          { title: 'Built from wall left', share: 0.12, figures: true },
+          { title: 'above floor', share: 0.1, figures: true },
+          { title: 'Deviation', share: 0.08, figures: true },
+          { title: 'Result', share: 0.08 },
+          { title: 'By', share: 0.1 },
+        ],
+        rows: compared.holes.map(({ label, planned, made, off }) => [
+          label,
+          show(planned.x),
+          show(planned.y),
+          made ? show(made.x) : 'not recorded',
+          made ? show(made.y) : '',
+          off === undefined ? '' : fine(off),
+          made ? RESULT_NAMES[made.result] : '',
+          made?.by ?? '',
+        ]),
+      },
+      {
+        columns: [
+          { title: 'Screen centre', share: 0.3 },
+          { title: 'Planned from wall left', share: 0.14, figures: true },
+          { title: 'above floor', share: 0.14, figures: true },
+          { title: 'Built from wall left', share: 0.14, figures: true },
+          { title: 'above floor', share: 0.14, figures: true },
+          { title: 'Deviation', share: 0.14, figures: true },
+        ],
+        rows: compared.centres.map(({ label, planned, made, off }) => [
+          label,
+          show(planned.x),
+          show(planned.y),
+          made ? show(made.x) : 'not known',
+          made ? show(made.y) : '',
+          off === undefined ? '' : fine(off),
+        ]),
+      },
+      ...failedHoles(of, { show, day }),
 
-    { heading: 'Seams, steps and levels' },
-    ...compared.seams.length === 0
-      ? [{ text: 'Not read.' }]
-      : [{ columns: [{ title: 'Seam', share: 0.34 }, { title: 'Type', share: 0.14 }, { title: 'Target', share: 0.14, figures: true }, { title: 'Reading', share: 0.14, figures: true }, { title: 'Deviation', share: 0.14, figures: true }, { title: '', share: 0.1 }],
-          rows: compared.seams.map(({ label, reads, planned, made, off, closed }) => [label, reads, ...reads === 'level' ? [planned, made, off].map(value => `${value.toFixed(1)} mm/m`) : [planned, made, off].map(fine), closed ? '' : 'out of tolerance']) }],
+      { heading: 'Seams, steps and levels' },
+      ...(compared.seams.length === 0
+        ? [{ text: 'Not read.' }]
+        : [
+            {
+              columns: [
+                { title: 'Seam', share: 0.34 },
+                { title: 'Type', share: 0.14 },
+                { title: 'Target', share: 0.14, figures: true },
+                { title: 'Reading', share: 0.14, figures: true },
+                { title: 'Deviation', share: 0.14, figures: true },
+                { title: '', share: 0.1 },
+              ],
+              rows: compared.seams.map(({ label, reads, planned, made, off, closed }) => [
+                label,
+                reads,
+                ...(reads === 'level'
+                  ? [planned, made, off].map(value => quantityToString({ value, unit: 'mm/m' }, units))
+                  : [planned, made, off].map(fine)),
+                closed ? '' : 'out of tolerance',
+              ]),
+            },
+          ]),
 
-    { heading: 'Loads and cautions', newPage: true },
-    { text: 'For each load case, the fastener with the highest utilisation. This is a plan, not a certificate: the structure itself is not checked.' },
-    { columns: [{ title: 'Load case', share: 0.26 }, { title: 'Screen', share: 0.2 }, { title: 'Shear, N', share: 0.14, figures: true }, { title: 'Tension, N', share: 0.14, figures: true }, { title: 'Utilisation', share: 0.16, figures: true }],
-      rows: uses.map(({ case: id, label, shear, tension, utilisation }) => [CASE_NAMES[id], label, shear.toFixed(0), tension.toFixed(0), utilisation === undefined ? 'not known' : `${Math.round(100 * utilisation)} %`]) },
-    ...cautions.map(({ severity, message, overridden }): Block => ({ text: `${SEVERITY[severity]}: ${tell(message)}${overridden ? ` Overridden by ${overridden.by}: ${overridden.reason}` : ''}` })),
+      { heading: 'Loads and cautions', newPage: true },
+      {
+        text: 'For each load case, the fastener with the highest utilisation. This is a plan, not a certificate: the structure itself is not checked.',
+      },
+      {
+        columns: [
+          { title: 'Load case', share: 0.26 },
+          { title: 'Screen', share: 0.2 },
+          { title: 'Shear, N', share: 0.14, figures: true },
+          { title: 'Tension, N', share: 0.14, figures: true },
+          { title: 'Utilisation', share: 0.16, figures: true },
+        ],
+        rows: uses.map(({ case: id, label, shear, tension, utilisation }) => [
+          CASE_NAMES[id],
+          label,
+          shear.toFixed(0),
+          tension.toFixed(0),
+          utilisation === undefined ? 'not known' : `${Math.round(100 * utilisation)} %`,
+        ]),
+      },
+      ...cautions.map(({ severity, message, overridden }): Block => ({
+        text: `${SEVERITY[severity]}: ${tell(message)}${overridden ? ` Overridden by ${overridden.by}: ${overridden.reason}` : ''}`,
+      })),
 
-    { heading: 'Fasteners' },
-    { columns: [{ title: 'Fastener', share: 0.5 }, { title: 'Holes', share: 0.12, figures: true }, { title: 'Bit', share: 0.14, figures: true }, { title: 'Depth', share: 0.14, figures: true }],
-      rows: fastenersOf(screens).map(({ fastener, count, bit, depth }) => [nameOf(catalogue.fasteners, fastener), String(count), bit === undefined ? 'not known' : fine(bit), depth === undefined ? 'not known' : show(depth)]) },
+      { heading: 'Fasteners' },
+      {
+        columns: [
+          { title: 'Fastener', share: 0.5 },
+          { title: 'Holes', share: 0.12, figures: true },
+          { title: 'Bit', share: 0.14, figures: true },
+          { title: 'Depth', share: 0.14, figures: true },
+        ],
+        rows: fastenersOf(screens).map(({ fastener, count, bit, depth }) => [
+          nameOf(catalogue.fasteners, fastener),
+          String(count),
+          bit === undefined ? 'not known' : fine(bit),
+          depth === undefined ? 'not known' : show(depth),
+        ]),
+      },
 
-    { heading: 'Circuits' },
-    ...plan.wiring.circuits.length === 0
-      ? [{ text: 'None entered.' }]
-      : [{ columns: [{ title: 'Circuit', share: 0.34 }, { title: 'Screens', share: 0.36 }, { title: 'Current, A', share: 0.1, figures: true }, { title: 'Circuit load', share: 0.14, figures: true }],
-          rows: plan.wiring.circuits.map(({ name, screens: fed, amps, share }) => [name, fed.map(id => screenLabel.get(id) ?? id).join(', '), amps.toFixed(1), `${Math.round(share.value)} %`]) }],
-    { heading: 'Cable schedule' },
-    ...schedule.length === 0
-      ? [{ text: 'None planned.' }]
-      : [{ columns: [{ title: 'No.', share: 0.05, figures: true }, { title: 'Kind', share: 0.08 }, { title: 'Cable', share: 0.25 }, { title: 'From', share: 0.2 }, { title: 'To', share: 0.2 }, { title: 'Route', share: 0.12 }, { title: 'Stock length', share: 0.1, figures: true }],
-          rows: schedule.map(({ number, kind, model, from, to, way, taken }) => [String(number), kind, model, from, to, way, taken === undefined ? 'not known' : show(taken)]) }],
+      { heading: 'Circuits' },
+      ...(plan.wiring.circuits.length === 0
+        ? [{ text: 'None entered.' }]
+        : [
+            {
+              columns: [
+                { title: 'Circuit', share: 0.34 },
+                { title: 'Screens', share: 0.36 },
+                { title: 'Current, A', share: 0.1, figures: true },
+                { title: 'Circuit load', share: 0.14, figures: true },
+              ],
+              rows: plan.wiring.circuits.map(({ name, screens: fed, amps, share }) => [
+                name,
+                fed.map(id => screenLabel.get(id) ?? id).join(', '),
+                amps.toFixed(1),
+                `${Math.round(share.value)} %`,
+              ]),
+            },
+          ]),
+      { heading: 'Cable schedule' },
+      ...(schedule.length === 0
+        ? [{ text: 'None planned.' }]
+        : [
+            {
+              columns: [
+                { title: 'No.', share: 0.05, figures: true },
+                { title: 'Kind', share: 0.08 },
+                { title: 'Cable', share: 0.25 },
+                { title: 'From', share: 0.2 },
+                { title: 'To', share: 0.2 },
+                { title: 'Route', share: 0.12 },
+                { title: 'Stock length', share: 0.1, figures: true },
+              ],
+              rows: schedule.map(({ number, kind, model, from, to, way, taken }) => [
+                String(number),
+                kind,
+                model,
+                from,
+                to,
+                way,
+                taken === undefined ? 'not known' : show(taken),
+              ]),
+            },
+          ]),
 
-    { heading: 'Screens', newPage: true },
-    { columns: [{ title: 'Screen', share: 0.2 }, { title: 'Model', share: 0.35 }, { title: 'Serial number', share: 0.25 }, { title: 'Hung', share: 0.08 }, { title: 'Locked', share: 0.12 }],
-      rows: screens.map(({ id, label, model }) => [label, nameOf(catalogue.displays, record.replaced.findLast(({ screen }) => screen === id)?.model ?? model), record.serials.get(id)?.serial ?? 'not recorded', built.hung.includes(id) ? 'yes' : '', record.locked.has(id) ? day(record.locked.get(id)!.at) : 'no']) },
-    { heading: 'Removal steps' },
-    ...screens.slice(0, 1).flatMap(({ id, array, label }): Block[] => (getOutOf(id, wall.arrays.find(each => each.id === array)!, plan.arrays.find(each => each.id === array)!, catalogue)?.steps ?? []).map((step, n) => ({ text: `${n === 0 ? `${label} and others like it: ` : ''}${n + 1}. ${tell(step)}` }))),
-    ...firstOff(of, screens, screenLabel),
+      { heading: 'Screens', newPage: true },
+      {
+        columns: [
+          { title: 'Screen', share: 0.2 },
+          { title: 'Model', share: 0.35 },
+          { title: 'Serial number', share: 0.25 },
+          { title: 'Hung', share: 0.08 },
+          { title: 'Locked', share: 0.12 },
+        ],
+        rows: screens.map(({ id, label, model }) => [
+          label,
+          nameOf(catalogue.displays, record.replaced.findLast(({ screen }) => screen === id)?.model ?? model),
+          record.serials.get(id)?.serial ?? 'not recorded',
+          built.hung.includes(id) ? 'yes' : '',
+          record.locked.has(id) ? day(record.locked.get(id)!.at) : 'no',
+        ]),
+      },
+      { heading: 'Removal steps' },
+      ...screens.slice(0, 1).flatMap(({ id, array, label }): Block[] =>
+        (
+          getOutOf(
+            id,
+            wall.arrays.find(each => each.id === array)!,
+            plan.arrays.find(each => each.id === array)!,
+            catalogue,
+          )?.steps ?? []
+        ).map((step, n) => ({ text: `${n === 0 ? `${label} and others like it: ` : ''}${n + 1}. ${tell(step)}` })),
+      ),
+      ...firstOff(of, screens, screenLabel),
 
-    { heading: 'Inspections' },
-    { text: inspection.due ? `Every ${inspection.every} months by the house rule; next due ${day(inspection.due)}. Local rules and makers’ instructions may require more.` : `Every ${inspection.every} months from sign-off.` },
-    { columns: [{ title: 'Item', share: 0.22 }, { title: 'Check', share: 0.78 }], rows: inspection.inspected.map(({ what, how }) => [tell(what), tell(how)]) },
+      { heading: 'Inspections' },
+      {
+        text: inspection.due
+          ? `Every ${inspection.every} months by the house rule; next due ${day(inspection.due)}. Local rules and makers’ instructions may require more.`
+          : `Every ${inspection.every} months from sign-off.`,
+      },
+      {
+        columns: [
+          { title: 'Item', share: 0.22 },
+          { title: 'Check', share: 0.78 },
+        ],
+        rows: inspection.inspected.map(({ what, how }) => [tell(what), tell(how)]),
+      },
 
-    { heading: 'Snags' },
-    ...stillOpen(record).length === 0 ? [{ text: 'None.' }] : [{ columns: [{ title: 'Snag', share: 0.6 }, { title: 'Owner', share: 0.2 }, { title: 'Due', share: 0.15 }], rows: stillOpen(record).map(({ what, owner, due }) => [what, owner, day(due)]) }],
-    { heading: 'Remarks' },
-    ...record.remarks.length === 0 ? [{ text: 'None.' }] : record.remarks.map(({ note, by, at }): Block => ({ text: `${day(at)}, ${by}: ${note}` })),
-    ...(site.contacts ?? []).length > 0 ? [{ heading: 'Contacts' }, ...site.contacts!.map(({ name, for: what, phone }): Block => ({ text: [name, what, phone].filter(Boolean).join(', ') }))] : [],
-  ], paper)
+      { heading: 'Snags' },
+      ...(stillOpen(record).length === 0
+        ? [{ text: 'None.' }]
+        : [
+            {
+              columns: [
+                { title: 'Snag', share: 0.6 },
+                { title: 'Owner', share: 0.2 },
+                { title: 'Due', share: 0.15 },
+              ],
+              rows: stillOpen(record).map(({ what, owner, due }) => [what, owner, day(due)]),
+            },
+          ]),
+      { heading: 'Remarks' },
+      ...(record.remarks.length === 0
+        ? [{ text: 'None.' }]
+        : record.remarks.map(({ note, by, at }): Block => ({ text: `${day(at)}, ${by}: ${note}` }))),
+      ...((site.contacts ?? []).length > 0
+        ? [
+            { heading: 'Contacts' },
+            ...site.contacts!.map(({ name, for: what, phone }): Block => ({
+              text: [name, what, phone].filter(Boolean).join(', '),
+            })),
+          ]
+        : []),
+    ],
+    paper,
+  )
 }
 
 /** How figures and dates are written on a handover. */

@@ -118,7 +118,7 @@ export const WIRE = {
   'cable-unknown': {
     severity: 'caution',
     meaning: 'The catalogue has no cable of a kind.',
-    cure: 'Add one in Wire, under Boxes.',
+    cure: 'Choose one for all boxes in Wire, under Power, or for a source of picture under Schedule.',
   },
   'cord-in-wall': {
     severity: 'stop', never: true,

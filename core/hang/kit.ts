@@ -2,7 +2,7 @@ import { chooseScrew } from '../fix'
 import type { Catalogue, Wall } from '../job'
 import { stepName } from '../log'
 import { mountModels, type ArrayPlan, type Position } from '../mount'
-import { bitName, words, type Text, type UnitSystem } from '../units'
+import { bitName, quantity, words, type Text, type UnitSystem } from '../units'
 import type { Wiring } from '../wire'
 import type { HangingOrder } from './order'
 
@@ -67,7 +67,17 @@ function fasteners(of: KitOf): KitItem[] {
     ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => fastener!).map(({ key, count }): KitItem => ({ isModel: true, id: `fastener-${key}`, group: 'fasteners', name: words`${nameOf(key)}, each with a washer`, count, spare: spareOf(count), why: words`One for each hole not drilled yet.` })),
     ...counted(holes.filter(({ fastener }) => fastener), ({ fastener }) => String(of.catalogue.fasteners.find(({ id }) => id === fastener)?.diameter)).map(({ item, key }): KitItem => {
       const torque = of.catalogue.fasteners.find(({ id }) => id === item.fastener)?.torque
-      return { id: `socket-${key}`, group: 'tools', name: torque === undefined ? words`Socket for ${nameOf(item.fastener!)}, and a ratchet` : words`Socket for ${nameOf(item.fastener!)}, and a torque driver up to ${String(torque)} N·m`, count: 1, spare: 0, why: words`To tighten the plates.` }
+      return {
+        id: `socket-${key}`,
+        group: 'tools',
+        name:
+          torque === undefined
+            ? words`Socket for ${nameOf(item.fastener!)}, and a ratchet`
+            : words`Socket for ${nameOf(item.fastener!)}, and a torque driver up to ${quantity(torque, 'N·m')}`,
+        count: 1,
+        spare: 0,
+        why: words`To tighten the plates.`,
+      }
     }),
     ...bolts.length > 0 ? [{ id: 'bolts', group: 'fasteners' as const, name: words`Bolts from the rail or board maker, with washers and nuts`, count: bolts.length, spare: spareOf(bolts.length), why: words`Plates to rails or board.` }] : [],
     ...screws(of, placed),

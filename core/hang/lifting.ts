@@ -1,6 +1,6 @@
 import type { Rect } from '../geometry'
 import type { Display, Rules } from '../job'
-import { figure, words, type Figure, type Text } from '../units'
+import { figure, quantity, words, type Figure, type Text } from '../units'
 
 /** Who and what lifts a display to its place. */
 export interface Lifting {
@@ -31,11 +31,17 @@ const TOWER = 3500
 /** What one person may lift to where a display's middle comes, kg. */
 function shareAt(height: number): Figure {
   const above = height > SHOULDER
-  return figure([{
-    label: above ? 'Limit for one person, above shoulder height' : 'Limit for one person, up to shoulder height',
-    expression: above ? words`${String(EACH)} kg × ${String(ABOVE_SHOULDER)}, centre of the display ${height} above floor` : words`${String(EACH)} kg, centre of the display ${height} above floor`,
-    value: above ? EACH * ABOVE_SHOULDER : EACH, unit: 'kg', source: 'revised NIOSH lifting equation, 1991; check with local rules',
-  }])
+  return figure([
+    {
+      label: above ? 'Limit for one person, above shoulder height' : 'Limit for one person, up to shoulder height',
+      expression: above
+        ? words`${quantity(EACH, 'kg')} × ${String(ABOVE_SHOULDER)}, centre of the display ${height} above floor`
+        : words`${quantity(EACH, 'kg')}, centre of the display ${height} above floor`,
+      value: above ? EACH * ABOVE_SHOULDER : EACH,
+      unit: 'kg',
+      source: 'revised NIOSH lifting equation, 1991; check with local rules',
+    },
+  ])
 }
 
 /**
@@ -53,7 +59,7 @@ export function liftingOf({ mass, handling: allowed }: Display, outer: Rect, { l
   const aid = byMass > 2 || (lifting === 'lift-aid' && byMass > 1)
   const people = aid || lifting === 'always-two' ? 2 : Math.max(byMass, long ? 2 : 1)
   const top = outer.y + outer.height
-  const masses = words`${String(mass)} kg; the limit for one person there is ${share.value.toFixed(1)} kg`
+  const masses = words`${quantity(mass, 'kg')}; the limit for one person there is ${quantity(share.value, 'kg')}`
   return {
     people, aid, share,
     from: top > TOWER ? 'tower' : top > PLATFORM ? 'platform' : 'floor',

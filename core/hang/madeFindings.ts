@@ -103,7 +103,9 @@ export function hangFindings(
     const step = named.get(made.hole)
     const label = step?.label ?? made.hole
     const known = dead.find(({ entry }) => entry === made.entry)
-    const beside = steps.some(({ hole }) =>
+    // A plate that nothing holds has a stop of its own, with what would hold it; a stripped hole is cured where it is.
+    const asked = steps.filter(({ position }) => position.plate?.held || made.result === 'stripped')
+    const beside = asked.some(({ hole }) =>
       apart(hole, made) < (known?.keepOff ?? KEEP_OFF) - 1e-6 && !(hole.made === 'hit' && isAt(hole, made)))
     if (made.result === 'steel' && steelUnchecked(built, made.hole)) return [steelFinding(label, made, base)]
     if (made.result !== 'hit') return [failedFinding(made, label, beside, known)]

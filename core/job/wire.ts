@@ -51,6 +51,8 @@ const sourceSchema = group({
   volts: amount('V', 500),
   loaded: notLess('A', 'Other load'),
   protected: flag('Whether a 30 mA RCD, or a GFCI where local code says so, protects it'),
+  cable: text('Power cable model to all boxes that it feeds, if chosen manually'),
+  cord: text('Cord model to all screens that it feeds, if chosen manually'),
   carries: text('Type of cable that feeds the screens: picture, data, …'),
   by: oneOf(['each', 'chain'], 'One cable to each screen, or a daisy chain from screen to screen'),
   ports: count(512, 'Number of ports'),

@@ -2,7 +2,7 @@ import type { Finding } from '../finding'
 import { centreOf, type Point, type Rect } from '../geometry'
 import type { Feature, Rules, Wall } from '../job'
 import { holeName, type ArrayPlan, type Hole } from '../mount'
-import { words } from '../units'
+import { quantity, words } from '../units'
 
 /** The eye compares an array with lines that run so near to it, mm. */
 const NEAR = 1500
@@ -79,7 +79,16 @@ export function levelFindings(wall: Wall, arrays: ArrayPlan[], turn: Turn | unde
     return arrays.flatMap(({ id, name, ...array }): Finding[] => {
       const line = lineBeside(wall, { ...array })
       return line && Math.abs(line.slope) > SEEN
-        ? [{ ...about, severity: 'caution', code: 'line-off-level', subject: { kind: 'array', id }, message: words`${name} is level, but the building line beside it ${line.slope > 0 ? 'rises' : 'falls'} ${String(Math.abs(line.slope))} mm/m to the right: it will look crooked.`, remedy: words`Ask the client whether the array follows gravity or the line, or hide the line.` }]
+        ? [
+            {
+              ...about,
+              severity: 'caution',
+              code: 'line-off-level',
+              subject: { kind: 'array', id },
+              message: words`${name} is level, but the building line beside it ${line.slope > 0 ? 'rises' : 'falls'} ${quantity(Math.abs(line.slope), 'mm/m')} to the right: it will look crooked.`,
+              remedy: words`Ask the client whether the array follows gravity or the line, or hide the line.`,
+            },
+          ]
         : []
     })
   }
@@ -91,7 +100,13 @@ export function levelFindings(wall: Wall, arrays: ArrayPlan[], turn: Turn | unde
     return margin >= -1e-9 ? [] : [{ ...about, severity: 'stop', code: 'turned-hole-misses', subject: { kind: 'hole', id: hole.id }, message: words`${holeName({ row, column }, hole)} misses by ${-margin} when everything follows the building line: its edge clearance was ${hole.margin}.`, remedy: words`Shift the array, or mark it true to gravity.` }]
   })))
   return [
-    { ...about, severity: 'note', code: 'level-follows-line', subject: { kind: 'feature', id: turn.with }, message: words`Everything is marked ${String(Math.abs(turn.slope))} mm/m ${turn.slope > 0 ? 'up' : 'down'} to the right, following a building line, about the centre of ${arrays[0]!.name}. The drawing shows it level.` },
+    {
+      ...about,
+      severity: 'note',
+      code: 'level-follows-line',
+      subject: { kind: 'feature', id: turn.with },
+      message: words`Everything is marked ${quantity(Math.abs(turn.slope), 'mm/m')} ${turn.slope > 0 ? 'up' : 'down'} to the right, following a building line, about the centre of ${arrays[0]!.name}. The drawing shows it level.`,
+    },
     ...misses,
   ]
 }

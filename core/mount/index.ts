@@ -244,17 +244,38 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
   const remedyAt = remediesOn(substrate, wall)
   const checked = known && !substrate.allOver && !carrier
   const unsurveyed = checked && isFramed(wall) ? unsurveyedOf(wall, mounted, mountOf) : []
+  // A stripped hole is in its stud: it is cured there, and misses nothing.
+  const stripped = built.dead.filter(({ result }) => result === 'stripped').map(({ hole }) => hole)
   const displayOf = (cell: MountedCell) => catalogue.displays.find(({ id }) => id === cell.model)
   const lifts = tightLifts(array, mounted, mountOf, displayOf, wall)
   return {
-    lifts, positions: mounted, strips, unsurveyed: unsurveyed.map(({ from, to, y, holes, of }) => ({ from, to, y, holes, of })),
+    lifts,
+    positions: mounted,
+    strips,
+    unsurveyed: unsurveyed.map(({ from, to, y, holes, of }) => ({ from, to, y, holes, of })),
     findings: [
       ...choiceFindings(array, cells, wall, catalogue),
       ...suitFindings(array, cells, mountOf, catalogue, wall),
       ...unsurveyedFindings(unsurveyed),
-      ...checked ? mounted.flatMap(cell => missFindings(array, cell, survey, () => remedyAt(cell, mountOf(cell)), unsurveyed.find(each => each.cell === cell)?.ids)) : [],
-      ...carrier ? carrierFindings(array, carrier, strips, wall) : mounted.flatMap(cell => rowFindings(mountOf(cell), cell, row => inOwnPieces(context, mountOf(cell), row))),
-      ...carrier ? [] : mounted.flatMap(cell => madeFindings(`R${cell.row} C${cell.column}`, cell.id, mountOf(cell), cell.plate.centre, built)),
+      ...(checked
+        ? mounted.flatMap(cell =>
+            missFindings(
+              array,
+              cell,
+              survey,
+              () => remedyAt(cell, mountOf(cell)),
+              new Set([...stripped, ...(unsurveyed.find(each => each.cell === cell)?.ids ?? [])]),
+            ),
+          )
+        : []),
+      ...(carrier
+        ? carrierFindings(array, carrier, strips, wall)
+        : mounted.flatMap(cell => rowFindings(mountOf(cell), cell, row => inOwnPieces(context, mountOf(cell), row)))),
+      ...(carrier
+        ? []
+        : mounted.flatMap(cell =>
+            madeFindings(`R${cell.row} C${cell.column}`, cell.id, mountOf(cell), cell.plate.centre, built),
+          )),
       ...handFindings(array, mounted),
       ...proofFindings(array, mounted, wall, members, rules),
       ...referenceFindings(array, mounted, wall, members, survey.uncheckedReferences),

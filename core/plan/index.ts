@@ -116,7 +116,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
   const lifts = through.steadyList(mounted.map(({ mounting }) => mounting.lifts)) as Mounting['lifts'][]
   const steadyArrays = through.steadyList(arrays) as ArrayPlan[]
   const hanging = through.hang(steadyArrays, lifts, catalogue, rules)
-  const wiring = through.wire(document, surveyed.members, steadyArrays, catalogue, rules)
+  const wiring = through.wire(document, surveyed.members, steadyArrays, through.context(catalogue, rules, units))
   const probe = through.probe(wall, surveyed, mounted, catalogue, units)
   const { findings, ...found } = surveyed
   const marking = through.mark(document, steadyArrays, wiring, rules)

@@ -1,10 +1,11 @@
 import { hangingOrders } from '../hang'
-import { LIMITS, type Rules, type Wall } from '../job'
+import { LIMITS, type Catalogue, type PlanContext, type Rules, type Wall } from '../job'
 import { withDrilled, type AsBuilt } from '../log'
 import { mark } from '../mark'
 import { remember, steady } from '../memo'
 import { usingSlots } from '../mount'
 import { carryingWall, survey } from '../survey'
+import type { UnitSystem } from '../units'
 import { wire } from '../wire'
 import { fixMounted, layOut, mountLaidOut, platesOf } from './arrays'
 import { probeFor } from './probe'
@@ -30,6 +31,9 @@ export function rooms() {
   return {
     /** The rules that hold for a wall. */
     rules: remember(2, (chosen: Rules, own: Wall['rules']): Rules => (own ? { ...chosen, ...own } : chosen)),
+    /** What a stage is planned with beside the wall: the same object for the same parts. */
+    context: remember(4, (catalogue: Catalogue, rules: Rules, units: UnitSystem): PlanContext =>
+      ({ catalogue, rules, site: { units } })),
     slotUse: remember(EVERY_ARRAY, usingSlots),
     /** The wall as it carries, with what drilling told of it. */
     wallOf: (document: Wall, holes: AsBuilt['holes'], rules: Parameters<typeof carryingWall>[1]) =>

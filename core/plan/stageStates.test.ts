@@ -36,7 +36,7 @@ describe('how far a stage has come', () => {
       fix: 'waits',
       wire: 'waits',
       mark: 'waits',
-      hang: 'stop',
+      hang: 'waits',
       close: 'not started',
     })
   })

@@ -63,19 +63,56 @@ function cautionsOf(settings: Settings, sites: SiteOfProgramme[], walls: WallOfP
   const nameOf = ({ site, name }: WallOfProgramme) => words`${name}, ${sites.find(({ id }) => id === site)?.name ?? site},`
   const open = walls.filter(wall => tasks.some(({ site, wall: id }) => site === wall.site && id === wall.id))
   return [
-    ...open.flatMap(wall => wall.stops > 0 ? [words`${nameOf(wall)} has ${wall.stops === 1 ? 'a stop' : 'stops'}: do not drill or hang there until resolved. The schedule assumes that it is resolved.`] : wall.issued ? [] : [words`${nameOf(wall)} has no issued mark-out yet. The schedule assumes that it has.`]),
-    ...crews.length === 0 ? [words`There is no crew yet: add a crew before planning.`] : [],
-    ...settings.crews.flatMap(({ name, people, hours, skills }) => people.length === 0 ? [words`${name} has no people, so it is given no tasks.`] : skills.length === 0 ? [words`${name} has no skills, so it is given no tasks.`] : hours.every(({ days }) => days.length === 0) ? [words`${name} has no working days.`] : []),
-    ...sites.flatMap(({ id, name, windows, noise }) => !waits.has(id)
-      ? []
-      : [
-          ...windows && windows.every(({ days }) => days.length === 0) ? [words`${name} never opens: its access hours have no days.`] : [],
-          ...noise && noise.every(({ days }) => days.length === 0) ? [words`Noisy work is never allowed at ${name}: nothing can be drilled there.`] : [],
-        ]),
-    ...places.flatMap(({ id, name, open }) => waits.has(id) && open.length > 0 && crews.length > 0 && !crews.some(crew => crew.times.some(time => open.some(({ from, to }) => from < time.to && time.from < to))) ? [words`No crew works while ${name} is open.`] : []),
-    ...skills.map(skill => words`No crew has the skill ${SKILL_WORDS[skill]}: tasks that require it, and the tasks after them, are not scheduled.`),
-    ...twice.map(([one, other]) => words`${one!.name} and ${other!.name} share people: they are never scheduled at the same time.`),
-    ...tasks.some(task => task.aid) && settings.aids === 0 ? [words`Some screens are too heavy to hang without a lifting aid, and the firm has none.`] : [],
+    ...open.flatMap(wall =>
+      wall.stops > 0
+        ? [
+            words`${nameOf(wall)} has ${wall.stops === 1 ? 'a stop' : 'stops'}: do not drill or hang there until resolved. The schedule assumes that.`,
+          ]
+        : wall.issued
+          ? []
+          : [words`${nameOf(wall)} has no issued mark-out yet. The schedule assumes that it has.`],
+    ),
+    ...(crews.length === 0 ? [words`There is no crew yet: add a crew before planning.`] : []),
+    ...settings.crews.flatMap(({ name, people, hours, skills }) =>
+      people.length === 0
+        ? [words`${name} has no people, so it is given no tasks.`]
+        : skills.length === 0
+          ? [words`${name} has no skills, so it is given no tasks.`]
+          : hours.every(({ days }) => days.length === 0)
+            ? [words`${name} has no working days.`]
+            : [],
+    ),
+    ...sites.flatMap(({ id, name, windows, noise }) =>
+      !waits.has(id)
+        ? []
+        : [
+            ...(windows && windows.every(({ days }) => days.length === 0)
+              ? [words`${name} never opens: its access hours have no days.`]
+              : []),
+            ...(noise && noise.every(({ days }) => days.length === 0)
+              ? [words`Noisy work is never allowed at ${name}: nothing can be drilled there.`]
+              : []),
+          ],
+    ),
+    ...places.flatMap(({ id, name, open }) =>
+      waits.has(id)
+      && open.length > 0
+      && crews.length > 0
+      && !crews.some(crew => crew.times.some(time => open.some(({ from, to }) => from < time.to && time.from < to)))
+        ? [words`No crew works while ${name} is open.`]
+        : [],
+    ),
+    ...skills.map(
+      skill =>
+        words`No crew has the skill ${SKILL_WORDS[skill]}: tasks that require it, and the tasks after them, are not scheduled.`,
+    ),
+    ...twice.map(
+      ([one, other]) =>
+        words`${one!.name} and ${other!.name} share people: they are never scheduled at the same time.`,
+    ),
+    ...(tasks.some(task => task.aid) && settings.aids === 0
+      ? [words`Some screens are too heavy to hang without a lifting aid, and the firm has none.`]
+      : []),
   ]
 }
 

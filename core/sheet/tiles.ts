@@ -50,5 +50,5 @@ export function drawTile(tile: Tile, drawing: Shape, size: { width: number, heig
   return group({},
     element('svg', { x, y, width, height, viewBox: `${from.x} ${from.y} ${width} ${height}` }, drawing),
     ...name ? crosses(tile, size, whole) : [],
-    name ? label(`Tile ${name}: align the crosses of neighbouring tiles; the tiles overlap by ${OVERLAP} mm.`, x, y - 1.2, 2.6) : '')
+    name ? label(`Tile ${name}: align the crosses of neighbouring tiles, which overlap.`, x, y - 1.2, 2.6) : '')
 }

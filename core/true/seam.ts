@@ -1,5 +1,5 @@
 import type { EntryOf } from '../log'
-import { words, type Text } from '../units'
+import { quantity, words, type Text } from '../units'
 import type { Adjuster, TrueScreen } from './screen'
 
 /** Which end of a seam: of an upright one its top or bottom, of a level one its left or right. */
@@ -83,7 +83,8 @@ export function readingFault(kind: Reading['kind'], value: number, screens: Pick
   const deepest = Math.max(0, ...screens.map(({ thick = TOO_WIDE }) => thick))
   if (kind === 'gap' && (value < -TOO_WIDE || value > target + TOO_WIDE)) return words`A gap must be from 0 to ${target + TOO_WIDE}`
   if (kind === 'step' && Math.abs(value) > deepest) return words`A step must be at most ${deepest} either way, the depth of the display`
-  if (kind === 'roll' && Math.abs(value) > TOO_STEEP) return words`A screen must be at most ${String(TOO_STEEP)} mm/m out of level`
+  if (kind === 'roll' && Math.abs(value) > TOO_STEEP)
+    return words`A screen must be at most ${quantity(TOO_STEEP, 'mm/m')} out of level`
   return undefined
 }
 

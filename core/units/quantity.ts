@@ -45,6 +45,21 @@ export function quantityToString(quantity: Quantity, system: UnitSystem): string
 }
 
 /**
+ * A figure that was typed in the reader's unit, in the metric unit in which it is kept.
+ *
+ * @example
+ * fromSystem(100, 'kg', 'imperial') // 45.359237: a hundred pounds
+ */
+export function fromSystem(value: number, unit: string, system: UnitSystem): number {
+  const other = system === 'imperial' ? IMPERIAL[unit] : undefined
+  return other ? value / other.per : value
+}
+
+/** What a metric unit is called by a reader of this system. */
+export const unitIn = (unit: string, system: UnitSystem): string =>
+  (system === 'imperial' ? IMPERIAL[unit]?.unit : undefined) ?? unit
+
+/**
  * A term of a sum: a figure whose unit follows its reader. Lengths in sums are decimal, so that they can be multiplied.
  */
 export const quantity = (value: number, unit: string): Quantity => ({ value, unit })

@@ -1,12 +1,20 @@
 import type { CableModel, Wall } from '../job'
+import type { UnitSystem } from '../units'
 
 /**
  * Of a hole, a conduit or a raceway so much may be filled by one, two, three and more cables (NEC chapter 9, table 1).
  */
 const FILL = [0.53, 0.31, 0.4]
-/** What is bored for one cable, and the sizes in which bits for timber are sold, mm. */
+/** What is bored for one cable, mm. */
 const LEAST = 20
-const BITS = [20, 22, 25, 28, 30, 32, 35, 38, 40, 44, 48, 51, 57, 64, 70, 76, 83, 92, 102, 114, 127]
+const inches = (...sizes: number[]) => sizes.map(inch => inch * 25.4)
+/** The sizes in which bits for timber are sold, mm: in whole millimetres, or in eighths and quarters of an inch. */
+const BITS: Record<UnitSystem, number[]> = {
+  metric: [20, 22, 25, 28, 30, 32, 35, 38, 40, 44, 48, 51, 57, 64, 70, 76, 83, 92, 102, 114, 127],
+  imperial: inches(
+    0.875, 1, 1.125, 1.25, 1.375, 1.5, 1.75, 2, 2.125, 2.25, 2.5, 2.75, 3, 3.25, 3.625, 4, 4.5, 5,
+  ),
+}
 /** A moulded plug wants so much beside its own width, mm. */
 const BESIDE_PLUG = 4
 
@@ -34,10 +42,10 @@ export function filled(cables: Pick<CableModel, 'diameter'>[]): number {
  * @example
  * // two of 8.6: √(2 × 8.6² ÷ 0.31) = 21.8, so 22; one with a plug of 21 × 11: 21 + 4 = 25
  */
-export function boreFor(cables: Passing[]): number {
+export function boreFor(cables: Passing[], units: UnitSystem = 'metric'): number {
   const plugs = cables.flatMap(({ plug }) => plug ? [Math.max(plug.width, plug.height) + BESIDE_PLUG, Math.hypot(plug.width, plug.height)] : [])
   const needed = Math.max(LEAST, filled(cables), ...plugs)
-  return BITS.find(bit => bit >= needed - 1e-9) ?? Number.NaN
+  return BITS[units].find(bit => bit >= needed - 1e-9) ?? Number.NaN
 }
 
 /** Whether a hole of a diameter may be bored through a stud. One that may bear is taken to bear. */

@@ -94,6 +94,7 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
     }
   }
 
+  const byHand = (model: string | undefined) => model === undefined ? {} : { byHand: model }
   const out: CablePlan[] = []
   for (const box of boxes) {
     const route = routeTo(box)
@@ -109,7 +110,7 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
           from: lower ? `box ${itemName(lower)}` : nameOfSource(source!),
           to: `box ${itemName(box)}`,
           screen: box.for[0]!,
-          ...(box.cable !== undefined && { byHand: box.cable }),
+          ...byHand(box.cable ?? source?.cable),
           ...(unknown !== undefined && { unknown }),
           ...(source?.amps !== undefined && { amps: source.amps }),
           parts: () => [
@@ -130,6 +131,7 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
         if (!screen) continue
         out.push(cable({
           id: `cord-${id}`, kind: 'cord', from: `box ${itemName(box)}`, to: label(id), screen: id, moves: [screen],
+          ...byHand(feeds.get(id)?.cord),
           parts: slack => [{ label: 'box to farthest socket', value: reachTo(screen, box) }, { label: 'pull-out slack', value: slack }, { label: 'at the socket', value: TAILS.screen }],
         }))
       }
@@ -144,6 +146,7 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
           from: source ? nameOfSource(source) : 'an outlet',
           to: `box ${itemName(box)}`,
           screen: box.for[0]!,
+          ...byHand(source?.cord),
           ...(!at && { unknown: 'the position of the outlet that feeds it' }),
           parts: () => [
             { label: 'along the wall face', value: at ? along(at, box) : 0 },
@@ -160,6 +163,7 @@ export function cablesOf({ wall, screens, boxes, routes, links, feeds, catalogue
       if (!source || source.kind !== 'outlet' || boxes.some(box => !isSignal(box.kind) && box.for.includes(screen.id))) continue
       out.push(cable({
         id: `cord-${screen.id}`, kind: 'cord', from: nameOfSource(source), to: screen.label, screen: screen.id, moves: [screen], ...!at && { unknown: `the position of ${nameOfSource(source)} on the wall` },
+        ...byHand(source.cord),
         parts: slack => [{ label: 'along the wall face to the farthest socket', value: at ? reachTo(screen, at) : 0 }, { label: 'pull-out slack', value: slack }, { label: 'at both ends', value: TAILS.screen + TAILS.source }],
       }))
     }

@@ -1,3 +1,4 @@
+import type { Finding } from '../finding'
 import type { FindingCode } from '../findings'
 import type { CableModel } from '../job'
 import { words, type Text } from '../units'
@@ -16,7 +17,7 @@ export interface Choice {
   judged?: CableModel
   /** The one of the kind that would be taken if the way were shorter. */
   tooShort?: CableModel
-  fault?: { code: FindingCode, message: Text, remedy: Text }
+  fault?: { code: FindingCode, message: Text, remedy: Text, opens?: Finding['opens'] }
 }
 
 /** A cord with a plug at its end, made to lie open: whatever its kind is called, the word is in it. */
@@ -28,6 +29,16 @@ const list = (models: CableModel[]) => models.slice(0, 3).map(nameOf).join(', ')
 
 /** Whether a signal can be turned into what another kind of cable carries. */
 const isSignalKind = (kind: string) => kind !== 'power' && !isCord(kind) && kind !== 'loop'
+
+/** Where a cable is chosen of which the wall has none yet. */
+const ADD_POWER = {
+  remedy: words`Choose one for all boxes in Wire, under Power. New models are entered in the catalogue.`,
+  opens: { panel: 'power', title: 'Choose cables' },
+}
+const ADD_SIGNAL = {
+  remedy: words`Choose one in Wire, under Schedule. New models are entered in the catalogue.`,
+  opens: { panel: 'schedule', title: 'Choose cables' },
+}
 
 /** What to take when nothing of a kind goes so far. */
 function fartherThan({ kind, needed, inWall }: Duty, cables: CableModel[]): Text {
@@ -87,7 +98,14 @@ function tooShort({ needed }: Duty, models: CableModel[]): Choice {
  */
 export function chooseCable(duty: Duty, catalogue: CableModel[], byHand?: CableModel): Choice {
   const offered = byHand ? [byHand] : catalogue.filter(({ kind, retired }) => kind === duty.kind && !retired)
-  if (offered.length === 0) return { fault: { code: 'cable-unknown', message: words`the catalogue has no ${duty.kind} cable`, remedy: words`Add one from the firm’s catalogue in Wire, under Boxes, or enter a new one there with its lengths and max run.` } }
+  if (offered.length === 0)
+    return {
+      fault: {
+        code: 'cable-unknown',
+        message: words`the catalogue has no ${duty.kind} cable`,
+        ...(isSignalKind(duty.kind) ? ADD_SIGNAL : ADD_POWER),
+      },
+    }
   const { models, fault } = allowed(duty, offered)
   if (fault) return { fault }
   const { needed } = duty

@@ -38,8 +38,10 @@ describe('the current of screens', () => {
     expect(ampsOf({ typical: 118, max: 165, factor: 0.9 }, 120)).toBeCloseTo(1.5278, 4)
   })
 
-  it('is heat in the room: 9 screens of 118 W give 3624 BTU/h', () => {
-    expect(heatOf(Array.from({ length: 9 }, (_, n) => ({ ...load(n, 165), power: { typical: 118, max: 165 } }))).value).toBeCloseTo(3623.5, 1)
+  it('is heat in the room: 9 screens of 118 W give 1062 W, or 3620 BTU/h to three figures', () => {
+    const screens = Array.from({ length: 9 }, (_, n) => ({ ...load(n, 165), power: { typical: 118, max: 165 } }))
+    expect(heatOf(screens)).toMatchObject({ value: 1062, unit: 'W' })
+    expect(heatOf(screens, 'imperial')).toMatchObject({ value: 3620, unit: 'BTU/h' })
   })
 })
 

@@ -1,4 +1,4 @@
-import { figure, words, type Figure } from '../units'
+import { figure, words, type Figure, type UnitSystem } from '../units'
 import type { Display } from '../job'
 
 /**
@@ -40,8 +40,15 @@ export function shareOf(loads: Load[], { amps, volts, loaded }: { amps: number, 
   ])
 }
 
-/** Heat that screens give off, BTU/h, by what they draw as a rule. */
-export function heatOf(loads: Load[]): Figure {
+/** Heat that screens give off by their typical power: W, or BTU/h to three figures where a site is in inches. */
+export function heatOf(loads: Load[], units: UnitSystem = 'metric'): Figure {
   const watts = loads.reduce((sum, { power }) => sum + (power?.typical ?? 0), 0)
-  return figure([{ label: 'Heat load', expression: words`${String(watts)} W × ${String(BTU)}`, value: watts * BTU, unit: 'BTU/h' }])
+  const each = loads.flatMap(({ power }) => power ? [String(power.typical)] : [])
+  const sum = { label: 'Typical power', expression: words`${each.join(' + ') || '0'}`, value: watts, unit: 'W' }
+  if (units === 'metric') return figure([{ ...sum, label: 'Heat load' }])
+  const heat = Number((watts * BTU).toPrecision(3))
+  return figure([
+    sum,
+    { label: 'Heat load', expression: words`${String(watts)} W × ${String(BTU)}`, value: heat, unit: 'BTU/h' },
+  ])
 }

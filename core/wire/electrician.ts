@@ -112,7 +112,7 @@ export function drawElectrician(of: ForElectrician, paper: Paper): Sheet {
     ...isOutside(wall) ? ['Outside or wet: 30 mA RCD protection, in-use covers, a drip loop in every cable, openings sealed.'] : [],
     ...(wall.fireRating ?? 0) > 0 ? [`The wall has a fire rating of ${wall.fireRating} min: open nothing without the approved seal on both faces.`] : [],
     ...isFramed(wall) ? [] : ['Solid wall: use surface boxes and surface raceway.'],
-    `Start the displays one after another. Total heat load ${Math.round(wiring.heat.value)} BTU/h.`,
+    `Start the displays one after another. Total heat load ${Math.round(wiring.heat.value)} ${wiring.heat.unit}.`,
   ]
 
   const head = group({}, label(`${site} · ${wall.name}`, margin, margin + 4.5, 5, { 'font-weight': 600 }), label(`Electrician’s sheet · ${units === 'metric' ? 'millimetres' : 'feet and inches'} · from wall left and from the finished floor`, width - margin, margin + 4.5, 3.2, { 'text-anchor': 'end' }),

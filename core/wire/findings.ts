@@ -185,9 +185,16 @@ function cableFindings(wall: Wall, { cables, routes }: Wiring): Finding[] {
   const ends = (list: CablePlan[]) => some(list.map(({ to }) => to))
   return [
     ...groups(({ choice }) => choice.fault && JSON.stringify(choice.fault)).map((list): Finding => {
-      const { code, message, remedy } = list[0]!.choice.fault!
+      const { code, message, remedy, opens } = list[0]!.choice.fault!
       // Where the shop has no such cable at all, nothing unsafe is planned: it is still to be found.
-      return { ...subject(list[0]!), severity: severityOf(code), code, message: words`${list[0]!.kind.replace(/^./, letter => letter.toUpperCase())} to ${ends(list)}: ${message}.`, remedy }
+      return {
+        ...subject(list[0]!),
+        severity: severityOf(code),
+        code,
+        message: words`${list[0]!.kind.replace(/^./, letter => letter.toUpperCase())} to ${ends(list)}: ${message}.`,
+        remedy,
+        ...(opens && { opens }),
+      }
     }),
     ...groups(({ unknown, choice }) => choice.fault ? undefined : unknown).map((list): Finding => ({ ...about(wall), severity: 'caution', code: 'cable-length-not-known' as const, message: words`${capital(words`${list[0]!.unknown!}`)} is not known: no length can be chosen for the ${list[0]!.kind} cable to ${ends(list)}.`, remedy: words`Measure it and enter it in Wire.` })),
     ...groups(({ choice, kind }) => choice.tooShort && choice.model && choice.tooShort.id !== choice.model.id ? `${kind} ${choice.tooShort.id} ${choice.model.id}` : undefined).map((list): Finding => {

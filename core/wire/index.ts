@@ -1,4 +1,4 @@
-import type { Catalogue, Rules, Source, Wall } from '../job'
+import type { PlanContext, Source, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import type { Member } from '../survey'
 import { words } from '../units'
@@ -23,6 +23,7 @@ export { baysOf, type Bay } from './bays'
 export { blockingIn } from './blocking'
 export type { BoxPlan } from './boxes'
 export type { CablePlan } from './cables'
+export { isCord } from './choose'
 export { carriedTo, missesBay, type Carried } from './carried'
 export { CONTINUOUS, type Load } from './draw'
 export { cavityOf, isOutside } from './fit'
@@ -55,63 +56,125 @@ function startsOf(loads: Load[]): CircuitPlan['starts'] {
  * Which boxes a way is asked for, from where, and what its bundle has bored; those of a kit that lack a lower box are
  * reported.
  */
-function wantedWays(wall: Wall, boxes: BoxPlan[], feeds: Map<string, Source>, links: Link[], { cables = [] }: Catalogue): { wanted: Wanted[], noWay: NoWay[] } {
+function wantedWays(
+  wall: Wall,
+  boxes: BoxPlan[],
+  feeds: Map<string, Source>,
+  links: Link[],
+  { catalogue: { cables = [] }, site }: PlanContext,
+): { wanted: Wanted[], noWay: NoWay[] } {
   const noWay: NoWay[] = []
   const wanted = boxes.flatMap((box): Wanted[] => {
     if (!box.held) return []
-    const chosen = cables.find(({ id }) => id === box.cable)
-    const bundle = (kinds: string[]) => boreFor(kinds.flatMap(kind => thickestOf(kind, true, cables, chosen) ?? []))
+    const fedBy = box.for.map(id => feeds.get(id)).find(found => found !== undefined)
+    const chosen = cables.find(({ id }) => id === (box.cable ?? fedBy?.cable))
+    const bundle = (kinds: string[]) =>
+      boreFor(
+        kinds.flatMap(kind => thickestOf(kind, true, cables, chosen) ?? []),
+        site?.units,
+      )
     if (isSignal(box.kind)) {
       const fed = links.filter(({ to, from }) => from === undefined && box.for.includes(to))
       // What comes from elsewhere comes by a way of its own.
       return [...new Set(fed.map(({ source }) => source))].map((source, n) => ({
-        id: n === 0 ? `to-${box.id}` : `to-${box.id}-from-${source.id}`, box, kind: 'signal', source, hole: bundle(fed.filter(link => link.source === source).map(({ kind }) => kind)),
+        id: n === 0 ? `to-${box.id}` : `to-${box.id}-from-${source.id}`,
+        box,
+        kind: 'signal',
+        source,
+        hole: bundle(fed.filter(link => link.source === source).map(({ kind }) => kind)),
       }))
     }
     if (box.kind === 'kit-upper') {
-      const lower = boxes.find(other => other.kind === 'kit-lower' && other.held && other.for.some(id => box.for.includes(id)))
-      if (lower) return [{ id: `to-${box.id}`, box, kind: 'power', source: undefined, lower, hole: bundle(['power']) }]
+      const lower = boxes.find(
+        other => other.kind === 'kit-lower' && other.held && other.for.some(id => box.for.includes(id)),
+      )
+      if (lower)
+        return [{ id: `to-${box.id}`, box, kind: 'power', source: undefined, lower, hole: bundle(['power']) }]
       noWay.push({ box: box.id, why: words`it has no lower box to feed it` })
       return []
     }
     const source = box.for.map(screen => feeds.get(screen)).find(found => found !== undefined)
-    return box.kind === 'power' && source ? [{ id: `to-${box.id}`, box, kind: 'power', source, hole: bundle(['power']) }] : []
+    return box.kind === 'power' && source
+      ? [{ id: `to-${box.id}`, box, kind: 'power', source, hole: bundle(['power']) }]
+      : []
   })
   return { wanted, noWay }
+}
+
+/** A circuit with the screens that it feeds, and how far it is used. */
+function circuitOf(feed: Feed, source: Source, loads: Load[]): CircuitPlan {
+  const share = shareOf(loads, feed)
+  return {
+    id: feed.id,
+    name: nameOfSource(source),
+    screens: loads.map(({ screen }) => screen),
+    watts: loads.reduce((sum, { power }) => sum + power!.max, 0),
+    typical: loads.reduce((sum, { power }) => sum + power!.typical, 0),
+    amps: share.working[0]!.value,
+    share,
+    starts: startsOf(loads),
+  }
 }
 
 /**
  * Works out how the arrays of a wall are wired: which circuit and which port feed which screen, where the boxes go, and
  * the ways and cables to them.
  */
-export function wire(wall: Wall, members: Member[], arrays: ArrayPlan[], catalogue: Catalogue, rules: Rules): Wiring {
+export function wire(
+  wall: Wall,
+  members: Member[],
+  arrays: ArrayPlan[],
+  context: PlanContext,
+): Wiring {
+  const { catalogue, rules, site } = context
   const screens = screensOf(wall, arrays, catalogue)
   const loads = loadsOf(screens)
   const sources = (wall.sources ?? []).filter(isFeed)
-  const feeds = sources.flatMap(({ id, amps, volts, loaded = 0 }): Feed[] => amps !== undefined && volts !== undefined ? [{ id, amps, volts, loaded }] : [])
+  const feeds = sources.flatMap(({ id, amps, volts, loaded = 0 }): Feed[] =>
+    amps !== undefined && volts !== undefined ? [{ id, amps, volts, loaded }] : [],
+  )
   const { fed, left } = packCircuits(loads.filter(({ power }) => power), feeds)
-  const feeding = new Map(feeds.flatMap((feed, n) => fed[n]!.map(({ screen }) => [screen, sources.find(({ id }) => id === feed.id)!] as const)))
+  const feeding = new Map(
+    feeds.flatMap((feed, n) =>
+      fed[n]!.map(({ screen }) => [screen, sources.find(({ id }) => id === feed.id)!] as const),
+    ),
+  )
   const { links, unported } = portsOf(wall, screens, catalogue.cables ?? [])
 
   const boxes = placeBoxes(wall, members, arrays, screens, catalogue, rules)
-  const { wanted, noWay } = wantedWays(wall, boxes, feeding, links, catalogue)
+  const { wanted, noWay } = wantedWays(wall, boxes, feeding, links, context)
   const bays = baysOf(wall, members)
-  const [plates, cases] = [screens.flatMap(({ plate }) => plate ? [plate.rect] : []), screens.map(({ outer }) => outer)]
+  const [plates, cases] = [
+    screens.flatMap(({ plate }) => (plate ? [plate.rect] : [])),
+    screens.map(({ outer }) => outer),
+  ]
   const apart = (rules.signalBesidePower ?? 'own-bay') === 'own-bay'
   const ways = waysOf(wall, bays, members, heightsOf(wanted, wall), plates)
   const found = routesOf(ways, wanted, cases, apart, rules)
-  const cables = cablesOf({ wall, screens: new Map(screens.map(screen => [screen.id, screen])), boxes, routes: found.routes, links, feeds: feeding, catalogue: catalogue.cables ?? [], rules })
+  const cables = cablesOf({
+    wall,
+    screens: new Map(screens.map(screen => [screen.id, screen])),
+    boxes,
+    routes: found.routes,
+    links,
+    feeds: feeding,
+    catalogue: catalogue.cables ?? [],
+    rules,
+  })
   const look = bays.length > 0 ? lookFirst(ways, wanted, found.routes, apart, rules) : undefined
   return {
-    routes: found.routes, noWay: [...noWay, ...found.noWay], links, unported, cables, works: worksOf(found.routes, cables, cases, isOutside(wall)), bays, ...look && { look },
-    circuits: feeds.map((feed, n): CircuitPlan => {
-      const share = shareOf(fed[n]!, feed)
-      return {
-        id: feed.id, name: nameOfSource(sources.find(({ id }) => id === feed.id)!), screens: fed[n]!.map(({ screen }) => screen),
-        watts: fed[n]!.reduce((sum, { power }) => sum + power!.max, 0), typical: fed[n]!.reduce((sum, { power }) => sum + power!.typical, 0),
-        amps: share.working[0]!.value, share, starts: startsOf(fed[n]!),
-      }
-    }),
-    boxes, loads, left: feeds.length > 0 ? left : [], heat: heatOf(loads),
+    routes: found.routes,
+    noWay: [...noWay, ...found.noWay],
+    links,
+    unported,
+    cables,
+    works: worksOf(found.routes, cables, cases, isOutside(wall), site?.units),
+    bays,
+    ...(look && { look }),
+    circuits: feeds.map((feed, n) => circuitOf(feed, sources.find(({ id }) => id === feed.id)!, fed[n]!)),
+    boxes,
+    loads,
+    left: feeds.length > 0 ? left : [],
+    heat: heatOf(loads, site?.units),
   }
 }

@@ -1,5 +1,6 @@
 import { overlaps, type Point, type Rect } from '../geometry'
 import type { CableModel } from '../job'
+import type { UnitSystem } from '../units'
 import { boreFor, filled } from './bore'
 import type { CablePlan } from './cables'
 import { inSight } from './raceway'
@@ -48,7 +49,7 @@ function openingsOf(routes: RoutePlan[]): OpeningPlan[] {
   return out
 }
 
-function boresOf(routes: RoutePlan[], cables: CablePlan[]): BorePlan[] {
+function boresOf(routes: RoutePlan[], cables: CablePlan[], units: UnitSystem): BorePlan[] {
   const out: Omit<BorePlan, 'diameter' | 'cables'>[] = []
   for (const { id, kind, legs } of routes) {
     for (const { x, y, through } of legs.flatMap(({ bores }) => bores)) {
@@ -61,7 +62,14 @@ function boresOf(routes: RoutePlan[], cables: CablePlan[]): BorePlan[] {
   return out.map((bore) => {
     const passing = cables.filter(({ route }) => route !== undefined && bore.routes.includes(route))
     const models = passing.flatMap(({ model }) => model ? [model] : [])
-    return { ...bore, diameter: models.length > 0 ? boreFor(models) : Math.max(...routes.filter(({ id }) => bore.routes.includes(id)).map(({ hole }) => hole)), cables: passing.length }
+    return {
+      ...bore,
+      diameter:
+        models.length > 0
+          ? boreFor(models, units)
+          : Math.max(...routes.filter(({ id }) => bore.routes.includes(id)).map(({ hole }) => hole)),
+      cables: passing.length,
+    }
   })
 }
 
@@ -130,20 +138,41 @@ function reelsOf(cables: CablePlan[]): Works['reels'] {
  *
  * @param outside whether what is cut for each box is sealed too
  */
-export function worksOf(routes: RoutePlan[], cables: CablePlan[], cases: Rect[], outside: boolean): Works {
-  const [openings, bores, raceway] = [openingsOf(routes), boresOf(routes, cables), racewayOf(routes, cables, cases)]
-  const each = (of: (leg: Leg) => number) => routes.reduce((sum, { legs }) => sum + legs.reduce((total, leg) => total + of(leg), 0), 0)
+export function worksOf(
+  routes: RoutePlan[],
+  cables: CablePlan[],
+  cases: Rect[],
+  outside: boolean,
+  units: UnitSystem = 'metric',
+): Works {
+  const [openings, bores, raceway] = [
+    openingsOf(routes),
+    boresOf(routes, cables, units),
+    racewayOf(routes, cables, cases),
+  ]
+  const each = (of: (leg: Leg) => number) =>
+    routes.reduce((sum, { legs }) => sum + legs.reduce((total, leg) => total + of(leg), 0), 0)
   const plates = bores.filter(({ through }) => through === 'plate').length
   // An opening that several share is made and closed once, and so is a hole in a plate.
   const spared = {
     openings: each(({ openings }) => openings.length) - openings.length,
-    plates: each(({ method }) => method === 'bored plate' ? 1 : 0) - plates,
+    plates: each(({ method }) => (method === 'bored plate' ? 1 : 0)) - plates,
   }
   const blocked = openings.filter(({ at }) => at === 'blocking').length
-  const sparedBlocked = each(({ method, openings }) => method === 'opening at blocking' ? openings.length : 0) - blocked
+  const sparedBlocked
+    = each(({ method, openings }) => (method === 'opening at blocking' ? openings.length : 0)) - blocked
   return {
-    openings, bores, ...raceway && { raceway }, reels: reelsOf(cables),
-    seals: bores.length + (outside ? routes.length : 0), patches: openings.length, guards: each(({ guards }) => guards),
-    minutes: routes.reduce((sum, { minutes }) => sum + minutes, 0) - sparedBlocked * MINUTES.opening - (spared.openings - sparedBlocked) * MINUTES.stud - Math.max(spared.plates, 0) * MINUTES.plate,
+    openings,
+    bores,
+    ...(raceway && { raceway }),
+    reels: reelsOf(cables),
+    seals: bores.length + (outside ? routes.length : 0),
+    patches: openings.length,
+    guards: each(({ guards }) => guards),
+    minutes:
+      routes.reduce((sum, { minutes }) => sum + minutes, 0)
+      - sparedBlocked * MINUTES.opening
+      - (spared.openings - sparedBlocked) * MINUTES.stud
+      - Math.max(spared.plates, 0) * MINUTES.plate,
   }
 }

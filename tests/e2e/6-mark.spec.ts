@@ -4,7 +4,7 @@ import { expect, fill, HALL, saved, test } from './house'
 test('the mark-out on the screen runs from the datum, the floor and the level line', async ({ page }) => {
   await page.goto(`${HALL}/mark`)
   const row = page.locator('[data-row=departures-r1c1-top-1]')
-  await expect(row).toContainText('1692')
+  await expect(row).toContainText('1691')
   await expect(row).toContainText('2479')
   await expect(row).toContainText('+152')
   await expect(row).toContainText('6.5 mm × 74 mm')
@@ -56,7 +56,9 @@ test('the sheet is seen, and saved as PDF, SVG, DXF, CSV and JSON', async ({ pag
   const { body: csv } = await sheet('format=csv')
   const lines = csv.replace('\uFEFF', '').trim().split('\r\n')
   expect(lines[0]).toMatch(/^id,kind,mark,from datum,above floor/)
-  expect(lines.find(line => line.startsWith('departures-r1c1-top-1,'))).toMatch(/,1692,2479,\+152,6.5,74,stud 5,1691\.\d+,2478\.7,152,"Holes, R1 top"$/)
+  expect(lines.find(line => line.startsWith('departures-r1c1-top-1,'))).toMatch(
+    /,1691,2479,\+152,6.5,74,stud 5,1691\.\d+,2478\.7,152,"Holes, R1 top"$/,
+  )
   expect((await sheet('format=dxf')).body).toContain('CUT-OUTS')
   expect(JSON.parse((await sheet('format=json')).body).marks.length).toBeGreaterThan(100)
   expect((await sheet('format=dwg')).status).toBe(400)

@@ -24,7 +24,11 @@ test('a day without a signal: opened from nothing but the device, many results a
   await odd.page.goto('/sites/holm-point')
   await odd.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
   await odd.page.reload()
-  await odd.page.getByRole('button', { name: 'Take along' }).click()
+  await odd.page.getByRole('button', { name: /^Save for offline/ }).click()
+  // It goes on when the page is left.
+  await odd.page.keyboard.press('s')
+  await expect(odd.page).toHaveURL(/\/$/)
+  await odd.page.goBack()
   await expect(odd.page.getByTestId('taken')).toContainText('2 walls')
   await expect(odd.page.getByTestId('taken')).toContainText('MB')
   await odd.page.close()

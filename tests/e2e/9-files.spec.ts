@@ -35,7 +35,7 @@ test('a permit is added to a site, read and taken along by the crew, goes with t
   await odd.reload()
   await expect(odd.getByTestId('files').getByRole('link', { name: /^Hot work\.pdf/ })).toBeVisible()
   await expect(odd.getByTestId('site-file')).toHaveCount(0)
-  await odd.getByRole('button', { name: 'Take along' }).click()
+  await odd.getByRole('button', { name: /^Save for offline/ }).click()
   await expect(odd.getByTestId('taken')).toContainText('4 files')
   await odd.context().setOffline(true)
   await odd.reload()

@@ -37,6 +37,11 @@ function takeCure({ cure }: Finding) {
   store.edit(`Shift plate R${row} C${column}`, wall => setPlate(wall, array, row, column, { lateralShift }))
 }
 
+/** Opens the panel of the stage's bench on which a finding is cured. */
+function open({ stage, opens }: Finding) {
+  if (opens) useScreenState<string>(`${stage}-panel`, () => opens.panel).value = opens.panel
+}
+
 /** The stop that is being taken on, by its key, and what is said for it. */
 const taking = ref('')
 const reason = ref('')
@@ -96,6 +101,14 @@ function endOverride(findings: Finding[]) {
       <div v-else class="mt-2 flex flex-wrap gap-2 pl-6">
         <button v-if="finding.cure && store.rights('wall.design')" type="button" class="press press-first !px-2 whitespace-nowrap" @click="takeCure(finding)">
           Apply shift
+        </button>
+        <button
+          v-if="finding.opens && store.rights('wall.design')"
+          type="button"
+          class="press press-first !px-2 whitespace-nowrap"
+          @click="open(finding)"
+        >
+          {{ finding.opens.title }}
         </button>
         <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))">
           Show plate

@@ -5,9 +5,9 @@ import { readField, setAt, valueAt, writeField, type Model, type ModelField } fr
 /** One figure of a model, typed as the datasheet has it; what was typed in another unit is kept beside it. */
 const { field, model, fault = '' } = defineProps<{ field: ModelField, model: Model, fault?: string }>()
 const emit = defineEmits<{ change: [recipe: (model: Model) => void], unread: [wrong: boolean] }>()
-const { system } = useUnits()
+const { system, unitOf } = useUnits()
 const value = computed(() => valueAt(model, field.path))
-const label = computed(() => `${field.label}${field.unit ? ` (${field.unit})` : ''}`)
+const label = computed(() => `${field.label}${field.unit ? ` (${unitOf(field.unit)})` : ''}`)
 type Typed = { value: unknown, text: string }
 function read(text: string): Read<Typed> {
   const read = readField(field, text, system.value)

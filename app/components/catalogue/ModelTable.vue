@@ -14,7 +14,8 @@ const { kind, models, usedBy, unkept } = defineProps<{ kind: ModelKind, models: 
 const search = defineModel<string>('search', { required: true })
 const shown = defineModel<string>('shown', { required: true })
 const chosen = defineModel<string>('chosen', { required: true })
-const { show } = useUnits()
+const { show, unitOf, typed, bit } = useUnits()
+const mass = (kg: number) => typed(Number(kg.toFixed(1)), 'kg').replace(/(\.\d)\d+$/, '$1')
 const helper = createColumnHelper<Model>()
 /** Diagonal of the picture in inches, by which displays are known. */
 const diagonal = ({ width, height, bezel }: Display) => Math.hypot(width - bezel.left - bezel.right, height - bezel.top - bezel.bottom) / 25.4
@@ -23,14 +24,65 @@ const standing = helper.accessor(model => unkept(model.id) ? 'not saved' : model
 const number = (id: string, header: string, of: (model: never) => number, text: (value: number) => string = String) =>
   helper.accessor(model => of(model as never), { id, header, cell: ({ getValue }) => text(getValue()), meta: { numeric: true } })
 const length = (mm: number) => show(mm)
-const columns = computed(() => ({
-  display: [name, number('diagonal', 'Size (in)', (model: Display) => diagonal(model), value => value.toFixed(0)), number('width', 'Width', (model: Display) => model.width, length), number('height', 'Height', (model: Display) => model.height, length), number('mass', 'Mass (kg)', (model: Display) => model.mass), standing],
-  mount: [name, helper.accessor(model => choiceName((model as Mount).kind), { id: 'kind', header: 'Type' }), number('capacity', 'Capacity (kg)', (model: Mount) => model.capacity), number('stowed', 'Stowed depth', (model: Mount) => model.depth.stowed, length), number('members', 'Studs', (model: Mount) => model.needs.members), standing],
-  fastener: [name, helper.accessor(model => choiceName((model as Fastener).base), { id: 'base', header: 'Base material' }), number('diameter', 'Diameter', (model: Fastener) => model.diameter, value => value.toFixed(1)), number('length', 'Length', (model: Fastener) => model.length, length), standing],
-  box: [name, helper.accessor(model => choiceName((model as BoxModel).kind ?? ''), { id: 'kind', header: 'Type' }), number('wide', 'Cut-out width', (model: BoxModel) => model.cutout.width, length), number('high', 'Cut-out height', (model: BoxModel) => model.cutout.height, length), number('depth', 'Depth', (model: BoxModel) => model.depth, length), standing],
-  cable: [name, helper.accessor(model => choiceName((model as CableModel).kind), { id: 'kind', header: 'Type' }), number('diameter', 'Diameter', (model: CableModel) => model.diameter, length), number('farthest', 'Max length', (model: CableModel) => model.farthest ?? 0, mm => mm === 0 ? '' : length(mm)), standing],
-  screwKit: [name, number('thread', 'Thread (M)', (model: ScrewKit) => model.thread), number('lengths', 'Lengths', (model: ScrewKit) => model.lengths.length), standing],
-}[kind]))
+const columns = computed(
+  () =>
+    ({
+      display: [
+        name,
+        number(
+          'diagonal',
+          'Size (in)',
+          (model: Display) => diagonal(model),
+          value => value.toFixed(0),
+        ),
+        number('width', 'Width', (model: Display) => model.width, length),
+        number('height', 'Height', (model: Display) => model.height, length),
+        number('mass', `Mass (${unitOf('kg')})`, (model: Display) => model.mass, mass),
+        standing,
+      ],
+      mount: [
+        name,
+        helper.accessor(model => choiceName((model as Mount).kind), { id: 'kind', header: 'Type' }),
+        number('capacity', `Capacity (${unitOf('kg')})`, (model: Mount) => model.capacity, mass),
+        number('stowed', 'Stowed depth', (model: Mount) => model.depth.stowed, length),
+        number('members', 'Studs', (model: Mount) => model.needs.members),
+        standing,
+      ],
+      fastener: [
+        name,
+        helper.accessor(model => choiceName((model as Fastener).base), { id: 'base', header: 'Base material' }),
+        number('diameter', 'Diameter', (model: Fastener) => model.diameter, bit),
+        number('length', 'Length', (model: Fastener) => model.length, length),
+        standing,
+      ],
+      box: [
+        name,
+        helper.accessor(model => choiceName((model as BoxModel).kind ?? ''), { id: 'kind', header: 'Type' }),
+        number('wide', 'Cut-out width', (model: BoxModel) => model.cutout.width, length),
+        number('high', 'Cut-out height', (model: BoxModel) => model.cutout.height, length),
+        number('depth', 'Depth', (model: BoxModel) => model.depth, length),
+        standing,
+      ],
+      cable: [
+        name,
+        helper.accessor(model => choiceName((model as CableModel).kind), { id: 'kind', header: 'Type' }),
+        number('diameter', 'Diameter', (model: CableModel) => model.diameter, length),
+        number(
+          'farthest',
+          'Max length',
+          (model: CableModel) => model.farthest ?? 0,
+          mm => (mm === 0 ? '' : length(mm)),
+        ),
+        standing,
+      ],
+      screwKit: [
+        name,
+        number('thread', 'Thread (M)', (model: ScrewKit) => model.thread),
+        number('lengths', 'Lengths', (model: ScrewKit) => model.lengths.length),
+        standing,
+      ],
+    })[kind],
+)
 const sorting = ref<SortingState>([{ id: 'name', desc: false }])
 watch(() => kind, () => { sorting.value = [{ id: 'name', desc: false }] })
 /** Of which standing models are shown. */

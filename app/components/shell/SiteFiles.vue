@@ -88,7 +88,7 @@ async function takeAway(file: string) {
       <input type="file" multiple class="sr-only" data-testid="site-file" :disabled="sending !== ''" @change="add">
     </label>
     <p v-if="may && files.length === 0" class="text-xs text-ink-soft">
-      Permits, building drawings, method statements: up to 25 MB each. Take along includes them.
+      Permits, building drawings, method statements: up to 25 MB each. Save for offline includes them.
     </p>
     <p v-for="fault in faults" :key="fault" class="field-fault" role="alert">
       {{ fault }}

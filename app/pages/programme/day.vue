@@ -24,6 +24,10 @@ watch(() => [store.data, visits.value] as const, () => {
 const inNoCrew = computed(
   () => store.data !== undefined && !store.settings.crews.some(({ people }) => people.includes(me.id.value)),
 )
+/** Whether it is the day of the crew of who looks. */
+const mine = computed(() =>
+  store.settings.crews.some(({ id, people }) => id === crew.value && people.includes(me.id.value)),
+)
 const today = computed(() => visits.value.filter(visit => visit.day === day.value && visit.crew === crew.value))
 const people = computed(() => store.settings.crews.find(({ id }) => id === crew.value)?.people.map(store.personName) ?? [])
 const wallOf = (site: string, wall: string) => store.data?.walls.find(each => each.site === site && each.id === wall)
@@ -42,7 +46,7 @@ const print = () => window.print()
 </script>
 
 <template>
-  <ProgrammeFrame title="Day sheet">
+  <ProgrammeFrame :title="mine ? 'My day' : 'Day sheet'">
     <main tabindex="0" aria-label="Day sheet" class="mx-auto w-full max-w-3xl flex-1 overflow-y-auto p-4 print:overflow-visible print:p-0" data-testid="day-sheet">
       <div class="mb-3 flex flex-wrap items-end gap-2 print:hidden">
         <FieldFrame id="day-crew" label="Crew" class="min-w-40 flex-1">
@@ -66,7 +70,7 @@ const print = () => window.print()
         </button>
       </div>
       <h1 class="text-2xl font-bold">
-        {{ dayTitle }}
+        {{ mine ? `My day: ${dayTitle}` : dayTitle }}
       </h1>
       <p class="text-sm text-ink-soft">
         {{ store.crewName(crew) }}: {{ people.join(', ') || 'no people' }}

@@ -3,9 +3,9 @@ import { RESULT_NAMES } from '~~/core/log'
 
 /** Every hole, middle and seam as planned and as made. */
 const { compared } = useClose()
-const { show, showFine, showThin } = useUnits()
+const { show, showFine, showThin, quantity } = useUnits()
 const place = ({ x, y }: { x: number, y: number }) => `${show(x)}, ${show(y)}`
-const reading = (reads: string, value: number) => reads === 'level' ? `${value.toFixed(1)} mm/m` : showThin(value)
+const reading = (reads: string, value: number) => reads === 'level' ? quantity(value, 'mm/m') : showThin(value)
 interface Row { id: string, subject?: { kind: 'hole' | 'screen', id: string }, what: string, planned: string, made: string, off: string, open: boolean }
 const rows = computed<Row[]>(() => [
   ...(compared.value?.seams ?? []).map(({ label, reads, planned, made, off, closed }, n) => ({ id: `seam ${n}`, what: `${label} ${reads}`, planned: reading(reads, planned), made: reading(reads, made), off: reading(reads, off), open: !closed })),

@@ -3,7 +3,7 @@ import type { Lifting } from '~~/core/hang'
 
 /** The screens in the order in which they are hung: who lifts each, from where, and what is pulled out to pass. */
 const { plan } = useWallPlan()
-const { tell } = useUnits()
+const { tell, quantity } = useUnits()
 const { select, isSelected } = useSelection()
 const orders = computed(() => plan.value?.hanging.filter(({ steps }) => steps.length > 0) ?? [])
 const FROM: Record<Lifting['from'], string> = { floor: 'from the floor', platform: 'from a platform', tower: 'from a tower' }
@@ -36,7 +36,7 @@ const by = ({ people, aid, from }: Lifting) => `${aid ? `lifting aid and ${peopl
       </ol>
     </section>
     <p class="py-1 text-xs text-ink-soft">
-      Limits by the revised NIOSH lifting equation: 23 kg per person up to shoulder height, 16.1 kg above. Local rules take precedence. Keep displays upright unless the maker allows otherwise. Keep clear below unlocked screens.
+      Limits by the revised NIOSH lifting equation: {{ quantity(23, 'kg') }} per person up to shoulder height, {{ quantity(16.1, 'kg') }} above. Local rules take precedence. Keep displays upright unless the maker allows otherwise. Keep clear below unlocked screens.
     </p>
   </div>
 </template>

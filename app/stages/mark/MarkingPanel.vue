@@ -6,7 +6,7 @@ import { parseLength, toleranceToString } from '~~/core/units'
 /** Where dimensions run from, the level line, and how true a mark is. */
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { system, precision, show } = useUnits()
+const { system, precision, show, quantity } = useUnits()
 const { fine } = usePreferences()
 const marking = computed(() => plan.value?.marking)
 const accuracy = computed(() => accuracyOf(marking.value?.marks ?? [], system.value, precision.value, chosenFigure('markingSigma', store.rules, system.value)))
@@ -46,7 +46,7 @@ const tolerance = (mm: number) => toleranceToString(mm, system.value)
     :hint="marking?.levelLine ? `${marking.levelLine.label.charAt(0).toUpperCase()}${marking.levelLine.label.slice(1)}. Clear the field to follow the house rule.` : 'No level line: add an array first.'"
   />
   <p v-if="marking?.levelLine?.turn" class="text-sm font-semibold text-caution" data-testid="turned">
-    The level line follows a building line that rises {{ marking.levelLine.turn.slope }} mm/m to the right. Snap it through its two heights and measure square to it.
+    The level line follows a building line that rises {{ quantity(marking.levelLine.turn.slope, 'mm/m') }} to the right. Snap it through its two heights and measure square to it.
   </p>
   <label class="flex items-center gap-2 text-sm">
     <input v-model="fine" type="checkbox" class="size-5"> Finer figures: {{ system === 'metric' ? '0.1 mm' : '1/32 in' }}

@@ -6,7 +6,7 @@ import { depthsOf } from '~~/core/mount'
  */
 const store = useWallStore()
 const { array, position, mount, step } = usePlates()
-const { withUnit, fineWithUnit } = useUnits()
+const { withUnit, fineWithUnit, unitOf, typed, readIn } = useUnits()
 const { pulled } = usePulled()
 const display = computed(() => store.catalogue.displays.find(({ id }) => id === position.value?.model))
 const depths = computed(() => array.value && mount.value && display.value ? depthsOf(array.value, mount.value, display.value) : undefined)
@@ -17,10 +17,6 @@ const setBehind = (key: 'plug' | 'cable' | 'player') => ({ commit: (mm: number) 
   const edited = arrayOf(wall, array.value!.id)
   edited.behind = { ...edited.behind, [key]: mm }
 }) })
-function readMass(text: string): Read<number | undefined> {
-  if (text.trim() === '') return { ok: true, value: undefined }
-  return /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: `“${text}” is not a number of kg` }
-}
 const setMass = (mass: number | undefined) => mass === undefined
   ? store.edit('Space behind display', wall => clearWhatIsBehind(arrayOf(wall, array.value!.id), 'mass'))
   : store.edit('Space behind display', (wall) => {
@@ -54,7 +50,7 @@ const fits = computed(() => depths.value?.need === undefined ? undefined : depth
       <LengthField label="Plug length" :value="array.behind?.plug" :actions="setBehind('plug')" :clear="clearBehind('plug')" />
       <LengthField label="Cable thickness" :value="array.behind?.cable" :actions="setBehind('cable')" :clear="clearBehind('cable')" />
       <LengthField label="Player thickness" :value="array.behind?.player" :actions="setBehind('player')" :clear="clearBehind('player')" />
-      <TypedField label="Added mass (kg)" :shown="array.behind?.mass === undefined ? '' : String(array.behind.mass)" :read="readMass" :actions="{ commit: setMass }" />
+      <TypedField :label="`Added mass (${unitOf('kg')})`" :shown="typed(array.behind?.mass, 'kg')" :read="readIn('kg')" :actions="{ commit: setMass }" />
     </div>
     <div>
       <FigureLine label="Space behind, stowed" :figure="depths.room" />

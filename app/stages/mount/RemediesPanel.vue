@@ -11,7 +11,7 @@ const { array, positions, held } = usePlates()
 const { built, context } = useWallPlan()
 const studies = useStudies()
 const { offeredOf, take } = useModelChoice()
-const { tell } = useUnits()
+const { tell, unitOf, typed, readIn } = useUnits()
 const found = shallowRef<Remedy[]>()
 const drawn = ref('')
 const failed = ref('')
@@ -73,11 +73,7 @@ const edit = (label: string, recipe: (carrier: Carrier) => void) => store.edit(l
 const onWall = () => store.edit('Fix plates directly to wall', (wall) => { delete arrayOf(wall, array.value!.id).carrier })
 const ownSlots = () => store.edit('Use default slots', (wall) => { delete arrayOf(wall, array.value!.id).needs })
 /** A figure of a maker's table; empty where it is not known. */
-const readFigure = (unit: string) => (text: string): Read<number | undefined> => {
-  if (text.trim() === '') return { ok: true, value: undefined }
-  const value = /^\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.replace(',', '.')) : 0
-  return value > 0 ? { ok: true, value } : { ok: false, message: `“${text}” is not a number of ${unit} above 0` }
-}
+const readAbove = (unit: string) => readIn(unit, value => value > 0)
 </script>
 
 <template>
@@ -90,9 +86,9 @@ const readFigure = (unit: string) => (text: string): Read<number | undefined> =>
         <LengthField label="Stand-off" :value="carrier.thickness" :actions="{ commit: mm => edit('Thickness', carrier => { carrier.thickness = mm }) }" />
         <LengthField v-if="carrier.kind === 'rail'" label="Rail height" :value="carrier.height" :actions="{ commit: mm => edit('Rail', carrier => { carrier.height = mm }) }" />
         <LengthField v-if="carrier.kind === 'rail'" label="Steel thickness" :value="carrier.web" :actions="{ commit: mm => edit('Rail', carrier => { carrier.web = mm }) }" />
-        <TypedField label="Bolt tension (N)" :shown="carrier.bolt?.tension === undefined ? '' : String(carrier.bolt.tension)" :read="readFigure('N')" :actions="{ commit: (tension: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, tension } }) }" />
-        <TypedField label="Bolt shear (N)" :shown="carrier.bolt?.shear === undefined ? '' : String(carrier.bolt.shear)" :read="readFigure('N')" :actions="{ commit: (shear: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, shear } }) }" />
-        <TypedField v-if="carrier.kind === 'rail'" label="Allowable moment (N·m)" :shown="carrier.moment === undefined ? '' : String(carrier.moment)" :read="readFigure('N·m')" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
+        <TypedField :label="`Bolt tension (${unitOf('N')})`" :shown="typed(carrier.bolt?.tension, 'N')" :read="readAbove('N')" :actions="{ commit: (tension: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, tension } }) }" />
+        <TypedField :label="`Bolt shear (${unitOf('N')})`" :shown="typed(carrier.bolt?.shear, 'N')" :read="readAbove('N')" :actions="{ commit: (shear: number | undefined) => edit('Bolt', carrier => { carrier.bolt = { ...carrier.bolt, shear } }) }" />
+        <TypedField v-if="carrier.kind === 'rail'" :label="`Allowable moment (${unitOf('N·m')})`" :shown="typed(carrier.moment, 'N·m')" :read="readAbove('N·m')" :actions="{ commit: (value: number | undefined) => edit('Rail', carrier => { carrier.moment = value }) }" />
       </div>
       <p class="text-xs text-ink-soft">
         Allowable loads for one bolt between plate and {{ carrier.kind }}, from the maker: slip and pull-out of channel nuts, or of tee nuts in a board.

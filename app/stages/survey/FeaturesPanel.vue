@@ -9,11 +9,8 @@ const { tool } = useSurveyTool()
 const wall = computed(() => store.wall!)
 const feature = computed(() => wall.value.features?.find(({ id }) => id === selectedOf('feature')))
 const set = (label: string, recipe: (feature: Feature) => void) => store.edit(label, wall => recipe(wall.features!.find(({ id }) => id === feature.value!.id)!))
-const readSlope = (text: string): Read<number | undefined> => {
-  if (text.trim() === '') return { ok: true, value: undefined }
-  const value = Number(text.trim().replace(',', '.').replace('−', '-'))
-  return Number.isFinite(value) ? { ok: true, value } : { ok: false, message: `“${text}” is not a number of mm/m` }
-}
+const { unitOf, typed, readIn } = useUnits()
+const readSlope = computed(() => readIn('mm/m', () => true))
 const slopeActions: FieldActions<number | undefined> = {
   commit: slope => set('Slope of line', (feature) => {
     if (slope === undefined) delete feature.slope
@@ -69,7 +66,7 @@ const usedBy = (reference: string) => (wall.value.evidence ?? []).some(reading =
         <LengthField :key="`h${feature.id}`" label="Height" :value="feature.height" :actions="{ commit: mm => set('Feature size', (feature) => { feature.height = mm }) }" />
       </div>
       <div class="mt-2 grid grid-cols-2 items-end gap-x-3">
-        <TypedField :key="`s${feature.id}`" label="Slope, + right (mm/m)" :shown="feature.slope === undefined ? '' : String(feature.slope)" :read="readSlope" :actions="slopeActions" />
+        <TypedField :key="`s${feature.id}`" :label="`Slope, + right (${unitOf('mm/m')})`" :shown="typed(feature.slope, 'mm/m')" :read="readSlope" :actions="slopeActions" />
         <label class="flex min-h-[var(--target)] items-center gap-2 text-sm">
           <input type="checkbox" class="size-5" :checked="feature.keepReachable === true" @change="set('Keep accessible', (feature) => { if (feature.keepReachable) delete feature.keepReachable; else feature.keepReachable = true })"> Keep accessible
         </label>

@@ -6,7 +6,7 @@ import { parseLength } from '~~/core/units'
 /** How plumb and flat the face is, read as distances from one plane in front of it. */
 const store = useWallStore()
 const { plan } = useWallPlan()
-const { show, showFine, fineWithUnit, system } = useUnits()
+const { show, showFine, fineWithUnit, quantity, system } = useUnits()
 const { tool } = useSurveyTool()
 const wall = computed(() => store.wall!)
 const readings = computed(() => wall.value.surface ?? [])
@@ -29,7 +29,7 @@ function add() {
   if (!fault.value) distance.value = ''
 }
 defineExpose({ pointAt: (x: number, y: number) => { distance.value = `${showFine(x)} ${showFine(y)} `; document.getElementById(id)?.focus() } })
-const perMetre = (slope: number) => `${(1000 * slope).toFixed(1)} mm/m`
+const perMetre = (slope: number) => quantity(1000 * slope, 'mm/m')
 const plates = computed(() => (plan.value?.arrays ?? []).map(array => ({
   name: array.name,
   up: relief.value ? takeUp(relief.value, array.positions.flatMap(({ plate }) => plate ? [plate.centre] : [])) : 0,

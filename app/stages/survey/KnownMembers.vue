@@ -9,6 +9,8 @@ const store = useWallStore()
 const { piece, Piece, pieces } = usePiece()
 const { plan } = useWallPlan()
 const { system, fineWithUnit } = useUnits()
+/** How far one press of an arrow key moves a stud. */
+const nudge = NUDGES[system.value][0]!
 const { selectedOf, clear } = useSelection()
 const wall = computed(() => store.wall!)
 const running = ref('')
@@ -55,8 +57,14 @@ function deleteMember({ id, index }: Chosen) {
 defineExpose({ addAt })
 useCommands([
   { id: 'survey-type', title: 'Enter a stud position', group: 'Survey', keys: ['n'], run: () => document.getElementById(id)?.focus() },
-  { id: 'survey-left', title: 'Move the stud 1 mm left', group: 'Survey', keys: ['shift+arrowleft'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value, chosen.value.centre - 1) },
-  { id: 'survey-right', title: 'Move the stud 1 mm right', group: 'Survey', keys: ['shift+arrowright'], when: () => chosen.value !== undefined, run: () => chosen.value && moveMember(chosen.value, chosen.value.centre + 1) },
+  ...(['left', 'right'] as const).map((side): Command => ({
+    id: `survey-${side}`,
+    title: `Move the stud ${nudge.words} ${side}`,
+    group: 'Survey',
+    keys: [`shift+arrow${side}`],
+    when: () => chosen.value !== undefined,
+    run: () => chosen.value && moveMember(chosen.value, chosen.value.centre + (side === 'left' ? -nudge.by : nudge.by)),
+  })),
   { id: 'survey-delete', title: 'Delete the stud', group: 'Survey', keys: ['delete', 'backspace'], when: () => chosen.value !== undefined, run: () => chosen.value && deleteMember(chosen.value) },
 ])
 </script>

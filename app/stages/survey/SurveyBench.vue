@@ -5,7 +5,7 @@ import type { Bench } from '../stage'
 
 /** Survey: what the wall is, what is around it, how its face lies, and where its structure is. */
 const store = useWallStore()
-const { pieces } = usePiece()
+const { piece, pieces } = usePiece()
 const { plan } = useWallPlan()
 const { selected, select } = useSelection()
 const { panel, tool, height, behind } = useSurveyTool()
@@ -23,7 +23,8 @@ const summary = computed(() => {
   const members = plan.value?.members ?? []
   if (!store.wall || !isFramed(store.wall)) return plan.value?.coursing ? `Coursing ${plan.value.coursing.sd.x === undefined ? 'as entered' : 'from joint readings'}` : 'Solid wall: fix anywhere'
   const proved = members.filter(member => member.proved).length
-  return store.wall.structure.members?.length ? `${members.length} ${pieces.value} known` : `${members.length} ${pieces.value}, ${proved} confirmed`
+  const counted = `${members.length} ${members.length === 1 ? piece.value : pieces.value}`
+  return store.wall.structure.members?.length ? `${counted} known` : `${counted}, ${proved} confirmed`
 })
 
 /** A click on the elevation, mm: what is chosen to be entered is entered there. */

@@ -4,6 +4,7 @@ import { madeId, type Wall } from '~~/core/job'
 
 /** What the wall is: its size, its structure, what is in it, and how old it is. */
 const store = useWallStore()
+const { unitOf, typed, readIn } = useUnits()
 const wall = computed(() => store.wall!)
 const structure = computed(() => wall.value.structure)
 const framed = computed(() => structure.value.kind.endsWith('stud'))
@@ -67,12 +68,12 @@ const addBlocking = () =>
           <LengthField v-if="structure.block.unit === 'hollow'" label="Face shell" :value="structure.block.shell" :actions="field('Face shell', (wall, mm) => { wall.structure.block!.shell = mm })" />
         </div>
       </template>
-      <TypedField v-if="structure.kind === 'concrete'" label="Strength f′c (MPa)" :shown="structure.strength === undefined ? '' : String(structure.strength)" :read="readCount('MPa')" :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }" />
+      <TypedField v-if="structure.kind === 'concrete'" :label="`Strength f′c (${unitOf('MPa')})`" :shown="typed(structure.strength, 'MPa')" :read="readIn('MPa')" :actions="{ commit: value => store.edit('Strength', (wall) => { if (value === undefined) delete wall.structure.strength; else wall.structure.strength = value }) }" />
     </div>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <TypedField label="Fire rating (min)" :shown="wall.fireRating === undefined ? '' : String(wall.fireRating)" :read="readCount('minutes')" :actions="{ commit: setOr('fireRating', 'Fire rating') }" />
       <TypedField label="Year lined" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year lined') }" />
-      <TypedField label="Exterior wind (m/s)" :shown="wall.windSpeed === undefined ? '' : String(wall.windSpeed)" :read="readCount('m/s')" :actions="{ commit: setOr('windSpeed', 'Design wind') }" />
+      <TypedField :label="`Exterior wind (${unitOf('m/s')})`" :shown="typed(wall.windSpeed, 'm/s')" :read="readIn('m/s')" :actions="{ commit: setOr('windSpeed', 'Design wind') }" />
       <NoteField label="Bay insulation" :value="wall.insulation ?? ''" :commit="text => store.edit('Bay insulation', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
     </div>
     <p v-if="wall.linedIn === undefined" class="text-xs text-caution">

@@ -28,7 +28,7 @@ const {
   withUnit,
 } = useReadings()
 const fault = ref('')
-const { system, showThin } = useUnits()
+const { system, showThin, unitOf } = useUnits()
 const tolerance = computed(() => chosenFigure('seamTolerance', store.rules, system.value))
 /** Sixteenths are typed as they are read off the gauge. */
 const KEYS = computed(() => [
@@ -47,7 +47,12 @@ function verdict(kind: ReadingKind): { good: boolean, text: string } | undefined
     ? { good: true, text: '✓ within tolerance' }
     : { good: false, text: `${showThin(off - tolerance.value)} out of tolerance` }
 }
-const label = (kind: ReadingKind) => kind === 'gap' && place.value && isSeam(place.value) ? `Gap, target ${withUnit(place.value.target)}` : kind === 'step' ? 'Step, second minus first' : 'mm/m, + right end up'
+const label = (kind: ReadingKind) =>
+  kind === 'gap' && place.value && isSeam(place.value)
+    ? `Gap, target ${withUnit(place.value.target)}`
+    : kind === 'step'
+      ? 'Step, second minus first'
+      : `${unitOf('mm/m')}, + right end up`
 
 function press(key: string) {
   fault.value = ''

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** Every reading of the last round: as it is now, and as it will be once all is turned as stated. */
 const { alignment } = useTruing()
-const { showThin } = useUnits()
-const shown = (kind: string, value: number) => kind === 'roll' ? `${Number(value.toFixed(2))} mm/m` : showThin(value)
+const { showThin, quantity } = useUnits()
+const shown = (kind: string, value: number) => kind === 'roll' ? quantity(value, 'mm/m') : showThin(value)
 const rows = computed(() => (alignment.value?.predicted ?? []).map(({ reading: { kind, between, end, target }, before, after }) => ({
   id: `${kind} ${between.join(' ')} ${end ?? ''}`, subject: { kind: 'mark' as const, id: `${kind} ${between.join(' ')} ${end ?? ''}` },
   where: `${between.map(screen => screen.toUpperCase().replace('C', ' C')).join(' | ')}${end ? `, ${end}` : ''}`, what: kind === 'roll' ? 'level' : kind, target: shown(kind, target), before: shown(kind, before), after: shown(kind, after),

@@ -19,14 +19,15 @@ export const useGauge = createSharedComposable(() => {
   const offered = computed(() => store.server?.job.site.demo === true ? [feeler, level] : [])
   const connected = shallowRef<PracticeGauge>()
   const last = ref('')
+  const { typed, showThin, quantity } = useUnits()
   let stop: (() => void) | undefined
 
   /** What an instrument tells goes where it belongs; of what the place that is read has no use it is said. */
   function heard(event: InstrumentEvent) {
     if (event.kind !== 'gap' && event.kind !== 'step' && event.kind !== 'roll') return
     const value = event.kind === 'roll' ? event.mmPerM : event.mm
-    last.value = `${event.kind === 'roll' ? 'level' : event.kind} ${value}`
-    if (kinds.value.includes(event.kind)) put(event.kind === 'roll' ? String(value) : `${value} mm`, event.kind)
+    last.value = event.kind === 'roll' ? `level ${quantity(value, 'mm/m')}` : `${event.kind} ${showThin(value)}`
+    if (kinds.value.includes(event.kind)) put(event.kind === 'roll' ? typed(value, 'mm/m') : `${value} mm`, event.kind)
   }
   async function connect(id: string) {
     stop?.()

@@ -1,6 +1,6 @@
 import { createSharedComposable, useLocalStorage } from '@vueuse/core'
 import { nameOf, readingFault, seamFault, type End } from '~~/core/true'
-import { parseLength } from '~~/core/units'
+import { fromSystem, parseLength, unitIn } from '~~/core/units'
 import { wallKey } from '~/sync/device'
 
 /** A place at which something is read: gap and step at an end of a seam, or how far a screen is out of level. */
@@ -74,8 +74,10 @@ export const useReadings = createSharedComposable(() => {
     const sign = text.trim().startsWith('-') ? -1 : 1
     const reading = kind === 'roll' ? undefined : parseLength(plain, system.value)
     if (reading && !reading.ok) return { wrong: reading.message }
-    const value = sign * (reading?.ok ? reading.mm : Number(plain.replace(',', '.')))
-    if (plain === '' || Number.isNaN(value)) return { wrong: 'Enter the level in mm/m, positive with the right end up' }
+    const figure = Number(plain.replace(',', '.'))
+    const value = sign * (reading?.ok ? reading.mm : fromSystem(figure, 'mm/m', system.value))
+    if (plain === '' || Number.isNaN(value))
+      return { wrong: `Enter the level in ${unitIn('mm/m', system.value)}, positive with the right end up` }
     // No gauge reads a gap below nothing: what is typed so is a slip.
     const no = readingFault(kind, kind === 'gap' && value < 0 ? Infinity : value, screens.value, at && isSeam(at) ? at.target : 0)
     return no ? { wrong: tell(no) } : { value }

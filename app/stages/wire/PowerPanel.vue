@@ -2,6 +2,7 @@
 import { Plus } from 'lucide-vue-next'
 import { itemName } from '~~/core/job'
 import { isOutside } from '~~/core/wire'
+import { FEEDERS } from './useCableChoice'
 
 /** The circuits and outlets that can feed the screens, how far each is used, and when each screen starts. */
 const store = useWallStore()
@@ -20,7 +21,15 @@ const outside = computed(() => store.wall !== undefined && isOutside(store.wall)
 
 const FIGURES = [['amps', 'Breaker (A)'], ['volts', 'Voltage (V)'], ['loaded', 'Other load (A)']] as const
 const PROTECTED = [{ value: '', label: 'not known' }, { value: 'yes', label: 'yes' }, { value: 'no', label: 'no' }]
-const add = (kind: 'circuit' | 'outlet', feature?: string) => store.edit('Add circuit', wall => addSource(wall, kind, store.siteUnits, feature))
+const { optionsFor, bring, take, offersNone } = useCableChoice()
+function add(kind: 'circuit' | 'outlet', feature?: string) {
+  bring()
+  store.edit('Add circuit', wall => addSource(wall, kind, store.siteUnits, feature))
+}
+function choose(id: string, key: 'cable' | 'cord', model: string) {
+  if (model) take('cable', model)
+  return change(key === 'cable' ? 'Power cable' : 'Cord', id, { [key]: model || undefined })
+}
 useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () => { add('circuit') } }])
 </script>
 
@@ -34,6 +43,16 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
         <div class="mt-1 grid grid-cols-3 gap-2">
           <TypedField v-for="[key, label] in FIGURES" :key="key" :label="label" :shown="source[key] === undefined ? '' : String(source[key])" :read="readNumber" :actions="figure(source.id, key)" />
         </div>
+        <div class="mt-1 grid grid-cols-2 gap-2">
+          <ChoiceField
+            v-for="feeder in FEEDERS"
+            :key="feeder.key"
+            :label="`${feeder.title} for all`"
+            :value="source[feeder.key] ?? ''"
+            :options="optionsFor(feeder, source[feeder.key])"
+            :commit="model => choose(source.id, feeder.key, model)"
+          />
+        </div>
         <ChoiceField v-if="outside" class="mt-1" label="30 mA RCD protection" :value="source.protected === undefined ? '' : source.protected ? 'yes' : 'no'" :options="PROTECTED" :commit="value => change('RCD protection', source.id, { protected: value === '' ? undefined : value === 'yes' })" />
         <template v-if="planOf(source.id)" #after>
           <FigureLine label="Circuit load" :figure="planOf(source.id)!.share" />
@@ -46,6 +65,12 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
         </template>
       </SourceCard>
     </div>
+    <p v-if="offersNone.length > 0" class="text-sm text-caution" data-testid="no-cables">
+      The firm’s catalogue has no {{ offersNone.join(' and no ').toLowerCase() }}.
+      <NuxtLink class="underline" to="/catalogue">
+        Add it in the catalogue
+      </NuxtLink>
+    </p>
     <div class="grid grid-cols-2 gap-2">
       <button type="button" class="press" @click="add('circuit')">
         <Plus class="size-4" aria-hidden="true" /> Add circuit

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { X } from 'lucide-vue-next'
-import type { Source } from '~~/core/job'
+import { choiceName, itemName, type Source } from '~~/core/job'
 
 /**
  * Where power or signal comes from: its name, what is told of it, and where it is: on the wall, or so much cable away
@@ -9,6 +9,13 @@ import type { Source } from '~~/core/job'
 const { source } = defineProps<{ source: Source, label: string, far: string }>()
 const store = useWallStore()
 const { length, clear, nameIt } = useSourceFields()
+const { withUnit } = useUnits()
+/** The outlet or data plate on the wall that it is at, by its name and place. */
+const place = computed(() => {
+  const feature = store.wall?.features?.find(({ id }) => id === source.feature)
+  if (!feature) return source.feature
+  return `${choiceName(feature.kind)} ${itemName(feature)}, ${withUnit(feature.x)} from wall left,`
+})
 </script>
 
 <template>
@@ -21,7 +28,7 @@ const { length, clear, nameIt } = useSourceFields()
     </div>
     <slot />
     <p v-if="source.feature" class="mt-1 text-sm">
-      At {{ source.feature }} on the wall.
+      At {{ place }} on the wall.
     </p>
     <div v-else class="mt-1 grid grid-cols-3 gap-2">
       <LengthField :label="far" :value="source.away" :actions="length(source.id, 'away')" :clear="clear(source.id, 'away')" />

@@ -2,7 +2,7 @@ import { isSimulated, type Rules, type Site, type Wall } from '../../job'
 import { HOUSE_RULES, chosenFigure, chosenOption } from '../../rules'
 import { inLines, INK, issueLine, label, qrCode, STOP, type Paper } from '../../sheet'
 import { group, line, type Shape } from '../../svg'
-import { formatLength, stepOf, toleranceToString } from '../../units'
+import { formatLength, quantityToString, stepOf, toleranceToString } from '../../units'
 import { accuracyOf, howTrue } from '../accuracy'
 import type { Shown } from './drawing'
 import type { SheetOptions } from './options'
@@ -62,7 +62,7 @@ export function titleBlock(job: SheetJob, wall: Wall, plan: Shown, scale: number
     label(
       `Datum: ${datum.label}. All dimensions run from the datum; never measure from mark to mark.`
       + (levelLine
-        ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.${levelLine.turn ? ` It is not level: it follows a building line, ${levelLine.turn.slope} mm/m up to the right; snap it through its two heights and measure square to it.` : ''}`
+        ? ` Level line ${show(levelLine.y)} above finished floor: ${levelLine.label}.${levelLine.turn ? ` It is not level: it follows a building line, ${quantityToString({ value: levelLine.turn.slope, unit: 'mm/m' }, units)} up to the right; snap it through its two heights and measure square to it.` : ''}`
         : ''),
       margin,
       margin + 9.5,
