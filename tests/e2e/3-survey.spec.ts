@@ -77,12 +77,12 @@ test('how flat the face is, where joints run and what is transferred from the re
 test('instruments feed the same entry, and pointing does', async ({ page, house }) => {
   await page.goto(`${CAFE}/survey`)
   await page.getByLabel('Framing').selectOption('readings')
-  await summary(page, '1 studs')
+  await summary(page, '1 stud,')
   await page.getByLabel('Point on wall').selectOption({ label: 'Magnet' })
   const wall = { width: 2400, height: 2700 }
   const at = await onScreen(page, 1200, 900, wall)
   await page.mouse.click(at.x, at.y)
-  await summary(page, '1 studs')
+  await summary(page, '2 studs')
   await page.getByLabel('Instrument').selectOption('practice-distance')
   await page.mouse.click(at.x + 40, at.y)
   await expect(page.getByText(/Received: \d+ mm/)).toBeVisible()

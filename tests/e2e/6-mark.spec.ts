@@ -10,14 +10,14 @@ test('the mark-out on the screen runs from the datum, the floor and the level li
   await expect(row).toContainText('6.5 mm × 74 mm')
   await fill(page, 'Datum from left end', '500')
   await fill(page, 'Level line above floor', '2300')
-  await expect(row).toContainText('1192')
+  await expect(row).toContainText('1191')
   await expect(row).toContainText('+179')
   await fill(page, 'Level line above floor', '')
   await expect(page.getByLabel('Level line above floor')).toHaveValue('2327')
   await expect(page.getByTestId('accuracy')).toContainText('the last of 6: ± 2.5 mm')
   await page.getByTestId('units').click()
-  // 1191.72 mm is 46.918 in; the nearest sixteenth is 3' 10 15/16".
-  await expect(row).toContainText('3\' 10 15/16"')
+  // 1191.15 mm is 46.896 in; the nearest sixteenth is 3' 10 7/8".
+  await expect(row).toContainText('3\' 10 7/8"')
   await saved(page)
 })
 

@@ -17,7 +17,7 @@ const { piece, Piece } = usePiece()
 const { stops, next, ready, issue } = useIssuing()
 const { current, accept } = useRevisionAtWall()
 const store = useWallStore()
-const { show, fineWithUnit: far, withUnit } = useUnits()
+const { show, tell, fineWithUnit: far, withUnit } = useUnits()
 const labels = computed(() => new Map(steps.value.map(({ hole, label }) => [hole.id, label])))
 const loose = computed(
   () => live.value?.arrays.flatMap(({ positions }) => positions).filter(({ plate }) => plate && !plate.held) ?? [],
@@ -36,16 +36,21 @@ const FIRST = 4
 /** What moves; where nothing does, whether that is as it should be. */
 const headline = computed(() => {
   if (!change.value) return ''
-  const { plates, marks, sum } = change.value
+  const { plates, marks, sum, dropped, added } = change.value
   if (moves.value) {
     const told = [
-      count(plates.length, 'plate moves', 'plates move'),
-      `${count(marks.length, 'mark', 'marks')} by ${far(sum)}`,
+      ...plates.length > 0 ? [count(plates.length, 'plate moves', 'plates move')] : [],
+      ...marks.length > 0 ? [`${count(marks.length, 'mark moves', 'marks move')}, by ${far(sum)} in total`] : [],
+      ...dropped.length > 0 ? [`${count(dropped.length, 'hole is', 'holes are')} no longer planned`] : [],
+      ...added.length > 0 ? [`${count(added.length, 'hole is', 'holes are')} new`] : [],
     ]
-    return `${told.join(', ')} in total. Drilled holes stay.`
+    return `${told.join('; ')}. Drilled holes stay.`
   }
   return loose.value.length > 0 ? 'No move of plates or marks replaces this hole.' : 'Nothing else moves.'
 })
+/** What the miss says of the stud: that it ends, leans, or is in doubt. */
+const told = computed(() => live.value?.findings.find(({ subject }) =>
+  subject.kind === 'reading' && subject.id === `drilled-${dead.value?.entry}`))
 const others = ref(false)
 const fault = ref('')
 function goOn() {
@@ -85,6 +90,9 @@ function goOn() {
     </p>
     <p v-else-if="member?.now && Math.abs(member.now.centre - member.before.centre) > 0.5">
       {{ Piece }} {{ member.number }} is now assumed at {{ withUnit(member.now.centre) }}, not at {{ withUnit(member.before.centre) }}.
+    </p>
+    <p v-if="told" data-testid="answer-stud">
+      {{ tell(told.message) }} {{ told.remedy ? tell(told.remedy) : '' }}
     </p>
     <p v-for="plate in plates.slice(0, FIRST)" :key="plate.screen">
       Move the plate of {{ plate.label ? `R${plate.label.row} C${plate.label.column}` : plate.screen }} by {{ far(plate.by) }}.

@@ -14,7 +14,8 @@ const { withUnit } = useUnits()
 const place = computed(() => {
   const feature = store.wall?.features?.find(({ id }) => id === source.feature)
   if (!feature) return source.feature
-  return `${choiceName(feature.kind)} ${itemName(feature)}, ${withUnit(feature.x)} from wall left,`
+  const [kind, called] = [choiceName(feature.kind), itemName(feature)]
+  return `${called.startsWith(kind) ? '' : `${kind} `}${called}, ${withUnit(feature.x)} from wall left,`
 })
 </script>
 

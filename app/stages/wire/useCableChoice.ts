@@ -10,7 +10,7 @@ export const FEEDERS = [
 /** The power cables and cords of the firm, and having the site hold them. */
 export function useCableChoice() {
   const { offeredOf, optionsOf, take } = useModelChoice()
-  const AUTOMATIC = { value: '', label: 'automatic: shortest that fits' }
+  const AUTOMATIC = { value: '', label: 'automatic' }
   const optionsFor = ({ suits }: typeof FEEDERS[number], used: string | undefined) =>
     [AUTOMATIC, ...optionsOf('cable', used, model => suits(model as CableModel))]
   /** The site holds every power cable and cord of the firm from then on, so that those that fit can be chosen. */
