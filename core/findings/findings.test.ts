@@ -3,8 +3,11 @@ import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { demoJob } from '../../tests/fixtures/demo'
 import { exampleJob } from '../../tests/fixtures/job'
+import type { Finding } from '../finding'
+import { factsOf, withOverrides } from '../log'
 import { plan } from '../plan'
-import { FINDINGS, FINDINGS_BY_STAGE, findingKind, severityOf } from './index'
+import { textToString, words } from '../units'
+import { FINDINGS, FINDINGS_BY_STAGE, findingKind, severityOf, type FindingCode } from './index'
 import { findingTable } from './table'
 
 const sources = readdirSync('core', { recursive: true, encoding: 'utf8' })
@@ -40,6 +43,51 @@ describe('the table of findings', () => {
   })
 
   it('is what the paper says', () => expect(readFileSync('docs/findings.md', 'utf8')).toBe(findingTable()))
+})
+
+describe('a stop', () => {
+  const stops = Object.keys(FINDINGS).filter(code =>
+    [findingKind(code)!.severity].flat().includes('stop'),
+  ) as FindingCode[]
+  /** The stop as a stage says it of something, and as a person who may has overridden it. */
+  const overridden = (code: FindingCode) => {
+    const kind = findingKind(code)!
+    const said: Finding = {
+      severity: 'stop',
+      code,
+      stage: 'mount',
+      subject: { kind: 'screen', id: 'a1-r1c1' },
+      message: words`R1 C1 is ${12} off.`,
+      ...(kind.never && { never: true as const }),
+    }
+    const override = {
+      code, subject: 'a1-r1c1', by: 'Isla', reason: 'seen on site', at: '2026-11-12T09:00:00Z', facts: factsOf(said),
+    }
+    return withOverrides([said], [override], { id: 'w1' })
+  }
+
+  it('of every code in the index has a cure, and an override by a named person where it may be overridden', () => {
+    expect(stops.length).toBeGreaterThan(90)
+    for (const code of stops) {
+      expect(findingKind(code)!.cure, code).toMatch(/^[A-Z].*\.$/)
+      const [finding] = overridden(code)
+      const { never } = findingKind(code)!
+      expect([finding!.severity, finding!.overridden?.by], code).toEqual(
+        never ? ['stop', undefined] : ['caution', 'Isla'],
+      )
+    }
+  })
+
+  it('leads, on the wall, to a cure that the plan itself states: a sentence of what to do', () => {
+    const said = (['holm-point', 'ravel-sands', 'stennick'] as const)
+      .flatMap(site => plan(demoJob(site)).walls.flatMap(({ findings }) => findings))
+    for (const { code, severity, remedy } of said.filter(each => each.severity === 'stop')) {
+      expect([severity, textToString(remedy ?? [], 'metric')], code).toEqual([
+        'stop',
+        expect.stringMatching(/^[A-Z].*\.$/s),
+      ])
+    }
+  })
 })
 
 describe('a stop that is never overridden', () => {

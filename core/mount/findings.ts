@@ -127,6 +127,7 @@ export function missFindings(array: ScreenArray, cell: MountedCell, { members, c
     subject: { kind: 'hole', id: hole.id },
     message: missText(cell, hole),
     remedy,
+    ...best === undefined && !coursing && { opens: { panel: 'remedies', title: 'Show remedies' } },
     ...best !== undefined && { cure: { kind: 'shift-plate', array: array.id, row: cell.row, column: cell.column, lateralShift: best } },
   }))]
 }
@@ -143,19 +144,27 @@ export function rowFindings({ needs }: Mount, cell: MountedCell, inOwnPieces: (r
   })
 }
 
-/** A stop for each pair of plates that lie on each other. */
+/** A stop for each pair of plates that lie on each other: by how much, along the wall or up it, whichever is less. */
 export function collisionFindings(cells: MountedCell[]): Finding[] {
   const sorted = [...cells].sort((a, b) => a.plate.rect.x - b.plate.rect.x)
   return sorted.flatMap((cell, index) => {
     const findings: Finding[] = []
+    const { rect } = cell.plate
     for (let next = index + 1; next < sorted.length; next++) {
       const other = sorted[next]!
-      if (other.plate.rect.x >= cell.plate.rect.x + cell.plate.rect.width) break
-      if (!overlaps(cell.plate.rect, other.plate.rect)) continue
+      const { rect: beside } = other.plate
+      if (beside.x >= rect.x + rect.width) break
+      if (!overlaps(rect, beside)) continue
+      const along = rect.x + rect.width - beside.x
+      const up = Math.min(rect.y + rect.height, beside.y + beside.height) - Math.max(rect.y, beside.y)
       findings.push({
         severity: 'stop', code: 'plates-collide' as const, stage: 'mount', subject: { kind: 'screen', id: cell.id },
-        message: words`The plates of ${name(cell)} and ${name(other)} overlap by ${cell.plate.rect.x + cell.plate.rect.width - other.plate.rect.x}.`,
-        remedy: words`Shift one of them, or use a narrower mount.`,
+        message: up < along
+          ? words`The plates of ${name(cell)} and ${name(other)} overlap by ${up} in height.`
+          : words`The plates of ${name(cell)} and ${name(other)} overlap by ${along}.`,
+        remedy: up < along
+          ? words`Use a mount whose plate is at least ${up} lower, or a larger vertical gap.`
+          : words`Shift one of them, or use a narrower mount.`,
       })
     }
     return findings

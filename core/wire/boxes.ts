@@ -169,7 +169,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
         y: 0,
         width: wide,
         height: wall.height,
-        name: `the cable to box ${itemName(other)} (minimum distance ${apart} mm)`,
+        name: `the cable to box ${itemName(other)} (power and signal are kept apart)`,
       }))
   }
 

@@ -96,9 +96,9 @@ function powerFindings(wall: Wall, wiring: Wiring, { power = 'electrician' }: Ru
   const kits = boxes.filter(({ kind }) => kind === 'kit-lower')
   const fromCircuit = kits.filter(kit => !used.some(source => source.kind === 'outlet' && circuits.some(({ id, screens }) => id === source.id && kit.for.some(screen => screens.includes(screen)))))
   return [
-    ...against.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'power-against-rule' as const, message: words`The house rule requires power ${RULE_WORDS[power]}, and ${some(against.map(({ id }) => `box ${id}`))} ${against.length === 1 ? 'does' : 'do'} not comply.`, remedy: words`Use other boxes, or choose another rule for this wall.` }] : [],
+    ...against.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'power-against-rule' as const, message: words`The house rule requires power ${RULE_WORDS[power]}, and ${some(against.map(box => `box ${itemName(box)}`))} ${against.length === 1 ? 'does' : 'do'} not comply.`, remedy: words`Use other boxes, or choose another rule for this wall.` }] : [],
     ...bare.length > 0 ? [{ ...about(wall), severity: 'caution' as const, code: 'no-box' as const, message: words`${labels(bare)} ${bare.length === 1 ? 'has' : 'have'} no power box.`, remedy: words`Add power boxes in Wire, under Boxes.` }] : [],
-    ...fromCircuit.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'kit-without-outlet' as const, message: words`An in-wall kit is fed by a cord from an existing outlet, and none is entered for ${some(fromCircuit.map(({ id }) => `box ${id}`))}.`, remedy: words`Add the outlet in Wire, under Power. A kit cannot be wired to a circuit; use a power box for that.` }] : [],
+    ...fromCircuit.length > 0 ? [{ ...about(wall), severity: 'stop' as const, code: 'kit-without-outlet' as const, message: words`An in-wall kit is fed by a cord from an existing outlet, and none is entered for ${some(fromCircuit.map(box => `box ${itemName(box)}`))}.`, remedy: words`Add the outlet in Wire, under Power. A kit cannot be wired to a circuit; use a power box for that.` }] : [],
     ...isOutside(wall)
       ? used.filter(source => source.protected !== true).map((source): Finding => source.protected === false
           ? { ...about(wall), severity: 'stop', code: 'outlet-not-protected' as const, message: words`${nameOfSource(source)} feeds a display that is outside or wet, without protection by a 30 mA RCD.`, remedy: words`Have an RCD or GFCI fitted, as local code requires.` }
@@ -135,15 +135,16 @@ function boxFindings({ boxes }: Wiring): Finding[] {
       ...aboutBox(of[0]!.id),
       severity: 'caution',
       code: 'box-hard-to-reach' as const,
-      message: words`${of.length === 1 ? 'Box' : 'Boxes'} ${some(of.map(({ id }) => id))}: ${text}.`,
+      message: words`${of.length === 1 ? 'Box' : 'Boxes'} ${some(of.map(itemName))}: ${text}.`,
       remedy: words`Plug in before the display goes up, and record it in the notes, or use another mount.`,
     })),
   ]
 }
 
 /** Ways that are not there, that lie with what they should not, and openings where plates will stand. */
-function wayFindings(wall: Wall, { routes, noWay, bays, works }: Wiring, screens: Pick<Screen, 'plate' | 'row' | 'column'>[], { signalBesidePower = 'own-bay' }: Rules): Finding[] {
+function wayFindings(wall: Wall, { boxes, routes, noWay, bays, works }: Wiring, screens: Pick<Screen, 'plate' | 'row' | 'column'>[], { signalBesidePower = 'own-bay' }: Rules): Finding[] {
   const powered = new Set(routes.flatMap(({ kind, bays: through }) => kind === 'power' ? through : []))
+  const calledBox = (id: string) => itemName(boxes.find(box => box.id === id) ?? { id })
   const boxOf = (route: string) => routes.find(({ id }) => id === route)!.to
   const mixed = signalBesidePower === 'own-bay' ? routes.filter(({ kind, bays: through }) => kind === 'signal' && through.some(bay => powered.has(bay))) : []
   const under = works.openings.filter(({ rect }) => screens.some(({ plate }) => plate && overlaps(plate.rect, rect)))
@@ -153,11 +154,12 @@ function wayFindings(wall: Wall, { routes, noWay, bays, works }: Wiring, screens
   const weak = works.bores.filter(({ through, diameter }) => through === 'plate' && wall.structure.memberDepth !== undefined && diameter > wall.structure.memberDepth / 2)
   return [
     ...noWay.map(({ box, why }): Finding => ({
-      ...aboutBox(box), severity: wall.void === undefined ? 'caution' : 'stop', code: wall.void === undefined ? 'void-not-known' : 'no-way', message: words`No cable route reaches box ${box}: ${why}.`,
+      ...aboutBox(box), severity: wall.void === undefined ? 'caution' : 'stop', code: wall.void === undefined ? 'void-not-known' : 'no-way', message: words`No cable route reaches box ${calledBox(box)}: ${why}.`,
+      ...wall.void === undefined && { opens: { panel: 'routes', title: 'Enter voids' } },
       remedy: wall.void === undefined ? words`Enter in Wire, under Routes, which voids are open.` : words`Feed it from an outlet in its stud bay, run a surface raceway, or have a void opened.`,
     })),
     ...mixed.map(({ to, bays: through }): Finding => ({
-      ...aboutBox(to), severity: 'stop', code: 'signal-with-power' as const, message: words`Signal to box ${to} runs through ${through.length === 1 ? 'a stud bay' : 'stud bays'} with power, starting ${bays[through.find(bay => powered.has(bay))!]!.from} from wall left; no other route avoids it.`,
+      ...aboutBox(to), severity: 'stop', code: 'signal-with-power' as const, message: words`Signal to box ${calledBox(to)} runs through ${through.length === 1 ? 'a stud bay' : 'stud bays'} with power, starting ${bays[through.find(bay => powered.has(bay))!]!.from} from wall left; no other route avoids it.`,
       remedy: words`Bring it in from the other side, put the box in another stud bay, or choose the house rule that fixes them apart in one stud bay.`,
     })),
     ...under.map(({ rect, routes: of }): Finding => ({ ...aboutBox(boxOf(of[0]!)), severity: 'caution', code: 'opening-under-plate' as const, message: words`An opening at ${rect.x} from wall left and ${rect.y} above floor is behind a plate.`, remedy: words`Close it and let the filler set before fitting the plate, or choose another route.` })),

@@ -67,7 +67,7 @@ test('a hole that differs is answered without a connection: what moves is drawn 
   await page.getByRole('button', { name: 'Blown out' }).click()
   const answer = page.getByTestId('answer')
   // In concrete it goes aside in its slot by the depth of the dead hole.
-  await expect(answer).toContainText('0 plates move, 1 mark by 50 mm in total. Drilled holes stay.')
+  await expect(answer).toContainText('1 mark moves, by 50 mm in total. Drilled holes stay.')
   await expect(answer).toContainText(`R1 C1 top 2: ${at} →`)
   await expect(answer).toContainText('repair mortar')
   await expect(page.locator('[data-moved]')).toHaveCount(1)

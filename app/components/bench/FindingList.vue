@@ -39,7 +39,9 @@ function takeCure({ cure }: Finding) {
 
 /** Opens the panel of the stage's bench on which a finding is cured. */
 function open({ stage, opens }: Finding) {
-  if (opens) useScreenState<string>(`${stage}-panel`, () => opens.panel).value = opens.panel
+  if (!opens) return
+  useScreenState<string>(`${stage}-panel`, () => opens.panel).value = opens.panel
+  void navigateTo(`/sites/${store.site}/walls/${store.id}/${stage}`)
 }
 
 /** The stop that is being taken on, by its key, and what is said for it. */
