@@ -38,7 +38,7 @@ useCommands([{ id: 'add-circuit', title: 'Add circuit', group: 'Wire', run: () =
     <p v-if="sources.length === 0" class="text-sm">
       Add the circuits that feed the screens: a panel circuit with its breaker, or an existing outlet.
     </p>
-    <div v-if="sources.length > 0" class="max-h-88 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Circuits and outlets">
+    <div v-if="sources.length > 0" class="max-h-68 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Circuits and outlets">
       <SourceCard v-for="source in sources" :key="source.id" class="border-pine" :source="source" :label="`${numberOf(source.id)}: ${source.kind === 'outlet' ? 'Outlet or its circuit' : 'Circuit, name at the panel'}`" far="Panel to wall">
         <div class="mt-1 grid grid-cols-3 gap-2">
           <TypedField v-for="[key, label] in FIGURES" :key="key" :label="label" :shown="source[key] === undefined ? '' : String(source[key])" :read="readNumber" :actions="figure(source.id, key)" />
