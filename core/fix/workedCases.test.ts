@@ -91,7 +91,7 @@ it.each(cases)('case $no: $what, $figures', ({ what, shown, given }) => {
 it('one neighbour leaves half of the cone at no distance, and all of it from the critical one on', () => {
   expect([neighbourShare(0, 100), neighbourShare(100, 100)]).toEqual([0.5, 1])
   expect(bitName(6.35, 'imperial')).toBe('1/4"')
-  expect(bitName(8, 'imperial')).toBe('8 mm')
+  expect(bitName(8, 'imperial')).toBe('8 mm (0.315")')
   expect(bitName(9.525, 'imperial')).toBe('3/8"')
   expect(bitName(6.5, 'metric')).toBe('6.5 mm')
 })

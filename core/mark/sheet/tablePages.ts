@@ -10,7 +10,7 @@ const TEXT = 2.7
 /** So much is kept free at the foot of a page, mm. */
 export const FOOT = 12
 const COLUMNS: [keyof typeof TABLE_HEADS, number, 'start' | 'end'][] = [
-  ['label', 0, 'start'], ['running', 0.42, 'end'], ['height', 0.545, 'end'], ['fromLevel', 0.675, 'end'], ['drill', 0.84, 'end'], ['into', 0.955, 'end'],
+  ['label', 0, 'start'], ['running', 0.408, 'end'], ['height', 0.529, 'end'], ['fromLevel', 0.645, 'end'], ['drill', 0.864, 'end'], ['into', 0.965, 'end'],
 ]
 
 /** What marks have in common stands on this. */
