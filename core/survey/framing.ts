@@ -1,7 +1,8 @@
 import type { Interval } from '../geometry'
 import type { Wall } from '../job'
-import { ADDED_PER_MM, DOUBLE_WIDTH, NAIL_ERRS, RUN_FILLED, UNRULED_PER_MM, USUAL_WIDTH } from './errorModel'
+import { DOUBLE_WIDTH, NAIL_ERRS, RUN_FILLED, USUAL_WIDTH } from './errorModel'
 import { clustersOf, groupsOf, NEARBY, sightingOf, signsOfGroup, type Cluster, type Group } from './groups'
+import { expectation, flat } from './expectation'
 import { withIds } from './identity'
 import { leanOf, plumbed, type Lean, type Leaning } from './lean'
 import { logistic, normalPdf } from './normal'
@@ -56,8 +57,6 @@ export interface FramingMap {
   width: CommonWidth
 }
 
-/** Members beyond a run's two ends for each mm, where that run no longer rules. */
-const OUTSIDE_PER_MM = 8e-5
 /**
  * A member is shown only if it is likelier than not; one that a single reading shows, where others are known better,
  * only if that is hardly a false one.
@@ -66,20 +65,6 @@ const LIKELY = 0.5
 const LONE = 0.9
 /** A run is carried on over so many empty places between two members that were found. */
 const BRIDGED = 2
-/**
- * How often one piece of a doubled member stands where its run has its place, to either side, and how often its middle
- * does.
- */
-const BESIDE = 0.45
-
-const unruled = (size: number) => new Float64Array(size).fill(UNRULED_PER_MM)
-/** Long enough for any usual cluster, so that it is not filled anew for each. */
-const UNRULED = unruled(4096)
-const flat: Expectation = (_from, _step, size) => {
-  const density = size > UNRULED.length ? unruled(size) : UNRULED
-  return [density, density]
-}
-
 /** The common member's face width: as the surveyor gave it, or what is usual, mm. */
 export function nominalWidth({ structure }: Pick<Wall, 'structure'>): number {
   return structure.memberWidth ?? (structure.kind === 'steel-stud' ? USUAL_WIDTH['steel-stud'] : USUAL_WIDTH['wood-stud'])
@@ -97,51 +82,6 @@ export function pliesIn(width: number, nominal: number): number {
 export function piecesOf({ centre, width, plies, sureWidth = width }: Pick<Member, 'centre' | 'width' | 'plies' | 'sureWidth'>): { centre: number, width: number }[] {
   if (plies < 2) return [{ centre, width: sureWidth }]
   return Array.from({ length: plies }, (_, n) => ({ centre: centre + (n + 0.5 - plies / 2) * width / plies, width: sureWidth / plies }))
-}
-
-/** A place of a run with what all its members tell of it: near there one member's own telling is left out. */
-interface Place { run: Run, place: number, centre: number, sd: number, filled: number }
-
-/** Leaving one member out moves what its run expects by no more than this, mm. */
-const MOVES = 40
-
-function placesOf(runs: Run[], sightings: Sighting[]): Place[] {
-  return runs.flatMap(run => Array.from({ length: run.last + 3 }, (_, n): Place => {
-    const place = n - 1
-    return { run, place, ...expectedAt(run, sightings, place), filled: place >= 0 && place <= run.last ? RUN_FILLED : RUN_FILLED / 2 }
-  }))
-}
-
-/** Adds to a density what is expected at a place, a normal distribution. */
-function addPlace(density: Float64Array, from: number, step: number, centre: number, sd: number, filled: number): void {
-  const last = Math.min(Math.round((centre + 5 * sd - from) / step), density.length - 1)
-  for (let n = Math.max(Math.round((centre - 5 * sd - from) / step), 0); n <= last; n++) density[n]! += filled * normalPdf(from + n * step - centre, sd)
-}
-
-/**
- * Members expected at a place from the runs found, leaving one sighting out of account: a single one where its run
- * has its place, a doubled one with one of its pieces there and the other beside it.
- */
-function expectation(runs: Run[], sightings: Sighting[], width: number): (but?: number) => Expectation {
-  if (runs.length === 0) return () => flat
-  const places = placesOf(runs, sightings)
-  const ruled = runs.map(({ start, last, spacing }) => ({ from: start, to: start + last * spacing }))
-  return but => (from, step, size) => {
-    const single = new Float64Array(size).fill(OUTSIDE_PER_MM)
-    const index = (x: number) => Math.min(Math.max(Math.round((x - from) / step), 0), size)
-    for (const run of ruled) single.fill(ADDED_PER_MM, index(run.from), index(run.to + step))
-    const double = new Float64Array(single)
-    const to = from + (size - 1) * step
-    for (const each of places) {
-      const reach = 5 * each.sd + width + (but === undefined ? 0 : MOVES)
-      if (each.centre + reach < from || each.centre - reach > to) continue
-      const { centre, sd } = but === undefined || !each.run.places.has(but) ? each : expectedAt(each.run, sightings, each.place, but)
-      const { filled } = each
-      addPlace(single, from, step, centre, sd, filled)
-      for (const [aside, share] of [[-width / 2, BESIDE], [0, 1 - 2 * BESIDE], [width / 2, BESIDE]] as const) addPlace(double, from, step, centre + aside, sd, filled * share)
-    }
-    return [single, double]
-  }
 }
 
 /** Steps of a place once it is known which signs go together, mm. */

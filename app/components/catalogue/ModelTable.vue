@@ -14,8 +14,8 @@ const { kind, models, usedBy, unkept } = defineProps<{ kind: ModelKind, models: 
 const search = defineModel<string>('search', { required: true })
 const shown = defineModel<string>('shown', { required: true })
 const chosen = defineModel<string>('chosen', { required: true })
-const { show, unitOf, typed, bit } = useUnits()
-const mass = (kg: number) => typed(Number(kg.toFixed(1)), 'kg').replace(/(\.\d)\d+$/, '$1')
+const { show, unitOf, inUnits, bit } = useUnits()
+const mass = (kg: number) => String(Number(inUnits(kg, 'kg').value.toFixed(1)))
 const helper = createColumnHelper<Model>()
 /** Diagonal of the picture in inches, by which displays are known. */
 const diagonal = ({ width, height, bezel }: Display) => Math.hypot(width - bezel.left - bezel.right, height - bezel.top - bezel.bottom) / 25.4
