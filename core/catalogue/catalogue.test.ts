@@ -68,6 +68,13 @@ describe('a figure of a model', () => {
     expect(!read.ok && read.message).toContain(message)
   })
 
+  it('has a mass in pounds where inches are read, and keeps it in kilograms', () => {
+    const capacity = field('mount', 'capacity')
+    expect([writeField(capacity, 56, 'imperial'), writeField(capacity, 56)]).toEqual(['123.5', '56'])
+    expect(readField(capacity, '100', 'imperial')).toEqual({ ok: true, value: expect.closeTo(45.359237, 6) })
+    expect(readField(capacity, '100')).toEqual({ ok: true, value: 100 })
+  })
+
   it('is written so that it is read again as it was, in either unit', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 60_000 }), fc.constantFrom('metric', 'imperial'), (n, system) => {
       const mm = system === 'metric' ? n / 10 : n * 25.4 / 32

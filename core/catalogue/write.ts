@@ -5,6 +5,9 @@ import type { ModelField } from './fields'
 type Use = NonNullable<Mount['otherNeeds']>[number]
 
 const figure = (value: number) => String(Math.round(value * 1e6) / 1e6)
+/** A figure in the reader's unit: in that of the file with all its decimals, else to four places. */
+const figureIn = (value: number, unit: string, system: UnitSystem) =>
+  system === 'metric' ? figure(value) : String(Number(inSystem({ value, unit }, system).value.toPrecision(4)))
 
 /**
  * A figure of a model as text, in a table or a field; lengths in mm with all their decimals, or in the reader's unit.
@@ -15,7 +18,7 @@ export function writeField({ kind, unit = '' }: ModelField, value: unknown, syst
   switch (kind) {
     case 'length': return length(value as number)
     case 'lengths': return (value as number[]).map(length).join('; ')
-    case 'figure': return Number(inSystem({ value: value as number, unit }, system).value.toPrecision(7)).toString()
+    case 'figure': return figureIn(value as number, unit, system)
     case 'count': return figure(value as number)
     case 'choices':
     case 'names': return (value as string[]).join('; ')

@@ -10,7 +10,7 @@ const { piece, Piece, pieces } = usePiece()
 const { plan } = useWallPlan()
 const { system, fineWithUnit } = useUnits()
 /** How far one press of an arrow key moves a stud. */
-const nudge = NUDGES[system.value][0]!
+const nudge = computed(() => NUDGES[system.value][0]!)
 const { selectedOf, clear } = useSelection()
 const wall = computed(() => store.wall!)
 const running = ref('')
@@ -55,15 +55,18 @@ function deleteMember({ id, index }: Chosen) {
   clear()
 }
 defineExpose({ addAt })
-useCommands([
+useCommands((): Command[] => [
   { id: 'survey-type', title: 'Enter a stud position', group: 'Survey', keys: ['n'], run: () => document.getElementById(id)?.focus() },
   ...(['left', 'right'] as const).map((side): Command => ({
     id: `survey-${side}`,
-    title: `Move the stud ${nudge.words} ${side}`,
+    title: `Move the stud ${nudge.value.words} ${side}`,
     group: 'Survey',
     keys: [`shift+arrow${side}`],
     when: () => chosen.value !== undefined,
-    run: () => chosen.value && moveMember(chosen.value, chosen.value.centre + (side === 'left' ? -nudge.by : nudge.by)),
+    run: () => {
+      const by = side === 'left' ? -nudge.value.by : nudge.value.by
+      return chosen.value && moveMember(chosen.value, chosen.value.centre + by)
+    },
   })),
   { id: 'survey-delete', title: 'Delete the stud', group: 'Survey', keys: ['delete', 'backspace'], when: () => chosen.value !== undefined, run: () => chosen.value && deleteMember(chosen.value) },
 ])
