@@ -1,5 +1,6 @@
 import type { Fault } from '~~/core/job'
 import { freeze } from '~~/core/revision/frozen'
+import { apart } from '~~/core/job/itemName'
 import { nextRevision } from '~~/core/revision/letters'
 
 /** Issuing the wall that is open: what stands in the way, what the next revision is called, and doing it. */
@@ -15,7 +16,9 @@ export function useIssuing() {
   function issue(note: string): Fault[] {
     if (!ready.value || !live.value || !store.wall || !store.server) return [{ path: '$', message: 'The plan is still being calculated, or a stop blocks it.' }]
     const last = store.revisions.at(-1)
-    const frozen = freeze(toRaw(store.wall), { catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: store.server.job.site }, built.value, live.value, last?.id)
+    const job = { catalogue: toRaw(store.catalogue), rules: toRaw(store.rules), site: store.server.job.site }
+    const order = { tag: apart(), ...last?.id !== undefined && { after: last.id } }
+    const frozen = freeze(toRaw(store.wall), job, built.value, live.value, order)
     store.addFrozen(frozen)
     return store.record({ kind: 'issued', revision: next.value, frozen: frozen.id, ...note.trim() && { note: note.trim() } })
   }

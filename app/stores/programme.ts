@@ -1,9 +1,11 @@
 import { wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
-import type { Fault, Site } from '~~/core/job'
+import { until } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { merge, same, type Fault, type Site } from '~~/core/job'
 import {
-  dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, stretchesOf, type Moved, type PlacedTask, type Planned,
+  dayAfter, minuteOf, momentOf, movedTasks, NO_SETTINGS, settingsFaults, stretchesOf, type Moved, type PlacedTask,
+  type Planned,
   type PlannedMinutes, type Settings, type SiteOfProgramme, type WhyNot,
 } from '~~/core/programme'
 import type { Sample, Work } from '~~/core/programme/workload'
@@ -12,6 +14,9 @@ import type { Part } from '~~/core/programme/parts'
 import type { KitItem } from '~~/core/hang'
 import type { ProgrammeState, PublishedStretch } from '~~/server/repositories/programme'
 import type { StaffRole } from '~~/core/people'
+import { PROGRAMME, type SettingsState } from '../sync/device'
+import { reasonOf } from '../sync/sending'
+import { useOutbox } from '../sync/useOutbox'
 import type { ApiError } from '../utils/api'
 import { api } from '../utils/api'
 import { emptyHistory, recorded, redone, undone } from '../utils/history'
@@ -40,10 +45,15 @@ export interface ProgrammeData extends ProgrammeState { people: { id: string, na
 /** While states of walls are being calculated, it is asked again after so long, ms. */
 const AGAIN = 1_500
 const YEAR_DAYS = 366
+/** So long a change that was just made may take to be saved before the schedule is published, ms. */
+const LONGEST_SAVE = 5_000
 
 /** The firm's programme: what was decided, what is calculated of it in a worker, and what is published. */
 export const useProgrammeStore = defineStore('programme', () => {
+  const { device, outbox, state: sending, waiting } = useOutbox()
   const data = shallowRef<ProgrammeData>()
+  /** The settings as the server had them last; those of `data` may have changes that it does not have yet. */
+  const server = shallowRef<SettingsState>()
   const planned = shallowRef<Planned>()
   const published = shallowRef<PublishedStretch[]>([])
   const failed = ref('')
@@ -107,7 +117,9 @@ export const useProgrammeStore = defineStore('programme', () => {
 
   async function load() {
     try {
-      data.value = await api<ProgrammeData>('/programme')
+      const [given, mine] = [await api<ProgrammeData>('/programme'), await device.settings.get(PROGRAMME)]
+      server.value = { settings: given.settings, version: given.version }
+      data.value = mine ? { ...given, settings: merge(mine.base, mine.settings, given.settings) } : given
       failed.value = ''
       await loadPublished()
       // Anyone who does not see every site cannot work it out.
@@ -119,14 +131,49 @@ export const useProgrammeStore = defineStore('programme', () => {
     }
   }
 
-  async function put(next: Settings): Promise<void> {
-    data.value = { ...data.value!, ...await api<ProgrammeState>('/programme', { method: 'PUT', body: { settings: next, version: data.value!.version } }) }
+  /**
+   * Shows settings as they are to be, keeps them on the device and has them sent.
+   *
+   * @returns what is wrong where the device keeps nothing: then nothing is changed
+   */
+  async function put(next: Settings): Promise<string> {
+    const before = settings.value
+    data.value = { ...data.value!, settings: next }
+    // Nothing is published until the schedule is calculated of them.
+    busy.value = true
+    try {
+      await outbox.changeSettings(server.value!, before, next)
+      return ''
+    }
+    catch {
+      data.value = { ...data.value, settings: before }
+      busy.value = false
+      return 'This device stores nothing. Free some space, or allow this page to store data.'
+    }
   }
 
+  /** Takes in how the server has the settings now; what it does not have yet of this device's changes stays. */
+  function receive(state: SettingsState) {
+    const known = server.value
+    if (!known || !data.value || state.version <= known.version) return
+    data.value = { ...data.value, ...state, settings: merge(known.settings, settings.value, state.settings) }
+    server.value = state
+  }
+  watch(() => sending.value.programme, async (state) => {
+    const before = settings.value
+    if (state) receive(state)
+    if (!same(before, settings.value)) await workOut()
+  })
+  // What was refused and given up is as the server has it.
+  watch(() => waiting.value.settings.length, async (now, was) => {
+    if (now >= was || !server.value || !data.value || await device.settings.count() > 0) return
+    data.value = { ...data.value, ...server.value }
+    await workOut()
+  })
+
   /**
-   * Changes what was decided, saves it and works the schedule out again; where another person saved in between, the
-   * same
-   * change is made to theirs.
+   * Changes what was decided, keeps it to be saved and works the schedule out again. What another person saved in
+   * between stays, where it is not the same setting.
    *
    * @param title what the change is called; where it is given, what it makes of the schedule is shown beside what it
    *   was
@@ -134,23 +181,12 @@ export const useProgrammeStore = defineStore('programme', () => {
    */
   async function edit(make: (settings: Settings) => Settings, title?: string): Promise<string> {
     const [before, was] = [settings.value, planned.value]
-    let onTop = before
-    try {
-      try {
-        await put(make(before))
-      }
-      catch (error) {
-        const { code, current } = error as ApiError
-        if (code !== 'stale') throw error
-        data.value = { ...data.value!, ...current as ProgrammeState }
-        onTop = settings.value
-        await put(make(onTop))
-      }
-      history.value = recorded(history.value, { label: title ?? '', before: onTop, after: settings.value })
-    }
-    catch (error) {
-      return faultWords(error)
-    }
+    const after = JSON.parse(JSON.stringify(make(before))) as Settings
+    const faults = settingsFaults(after)
+    if (faults.length > 0) return reasonOf({ message: '', faults })
+    const wrong = await put(after)
+    if (wrong) return wrong
+    history.value = recorded(history.value, { label: title ?? '', before, after })
     fault.value = ''
     await workOut()
     if (title && was && planned.value) change.value = { title, moved: movedTasks(was.placed, planned.value.placed), finishBefore: was.finish, finishAfter: planned.value.finish, settings: before }
@@ -168,31 +204,12 @@ export const useProgrammeStore = defineStore('programme', () => {
     fault.value = await change
   }
 
-  /** A refusal in words: every fault with its place, or what was said. */
-  function faultWords(error: unknown): string {
-    const { faults = [], message } = error as ApiError
-    return faults.length > 0 ? faults.map(({ path, message }) => `${path.replace(/^\$\.?/, '')} ${message}.`).join(' ') : message
-  }
-
   /** Takes the last change back, or makes it again: what others changed since stays. */
   async function step(changed: typeof undone) {
     const next = changed(history.value, settings.value)
     if (!next) return
-    try {
-      try {
-        await put(next.now)
-      }
-      catch (error) {
-        const { code, current } = error as ApiError
-        if (code !== 'stale') throw error
-        data.value = { ...data.value!, ...current as ProgrammeState }
-        await put(changed(history.value, settings.value)!.now)
-      }
-    }
-    catch (error) {
-      return void (fault.value = faultWords(error))
-    }
-    fault.value = ''
+    fault.value = await put(next.now)
+    if (fault.value) return
     history.value = next.history
     change.value = undefined
     await workOut()
@@ -206,16 +223,19 @@ export const useProgrammeStore = defineStore('programme', () => {
   const isFixed = (task: string) => settings.value.fixed?.some(each => each.task === task) ?? false
 
   async function publish(): Promise<string> {
+    await until(busy).toBe(false, { timeout: LONGEST_SAVE })
+    await until(sending).toMatch(({ sending }) => !sending, { timeout: LONGEST_SAVE })
+    if (await device.settings.count() > 0) return 'Your last changes are not saved yet. Publish when they are.'
     const info = new Map(planned.value!.tasks.map(task => [task.id, task]))
     try {
       const state = await api<ProgrammeState>('/programme/publish', { method: 'POST', body: { stretches: stretchesOf(planned.value!.placed, info), version: data.value!.version } })
-      data.value = { ...data.value!, ...state }
+      data.value = { ...data.value!, ...state, settings: settings.value }
       await loadPublished()
       return ''
     }
     catch (error) {
       const { faults = [], message, current } = error as ApiError
-      if (current) data.value = { ...data.value!, ...current as ProgrammeState }
+      if (current) receive(current as ProgrammeState)
       return faults.length > 0 ? faults.map(({ message }) => `It ${message}.`).join(' ') : message
     }
   }

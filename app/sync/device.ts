@@ -1,6 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import type { Catalogue, Job, LogEntry, Wall } from '~~/core/job'
 import type { KeptDrawing } from '~~/core/plan/drawn'
+import type { Settings } from '~~/core/programme'
 import type { Frozen } from '~~/core/revision'
 
 /** A wall as the server has it: the job with only this wall and its log, and which version of it that is. */
@@ -45,6 +46,18 @@ export interface UnsentPhoto { name: string, site: string, blob: Blob, refused?:
  */
 export interface KeptRevision { id: string, key: string, site: string, wall: string, frozen: Frozen, unsent?: number }
 
+/** The key of what was changed in the firm's programme: there is one. */
+export const PROGRAMME = 'programme'
+
+/** The programme's settings as the server has them, and which version of them that is. */
+export interface SettingsState { settings: Settings, version: number }
+
+/**
+ * Settings of the programme with changes that the server does not have yet: the version and the settings that they
+ * were made from, and why they wait for whoever made them.
+ */
+export interface SettingsChange extends SettingsState { key: typeof PROGRAMME, base: Settings, refused?: string }
+
 /** What a wall is drawn by until its plan has been calculated. */
 export interface KeptPlan extends KeptDrawing { key: string }
 
@@ -56,12 +69,14 @@ export class Device extends Dexie {
   declare photos: Table<UnsentPhoto, string>
   declare revisions: Table<KeptRevision, string>
   declare plans: Table<KeptPlan, string>
+  declare settings: Table<SettingsChange, string>
 
   constructor(name = 'wide-trellis') {
     super(name)
     this.version(1).stores({ seen: 'key, seenAt', designs: 'key', entries: '++n, key', photos: 'name' })
     this.version(2).stores({ revisions: 'id, key, unsent' })
     this.version(3).stores({ plans: 'key' })
+    this.version(4).stores({ settings: 'key' })
   }
 }
 

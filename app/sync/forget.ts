@@ -21,8 +21,9 @@ export async function forgetPlans(name: string): Promise<void> {
 
 /** How much this device keeps that the server does not have. */
 export async function countUnsent(device: Device): Promise<number> {
-  const [entries, designs, photos] = await Promise.all([device.entries.count(), device.designs.count(), device.photos.count()])
-  return entries + designs + photos
+  const { entries, designs, photos, settings } = device
+  const counts = await Promise.all([entries, designs, photos, settings].map(table => table.count()))
+  return counts.reduce((sum, count) => sum + count, 0)
 }
 
 /** Takes everything of a firm off this device, what it has not sent included. */

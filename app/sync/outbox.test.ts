@@ -53,6 +53,7 @@ class Standin implements Server {
     }) })
   }
 
+  saveSettings: Server['saveSettings'] = change => Promise.resolve(change)
   addRevision: Server['addRevision'] = ({ id }) => Promise.resolve(this.ask(`frozen ${id}`))
   addPhoto: Server['addPhoto'] = ({ name }) => Promise.resolve(this.ask(`photo ${name}`))
 }

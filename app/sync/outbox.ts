@@ -1,11 +1,14 @@
 import { merge, same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
 import { ApiError } from '../utils/api'
+import type { Settings } from '~~/core/programme'
 import type { Frozen } from '~~/core/revision'
 import {
-  noteSeen, wallKey, type DesignChange, type Device, type KeptRevision, type ServerWall, type UnsentEntry,
+  noteSeen, PROGRAMME, wallKey, type DesignChange, type Device, type KeptRevision, type ServerWall, type SettingsState,
+  type UnsentEntry,
 } from './device'
 import { DesignSender } from './designSender'
 import { afterFailure, reasonOf, type Server } from './sending'
+import { SettingsSender } from './settingsSender'
 
 /** How it stands with the connection, with the server, and with this device's storage. */
 export interface OutboxState {
@@ -18,6 +21,8 @@ export interface OutboxState {
   setAside?: string[]
   /** A wall whose last change was laid on what another person had saved, until it is changed again. */
   merged?: { key: string, by: string }
+  /** How the server has the programme's settings, since they were sent from here. */
+  programme?: SettingsState
   /** The device's store cannot be written: it has no room left, or the browser keeps nothing for this page. */
   store?: 'full' | 'denied'
 }
@@ -51,6 +56,7 @@ export class Outbox {
   private again = false
   private closed = false
   private readonly designs: DesignSender
+  private readonly settings: SettingsSender
 
   constructor(
     readonly device: Device,
@@ -60,6 +66,10 @@ export class Outbox {
     this.designs = new DesignSender(device, server, {
       again: () => { this.again = true },
       merged: (key, by) => this.set({ merged: { key, by } }),
+    })
+    this.settings = new SettingsSender(device, server, {
+      again: () => { this.again = true },
+      saved: programme => this.set({ programme }),
     })
   }
 
@@ -153,6 +163,35 @@ export class Outbox {
     return wall
   }
 
+  /**
+   * Keeps the change of the programme's settings from `before` to `after`, laid on whatever another tab did to them
+   * meanwhile.
+   *
+   * @param from what the server had when it was made
+   */
+  async changeSettings(from: SettingsState, before: Settings, after: Settings): Promise<void> {
+    const { settings } = this.device
+    await this.write(() =>
+      this.device.transaction('rw', settings, async () => {
+        const change = await settings.get(PROGRAMME)
+        const { base, version } = change ?? { base: from.settings, version: from.version }
+        const now = merge(before, after, change?.settings ?? base)
+        await settings.put({ key: PROGRAMME, base, version, settings: now })
+      }),
+    )
+    await this.send()
+  }
+
+  /** Sends settings again that the server refused, or gives them up. */
+  async resendSettings(): Promise<void> {
+    await this.device.settings.where({ key: PROGRAMME }).modify(change => Reflect.deleteProperty(change, 'refused'))
+    void this.send()
+  }
+
+  async giveUpSettings(): Promise<void> {
+    await this.device.settings.delete(PROGRAMME)
+  }
+
   /** Resolves a conflict: from now on the wall is `wall`, made from the version that the other saved. */
   async resolveConflict(site: string, theirs: ServerWall, wall: Wall, models: Partial<Catalogue>): Promise<void> {
     const key = wallKey(site, wall.id)
@@ -213,6 +252,7 @@ export class Outbox {
             ...(await this.sendRevisions()),
             ...(await this.sendEntries()),
             ...(await this.designs.send()),
+            ...(await this.settings.send()),
           ]
           if (troubles.length > 0 && !this.again) throw troubles[0]
         }

@@ -1,6 +1,6 @@
 import type { LogEntry, Wall } from '~~/core/job'
 import { ApiError } from '../utils/api'
-import type { DesignChange, KeptRevision, ServerWall, UnsentPhoto } from './device'
+import type { DesignChange, KeptRevision, ServerWall, SettingsState, UnsentPhoto } from './device'
 
 /** What the server says of a saved wall: its version, and the wall where it is kept otherwise than it was sent. */
 export type Saved = Pick<ServerWall, 'version' | 'savedAt' | 'savedBy'> & { wall?: Wall }
@@ -21,6 +21,7 @@ export interface Server {
   }>
   addPhoto: (photo: UnsentPhoto) => Promise<unknown>
   addRevision: (revision: KeptRevision) => Promise<unknown>
+  saveSettings: (change: SettingsState) => Promise<SettingsState>
 }
 
 /** A refusal in words: every fault with its place, or what was said. */

@@ -10,4 +10,5 @@ export const server: Server = {
   addEntries: (site, wall, entries) => api(`${at(site, wall)}/log`, { method: 'POST', body: { entries } }),
   addPhoto: ({ site, blob }) => sendPhoto(site, blob),
   addRevision: ({ site, wall, frozen }) => api(`${at(site, wall)}/revisions`, { method: 'POST', body: frozen }),
+  saveSettings: ({ settings, version }) => api('/programme', { method: 'PUT', body: { settings, version } }),
 }

@@ -1,30 +1,41 @@
 import { liveQuery } from 'dexie'
 import { createGlobalState, useEventListener } from '@vueuse/core'
-import { Device, type DesignChange, type UnsentEntry, type UnsentPhoto } from './device'
+import { Device, type DesignChange, type SettingsChange, type UnsentEntry, type UnsentPhoto } from './device'
 import { bringInDrafts, dropDraft, type BrokenDraft } from './drafts'
 import { Outbox, type OutboxState } from './outbox'
 import { server } from './server'
 import { deviceNameOf } from '~/stores/session'
 
 /** What is still to be sent from this device, and what of it was set aside. */
-interface Waiting { count: number, entries: UnsentEntry[], photos: UnsentPhoto[], designs: DesignChange[] }
+interface Waiting {
+  count: number
+  entries: UnsentEntry[]
+  photos: UnsentPhoto[]
+  designs: DesignChange[]
+  settings: SettingsChange[]
+}
 
 /** The one outbox of the application, and how it stands; it sends whatever page is open. */
 export const useOutbox = createGlobalState(() => {
-  const state = ref<OutboxState>({ sending: false, offline: false })
-  const waiting = shallowRef<Waiting>({ count: 0, entries: [], photos: [], designs: [] })
+  const state = shallowRef<OutboxState>({ sending: false, offline: false })
+  const waiting = shallowRef<Waiting>({ count: 0, entries: [], photos: [], designs: [], settings: [] })
   /** What an earlier version kept here that cannot be read. */
   const broken = shallowRef<BrokenDraft[]>([])
   const { firm } = useSessionStore()
   const device = new Device(firm ? deviceNameOf(firm) : undefined)
   const outbox = new Outbox(device, server, (now) => { state.value = now })
   liveQuery(async (): Promise<Waiting> => {
-    const [designs, entries, photos] = await Promise.all([device.designs.toArray(), device.entries.toArray(), device.photos.toArray()])
+    const [designs, entries, photos, settings] = await Promise.all([
+      device.designs.toArray(), device.entries.toArray(), device.photos.toArray(), device.settings.toArray(),
+    ])
     const isWaiting = ({ refused }: { refused?: string }) => refused === undefined
     const isRefused = (thing: { refused?: string }) => !isWaiting(thing)
     return {
-      count: designs.filter(change => isWaiting(change) && !change.conflict).length + entries.filter(isWaiting).length + photos.filter(isWaiting).length,
-      entries: entries.filter(isRefused), photos: photos.filter(isRefused), designs: designs.filter(isRefused),
+      count: [designs.filter(({ conflict }) => !conflict), entries, photos, settings].flat().filter(isWaiting).length,
+      entries: entries.filter(isRefused),
+      photos: photos.filter(isRefused),
+      designs: designs.filter(isRefused),
+      settings: settings.filter(isRefused),
     }
   }).subscribe({ next: (now) => { waiting.value = now }, error: error => outbox.cannotKeep(error) })
   device.open().catch(error => outbox.cannotKeep(error))
@@ -33,9 +44,14 @@ export const useOutbox = createGlobalState(() => {
     broken.value = found
     void outbox.send()
   }, () => {})
+  /** How much of it waits for a person. */
+  const rejected = computed(() => {
+    const { entries, photos, designs, settings } = waiting.value
+    return [entries, photos, designs, settings, broken.value].reduce((sum, { length }) => sum + length, 0)
+  })
   function drop(draft: BrokenDraft) {
     dropDraft(draft)
     broken.value = broken.value.filter(other => other !== draft)
   }
-  return { device, outbox, state, waiting, broken, drop, ready }
+  return { device, outbox, state, waiting, broken, rejected, drop, ready }
 })

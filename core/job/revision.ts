@@ -18,6 +18,7 @@ export const revisionSchema = group({
   id: name('SHA-256 of the canonical JSON of everything else in it; named by the log entry that issued it'),
   program: name('Program version'),
   after: text('Id of the previous revision, from which changes were kept to a minimum'),
+  tag: text('What the ids of its new holes end in, which no other device makes'),
   names: list(name(), LIMITS.log, 'Ids that holes had in earlier revisions and not in this one'),
   site: group({ id: name(), name: text(), units: must(oneOf(['metric', 'imperial'])) }),
   wall: whole({ id: name() }).required('is missing').meta({ label: 'The wall at issue' }),

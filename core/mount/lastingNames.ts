@@ -1,5 +1,5 @@
 import type { AsBuilt } from '../log'
-import { holeId } from './made'
+import { holeId, isHoleIn, numberOfHole } from './holeId'
 import type { MountedCell } from './position'
 
 const apart = (a: { x: number, y: number }, b: { x: number, y: number }) => Math.hypot(a.x - b.x, a.y - b.y)
@@ -7,15 +7,12 @@ const apart = (a: { x: number, y: number }, b: { x: number, y: number }) => Math
 /** A hole that is nearer to an issued one than a tape shows is that one, mm. */
 const SAME = 0.5
 
-/** The number at the end of a hole's id, by which people call it. */
-export const numberOfHole = (id: string): number => Number(/-(\d+)$/.exec(id)?.[1] ?? 0)
-
 interface Named { id: string, screen: string, row: string, x: number, y: number }
 
 /** Whose hole one is that was drilled and not issued, by the name under which it was drilled. */
 function placeOf(id: string, cells: MountedCell[]): Omit<Named, 'x' | 'y'> | undefined {
   for (const { id: screen, holes } of cells) {
-    const row = holes.map(hole => hole.row).find(row => id === holeId(screen, row, numberOfHole(id)))
+    const row = holes.map(hole => hole.row).find(row => isHoleIn(screen, row, id))
     if (row !== undefined) return { id, screen, row }
   }
   return undefined
@@ -62,8 +59,9 @@ export function withLastingNames(array: string, cells: MountedCell[], built: AsB
     ...known.map(({ id }) => id), ...built.issued?.names ?? [], ...built.holes.map(({ hole }) => hole),
   ])
   const fresh = (screen: string, row: string): string => {
+    const numbers = new Set([...used].filter(id => isHoleIn(screen, row, id)).map(numberOfHole))
     let n = 1
-    while (used.has(holeId(screen, row, n))) n++
+    while (numbers.has(n)) n++
     return holeId(screen, row, n)
   }
   return cells.map(({ holes, ...cell }) => ({ ...cell, holes: holes.map((hole) => {

@@ -4,6 +4,7 @@ import { clip, liesIn, subtract, union } from '../intervals'
 import type { Mount } from '../job'
 import { isAt, type AsBuilt, type MadeHole } from '../log'
 import { words } from '../units'
+import { holeId, isHoleIn, numberOfHole } from './holeId'
 import type { Hole } from './position'
 
 /**
@@ -12,9 +13,6 @@ import type { Hole } from './position'
  */
 export interface Pin { made: (MadeHole & { row: string })[], x: Interval[], y: Interval[] }
 
-/** The id of a hole of a plate: its screen's, its row of slots, and its number there. */
-export const holeId = (screen: string, row: string, number: number): string => `${screen}-${row}-${number}`
-
 const EVERYWHERE: Interval = { from: -1e7, to: 1e7 }
 /** How far a screw may stand off the middle of its slot's height, mm. */
 const PLAY = 1
@@ -22,8 +20,7 @@ const PLAY = 1
 /** The holes of a screen's plate in the log, each with its row. */
 function madeFor(screen: string, mount: Mount, { holes }: AsBuilt): Pin['made'] {
   if (holes.length === 0) return []
-  const rowOf = (id: string) => mount.needs.rows.find(row =>
-    id.startsWith(`${screen}-${row}-`) && /^\d+$/.test(id.slice(screen.length + row.length + 2)))
+  const rowOf = (id: string) => mount.needs.rows.find(row => isHoleIn(screen, row, id))
   return holes.flatMap((made) => {
     const row = rowOf(made.hole)
     return row === undefined ? [] : [{ ...made, row }]
@@ -85,8 +82,10 @@ export function withMade(holes: Hole[], screen: string, mount: Mount, centre: Po
       const slot = mount.plate.slots.findIndex(slot => slot.row === row && liesIn({ from: centre.x + slot.x1 - 1e-6, to: centre.x + slot.x2 + 1e-6 }, x))
       kept.push({ ...rest, ...slot >= 0 && { slot }, x, y, ...at(x, y), id, made: result })
     }
-    const taken = new Set(kept.map(({ id }) => id))
-    const free = Array.from({ length: mount.needs.members }, (_, n) => holeId(screen, row, n + 1)).filter(id => !taken.has(id))
+    const taken = new Set(kept.map(({ id }) => numberOfHole(id)))
+    const free = Array.from({ length: mount.needs.members }, (_, n) => n + 1)
+      .filter(number => !taken.has(number))
+      .map(number => holeId(screen, row, number))
     // What is known of a hole is known by the name that it has now.
     const others = marked(
       planned.sort((a, b) => a.x - b.x).map((hole, n) => ({ ...hole, id: free[n] ?? hole.id })),

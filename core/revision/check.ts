@@ -1,17 +1,21 @@
 import { idOfFrozen, rulesFaults, schemaFaults, revisionSchema, wallFaults, type Fault } from '../job'
-import { issuedOf, NOTHING_BUILT } from '../log'
+import { issuedOf, NOTHING_BUILT, type AsBuilt } from '../log'
 import { planWall } from '../plan'
 import { textToString } from '../units'
 import type { Frozen } from './frozen'
+import { idsAtIssue } from './issueNames'
 import { storedOf } from './stored'
 
 /** Two figures of one plan, calculated here and there: the last bits of a double may differ, mm. */
 const SAME = 0.01
 
 /** Where what was frozen has another hole than its own wall gives. */
-function unlike({ plan }: Frozen, planned: ReturnType<typeof planWall>): Fault[] {
-  const holesOf = (arrays: Frozen['plan']['arrays']) => new Map(arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes.map(hole => [hole.id, hole] as const))))
-  const [given, found] = [holesOf(plan.arrays), holesOf(planned.arrays)]
+function unlike({ plan, tag }: Frozen, planned: ReturnType<typeof planWall>, built: AsBuilt): Fault[] {
+  const names = idsAtIssue(planned, built, tag)
+  const holesOf = (arrays: Frozen['plan']['arrays']) =>
+    arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes))
+  const given = new Map(holesOf(plan.arrays).map(hole => [hole.id, hole]))
+  const found = new Map(holesOf(planned.arrays).map(hole => [names.get(hole.id) ?? hole.id, hole]))
   const differs = given.size !== found.size || [...given].some(([id, { x, y }]) => {
     const other = found.get(id)
     return !other || Math.hypot(other.x - x, other.y - y) > SAME
@@ -38,6 +42,6 @@ export function frozenFaults(given: unknown, previous?: Frozen): Fault[] {
   const stops = planned.findings.filter(({ severity }) => severity === 'stop')
   return [
     ...stops.map(({ message }) => ({ path: '$.plan', message: `has a stop: ${textToString(message, frozen.site.units)}` })),
-    ...unlike(frozen, planned),
+    ...unlike(frozen, planned, built),
   ]
 }

@@ -2,6 +2,7 @@ import { arraysOf, idOfFrozen, type Job, type PlanContext, type Site, type Wall 
 import { holeIdsOf, type AsBuilt } from '../log'
 import type { WallPlan } from '../plan'
 import { PROGRAM } from '../program'
+import { idsAtIssue } from './issueNames'
 
 /** What of a wall's plan is frozen: all that sheets, templates and the run of work are made from. */
 export type FrozenPlan = Pick<WallPlan, 'id' | 'members' | 'coursing' | 'relief' | 'arrays' | 'wiring' | 'marking' | 'dead' | 'hanging' | 'findings' | 'piece'>
@@ -20,6 +21,8 @@ export interface Frozen extends PlanContext {
   program: string
   /** The revision before it, from which as little as could be was changed. */
   after?: string
+  /** What the names of its new holes end in, which no other device makes. */
+  tag?: string
   /** Names that holes had in earlier revisions and not in this one: none of them is used again. */
   names?: string[]
   site: Pick<Site, 'id' | 'name' | 'units' | 'zone'>
@@ -41,20 +44,23 @@ function wallOf({ revisions: _, ...wall }: Wall): Wall {
  *
  * @param plan the plan of this very wall
  * @param after the revision before it
+ * @param tag what names of new holes end in; without it they are as the plan has them
  */
 export function freeze(
   wall: Wall,
   { catalogue, rules, site }: Pick<Job, 'catalogue' | 'rules' | 'site'>,
   { holes, dead, disputed, checked, hung, overrides, issued }: AsBuilt,
   plan: WallPlan,
-  after?: string,
+  { after, tag }: Pick<Frozen, 'after' | 'tag'> = {},
 ): Frozen {
+  const names = idsAtIssue(plan, { issued, holes, dead, disputed }, tag)
   const planned = new Set(holeIdsOf(plan))
   const earlier = (issued?.names ?? []).filter(name => !planned.has(name))
   const told = JSON.parse(
     JSON.stringify({
       program: PROGRAM,
       ...(after !== undefined && { after }),
+      ...(tag !== undefined && { tag }),
       ...(earlier.length > 0 && { names: earlier }),
       site: { id: site.id, name: site.name, units: site.units, ...(site.zone !== undefined && { zone: site.zone }) },
       wall: wallOf(wall),
@@ -70,6 +76,8 @@ export function freeze(
       },
       plan: planOf(plan),
     }),
+    // A hole is named in marks, steps and findings too.
+    (_, value: unknown) => typeof value === 'string' ? names.get(value) ?? value : value,
   ) as Omit<Frozen, 'id'>
   return { id: idOfFrozen(told), ...told }
 }

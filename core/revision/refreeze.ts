@@ -18,7 +18,9 @@ export function withFrozen(job: Job): Job {
       continue
     }
     const built = asBuilt(log, wall)
-    const frozen = freeze(wall, { ...job, rules: contextOf(job).rules }, built, planWall(wall, contextOf(job), built), built.issued?.id)
+    const plan = planWall(wall, contextOf(job), built)
+    const after = built.issued && { after: built.issued.id }
+    const frozen = freeze(wall, { ...job, rules: contextOf(job).rules }, built, plan, after)
     walls.set(wall.id, { ...wall, revisions: [...wall.revisions ?? [], storedOf(frozen)] })
     log.push({ ...entry, frozen: frozen.id })
   }

@@ -3,8 +3,7 @@ import { CloudUpload } from 'lucide-vue-next'
 import { useOutbox } from '~/sync/useOutbox'
 
 /** What this device has still to send, whatever page is open. */
-const { state, waiting, broken } = useOutbox()
-const refused = computed(() => waiting.value.entries.length + waiting.value.photos.length + waiting.value.designs.length + broken.value.length)
+const { state, waiting, rejected } = useOutbox()
 const STORE = { full: 'This device’s storage is full', denied: 'This browser blocks storage for this page' } as const
 </script>
 
@@ -18,5 +17,5 @@ const STORE = { full: 'This device’s storage is full', denied: 'This browser b
   <p v-if="state.setAside?.length" class="max-w-md rounded bg-caution-wash px-2 py-1 text-xs text-ink" role="status" data-testid="waits-for-planner" :title="state.setAside.join('. ')">
     {{ state.setAside.length === 1 ? '1 entry was' : `${state.setAside.length} entries were` }} sent and wait{{ state.setAside.length === 1 ? 's' : '' }} for a planner’s approval
   </p>
-  <LazyRefusedList v-if="refused > 0" />
+  <LazyRefusedList v-if="rejected > 0" />
 </template>

@@ -10,8 +10,7 @@ import { useOutbox } from '~/sync/useOutbox'
  * What the server refused of what was done on this device, and what nobody can read of it, with the reasons: to mend,
  * to send again, to save as a file or to give up.
  */
-const { outbox, waiting, broken, drop } = useOutbox()
-const count = computed(() => waiting.value.entries.length + waiting.value.photos.length + waiting.value.designs.length + broken.value.length)
+const { outbox, waiting, broken, rejected, drop } = useOutbox()
 const mending = ref<number>()
 function resend(unsent: UnsentEntry, entry?: LogEntry) {
   mending.value = undefined
@@ -23,7 +22,7 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
 <template>
   <Popover class="relative">
     <PopoverButton class="flex h-9 items-center gap-1 rounded bg-stop-wash px-2 text-xs font-semibold text-stop" data-testid="set-aside">
-      <TriangleAlert class="size-4" aria-hidden="true" /> {{ count }} rejected
+      <TriangleAlert class="size-4" aria-hidden="true" /> {{ rejected }} rejected
     </PopoverButton>
     <PopoverPanel class="fixed inset-x-2 top-14 z-20 max-h-[70vh] overflow-y-auto md:absolute md:inset-x-auto md:top-full md:right-0 md:mt-1 md:w-96 border border-hair bg-board p-3 text-sm text-ink shadow-lg">
       <p class="font-semibold">
@@ -36,7 +35,8 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
             {{ entry.refused }}
           </p>
           <MendEntry v-if="mending === entry.n" :entry="entry.entry" @mended="resend(entry, $event)" @cancel="mending = undefined" />
-          <span v-else class="mt-1 flex gap-2">
+          <span v-else class="mt-1 flex flex-wrap gap-2">
+            <ReissueButton v-if="entry.entry.kind === 'issued'" :unsent="entry" @reissued="resend(entry, $event)" />
             <button type="button" class="press !px-2" @click="mending = entry.n">Edit entry</button>
             <button type="button" class="press !px-2" @click="resend(entry)">Send again</button>
             <button type="button" class="press !px-2" @click="outbox.giveUp(entry)">Discard</button>
@@ -50,6 +50,16 @@ const saveDesign = ({ id, wall }: DesignChange) => saveText(`${id}-not-saved.jso
           <span class="mt-1 flex gap-2">
             <button type="button" class="press !px-2" @click="saveDesign(change)">Save as file</button>
             <button type="button" class="press !px-2" @click="outbox.giveUpDesign(change)">Discard changes</button>
+          </span>
+        </li>
+        <li v-for="change in waiting.settings" :key="change.key" class="border-l-4 border-stop pl-2" data-testid="refused-settings">
+          <p>Changes to <NuxtLink to="/programme" class="underline">the programme</NuxtLink></p>
+          <p class="text-stop">
+            {{ change.refused }}
+          </p>
+          <span class="mt-1 flex gap-2">
+            <button type="button" class="press !px-2" @click="outbox.resendSettings()">Send again</button>
+            <button type="button" class="press !px-2" @click="outbox.giveUpSettings()">Discard changes</button>
           </span>
         </li>
         <li v-for="photo in waiting.photos" :key="photo.name" class="border-l-4 border-stop pl-2">
