@@ -1,4 +1,5 @@
 import type { Fault } from './fault'
+import type { LogEntry } from '../log/entry'
 import type { Job } from './job'
 import type { Wall } from './wall'
 
@@ -27,8 +28,18 @@ export function simulatedFaults(after: Pick<Wall, 'evidence'>, before: Pick<Wall
   )
 }
 
+/** Whether an entry of the log holds readings of a simulated gauge. */
+export function isSimulatedEntry(entry: unknown): boolean {
+  const { kind, simulated } = (entry ?? {}) as { kind?: unknown, simulated?: unknown }
+  return kind === 'seams' && simulated === true
+}
+
+/** What excludes an entry of simulated readings: nothing is taken out of a log. */
+const exclusionOf = ({ id, at, wall }: LogEntry): LogEntry =>
+  ({ id: `${id}-excluded`, at, by: 'import', wall, kind: 'correction', corrects: id, note: EXCLUDED })
+
 /** A job as a real site takes it in: no demo, and readings of simulated instruments excluded. */
-export function asReal<Of extends Pick<Job, 'site' | 'walls'>>(job: Of): Of {
+export function asReal<Of extends Pick<Job, 'site' | 'walls' | 'log'>>(job: Of): Of {
   const { demo: _, ...site } = job.site
   const walls = job.walls.map(wall =>
     wall.evidence?.some(({ simulated }) => simulated)
@@ -40,5 +51,7 @@ export function asReal<Of extends Pick<Job, 'site' | 'walls'>>(job: Of): Of {
         }
       : wall,
   )
-  return { ...job, site, walls }
+  const corrected = new Set(job.log.flatMap(entry => entry.kind === 'correction' ? [entry.corrects] : []))
+  const simulated = job.log.filter(entry => isSimulatedEntry(entry) && !corrected.has(entry.id))
+  return { ...job, site, walls, log: [...job.log, ...simulated.map(exclusionOf)] }
 }

@@ -59,8 +59,9 @@ describe('two people who issue apart', () => {
     const faults = frozenFaults(JSON.parse(JSON.stringify(mine.frozen)), built.frozen)
     expect(faults.filter(({ message }) => !message.startsWith('has a stop'))).toEqual([])
     // Under another letter, after the other's, they are what they were; planned anew they still are.
-    const log: LogEntry[] = [built.entry, { ...built.entry, id: 'i2', revision: 'B', frozen: theirs.frozen.id },
-      { ...built.entry, id: 'i3', revision: 'C', frozen: mine.frozen.id }]
+    const as = (id: string, revision: string, frozen: string): LogEntry =>
+      ({ id, at: '2026-11-12T09:00:00Z', by: 'Isla', wall: wall.id, kind: 'issued', revision, frozen })
+    const log = [built.entry, as('i2', 'B', theirs.frozen.id), as('i3', 'C', mine.frozen.id)]
     const revisions = [built.frozen, theirs.frozen, mine.frozen].map(storedOf)
     const now = { ...mine.changed, revisions }
     expect(holesOf(planWall(now, job, asBuilt(log, now)).arrays).map(({ id }) => id).sort())
@@ -79,7 +80,7 @@ describe('two people who issue apart', () => {
       kind: 'hole',
       result: 'hit',
     } as const
-    const built = asBuilt([{ ...entry, hole: hole!.id, x: hole!.x, y: hole!.y }], wall)
+    const built = asBuilt([{ ...entry, hole: hole!.id, x: hole!.x, y: hole!.y }], wall!)
     const { plan } = freeze(wall!, job, built, planWall(wall!, job, built), { tag: 'aaaaaa' })
     const ids = holesOf(plan.arrays).map(({ id }) => id)
     expect(ids.filter(id => !id.endsWith('-aaaaaa'))).toEqual([hole!.id])

@@ -1,7 +1,7 @@
 import { findingKind } from '../../core/findings'
 import { actionOfEntry, settlesAnothers, type Action } from '../../core/people'
 import { isHoleOf } from '../../core/hang'
-import { LIMITS, logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
+import { isSimulatedEntry, LIMITS, logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
 import { asBuilt, type EntryKind, type EntryOf } from '../../core/log'
 import { nextRevision, type Frozen } from '../../core/revision'
 import type { Author } from '../accounts/authorship'
@@ -11,7 +11,7 @@ import { appendEntries, entriesOf, entryOfId, lengthOfLog } from './logRows'
 import { fieldsOf } from '../utils/fields'
 import { asideOf, keepAside, resolveAside } from './setAside'
 import { isHandedOver } from './closed'
-import { siteRow, type SiteRow } from './siteRows'
+import { siteDocument, siteRow, type SiteRow } from './siteRows'
 import { revisionText } from './revisions'
 import { wallDocument } from './wallRows'
 
@@ -108,6 +108,9 @@ function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): Want
  * make it
  */
 function addEntry(db: Database, site: SiteRow, wall: Wall, author: Author, given: unknown, receivedAt: string): LogEntry | Waiting {
+  if (isSimulatedEntry(given) && !siteDocument(db, site).site.demo) {
+    throw validationError([{ path: '$.simulated', message: 'marks readings of a simulated gauge, which no real wall has' }])
+  }
   const { action, place, settles } = wantedOf(db, site, wall, given)
   const authored = author(given, action, place, receivedAt)
   if (authored.verdict === 'refused') throw apiError(403, 'not-yours', `This entry ${authored.reason}.`)

@@ -27,7 +27,8 @@ export const useGauge = createSharedComposable(() => {
     if (event.kind !== 'gap' && event.kind !== 'step' && event.kind !== 'roll') return
     const value = event.kind === 'roll' ? event.mmPerM : event.mm
     last.value = event.kind === 'roll' ? `level ${quantity(value, 'mm/m')}` : `${event.kind} ${showThin(value)}`
-    if (kinds.value.includes(event.kind)) put(event.kind === 'roll' ? typed(value, 'mm/m') : `${value} mm`, event.kind)
+    if (!kinds.value.includes(event.kind)) return
+    put(event.kind === 'roll' ? typed(value, 'mm/m') : `${value} mm`, event.kind, true)
   }
   async function connect(id: string) {
     stop?.()

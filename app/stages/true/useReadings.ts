@@ -7,7 +7,9 @@ import { wallKey } from '~/sync/device'
 export type Place = { key: string, label: string } & ({ between: [string, string], end: End, target: number } | { screen: string })
 /** What is read at a place. */
 export type ReadingKind = 'gap' | 'step' | 'roll'
-type Typed = Partial<Record<ReadingKind, string>>
+/** What is typed at a place; `simulated` where a practice instrument read any of it. */
+type Typed = Partial<Record<ReadingKind, string>> & { simulated?: true }
+const KINDS: ReadingKind[] = ['gap', 'step', 'roll']
 
 const said = (name: string) => name.toUpperCase().replace('C', ' C')
 export const isSeam = (place: Place): place is Extract<Place, { end: End }> => 'end' in place
@@ -60,12 +62,14 @@ export const useReadings = createSharedComposable(() => {
   const place = computed(() => places.value[index.value])
   const kinds = computed<ReadingKind[]>(() => !place.value || isSeam(place.value) ? ['gap', 'step'] : ['roll'])
   const now = computed(() => (place.value && typed.value[place.value.key]) ?? {})
-  const entered = computed(() => places.value.filter(({ key }) => Object.values(typed.value[key] ?? {}).some(Boolean)).length)
+  const entered = computed(() => places.value.filter(({ key }) => KINDS.some(kind => typed.value[key]?.[kind])).length)
   watch(arrayKey, () => goTo(0))
   watch(kinds, (can) => { if (!can.includes(field.value)) field.value = can[0]! }, { immediate: true })
 
-  function put(text: string, kind = field.value) {
-    if (place.value) typed.value = { ...typed.value, [place.value.key]: { ...now.value, [kind]: text } }
+  function put(text: string, kind = field.value, simulated?: true) {
+    if (!place.value) return
+    const said: Typed = { ...now.value, [kind]: text, ...simulated && { simulated } }
+    typed.value = { ...typed.value, [place.value.key]: said }
   }
   /** What is typed as mm, or mm/m; why it cannot be is said beside it. */
   function read(text: string, kind: ReadingKind, at = place.value): { value?: number, wrong?: string } {
@@ -114,7 +118,9 @@ export const useReadings = createSharedComposable(() => {
   }
   /** Everything that was typed, as an entry has it; or the first that cannot be, which is gone to. */
   function all() {
-    const readings = places.value.flatMap((place, n) => (Object.entries(typed.value[place.key] ?? {}) as [ReadingKind, string][]).flatMap(([kind, text]) => {
+    const readings = places.value.flatMap((place, n) => KINDS.flatMap((kind) => {
+      const text = typed.value[place.key]?.[kind]
+      if (text === undefined) return []
       const { value, wrong } = read(text, kind, place)
       const no = wrong ?? (isSeam(place) ? seamFault(screens.value, place.between, place.end) : undefined)
       return value === undefined && no === undefined ? [] : [{ place, n, kind, value: value ?? 0, no }]
@@ -125,7 +131,8 @@ export const useReadings = createSharedComposable(() => {
       return undefined
     }
     const seams = (of: ReadingKind) => readings.flatMap(({ place, kind, value }) => kind === of && isSeam(place) ? [{ between: [...place.between], end: place.end, mm: value }] : [])
-    return { gaps: seams('gap'), steps: seams('step'), rolls: readings.flatMap(({ place, value }) => isSeam(place) ? [] : [{ screen: place.screen, mmPerM: value }]) }
+    const simulated = readings.some(({ place }) => typed.value[place.key]?.simulated)
+    return { ...simulated && { simulated }, gaps: seams('gap'), steps: seams('step'), rolls: readings.flatMap(({ place, value }) => isSeam(place) ? [] : [{ screen: place.screen, mmPerM: value }]) }
   }
   function clear() {
     typed.value = {}

@@ -1,4 +1,4 @@
-import { figure, group, length, list, must, name, oneOf, text } from '../../job/fields'
+import { figure, flag, group, length, list, must, name, oneOf, text } from '../../job/fields'
 import { entry, MANY, round } from './entry'
 
 const between = () => must(list(must(text()), 2, 'The two screens')).min(2, 'must name two screens')
@@ -8,6 +8,7 @@ const end = () => must(oneOf(['top', 'bottom', 'left', 'right'], 'End of the sea
 export const seamsSchema = entry('seams', {
   array: name(),
   round: round(),
+  simulated: flag('Whether a simulated gauge read any of it; only a demo has such entries'),
   gaps: list(group({ between: between(), end: end(), mm: must(length()) }), MANY, 'Gaps at the ends of seams'),
   steps: list(
     group({ between: between(), end: end(), mm: must(length()) }), MANY,
