@@ -24,7 +24,9 @@ const units = ref<UnitSystem>('metric')
 const fault = ref('')
 async function create() {
   try {
-    const { id } = await api<{ id: string }>('/sites', { method: 'POST', body: { name: name.value, units: units.value } })
+    const { timeZone: zone } = Intl.DateTimeFormat().resolvedOptions()
+    const body = { name: name.value, units: units.value, zone }
+    const { id } = await api<{ id: string }>('/sites', { method: 'POST', body })
     await navigateTo(`/sites/${id}`)
   }
   catch (error) {

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Frozen } from '~~/core/revision'
 import { withNumbers, type LogEntry, type Wall } from '~~/core/job'
 import { exampleJob, exampleWall } from '~~/tests/fixtures/job'
 import { ApiError } from '../utils/api'
@@ -89,6 +90,24 @@ describe('the outbox', () => {
     expect(server.asked).toEqual(['photo a.png', 'log w1 l1 l2', 'log w2 l3', 'log w1 l4', 'wall w1 6400'])
     expect([await device.entries.count(), await device.designs.count(), await device.photos.count(), outbox.state.offline]).toEqual([0, 0, 0, false])
     expect((await device.seen.get('holm-point/w1'))!.state).toMatchObject({ version: 2, job: { walls: [{ width: 6400 }], log: [{ id: 'l1', seq: 1 }, { id: 'l2' }, { id: 'l4' }] } })
+  })
+
+  it('never sends an entry that issues before what was frozen, though both were kept while it was sending', async () => {
+    await begun()
+    const frozen = { id: 'f1' } as Frozen
+    const issued: LogEntry = { ...remark('i1'), kind: 'issued', revision: 'B', frozen: 'f1' } as LogEntry
+    const { addEntries } = server
+    let kept: Promise<void> | undefined
+    server.addEntries = async (...sent) => {
+      // It is issued while the hole before it is on its way.
+      kept ??= outbox.issue('holm-point', 'w1', frozen, issued).then(() => outbox.addEntry('holm-point', 'w1', remark('l2')))
+      await kept
+      return addEntries(...sent)
+    }
+    await outbox.addEntry('holm-point', 'w1', remark('l1'))
+    await idle()
+    await vi.waitFor(async () => expect(await device.entries.count()).toBe(0))
+    expect(server.asked).toEqual(['log w1 l1', 'frozen f1', 'log w1 i1 l2'])
   })
 
   it('is the same whatever answers are lost on the way', async () => {

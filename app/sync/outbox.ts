@@ -321,7 +321,8 @@ export class Outbox {
 
   /**
    * The entries that are next: the first that waits, of a wall that is not in trouble, and those after it that are of
-   * the same wall.
+   * the same wall. One that issues a revision waits until the server has what was frozen, which may have been kept just
+   * now; what comes after it on its wall waits with it.
    */
   private async nextEntries(inTrouble: Set<string>): Promise<UnsentEntry[]> {
     const waiting = await this.device.entries
@@ -329,7 +330,14 @@ export class Outbox {
       .filter(({ refused, key }) => refused === undefined && !inTrouble.has(key))
       .limit(AT_ONCE)
       .toArray()
-    const other = waiting.findIndex(({ key }) => key !== waiting[0]!.key)
+    const unsent = new Set(await this.device.revisions.orderBy('unsent').primaryKeys())
+    const isHeld = ({ entry }: UnsentEntry) => entry.kind === 'issued' && unsent.has(entry.frozen ?? '')
+    const held = waiting.find((each, n) => isHeld(each) && waiting.findIndex(({ key }) => key === each.key) === n)
+    if (held) {
+      inTrouble.add(held.key)
+      return this.nextEntries(inTrouble)
+    }
+    const other = waiting.findIndex(each => each.key !== waiting[0]!.key || isHeld(each))
     return other < 0 ? waiting : waiting.slice(0, other)
   }
 

@@ -6,7 +6,7 @@ import { planWall } from '../plan'
 import { arrange, orientDisplay } from './index'
 import { fitSource, hiddenPixels, pixelMap, pixelPitch } from './pixels'
 import { testPicture } from './testPicture'
-import { lostToSeams, massOf, powerOf, seamTolerance } from './totals'
+import { leastGap, lostToSeams, massOf, powerOf, seamTolerance } from './totals'
 import { angleUp, farthestViewer, nearestViewer, pictureOf, pixelsNotVisible } from './viewing'
 import { cases } from '../../tests/fixtures/soak'
 
@@ -134,5 +134,7 @@ describe('sums over an array', () => {
     expect(lostToSeams(lit(0, 101)).value).toBeCloseTo(1, 9)
     expect(seamTolerance({ ...d46, sizeTolerance: 0.4 })).toMatchObject({ worst: { value: 0.4 }, usual: { value: 0.4 / Math.SQRT2 } })
     expect(seamTolerance(d46)).toBeUndefined()
+    expect([0.4, 0.5, 0.51, 0].map(sizeTolerance => leastGap({ sizeTolerance }, 'metric'))).toEqual([0.5, 0.5, 1, 0])
+    expect(leastGap({ sizeTolerance: 0.4 }, 'imperial')).toBeCloseTo(25.4 / 32, 12)
   })
 })

@@ -1,5 +1,5 @@
 import type { Catalogue, Display, ScreenArray } from '../job'
-import { figure, words, type Figure, type Text } from '../units'
+import { figure, MM_PER_INCH, words, type Figure, type Text, type UnitSystem } from '../units'
 import type { Cell } from './cell'
 import { pictureOf } from './viewing'
 
@@ -41,6 +41,19 @@ export function powerOf(cells: Hanging[], catalogue: Pick<Catalogue, 'displays' 
     value: groups.reduce((sum, { count, display }) => sum + count * display.power![which], 0),
     unit: 'W',
   }])
+}
+
+/** What gaps are rounded up to, mm. */
+const GAP_STEP: Record<UnitSystem, number> = { metric: 0.5, imperial: MM_PER_INCH / 32 }
+
+/**
+ * The gap that a new grid begins with: the smallest round one that cases as large as their data sheet allows leave
+ * open; mm.
+ *
+ * @example leastGap({ sizeTolerance: 0.4 }, 'metric') // 0.5
+ */
+export function leastGap({ sizeTolerance = 0 }: Pick<Display, 'sizeTolerance'>, units: UnitSystem): number {
+  return Math.max(0, Math.ceil(sizeTolerance / GAP_STEP[units] - 1e-9)) * GAP_STEP[units]
 }
 
 /** Share of the whole picture's area, edge to edge, that no screen lights. */

@@ -361,19 +361,23 @@ function failedHoles({ wall, plan, issued, built, catalogue, log }: HandedOver, 
     labels(hole), show(x), show(y), RESULT_NAMES[result],
     [note, found.has(hole) && `found: ${found.get(hole)}`, fills.get(entry)].filter(Boolean).join('; '), by, day(at),
   ])
+  const again = built.filled.map(({ hole, x, y, result, note, by, at }) => [
+    labels(hole), show(x), show(y), RESULT_NAMES[result],
+    [note, 'filled and drilled again in its place'].filter(Boolean).join('; '), by, day(at),
+  ])
   const disputed = built.disputed.map(({ hole, results }): Block => ({
     text: `${labels(hole)} is disputed: ${results.map(resultBy(day)).join('; ')}. It is not counted as drilled.`,
   }))
-  if (failed.length + disputed.length === 0) return [{ heading: 'Failed holes' }, { text: 'None.' }]
+  if (failed.length + again.length + disputed.length === 0) return [{ heading: 'Failed holes' }, { text: 'None.' }]
   const table: Block = {
     columns: [
       { title: 'Hole', share: 0.16 }, { title: 'From wall left', share: 0.1, figures: true },
       { title: 'above floor', share: 0.1, figures: true }, { title: 'Result', share: 0.1 },
       { title: 'Note and filling', share: 0.34 }, { title: 'By', share: 0.1 }, { title: 'Date', share: 0.1 },
     ],
-    rows: failed,
+    rows: [...failed, ...again],
   }
-  return [{ heading: 'Failed holes' }, ...failed.length > 0 ? [table] : [], ...disputed]
+  return [{ heading: 'Failed holes' }, ...table.rows.length > 0 ? [table] : [], ...disputed]
 }
 
 /** Holes by fastener, bit and depth. */

@@ -55,7 +55,7 @@ const about = ({ hole }: MadeHole) => ({ stage: 'hang', subject: { kind: 'hole',
 
 const DRILL_AGAIN: Text = [
   'The stud is there. Use a larger or longer fastener, or glue in a dowel and drill again in the same place, ',
-  'and record the new result. Or use the next slot.',
+  'and record in Hang that it was drilled again. Or use the next slot.',
 ]
 
 /** What failed: a stop where something is planned right beside it. */

@@ -6,7 +6,7 @@ import type { Hole } from '../mount'
 export interface Recorder { by: string }
 
 /** What is recorded of a hole, beside who did and when. */
-export type SaidOfHole = Pick<EntryOf<'hole'>, 'kind' | 'hole' | 'x' | 'y' | 'result' | 'corrects' | 'note' | 'photo'>
+export type SaidOfHole = Pick<EntryOf<'hole'>, 'kind' | 'hole' | 'x' | 'y' | 'result' | 'corrects' | 'again' | 'note' | 'photo'>
 
 /**
  * The earlier result of a hole that a new one of this person corrects: the one that stands, or his own where several
@@ -47,6 +47,13 @@ export function resultSaid(
     ...(said.photo && { photo: said.photo }),
   }
 }
+
+/** Whether a hole can be filled and drilled again in its place: its stud is there, and its thread is gone. */
+export const canDrillAgain = ({ result }: Pick<MadeHole, 'result'>): boolean => result === 'stripped'
+
+/** What is recorded where a hole was filled and drilled again in its place, and took its fastener. */
+export const drilledAgain = ({ hole, x, y, entry }: MadeHole): SaidOfHole =>
+  ({ kind: 'hole', hole, x, y, result: 'hit', again: entry })
 
 /** What a person is asked before his result takes the place of another. */
 export const replaces = (before: Pick<MadeHole, 'result' | 'by'>, result: MadeHole['result']): string =>

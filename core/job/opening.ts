@@ -21,7 +21,8 @@ export const dayOff = group({ day: must(day('Date')), reason: text('Reason') })
 export const daysOff = (label: string) => list(dayOff, 1_000, label)
 
 /** Whether there is a time zone of this name (IANA). */
-export function isZone(zone: string): boolean {
+export function isZone(zone: unknown): zone is string {
+  if (typeof zone !== 'string') return false
   try {
     return Boolean(new Intl.DateTimeFormat('en', { timeZone: zone }))
   }

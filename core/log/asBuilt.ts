@@ -20,6 +20,8 @@ export interface AsBuilt {
   holes: MadeHole[]
   /** Those of them that can take no fastener. */
   dead: MadeHole[]
+  /** What holes were before they were filled and drilled again in their place. */
+  filled: MadeHole[]
   /** Holes of which people say unlike things: not counted as drilled until one is withdrawn. */
   disputed: DisputedHole[]
   /** Holes in which steel was met, and looked at since. */
@@ -40,6 +42,7 @@ export interface AsBuilt {
 export const NOTHING_BUILT: AsBuilt = {
   holes: [],
   dead: [],
+  filled: [],
   disputed: [],
   checked: [],
   hung: [],
@@ -100,6 +103,7 @@ export function asBuilt(log: LogEntry[], wall: WallRecord): AsBuilt {
   return {
     holes,
     dead: holes.filter(({ result }) => result !== 'hit'),
+    filled: now.filled,
     disputed,
     checked: [...now.checked],
     hung: [...now.hung],

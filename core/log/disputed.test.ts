@@ -116,3 +116,14 @@ describe('a hang step', () => {
     ]).toEqual([[], ['a1-r1c1']])
   })
 })
+
+describe('a hole that was filled and drilled again in its place', () => {
+  it('is what the drill met last, and is told of as what it was before', () => {
+    const log = [by('l1', 'Isla', 'hit'), by('l2', 'Isla', 'void', { corrects: 'l1' }), by('l3', 'Odd', 'hit', { again: 'l2' })]
+    expect(told(...log)).toEqual({ holes: ['l3'], dead: 0, disputed: [] })
+    expect(asBuilt(log, { id: 'w1' }).filled.map(({ entry, result }) => [entry, result])).toEqual([['l2', 'void']])
+    // Whoever says otherwise of what was drilled again contradicts it; who withdraws it leaves the hole as it was.
+    expect(told(...log, by('l4', 'Una', 'miss')).disputed).toEqual([['l3', 'l4']])
+    expect(told(...log, withdrawn('c1', 'l3'))).toEqual({ holes: ['l2'], dead: 1, disputed: [] })
+  })
+})

@@ -33,8 +33,8 @@ describe('a member’s height', () => {
     expect(surveyed.findings.map(({ code }) => code)).toContain('member-ends')
   })
 
-  it('is not half of it where a drilled hole missed what instruments alone had found: they were wrong of its place', () => {
-    const read = [0, 400, 800].flatMap(x => [...edges(1200 + x, 1300), { method: 'magnet' as const, x: 1203 + x, y: 1400 }])
+  it('is not half of it where a drilled hole missed what one kind of instrument had found: it was wrong of its place', () => {
+    const read = [0, 400, 800].flatMap(x => edges(1200 + x, 1300))
     const [before, after] = [survey(studWall(read)), survey(studWall([...read, { method: 'pilot', x: 1200, y: 2000, hit: false }]))]
     const at = ({ members }: ReturnType<typeof survey>) => members.find(({ centre }) => Math.abs(centre - 1200) < 30)
     expect(at(before)?.source).toBe('observed')
@@ -43,7 +43,15 @@ describe('a member’s height', () => {
     expect(at(after)?.stretches).toBeUndefined()
     expect(at(after) === undefined || Math.abs(at(after)!.centre - at(before)!.centre) > 1).toBe(true)
     // Two that missed above end it, as a nail that met it does.
-    expect(at(survey(studWall([...read, { method: 'pilot', x: 1200, y: 2000, hit: false }, { method: 'pilot', x: 1205, y: 2400, hit: false }])))!.stretches).toEqual([{ from: 0, to: 1700 }])
+    expect(at(survey(studWall([...read, { method: 'pilot', x: 1200, y: 2000, hit: false }, { method: 'pilot', x: 1205, y: 2400, hit: false }])))!.stretches).toEqual([{ from: 0, to: 1650 }])
+  })
+
+  it('is half of it where two kinds had found it in one place: both are not wrong by half a stud', () => {
+    const read = [0, 400, 800].flatMap(x => [...edges(1200 + x, 1300), { method: 'magnet' as const, x: 1203 + x, y: 1400 }])
+    const { members, findings } = survey(studWall([...read, { method: 'pilot', x: 1200, y: 2000, hit: false }]))
+    const at = members.find(({ centre }) => Math.abs(centre - 1200) < 30)
+    expect(at?.stretches).toEqual([{ from: 0, to: 1700 }])
+    expect(findings.find(({ code }) => code === 'member-ends')).toBeDefined()
   })
 
   it('is in doubt as a whole where hit and miss are of one height', () => {

@@ -47,12 +47,13 @@ export function atAnotherHeight(sign: Sign, speaking: Sign[]): boolean {
 
 /**
  * Whether a nail or bit that met nothing at another height shows that the member ends between. It does where a nail
- * met the member, or a person saw it, so that it cannot stand elsewhere, or where a second one met nothing there too.
- * One that missed what only instruments found shows that they were wrong of its place: a member seldom ends half way.
+ * met the member, or a person saw it, so that it cannot stand elsewhere, where instruments of two kinds found it in one
+ * place, or where a second one met nothing there too. One that missed what one kind of instrument found shows that it
+ * was wrong of its place: a member seldom ends half way.
  */
 export function showsEnd(miss: Sign, speaking: Sign[], misses: Sign[]): boolean {
   if (!atAnotherHeight(miss, speaking)) return false
-  if (speaking.some(isNailed)) return true
+  if (speaking.some(isNailed) || new Set(speaking.map(({ kind }) => kind)).size > 1) return true
   const side = Math.sign(miss.reading.y - speaking[0]!.reading.y)
   return misses.some(other => other !== miss && Math.sign(other.reading.y - speaking[0]!.reading.y) === side && atAnotherHeight(other, speaking))
 }

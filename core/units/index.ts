@@ -1,6 +1,7 @@
 export * from './bit'
 export * from './duration'
 export * from './length'
+export * from './plural'
 export * from './tape'
 export * from './text'
 export * from './figure'

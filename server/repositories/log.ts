@@ -55,9 +55,10 @@ function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault
     return [{ path: '$.code', message: `“${given.code}” is never overridden: clear the stop` }]
   }
   if (given.kind === 'issued') return entryOfId(db).get({ site, id: given.id }) ? [] : issueFaults(db, site, wall, given)
-  const { corrects } = given as { corrects?: string }
-  if (corrects === undefined || entryOfId(db).get({ site, id: corrects })?.wall === wall.id) return []
-  return [{ path: '$.corrects', message: `“${corrects}” is not an earlier entry of this wall` }]
+  const named = Object.entries(given).filter(([key]) => key === 'corrects' || key === 'again') as [string, string][]
+  return named.flatMap(([key, id]) => entryOfId(db).get({ site, id })?.wall === wall.id
+    ? []
+    : [{ path: `$.${key}`, message: `“${id}” is not an earlier entry of this wall` }])
 }
 
 /**

@@ -1,10 +1,14 @@
-import { idFrom, type Site } from '../../core/job'
+import { idFrom, isZone, type Site } from '../../core/job'
 import type { Database } from '../database/perDatabase'
 import { freeSiteId } from '../repositories/sites'
 import { validationError } from './apiError'
 
-/** A new site from what a form sends. @throws 422 by field */
-export function newSite(db: Database, { name, units }: Record<string, unknown>): Site {
+/**
+ * A new site from what a form sends; its clocks are those of whoever creates it until its place is entered.
+ *
+ * @throws 422 by field
+ */
+export function newSite(db: Database, { name, units, zone }: Record<string, unknown>): Site {
   const faults = [
     ...typeof name === 'string' && name.trim() ? [] : [{ path: '$.name', message: 'must not be empty' }],
     ...typeof name === 'string' && name.trim().length > 200 ? [{ path: '$.name', message: 'must be at most 200 characters' }] : [],
@@ -12,5 +16,6 @@ export function newSite(db: Database, { name, units }: Record<string, unknown>):
   ]
   if (faults.length > 0) throw validationError(faults)
   const written = (name as string).trim()
-  return { id: freeSiteId(db, idFrom(written, 'site')), name: written, units: units as Site['units'] }
+  const id = freeSiteId(db, idFrom(written, 'site'))
+  return { id, name: written, units: units as Site['units'], ...isZone(zone) && { zone } }
 }

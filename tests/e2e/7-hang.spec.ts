@@ -74,6 +74,8 @@ test('a hole that differs is answered without a connection: what moves is drawn 
   await house.start()
   await page.getByRole('button', { name: 'Issue revision B' }).click()
   await expect(page.locator('[data-moved]')).toHaveCount(0)
+  // Who issued it knows it: the next hole is at hand.
+  await expect(page.getByTestId('hole-name')).toBeVisible()
   await saved(page)
   const { walls: [plan] } = JSON.parse((await house.api('/sites/ravel-sands/walls/arrivals/plan')).body)
   expect(plan.dead).toMatchObject([{ hole: 'arrivals-r1c1-top-2', result: 'blown', keepOff: 50 }])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
-import { placeByRule, screenId } from '~~/core/arrange'
+import { leastGap, placeByRule, screenId } from '~~/core/arrange'
 import { ORIENTATIONS } from '~~/core/job'
 import type { Display, Fastener, Mount, Orientation } from '~~/core/job'
 import type { Model } from '~~/core/catalogue'
@@ -77,12 +77,13 @@ async function addGrid() {
   const base = store.wall!.structure.kind
   const fastener = optionsOf('fastener', undefined, (model: Model) => (model as Fastener).base === base)[0]?.value
   if (fastener) take('fastener', fastener)
+  const gap = leastGap(display, store.siteUnits)
   const place = placeByRule(store.wall!, store.rules, store.siteUnits)
   if (!place) missed.value = 'The house rule for height finds no matching feature on this wall: the array is centred.'
   store.edit('Add array', (wall) => {
     store.arrayId = addArray(wall, {
       name: 'Grid', display: first, ...mount && { mount }, ...fastener && { fastener },
-      rows: 1, columns: 1, orientation: 'landscape', gap: { x: 0, y: 0 },
+      rows: 1, columns: 1, orientation: 'landscape', gap: { x: gap, y: gap },
       ...place ?? placeByRule(wall, {})!,
     })
   })

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { canDrillAgain } from '~~/core/hang'
 import { RESULT_NAMES } from '~~/core/log'
 import type { ArrayPlan } from '~~/core/mount'
+import { plural } from '~~/core/units'
 
 /**
  * What follows from a hole that was not as planned: what moves and by how much, what fills it, and what else could be
@@ -8,6 +10,7 @@ import type { ArrayPlan } from '~~/core/mount'
  */
 /** At a hole that it does not concern, it is told of in a line. */
 const { hole } = defineProps<{ hole: string }>()
+const emit = defineEmits<{ again: [] }>()
 const { asked, change, moves, dead, close, isCalculating, open, waits } = useAnswer()
 const shown = ref(false)
 watch(() => hole, () => { shown.value = false })
@@ -31,7 +34,6 @@ const member = computed(() => {
   return before && { number: index! + 1, before, now: live.value?.members.find(({ id }) => id === before.id) ?? live.value?.members.find(({ centre, width }) => Math.abs(centre - before.centre) < width / 2) }
 })
 const plates = computed(() => change.value?.plates.map(({ screen, dx, dy }) => ({ screen, by: Math.hypot(dx, dy), label: live.value?.arrays.flatMap(({ positions }) => positions).find(({ id }) => id === screen) })) ?? [])
-const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 const FIRST = 4
 /** What moves; where nothing does, whether that is as it should be. */
 const headline = computed(() => {
@@ -39,10 +41,10 @@ const headline = computed(() => {
   const { plates, marks, sum, dropped, added } = change.value
   if (moves.value) {
     const told = [
-      ...plates.length > 0 ? [count(plates.length, 'plate moves', 'plates move')] : [],
-      ...marks.length > 0 ? [`${count(marks.length, 'mark moves', 'marks move')}, by ${far(sum)} in total`] : [],
-      ...dropped.length > 0 ? [`${count(dropped.length, 'hole is', 'holes are')} no longer planned`] : [],
-      ...added.length > 0 ? [`${count(added.length, 'hole is', 'holes are')} new`] : [],
+      ...plates.length > 0 ? [plural(plates.length, 'plate moves', 'plates move')] : [],
+      ...marks.length > 0 ? [`${plural(marks.length, 'mark moves', 'marks move')}, by ${far(sum)} in total`] : [],
+      ...dropped.length > 0 ? [`${plural(dropped.length, 'hole is', 'holes are')} no longer planned`] : [],
+      ...added.length > 0 ? [`${plural(added.length, 'hole is', 'holes are')} new`] : [],
     ]
     return `${told.join('; ')}. Drilled holes stay.`
   }
@@ -51,6 +53,8 @@ const headline = computed(() => {
 /** What the miss says of the stud: that it ends, leans, or is in doubt. */
 const told = computed(() => live.value?.findings.find(({ subject }) =>
   subject.kind === 'reading' && subject.id === `drilled-${dead.value?.entry}`))
+/** What stops this hole, and how that is cleared. */
+const here = computed(() => stops.value.filter(({ subject }) => subject.kind === 'hole' && subject.id === hole))
 const others = ref(false)
 const fault = ref('')
 function goOn() {
@@ -106,9 +110,9 @@ function goOn() {
       </li>
     </ul>
     <p v-if="loose.length" class="mt-1 font-semibold text-stop">
-      {{ count(loose.length, 'plate is', 'plates are') }} no longer fixed: {{ loose.slice(0, 3).map(({ row, column }) => `R${row} C${column}`).join(', ') }}.
+      {{ plural(loose.length, 'plate is', 'plates are') }} no longer fixed: {{ loose.slice(0, 3).map(({ row, column }) => `R${row} C${column}`).join(', ') }}.
     </p>
-    <p v-if="dead" class="mt-1">
+    <p v-if="dead && !canDrillAgain(dead)" class="mt-1">
       Dead hole: {{ dead.fill }}. Keep new holes {{ far(dead.keepOff) }} away from it.
     </p>
     <div v-if="moves && stops.length" class="mt-1" data-testid="answer-blocked">
@@ -118,13 +122,17 @@ function goOn() {
       </p>
       <FindingList class="mt-1" :findings="stops" />
     </div>
+    <FindingList v-if="!moves && here.length" class="mt-1" :findings="here" />
     <p v-if="moves && !store.rights('wall.issue')" class="mt-1 font-semibold" data-testid="ask-lead">
       This needs a new revision, which only a lead or planner can issue: stop and ask.
     </p>
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>
-    <div class="mt-1.5 flex flex-wrap gap-2">
+    <div class="sticky bottom-0 -mx-2 mt-0.5 flex flex-wrap gap-2 bg-caution-wash px-2 py-1">
+      <button v-if="dead && canDrillAgain(dead)" type="button" class="press !min-h-12" @click="emit('again')">
+        Drilled again: hit
+      </button>
       <button v-if="!moves || (stops.length === 0 && store.rights('wall.issue'))" type="button" class="press press-first !min-h-12" :disabled="moves && !ready" @click="goOn">
         {{ moves ? `Issue revision ${next}` : 'Continue' }}
       </button>
@@ -132,6 +140,6 @@ function goOn() {
         Other remedies
       </button>
     </div>
-    <OtherWays v-if="others || stops.length > 0" />
+    <OtherWays v-if="others || (moves && stops.length > 0)" />
   </section>
 </template>

@@ -2,7 +2,7 @@
 import { Volume2, VolumeOff } from 'lucide-vue-next'
 import { usePhoto } from '~/sync/usePhoto'
 import type { Fault } from '~~/core/job'
-import { resultBefore, resultSaid, steelUnchecked } from '~~/core/hang'
+import { canDrillAgain, drilledAgain, resultBefore, resultSaid, steelUnchecked } from '~~/core/hang'
 import { RESULT_NAMES, type MadeHole } from '~~/core/log'
 import { fromPrintedLevel, rowsOf } from '~~/core/mark'
 import { isSame } from '~~/core/subject'
@@ -16,7 +16,7 @@ const { piece } = usePiece()
 const { plan, steps, drilled, findings, built } = useWallPlan()
 const { name: me } = useMe()
 const { show, suffix, bit, system, precision } = useUnits()
-const { open: answering, change, ask, waits: mustWait } = useAnswer()
+const { open: answering, change, ask, close, waits: mustWait } = useAnswer()
 const { speaks, canSpeak, speak } = useSpeech()
 const note = ref('')
 const noteFault = ref('')
@@ -42,11 +42,16 @@ const fromLevel = computed(() => {
   return `${mm > 0 ? '+' : ''}${show(mm)}`
 })
 
-function go(by: number) {
-  const next = steps.value[index.value + by]
+function goTo(next: typeof step.value) {
   if (!next) return
   current.value = next.hole.id
   note.value = noteFault.value = picture.value = ''
+}
+const go = (by: number) => goTo(steps.value[index.value + by])
+/** Goes on to the next hole that is not drilled; after the last of them back to one that was passed over. */
+function goOn() {
+  const [before, after] = [steps.value.slice(0, index.value), steps.value.slice(index.value + 1)]
+  goTo([...after, ...before].find(({ hole }) => !drilled.value.has(hole.id)))
 }
 const told = (faults: Fault[], what: string) => faults.map(({ message }) => `${what} ${message}.`).join(' ')
 
@@ -88,8 +93,18 @@ function record(result: MadeHole['result']) {
   if (faults.length > 0) return
   if (result !== 'hit') ask(step.value.hole.id, result)
   picture.value = ''
-  if (result === 'hit') go(1)
+  if (result === 'hit') goOn()
   else note.value = ''
+}
+/** What was met here, where the hole can be filled and drilled again in its place. */
+const failed = computed(() => before.value && canDrillAgain(before.value) ? before.value : undefined)
+function recordAgain() {
+  if (!failed.value) return
+  const faults = store.record({ ...drilledAgain(failed.value), ...note.value.trim() && { note: note.value.trim() } })
+  noteFault.value = told(faults, 'The entry')
+  if (faults.length > 0) return
+  close()
+  goOn()
 }
 /** What would be asked of a lead about this hole. */
 const question = computed(() => {
@@ -122,7 +137,7 @@ watch(steps, (list) => {
     </p>
     <template v-else>
       <header class="flex items-baseline justify-between gap-2">
-        <h1 class="text-xl font-bold" data-testid="hole-name">
+        <h1 class="text-xl font-bold whitespace-nowrap" data-testid="hole-name">
           {{ step.label }}
         </h1>
         <p class="flex items-center gap-2 text-sm text-ink-soft">
@@ -186,7 +201,7 @@ watch(steps, (list) => {
         <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photo of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
         <DisputeCard :hole="step.hole.id" :label="step.label" />
         <SteelCard :hole="step.hole.id" :label="step.label" />
-        <AnswerCard v-if="!metSteel" :hole="step.hole.id" />
+        <AnswerCard v-if="!metSteel" :hole="step.hole.id" @again="recordAgain" />
         <QuestionCard />
         <FindingList v-if="warnings.length && !isHeld" class="mt-2" :findings="warnings" />
         <RowTape v-if="row && !isHeld" :marks="row.marks" :current="step.hole.id" class="h-9 shrink-0 md:hidden" />
@@ -209,6 +224,9 @@ watch(steps, (list) => {
         <ResultButtons :before="before" :replacing="replacing" @record="record" @keep="replacing = undefined" />
       </template>
       <div class="mt-2 flex flex-wrap gap-2 [&>*]:min-w-36 [&>*]:flex-1">
+        <button v-if="failed && !waits" type="button" class="press !min-h-12" @click="recordAgain">
+          Drilled again: hit
+        </button>
         <button
           v-if="isHeld && (before || !waits) && !correcting"
           type="button"

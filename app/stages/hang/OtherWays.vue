@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Mount } from '~~/core/job'
 import type { Remedy } from '~~/core/plan/remedies'
+import { plural } from '~~/core/units'
 import { Cancelled } from '~/workers/pool'
 import { tellsHere, useStudies } from '~/workers/useStudies'
 
@@ -49,7 +50,11 @@ watch([() => store.wall, () => array.value?.id], async (_now, _before, onCleanup
     clearTimeout(late)
   }
 }, { immediate: true })
-const cost = ({ held, total, stops, moves }: Remedy) => `fixes ${held} of ${total}${stops.length > 0 ? `, ${stops.length} ${stops.length === 1 ? 'stop' : 'stops'}` : ''}${moves ? `; ${moves.plates} plates and ${moves.marks} marks move, by ${far(moves.sum)} in total` : ''}`
+const cost = ({ held, total, stops, moves }: Remedy) => [
+  `fixes ${held} of ${total}`,
+  stops.length > 0 ? `, ${plural(stops.length, 'stop')}` : '',
+  moves ? `; ${plural(moves.plates, 'plate')} and ${plural(moves.marks, 'mark')} move, by ${far(moves.sum)} in total` : '',
+].join('')
 function choose(remedy: Remedy) {
   if (!array.value) return
   if (remedy.change.mount) take('mount', remedy.change.mount)

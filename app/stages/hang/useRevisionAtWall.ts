@@ -1,9 +1,12 @@
-import { useLocalStorage } from '@vueuse/core'
+import { createGlobalState, useLocalStorage } from '@vueuse/core'
 import type { Frozen, Revision } from '~~/core/revision'
 import { wallKey } from '~/sync/device'
 
 /** A revision with what was frozen in it. */
 type AtHand = Revision & { frozen: Frozen }
+
+/** By wall: the revision that was worked from here last; the same for everything on the page. */
+const useSeen = createGlobalState(() => useLocalStorage<Record<string, string>>('wide-trellis:revision', {}))
 
 /**
  * The revision that is worked from on this device: the last one, once anyone who works here has seen that it is another
@@ -11,8 +14,7 @@ type AtHand = Revision & { frozen: Frozen }
  */
 export function useRevisionAtWall() {
   const store = useWallStore()
-  /** By wall: the revision that was worked from here last. */
-  const seen = useLocalStorage<Record<string, string>>('wide-trellis:revision', {})
+  const seen = useSeen()
   const key = computed(() => wallKey(store.site, store.id))
   const last = computed(() => store.revisions.at(-1))
   const atHand = (id: string | undefined): AtHand | undefined => store.revisions.find((each): each is AtHand => each.id === id && each.frozen !== undefined)

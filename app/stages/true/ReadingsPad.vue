@@ -69,6 +69,13 @@ function press(key: string) {
           : `${text}${key}`,
   )
 }
+const inputs = useTemplateRef<HTMLInputElement[]>('inputs')
+/** Goes on by the keyboard: what is typed next goes where it is asked for. */
+async function byKeys(step: () => void) {
+  step()
+  await nextTick()
+  inputs.value?.find(({ dataset }) => dataset.kind === field.value)?.focus()
+}
 function record() {
   const readings = all()
   if (!readings) return
@@ -96,7 +103,20 @@ useCommands([
     <div class="grid gap-2" :class="{ 'grid-cols-2': kinds.length > 1 }">
       <label v-for="kind in kinds" :key="kind" class="block rounded border p-2" :class="field === kind ? 'border-2 border-flag' : 'border-edge'">
         <span class="text-sm">{{ label(kind) }}</span>
-        <input :value="now[kind] ?? ''" class="figures w-full bg-transparent text-right text-5xl font-semibold leading-none outline-none" :aria-label="NAMES[kind]" inputmode="none" autocomplete="off" @focus="field = kind" @input="field = kind; fault = ''; put(($event.target as HTMLInputElement).value)" @keydown.enter.prevent="goFigure(1)">
+        <input
+          ref="inputs"
+          :value="now[kind] ?? ''"
+          class="figures w-full bg-transparent text-right text-5xl font-semibold leading-none outline-none"
+          :data-kind="kind"
+          :aria-label="NAMES[kind]"
+          inputmode="none"
+          autocomplete="off"
+          @focus="field = kind"
+          @input="field = kind; fault = ''; put(($event.target as HTMLInputElement).value)"
+          @keydown.enter.prevent="byKeys(() => goFigure(1))"
+          @keydown.page-down.stop.prevent="byKeys(() => go(1))"
+          @keydown.page-up.stop.prevent="byKeys(() => go(-1))"
+        >
         <span
           v-if="verdict(kind)"
           class="text-sm font-semibold"

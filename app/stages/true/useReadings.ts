@@ -1,6 +1,6 @@
 import { createSharedComposable, useLocalStorage } from '@vueuse/core'
 import { nameOf, readingFault, seamFault, type End } from '~~/core/true'
-import { fromSystem, parseLength, unitIn } from '~~/core/units'
+import { fromSystem, MM_PER_INCH, parseLength, unitIn } from '~~/core/units'
 import { wallKey } from '~/sync/device'
 
 /** A place at which something is read: gap and step at an end of a seam, or how far a screen is out of level. */
@@ -71,6 +71,12 @@ export const useReadings = createSharedComposable(() => {
     const said: Typed = { ...now.value, [kind]: text, ...simulated && { simulated } }
     typed.value = { ...typed.value, [place.value.key]: said }
   }
+  /** A slope as it is typed, in the unit that is shown: inches of it may be a fraction. */
+  function slopeOf(text: string): number {
+    if (system.value === 'metric') return Number(text.replace(',', '.'))
+    const inches = parseLength(text, 'imperial')
+    return inches.ok ? inches.mm / MM_PER_INCH : NaN
+  }
   /** What is typed as mm, or mm/m; why it cannot be is said beside it. */
   function read(text: string, kind: ReadingKind, at = place.value): { value?: number, wrong?: string } {
     const plain = text.trim().replace(/^-/, '')
@@ -78,7 +84,7 @@ export const useReadings = createSharedComposable(() => {
     const sign = text.trim().startsWith('-') ? -1 : 1
     const reading = kind === 'roll' ? undefined : parseLength(plain, system.value)
     if (reading && !reading.ok) return { wrong: reading.message }
-    const figure = Number(plain.replace(',', '.'))
+    const figure = slopeOf(plain)
     const value = sign * (reading?.ok ? reading.mm : fromSystem(figure, 'mm/m', system.value))
     if (plain === '' || Number.isNaN(value))
       return { wrong: `Enter the level in ${unitIn('mm/m', system.value)}, positive with the right end up` }

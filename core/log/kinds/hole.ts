@@ -30,8 +30,13 @@ interface Result extends MadeHole { author: string, before: boolean }
 /** A planned hole of which several people say unlike things, none of whom corrects another. */
 export interface DisputedHole { hole: string, results: MadeHole[] }
 
-/** Results by the id of their hole in the plan, and ids of the entries that later ones corrected. */
-export interface Holes { holes: Map<string, Result[]>, corrected: Set<string> }
+/**
+ * Results by the id of their hole in the plan, ids of the entries that later ones corrected, and results of holes that
+ * were filled and drilled again in their place.
+ */
+export interface Holes { holes: Map<string, Result[]>, corrected: Set<string>, filled: MadeHole[] }
+
+const plain = ({ author: _a, before: _b, ...made }: Result): MadeHole => made
 
 const resultOf = ({ id, hole, x, y, result, by, person, device, receivedAt, at, note }: HoleEntry): Result => ({
   hole, x, y, result, by, at, ...note !== undefined && { note }, entry: id,
@@ -48,11 +53,13 @@ const standsFor = (later: Result, earlier: Result) =>
 export const hole: EntryKindSpec<typeof holeSchema, Holes & Checked> = {
   title: 'drilling result',
   right: 'wall.record',
-  fold({ holes, corrected, checked }, entry) {
+  fold({ holes, corrected, checked, filled }, entry) {
     checked.delete(entry.hole)
     if (entry.corrects !== undefined) corrected.add(entry.corrects)
     const made = resultOf(entry)
-    const others = (holes.get(made.hole) ?? []).filter(other => !corrected.has(other.entry) && !standsFor(made, other))
+    const known = (holes.get(made.hole) ?? []).filter(({ entry: other }) => !corrected.has(other))
+    filled.push(...known.filter(({ entry: other }) => other === entry.again).map(plain))
+    const others = known.filter(other => other.entry !== entry.again && !standsFor(made, other))
     // Drilled again beside its first place, it is two holes in the wall.
     holes.set(made.hole, corrected.has(made.entry) ? others : [...others, made])
   },
@@ -62,7 +69,6 @@ const contradicts = (a: Result, b: Result) => a.result !== b.result && isOneHole
 
 /** The results that stand by what was folded: those that nobody disputes, and the disputed ones, hole by hole. */
 export function settledHoles({ holes }: Pick<Holes, 'holes'>): { holes: MadeHole[], disputed: DisputedHole[] } {
-  const plain = ({ author: _a, before: _b, ...made }: Result): MadeHole => made
   const isDisputed = (result: Result, all: Result[]) => all.some(other => contradicts(result, other))
   const found = [...holes].map(([hole, all]) => ({
     hole, all, results: all.filter(result => isDisputed(result, all)),

@@ -14,6 +14,7 @@ export const nothingStanding = (): Standing => ({
   checked: new Set(),
   holes: new Map(),
   corrected: new Set(),
+  filled: [],
   hung: new Set(),
   steps: new Map(),
   seams: new Map(),

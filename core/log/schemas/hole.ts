@@ -11,6 +11,7 @@ export const holeSchema = entry('hole', {
   y: must(length('Drilled position')),
   result: must(oneOf(HOLE_RESULTS, 'Drilling result')),
   corrects: text('Id of the earlier result of this hole that this one corrects'),
+  again: text('Id of the earlier result of this hole, after which it was filled and drilled again in its place'),
   note: note(),
   photo: text('Photo in the data folder'),
 })
