@@ -7,15 +7,17 @@ import { jobIn } from '../input'
 import { linearSolver } from '../solver'
 import type { Verb } from '../verb'
 
-const published = (wall: string, units: UnitSystem) => ({ array, target, closes, before, after, moves, sequence, predicted, binding, leftOut }: Alignment) => ({
+const published = (wall: string, units: UnitSystem) => ({ array, target, closes, before, after, moves, sequence, predicted, binding, leftOut, again }: Alignment) => ({
   wall, id: array, target, closes, before, after,
-  moves: moves.map(({ words, ...move }) => ({ ...move, words: textToString(words, units) })),
+  moves: moves.map(({ words, why, ...move }) =>
+    ({ ...move, words: textToString(words, units), ...why && { why: textToString(why, units) } })),
   predicted: {
     gaps: predicted.flatMap(({ reading: { kind, between, end }, after }) => kind === 'gap' ? [{ between, end, mm: after }] : []),
     steps: predicted.flatMap(({ reading: { kind, between, end }, after }) => kind === 'step' ? [{ between, end, mm: after }] : []),
     rolls: predicted.flatMap(({ reading: { kind, between }, after }) => kind === 'roll' ? [{ screen: between[0], mmPerM: after }] : []),
   },
-  sequence, ...leftOut.length > 0 && { leftOut: leftOut.map(({ why, ...each }) => ({ ...each, why: textToString(why, units) })) },
+  sequence, ...again.length > 0 && { again: again.map(({ why, ...each }) => ({ ...each, why: textToString(why, units) })) },
+  ...leftOut.length > 0 && { leftOut: leftOut.map(({ why, ...each }) => ({ ...each, why: textToString(why, units) })) },
   binding: binding.map(({ needs, ...each }) => ({ ...each, needs: textToString(needs, units) })),
 })
 

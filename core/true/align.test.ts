@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { linearSolver } from '../../cli/solver'
-import { exampleJob } from '../../tests/fixtures/job'
+import {
+  alignOf as alignWith, entry, posesOf, read, SIZE, trueJob, turn, TURNING, worst, type Pose,
+} from '../../tests/fixtures/trueJob'
 import type { Job } from '../job'
 import type { EntryOf, LogEntry } from '../log'
 import { contextOf, planWall } from '../plan'
@@ -16,89 +18,7 @@ import { cases } from '../../tests/fixtures/soak'
 let solve: LinearSolver
 beforeAll(async () => { solve = await linearSolver() })
 
-const TURNING = { heightPerTurn: 1.25, depthPerTurn: 1.25, span: 380, depthSpan: { x: 380, y: 300 } }
-function trueJob(rows = 2, columns = 2, change: (job: Job) => void = () => {}): Job {
-  const job = exampleJob()
-  Object.assign(job.catalogue.mounts[0]!, { turning: TURNING, adjust: { lateral: 45, height: 12, depth: 8, roll: 1.5 } })
-  Object.assign(job.walls[0]!.arrays[0]!, { rows, columns, gap: { x: 2, y: 2 } })
-  job.walls[0]!.width = 20_000
-  job.walls[0]!.height = 12_000
-  job.walls[0]!.structure.members = Array.from({ length: 49 }, (_, n) => ({ centre: 200 + 400 * n, width: 38 }))
-  job.walls[0]!.arrays[0]!.at = { x: { edge: 'centre', value: 10_000 }, y: { edge: 'centre', value: 6_000 } }
-  change(job)
-  return job
-}
-
-/** Where a case really is: its middle moved, rolled in the plane, its face out and leaning; mm and rad. */
-interface Pose { u: number, v: number, theta: number, w: number, alpha: number, beta: number }
-type Poses = Map<string, Pose>
-const SIZE = { width: 1021.4, height: 576.2 }
-
-/** A point of a case's front by plane geometry, from the middle of the case as it was planned. */
-function pointOf({ u, v, theta, w, alpha, beta }: Pose, x: number, y: number) {
-  return { x: x * Math.cos(theta) - y * Math.sin(theta) + u, y: x * Math.sin(theta) + y * Math.cos(theta) + v, out: w + alpha * y + beta * x }
-}
-
-/**
- * What a feeler gauge reads at every end of every seam, and a straight edge between faces: of the wall itself, not of
- * any equation of the core.
- */
-function read(poses: Poses, rows: number, columns: number, noise: () => number): Pick<EntryOf<'seams'>, 'gaps' | 'steps'> {
-  const [gaps, steps]: [NonNullable<EntryOf<'seams'>['gaps']>, NonNullable<EntryOf<'seams'>['steps']>] = [[], []]
-  const at = (row: number, column: number) => poses.get(`r${row}c${column}`)!
-  for (let row = 1; row <= rows; row++) {
-    for (let column = 1; column <= columns; column++) {
-      const name = `r${row}c${column}`
-      if (column < columns) {
-        for (const [end, sign] of [['top', 1], ['bottom', -1]] as const) {
-          const [a, b] = [pointOf(at(row, column), SIZE.width / 2, sign * SIZE.height / 2), pointOf(at(row, column + 1), -SIZE.width / 2, sign * SIZE.height / 2)]
-          const between = [name, `r${row}c${column + 1}`]
-          gaps.push({ between, end, mm: 2 + (b.x + SIZE.width / 2) - (a.x - SIZE.width / 2) + noise() })
-          steps.push({ between, end, mm: b.out - a.out + noise() })
-        }
-      }
-      if (row < rows) {
-        for (const [end, sign] of [['right', 1], ['left', -1]] as const) {
-          const [a, b] = [pointOf(at(row, column), sign * SIZE.width / 2, -SIZE.height / 2), pointOf(at(row + 1, column), sign * SIZE.width / 2, SIZE.height / 2)]
-          const between = [name, `r${row + 1}c${column}`]
-          gaps.push({ between, end, mm: 2 + (a.y + SIZE.height / 2) - (b.y - SIZE.height / 2) + noise() })
-          steps.push({ between, end, mm: b.out - a.out + noise() })
-        }
-      }
-    }
-  }
-  return { gaps, steps }
-}
-
-/** Turns the screws of a real mount: two height screws at ± span/2, four depth screws in one plane. */
-function turn(poses: Poses, moves: { screen: string, adjuster: Adjuster, mm: number }[]): void {
-  const of = new Map<string, Partial<Record<Adjuster, number>>>()
-  for (const { screen, adjuster, mm } of moves) of.set(screen, { ...of.get(screen), [adjuster]: mm })
-  for (const [screen, by] of of) {
-    const pose = poses.get(screen)!
-    const [a, b] = [by['height-left'] ?? 0, by['height-right'] ?? 0]
-    const [tl, tr, bl, br] = [by['depth-top-left'] ?? 0, by['depth-top-right'] ?? 0, by['depth-bottom-left'] ?? 0, by['depth-bottom-right'] ?? 0]
-    // The four stay in one plane.
-    expect(tl + br).toBeCloseTo(tr + bl, 6)
-    pose.u += by.lateral ?? 0
-    pose.v += (a + b) / 2
-    pose.theta += (b - a) / TURNING.span
-    pose.w += (tl + tr + bl + br) / 4
-    pose.alpha += (tl + tr - bl - br) / 2 / TURNING.depthSpan.y
-    pose.beta += (tr + br - tl - bl) / 2 / TURNING.depthSpan.x
-  }
-}
-
-function posesOf(rows: number, columns: number, luck: ReturnType<typeof chance>, off: number): Poses {
-  const within = (by: number) => luck.between(-by, by)
-  return new Map(Array.from({ length: rows * columns }, (_, n) => [`r${1 + Math.floor(n / columns)}c${1 + n % columns}`, { u: within(off), v: within(off), theta: within(off / SIZE.width), w: within(off), alpha: within(off / SIZE.height), beta: within(off / SIZE.width) }]))
-}
-const entry = <Kind extends LogEntry['kind']>(n: number, kind: Kind, more: object) => ({ id: `t${n}`, at: '2026-11-20T09:00:00Z', by: 'Isla Brandt', wall: 'w1', kind, ...more }) as unknown as EntryOf<Kind>
-const alignOf = (job: Job, log: LogEntry[], exact = false) => {
-  const [wall] = job.walls
-  return align(wall!.arrays[0]!, planWall(wall!, contextOf(job)).arrays[0]!, wall!, log, { catalogue: job.catalogue, rules: {} }, solve, exact)!
-}
-const worst = ({ gaps = [], steps = [] }: ReturnType<typeof read>) => Math.max(...gaps.map(({ mm }) => Math.abs(mm - 2)), ...steps.map(({ mm }) => Math.abs(mm)))
+const alignOf = (job: Job, log: LogEntry[], exact = false) => alignWith(solve, job, log, exact)
 
 describe('truing', () => {
   it('predicts what a wall that is turned so then reads, within what small angles leave out', () => {
@@ -156,7 +76,10 @@ describe('truing', () => {
       const job = trueJob(3, 3)
       const log: LogEntry[] = []
       for (let round = 1; round <= 2; round++) {
-        log.push(entry(2 * round, 'seams', { array: 'a1', round, ...read(poses, 3, 3, () => luck.off(0.1)) }))
+        const gauge = () => read(poses, 3, 3, () => luck.off(0.1))
+        log.push(entry(2 * round, 'seams', { array: 'a1', round, ...gauge() }))
+        // What it asks for again is read again.
+        if (alignOf(job, log).again.length > 0) log.push(entry(50 + round, 'seams', { array: 'a1', round, ...gauge() }))
         const { moves } = alignOf(job, log)
         turn(poses, moves)
         log.push(entry(2 * round + 1, 'turned', { array: 'a1', round, moves: moves.map(({ screen, adjuster, turns, mm }) => ({ screen, adjuster, ...turns === undefined ? { mm } : { turns } })) }))
@@ -168,7 +91,7 @@ describe('truing', () => {
     expect(closed).toBeGreaterThanOrEqual(93)
   }, 120_000)
 
-  it('is as good as trying every eighth on two screens side by side', () => {
+  it('is within tolerance wherever trying every eighth on two screens side by side is, else as good', () => {
     fc.assert(fc.property(fc.integer({ min: 1, max: 10_000 }), (seed) => {
       const luck = chance(seed)
       // Height and slide alone: four steps of each that matter.
@@ -183,7 +106,8 @@ describe('truing', () => {
         const moved = new Map(screens.flatMap(({ name }, s) => (['height-left', 'height-right'] as const).map((adjuster, k) => [`${name} ${adjuster}`, (Math.floor(n / 5 ** (2 * s + k)) % 5 - 2) * step] as const)))
         best = Math.min(best, largestAfter(readings, moved))
       }
-      expect(largestAfter(readings, roundedTo(readings, screens, solveExactly(readings, screens, solve)))).toBeLessThanOrEqual(best + 1e-6)
+      const rounded = roundedTo(readings, [], screens, solveExactly(readings, [], screens, solve), 0.3)
+      expect(largestAfter(readings, rounded)).toBeLessThanOrEqual(Math.max(best, 0.3) + 1e-6)
     }), { numRuns: cases(30) })
   })
 

@@ -10,6 +10,9 @@ const SEEN_AS: Record<Adjuster, Adjuster> = {
 const signOf = (adjuster: Adjuster) => adjuster === 'lateral' ? -1 : 1
 const endIn = (end: End): End => end === 'left' ? 'right' : end === 'right' ? 'left' : end
 
+/** What was read, and gaps that were not, as they are taken to be. */
+export interface Read { readings: Reading[], unread: Reading[] }
+
 /** A wall and what was read of it as a mirror shows it, and what is moved in the mirror as it is on the wall. */
 export interface Mirrored { screens: TrueScreen[], readings: Reading[], back: (moved: Map<string, number>) => Map<string, number> }
 
@@ -57,11 +60,20 @@ const inPlace = (readings: Reading[]) => readings.map(reading => ({ ...reading, 
  *
  * @param targets the gaps that the array is to have, mm
  */
-export function alikeInMirror(screens: TrueScreen[], readings: Reading[], targets: { x: number, y: number }, solve: (readings: Reading[], screens: TrueScreen[]) => Map<string, number>[]): Map<string, number>[] {
-  const here = { screens: [...screens].sort((a, b) => a.row - b.row || a.column - b.column), readings: inPlace(readings) }
+export function alikeInMirror(
+  screens: TrueScreen[],
+  { readings, unread }: Read,
+  targets: { x: number, y: number },
+  solve: (read: Read, screens: TrueScreen[]) => Map<string, number>[],
+): Map<string, number>[] {
+  const ordered = [...screens].sort((a, b) => a.row - b.row || a.column - b.column)
+  const here = { screens: ordered, readings: inPlace(readings) }
   const there = mirrored(screens, readings, targets)
   const order = ({ screens, readings }: Pick<Mirrored, 'screens' | 'readings'>) => [...readings.map(({ value }) => value), ...screens.flatMap(({ travels }) => travels.map(({ least }) => least))]
   const [mine, theirs] = [order(here), order(there)]
   const differs = mine.findIndex((value, n) => Math.abs(value - theirs[n]!) > 1e-9)
-  return differs >= 0 && theirs[differs]! < mine[differs]! ? solve(there.readings, there.screens).map(there.back) : solve(here.readings, here.screens)
+  if (differs < 0 || theirs[differs]! >= mine[differs]!)
+    return solve({ readings: here.readings, unread: inPlace(unread) }, here.screens)
+  const seen = { readings: there.readings, unread: mirrored(screens, unread, targets).readings }
+  return solve(seen, there.screens).map(there.back)
 }

@@ -85,6 +85,28 @@ function within(readings: Reading[], variables: Variable[], largest: string | nu
 
 const boundsOf = (variables: Variable[]) => variables.map(({ name, least, most }) => ` ${Math.min(least, 0).toPrecision(12)} <= ${name} <= ${Math.max(most, 0).toPrecision(12)}`)
 
+/** The adjusters that a reading hangs on, as terms of a sum. */
+function termsOf({ effects }: Reading, variables: Variable[]): { by: number, of: string }[] {
+  const names = new Map(variables.map(({ screen, adjuster, name }) => [`${screen} ${adjuster}`, name]))
+  return effects.flatMap(({ screen, adjuster, by }) => {
+    const of = names.get(`${screen} ${adjuster}`)
+    return of === undefined ? [] : [{ by, of }]
+  })
+}
+
+/** No gap that was not read is driven below nothing; one that is below is not driven farther. */
+function notBelow(unread: Reading[], variables: Variable[]): Row[] {
+  return unread.flatMap((reading, n) => {
+    const terms = termsOf(reading, variables).map(({ by, of }) => term(by, of))
+    return terms.length === 0 ? [] : [{ name: `n${n}`, terms, least: Math.min(0, -reading.value) }]
+  })
+}
+
+/**
+ * What a millimetre costs by which a gap that was not read moves: enough to decide between ways that move equally far.
+ */
+const UNREAD = 0.1
+
 /** A little room, so that what was just found to be possible stays so through its own rounding, mm. */
 const SLACK = 1e-7
 
@@ -92,7 +114,7 @@ const SLACK = 1e-7
 export interface Solved { moved: Map<string, number>, largest: number }
 
 /** Readings and the adjusters that they hang on. */
-interface Part { readings: Reading[], variables: Variable[], screens: TrueScreen[], fixed: string[] }
+interface Part { readings: Reading[], unread: Reading[], variables: Variable[], screens: TrueScreen[], fixed: string[] }
 
 const isDepth = ({ adjuster }: { adjuster: Adjuster }) => adjuster.startsWith('depth')
 
@@ -100,12 +122,15 @@ const isDepth = ({ adjuster }: { adjuster: Adjuster }) => adjuster.startsWith('d
  * Moves in the plane of the wall and moves of the faces: no reading hangs on both, so that each is a smaller program of
  * its own.
  */
-function partsOf(readings: Reading[], screens: TrueScreen[]): Part[] {
+function partsOf(readings: Reading[], unread: Reading[], screens: TrueScreen[]): Part[] {
   return [false, true].flatMap((depth) => {
     const mine = screens.map(screen => ({ ...screen, travels: screen.travels.filter(travel => isDepth(travel) === depth) }))
     const variables = variablesOf(mine)
     const read = readings.filter(({ kind }) => (kind === 'step') === depth)
-    return variables.length > 0 && read.length > 0 ? [{ readings: read, variables, screens: mine, fixed: limits(mine, variables).flatMap(rowText) }] : []
+    if (variables.length === 0 || read.length === 0) return []
+    const gaps = depth ? [] : unread
+    const fixed = [...limits(mine, variables), ...notBelow(gaps, variables)].flatMap(rowText)
+    return [{ readings: read, unread: gaps, variables, screens: mine, fixed }]
   })
 }
 
@@ -135,10 +160,13 @@ const ROLL = 0.01
  * The second: of all ways to stay within the largest deviation the one that moves least in all, and rolls no screen for
  * nothing.
  */
-function leastMoved({ readings, variables, screens, fixed }: Part, largest: number, solve: LinearSolver): LinearAnswer {
+function leastMoved(part: Part, largest: number, solve: LinearSolver): LinearAnswer {
+  const { readings, unread, variables, screens, fixed } = part
   const moves = [
     ...variables.map(({ name }) => ({ name, cost: 1, terms: [{ by: 1, of: name }] })), ...fourthsOf(screens, variables).map(each => ({ ...each, cost: 1 })),
     ...rollsOf(screens, variables).map(each => ({ ...each, cost: ROLL })),
+    ...unread.map((reading, n) => ({ name: `g${n}`, terms: termsOf(reading, variables), cost: UNREAD }))
+      .filter(({ terms }) => terms.length > 0),
   ]
   const sizes = moves.flatMap(({ name, terms }) => [-1, 1].map((sign, n) => `${n === 0 ? 'u' : 'd'}${name}: m${name} ${terms.map(({ by, of }) => term(sign * by, of)).join(' ')} >= 0`))
   return solve(['Minimize', ` obj: ${sumOf(moves.map(({ name, cost }) => term(cost, `m${name}`)))}`, 'Subject To', ...within(readings, variables, largest + SLACK), ...sizes, ...fixed, 'Bounds', ...boundsOf(variables), 'End'].join('\n'))
@@ -149,15 +177,25 @@ function leastMoved({ readings, variables, screens, fixed }: Part, largest: numb
  * all and, of those, rolls least: two linear programs, one after the other, for the plane of the wall and for the
  * faces.
  */
-export function solveExactly(readings: Reading[], screens: TrueScreen[], solve: LinearSolver): Solved {
-  const parts = partsOf(readings, screens).map(part => ({ part, first: leastLargest(part, solve) }))
+export function solveExactly(
+  readings: Reading[],
+  unread: Reading[],
+  screens: TrueScreen[],
+  solve: LinearSolver,
+): Solved {
+  const parts = partsOf(readings, unread, screens).map(part => ({ part, first: leastLargest(part, solve) }))
   const tied = new Set(parts.flatMap(({ part }) => part.readings))
-  const fixed = readings.filter(reading => !tied.has(reading)).map(reading => Math.abs(deviation(reading, reading.value)))
+  const fixed = readings
+    .filter(reading => !tied.has(reading))
+    .map(reading => Math.abs(deviation(reading, reading.value)))
   const largest = Math.max(0, ...fixed, ...parts.map(({ first }) => first.value('t')))
   const moved = parts.flatMap(({ part, first }) => {
     const second = leastMoved(part, largest, solve)
     const answer = second.optimal ? second : first
-    return part.variables.map(({ screen, adjuster, name }): [string, number] => [`${screen} ${adjuster}`, answer.value(name)])
+    return part.variables.map(({ screen, adjuster, name }): [string, number] => [
+      `${screen} ${adjuster}`,
+      answer.value(name),
+    ])
   })
   return { moved: new Map(moved), largest }
 }

@@ -1,23 +1,40 @@
 import type { Page } from '@playwright/test'
+import sharp from 'sharp'
 import { itemName, type Evidence, type LogEntry } from '../../core/job'
 import { cases } from '../fixtures/soak'
-import { expect, HALL, otherPerson, saved, test } from './house'
+import { expect, HALL, otherPerson, saved, test, type House } from './house'
 
 /** So many readings are taken without a connection; 30 in the full form. */
 const READINGS = cases(6, 30)
 
-/** Both drill the first hole, and neither knows of the other. */
+/** Takes a photo of a colour of its own, which goes with the next result. */
+async function takePhoto(page: Page, background: string) {
+  const buffer = await sharp({ create: { width: 60, height: 40, channels: 3, background } }).jpeg().toBuffer()
+  await page.getByTestId('photo').setInputFiles({ name: 'hole.jpg', mimeType: 'image/jpeg', buffer })
+  await expect(page.getByText('✓ Photo')).toHaveCount(1)
+}
+
+/** Both drill the first hole and photograph it, and neither knows of the other. */
 async function drillBoth(odd: Page, ranveig: Page) {
+  await takePhoto(odd, '#446')
   await odd.getByRole('button', { name: 'Hit' }).click()
   await saved(odd)
   await ranveig.getByRole('link', { name: /^Hang/ }).click()
   await expect(ranveig.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
+  await takePhoto(ranveig, '#a63')
   await ranveig.getByLabel('Note', { exact: true }).fill('board only')
   await ranveig.getByRole('button', { name: 'Other…' }).click()
   await ranveig.getByRole('button', { name: 'Void' }).click()
   await expect(ranveig.getByTestId('hole-record')).toContainText('board only')
   await ranveig.context().setOffline(false)
   await saved(ranveig)
+}
+
+/** The photos of both are there. */
+async function bothPhotos(log: LogEntry[], house: House) {
+  const photos = log.flatMap(entry => entry.kind === 'hole' && entry.photo ? [entry.photo] : [])
+  expect(new Set(photos).size).toBe(2)
+  for (const photo of photos) expect((await house.api(`/sites/holm-point/photos/${photo}`)).status).toBe(200)
 }
 
 test('a planner and two phones at one wall, one without a signal: everything of everybody is there, once', async ({
@@ -70,6 +87,7 @@ test('a planner and two phones at one wall, one without a signal: everything of 
       entry.kind === 'hole' && entry.hole === 'departures-r1c1-top-1' ? [`${entry.by} ${entry.result}`] : [],
     )
   expect(results(job.log).slice(-2)).toEqual(['Odd Varga hit', 'Ranveig Holt void'])
+  await bothPhotos(job.log, house)
   await odd.getByRole('button', { name: 'Back' }).click()
   for (const page of [ranveig, odd]) await expect(page.getByTestId('dispute')).toContainText('counts as not drilled')
   await expect(odd.getByRole('button', { name: 'This one holds' })).toHaveCount(0)

@@ -14,7 +14,7 @@ const said = computed(() => move.turns === undefined ? fineWithUnit(done.value ?
   <li :data-move="keyOf(move)">
     <div class="flex items-center gap-2">
       <label class="flex min-h-12 flex-1 cursor-pointer items-center gap-3 py-1 text-base leading-snug max-md:text-lg">
-        <input type="checkbox" class="size-7 shrink-0" :checked="done !== undefined" @change="tick(move, ($event.target as HTMLInputElement).checked)"> {{ tell(move.words) }}
+        <input type="checkbox" class="size-7 shrink-0" :checked="done !== undefined" @change="tick(move, ($event.target as HTMLInputElement).checked)"> <span>{{ tell(move.words) }}<small v-if="move.why" class="block text-xs text-ink-soft">{{ tell(move.why) }}</small></span>
       </label>
       <button type="button" class="press !px-2 max-md:!min-h-12" :aria-expanded="open" :aria-label="`Edit turns: ${move.screen.toUpperCase()}, ${ADJUSTER_NAMES[move.adjuster]}`" @click="open = !open">
         Edit

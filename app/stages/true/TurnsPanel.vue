@@ -23,6 +23,7 @@ const steps = computed(() => (alignment.value?.sequence ?? []).map(step => ({ ..
 const APART = 0.6
 const doubtful = computed(() => cornersOf((alignment.value?.predicted ?? []).map(({ reading }) => reading)).filter(({ off }) => Math.abs(off) > APART))
 const headline = computed(() => {
+  if (alignment.value?.again.length) return 'A reading has to be taken again.'
   if (isTrue.value) return 'Every seam read is within tolerance: nothing to turn.'
   return alignment.value?.closes ? 'All seams come within tolerance.' : 'Some seams stay out of tolerance.'
 })
@@ -37,7 +38,7 @@ function record() {
 <template>
   <div class="flex min-h-0 flex-1 flex-col gap-2">
     <p v-if="!last" class="text-sm">
-      Read the seams first. Seams without a reading are ignored.
+      Read the seams first. A gap that is not read is taken as it was read last, or as planned.
     </p>
     <p v-else-if="failed" class="field-fault" role="alert">
       The turns could not be calculated: {{ failed }}
@@ -70,7 +71,18 @@ function record() {
         <p v-for="(out, n) in alignment.leftOut" :key="`out${n}`" class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
           The reading at {{ out.between.map(said).join(' | ') }}, {{ out.end }} is excluded: {{ tell(out.why) }}.
         </p>
-        <p v-if="moves.length === 0" class="text-sm" data-testid="no-moves">
+        <p
+          v-for="(out, n) in alignment.again"
+          :key="`again${n}`"
+          class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm"
+          data-testid="read-again"
+        >
+          <b>
+            Read {{ out.between.map(said).join(' | ') }}{{ out.end ? `, ${out.end}` : '' }} again before turning.
+          </b>
+          {{ tell(out.why) }}. If it reads the same again, it is taken as it is.
+        </p>
+        <p v-if="moves.length === 0 && alignment.again.length === 0" class="text-sm" data-testid="no-moves">
           No adjustment required.
         </p>
         <button v-if="isTrue && moves.length && !finer" type="button" class="press !min-h-12" @click="finer = true">
