@@ -21,8 +21,8 @@ ${Object.values(VERBS).map(({ usage, does }) => `  wt ${usage.padEnd(24)}${does}
   wt COMMAND --help           show help for one command
   wt --help                   show this help
 
-Use - in place of JOB.json for standard input. Exit status: 0 on success, whatever the plan finds; 1 if a check fails
-or the output cannot be written; 2 if the input is refused: every error is then on standard error, one per line,
+Use - in place of JOB.json for standard input. Exit status: 0 on success, whatever the plan finds; 1 if a check fails,
+an issued revision is missing in the file, or the output cannot be written; 2 if the input is refused: every error is then on standard error, one per line,
 with its JSON path.
 `
 const isHelp = (word: string) => word === '--help' || word === '-h' || word === 'help'
@@ -84,7 +84,7 @@ function asked(words: string[]): Answer | Promise<Answer> {
 }
 
 /** How a command ends: 2 where it was refused, with what is said of that. */
-export type Ended = { code: 0 | 1, printed: string | Uint8Array } | { code: 2, told: string }
+export type Ended = { code: 0 | 1, printed: string | Uint8Array, told?: string } | { code: 2, told: string }
 
 /**
  * What the words of a command line come to.
@@ -93,8 +93,8 @@ export type Ended = { code: 0 | 1, printed: string | Uint8Array } | { code: 2, t
  */
 export async function answerTo(words: string[]): Promise<Ended> {
   try {
-    const { printed, code = 0 } = await asked(words)
-    return { code, printed }
+    const { printed, told, code = 0 } = await asked(words)
+    return { code, printed, ...told !== undefined && { told } }
   }
   catch (error) {
     const told = error instanceof Refused ? error.message : `Unexpected error: ${(error as Error).message}`

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs'
 import type { Job, Wall } from '../core/job'
 import type { SheetOptions } from '../core/mark/sheet'
-import { sheetSource, type SheetSource } from '../core/revision'
+import { missingRevisions, sheetSource, type SheetSource } from '../core/revision'
 import { PAPERS, type PaperName } from '../core/sheet'
 import { jobIn } from './input'
 import { Refused, type Answer, type Option } from './verb'
@@ -23,6 +23,8 @@ export function wallIn(file: string, { wall: id }: { wall?: string }): { job: Jo
 export function sourceIn(job: Job, wall: Wall, revision: string | undefined): SheetSource {
   const source = sheetSource(job, wall, revision)
   if (source) return source
+  const [missing] = missingRevisions(job.log, wall).filter(each => revision === undefined || each.revision === revision)
+  if (missing) throw new Refused(`${missing.message}. Ask whoever issued it for the whole file`)
   const issued = (wall.revisions ?? []).length
   throw new Refused(`${wall.name} has no revision “${revision}” in this file${issued > 0 ? '' : '; none has been issued'}`)
 }

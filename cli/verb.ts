@@ -1,8 +1,8 @@
 /**
- * What a verb answers: what is printed, a text or a file's bytes, and how the command ends: 0, or 1 where what was
- * asked about does not hold.
+ * What a verb answers: what is printed, a text or a file's bytes, what is said on standard error, and how the command
+ * ends: 0, or 1 where what was asked about does not hold.
  */
-export interface Answer { printed: string | Uint8Array, code?: 0 | 1 }
+export interface Answer { printed: string | Uint8Array, told?: string, code?: 0 | 1 }
 
 /**
  * One of the things that can be said of what is wanted, as `--name value`, or, where it is a flag, as `--name` alone.

@@ -23,13 +23,49 @@ buildSync({ entryPoints: ['cli/wt.ts'], outfile: COMMAND, bundle: true, platform
 async function wt(...args: string[]) {
   const answer = await answerTo(args)
   if (answer.code === 2) return { status: 2, stdout: '', stderr: answer.told }
-  return { status: answer.code, stdout: Buffer.from(answer.printed as string).toString('utf8'), stderr: '' }
+  const stdout = Buffer.from(answer.printed as string).toString('utf8')
+  return { status: answer.code, stdout, stderr: answer.told ?? '' }
 }
 function jobFile(name: string, content: unknown) {
   const file = join(folder, name)
   writeFileSync(file, typeof content === 'string' ? content : JSON.stringify(content))
   return file
 }
+
+describe('a revision that the log names and the file lacks', { timeout: 90_000 }, () => {
+  const issued = (revision: string, at: string) =>
+    ({ id: `i-${revision}`, at, by: 'Isla', wall: 'w1', kind: 'issued', revision }) as const
+  const log = [issued('A', '2026-11-12T09:00:00Z'), issued('B', '2026-11-13T09:00:00Z')]
+  const job = withFrozen({ ...exampleJob(), log })
+  const wall = job.walls[0]!
+  const [first, last] = [wall.revisions![0]!, wall.revisions!.at(-1)!]
+  const without = (name: string, id: string) => jobFile(name, {
+    ...job,
+    walls: job.walls.map(each => each === wall
+      ? { ...wall, revisions: wall.revisions!.filter(revision => revision.id !== id) }
+      : each),
+  })
+
+  it('is named: no plan is printed, the log does not hold, and no sheet is drawn from the one before', async () => {
+    const file = without('lacks-last.json', last.id)
+    const planned = await wt('plan', file)
+    expect([planned.status, planned.stdout]).toEqual([1, ''])
+    expect(planned.stderr).toMatch(/^Revision B of .* is missing: the file has none with the id [0-9a-f]{64}\.\n$/)
+    expect(await wt('log', 'verify', file)).toMatchObject({ status: 1, stdout: planned.stderr })
+    expect(await wt('sheet', file, '--wall', wall.id, '--as', 'csv')).toMatchObject({
+      status: 2, stderr: expect.stringContaining('Revision B of'),
+    })
+    // What is there is drawn where it is asked for by its letter; the plan of the moment as well.
+    expect((await wt('sheet', file, '--wall', wall.id, '--as', 'csv', '--revision', 'A')).status).toBe(0)
+    expect((await wt('sheet', file, '--wall', wall.id, '--as', 'csv', '--revision', 'draft')).status).toBe(0)
+  })
+
+  it('is named where an earlier one is missing, though the last is there', async () => {
+    const planned = await wt('plan', without('lacks-first.json', first.id))
+    expect([planned.status, planned.stdout, planned.stderr]).toEqual([1, '', expect.stringContaining('Revision A of')])
+    expect((await wt('plan', jobFile('whole.json', job))).status).toBe(0)
+  })
+})
 
 describe('wt log verify', { timeout: 90_000 }, () => {
   const remark = { id: 'l1', at: '2026-11-12T09:00:00Z', by: 'Isla', wall: 'w1', kind: 'remark', note: 'dusty' } as const

@@ -21,6 +21,7 @@ async function main(): Promise<number> {
     return 2
   }
   try {
+    if (answer.told) write(2, answer.told)
     write(1, answer.printed)
     return answer.code
   }

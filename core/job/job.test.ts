@@ -58,6 +58,20 @@ describe('reading a job', () => {
     ])
   })
 
+  it('names faults of its parts and faults between them together', () => {
+    const paths = (change: (job: Job) => void) => faultsOf(change).map(({ path }) => path)
+    expect(paths(({ walls: [wall] }) => {
+      Object.assign(wall!, { width: -1 })
+      Object.assign(wall!.arrays[0]!, { display: 'no-such-model' })
+      wall!.evidence = [{ id: 'e1', method: 'magnet', x: 1, y: 1, side: 'back', reference: 'nowhere' }]
+    })).toEqual(['$.walls[0].width', '$.walls[0].arrays[0].display', '$.walls[0].evidence[0].reference'])
+    // What is no wall at all is told as that, and the rest of the file all the same.
+    expect(paths((job) => {
+      job.catalogue.displays.push(job.catalogue.displays[0]!)
+      Object.assign(job, { walls: [job.walls[0], 7] })
+    })).toEqual(['$.walls[1]', '$.catalogue.displays[1].id'])
+  })
+
   it.each([['{', '$'], ['null', '$'], ['[]', '$'], ['"x"', '$']])('refuses %s', (text, path) => {
     expect(() => readJob(text)).toThrow(InvalidJob)
     try {

@@ -186,6 +186,45 @@ export function logEntryFaults(entry: unknown): Fault[] {
   return faults.length > 0 ? faults : newEntryFaults(entry as LogEntry, '$')
 }
 
+const isIn = (path: string, other: string): boolean =>
+  path === other || (path.startsWith(other) && '.['.includes(path[other.length]!))
+
+/** Whether a path is that of a fault, inside what is at fault, or of what the fault is in. */
+const isTold = (path: string, faults: Fault[]): boolean =>
+  faults.some(each => isIn(path, each.path) || isIn(each.path, path))
+
+/** What a check finds; nothing where what it looks at is not what its schema asks for, which is a fault of its own. */
+function found(check: () => Fault[]): Fault[] {
+  try {
+    return check()
+  }
+  catch {
+    return []
+  }
+}
+
+/** Faults of a wall against the rest of its file. */
+const wallChecks = (wall: Wall, catalogue: Catalogue, path: string): (() => Fault[])[] => [
+  () => wallLinkFaults(wall, catalogue, path),
+  () => repeated(wall.revisions ?? [], `${path}.revisions`),
+  () => revisionFaults(wall, path),
+]
+
+const CATALOGUE_LISTS = ['displays', 'mounts', 'fasteners', 'screwKits', 'boxes', 'cables'] as const
+
+/** Faults between the parts of a job: ids used twice, and what names what is not there. */
+function linkFaults({ walls, log, catalogue }: Job): Fault[] {
+  const ofWalls = found(() => walls.flatMap((wall, index) =>
+    wallChecks(wall, catalogue, `$.walls[${index}]`).flatMap(found)))
+  return [
+    () => repeated(walls, '$.walls'),
+    () => repeated(log, '$.log'),
+    () => log.flatMap((entry, index) => newEntryFaults(entry, `$.log[${index}]`)),
+    () => correctionFaults(log, idsNow(walls)),
+    ...CATALOGUE_LISTS.map(list => () => repeated(catalogue[list] ?? [], `$.catalogue.${list}`)),
+  ].flatMap(found).concat(ofWalls)
+}
+
 /**
  * Takes a value read from JSON as a job; one that an earlier version wrote is brought up to date.
  *
@@ -198,20 +237,7 @@ export function validateJob(value: unknown): Job {
   const refuseFor = (faults: Fault[]) => {
     if (faults.length > 0) throw new InvalidJob(faults.slice(0, LIMITS.faults).map(({ path, message }) => ({ path: pathBefore(path), message })))
   }
-  refuseFor(schemaFaults(jobSchema, job, '$'))
-  const { walls, log, catalogue } = job as Job
-  refuseFor([
-    ...repeated(walls, '$.walls'),
-    ...repeated(log, '$.log'),
-    ...log.flatMap((entry, index) => newEntryFaults(entry, `$.log[${index}]`)),
-    ...correctionFaults(log, idsNow(walls)),
-    ...repeated(catalogue.displays, '$.catalogue.displays'),
-    ...repeated(catalogue.mounts, '$.catalogue.mounts'),
-    ...repeated(catalogue.fasteners, '$.catalogue.fasteners'),
-    ...repeated(catalogue.screwKits ?? [], '$.catalogue.screwKits'),
-    ...repeated(catalogue.boxes ?? [], '$.catalogue.boxes'),
-    ...repeated(catalogue.cables ?? [], '$.catalogue.cables'),
-    ...walls.flatMap((wall, index) => [...wallLinkFaults(wall, catalogue, `$.walls[${index}]`), ...repeated(wall.revisions ?? [], `$.walls[${index}].revisions`), ...revisionFaults(wall, `$.walls[${index}]`)]),
-  ])
+  const ill = schemaFaults(jobSchema, job, '$')
+  refuseFor([...ill, ...found(() => linkFaults(job as Job)).filter(({ path }) => !isTold(path, ill))].slice(0, LIMITS.faults))
   return job as Job
 }

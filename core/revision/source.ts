@@ -3,6 +3,7 @@ import { asBuilt } from '../log'
 import { contextOf, planWall } from '../plan'
 import type { Issue } from '../sheet'
 import type { Frozen, FrozenPlan } from './frozen'
+import { missingRevisions } from './missing'
 import { revisionsOf } from './revisions'
 
 /**
@@ -44,10 +45,13 @@ export function draftOf(job: Job, wall: Wall): SheetSource {
  * What a sheet of a wall is made from: the revision of some letters, or without them the one that was issued last;
  * where none was, a draft.
  *
- * @returns undefined where no revision of these letters is at hand
+ * @returns undefined where no revision of these letters is at hand, or the one that was issued last is missing: no
+ *   sheet is drawn from one before it
  */
 export function sheetSource(job: Job, wall: Wall, revision?: string): SheetSource | undefined {
   if (revision === DRAFT) return draftOf(job, wall)
+  const last = revisionsOf(job.log, wall).at(-1)
+  if (revision === undefined && missingRevisions(job.log, wall).some(({ entry }) => entry === last?.entry)) return undefined
   const at = revisionsOf(job.log, wall).findLast(({ frozen, revision: letters }) => frozen !== undefined && (revision === undefined || letters === revision))
   if (at?.frozen) return ofRevision({ ...at, frozen: at.frozen })
   return revision === undefined ? draftOf(job, wall) : undefined
