@@ -17,13 +17,15 @@ const VERBS: Record<string, Verb> = {
 
 const HELP = `wt: Wide Trellis on the command line
 
-${Object.values(VERBS).map(({ usage, does }) => `  wt ${usage.padEnd(24)}${does}`).join('\n')}
+${Object.values(VERBS)
+  .map(({ usage, does }) => `  wt ${usage.padEnd(24)}${does}`)
+  .join('\n')}
   wt COMMAND --help           show help for one command
   wt --help                   show this help
 
 Use - in place of JOB.json for standard input. Exit status: 0 on success, whatever the plan finds; 1 if a check fails,
-an issued revision is missing in the file, or the output cannot be written; 2 if the input is refused: every error is then on standard error, one per line,
-with its JSON path.
+an issued revision is missing in the file, or the output cannot be written; 2 if the input is refused: every error is
+then on standard error, one per line, with its JSON path.
 `
 const isHelp = (word: string) => word === '--help' || word === '-h' || word === 'help'
 

@@ -92,15 +92,16 @@ describe('the outbox', () => {
     expect((await device.seen.get('holm-point/w1'))!.state).toMatchObject({ version: 2, job: { walls: [{ width: 6400 }], log: [{ id: 'l1', seq: 1 }, { id: 'l2' }, { id: 'l4' }] } })
   })
 
-  it('never sends an entry that issues before what was frozen, though both were kept while it was sending', async () => {
+  it('never sends an entry that issues before what was frozen, though both were kept meanwhile', async () => {
     await begun()
     const frozen = { id: 'f1' } as Frozen
-    const issued: LogEntry = { ...remark('i1'), kind: 'issued', revision: 'B', frozen: 'f1' } as LogEntry
+    const issued = { ...remark('i1'), kind: 'issued', revision: 'B', frozen: 'f1' } as LogEntry
     const { addEntries } = server
     let kept: Promise<void> | undefined
     server.addEntries = async (...sent) => {
       // It is issued while the hole before it is on its way.
-      kept ??= outbox.issue('holm-point', 'w1', frozen, issued).then(() => outbox.addEntry('holm-point', 'w1', remark('l2')))
+      kept ??= outbox.issue('holm-point', 'w1', frozen, issued)
+        .then(() => outbox.addEntry('holm-point', 'w1', remark('l2')))
       await kept
       return addEntries(...sent)
     }

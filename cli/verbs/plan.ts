@@ -10,7 +10,8 @@ export const plan: Verb = {
   run: ([file]) => {
     const job = jobIn(file!)
     const missing = job.walls.flatMap(wall => missingRevisions(job.log, wall))
-    if (missing.length > 0) return { printed: '', told: missing.map(({ message }) => `${message}.\n`).join(''), code: 1 }
+    if (missing.length > 0)
+      return { printed: '', told: missing.map(({ message }) => `${message}.\n`).join(''), code: 1 }
     return { printed: `${JSON.stringify(planFile(job), null, 2)}\n` }
   },
 }

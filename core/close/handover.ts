@@ -4,7 +4,7 @@ import type { PlateUse } from '../mount'
 import { CASE_NAMES } from '../fix'
 import { deadHoles, holeSteps } from '../hang'
 import type { Catalogue, Rules, Site, Wall } from '../job'
-import { RESULT_NAMES, standing, type AsBuilt, type LogEntry, type MadeHole } from '../log'
+import { authorText, RESULT_NAMES, standing, type AsBuilt, type LogEntry, type MadeHole } from '../log'
 import { drawWall } from '../mark/sheet'
 import type { Shown } from '../mark/sheet/drawing'
 import { chosenFigure } from '../rules'
@@ -357,13 +357,15 @@ function failedHoles({ wall, plan, issued, built, catalogue, log }: HandedOver, 
   )
   const named = new Map([...holeSteps(issued), ...holeSteps(plan.arrays)].map(({ hole, label }) => [hole.id, label]))
   const labels = (id: string) => named.get(id) ?? id
-  const failed = built.dead.map(({ hole, x, y, result, note, by, at, entry }) => [
+  const failed = built.dead.map(({ hole, x, y, result, note, by, sentBy, at, entry }) => [
     labels(hole), show(x), show(y), RESULT_NAMES[result],
-    [note, found.has(hole) && `found: ${found.get(hole)}`, fills.get(entry)].filter(Boolean).join('; '), by, day(at),
+    [note, found.has(hole) && `found: ${found.get(hole)}`, fills.get(entry)].filter(Boolean).join('; '),
+    authorText({ by, sentBy }), day(at),
   ])
-  const again = built.filled.map(({ hole, x, y, result, note, by, at }) => [
+  const again = built.filled.map(({ hole, x, y, result, note, by, sentBy, at }) => [
     labels(hole), show(x), show(y), RESULT_NAMES[result],
-    [note, 'filled and drilled again in its place'].filter(Boolean).join('; '), by, day(at),
+    [note, 'filled and drilled again in its place'].filter(Boolean).join('; '),
+    authorText({ by, sentBy }), day(at),
   ])
   const disputed = built.disputed.map(({ hole, results }): Block => ({
     text: `${labels(hole)} is disputed: ${results.map(resultBy(day)).join('; ')}. It is not counted as drilled.`,

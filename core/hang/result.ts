@@ -6,7 +6,10 @@ import type { Hole } from '../mount'
 export interface Recorder { by: string }
 
 /** What is recorded of a hole, beside who did and when. */
-export type SaidOfHole = Pick<EntryOf<'hole'>, 'kind' | 'hole' | 'x' | 'y' | 'result' | 'corrects' | 'again' | 'note' | 'photo'>
+export type SaidOfHole = Pick<
+  EntryOf<'hole'>,
+  'kind' | 'hole' | 'x' | 'y' | 'result' | 'corrects' | 'again' | 'note' | 'photo'
+>
 
 /**
  * The earlier result of a hole that a new one of this person corrects: the one that stands, or his own where several

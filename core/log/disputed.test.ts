@@ -119,7 +119,11 @@ describe('a hang step', () => {
 
 describe('a hole that was filled and drilled again in its place', () => {
   it('is what the drill met last, and is told of as what it was before', () => {
-    const log = [by('l1', 'Isla', 'hit'), by('l2', 'Isla', 'void', { corrects: 'l1' }), by('l3', 'Odd', 'hit', { again: 'l2' })]
+    const log = [
+      by('l1', 'Isla', 'hit'),
+      by('l2', 'Isla', 'void', { corrects: 'l1' }),
+      by('l3', 'Odd', 'hit', { again: 'l2' }),
+    ]
     expect(told(...log)).toEqual({ holes: ['l3'], dead: 0, disputed: [] })
     expect(asBuilt(log, { id: 'w1' }).filled.map(({ entry, result }) => [entry, result])).toEqual([['l2', 'void']])
     // Whoever says otherwise of what was drilled again contradicts it; who withdraws it leaves the hole as it was.

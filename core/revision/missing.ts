@@ -8,11 +8,15 @@ export interface MissingRevision { wall: string, revision: string, entry: string
  * The revisions of a wall that its log issued and that the file lacks, or has only under another id. An entry that
  * names no frozen revision, in a file without any, was written by hand: it lacks nothing.
  */
-export function missingRevisions(log: Job['log'], wall: Pick<Wall, 'id' | 'formerId' | 'name' | 'revisions'>): MissingRevision[] {
+export function missingRevisions(
+  log: Job['log'],
+  wall: Pick<Wall, 'id' | 'formerId' | 'name' | 'revisions'>,
+): MissingRevision[] {
   const stored = new Set((wall.revisions ?? []).map(({ id }) => id))
   return ofKind(standing(log, wall), 'issued').flatMap(({ id: entry, revision, frozen }) => {
     if (frozen === undefined ? stored.size === 0 : stored.has(frozen)) return []
-    const lacks = frozen === undefined ? 'the entry names no frozen revision' : `the file has none with the id ${frozen}`
+    const lacks
+      = frozen === undefined ? 'the entry names no frozen revision' : `the file has none with the id ${frozen}`
     const message = `Revision ${revision} of ${wall.name} (entry ${entry}) is missing: ${lacks}`
     return [{ wall: wall.id, revision, entry, message }]
   })

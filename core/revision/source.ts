@@ -9,7 +9,10 @@ import { revisionsOf } from './revisions'
 /**
  * What sheets and templates are made from: a revision as it was issued, or the plan of the moment, which is a draft.
  */
-export interface SheetSource extends Pick<Frozen, 'site' | 'rules' | 'wall' | 'catalogue'> { plan: FrozenPlan, issue?: Issue }
+export interface SheetSource extends Pick<Frozen, 'site' | 'rules' | 'wall' | 'catalogue'> {
+  plan: FrozenPlan
+  issue?: Issue
+}
 
 /** What is asked for where the plan of the moment is wanted and no revision. */
 export const DRAFT = 'draft'
@@ -38,7 +41,13 @@ const ofRevision = ({
 /** The plan of the moment, to be looked at and not to be drilled from. */
 export function draftOf(job: Job, wall: Wall): SheetSource {
   const { site: { id, name, units }, catalogue } = job
-  return { site: { id, name, units }, rules: contextOf(job).rules, wall, catalogue, plan: planWall(wall, contextOf(job), asBuilt(job.log, wall)) }
+  return {
+    site: { id, name, units },
+    rules: contextOf(job).rules,
+    wall,
+    catalogue,
+    plan: planWall(wall, contextOf(job), asBuilt(job.log, wall)),
+  }
 }
 
 /**
@@ -51,8 +60,11 @@ export function draftOf(job: Job, wall: Wall): SheetSource {
 export function sheetSource(job: Job, wall: Wall, revision?: string): SheetSource | undefined {
   if (revision === DRAFT) return draftOf(job, wall)
   const last = revisionsOf(job.log, wall).at(-1)
-  if (revision === undefined && missingRevisions(job.log, wall).some(({ entry }) => entry === last?.entry)) return undefined
-  const at = revisionsOf(job.log, wall).findLast(({ frozen, revision: letters }) => frozen !== undefined && (revision === undefined || letters === revision))
+  if (revision === undefined && missingRevisions(job.log, wall).some(({ entry }) => entry === last?.entry))
+    return undefined
+  const at = revisionsOf(job.log, wall).findLast(
+    ({ frozen, revision: letters }) => frozen !== undefined && (revision === undefined || letters === revision),
+  )
   if (at?.frozen) return ofRevision({ ...at, frozen: at.frozen })
   return revision === undefined ? draftOf(job, wall) : undefined
 }

@@ -140,18 +140,21 @@ it('what a passkey is to sign is asked once, and holds for five minutes', () => 
   expect([challengeOf('a', 2_000), challengeOf('a', 2_000), challengeOf('b', 302_000), challengeOf('c')]).toEqual(['sign this', '', '', ''])
 })
 
+let log: ReturnType<typeof openDatabase>
+let odd: Person
+function beginLog() {
+  log = openDatabase(':memory:')
+  importJob(log.db, exampleJob(), 'Isla', T(1))
+  odd = join('Odd Varga', 'crew', ['holm-point'])
+}
+const endLog = () => log.close()
+const as = (person: Person, day: number) => openSession(db(), beginSession(db(), person, 'password', 'a phone', T(day)), new Date(T(day))) as SignedIn
+const remark = (id: string, day: number, more = {}) => ({ id, at: T(day), by: 'Mallory', wall: 'w1', kind: 'remark', note: 'dusty', ...more })
+const send = (by: SignedIn, entries: unknown[], day: number) => addEntries(log.db, 'holm-point', 'w1', authorOf(db(), by), entries, T(day, '20:00'))
+
 describe('who made an entry', () => {
-  let log: ReturnType<typeof openDatabase>
-  let odd: Person
-  beforeEach(() => {
-    log = openDatabase(':memory:')
-    importJob(log.db, exampleJob(), 'Isla', T(1))
-    odd = join('Odd Varga', 'crew', ['holm-point'])
-  })
-  afterEach(() => log.close())
-  const as = (person: Person, day: number) => openSession(db(), beginSession(db(), person, 'password', 'a phone', T(day)), new Date(T(day))) as SignedIn
-  const remark = (id: string, day: number, more = {}) => ({ id, at: T(day), by: 'Mallory', wall: 'w1', kind: 'remark', note: 'dusty', ...more })
-  const send = (by: SignedIn, entries: unknown[], day: number) => addEntries(log.db, 'holm-point', 'w1', authorOf(db(), by), entries, T(day, '20:00'))
+  beforeEach(beginLog)
+  afterEach(endLog)
 
   it('is on the server’s word: neither a name nor another’s approval is taken from what is sent', () => {
     const [result] = send(as(odd, 5), [remark('r1', 5, { acceptedBy: 'Isla Brandt', sentBy: 'Isla Brandt' })], 5)
@@ -185,6 +188,43 @@ describe('who made an entry', () => {
   it('who was removed: what another sends of his before that is taken, later waits', () => {
     removePerson(db(), firm.key, odd.id, 'Isla Brandt', T(5, '12:00'))
     expect(send(as(isla, 6), [{ ...remark('r1', 5, { person: odd.id }) }, remark('r2', 6, { person: odd.id })], 6)).toMatchObject([{ entry: { by: 'Odd Varga' } }, { setAside: expect.stringContaining('no longer in the firm') }])
+  })
+
+  it('what crew sends as a planner’s waits, whatever its clock says; who lost the right overrides no more', () => {
+    const override = (id: string, day: number, more: object) =>
+      ({ ...remark(id, day), kind: 'override', code: 'member-unsure', subject: 's', reason: 'looked', ...more })
+    const forged = send(as(odd, 9), [override('o1', 2, { person: isla.id }), remark('r1', 5, { person: isla.id })], 9)
+    expect(forged).toMatchObject([
+      { setAside: expect.stringContaining('sent as Isla Brandt’s by Odd Varga, who cannot issue a mark-out') },
+      { entry: { by: 'Isla Brandt', sentBy: 'Odd Varga' } },
+    ])
+    const ranveig = join('Ranveig Holt', 'lead', ['holm-point'])
+    expect(send(as(ranveig, 3), [override('o2', 3, {})], 3)).toMatchObject([{ entry: { by: 'Ranveig Holt' } }])
+    changeRole(db(), firm.key, ranveig.id, { role: 'crew', sites: ['holm-point'] }, 'Isla Brandt', T(5))
+    expect(send(as(ranveig, 6), [override('o3', 4, {}), remark('r2', 4)], 6)).toMatchObject([
+      { setAside: expect.stringContaining('could not issue a mark-out') }, { entry: { id: 'r2' } },
+    ])
+  })
+})
+
+describe('an entry in another’s name', () => {
+  beforeEach(beginLog)
+  afterEach(endLog)
+
+  it('what crew sends as a planner’s waits, whatever its clock says; who lost the right overrides no more', () => {
+    const override = (id: string, day: number, more: object) =>
+      ({ ...remark(id, day), kind: 'override', code: 'member-unsure', subject: 's', reason: 'looked', ...more })
+    const forged = send(as(odd, 9), [override('o1', 2, { person: isla.id }), remark('r1', 5, { person: isla.id })], 9)
+    expect(forged).toMatchObject([
+      { setAside: expect.stringContaining('sent as Isla Brandt’s by Odd Varga, who cannot issue a mark-out') },
+      { entry: { by: 'Isla Brandt', sentBy: 'Odd Varga' } },
+    ])
+    const ranveig = join('Ranveig Holt', 'lead', ['holm-point'])
+    expect(send(as(ranveig, 3), [override('o2', 3, {})], 3)).toMatchObject([{ entry: { by: 'Ranveig Holt' } }])
+    changeRole(db(), firm.key, ranveig.id, { role: 'crew', sites: ['holm-point'] }, 'Isla Brandt', T(5))
+    expect(send(as(ranveig, 6), [override('o3', 4, {}), remark('r2', 4)], 6)).toMatchObject([
+      { setAside: expect.stringContaining('could not issue a mark-out') }, { entry: { id: 'r2' } },
+    ])
   })
 
   it('what was never his to do is refused, and so is a clock that is ahead of a right that ended', () => {

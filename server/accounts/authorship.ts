@@ -22,7 +22,8 @@ const isBefore = (a: unknown, b: string) => typeof a === 'string' && Date.parse(
 /**
  * The author of what a session sends. Who made an entry is who was signed in on the device then, as the entry says by
  * his id; his name is the server's. What a person made while he had the right to is taken however late it comes, what
- * he made after it was taken from him is set aside, and what was never his to do is refused.
+ * he made after it was taken from him is set aside, and what was never his to do is refused. What one person sends as
+ * another's is taken only where he may do it himself: else a planner decides.
  */
 export function authorOf(accounts: Accounts, { person, firm }: SignedIn): Author {
   /** Of many entries that come at once most are by one. */
@@ -38,20 +39,52 @@ export function authorOf(accounts: Accounts, { person, firm }: SignedIn): Author
   return (entry, action, place, receivedAt) => signed(entry, action, place, receivedAt, person, authored)
 }
 
-function signed(entry: unknown, action: Action, place: EntryPlace, receivedAt: string, person: Person, authored: (id: string) => { who: Person, grants: Grant[] } | undefined): Authored {
-  if (!isObject(entry)) return { entry, verdict: 'taken' }
-  const { sentBy: _s, acceptedBy: _a, ...given } = entry
-  const { who, grants = [] } = authored(given.person === undefined ? person.id : String(given.person)) ?? {}
-  if (!who) return { entry: given, verdict: 'refused', reason: 'is not by anyone in this firm: it may have been recorded on this device for another firm' }
-  const byHim = { ...given, person: who.id, by: who.name, ...who.id !== person.id && { sentBy: person.name } }
+/**
+ * What needs the right at the moment when it arrives: the clock of a device proves nothing, and a mark-out or an
+ * override by whoever has lost the right is not to hold by itself.
+ */
+const NEEDS_RIGHT_NOW: ReadonlySet<Action> = new Set<Action>(['wall.issue'])
+
+/** A person of the firm with what he was granted, and since when. */
+interface Known { who: Person, grants: Grant[] }
+
+/** Why what one person sends as another's is not taken: nothing proves that it is, and he may not do it himself. */
+function notHisToSend(who: Person, sender: Known, action: Action, place: EntryPlace, receivedAt: string): string | undefined {
+  if (who.id === sender.who.id || may(heldAt(sender.grants, receivedAt), action, place)) return undefined
+  return `it was sent as ${who.name}’s by ${sender.who.name}, who cannot ${RIGHTS[action].title}`
+}
+
+/** Why what a person did is not taken by itself; undefined where he may do it. */
+function verdictOn({ who, grants }: Known, given: Record<string, unknown>, action: Action, place: EntryPlace, receivedAt: string): Omit<Extract<Authored, { reason: string }>, 'entry'> | undefined {
   // A clock that is ahead says nothing of what is to come.
   const at = isBefore(given.at, receivedAt) ? String(given.at) : receivedAt
-  const lets = (held: typeof grants[number] | undefined) => may(held, action, place)
-  if (lets(heldAt(grants, at)) || lets(heldAt(grants, receivedAt))) return { entry: byHim, verdict: 'taken' }
-  const now = heldAt(grants, at)
+  const lets = (held: Grant | undefined) => may(held, action, place)
+  const moments = NEEDS_RIGHT_NOW.has(action) ? [receivedAt] : [at, receivedAt]
+  if (moments.some(moment => lets(heldAt(grants, moment)))) return undefined
+  const then = heldAt(grants, NEEDS_RIGHT_NOW.has(action) ? receivedAt : at)
   const what = RIGHTS[action].title
-  if (grants.some(lets)) return { entry: byHim, verdict: 'set-aside', reason: `${who.name} was ${now ? `${ROLE_WORDS[now.role].title.toLowerCase()}, but not here,` : 'no longer in the firm'} when this was recorded, and could not ${what}` }
-  return { entry: byHim, verdict: 'refused', reason: `is not allowed for ${now ? `the role ${ROLE_WORDS[now.role].title.toLowerCase()} here` : 'a person who has left the firm'}, who cannot ${what}` }
+  const role = then && ROLE_WORDS[then.role].title.toLowerCase()
+  if (grants.some(lets)) {
+    const when = NEEDS_RIGHT_NOW.has(action) ? 'when this arrived' : 'when this was recorded'
+    const was = role ? `${role}, but not here,` : 'no longer in the firm'
+    return { verdict: 'set-aside', reason: `${who.name} was ${was} ${when}, and could not ${what}` }
+  }
+  const whom = role ? `the role ${role} here` : 'a person who has left the firm'
+  return { verdict: 'refused', reason: `is not allowed for ${whom}, who cannot ${what}` }
+}
+
+function signed(entry: unknown, action: Action, place: EntryPlace, receivedAt: string, person: Person, authored: (id: string) => Known | undefined): Authored {
+  if (!isObject(entry)) return { entry, verdict: 'taken' }
+  const { sentBy: _s, acceptedBy: _a, ...given } = entry
+  const known = authored(given.person === undefined ? person.id : String(given.person))
+  const sender = authored(person.id)
+  if (!known || !sender) return { entry: given, verdict: 'refused', reason: 'is not by anyone in this firm: it may have been recorded on this device for another firm' }
+  const { who } = known
+  const byHim = { ...given, person: who.id, by: who.name, ...who.id !== person.id && { sentBy: person.name } }
+  const verdict = verdictOn(known, given, action, place, receivedAt)
+  if (verdict) return { entry: byHim, ...verdict }
+  const reason = notHisToSend(who, sender, action, place, receivedAt)
+  return reason === undefined ? { entry: byHim, verdict: 'taken' } : { entry: byHim, verdict: 'set-aside', reason }
 }
 
 /** The author of what comes through a client's link: the name that he wrote. */

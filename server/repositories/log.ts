@@ -30,16 +30,31 @@ const said = (entry: LogEntry) => {
  */
 function issueFaults(db: Database, site: number, { id }: Wall, { revision, frozen }: EntryOf<'issued'>): Fault[] {
   const text = frozen === undefined ? undefined : revisionText(db, site, id, frozen)
-  if (text === undefined) return [{ path: '$.frozen', message: 'is not on this server: send the frozen revision before the entry that issues it' }]
+  if (text === undefined)
+    return [
+      {
+        path: '$.frozen',
+        message: 'is not on this server: send the frozen revision before the entry that issues it',
+      },
+    ]
   const log = entriesOf(db, site, id)
   const next = nextRevision(log, id)
   const other = log.find((entry): entry is EntryOf<'issued'> => entry.kind === 'issued' && entry.revision === revision)
-  if (other) return [{ path: '$.revision', message: `${revision} was issued by ${other.by} in the meantime: compare the two, then issue yours as ${next} or discard it` }]
-  if (revision !== next) return [{ path: '$.revision', message: `must be ${next}, the next revision of this wall, not “${revision}”` }]
+  if (other)
+    return [
+      {
+        path: '$.revision',
+        message: `${revision} was issued by ${other.by} in the meantime: compare the two, then issue yours as ${next} or discard it`,
+      },
+    ]
+  if (revision !== next)
+    return [{ path: '$.revision', message: `must be ${next}, the next revision of this wall, not “${revision}”` }]
   const { overrides } = asBuilt(log, { id })
-  return (JSON.parse(text) as Frozen).built.overrides.flatMap(({ code, subject, by, reason }) => overrides.some(each => each.code === code && each.subject === subject && each.by === by && each.reason === reason)
-    ? []
-    : [{ path: '$.frozen', message: `depends on an override of ${code} by ${by} that is not in this wall's log` }])
+  return (JSON.parse(text) as Frozen).built.overrides.flatMap(({ code, subject, by, reason }) =>
+    overrides.some(each => each.code === code && each.subject === subject && each.by === by && each.reason === reason)
+      ? []
+      : [{ path: '$.frozen', message: `depends on an override of ${code} by ${by} that is not in this wall's log` }],
+  )
 }
 
 /** What is wrong with an entry for a wall's log. */
@@ -49,12 +64,20 @@ function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault
   if (faults.length > 0) return faults
   const given = entry as LogEntry
   if (given.wall !== wall.id) return [{ path: '$.wall', message: `must be “${wall.id}”, as in the address` }]
-  const isKnown = (hole: string) => isHoleOf(wall, hole) || entriesOf(db, site, wall.id).some(each => each.kind === 'hole' && each.hole === hole)
-  if (given.kind === 'hole' && !isKnown(given.hole)) return [{ path: '$.hole', message: `“${given.hole}” is not a hole in this wall's plan. Its array may have been deleted; restore it, or record the drilled hole as a remark` }]
+  const isKnown = (hole: string) =>
+    isHoleOf(wall, hole) || entriesOf(db, site, wall.id).some(each => each.kind === 'hole' && each.hole === hole)
+  if (given.kind === 'hole' && !isKnown(given.hole))
+    return [
+      {
+        path: '$.hole',
+        message: `“${given.hole}” is not a hole in this wall's plan. Its array may have been deleted; restore it, or record the drilled hole as a remark`,
+      },
+    ]
   if (given.kind === 'override' && findingKind(given.code)?.never) {
     return [{ path: '$.code', message: `“${given.code}” is never overridden: clear the stop` }]
   }
-  if (given.kind === 'issued') return entryOfId(db).get({ site, id: given.id }) ? [] : issueFaults(db, site, wall, given)
+  if (given.kind === 'issued')
+    return entryOfId(db).get({ site, id: given.id }) ? [] : issueFaults(db, site, wall, given)
   const named = Object.entries(given).filter(([key]) => key === 'corrects' || key === 'again') as [string, string][]
   return named.flatMap(([key, id]) => entryOfId(db).get({ site, id })?.wall === wall.id
     ? []
@@ -72,7 +95,10 @@ function addSigned(db: Database, site: number, wall: Wall, entry: unknown, recei
   if (faults.length > 0) throw validationError(faults)
   const given = told(entry as LogEntry)
   const known = entryOfId(db).get({ site, id: given.id })
-  if (!known && lengthOfLog(db, site) >= LIMITS.log) throw validationError([{ path: '$', message: `exceeds the maximum number of log entries for a site, ${LIMITS.log}` }])
+  if (!known && lengthOfLog(db, site) >= LIMITS.log)
+    throw validationError([
+      { path: '$', message: `exceeds the maximum number of log entries for a site, ${LIMITS.log}` },
+    ])
   if (!known) return appendEntries(db, site, [given as LogEntry], receivedAt)[0]!
   const kept = JSON.parse(known.entry) as LogEntry
   if (same(said(kept), said(given as LogEntry))) return kept
@@ -108,9 +134,18 @@ function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): Want
  * Adds an entry to a wall's log by its author, or sets it aside. @throws as `addSigned`, and 403 where he might never
  * make it
  */
-function addEntry(db: Database, site: SiteRow, wall: Wall, author: Author, given: unknown, receivedAt: string): LogEntry | Waiting {
+function addEntry(
+  db: Database,
+  site: SiteRow,
+  wall: Wall,
+  author: Author,
+  given: unknown,
+  receivedAt: string,
+): LogEntry | Waiting {
   if (isSimulatedEntry(given) && !siteDocument(db, site).site.demo) {
-    throw validationError([{ path: '$.simulated', message: 'marks readings of a simulated gauge, which no real wall has' }])
+    throw validationError([
+      { path: '$.simulated', message: 'marks readings of a simulated gauge, which no real wall has' },
+    ])
   }
   const { action, place, settles } = wantedOf(db, site, wall, given)
   const authored = author(given, action, place, receivedAt)
@@ -126,34 +161,55 @@ function addEntry(db: Database, site: SiteRow, wall: Wall, author: Author, given
 }
 
 /** What became of one entry of many: as it is kept, that it waits for a planner, or why it was not taken. */
-export type EntryResult = { id: unknown, entry: LogEntry } | { id: unknown } & Waiting | { id: unknown, error: ApiErrorBody['error'] }
+export type EntryResult
+  = { id: unknown, entry: LogEntry } | ({ id: unknown } & Waiting) | { id: unknown, error: ApiErrorBody['error'] }
 
 /** Adds many entries to a wall's log, in their order; one that is refused keeps none of the others out. */
-export function addEntries(db: Database, siteId: string, wall: string, author: Author, entries: unknown[], receivedAt: string): EntryResult[] {
-  return db.transaction(() => {
-    const site = siteRow(db, siteId)
-    const document = wallDocument(db, site.key, wall)
-    return entries.map((entry): EntryResult => {
-      const id = (entry as { id?: unknown } | null)?.id
-      try {
-        const added = addEntry(db, site, document, author, entry, receivedAt)
-        return 'setAside' in added ? { id, ...added } : { id, entry: added }
-      }
-      catch (error) {
-        const { data } = error as { data?: ApiErrorBody }
-        if (!data?.error) throw error
-        return { id, error: data.error }
-      }
-    })
-  }, { behavior: 'immediate' })
+export function addEntries(
+  db: Database,
+  siteId: string,
+  wall: string,
+  author: Author,
+  entries: unknown[],
+  receivedAt: string,
+): EntryResult[] {
+  return db.transaction(
+    () => {
+      const site = siteRow(db, siteId)
+      const document = wallDocument(db, site.key, wall)
+      return entries.map((entry): EntryResult => {
+        const id = (entry as { id?: unknown } | null)?.id
+        try {
+          const added = addEntry(db, site, document, author, entry, receivedAt)
+          return 'setAside' in added ? { id, ...added } : { id, entry: added }
+        }
+        catch (error) {
+          const { data } = error as { data?: ApiErrorBody }
+          if (!data?.error) throw error
+          return { id, error: data.error }
+        }
+      })
+    },
+    { behavior: 'immediate' },
+  )
 }
 
 /** Adds one entry to a wall's log. @throws as `addEntry` */
-export function addLogEntry(db: Database, siteId: string, wall: string, author: Author, entry: unknown, receivedAt: string): LogEntry | Waiting {
-  return db.transaction(() => {
-    const site = siteRow(db, siteId)
-    return addEntry(db, site, wallDocument(db, site.key, wall), author, entry, receivedAt)
-  }, { behavior: 'immediate' })
+export function addLogEntry(
+  db: Database,
+  siteId: string,
+  wall: string,
+  author: Author,
+  entry: unknown,
+  receivedAt: string,
+): LogEntry | Waiting {
+  return db.transaction(
+    () => {
+      const site = siteRow(db, siteId)
+      return addEntry(db, site, wallDocument(db, site.key, wall), author, entry, receivedAt)
+    },
+    { behavior: 'immediate' },
+  )
 }
 
 /**

@@ -45,11 +45,7 @@ test('a planner and two phones at one wall, one without a signal: everything of 
   const before: Evidence[] = (await house.wall()).job.walls[0].evidence
   const [isla, ranveig, odd] = (await Promise.all(
     ['Isla Brandt', 'Ranveig Holt', 'Odd Varga'].map(name => otherPerson(browser, house, name)),
-  )) as [
-    Awaited<ReturnType<typeof otherPerson>>,
-    Awaited<ReturnType<typeof otherPerson>>,
-    Awaited<ReturnType<typeof otherPerson>>,
-  ]
+  )) as [Page, Page, Page]
   for (const page of [isla, ranveig]) {
     await page.goto(`${HALL}/survey`)
     await page.getByRole('tab', { name: /^Readings/ }).click()

@@ -42,7 +42,11 @@ async function beginFirm(hand: Hand, page: Page, said: string, units: RegExp) {
 }
 
 /** Survey to issued mark-out; what misses its stud is cured by the first remedy. */
-async function plan(hand: Hand, page: Page, { at, near, half, leaning, width, height }: typeof JOBS[keyof typeof JOBS]) {
+async function plan(
+  hand: Hand,
+  page: Page,
+  { at, near, half, leaning, width, height }: (typeof JOBS)[keyof typeof JOBS],
+) {
   await hand.type(page.locator('#wall-name'), 'Lobby')
   await hand.type('Width', width)
   await hand.type('Height', height, 'Enter')

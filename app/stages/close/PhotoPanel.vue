@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/names'
 /** Photographs of the wall, two of them side by side where that tells something. */
 const store = useWallStore()
 const { record, screens } = useClose()
@@ -50,7 +51,9 @@ const pair = computed(() => chosen.value.flatMap(id => photos.value.find(photo =
     <div v-if="pair.length === 2" class="mt-2 grid grid-cols-2 gap-1" data-testid="side-by-side">
       <figure v-for="photo in pair" :key="photo.id" class="text-xs">
         <WallPhoto :photo="photo.photo" :label="photo.note ?? 'Photo'" class="w-full" />
-        <figcaption>{{ whenOf(photo.at) }}, {{ photo.by }}{{ photo.note ? `: ${photo.note}` : '' }}</figcaption>
+        <figcaption>
+          {{ whenOf(photo.at) }}, {{ authorText(photo) }}{{ photo.note ? `: ${photo.note}` : '' }}
+        </figcaption>
       </figure>
     </div>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/names'
 import { behindOf, getOutOf, replacementOf } from '~~/core/close'
 
 /**
@@ -143,7 +144,7 @@ function replace() {
       </h2>
       <ul class="divide-y divide-hair">
         <li v-for="entry in record?.visits" :key="entry.id" class="py-1" data-testid="visit">
-          {{ entry.purpose }}{{ entry.note ? `: ${entry.note}` : '' }} <span class="text-ink-soft">{{ entry.by }}, {{ whenOf(entry.at) }}</span>
+          {{ entry.purpose }}{{ entry.note ? `: ${entry.note}` : '' }} <span class="text-ink-soft">{{ authorText(entry) }}, {{ whenOf(entry.at) }}</span>
         </li>
       </ul>
       <div class="mt-1 grid grid-cols-[7rem_1fr] gap-2">

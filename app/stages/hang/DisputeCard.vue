@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { RESULT_NAMES, type MadeHole } from '~~/core/log'
+import { authorText, RESULT_NAMES, type MadeHole } from '~~/core/log'
 
 /**
  * A hole of which people recorded unlike results: each, who may withdraw it, and what holds until then. Whoever made a
@@ -36,7 +36,8 @@ const noteOf = ({ note }: MadeHole) => note ? `: ${note}` : ''
     <ul class="mt-1 space-y-1.5">
       <li v-for="result in results" :key="result.entry" class="flex items-center justify-between gap-2">
         <span class="min-w-0">
-          <b>{{ RESULT_NAMES[result.result] }}</b>, {{ result.by }}, {{ whenOf(result.at) }}{{ noteOf(result) }}
+          <b>{{ RESULT_NAMES[result.result] }}</b>,
+          {{ authorText(result) }}, {{ whenOf(result.at) }}{{ noteOf(result) }}
         </span>
         <button v-if="decides" type="button" class="press !min-h-12 shrink-0 !px-2" @click="keep(result)">
           This one holds

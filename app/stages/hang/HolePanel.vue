@@ -3,7 +3,7 @@ import { Volume2, VolumeOff } from 'lucide-vue-next'
 import { usePhoto } from '~/sync/usePhoto'
 import type { Fault } from '~~/core/job'
 import { canDrillAgain, drilledAgain, resultBefore, resultSaid, steelUnchecked } from '~~/core/hang'
-import { RESULT_NAMES, type MadeHole } from '~~/core/log'
+import { authorText, RESULT_NAMES, type MadeHole } from '~~/core/log'
 import { fromPrintedLevel, rowsOf } from '~~/core/mark'
 import { isSame } from '~~/core/subject'
 import { tapeReading } from '~~/core/units'
@@ -196,7 +196,7 @@ watch(steps, (list) => {
           :class="done.result === 'hit' ? 'border-good bg-good-wash' : 'border-stop bg-stop-wash'"
           data-testid="hole-record"
         >
-          <b>{{ recordTold }}</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.note ? `: ${done.note}` : '' }}
+          <b>{{ recordTold }}</b> {{ whenOf(done.at) }}, {{ authorText(done) }}{{ done.note ? `: ${done.note}` : '' }}
         </p>
         <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photo of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
         <DisputeCard :hole="step.hole.id" :label="step.label" />

@@ -22,7 +22,9 @@ export const isOneHole = (a: { x: number, y: number }, b: { x: number, y: number
 type HoleEntry = InferType<typeof holeSchema>
 
 /** A hole as it was made: which of the plan's it was, where it is, and what the drill met there. */
-export type MadeHole = Pick<HoleEntry, 'hole' | 'x' | 'y' | 'result' | 'by' | 'at' | 'note'> & { entry: string }
+export interface MadeHole extends Pick<HoleEntry, 'hole' | 'x' | 'y' | 'result' | 'by' | 'sentBy' | 'at' | 'note'> {
+  entry: string
+}
 
 /** A result with what tells whose it is. */
 interface Result extends MadeHole { author: string, before: boolean }
@@ -38,8 +40,8 @@ export interface Holes { holes: Map<string, Result[]>, corrected: Set<string>, f
 
 const plain = ({ author: _a, before: _b, ...made }: Result): MadeHole => made
 
-const resultOf = ({ id, hole, x, y, result, by, person, device, receivedAt, at, note }: HoleEntry): Result => ({
-  hole, x, y, result, by, at, ...note !== undefined && { note }, entry: id,
+const resultOf = ({ id, hole, x, y, result, by, sentBy, person, device, receivedAt, at, note }: HoleEntry): Result => ({
+  hole, x, y, result, by, ...sentBy !== undefined && { sentBy }, at, ...note !== undefined && { note }, entry: id,
   author: JSON.stringify([person ?? by, device ?? '']),
   // What a server took in before entries named their device holds as it held then: the last of a place.
   before: receivedAt !== undefined && device === undefined,
