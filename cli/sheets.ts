@@ -24,7 +24,7 @@ export function sourceIn(job: Job, wall: Wall, revision: string | undefined): Sh
   const source = sheetSource(job, wall, revision)
   if (source) return source
   const [missing] = missingRevisions(job.log, wall).filter(each => revision === undefined || each.revision === revision)
-  if (missing) throw new Refused(`${missing.message}. Ask whoever issued it for the whole file`)
+  if (missing) throw new Refused(`${missing.message}. Ask the person who issued it for the whole file`)
   const issued = (wall.revisions ?? []).length
   throw new Refused(`${wall.name} has no revision “${revision}” in this file${issued > 0 ? '' : '; none has been issued'}`)
 }

@@ -90,12 +90,23 @@ export const useSessionStore = defineStore('session', () => {
   /** Whether the signed-in person may do a thing: at a site, and for service at a wall that was handed over. */
   const may = (action: Action, site?: string, closed = true): boolean => mayDo(person.value, action, site === undefined ? undefined : { site, closed })
 
+  /** Whether it is being signed out: what is taken off this device is not put back meanwhile. */
+  const leaving = ref(false)
   async function signOut() {
+    leaving.value = true
+    try {
+      await endSession()
+    }
+    finally {
+      leaving.value = false
+    }
+  }
+  async function endSession() {
     await api('/session', { method: 'DELETE', body: {} }).catch((error) => { if (!(error instanceof ApiError) || error.status !== 401) throw error })
     const { firm } = kept.value ?? {}
     await Promise.all([forgetFiles(), firm && forget().then(({ forgetPlans }) => forgetPlans(deviceNameOf(firm)))])
     note(null)
   }
 
-  return { begun, demo, asked, person, firm, locked, confirm, lock, may, signOut }
+  return { begun, demo, asked, person, firm, locked, leaving, confirm, lock, may, signOut }
 })
