@@ -33,6 +33,12 @@ async function forgetOthers({ person, firm }: SignedIn): Promise<void> {
   await Promise.all([forgetFiles(), forget().then(({ forgetWalls }) => forgetWalls(deviceNameOf(firm), sees))])
 }
 
+/** Does something while a flag is up. */
+async function during(flag: { value: boolean }, act: () => Promise<void>): Promise<void> {
+  flag.value = true
+  await act().finally(() => { flag.value = false })
+}
+
 /**
  * Who is signed in on this device, what he may do, and signing in and out. Known without a connection too, for as many
  * days as the firm allows.
@@ -92,15 +98,7 @@ export const useSessionStore = defineStore('session', () => {
 
   /** Whether it is being signed out: what is taken off this device is not put back meanwhile. */
   const leaving = ref(false)
-  async function signOut() {
-    leaving.value = true
-    try {
-      await endSession()
-    }
-    finally {
-      leaving.value = false
-    }
-  }
+  const signOut = () => during(leaving, endSession)
   async function endSession() {
     await api('/session', { method: 'DELETE', body: {} }).catch((error) => { if (!(error instanceof ApiError) || error.status !== 401) throw error })
     const { firm } = kept.value ?? {}
