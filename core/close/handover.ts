@@ -2,9 +2,8 @@ import { dateText } from '../dates'
 import type { Finding } from '../finding'
 import type { PlateUse } from '../mount'
 import { CASE_NAMES } from '../fix'
-import { deadHoles, holeSteps } from '../hang'
 import type { Catalogue, Rules, Site, Wall } from '../job'
-import { authorText, RESULT_NAMES, standing, type AsBuilt, type LogEntry, type MadeHole } from '../log'
+import { RESULT_NAMES, type AsBuilt, type LogEntry } from '../log'
 import { drawWall } from '../mark/sheet'
 import type { Shown } from '../mark/sheet/drawing'
 import { chosenFigure } from '../rules'
@@ -13,6 +12,7 @@ import { group, line, type Shape } from '../svg'
 import { formatLength, quantityToString, textToString, type Text, type UnitSystem } from '../units'
 import { isOutside, scheduleOf } from '../wire'
 import { comparedWith, type Compared } from './compared'
+import { failedHoles } from './failedHoles'
 import { getOutOf } from './getOut'
 import { inspectionOf, type Inspection } from './inspections'
 import { missingFor, type Missing } from './missing'
@@ -336,50 +336,6 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
     ],
     paper,
   )
-}
-
-/** How figures and dates are written on a handover. */
-interface Written { show: (mm: number) => string, day: (at: string) => string }
-
-const resultBy
-  = (day: Written['day']) =>
-    ({ result, by, at }: MadeHole) =>
-      `${RESULT_NAMES[result]} by ${by}, ${day(at)}`
-
-/**
- * The holes that took no fastener, each with what the drill met, what fills it and what was found there since, and the
- * holes of which people say unlike things.
- */
-function failedHoles({ wall, plan, issued, built, catalogue, log }: HandedOver, { show, day }: Written): Block[] {
-  const fills = new Map(deadHoles(wall, built, catalogue).map(({ entry, fill }) => [entry, fill]))
-  const found = new Map(
-    standing(log, wall).flatMap(entry => (entry.kind === 'checked' ? [[entry.hole, entry.found] as const] : [])),
-  )
-  const named = new Map([...holeSteps(issued), ...holeSteps(plan.arrays)].map(({ hole, label }) => [hole.id, label]))
-  const labels = (id: string) => named.get(id) ?? id
-  const failed = built.dead.map(({ hole, x, y, result, note, by, sentBy, at, entry }) => [
-    labels(hole), show(x), show(y), RESULT_NAMES[result],
-    [note, found.has(hole) && `found: ${found.get(hole)}`, fills.get(entry)].filter(Boolean).join('; '),
-    authorText({ by, sentBy }), day(at),
-  ])
-  const again = built.filled.map(({ hole, x, y, result, note, by, sentBy, at }) => [
-    labels(hole), show(x), show(y), RESULT_NAMES[result],
-    [note, 'filled and drilled again in its place'].filter(Boolean).join('; '),
-    authorText({ by, sentBy }), day(at),
-  ])
-  const disputed = built.disputed.map(({ hole, results }): Block => ({
-    text: `${labels(hole)} is disputed: ${results.map(resultBy(day)).join('; ')}. It is not counted as drilled.`,
-  }))
-  if (failed.length + again.length + disputed.length === 0) return [{ heading: 'Failed holes' }, { text: 'None.' }]
-  const table: Block = {
-    columns: [
-      { title: 'Hole', share: 0.16 }, { title: 'From wall left', share: 0.1, figures: true },
-      { title: 'above floor', share: 0.1, figures: true }, { title: 'Result', share: 0.1 },
-      { title: 'Note and filling', share: 0.34 }, { title: 'By', share: 0.1 }, { title: 'Date', share: 0.1 },
-    ],
-    rows: [...failed, ...again],
-  }
-  return [{ heading: 'Failed holes' }, ...table.rows.length > 0 ? [table] : [], ...disputed]
 }
 
 /** Holes by fastener, bit and depth. */

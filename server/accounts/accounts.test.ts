@@ -189,22 +189,6 @@ describe('who made an entry', () => {
     removePerson(db(), firm.key, odd.id, 'Isla Brandt', T(5, '12:00'))
     expect(send(as(isla, 6), [{ ...remark('r1', 5, { person: odd.id }) }, remark('r2', 6, { person: odd.id })], 6)).toMatchObject([{ entry: { by: 'Odd Varga' } }, { setAside: expect.stringContaining('no longer in the firm') }])
   })
-
-  it('what crew sends as a planner’s waits, whatever its clock says; who lost the right overrides no more', () => {
-    const override = (id: string, day: number, more: object) =>
-      ({ ...remark(id, day), kind: 'override', code: 'member-unsure', subject: 's', reason: 'looked', ...more })
-    const forged = send(as(odd, 9), [override('o1', 2, { person: isla.id }), remark('r1', 5, { person: isla.id })], 9)
-    expect(forged).toMatchObject([
-      { setAside: expect.stringContaining('sent as Isla Brandt’s by Odd Varga, who cannot issue a mark-out') },
-      { entry: { by: 'Isla Brandt', sentBy: 'Odd Varga' } },
-    ])
-    const ranveig = join('Ranveig Holt', 'lead', ['holm-point'])
-    expect(send(as(ranveig, 3), [override('o2', 3, {})], 3)).toMatchObject([{ entry: { by: 'Ranveig Holt' } }])
-    changeRole(db(), firm.key, ranveig.id, { role: 'crew', sites: ['holm-point'] }, 'Isla Brandt', T(5))
-    expect(send(as(ranveig, 6), [override('o3', 4, {}), remark('r2', 4)], 6)).toMatchObject([
-      { setAside: expect.stringContaining('could not issue a mark-out') }, { entry: { id: 'r2' } },
-    ])
-  })
 })
 
 describe('an entry in another’s name', () => {

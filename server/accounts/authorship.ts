@@ -59,13 +59,14 @@ function verdictOn({ who, grants }: Known, given: Record<string, unknown>, actio
   // A clock that is ahead says nothing of what is to come.
   const at = isBefore(given.at, receivedAt) ? String(given.at) : receivedAt
   const lets = (held: Grant | undefined) => may(held, action, place)
-  const moments = NEEDS_RIGHT_NOW.has(action) ? [receivedAt] : [at, receivedAt]
+  const needsNow = NEEDS_RIGHT_NOW.has(action)
+  const moments = needsNow ? [receivedAt] : [at, receivedAt]
   if (moments.some(moment => lets(heldAt(grants, moment)))) return undefined
-  const then = heldAt(grants, NEEDS_RIGHT_NOW.has(action) ? receivedAt : at)
+  const then = heldAt(grants, moments[0]!)
   const what = RIGHTS[action].title
   const role = then && ROLE_WORDS[then.role].title.toLowerCase()
   if (grants.some(lets)) {
-    const when = NEEDS_RIGHT_NOW.has(action) ? 'when this arrived' : 'when this was recorded'
+    const when = needsNow ? 'when this arrived' : 'when this was recorded'
     const was = role ? `${role}, but not here,` : 'no longer in the firm'
     return { verdict: 'set-aside', reason: `${who.name} was ${was} ${when}, and could not ${what}` }
   }

@@ -10,6 +10,7 @@ import { freePort, House } from '../e2e/house'
 
 const HALL = '/sites/holm-point/walls/ticket-hall'
 const waited = (ms: number) => new Promise(done => setTimeout(done, ms))
+const cutShort = () => { throw new Error('The writer ended by itself') }
 
 /** What the server acknowledged before it was killed, and what of that was not there afterwards. */
 export interface Kept { kills: number, entries: number, saves: number, lost: string[] }
@@ -25,7 +26,8 @@ export async function killedWhileWriting(house: House, kills: number): Promise<K
       for (let n = 0; under; n++) {
         const id = `k${kill}-${n}`
         const entry = { id, at: new Date().toISOString(), by: 'Odd', wall: 'ticket-hall', kind: 'remark', note: 'x' }
-        const answer = await house.api(`${HALL}/log`, { method: 'POST', body: JSON.stringify(entry) }).catch(() => undefined)
+        const posted = { method: 'POST', body: JSON.stringify(entry) }
+        const answer = await house.api(`${HALL}/log`, posted).catch(() => undefined)
         if (answer?.status === 201) entries.push(id)
       }
     }
@@ -34,14 +36,17 @@ export async function killedWhileWriting(house: House, kills: number): Promise<K
         const state = await house.wall().catch(() => undefined)
         if (!state) continue
         const wall = { ...state.job.walls[0], height: 3300 + state.version % 50 }
-        const answer = await house.api(HALL, { method: 'PUT', body: JSON.stringify({ wall, version: state.version }) }).catch(() => undefined)
+        const body = JSON.stringify({ wall, version: state.version })
+        const answer = await house.api(HALL, { method: 'PUT', body }).catch(() => undefined)
         if (answer?.status !== 200) continue
         saves++
         version = JSON.parse(answer.body).version
       }
     }
+    const [before, savedBefore] = [entries.length, saves]
     const writing = Promise.all([record(), save()])
-    await waited(150 + 90 * (kill % 7))
+    while (entries.length < before + 2 || saves === savedBefore) await waited(10)
+    await waited(90 * (kill % 7))
     await house.kill()
     under = false
     await writing
@@ -64,12 +69,16 @@ export async function killedWriters(kills: number): Promise<Kept> {
   const lost: string[] = []
   let [saves, version] = [0, 0]
   for (let kill = 0; kill < kills; kill++) {
-    const writer = spawn(tool('tsx'), ['tests/attack/writer.ts', file, `k${kill}`], { stdio: ['ignore', 'pipe', 'inherit'], detached: true })
+    const writer = spawn(tool('tsx'), ['tests/attack/writer.ts', file, `k${kill}`],
+      { stdio: ['ignore', 'pipe', 'inherit'], detached: true })
     let said = ''
     writer.stdout.on('data', (text: Buffer) => { said += String(text) })
     const ended = once(writer.stdout, 'close')
-    await Promise.race([once(writer.stdout, 'data'), ended])
-    await waited(5 + 37 * (kill % 11))
+    // Counted, not timed: two entries and two versions are out however slow the machine is, then a moment more.
+    while (said.split('\n').length <= 4 + kill % 3) {
+      await Promise.race([once(writer.stdout, 'data'), ended.then(cutShort)])
+    }
+    await waited(37 * (kill % 11))
     // The whole group: the runner has a process of its own below it.
     process.kill(-writer.pid!, 'SIGKILL')
     await ended
@@ -100,7 +109,8 @@ export async function killedWhileStarting(kills: number): Promise<{ kills: numbe
   const house = await House.open(data)
   const catalogue = JSON.parse((await house.api('/catalogue')).body) as Record<string, unknown[]>
   const shipped = JSON.parse(readFileSync('demo/catalogue.json', 'utf8')) as Record<string, unknown[]>
-  const lists = ['displays', 'mounts', 'fasteners', 'screwKits'].filter(list => catalogue[list]!.length !== shipped[list]!.length)
+  const lists = ['displays', 'mounts', 'fasteners', 'screwKits']
+    .filter(list => catalogue[list]!.length !== shipped[list]!.length)
   const sites = JSON.parse((await house.api('/sites')).body) as unknown[]
   await house.close()
   return { kills, missing: [...lists, ...sites.length === 3 ? [] : [`${3 - sites.length} sites`]] }

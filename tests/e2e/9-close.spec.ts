@@ -11,7 +11,7 @@ import { toBuffer } from 'qrcode'
 import sharp from 'sharp'
 import { fromBuffer } from 'yauzl'
 import { pdfText } from '../fixtures/pdfText'
-import { expect, HALL, saved, test } from './house'
+import { expect, HALL, saved, scribble, test } from './house'
 
 const LOUNGE = '/sites/ravel-sands/walls/lounge'
 const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click()
@@ -32,16 +32,6 @@ function unzipped(zip: Buffer): Promise<Map<string, Buffer>> {
     file.readEntry()
   }))
 }
-async function scribble(page: Page) {
-  const field = page.getByTestId('signature-field')
-  await field.scrollIntoViewIfNeeded()
-  const box = (await field.boundingBox())!
-  await page.mouse.move(box.x + 30, box.y + 60)
-  await page.mouse.down()
-  for (let n = 1; n <= 16; n++) await page.mouse.move(box.x + 30 + 10 * n, box.y + 60 + 25 * Math.sin(n))
-  await page.mouse.up()
-}
-
 test('a wall is closed: serials, locks, points, photograph, signature; and its pack is read back without the product', async ({ page, house }) => {
   await page.goto(`${HALL}/close`)
   await expect(page.getByTestId('missing')).toContainText('36 of 36 holes are not recorded as drilled')

@@ -156,6 +156,17 @@ export async function fill(page: Page, label: string, text: string) {
   await page.getByLabel(label, { exact: true }).press('Enter')
 }
 
+/** Signs in the field for a signature, by the mouse. */
+export async function scribble(page: Page) {
+  const field = page.getByTestId('signature-field')
+  await field.scrollIntoViewIfNeeded()
+  const box = (await field.boundingBox())!
+  await page.mouse.move(box.x + 30, box.y + 60)
+  await page.mouse.down()
+  for (let n = 1; n <= 16; n++) await page.mouse.move(box.x + 30 + 10 * n, box.y + 60 + 25 * Math.sin(n))
+  await page.mouse.up()
+}
+
 /** Begins a wall, at Stennick unless elsewhere, and comes to its survey. */
 export async function beginWall(page: Page, name: string, width: string, height: string, site = 'stennick') {
   await page.goto(`/sites/${site}`)

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { pdfText } from '../fixtures/pdfText'
 import { Hand } from './hand'
-import { expect, House, saved, test as base } from './house'
+import { expect, House, saved, scribble, test as base } from './house'
 
 /** The same job in each unit system: what is typed, and what is read on the screen. */
 const JOBS = {
@@ -148,13 +148,7 @@ async function handOver(hand: Hand, page: Page) {
   await hand.panel('Handover')
   await hand.press('Record pass')
   await hand.type('Name', 'Mara Lind')
-  const field = page.getByTestId('signature-field')
-  await field.scrollIntoViewIfNeeded()
-  const box = (await field.boundingBox())!
-  await page.mouse.move(box.x + 30, box.y + 60)
-  await page.mouse.down()
-  for (let n = 1; n <= 16; n++) await page.mouse.move(box.x + 30 + 10 * n, box.y + 60 + 25 * Math.sin(n))
-  await page.mouse.up()
+  await scribble(page)
   hand.clicks++
   await hand.press('Save signature')
   await expect(page.getByTestId('signature')).toContainText('Mara Lind')

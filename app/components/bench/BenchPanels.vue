@@ -6,7 +6,17 @@ const panel = defineModel<Panel>({ required: true })
 
 <template>
   <div class="flex overflow-hidden rounded border border-edge text-[0.8rem]" role="tablist" :aria-label="label">
-    <button v-for="{ id, title } in panels" :key="id" type="button" role="tab" class="min-h-[var(--target)] flex-auto max-md:min-h-12 border-r px-1 border-edge last:border-r-0" :class="panel === id ? 'bg-pine font-semibold text-on-pine' : 'bg-paper'" :aria-selected="panel === id" @click="panel = id">
+    <!-- The ring of the focus is drawn inside, where the frame does not cut it. -->
+    <button
+      v-for="{ id, title } in panels"
+      :key="id"
+      type="button"
+      role="tab"
+      class="min-h-[var(--target)] flex-auto border-r border-edge px-1 -outline-offset-4! last:border-r-0 max-md:min-h-12"
+      :class="panel === id ? 'bg-pine font-semibold text-on-pine outline-on-pine!' : 'bg-paper'"
+      :aria-selected="panel === id"
+      @click="panel = id"
+    >
       {{ title }}
     </button>
   </div>
