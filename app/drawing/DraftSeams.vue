@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MM_PER_INCH } from '~~/core/units'
 import { endAt, widening, type Seam, type SeamDrawing, type SeamEnd } from './seams'
 
 /**
@@ -34,8 +35,9 @@ function proud(seam: Seam, end: SeamEnd) {
   // Of a level seam the second screen lies below.
   return upright ? `M${at.x + side * half} ${at.y} v${inwards * length}` : `M${at.x} ${at.y - side * half} h${inwards * length}`
 }
-/** A gap as it stands on the drawing: in inches in thousandths. */
-const figure = ({ gap }: SeamEnd) => gap === undefined ? '' : system.value === 'metric' ? String(Number(gap.toFixed(1))) : String(Math.round(1000 * gap / 25.4))
+/** A gap as it stands on the drawing: inches in thousandths, without the nought before the point. */
+const inches = (mm: number) => `${(mm / MM_PER_INCH).toFixed(3).replace(/^0/, '')}"`
+const figure = ({ gap = 0 }: SeamEnd) => system.value === 'metric' ? String(Number(gap.toFixed(1))) : inches(gap)
 const inset = (end: SeamEnd) => ({ top: { dy: 24 }, bottom: { dy: -16 }, left: { dx: 34, dy: 4 }, right: { dx: -34, dy: 4 } })[end.end]
 </script>
 
