@@ -30,5 +30,5 @@ export interface Finding {
   /** Whether no person may override this stop. */
   never?: true
   /** Who took this stop upon themselves, and why; it is then shown as a caution. */
-  overridden?: { by: string, reason: string, at: string }
+  overridden?: { by: string, sentBy?: string | undefined, late?: boolean | undefined, reason: string, at: string }
 }

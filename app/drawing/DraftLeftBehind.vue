@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/author'
 import type { MadeHole } from '~~/core/log'
 
 /**
@@ -14,7 +15,7 @@ const cross = computed(() => `M${hole.x - r.value} ${hole.y - r.value} l${2 * r.
 
 <template>
   <g :data-left-behind="hole.hole">
-    <title>Hole at {{ show(hole.x) }}, {{ show(hole.y) }} up, {{ hole.result === 'miss' ? 'missed' : 'unused' }}: {{ hole.by }}{{ hole.note ? `, ${hole.note}` : '' }}</title>
+    <title>Hole at {{ show(hole.x) }}, {{ show(hole.y) }} up, {{ hole.result === 'miss' ? 'missed' : 'unused' }}: {{ authorText(hole) }}{{ hole.note ? `, ${hole.note}` : '' }}</title>
     <circle :cx="hole.x" :cy="hole.y" :r="r * 1.6" fill="var(--color-paper)" stroke="var(--color-ink)" stroke-width="1.5" vector-effect="non-scaling-stroke" />
     <path :d="cross" stroke="var(--color-ink)" stroke-width="2" vector-effect="non-scaling-stroke" />
   </g>

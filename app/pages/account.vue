@@ -5,6 +5,7 @@ import type { SessionSummary } from '~~/server/accounts/sessions'
 import { ROLE_WORDS } from '~~/core/people'
 import { deviceNameOf } from '~/stores/session'
 import { countUnsent, forgetAll } from '~/sync/forget'
+import { canSign } from '~/sync/signer'
 import { useOutbox } from '~/sync/useOutbox'
 
 /** One's own account: password, passkeys, the devices that are signed in, and signing out. */
@@ -159,6 +160,13 @@ async function sendFirst() {
               </button>
             </li>
           </ul>
+          <p v-if="canSign()" class="text-sm text-ink-soft">
+            This device signs what you record: if another person sends it later, it stays yours.
+          </p>
+          <p v-else class="border-l-4 border-caution bg-caution-wash px-2 py-1 text-sm">
+            This address is not secure (no https), so this device cannot sign what you record. Send it before you
+            sign out: sent by another person it waits for a planner.
+          </p>
         </section>
         <section class="space-y-2" aria-labelledby="passkeys">
           <h2 id="passkeys" class="text-lg font-semibold">

@@ -11,9 +11,14 @@ export interface SignedIn {
   person: { id: string, name: string, address: string, role: StaffRole, sites: string[] }
   firm: { id: string, name: string, deviceDays: number, first: boolean }
 }
-interface Kept extends SignedIn { confirmedAt: number, locked?: string }
+interface Kept extends SignedIn { confirmedAt: number, session?: string, locked?: string }
 /** How one comes in here. */
-interface Answer extends Partial<SignedIn> { begun: boolean, ended?: string, demo?: Pick<SignedIn['person'], 'id' | 'name' | 'role' | 'sites'>[] }
+interface Answer extends Partial<SignedIn> {
+  begun: boolean
+  session?: string
+  ended?: string
+  demo?: Pick<SignedIn['person'], 'id' | 'name' | 'role' | 'sites'>[]
+}
 
 const DAY = 86_400_000
 /**
@@ -31,6 +36,23 @@ const forget = () => import('../sync/forget')
 async function forgetOthers({ person, firm }: SignedIn): Promise<void> {
   const sees = (site: string) => person.role !== 'service' && mayDo(person, 'site.read', { site })
   await Promise.all([forgetFiles(), forget().then(({ forgetWalls }) => forgetWalls(deviceNameOf(firm), sees))])
+}
+
+/** Whether the server has not been heard for too long; a clock that was put back counts as too long ago. */
+const isTooOld = ({ confirmedAt, firm }: Kept, now = Date.now()): boolean =>
+  now - confirmedAt > firm.deviceDays * DAY || now < confirmedAt - DAY
+
+type Forget = Awaited<ReturnType<typeof forget>>
+
+/** Takes files, keys and what else is said of a firm off this device. */
+async function leaveDevice(firm: SignedIn['firm'], act: (by: Forget, name: string) => Promise<void>): Promise<void> {
+  const name = deviceNameOf(firm)
+  await Promise.all([forgetFiles(), forget().then(by => Promise.all([act(by, name), by.forgetKeys(name)]))])
+}
+
+/** Whether the server has ended this session already: no failure of signing out. */
+function isSignedOutAlready(error: unknown): boolean {
+  return error instanceof ApiError && error.status === 401
 }
 
 /** Does something while a flag is up. */
@@ -52,6 +74,10 @@ export const useSessionStore = defineStore('session', () => {
   const me = useMe()
   const person = computed(() => open.value?.person)
   const firm = computed(() => open.value?.firm)
+  /** The session in which a person is signed in here, and who that is; undefined until the server has said so. */
+  const own = computed(() => open.value?.session === undefined
+    ? undefined
+    : { session: open.value.session, person: open.value.person.id })
   /** Why this device has to sign in again. */
   const locked = computed(() => kept.value?.locked)
 
@@ -67,12 +93,7 @@ export const useSessionStore = defineStore('session', () => {
     if (!kept.value || kept.value.locked) return
     const { firm } = kept.value
     note({ ...kept.value, locked: why })
-    await Promise.all([forget().then(({ forgetWalls }) => forgetWalls(deviceNameOf(firm), () => false)), forgetFiles()])
-  }
-
-  function isTooOld({ confirmedAt, firm }: Kept, now = Date.now()): boolean {
-    // A clock that was put back counts as too long ago.
-    return now - confirmedAt > firm.deviceDays * DAY || now < confirmedAt - DAY
+    await leaveDevice(firm, ({ forgetWalls }, name) => forgetWalls(name, () => false))
   }
 
   /** Asks the server who is signed in; without a connection this device knows, for a while. */
@@ -84,7 +105,7 @@ export const useSessionStore = defineStore('session', () => {
       asked.value = true
       if (!answer.person || !answer.firm) return kept.value && await lock(answer.ended ?? 'This device has been signed out. Sign in again. Unsent work is kept.')
       const before = kept.value
-      note({ person: answer.person, firm: answer.firm, confirmedAt: Date.now() })
+      note({ person: answer.person, firm: answer.firm, session: answer.session, confirmedAt: Date.now() })
       if (before && (before.person.id !== answer.person.id || JSON.stringify(before.person.sites) !== JSON.stringify(answer.person.sites) || before.person.role !== answer.person.role)) await forgetOthers(answer as SignedIn)
     }
     catch (error) {
@@ -100,11 +121,11 @@ export const useSessionStore = defineStore('session', () => {
   const leaving = ref(false)
   const signOut = () => during(leaving, endSession)
   async function endSession() {
-    await api('/session', { method: 'DELETE', body: {} }).catch((error) => { if (!(error instanceof ApiError) || error.status !== 401) throw error })
+    await api('/session', { method: 'DELETE', body: {} }).catch((error) => { if (!isSignedOutAlready(error)) throw error })
     const { firm } = kept.value ?? {}
-    await Promise.all([forgetFiles(), firm && forget().then(({ forgetPlans }) => forgetPlans(deviceNameOf(firm)))])
+    await (firm ? leaveDevice(firm, ({ forgetPlans }, name) => forgetPlans(name)) : forgetFiles())
     note(null)
   }
 
-  return { begun, demo, asked, person, firm, locked, leaving, confirm, lock, may, signOut }
+  return { begun, demo, asked, person, firm, own, locked, leaving, confirm, lock, may, signOut }
 })

@@ -1,5 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import type { Catalogue, Job, LogEntry, Wall } from '~~/core/job'
+import type { PublicKey } from '~~/core/log/signing'
 import type { KeptDrawing } from '~~/core/plan/drawn'
 import type { Settings } from '~~/core/programme'
 import type { Frozen } from '~~/core/revision'
@@ -58,6 +59,9 @@ export interface SettingsState { settings: Settings, version: number }
  */
 export interface SettingsChange extends SettingsState { key: typeof PROGRAMME, base: Settings, refused?: string }
 
+/** The key of this device for one session; its private half cannot be taken out of the browser. */
+export interface SessionKey { session: string, id: string, jwk: PublicKey, pair: CryptoKeyPair, isKnown?: boolean }
+
 /** What a wall is drawn by until its plan has been calculated. */
 export interface KeptPlan extends KeptDrawing { key: string }
 
@@ -70,6 +74,7 @@ export class Device extends Dexie {
   declare revisions: Table<KeptRevision, string>
   declare plans: Table<KeptPlan, string>
   declare settings: Table<SettingsChange, string>
+  declare keys: Table<SessionKey, string>
 
   constructor(name = 'wide-trellis') {
     super(name)
@@ -77,6 +82,7 @@ export class Device extends Dexie {
     this.version(2).stores({ revisions: 'id, key, unsent' })
     this.version(3).stores({ plans: 'key' })
     this.version(4).stores({ settings: 'key' })
+    this.version(5).stores({ keys: 'session' })
   }
 }
 

@@ -19,6 +19,12 @@ export async function forgetPlans(name: string): Promise<void> {
   await device.plans.clear().finally(() => device.close())
 }
 
+/** Takes the keys of this device: nothing more is signed in sessions that are over; what is signed stays signed. */
+export async function forgetKeys(name: string): Promise<void> {
+  const device = new Device(name)
+  await device.keys.clear().finally(() => device.close())
+}
+
 /** How much this device keeps that the server does not have. */
 export async function countUnsent(device: Device): Promise<number> {
   const { entries, designs, photos, settings } = device

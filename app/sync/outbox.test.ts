@@ -56,6 +56,7 @@ class Standin implements Server {
 
   saveSettings: Server['saveSettings'] = change => Promise.resolve(change)
   addRevision: Server['addRevision'] = ({ id }) => Promise.resolve(this.ask(`frozen ${id}`))
+  addKey: Server['addKey'] = key => Promise.resolve(this.ask(`key ${key.x}`))
   addPhoto: Server['addPhoto'] = ({ name }) => Promise.resolve(this.ask(`photo ${name}`))
 }
 let server: Standin

@@ -9,6 +9,7 @@ import {
 import { DesignSender } from './designSender'
 import { afterFailure, reasonOf, type Server } from './sending'
 import { SettingsSender } from './settingsSender'
+import { Signer } from './signer'
 
 /** How it stands with the connection, with the server, and with this device's storage. */
 export interface OutboxState {
@@ -62,6 +63,7 @@ export class Outbox {
     readonly device: Device,
     private readonly server: Server,
     private readonly changed: (state: OutboxState) => void = () => {},
+    readonly signer = new Signer(device, () => undefined),
   ) {
     this.designs = new DesignSender(device, server, {
       again: () => { this.again = true },
@@ -103,9 +105,9 @@ export class Outbox {
 
   /** Keeps entries of the log, all of them or none, to be sent in their turn. */
   async addEntries(said: { site: string, wall: string, entry: LogEntry }[]): Promise<void> {
-    await this.write(() =>
-      this.device.entries.bulkAdd(said.map(each => ({ key: wallKey(each.site, each.wall), ...each }))),
-    )
+    const signed = await Promise.all(said.map(async ({ site, wall, entry }) =>
+      ({ key: wallKey(site, wall), site, wall, entry: await this.signer.signed(entry) })))
+    await this.write(() => this.device.entries.bulkAdd(signed))
     void this.send()
   }
 
@@ -119,10 +121,11 @@ export class Outbox {
   async issue(site: string, wall: string, frozen: Frozen, entry: LogEntry): Promise<void> {
     const { device } = this
     const key = wallKey(site, wall)
+    const signed = await this.signer.signed(entry)
     await this.write(() =>
       device.transaction('rw', device.revisions, device.entries, async () => {
         await device.revisions.put({ id: frozen.id, key, site, wall, frozen, unsent: Date.now() })
-        await device.entries.add({ key, site, wall, entry })
+        await device.entries.add({ key, site, wall, entry: signed })
       }),
     )
     void this.send()
@@ -216,7 +219,8 @@ export class Outbox {
   /** Sends again what was set aside, as it is or mended, or gives it up. */
   async resend(unsent: UnsentEntry, entry: LogEntry = unsent.entry): Promise<void> {
     const { refused: _, ...rest } = unsent
-    await this.device.entries.put({ ...rest, entry })
+    const said = entry === unsent.entry ? entry : await this.signer.signed(entry)
+    await this.device.entries.put({ ...rest, entry: said })
     void this.send()
   }
 
@@ -248,6 +252,7 @@ export class Outbox {
         while (this.again) {
           this.again = false
           const troubles = [
+            ...(await this.sendKey()),
             ...(await this.sendPhotos()),
             ...(await this.sendRevisions()),
             ...(await this.sendEntries()),
@@ -275,6 +280,17 @@ export class Outbox {
   close(): void {
     this.closed = true
     clearTimeout(this.timer)
+  }
+
+  /** The key by which entries are signed goes before them; a server that takes none has them unsigned. */
+  private async sendKey(): Promise<ApiError[]> {
+    try {
+      await this.signer.register(key => this.server.addKey(key))
+      return []
+    }
+    catch (error) {
+      return afterFailure(error, () => Promise.resolve())
+    }
   }
 
   private async sendPhotos(): Promise<ApiError[]> {

@@ -1,4 +1,5 @@
 import type { LogEntry, Wall } from '~~/core/job'
+import type { PublicKey } from '~~/core/log'
 import { ApiError } from '../utils/api'
 import type { DesignChange, KeptRevision, ServerWall, SettingsState, UnsentPhoto } from './device'
 
@@ -19,6 +20,7 @@ export interface Server {
       | { error: { message: string, faults?: { path: string, message: string }[] } }
     )[]
   }>
+  addKey: (key: PublicKey) => Promise<unknown>
   addPhoto: (photo: UnsentPhoto) => Promise<unknown>
   addRevision: (revision: KeptRevision) => Promise<unknown>
   saveSettings: (change: SettingsState) => Promise<SettingsState>

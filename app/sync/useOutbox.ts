@@ -4,6 +4,8 @@ import { Device, type DesignChange, type SettingsChange, type UnsentEntry, type 
 import { bringInDrafts, dropDraft, type BrokenDraft } from './drafts'
 import { Outbox, type OutboxState } from './outbox'
 import { server } from './server'
+import { Signer } from './signer'
+import { deviceId } from '~/utils/deviceId'
 import { deviceNameOf } from '~/stores/session'
 
 /** What is still to be sent from this device, and what of it was set aside. */
@@ -21,9 +23,10 @@ export const useOutbox = createGlobalState(() => {
   const waiting = shallowRef<Waiting>({ count: 0, entries: [], photos: [], designs: [], settings: [] })
   /** What an earlier version kept here that cannot be read. */
   const broken = shallowRef<BrokenDraft[]>([])
-  const { firm } = useSessionStore()
-  const device = new Device(firm ? deviceNameOf(firm) : undefined)
-  const outbox = new Outbox(device, server, (now) => { state.value = now })
+  const session = useSessionStore()
+  const device = new Device(session.firm ? deviceNameOf(session.firm) : undefined)
+  const own = () => session.own && { ...session.own, device: deviceId() }
+  const outbox = new Outbox(device, server, (now) => { state.value = now }, new Signer(device, own))
   liveQuery(async (): Promise<Waiting> => {
     const [designs, entries, photos, settings] = await Promise.all([
       device.designs.toArray(), device.entries.toArray(), device.photos.toArray(), device.settings.toArray(),

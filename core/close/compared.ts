@@ -1,5 +1,5 @@
 import type { Point } from '../geometry'
-import { isAt, type AsBuilt, type MadeHole } from '../log'
+import { authorText, isAt, type AsBuilt, type MadeHole } from '../log'
 import type { ArrayPlan } from '../mount'
 import type { ClosingRecord } from './record'
 
@@ -28,7 +28,15 @@ function holesOf(arrays: ArrayPlan[], { holes }: Pick<AsBuilt, 'holes'>): HoleCo
   return arrays.flatMap(({ positions }) => positions.flatMap(({ row, column, holes: planned = [] }) => planned.map(({ id, x, y, row: of, rank }): HoleCompared => {
     const candidates = holes.filter(each => each.hole === id)
     const made = candidates.find(each => each.result === 'hit' && distance(each, { x, y }) < NEAR) ?? candidates.find(each => isAt(each, { x, y })) ?? candidates.at(-1)
-    return { id, label: `R${row} C${column} ${of} ${rank}`, planned: { x, y }, ...made && { made: { x: made.x, y: made.y, result: made.result, by: made.by, at: made.at }, off: distance(made, { x, y }) } }
+    return {
+      id,
+      label: `R${row} C${column} ${of} ${rank}`,
+      planned: { x, y },
+      ...(made && {
+        made: { x: made.x, y: made.y, result: made.result, by: authorText(made), at: made.at },
+        off: distance(made, { x, y }),
+      }),
+    }
   })))
 }
 

@@ -3,7 +3,7 @@ import type { Finding } from '../finding'
 import type { PlateUse } from '../mount'
 import { CASE_NAMES } from '../fix'
 import type { Catalogue, Rules, Site, Wall } from '../job'
-import { RESULT_NAMES, type AsBuilt, type LogEntry } from '../log'
+import { authorText, RESULT_NAMES, type AsBuilt, type LogEntry } from '../log'
 import { drawWall } from '../mark/sheet'
 import type { Shown } from '../mark/sheet/drawing'
 import { chosenFigure } from '../rules'
@@ -200,7 +200,7 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
         ]),
       },
       ...cautions.map(({ severity, message, overridden }): Block => ({
-        text: `${SEVERITY[severity]}: ${tell(message)}${overridden ? ` Overridden by ${overridden.by}: ${overridden.reason}` : ''}`,
+        text: `${SEVERITY[severity]}: ${tell(message)}${overridden ? ` Overridden by ${authorText(overridden)}: ${overridden.reason}` : ''}`,
       })),
 
       { heading: 'Fasteners' },
@@ -324,7 +324,7 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
       { heading: 'Remarks' },
       ...(record.remarks.length === 0
         ? [{ text: 'None.' }]
-        : record.remarks.map(({ note, by, at }): Block => ({ text: `${day(at)}, ${by}: ${note}` }))),
+        : record.remarks.map(({ note, at, ...who }): Block => ({ text: `${day(at)}, ${authorText(who)}: ${note}` }))),
       ...((site.contacts ?? []).length > 0
         ? [
             { heading: 'Contacts' },

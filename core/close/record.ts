@@ -1,8 +1,10 @@
 import type { Wall } from '../job'
-import { ofKind, standing, type EntryOf, type LogEntry } from '../log'
+import { authorNames, ofKind, standing, type AuthorNames, type EntryOf, type LogEntry } from '../log'
 
 /** Something still to be done, and since when it is done. */
-export interface OpenPoint extends Pick<EntryOf<'point'>, 'id' | 'what' | 'owner' | 'due' | 'by' | 'at'> { done?: Pick<EntryOf<'point-done'>, 'by' | 'at' | 'note'> }
+export interface OpenPoint extends Pick<EntryOf<'point'>, 'id' | 'what' | 'owner' | 'due' | 'at'>, AuthorNames {
+  done?: Pick<EntryOf<'point-done'>, 'at' | 'note'> & AuthorNames
+}
 
 /**
  * What the log tells of a wall from its hanging on: what was recorded last of each, in the order in which it arrived.
@@ -33,9 +35,10 @@ export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): 
     serials: lastOf(of('serial'), ({ screen }) => screen),
     locked: new Map([...lastOf(of('locked'), ({ screen }) => screen)].filter(([, { unlocked }]) => !unlocked)),
     tested: lastOf(of('tested'), ({ array }) => array),
-    points: of('point').map(({ id, what, owner, due, by, at }) => {
+    points: of('point').map(({ id, what, owner, due, at, ...author }) => {
       const end = done.get(id)
-      return { id, what, owner, due, by, at, ...end && { done: { by: end.by, at: end.at, ...end.note !== undefined && { note: end.note } } } }
+      const ended = end && { ...authorNames(end), at: end.at, ...end.note !== undefined && { note: end.note } }
+      return { id, what, owner, due, ...authorNames(author), at, ...ended && { done: ended } }
     }),
     photos: of('photo'), remarks: of('remark'), signatures: of('signed'), visits: of('visit'), replaced: of('replaced'), seams: of('seams'), turned: of('turned'),
   }

@@ -54,11 +54,14 @@ export function brokenLink(log: LogEntry[]): BrokenLink | undefined {
   return undefined
 }
 
+/** Who imported a log when, and how many entries it had: who made these is as the file said, not as the server saw. */
+export interface Imported { at: string, by: string, entries: number }
+
 /**
  * How the chain of a log stands: how many entries it has, and the first that does not hold, by whom and when it says it
  * was made.
  */
-export interface ChainState { entries: number, broken?: BrokenLink & { at: string, by: string } }
+export interface ChainState { entries: number, imported?: Imported, broken?: BrokenLink & { at: string, by: string } }
 
 export function chainState(log: LogEntry[]): ChainState {
   const broken = brokenLink(log)

@@ -42,11 +42,3 @@ export const ENTRY_FIELD_NAMES: Record<string, string> = {
   frozen: 'Frozen revision',
   link: 'Client link',
 }
-
-/**
- * Who made an entry, and who sent it where that was another person: nothing but his word says that it is not his own.
- *
- * @example authorText({ by: 'Odd Varga', sentBy: 'Isla Brandt' }) // 'Odd Varga, sent by Isla Brandt'
- */
-export const authorText = ({ by, sentBy }: { by: string, sentBy?: string | undefined }): string =>
-  sentBy === undefined ? by : `${by}, sent by ${sentBy}`

@@ -1,15 +1,27 @@
 import type { Wall } from '../job'
-import { ofKind, standing, type EntryOf, type LogEntry, type WallName } from '../log'
+import { authorNames, ofKind, standing, type AuthorNames, type EntryOf, type LogEntry, type WallName } from '../log'
 import type { Frozen } from './frozen'
 import { frozenOf } from './stored'
 
 /** A revision that was issued and not withdrawn, with what was frozen then where that is at hand. */
-export interface Revision extends Pick<EntryOf<'issued'>, 'revision' | 'by' | 'at' | 'note'> { entry: string, id?: string, frozen?: Frozen }
+export interface Revision extends Pick<EntryOf<'issued'>, 'revision' | 'at' | 'note'>, AuthorNames {
+  entry: string
+  id?: string
+  frozen?: Frozen
+}
 
 /** The revisions of a wall in the order in which they were issued. */
 export function revisionsOf(log: LogEntry[], wall: WallName & Pick<Wall, 'revisions'>): Revision[] {
-  return ofKind(standing(log, wall), 'issued').map(({ id: entry, revision, by, at, note, frozen: id }) => {
+  return ofKind(standing(log, wall), 'issued').map(({ id: entry, revision, at, note, frozen: id, ...author }) => {
     const stored = wall.revisions?.find(each => each.id === id)
-    return { entry, revision, by, at, ...note !== undefined && { note }, ...id !== undefined && { id }, ...stored && { frozen: frozenOf(stored) } }
+    return {
+      entry,
+      revision,
+      ...authorNames(author),
+      at,
+      ...(note !== undefined && { note }),
+      ...(id !== undefined && { id }),
+      ...(stored && { frozen: frozenOf(stored) }),
+    }
   })
 }

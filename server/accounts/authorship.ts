@@ -1,5 +1,6 @@
 import { heldAt, may, ROLE_WORDS, RIGHTS, type Action, type Grant } from '../../core/people'
 import type { Accounts } from './form'
+import { proofOf, type Proof } from './keys'
 import { grantsOf, personOfId, type Person } from './people'
 import type { SignedIn } from './sessions'
 
@@ -21,71 +22,74 @@ const isBefore = (a: unknown, b: string) => typeof a === 'string' && Date.parse(
 
 /**
  * The author of what a session sends. Who made an entry is who was signed in on the device then, as the entry says by
- * his id; his name is the server's. What a person made while he had the right to is taken however late it comes, what
- * he made after it was taken from him is set aside, and what was never his to do is refused. What one person sends as
- * another's is taken only where he may do it himself: else a planner decides.
+ * his id; his name is the server's. Where he is not who sends it, or has lost the right since, the signature of his
+ * device proves it (`keys.ts`), and a planner decides about what proves nothing. What was never his to do is refused.
  */
 export function authorOf(accounts: Accounts, { person, firm }: SignedIn): Author {
   /** Of many entries that come at once most are by one. */
-  const known = new Map<string, ReturnType<typeof read>>()
-  function read(id: string) {
+  const known = new Map<string, Known | undefined>()
+  function read(id: string): Known | undefined {
     const who = id === person.id ? person : personOfId(accounts, firm.key, id)
-    return who && { who, grants: grantsOf(accounts, who.key) }
+    return who && { who, grants: grantsOf(accounts, who.key), sender: person }
   }
   function authored(id: string) {
     if (!known.has(id)) known.set(id, read(id))
     return known.get(id)
   }
-  return (entry, action, place, receivedAt) => signed(entry, action, place, receivedAt, person, authored)
+  return (entry, action, place, receivedAt) => {
+    if (!isObject(entry)) return { entry, verdict: 'taken' }
+    const { sentBy: _s, acceptedBy: _a, late: _l, ...given } = entry
+    const maker = authored(given.person === undefined ? person.id : String(given.person))
+    if (!maker) return { entry: given, verdict: 'refused', reason: STRANGER }
+    const { who } = maker
+    const byHim = { ...given, person: who.id, by: who.name, ...who.id !== person.id && { sentBy: person.name } }
+    const { isLate, ...verdict } = verdictOn(maker, proofOf(accounts, given, who), { given, action, place, receivedAt })
+    return { entry: { ...byHim, ...isLate && { late: true } }, ...verdict }
+  }
 }
+
+const STRANGER = 'is not by anyone in this firm: it may have been recorded on this device for another firm'
 
 /**
  * What needs the right at the moment when it arrives: the clock of a device proves nothing, and a mark-out or an
- * override by whoever has lost the right is not to hold by itself.
+ * override by one who has lost the right is not to hold by itself.
  */
 const NEEDS_RIGHT_NOW: ReadonlySet<Action> = new Set<Action>(['wall.issue'])
 
-/** A person of the firm with what he was granted, and since when. */
-interface Known { who: Person, grants: Grant[] }
+/** A person of the firm with what he was granted, and since when, and who sends what he made. */
+interface Known { who: Person, grants: Grant[], sender: Person }
 
-/** Why what one person sends as another's is not taken: nothing proves that it is, and he may not do it himself. */
-function notHisToSend(who: Person, sender: Known, action: Action, place: EntryPlace, receivedAt: string): string | undefined {
-  if (who.id === sender.who.id || may(heldAt(sender.grants, receivedAt), action, place)) return undefined
-  return `it was sent as ${who.name}’s by ${sender.who.name}, who cannot ${RIGHTS[action].title}`
-}
+/** What is sent: the entry, what it wants to be allowed, where it is made and when it arrived. */
+interface Sent { given: Record<string, unknown>, action: Action, place: EntryPlace, receivedAt: string }
 
-/** Why what a person did is not taken by itself; undefined where he may do it. */
-function verdictOn({ who, grants }: Known, given: Record<string, unknown>, action: Action, place: EntryPlace, receivedAt: string): Omit<Extract<Authored, { reason: string }>, 'entry'> | undefined {
+type Verdict = { verdict: 'taken', isLate?: boolean }
+  | { verdict: 'set-aside' | 'refused', reason: string, isLate?: undefined }
+
+/** Whether what a person did is taken by itself, and why not. */
+function verdictOn({ who, grants, sender }: Known, proof: Proof, { given, action, place, receivedAt }: Sent): Verdict {
   // A clock that is ahead says nothing of what is to come.
   const at = isBefore(given.at, receivedAt) ? String(given.at) : receivedAt
   const lets = (held: Grant | undefined) => may(held, action, place)
   const needsNow = NEEDS_RIGHT_NOW.has(action)
-  const moments = needsNow ? [receivedAt] : [at, receivedAt]
-  if (moments.some(moment => lets(heldAt(grants, moment)))) return undefined
-  const then = heldAt(grants, moments[0]!)
+  const then = heldAt(grants, needsNow ? receivedAt : at)
   const what = RIGHTS[action].title
   const role = then && ROLE_WORDS[then.role].title.toLowerCase()
-  if (grants.some(lets)) {
-    const when = needsNow ? 'when this arrived' : 'when this was recorded'
-    const was = role ? `${role}, but not here,` : 'no longer in the firm'
-    return { verdict: 'set-aside', reason: `${who.name} was ${was} ${when}, and could not ${what}` }
+  if (!grants.some(lets)) {
+    const whom = role ? `the role ${role} here` : 'a person who has left the firm'
+    return { verdict: 'refused', reason: `is not allowed for ${whom}, who cannot ${what}` }
   }
-  const whom = role ? `the role ${role} here` : 'a person who has left the firm'
-  return { verdict: 'refused', reason: `is not allowed for ${whom}, who cannot ${what}` }
-}
-
-function signed(entry: unknown, action: Action, place: EntryPlace, receivedAt: string, person: Person, authored: (id: string) => Known | undefined): Authored {
-  if (!isObject(entry)) return { entry, verdict: 'taken' }
-  const { sentBy: _s, acceptedBy: _a, ...given } = entry
-  const known = authored(given.person === undefined ? person.id : String(given.person))
-  const sender = authored(person.id)
-  if (!known || !sender) return { entry: given, verdict: 'refused', reason: 'is not by anyone in this firm: it may have been recorded on this device for another firm' }
-  const { who } = known
-  const byHim = { ...given, person: who.id, by: who.name, ...who.id !== person.id && { sentBy: person.name } }
-  const verdict = verdictOn(known, given, action, place, receivedAt)
-  if (verdict) return { entry: byHim, ...verdict }
-  const reason = notHisToSend(who, sender, action, place, receivedAt)
-  return reason === undefined ? { entry: byHim, verdict: 'taken' } : { entry: byHim, verdict: 'set-aside', reason }
+  const wait = (reason: string): Verdict => ({ verdict: 'set-aside', reason })
+  if (proof.is === 'forged') return wait(proof.why)
+  if (who.id !== sender.id && proof.is === 'none') {
+    return wait(`it was sent as ${who.name}’s by ${sender.name}, and nothing proves that: ${proof.why}`)
+  }
+  if (lets(heldAt(grants, receivedAt))) return { verdict: 'taken' }
+  if (needsNow || !lets(then)) {
+    const was = role ? `${role}, but not here,` : 'no longer in the firm'
+    return wait(`${who.name} was ${was} when this ${needsNow ? 'arrived' : 'was recorded'}, and could not ${what}`)
+  }
+  if (proof.is === 'proof') return { verdict: 'taken', isLate: true }
+  return wait(`${who.name} cannot ${what} any more, and nothing proves that this was recorded before: ${proof.why}`)
 }
 
 /** The author of what comes through a client's link: the name that he wrote. */

@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import type { PublicKey } from '../../core/log'
 import { STAFF } from '../../core/people'
 
 /*
@@ -57,6 +58,16 @@ export const sessions = sqliteTable('sessions', {
   /** Who ended it, or why it ended. */
   endedBy: text('ended_by'),
 }, t => [index('sessions_person').on(t.person)])
+
+/** Public keys of devices: entries that were signed by one were made in its session. */
+export const sessionKeys = sqliteTable('session_keys', {
+  key: key(),
+  session: integer('session').notNull().references(() => sessions.key, { onDelete: 'cascade' }),
+  /** Its thumbprint (RFC 7638). */
+  id: text('id').notNull().unique(),
+  jwk: text('jwk', { mode: 'json' }).$type<PublicKey>().notNull(),
+  madeAt: text('made_at').notNull(),
+}, t => [index('session_keys_session').on(t.session)])
 
 /**
  * Links by which a person comes in for the first time, or sets a new password; and the codes by which a firm is begun.

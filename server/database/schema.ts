@@ -1,4 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import type { Imported } from '../../core/log'
 
 /*
  * What people measured and decided is kept as documents, as the job file has them; beside each stand the columns by
@@ -22,6 +23,8 @@ export const sites = sqliteTable('sites', {
   units: text('units', { enum: ['metric', 'imperial'] }).notNull(),
   /** The site's job file without its walls and its log. */
   document: text('document').notNull(),
+  /** Who imported it when, and how many entries its log had: their authors are as the file says. */
+  imported: text('imported', { mode: 'json' }).$type<Imported>(),
 })
 const ofSite = () => integer('site').notNull().references(() => sites.key, { onDelete: 'cascade' })
 

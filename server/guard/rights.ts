@@ -10,6 +10,7 @@ export const ROUTE_RIGHTS: Record<string, Wanted> = {
   'POST /api/session/demo': 'anybody',
   'POST /api/session/passkey': 'anybody',
   'DELETE /api/session': 'account',
+  'PUT /api/session/key': 'account',
   'POST /api/firm': 'anybody',
   'GET /api/invitations/:secret': 'anybody',
   'POST /api/invitations/:secret': 'anybody',

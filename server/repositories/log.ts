@@ -20,7 +20,17 @@ const told = ({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }: LogEntr
 
 /** An entry without the fields that the server sets: names change, and another person may have sent it. */
 const said = (entry: LogEntry) => {
-  const { by: _b, person: _p, sentBy: _s, acceptedBy: _a, device: _d, ...rest } = told(entry)
+  const {
+    by: _b,
+    person: _p,
+    sentBy: _s,
+    acceptedBy: _a,
+    device: _d,
+    late: _l,
+    key: _k,
+    sig: _g,
+    ...rest
+  } = told(entry)
   return rest
 }
 

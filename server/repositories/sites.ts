@@ -13,7 +13,7 @@ import {
   type Rules,
   type Site,
 } from '../../core/job'
-import { brokenLink } from '../../core/log'
+import { brokenLink, type Imported } from '../../core/log'
 import type { SavedBy, Saves } from '../archive/saves'
 import { atomically } from '../database/atomically'
 import type { Database } from '../database/perDatabase'
@@ -135,13 +135,15 @@ export const savesOfSite = (db: Database, id: string): Saves['walls'] =>
  *   of the file
  */
 export const importJob = (db: Database, given: Job, by: string, at: string, saves: SavedBy = new Map()): string =>
-  takeIn(db, asReal(given), by, at, saves)
+  takeIn(db, asReal(given), { by, at, entries: given.log.length }, saves)
 
 /** Takes in a site of the demo, which plans readings of simulated instruments. @throws as `importJob` */
 export const importDemo = (db: Database, given: Job, by: string, at: string): string =>
-  takeIn(db, { ...given, site: { ...given.site, demo: true } }, by, at, new Map())
+  takeIn(db, { ...given, site: { ...given.site, demo: true } }, { by, at, entries: 0 }, new Map())
 
-function takeIn(db: Database, given: Job, by: string, at: string, saves: SavedBy): string {
+/** @param imported who imports it, when, and how many entries have authors that only the file names */
+function takeIn(db: Database, given: Job, imported: Imported, saves: SavedBy): string {
+  const { by, at } = imported
   const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = withPlainIds(given)
   const ids = idsNow(wallList)
   const document = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
@@ -152,7 +154,16 @@ function takeIn(db: Database, given: Job, by: string, at: string, saves: SavedBy
   if (astray.length > 0) throw validationError(astray.slice(0, LIMITS.faults))
   return atomically(db, () => {
     checkIsNew(db, site.id)
-    const { lastInsertRowid } = db.insert(sites).values({ id: site.id, name: site.name, units: site.units, document: JSON.stringify(document) }).run()
+    const { lastInsertRowid } = db
+      .insert(sites)
+      .values({
+        id: site.id,
+        name: site.name,
+        units: site.units,
+        document: JSON.stringify(document),
+        imported: imported.entries > 0 ? imported : null,
+      })
+      .run()
     const key = Number(lastInsertRowid)
     for (const wall of wallList) {
       const saved = saves.get(wall.formerId ?? wall.id) ?? saves.get(wall.id) ?? { by, at }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/author'
 import { OctagonX, TriangleAlert, Info } from 'lucide-vue-next'
 import { screenId } from '~~/core/arrange'
 import type { Finding } from '~~/core/finding'
@@ -84,7 +85,7 @@ function endOverride(findings: Finding[]) {
         This stop cannot be overridden.
       </p>
       <p v-if="finding.overridden" class="mt-1 pl-6" data-testid="taken-on">
-        Stop overridden by {{ finding.overridden.by }}: “{{ finding.overridden.reason }}”
+        Stop overridden by {{ authorText(finding.overridden) }}: “{{ finding.overridden.reason }}”
       </p>
       <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(all)">
         <label class="block">Reason for the override<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>

@@ -35,8 +35,17 @@ async function look() {
 onMounted(look)
 watch(waiting, look)
 async function record() {
-  const entry: LogEntry = { id: newId(), at: new Date().toISOString(), by: me.name.value, wall, kind: 'step', step, done: true }
+  const said: LogEntry = {
+    id: newId(),
+    at: new Date().toISOString(),
+    by: me.name.value,
+    wall,
+    kind: 'step',
+    step,
+    done: true,
+  }
   says.value = ''
+  const entry = await outbox.signer.signed(said)
   try {
     await api(`/sites/${site}/walls/${wall}/log`, { method: 'POST', body: entry })
     state.value = 'recorded'

@@ -30,7 +30,11 @@ onMounted(async () => {
     <p v-else-if="!state.broken" class="flex items-start gap-2 border-l-4 border-good bg-good-wash px-2 py-1" data-testid="chain">
       <Link2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Intact: {{ state.entries }} {{ state.entries === 1 ? 'entry' : 'entries' }}, none changed or removed.
     </p>
-    <p v-else class="flex items-start gap-2 border-l-4 border-stop bg-stop-wash px-2 py-1" data-testid="chain" role="alert">
+    <p v-if="state?.imported" class="text-ink-soft">
+      The first {{ state.imported.entries }} entries were imported by {{ state.imported.by }},
+      {{ whenOf(state.imported.at) }}: their authors are as the file says.
+    </p>
+    <p v-if="state?.broken" class="flex items-start gap-2 border-l-4 border-stop bg-stop-wash px-2 py-1" data-testid="chain" role="alert">
       <Unlink2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Broken since {{ whenOf(state.broken.at) }}: entry {{ state.broken.index + 1 }} of {{ state.entries }}, by {{ state.broken.by }}, {{ state.broken.why }}. Earlier entries are intact.
     </p>
   </section>

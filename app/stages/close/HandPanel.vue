@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { authorText } from '~~/core/log/names'
+import { authorText } from '~~/core/log/author'
 import { FileArchive, FileText } from 'lucide-vue-next'
 
 /** Handing over: test picture, photographs, open points, remarks, signature, the client's link and the pack. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { authorText } from '~~/core/log/names'
+import { authorText } from '~~/core/log/author'
 /** Photographs of the wall, two of them side by side where that tells something. */
 const store = useWallStore()
 const { record, screens } = useClose()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/author'
 import { stillOpen } from '~~/core/close'
 
 /** What is still to be done, by whom and by when. */
@@ -36,7 +37,7 @@ function end(point: string) {
         </button>
       </li>
       <li v-for="point in done" :key="point.id" class="py-1 text-ink-soft">
-        ✓ {{ point.what }}, done by {{ point.done!.by }}, {{ whenOf(point.done!.at) }}
+        ✓ {{ point.what }}, done by {{ authorText(point.done!) }}, {{ whenOf(point.done!.at) }}
       </li>
     </ul>
     <form class="mt-1 grid grid-cols-2 gap-2" novalidate @submit.prevent="add">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { authorText } from '~~/core/log/names'
+import { authorText } from '~~/core/log/author'
 import { behindOf, getOutOf, replacementOf } from '~~/core/close'
 
 /**

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/author'
 import type { Revision } from '~~/core/revision'
 
 /** Why there is nothing to work from: nothing was issued, or it is not on this device. */
@@ -12,7 +13,8 @@ const store = useWallStore()
       {{ elsewhere ? `Revision ${elsewhere.revision} is not on this device` : 'Nothing is issued yet' }}
     </h1>
     <p v-if="elsewhere?.id" class="text-sm">
-      Issued by {{ elsewhere.by }}, {{ whenOf(elsewhere.at) }}. Connect once, or take this site along before you leave.
+      Issued by {{ authorText(elsewhere) }}, {{ whenOf(elsewhere.at) }}. Connect once, or take this site
+      along before you leave.
     </p>
     <p v-else-if="elsewhere" class="text-sm">
       It was issued before this program stored issued plans. Issue the mark-out again: never drill from a plan that can still change.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/author'
 import { Check, Printer, TriangleAlert } from 'lucide-vue-next'
 import { KIT_GROUPS, type KitGroup, type KitItem } from '~~/core/hang'
 
@@ -45,7 +46,7 @@ const print = computed(() => `/api/sites/${store.site}/walls/${store.id}/kit?for
             <p class="text-sm">
               <b>{{ item.count > 1 || item.spare > 0 ? `${item.count} × ` : '' }}{{ tell(item.name) }}</b>{{ item.spare > 0 ? `, and ${item.spare} spare` : '' }}
               <span class="block text-xs text-ink-soft">{{ tell(item.why) }}</span>
-              <span v-if="said.get(item.id)?.done === false" class="block font-semibold text-stop">Missing, reported by {{ said.get(item.id)!.by }}</span>
+              <span v-if="said.get(item.id)?.done === false" class="block font-semibold text-stop">Missing, reported by {{ authorText(said.get(item.id)!) }}</span>
             </p>
             <button type="button" class="press !size-12 !p-0" :class="{ 'border-stop! text-stop!': said.get(item.id)?.done === false }" :aria-label="`${tell(item.name)} is missing`" @click="say(item, false)">
               <TriangleAlert class="size-5" aria-hidden="true" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/author'
 import { differenceOf } from '~~/core/revision/difference'
 import type { Frozen, Revision } from '~~/core/revision'
 
@@ -17,7 +18,7 @@ const difference = computed(() => differenceOf(from.frozen.plan, to.frozen.plan)
       Revision {{ to.revision }} was issued
     </h1>
     <p class="text-sm">
-      By {{ to.by }}, {{ whenOf(to.at) }}{{ to.note ? `: ${to.note}` : '' }}. You worked from {{ from.revision }}. Cross out the marks that moved before you drill.
+      By {{ authorText(to) }}, {{ whenOf(to.at) }}{{ to.note ? `: ${to.note}` : '' }}. You worked from {{ from.revision }}. Cross out the marks that moved before you drill.
     </p>
     <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Differences">
       <DifferenceList :difference="difference" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/author'
 import { Check, Volume2, VolumeOff } from 'lucide-vue-next'
 import { usePhoto } from '~/sync/usePhoto'
 import { isStepDone, type RunStep } from '~~/core/hang'
@@ -113,7 +114,7 @@ useCommands([
           Go to holes: {{ made }} of {{ step.holes.length }} drilled
         </button>
         <p v-if="done?.done" class="mt-2 border-l-4 border-good bg-good-wash px-2 py-1 text-sm" data-testid="step-record">
-          <b>✓ Done</b> {{ whenOf(done.at) }}, {{ done.by }}{{ done.minutes ? `, ${done.minutes} min` : '' }}
+          <b>✓ Done</b> {{ whenOf(done.at) }}, {{ authorText(done) }}{{ done.minutes ? `, ${done.minutes} min` : '' }}
         </p>
         <a v-if="done?.photo" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" alt="Photo of this step" class="mt-2 max-h-32 rounded border border-hair"></a>
       </div>

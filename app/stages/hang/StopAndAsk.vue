@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/author'
 import { stepName } from '~~/core/log'
 
 /** Work stops here with a question; leads and planners see it on the wall and answer it. */
@@ -34,7 +35,7 @@ function send() {
 
 <template>
   <p v-if="asked" class="order-first !basis-full text-sm" data-testid="asked">
-    Asked {{ whenOf(asked.at) }} by {{ asked.by }}: leads and planners see it on this wall. The rest goes on.
+    Asked {{ whenOf(asked.at) }} by {{ authorText(asked) }}: leads and planners see it on this wall. The rest goes on.
   </p>
   <form v-else-if="asking" class="!basis-full space-y-2" @submit.prevent="send">
     <OneLine v-model="text" label="Question to a lead or planner" :fault="fault" @typed="fault = ''" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { authorText } from '~~/core/log/author'
 import { Download } from 'lucide-vue-next'
 import { EXPORTS, FORMATS } from '~~/core/formats'
 import { PAPERS, type PaperName } from '~~/core/sheet'
@@ -47,7 +48,7 @@ const chooseTemplate = (value: string) => {
       <b>Draft.</b> {{ last ? 'The current plan' : 'Nothing is issued yet' }}: every page is marked DRAFT.
     </template>
     <template v-else>
-      <b>Revision {{ of }}</b>, issued {{ whenOf(last!.at) }} by {{ last!.by }}.
+      <b>Revision {{ of }}</b>, issued {{ whenOf(last!.at) }} by {{ authorText(last!) }}.
     </template>
   </p>
   <label v-if="last" class="flex items-center gap-2 text-sm">

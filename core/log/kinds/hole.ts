@@ -1,4 +1,5 @@
 import type { InferType } from 'yup'
+import { authorNames } from '../author'
 import type { holeSchema } from '../schemas/hole'
 import type { Checked } from './checked'
 import type { EntryKindSpec } from './kind'
@@ -40,8 +41,29 @@ export interface Holes { holes: Map<string, Result[]>, corrected: Set<string>, f
 
 const plain = ({ author: _a, before: _b, ...made }: Result): MadeHole => made
 
-const resultOf = ({ id, hole, x, y, result, by, sentBy, person, device, receivedAt, at, note }: HoleEntry): Result => ({
-  hole, x, y, result, by, ...sentBy !== undefined && { sentBy }, at, ...note !== undefined && { note }, entry: id,
+const resultOf = ({
+  id,
+  hole,
+  x,
+  y,
+  result,
+  by,
+  sentBy,
+  late,
+  person,
+  device,
+  receivedAt,
+  at,
+  note,
+}: HoleEntry): Result => ({
+  hole,
+  x,
+  y,
+  result,
+  ...authorNames({ by, sentBy, late }),
+  at,
+  ...(note !== undefined && { note }),
+  entry: id,
   author: JSON.stringify([person ?? by, device ?? '']),
   // What a server took in before entries named their device holds as it held then: the last of a place.
   before: receivedAt !== undefined && device === undefined,

@@ -1,5 +1,5 @@
 import type { ObjectShape } from 'yup'
-import { clockTime, count, group, moment, must, name, oneOf, text } from '../../job/fields'
+import { clockTime, count, flag, group, moment, must, name, oneOf, text } from '../../job/fields'
 
 /** So many readings or moves one entry can hold: all of the largest wall. */
 export const MANY = 10_000
@@ -15,6 +15,9 @@ const about = <const Kind extends string>(kind: Kind) => ({
   device: text('Device it was made on'),
   sentBy: text('Person signed in when it was sent, if different'),
   acceptedBy: text('Person who accepted it into the log, if it had to wait for approval'),
+  late: flag('Arrived after its author had lost the right to make it; its signature proves that it was made before'),
+  key: text('Id of the device’s key: RFC 7638 thumbprint, base64url'),
+  sig: text('Signature over its canonical JSON without what the server sets: ECDSA P-256, SHA-256, base64url'),
   wall: name('Id of the wall'),
   kind: must(oneOf([kind])),
 })

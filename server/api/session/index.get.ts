@@ -8,9 +8,9 @@ export default defineEventHandler((event) => {
   const demo = isOffered(getHeader(event, 'host')) ? demoPeople(accounts()).map(({ id, name, role, sites }) => ({ id, name, role, sites })) : undefined
   const { signedIn } = event.context
   if (!signedIn) return { begun, demo, ended: event.context.sessionEnded }
-  const { person, firm, held } = signedIn
+  const { person, firm, held, session } = signedIn
   return {
-    begun, demo,
+    begun, demo, session,
     person: { id: person.id, name: person.name, address: person.address, role: held.role, sites: held.sites },
     firm: { id: firm.id, name: firm.name, deviceDays: firm.deviceDays, first: firm.folder === '.' },
   }

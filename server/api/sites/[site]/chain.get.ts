@@ -4,7 +4,9 @@ import { siteRow } from '../../../repositories/siteRows'
 import { work } from '../../../work/pool'
 
 /** Whether the log of a site is whole: how many entries it has, and the first that does not hold. */
-export default defineEventHandler((event) => {
+export default defineEventHandler(async (event) => {
   const db = database(event)
-  return work('chain', { log: JSON.stringify(logOfSite(db, siteRow(db, getRouterParam(event, 'site')!).key)) })
+  const { key, imported } = siteRow(db, getRouterParam(event, 'site')!)
+  const state = await work('chain', { log: JSON.stringify(logOfSite(db, key)) })
+  return { ...state, ...imported && { imported } }
 })
