@@ -1,17 +1,19 @@
 import { randomUUID } from 'node:crypto'
-import { createWriteStream, mkdirSync } from 'node:fs'
+import { createWriteStream, existsSync, mkdirSync, rmSync } from 'node:fs'
 import { rm } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
 import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { LIMITS } from '../../core/job'
+import { atomically } from '../database/atomically'
 import type { Database } from '../database/perDatabase'
-import { dropFiles, keepFile } from '../files/siteFiles'
-import { dropPhotos, keepPhoto } from '../photos/photos'
+import { keepFile } from '../files/siteFiles'
+import { moveDurably } from '../photos/durable'
+import { keepPhoto } from '../photos/photos'
 import { checkIsNew, freeSiteId, importJob } from '../repositories/sites'
 import { apiError, validationError } from '../utils/apiError'
 import { readJobFile } from '../utils/jobFile'
-import { openArchive } from './read'
+import { openArchive, type Archive } from './read'
 import { savesOf } from './saves'
 
 /** What came of bringing in an archive: the site, how many pictures and other files it has, and what was left out. */
@@ -37,40 +39,64 @@ async function keptWhile<Result>(folder: string, incoming: Readable, act: (path:
   }
 }
 
+/** What a site is called in the folder in which its pictures and files wait until it is there. */
+const STAGED = 'site'
+
+/** Keeps the pictures and files of an archive in a folder of this request's own. @throws 422 for one of another name */
+async function stage(folder: string, archive: Archive, files: string[]): Promise<void> {
+  for (const name of archive.photos) {
+    const kept = await keepPhoto(folder, STAGED, await archive.photo(name))
+    if (kept !== name) throw validationError([{ path: `photos/${name}`, message: 'does not match its name: it is a different photo' }])
+  }
+  for (const name of files) {
+    const kept = await keepFile(folder, STAGED, name, await archive.file(name))
+    if (kept !== name) throw validationError([{ path: `files/${name}`, message: 'does not match its name: it is a different file' }])
+  }
+}
+
+/** Gives a new site what was staged for it; what lies there of a site that never came about goes. */
+function place(staged: string, folder: string, id: string): void {
+  for (const part of ['photos', 'files']) {
+    const [from, to] = [join(staged, part, STAGED), join(folder, part, id)]
+    rmSync(to, { recursive: true, force: true })
+    if (!existsSync(from)) continue
+    mkdirSync(dirname(to), { recursive: true })
+    moveDurably(from, to)
+  }
+}
+
 /**
- * Takes in a site from its ZIP file, pictures, files and who saved each wall included. Pictures and files are kept
- * first, so that no wall is there without them; where the site is then refused they go again.
+ * Takes in a site from its ZIP file, pictures, files and who saved each wall included. Pictures and files wait in a
+ * folder of their own, and get their place in the moment in which the site is kept: of two requests for one site one
+ * takes nothing from the other.
  *
  * @param copy gives it a free id where its own is taken
  * @throws 422 with what is wrong, 409 where there is a site of this id
  */
-export const bringInArchive = (db: Database, folder: string, incoming: Readable, copy: boolean, by: string, at: string): Promise<BroughtIn> => keptWhile(folder, incoming, async (path) => {
+export const bringInArchive = (
+  db: Database, folder: string, incoming: Readable, copy: boolean, { by, at }: { by: string, at: string },
+): Promise<BroughtIn> => keptWhile(folder, incoming, async (path) => {
   const archive = await openArchive(path)
+  const staged = join(folder, 'incoming', randomUUID())
   try {
     const job = await readJobFile(await archive.job())
-    const id = copy ? freeSiteId(db, job.site.id) : job.site.id
-    checkIsNew(db, id)
+    if (!copy) checkIsNew(db, job.site.id)
     const named = new Set(job.site.files?.map(({ file }) => file))
     const files = archive.files.filter(name => named.has(name))
-    try {
-      for (const name of archive.photos) {
-        const kept = await keepPhoto(folder, id, await archive.photo(name))
-        if (kept !== name) throw validationError([{ path: `photos/${name}`, message: 'does not match its name: it is a different photo' }])
-      }
-      for (const name of files) {
-        const kept = await keepFile(folder, id, name, await archive.file(name))
-        if (kept !== name) throw validationError([{ path: `files/${name}`, message: 'does not match its name: it is a different file' }])
-      }
-      importJob(db, { ...job, site: { ...job.site, id, name: id === job.site.id ? job.site.name : `${job.site.name} (copy)` } }, by, at, savesOf(await archive.saves()))
-    }
-    catch (error) {
-      dropPhotos(folder, id)
-      dropFiles(folder, id)
-      throw error
-    }
-    return { id, photos: archive.photos.length, files: files.length, leftOut: [...archive.others, ...archive.files.filter(name => !named.has(name)).map(name => `files/${name}`)] }
+    await stage(staged, archive, files)
+    const saves = savesOf(await archive.saves())
+    // From here on nothing else is done meanwhile: a free id stays free.
+    const id = copy ? freeSiteId(db, job.site.id) : job.site.id
+    const name = id === job.site.id ? job.site.name : `${job.site.name} (copy)`
+    atomically(db, () => {
+      importJob(db, { ...job, site: { ...job.site, id, name } }, by, at, saves)
+      place(staged, folder, id)
+    })
+    const unnamed = archive.files.filter(name => !named.has(name)).map(name => `files/${name}`)
+    return { id, photos: archive.photos.length, files: files.length, leftOut: [...archive.others, ...unnamed] }
   }
   finally {
     archive.close()
+    await rm(staged, { recursive: true, force: true })
   }
 })

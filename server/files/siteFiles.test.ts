@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readdirSync } from 'node:fs'
+import { mkdtempSync, readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { beforeEach, describe, expect, it } from 'vitest'
@@ -6,7 +6,7 @@ import { exampleJob } from '../../tests/fixtures/job'
 import { openDatabase } from '../database/connection'
 import { addFile, removeFile } from '../repositories/siteFiles'
 import { importJob, readSite } from '../repositories/sites'
-import { dropFile, dropFiles, filesOf, keepFile, keptName, readFile } from './siteFiles'
+import { dropFile, filesOf, keepFile, keptName, readFile } from './siteFiles'
 
 const NOW = '2026-11-27T09:00:00.000Z'
 const site = exampleJob().site
@@ -41,8 +41,6 @@ describe('a file of a site', () => {
     expect(filesOf(folder, naming(file, `${'0'.repeat(32)}.pdf`)).map(each => each.file)).toEqual([file])
     dropFile(folder, site.id, file)
     expect(filesOf(folder, naming(file))).toEqual([])
-    dropFiles(folder, site.id)
-    expect(existsSync(join(folder, 'files', site.id))).toBe(false)
   })
 })
 

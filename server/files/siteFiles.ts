@@ -15,14 +15,18 @@ export const keptName = (name: string, bytes: Buffer): string =>
 /**
  * Keeps a file of a site as it came: a permit, a drawing of the building, a method statement. It is never opened here.
  *
+ * @param note notes it with the site, in the moment in which it gets its place; where that is refused, a file that was
+ *   not there before is not there afterwards
  * @returns the name that it is kept under
- * @throws 413 over 25 MB; 422 where there is nothing in it
+ * @throws 413 over 25 MB; 422 where there is nothing in it; what `note` throws
  */
-export async function keepFile(folder: string, site: string, name: string, bytes: Buffer): Promise<string> {
+export async function keepFile(
+  folder: string, site: string, name: string, bytes: Buffer, note: (kept: string) => void = () => {},
+): Promise<string> {
   if (bytes.length > LIMITS.fileBytes) throw apiError(413, 'too-large', 'A file can have at most 25 MB; this one is larger.')
   if (bytes.length === 0) throw apiError(422, 'empty-file', `“${name}” is empty.`)
   const kept = keptName(name, bytes)
-  await writeDurably(join(filesIn(folder, site), kept), bytes)
+  await writeDurably(join(filesIn(folder, site), kept), bytes, () => note(kept))
   return kept
 }
 
@@ -42,6 +46,3 @@ export function readFile(folder: string, site: Site, file: string): Buffer {
 
 /** Takes a file of a site from the disk. */
 export const dropFile = (folder: string, site: string, file: string): void => rmSync(join(filesIn(folder, site), file), { force: true })
-
-/** Takes away what was kept for a site that is not there. */
-export const dropFiles = (folder: string, site: string): void => rmSync(filesIn(folder, site), { recursive: true, force: true })

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import { LIMITS } from '../../core/job'
@@ -68,9 +68,6 @@ export function photosOf(folder: string, site: string, job: string): { name: str
     return path ? [{ name, path }] : []
   })
 }
-
-/** Takes away what was kept for a site that is not there. */
-export const dropPhotos = (folder: string, site: string): void => rmSync(join(photosIn(folder), site), { recursive: true, force: true })
 
 /**
  * A picture that was kept for a site, without what the camera wrote into it, or its small one.

@@ -8,9 +8,6 @@ import { siteDocument, siteRow } from './siteRows'
 
 type SiteFile = NonNullable<Site['files']>[number]
 
-/** Whether a site names a file. */
-export const namesFile = (db: Database, id: string, file: string): boolean => siteDocument(db, siteRow(db, id)).site.files?.some(each => each.file === file) ?? false
-
 function changeFiles(db: Database, id: string, change: (files: SiteFile[]) => SiteFile[]): SiteState {
   db.transaction(() => {
     const row = siteRow(db, id)

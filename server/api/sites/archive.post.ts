@@ -6,7 +6,7 @@ import { now } from '../../utils/now'
 /** Takes a site with its pictures as it was saved; `?copy=1` gives it a free id where its own is taken. */
 export default defineEventHandler(async (event) => {
   const { copy } = getQuery(event)
-  const brought = await bringInArchive(database(event), folderOfFirm(firmOf(event)), event.node.req, copy !== undefined, author(event), now())
+  const brought = await bringInArchive(database(event), folderOfFirm(firmOf(event)), event.node.req, copy !== undefined, { by: author(event), at: now() })
   setResponseStatus(event, 201)
   return brought
 })

@@ -1,8 +1,9 @@
 import { author, database, firmOf } from '../../../../accounts/access'
 import { folderOfFirm } from '../../../../accounts/open'
 import { LIMITS } from '../../../../../core/job'
-import { dropFile, keepFile } from '../../../../files/siteFiles'
-import { addFile, namesFile } from '../../../../repositories/siteFiles'
+import { keepFile } from '../../../../files/siteFiles'
+import { addFile } from '../../../../repositories/siteFiles'
+import type { SiteState } from '../../../../repositories/sites'
 import { siteRow } from '../../../../repositories/siteRows'
 import { audited } from '../../../../utils/audited'
 import { bodyBytes } from '../../../../utils/jsonBody'
@@ -12,15 +13,10 @@ import { now } from '../../../../utils/now'
 export default defineEventHandler(async (event) => {
   const [db, folder, name] = [database(event), folderOfFirm(firmOf(event)), String(getQuery(event).name ?? '')]
   const { id } = siteRow(db, getRouterParam(event, 'site')!)
-  const file = await keepFile(folder, id, name, await bodyBytes(event, LIMITS.fileBytes, 'A file can have at most 25 MB; this one is larger.'))
-  try {
-    const saved = addFile(db, id, { file, name, by: author(event), at: now() })
-    audited(event, 'file-added', id, name)
-    setResponseStatus(event, 201)
-    return saved
-  }
-  catch (error) {
-    if (!namesFile(db, id, file)) dropFile(folder, id, file)
-    throw error
-  }
+  const bytes = await bodyBytes(event, LIMITS.fileBytes, 'A file can have at most 25 MB; this one is larger.')
+  let saved: SiteState | undefined
+  await keepFile(folder, id, name, bytes, (file) => { saved = addFile(db, id, { file, name, by: author(event), at: now() }) })
+  audited(event, 'file-added', id, name)
+  setResponseStatus(event, 201)
+  return saved
 })
