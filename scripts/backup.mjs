@@ -1,12 +1,14 @@
 import { createHash } from 'node:crypto'
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
-import { dirname, join, relative, resolve } from 'node:path'
+import { dirname, isAbsolute, join, normalize, relative, resolve, sep } from 'node:path'
 import SQLite from 'better-sqlite3'
 
 /**
  * A whole data folder as it is at one moment, and back: `npm run backup [-- FOLDER]` while the server runs,
  * `npm run restore -- FOLDER` while none does.
  */
+
+process.umask(0o077)
 
 const FORMAT = 'wide-trellis-backup'
 /** Of a firm, in the data folder itself or in a folder of its own. */
@@ -70,6 +72,8 @@ function checked(from) {
   if (!existsSync(note)) fail(`${from} is no backup: it has no backup.json.`)
   const { format, files } = JSON.parse(readFileSync(note, 'utf8'))
   if (format !== FORMAT) fail(`${from} is no backup of Wide Trellis.`)
+  const astray = Object.keys(files).find(file => isAbsolute(file) || normalize(file).split(sep).includes('..'))
+  if (astray !== undefined) fail(`${from} is no backup: “${astray}” is not within it. Nothing was restored.`)
   const changed = Object.entries(files).filter(([file, digest]) => !existsSync(join(from, file)) || digestOf(join(from, file)) !== digest).map(([file]) => file)
   if (changed.length > 0) fail(`${from} is not as it was made: ${changed.slice(0, 5).join(', ')}. Nothing was restored.`)
   return Object.keys(files)

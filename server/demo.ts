@@ -15,8 +15,9 @@ import { exportJob, importDemo, listPlaces, listSites } from './repositories/sit
 import { addFile } from './repositories/siteFiles'
 import { listWalls, refreshStates } from './repositories/wallStates'
 import { MODEL_KINDS, modelsOf, SHELVES } from '../core/catalogue'
+import { inProgram } from './root'
 
-const folder = () => resolve(process.env.WT_DEMO_FOLDER || 'demo')
+const folder = () => inProgram(process.env.WT_DEMO_FOLDER, 'demo')
 
 /** A model without what the demo has of it in stock: a firm that begins has nothing. */
 function withoutStock(model: object): object {

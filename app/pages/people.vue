@@ -7,7 +7,12 @@ import { ROLE_WORDS, type StaffRole } from '~~/core/people'
 
 /** The people of the firm, who is invited, what waits for a planner, and what the firm decides about its devices. */
 const session = useSessionStore()
-const state = ref<{ people: PersonSummary[], invitations: InvitationSummary[] }>()
+interface State {
+  people: PersonSummary[]
+  invitations: InvitationSummary[]
+  links: { site: string, wall: string, client: string, madeBy: string }[]
+}
+const state = ref<State>()
 const sites = ref<SiteSummary[]>([])
 const failed = ref('')
 const fault = ref('')
@@ -44,7 +49,9 @@ const reset = ({ id, name }: PersonSummary) => ask(async () => {
   state.value = await api('/people')
 })
 const change = ({ id }: PersonSummary, body: unknown) => ask(async () => { state.value = await api(`/people/${id}`, { method: 'PUT', body }) })
-const remove = ({ id }: PersonSummary) => ask(async () => { state.value = await api(`/people/${id}`, { method: 'DELETE', body: {} }) })
+const remove = ({ id }: PersonSummary, body: object) =>
+  ask(async () => { state.value = await api(`/people/${id}`, { method: 'DELETE', body }) })
+const madeBy = <Made extends { madeBy: string }>({ name }: PersonSummary, made: Made[] = []) => made.filter(each => each.madeBy === name)
 const takeBack = ({ id }: InvitationSummary) => ask(async () => { state.value = await api(`/people/invitations/${id}`, { method: 'DELETE', body: {} }) })
 useHead({ title: 'People · Wide Trellis' })
 </script>
@@ -68,7 +75,12 @@ useHead({ title: 'People · Wide Trellis' })
         </header>
         <AsideList />
         <ul class="divide-y divide-hair border-y border-hair" aria-label="People">
-          <PersonLine v-for="person in state?.people" :key="person.id" :person="person" :sites="sites" :own="person.id === session.person?.id" @change="change(person, $event)" @reset="reset(person)" @remove="remove(person)" />
+          <PersonLine
+            v-for="person in state?.people" :key="person.id" :person="person" :sites="sites"
+            :own="person.id === session.person?.id" :invitations="madeBy(person, state?.invitations)"
+            :links="madeBy(person, state?.links)" @change="change(person, $event)" @reset="reset(person)"
+            @remove="remove(person, $event)"
+          />
         </ul>
         <section v-if="state?.invitations.length" aria-labelledby="invited">
           <h2 id="invited" class="font-semibold">

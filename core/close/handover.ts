@@ -324,7 +324,8 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
       { heading: 'Remarks' },
       ...(record.remarks.length === 0
         ? [{ text: 'None.' }]
-        : record.remarks.map(({ note, at, ...who }): Block => ({ text: `${day(at)}, ${authorText(who)}: ${note}` }))),
+        : record.remarks.map(({ note, at, name, ...who }): Block =>
+          ({ text: `${day(at)}, ${authorText(who)}${name ? ` (“${name}”)` : ''}: ${note}` }))),
       ...((site.contacts ?? []).length > 0
         ? [
             { heading: 'Contacts' },

@@ -27,8 +27,12 @@ export function seedPeople(accounts: Accounts, at: string): void {
   })
 }
 
-/** Whether one goes in as one of the demo's people by a click: only on the machine where the demo runs. */
-export const isOffered = (host: string | undefined): boolean => process.env.WT_DEMO === '1' && isForThisMachineOnly() && isThisMachine(host)
+/**
+ * Whether one goes in as one of the demo's people by a click: only on the machine where the demo runs, and not through
+ * a proxy there, which may stand for any other machine.
+ */
+export const isOffered = (host: string | undefined, forwarded?: string): boolean =>
+  process.env.WT_DEMO === '1' && forwarded === undefined && isForThisMachineOnly() && isThisMachine(host)
 
 /** People of the demo as whom one can go in. */
 export function demoPeople(accounts: Accounts): PersonSummary[] {

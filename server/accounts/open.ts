@@ -1,3 +1,4 @@
+import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { holdFolder } from '../database/folder'
 import { dataFolder, openDatabase, openWhole, type Open } from '../database/connection'
@@ -49,6 +50,8 @@ export const folderOfFirm = ({ folder }: FirmPlace): string => join(dataFolder()
 export function databaseOfFirm(firm: FirmPlace): Database {
   const known = ofFirms.get(firm.folder)
   if (known) return known.db
+  // What an import left behind that a power cut ended.
+  rmSync(join(folderOfFirm(firm), 'incoming'), { recursive: true, force: true })
   const made = openWhole(join(folderOfFirm(firm), 'wide-trellis.db'), openDatabase, beginFirm)
   ofFirms.set(firm.folder, made)
   return made.db

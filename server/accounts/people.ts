@@ -7,7 +7,7 @@ import { apiError, notFound, validationError } from '../utils/apiError'
 import { note } from './audit'
 import { nameFault } from './firms'
 import type { Accounts } from './form'
-import { grants, passkeys, people, sessions } from './schema'
+import { grants, invitations, passkeys, people, sessions } from './schema'
 
 /** A person of a firm. */
 export type Person = typeof people.$inferSelect
@@ -93,6 +93,16 @@ function checkPlannerLeft(accounts: Accounts, firm: number, id: string): void {
 
 const said = ({ role, sites }: RoleChoice) => isBySite(role) ? `${ROLE_WORDS[role].title}, on ${sites.length === 0 ? 'no site' : sites.join(', ')}` : ROLE_WORDS[role].title
 
+/** Ends the open invitations that a person made, and the links by which he himself could come in again. */
+function endInvitationsOf(accounts: Accounts, { key, firm, name }: Person, by: string, at: string): void {
+  const open = and(eq(invitations.firm, firm), isNull(invitations.usedAt), isNull(invitations.endedAt))
+  const his = accounts.select().from(invitations).where(open).all().filter(each => each.madeBy === name || each.person === key)
+  for (const each of his) {
+    accounts.update(invitations).set({ endedAt: at }).where(eq(invitations.key, each.key)).run()
+    note(accounts, firm, { at, by, kind: 'invitation-ended', subject: each.name, detail: `made by ${each.madeBy}` })
+  }
+}
+
 /** Gives a person another role, or other sites, from now on. @throws 404; 409 for the last planner */
 export function changeRole(accounts: Accounts, firm: number, id: string, choice: RoleChoice, by: string, at: string): void {
   const person = personHere(accounts, firm, id)
@@ -100,6 +110,7 @@ export function changeRole(accounts: Accounts, firm: number, id: string, choice:
     if (choice.role !== 'planner') checkPlannerLeft(accounts, firm, id)
     accounts.update(grants).set({ to: at }).where(and(eq(grants.person, person.key), isNull(grants.to))).run()
     accounts.insert(grants).values({ person: person.key, ...choice, from: at }).run()
+    if (choice.role !== 'planner') endInvitationsOf(accounts, person, by, at)
     note(accounts, firm, { at, by, kind: 'role', subject: person.name, detail: said(choice) })
   })
 }
@@ -113,22 +124,20 @@ export function removePerson(accounts: Accounts, firm: number, id: string, by: s
     accounts.update(people).set({ removedAt: at, password: null }).where(eq(people.key, person.key)).run()
     accounts.update(sessions).set({ endedAt: at, endedBy: by }).where(and(eq(sessions.person, person.key), isNull(sessions.endedAt))).run()
     accounts.delete(passkeys).where(eq(passkeys.person, person.key)).run()
+    endInvitationsOf(accounts, person, by, at)
     note(accounts, firm, { at, by, kind: 'removed', subject: person.name, detail: '' })
   })
 }
 
-const SHORTEST = 10
-/** What is wrong with a password. */
-export const passwordFault = (path: string, given: unknown): { path: string, message: string }[] =>
-  typeof given === 'string' && given.length >= SHORTEST && given.length <= 200 ? [] : [{ path, message: `must have ${SHORTEST} to 200 characters` }]
-
-/** Sets the password of a person, as scrypt has made of it; other sessions of his end. */
+/** Sets the password of a person, as scrypt has made of it; his other sessions and his links for another end. */
 export function setPassword(accounts: Accounts, { key, firm, name }: Person, password: string, by: string, at: string, except?: string): void {
   atomically(accounts, () => {
     accounts.update(people).set({ password }).where(eq(people.key, key)).run()
     for (const { id } of accounts.select({ id: sessions.id }).from(sessions).where(and(eq(sessions.person, key), isNull(sessions.endedAt))).all()) {
       if (id !== except) accounts.update(sessions).set({ endedAt: at, endedBy: 'a new password' }).where(eq(sessions.id, id)).run()
     }
+    const resets = and(eq(invitations.person, key), isNull(invitations.usedAt), isNull(invitations.endedAt))
+    accounts.update(invitations).set({ endedAt: at }).where(resets).run()
     note(accounts, firm, { at, by, kind: 'password', subject: name, detail: '' })
   })
 }

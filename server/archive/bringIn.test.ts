@@ -39,13 +39,16 @@ async function archive(colours: string[]): Promise<Buffer> {
 }
 const bringIn = (zip: Buffer, copy = false) => bringInArchive(opened.db, folder, Readable.from([zip]), copy, BY)
 /** The sites that there are, and how many pictures each has, whole and small. */
-const pictures = () => Object.fromEntries(listSites(opened.db).map(({ id }) => [id, readdirSync(join(folder, 'photos', id)).length]))
+const pictures = () =>
+  Object.fromEntries(listSites(opened.db).map(({ id }) => [id, readdirSync(join(folder, 'photos', id)).length]))
 
 it('of ten requests for one site at once one is taken, and has all its pictures; nothing is left of the others', async () => {
   const zips = await Promise.all(['red', 'green', 'blue', 'white'].map(colour => archive([colour, 'black'])))
   const results = await Promise.allSettled(Array.from({ length: 10 }, (_, n) => bringIn(zips[n % zips.length]!)))
   expect(results.filter(({ status }) => status === 'fulfilled')).toHaveLength(1)
-  expect(results.flatMap(each => each.status === 'rejected' ? [(each.reason as { statusCode: number }).statusCode] : [])).toEqual(Array(9).fill(409))
+  expect(
+    results.flatMap(each => (each.status === 'rejected' ? [(each.reason as { statusCode: number }).statusCode] : [])),
+  ).toEqual(Array(9).fill(409))
   expect(pictures()).toEqual({ 'holm-point': 6 })
   expect(readdirSync(join(folder, 'incoming'))).toEqual([])
 })
@@ -59,7 +62,14 @@ it('ten copies at once are ten sites, each with its pictures', async () => {
 
 it('a picture that is not what its name says keeps the whole site out, and takes nothing from the one that is there', async () => {
   await bringIn(await archive(['red']))
-  const other = zipSync({ 'job.json': strToU8(writeJob(exampleJob())), 'photos/00000000000000000000000000000000.png': new Uint8Array(await sharp({ create: { width: 4, height: 3, channels: 3, background: 'blue' } }).png().toBuffer()) })
+  const other = zipSync({
+    'job.json': strToU8(writeJob(exampleJob())),
+    'photos/00000000000000000000000000000000.png': new Uint8Array(
+      await sharp({ create: { width: 4, height: 3, channels: 3, background: 'blue' } })
+        .png()
+        .toBuffer(),
+    ),
+  })
   await expect(bringIn(Buffer.from(other), true)).rejects.toMatchObject({ statusCode: 422 })
   expect(pictures()).toEqual({ 'holm-point': 3 })
 })
@@ -70,7 +80,10 @@ it('a file that a site does not take is gone again, and stays where it was there
   await expect(keepFile(folder, 'holm-point', 'a.pdf', bytes, refuse)).rejects.toThrow('no room')
   const path = join(folder, 'files', 'holm-point', `${nameOf(bytes)}.pdf`)
   expect(existsSync(path)).toBe(false)
-  const both = await Promise.allSettled([keepFile(folder, 'holm-point', 'a.pdf', bytes), keepFile(folder, 'holm-point', 'b.pdf', bytes, refuse)])
+  const both = await Promise.allSettled([
+    keepFile(folder, 'holm-point', 'a.pdf', bytes),
+    keepFile(folder, 'holm-point', 'b.pdf', bytes, refuse),
+  ])
   expect(both.map(({ status }) => status)).toEqual(['fulfilled', 'rejected'])
   expect(existsSync(path)).toBe(true)
 })

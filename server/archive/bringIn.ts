@@ -20,21 +20,33 @@ import { savesOf } from './saves'
 export interface BroughtIn { id: string, photos: number, files: number, leftOut: string[] }
 
 /** Keeps what comes in as a file while it is read. @throws 413 where it is larger than an archive can be */
-async function keptWhile<Result>(folder: string, incoming: Readable, act: (path: string) => Promise<Result>): Promise<Result> {
+async function keptWhile<Result>(
+  folder: string,
+  incoming: Readable,
+  act: (path: string) => Promise<Result>,
+): Promise<Result> {
   const path = join(folder, 'incoming', `${randomUUID()}.zip`)
   mkdirSync(dirname(path), { recursive: true })
   try {
     let size = 0
-    await pipeline(incoming, async function* (chunks: AsyncIterable<Buffer>) {
-      for await (const chunk of chunks) {
-        size += chunk.length
-        if (size > LIMITS.archiveBytes) throw apiError(413, 'too-large', `A ZIP file of a site can have at most ${LIMITS.archiveBytes / 1024 / 1024} MB.`)
-        yield chunk
-      }
-    }, createWriteStream(path))
+    await pipeline(
+      incoming,
+      async function* (chunks: AsyncIterable<Buffer>) {
+        for await (const chunk of chunks) {
+          size += chunk.length
+          if (size > LIMITS.archiveBytes)
+            throw apiError(
+              413,
+              'too-large',
+              `A ZIP file of a site can have at most ${LIMITS.archiveBytes / 1024 / 1024} MB.`,
+            )
+          yield chunk
+        }
+      },
+      createWriteStream(path),
+    )
     return await act(path)
-  }
-  finally {
+  } finally {
     await rm(path, { force: true })
   }
 }
@@ -46,11 +58,13 @@ const STAGED = 'site'
 async function stage(folder: string, archive: Archive, files: string[]): Promise<void> {
   for (const name of archive.photos) {
     const kept = await keepPhoto(folder, STAGED, await archive.photo(name))
-    if (kept !== name) throw validationError([{ path: `photos/${name}`, message: 'does not match its name: it is a different photo' }])
+    if (kept !== name)
+      throw validationError([{ path: `photos/${name}`, message: 'does not match its name: it is a different photo' }])
   }
   for (const name of files) {
     const kept = await keepFile(folder, STAGED, name, await archive.file(name))
-    if (kept !== name) throw validationError([{ path: `files/${name}`, message: 'does not match its name: it is a different file' }])
+    if (kept !== name)
+      throw validationError([{ path: `files/${name}`, message: 'does not match its name: it is a different file' }])
   }
 }
 

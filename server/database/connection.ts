@@ -1,18 +1,19 @@
 import { existsSync, mkdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
-import { dirname, resolve } from 'node:path'
+import { dirname } from 'node:path'
 import SQLite from 'better-sqlite3'
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { firmDatabase } from './form'
 import { bringUpToDate, type DatabaseForm } from './migrate'
 import { DatabaseRefused, refusal } from './refusal'
 import type * as firmSchema from './schema'
+import { inProgram } from '../root'
 
 /** An open database, and what closes it, writing what is in its write-ahead log into the file. */
 export interface Open<Schema extends Record<string, unknown>> { db: BetterSQLite3Database<Schema>, close: () => void }
 
 /** The folder of the databases and files: `WT_DATA`, or `.data/` in the folder the server was started in. */
 export function dataFolder(): string {
-  return resolve(process.env.WT_DATA || '.data')
+  return inProgram(process.env.WT_DATA, '.data')
 }
 
 /**

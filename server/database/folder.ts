@@ -1,4 +1,4 @@
-import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { chmodSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import SQLite from 'better-sqlite3'
 import { DatabaseRefused, refusal } from './refusal'
@@ -29,6 +29,7 @@ export function holdFolder(folder: string): () => void {
   let lock: SQLite.Database | undefined
   try {
     mkdirSync(folder, { recursive: true })
+    chmodSync(folder, 0o700)
     lock = new SQLite(file, { timeout: LETS_GO })
     lock.exec('BEGIN EXCLUSIVE')
     writeFileSync(note, JSON.stringify({ process: process.pid, since: new Date().toISOString() }))

@@ -1,7 +1,7 @@
-import { resolve } from 'node:path'
 import { CARRIED_OVER } from './carryOver'
 import type { DatabaseForm } from './migrate'
 import * as schema from './schema'
+import { inProgram } from '../root'
 
 /** Triggers by which nothing in a table is changed or taken away. */
 export const onlyAddedTo = (table: string, what: string): Record<string, string> => ({
@@ -11,6 +11,6 @@ export const onlyAddedTo = (table: string, what: string): Record<string, string>
 
 /** The database of a firm. */
 export const firmDatabase = (): DatabaseForm => ({
-  schema, mark: 'sites', migrations: resolve(process.env.WT_MIGRATIONS || 'server/database/migrations'), carriedOver: CARRIED_OVER,
+  schema, mark: 'sites', migrations: inProgram(process.env.WT_MIGRATIONS, 'server/database/migrations'), carriedOver: CARRIED_OVER,
   triggers: { ...onlyAddedTo('stock', 'the stock ledger'), ...onlyAddedTo('revisions', 'what was issued'), ...onlyAddedTo('log', 'the log') },
 })

@@ -10,14 +10,18 @@ hub.setMaxListeners(0)
 const nameOf = (firm: string, site: string, wall: string) => `${firm}/${site}/${wall}`
 const ENDED = 'ended'
 
+/** What happened, as it goes to everybody: put into words once, however many there are. */
+export interface Told { kind: WallEvent['kind'], data: string }
+
 /** Tells everybody who has a wall open what happened to it; nothing where nothing did. */
 export function tellWall(firm: string, site: string, wall: string, event: WallEvent): void {
   if (event.kind === 'log' && event.entries.length === 0) return
-  hub.emit(nameOf(firm, site, wall), event)
+  const { kind, ...rest } = event
+  hub.emit(nameOf(firm, site, wall), { kind, data: JSON.stringify(rest) } satisfies Told)
 }
 
 /** Hears what happens to a wall until it is ended. @returns what ends it */
-export function hearWall(firm: string, site: string, wall: string, heard: (event: WallEvent) => void, ended: () => void): () => void {
+export function hearWall(firm: string, site: string, wall: string, heard: (told: Told) => void, ended: () => void): () => void {
   const name = nameOf(firm, site, wall)
   hub.on(name, heard)
   hub.once(ENDED, ended)

@@ -3,7 +3,7 @@ import type { ApiErrorBody } from '../utils/apiError'
 import { policy, scriptsIn } from './headers'
 import { isOffered } from '../accounts/demo'
 import { isForThisMachineOnly, isOurHost } from './hosts'
-import { guard } from './requests'
+import { checkType, guard, isApi } from './requests'
 
 describe('the hosts by which a server is known', () => {
   it('are this machine alone while it listens to no other', () => {
@@ -21,7 +21,9 @@ describe('the hosts by which a server is known', () => {
 describe('a request', () => {
   const status = (method: string, path: string, headers: Record<string, string>) => {
     try {
-      guard({ method, path, header: name => ({ 'host': 'localhost:3000', 'content-type': 'application/json', ...headers })[name] })
+      const asked = { method, path, header: (name: string) => ({ 'host': 'localhost:3000', 'content-type': 'application/json', ...headers })[name] }
+      guard(asked)
+      if (isApi(path)) checkType(asked)
       return 200
     }
     catch (error) {
@@ -72,6 +74,8 @@ describe('the demo’s click', () => {
       return isOffered(header)
     }
     expect([offered('1', undefined, 'localhost:3000'), offered('1', '127.0.0.1', '127.0.0.1:3000')]).toEqual([true, true])
+    vi.stubEnv('WT_DEMO', '1')
+    expect(isOffered('localhost:3000', '192.0.2.7')).toBe(false)
     expect([offered('', undefined, 'localhost:3000'), offered('1', '0.0.0.0', 'localhost:3000'), offered('1', undefined, 'trellis.firm.example'), offered('1', undefined, '192.168.1.7:3000')]).toEqual([false, false, false, false])
   })
 })

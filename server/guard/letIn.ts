@@ -9,7 +9,7 @@ import { isHandedOver, siteHandedOver } from '../repositories/closed'
 import { firmOfSecret, openLink } from '../repositories/links'
 import { siteOfId } from '../repositories/siteRows'
 import { apiError, notFound } from '../utils/apiError'
-import { clientOf, limited } from './limits'
+import { opened } from './limits'
 import { isByLink, ROUTE_RIGHTS, SENT_LATE } from './rights'
 import type { RouteFound } from './routes'
 
@@ -48,7 +48,7 @@ async function sessionOf(event: H3Event): Promise<SignedIn | Ended | undefined> 
  * limited.
  */
 async function byLink(event: H3Event, secret: string): Promise<void> {
-  await limited('links', clientOf(event), () => {
+  await opened(event, () => {
     const { firm: id, secret: rest } = firmOfSecret(secret)
     const firm = id === undefined ? listFirms(accounts())[0] : firmOfId(accounts(), id)
     if (!firm) throw notFound('this link. Ask the sender for a new one')

@@ -23,8 +23,7 @@ function isOurPage({ header }: Asked): boolean {
 /**
  * Refuses what another page has a browser send here.
  *
- * @throws 421 where the Host is not this server's, 403 where another page writes, 415 where a body is not of the kind
- *   that a page elsewhere cannot send unasked: JSON, a ZIP file, or a picture or file with a header of ours
+ * @throws 421 where the Host is not this server's, 403 where another page writes
  */
 export function guard(asked: Asked): void {
   const { method, path, header } = asked
@@ -32,6 +31,16 @@ export function guard(asked: Asked): void {
   if (!isOurHost(header('host'))) throw apiError(421, 'unknown-host', `This server does not accept the host name “${header('host') ?? ''}”. If the name is correct, start the server with WT_HOSTS set to it.`)
   if (READS.includes(method)) return
   if (!isOurPage(asked)) throw apiError(403, 'another-page', 'Only pages of this server can write to it.')
+}
+
+/**
+ * Refuses a body of a kind that a page elsewhere could send unasked: only JSON, a ZIP file, or a picture or file with a
+ * header of ours is taken.
+ *
+ * @throws 415
+ */
+export function checkType({ method, path, header }: Asked): void {
+  if (READS.includes(method)) return
   const type = header('content-type')?.split(';')[0]!.trim().toLowerCase() ?? ''
   if (PHOTOS.test(path)) {
     if (header('x-wide-trellis') !== 'photograph' || !/^image\/|^application\/octet-stream$/.test(type)) throw apiError(415, 'wrong-type', 'Send a photo as image/… or application/octet-stream, with the header “x-wide-trellis: photograph”.')

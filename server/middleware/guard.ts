@@ -1,4 +1,5 @@
-import { guard, isApi } from '../guard/requests'
+import { checkType, guard, isApi, type Asked } from '../guard/requests'
+import { closeWhenStalled } from '../guard/stalled'
 import { routesOf } from '../guard/routes'
 import { letIn } from '../guard/letIn'
 import { apiError } from '../utils/apiError'
@@ -9,12 +10,17 @@ import { apiError } from '../utils/apiError'
  */
 export default defineEventHandler(async (event) => {
   const path = event.path.split('?')[0]!
-  guard({ method: event.method, path, header: name => getHeader(event, name) })
+  const asked: Asked = { method: event.method, path, header: name => getHeader(event, name) }
+  guard(asked)
   if (!isApi(path)) return
   const routes = routesOf(path)
   if (routes.length === 0) throw apiError(404, 'not-found', 'Nothing was found at this address.')
   const route = routes.find(({ method }) => method === event.method)
-  if (route) return letIn(event, route)
+  if (route) {
+    checkType(asked)
+    closeWhenStalled(event)
+    return letIn(event, route)
+  }
   const methods = routes.map(({ method }) => method)
   setResponseHeader(event, 'allow', methods.join(', '))
   throw apiError(405, 'not-so', `This address accepts ${methods.join(' and ')}, not ${event.method}.`)

@@ -23,6 +23,8 @@ function sealingKey(): string {
  * be served: the server ends with the reason in words.
  */
 export default defineNitroPlugin((nitro) => {
+  // What is kept is for this user alone: databases, pictures, the key of the cookies.
+  process.umask(0o077)
   try {
     startDatabases(seedCatalogue, !import.meta.dev)
     if (process.env.WT_DEMO === '1') {

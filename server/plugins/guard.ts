@@ -9,6 +9,7 @@ export default defineNitroPlugin((nitro) => {
   console.log(isForThisMachineOnly() ? 'Reachable from this machine only. Set HOST=0.0.0.0 to make it reachable from the network.' : `Reachable from any machine that can reach ${process.env.HOST}, after sign-in.`)
   nitro.hooks.hook('request', event => setResponseHeaders(event, isTls(event) ? { ...HEADERS, ...TLS_ONLY } : HEADERS))
   nitro.hooks.hook('render:response', ({ headers, body }) => {
+    if (headers) Reflect.deleteProperty(headers, 'x-powered-by')
     if (headers && typeof body === 'string') headers['content-security-policy'] = policy(scriptsIn(body))
   })
 })

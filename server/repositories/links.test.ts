@@ -3,17 +3,27 @@ import { exampleJob } from '../../tests/fixtures/job'
 import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { links } from '../database/schema'
+import type { LogEntry } from '../../core/job'
+import { signByLink } from './clientSigns'
 import { endLink, listLinks, makeLink, openLink } from './links'
 import { importJob, readSite, savePlace } from './sites'
 
 let opened: ReturnType<typeof openDatabase>
 let db: Database
+const ISSUED = {
+  id: 'i1',
+  at: '2026-11-20T09:00:00Z',
+  by: 'Isla',
+  wall: 'w1',
+  kind: 'issued',
+  revision: 'A',
+} as LogEntry
 const NOW = new Date('2026-11-27T09:00:00.000Z')
 const later = (days: number) => new Date(NOW.getTime() + days * 86_400_000)
 beforeEach(() => {
   opened = openDatabase(':memory:')
   db = opened.db
-  importJob(db, exampleJob(), 'Isla', NOW.toISOString())
+  importJob(db, { ...exampleJob(), log: [ISSUED] }, 'Isla', NOW.toISOString())
 })
 afterEach(() => opened.close())
 const site = () => exampleJob().site.id
@@ -54,6 +64,38 @@ describe('a client’s link', () => {
       expect((error as { data: { error: { faults: { path: string }[] } } }).data.error.faults.map(fault => fault.path)).toContain(path)
     }
     expect(statusOf(() => makeLink(db, site(), 'attic', { client: 'x', days: 1, by: 'Isla' }, NOW))).toBe(404)
+  })
+})
+
+describe('a client who signs', () => {
+  const linked = () =>
+    openLink(db, makeLink(db, site(), 'w1', { client: 'Office', days: 14, by: 'Isla' }, NOW).secret, NOW)
+  const ink = [[10, 10, 500, 200]]
+  const at = NOW.toISOString()
+
+  it('is the client by his link, whatever name he types; he signs once and remarks five times', () => {
+    const link = linked()
+    const name = 'Isla Brandt, Planner'
+    const [signed] = signByLink(db, link, { id: 's1', name, ink }, at)
+    expect(signed).toMatchObject({ kind: 'signed', by: 'Client, by link', name, link: link.link.id })
+    expect(signByLink(db, link, { id: 's1', name, ink }, at)).toEqual([signed])
+    expect(statusOf(() => signByLink(db, link, { id: 's2', name, ink }, at))).toBe(409)
+    const remark = (n: number) => signByLink(db, link, { id: `r${n}`, name, remark: 'A scratch' }, at)
+    for (const n of [1, 2, 3, 4, 5]) expect(remark(n)).toMatchObject([{ kind: 'remark', by: 'Client, by link', name }])
+    expect(statusOf(() => remark(6))).toBe(409)
+    expect(signByLink(db, linked(), { id: 's3', name, ink, remark: 'Well done' }, at)).toHaveLength(2)
+  })
+
+  it('writes no more ink than a signature has, and is named', () => {
+    const much = Array.from({ length: 100 }, () => Array.from({ length: 200 }, (_, n) => n))
+    for (const wrong of [{ name: 'Una', ink: much }, { name: ' ', ink }, { name: 'Una', ink: [] }]) {
+      expect(statusOf(() => signByLink(db, linked(), { id: 's1', ...wrong }, at))).toBe(422)
+    }
+  })
+
+  it('has no link of a wall of which nothing was issued', () => {
+    const id = importJob(db, { ...exampleJob(), site: { ...exampleJob().site, id: 'other' } }, 'Isla', at)
+    expect(statusOf(() => makeLink(db, id, 'w1', { client: 'Office', days: 14, by: 'Isla' }, NOW))).toBe(409)
   })
 })
 

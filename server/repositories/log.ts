@@ -1,7 +1,9 @@
 import { findingKind } from '../../core/findings'
 import { actionOfEntry, settlesAnothers, type Action } from '../../core/people'
 import { isHoleOf } from '../../core/hang'
-import { isSimulatedEntry, LIMITS, logEntryFaults, same, type Fault, type LogEntry, type Wall } from '../../core/job'
+import {
+  isSimulatedEntry, LIMITS, logEntryFaults, same, type Fault, type LogEntry, type ScreenArray, type Wall,
+} from '../../core/job'
 import { asBuilt, type EntryKind, type EntryOf } from '../../core/log'
 import { nextRevision, type Frozen } from '../../core/revision'
 import type { Author } from '../accounts/authorship'
@@ -11,9 +13,32 @@ import { appendEntries, entriesOf, entryOfId, lengthOfLog } from './logRows'
 import { fieldsOf } from '../utils/fields'
 import { asideOf, keepAside, resolveAside } from './setAside'
 import { isHandedOver } from './closed'
-import { siteDocument, siteRow, type SiteRow } from './siteRows'
+import { siteDocument, siteOfKey, siteRow, type SiteRow } from './siteRows'
 import { revisionText } from './revisions'
 import { wallDocument } from './wallRows'
+
+/** A wall to whose log entries are added in one go: what is there already is read once, where it is wanted. */
+interface Batch {
+  db: Database
+  site: SiteRow
+  wall: Wall
+  log: () => LogEntry[]
+  /** Notes an entry that was added. */
+  added: (entry: LogEntry) => LogEntry
+}
+
+function batchOf(db: Database, site: SiteRow, id: string): Batch {
+  const wall = wallDocument(db, site.key, id)
+  let read: LogEntry[] | undefined
+  return {
+    db, site, wall,
+    log: () => read ??= entriesOf(db, site.key, wall.id),
+    added(entry) {
+      if (entry.wall === wall.id) read?.push(entry)
+      return entry
+    },
+  }
+}
 
 /** An entry without its fields of the chain. */
 const told = ({ seq: _s, receivedAt: _r, prev: _p, hash: _h, ...entry }: LogEntry) => entry
@@ -38,8 +63,8 @@ const said = (entry: LogEntry) => {
  * Why a revision cannot be issued: its frozen content is missing, its letter is taken, or it depends on an override
  * that does not exist.
  */
-function issueFaults(db: Database, site: number, { id }: Wall, { revision, frozen }: EntryOf<'issued'>): Fault[] {
-  const text = frozen === undefined ? undefined : revisionText(db, site, id, frozen)
+function issueFaults({ db, site, wall: { id }, log }: Batch, { revision, frozen }: EntryOf<'issued'>): Fault[] {
+  const text = frozen === undefined ? undefined : revisionText(db, site.key, id, frozen)
   if (text === undefined)
     return [
       {
@@ -47,9 +72,8 @@ function issueFaults(db: Database, site: number, { id }: Wall, { revision, froze
         message: 'is not on this server: send the frozen revision before the entry that issues it',
       },
     ]
-  const log = entriesOf(db, site, id)
-  const next = nextRevision(log, id)
-  const other = log.find((entry): entry is EntryOf<'issued'> => entry.kind === 'issued' && entry.revision === revision)
+  const next = nextRevision(log(), id)
+  const other = log().find((entry): entry is EntryOf<'issued'> => entry.kind === 'issued' && entry.revision === revision)
   if (other)
     return [
       {
@@ -59,7 +83,7 @@ function issueFaults(db: Database, site: number, { id }: Wall, { revision, froze
     ]
   if (revision !== next)
     return [{ path: '$.revision', message: `must be ${next}, the next revision of this wall, not “${revision}”` }]
-  const { overrides } = asBuilt(log, { id })
+  const { overrides } = asBuilt(log(), { id })
   return (JSON.parse(text) as Frozen).built.overrides.flatMap(({ code, subject, by, reason }) =>
     overrides.some(each => each.code === code && each.subject === subject && each.by === by && each.reason === reason)
       ? []
@@ -67,15 +91,36 @@ function issueFaults(db: Database, site: number, { id }: Wall, { revision, froze
   )
 }
 
+/** An array has so many seams at most, each read at two ends, and so many screens. */
+function seamsOf({ rows, columns }: Pick<ScreenArray, 'rows' | 'columns'>): { ends: number, screens: number } {
+  return { ends: 2 * (rows * (columns - 1) + (rows - 1) * columns), screens: rows * columns }
+}
+
+/** What is wrong with readings of seams that are more than the array has: found before each of them is looked at. */
+function manyReadings(wall: Wall, entry: unknown): Fault[] {
+  const { kind, array: id, gaps, steps, rolls } = fieldsOf(entry)
+  const array = kind === 'seams' ? wall.arrays.find(each => each.id === id) : undefined
+  if (!array) return []
+  const { ends, screens } = seamsOf(array)
+  const most = { gaps: [gaps, ends], steps: [steps, ends], rolls: [rolls, screens] } as const
+  return Object.entries(most).flatMap(([name, [list, limit]]) => Array.isArray(list) && list.length > limit
+    ? [{ path: `$.${name}`, message: `must have at most ${limit} readings, as this array has no more` }]
+    : [])
+}
+
 /** What is wrong with an entry for a wall's log. */
-function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault[] {
+function faultsOf(batch: Batch, entry: unknown): Fault[] {
+  const { db, wall } = batch
+  const site = batch.site.key
+  const many = manyReadings(wall, entry)
+  if (many.length > 0) return many
   // Its place in the chain is the server's to give, so what it says of that is not asked.
   const faults = logEntryFaults(typeof entry === 'object' && entry !== null ? told(entry as LogEntry) : entry)
   if (faults.length > 0) return faults
   const given = entry as LogEntry
   if (given.wall !== wall.id) return [{ path: '$.wall', message: `must be “${wall.id}”, as in the address` }]
   const isKnown = (hole: string) =>
-    isHoleOf(wall, hole) || entriesOf(db, site, wall.id).some(each => each.kind === 'hole' && each.hole === hole)
+    isHoleOf(wall, hole) || batch.log().some(each => each.kind === 'hole' && each.hole === hole)
   if (given.kind === 'hole' && !isKnown(given.hole))
     return [
       {
@@ -87,12 +132,15 @@ function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault
     return [{ path: '$.code', message: `“${given.code}” is never overridden: clear the stop` }]
   }
   if (given.kind === 'issued')
-    return entryOfId(db).get({ site, id: given.id }) ? [] : issueFaults(db, site, wall, given)
+    return entryOfId(db).get({ site, id: given.id }) ? [] : issueFaults(batch, given)
   const named = Object.entries(given).filter(([key]) => key === 'corrects' || key === 'again') as [string, string][]
   return named.flatMap(([key, id]) => entryOfId(db).get({ site, id })?.wall === wall.id
     ? []
     : [{ path: `$.${key}`, message: `“${id}” is not an earlier entry of this wall` }])
 }
+
+/** Kinds for which the end of a log is kept free: what leads and planners decide is recorded in a full one too. */
+const isReserved = (kind: EntryKind): boolean => kind === 'correction' || actionOfEntry({ kind }) === 'wall.issue'
 
 /**
  * Adds an entry to a wall's log. Sending the same entry again is answered as if it were new, so
@@ -100,16 +148,17 @@ function faultsOf(db: Database, site: number, wall: Wall, entry: unknown): Fault
  *
  * @throws 422 with every fault, 409 where another entry has this id
  */
-function addSigned(db: Database, site: number, wall: Wall, entry: unknown, receivedAt: string): LogEntry {
-  const faults = faultsOf(db, site, wall, entry)
+function addSigned(batch: Batch, entry: unknown, receivedAt: string): LogEntry {
+  const { db } = batch
+  const site = batch.site.key
+  const faults = faultsOf(batch, entry)
   if (faults.length > 0) throw validationError(faults)
   const given = told(entry as LogEntry)
   const known = entryOfId(db).get({ site, id: given.id })
-  if (!known && lengthOfLog(db, site) >= LIMITS.log)
-    throw validationError([
-      { path: '$', message: `exceeds the maximum number of log entries for a site, ${LIMITS.log}` },
-    ])
-  if (!known) return appendEntries(db, site, [given as LogEntry], receivedAt)[0]!
+  const most = LIMITS.log - (isReserved(given.kind) ? 0 : LIMITS.reserve)
+  if (!known && lengthOfLog(db, site) >= most)
+    throw validationError([{ path: '$', message: `exceeds the maximum number of log entries for a site, ${most}` }])
+  if (!known) return batch.added(appendEntries(db, site, [given as LogEntry], receivedAt)[0]!)
   const kept = JSON.parse(known.entry) as LogEntry
   if (same(said(kept), said(given as LogEntry))) return kept
   throw apiError(409, 'entry-exists', 'The log already has another entry with this id; log entries are never changed.')
@@ -123,13 +172,13 @@ interface Wanted { action: Action, place: { site: string, closed: boolean }, set
 
 const SETTLES = 'it takes the place of another person’s result of a disputed hole'
 
-function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): Wanted {
+function wantedOf({ db, site, wall, log }: Batch, entry: unknown): Wanted {
   const { kind, corrects, by, person } = fieldsOf(entry)
   const row = typeof corrects === 'string' ? entryOfId(db).get({ site: site.key, id: corrects }) : undefined
   const corrected = row && JSON.parse(row.entry) as LogEntry
   const settles
     = corrected?.kind === 'hole'
-      && settlesAnothers(entriesOf(db, site.key, wall.id), wall, corrected.id, {
+      && settlesAnothers(log(), wall, corrected.id, {
         by: String(by),
         ...(typeof person === 'string' && { person }),
       })
@@ -144,27 +193,21 @@ function wantedOf(db: Database, site: SiteRow, wall: Wall, entry: unknown): Want
  * Adds an entry to a wall's log by its author, or sets it aside. @throws as `addSigned`, and 403 where he might never
  * make it
  */
-function addEntry(
-  db: Database,
-  site: SiteRow,
-  wall: Wall,
-  author: Author,
-  given: unknown,
-  receivedAt: string,
-): LogEntry | Waiting {
+function addEntry(batch: Batch, author: Author, given: unknown, receivedAt: string): LogEntry | Waiting {
+  const { db, site, wall } = batch
   if (isSimulatedEntry(given) && !siteDocument(db, site).site.demo) {
     throw validationError([
       { path: '$.simulated', message: 'marks readings of a simulated gauge, which no real wall has' },
     ])
   }
-  const { action, place, settles } = wantedOf(db, site, wall, given)
+  const { action, place, settles } = wantedOf(batch, given)
   const authored = author(given, action, place, receivedAt)
   if (authored.verdict === 'refused') throw apiError(403, 'not-yours', `This entry ${authored.reason}.`)
   // What a crew recorded is not refused; but it is a lead or planner who settles a dispute.
   const mayEnd = !settles || author(given, 'wall.issue', place, receivedAt).verdict === 'taken'
-  if (authored.verdict === 'taken' && mayEnd) return addSigned(db, site.key, wall, authored.entry, receivedAt)
+  if (authored.verdict === 'taken' && mayEnd) return addSigned(batch, authored.entry, receivedAt)
   const reason = authored.verdict === 'taken' ? SETTLES : authored.reason
-  const faults = faultsOf(db, site.key, wall, authored.entry)
+  const faults = faultsOf(batch, authored.entry)
   if (faults.length > 0) throw validationError(faults)
   keepAside(db, site.key, wall.id, authored.entry as LogEntry, reason, receivedAt)
   return { setAside: reason }
@@ -185,12 +228,11 @@ export function addEntries(
 ): EntryResult[] {
   return db.transaction(
     () => {
-      const site = siteRow(db, siteId)
-      const document = wallDocument(db, site.key, wall)
+      const batch = batchOf(db, siteRow(db, siteId), wall)
       return entries.map((entry): EntryResult => {
         const id = (entry as { id?: unknown } | null)?.id
         try {
-          const added = addEntry(db, site, document, author, entry, receivedAt)
+          const added = addEntry(batch, author, entry, receivedAt)
           return 'setAside' in added ? { id, ...added } : { id, entry: added }
         }
         catch (error) {
@@ -214,10 +256,7 @@ export function addLogEntry(
   receivedAt: string,
 ): LogEntry | Waiting {
   return db.transaction(
-    () => {
-      const site = siteRow(db, siteId)
-      return addEntry(db, site, wallDocument(db, site.key, wall), author, entry, receivedAt)
-    },
+    () => addEntry(batchOf(db, siteRow(db, siteId), wall), author, entry, receivedAt),
     { behavior: 'immediate' },
   )
 }
@@ -229,7 +268,7 @@ export function addLogEntry(
 export function acceptAside(db: Database, key: number, by: string, at: string): LogEntry {
   return db.transaction(() => {
     const { site, wall, entry } = asideOf(db, key)
-    const added = addSigned(db, site, wallDocument(db, site, wall), { ...entry, acceptedBy: by }, at)
+    const added = addSigned(batchOf(db, siteOfKey(db).get({ key: site })!, wall), { ...entry, acceptedBy: by }, at)
     resolveAside(db, key, true, by, at)
     return added
   }, { behavior: 'immediate' })

@@ -26,6 +26,24 @@ export function readProgramme(db: Database): ProgrammeState {
   return { settings: JSON.parse(row.settings) as Settings, version: row.version, published: row.published, ...row.publishedAt !== null && { publishedAt: row.publishedAt }, ...row.publishedBy !== null && { publishedBy: row.publishedBy } }
 }
 
+/** Of which site a task is: its id is the site, the wall and the work. */
+const isOfSites = (task: string, sites: string[]): boolean => sites.includes(task.split('/')[0]!)
+
+/** The programme as a person sees it: one who does not plan it learns nothing of sites that are not his. */
+export function seenProgramme(state: ProgrammeState, sites: string[], all: boolean): ProgrammeState {
+  if (all) return state
+  const { travel, fixed, links, lost, leftOut, ...rest } = state.settings
+  const has = (site: string) => sites.includes(site)
+  return { ...state, settings: {
+    ...rest,
+    ...travel && { travel: travel.filter(({ from, to }) => has(from) && has(to)) },
+    ...fixed && { fixed: fixed.filter(({ task }) => isOfSites(task, sites)) },
+    ...links && { links: links.filter(({ before, after }) => isOfSites(before, sites) && isOfSites(after, sites)) },
+    ...lost && { lost: lost.filter(({ site }) => site === undefined || has(site)) },
+    ...leftOut && { leftOut: leftOut.filter(task => isOfSites(task, sites)) },
+  } }
+}
+
 /**
  * Puts the programme's settings in the place of the version that they were made from.
  *

@@ -1,6 +1,7 @@
 import { resolve } from 'node:path'
 import { openSync, type Font } from 'fontkit'
 import { memoize } from '../../core/memo'
+import { inProgram } from '../root'
 
 /** A stretch of text, and the file of the typeface that writes it. */
 export interface Run { text: string, file: string }
@@ -8,7 +9,7 @@ export interface Run { text: string, file: string }
 /** A typeface: its file, and the code points that it has. */
 interface Face { file: string, has: Set<number> }
 
-const folder = () => resolve(process.env.WT_FONTS || 'node_modules')
+const folder = () => inProgram(process.env.WT_FONTS, 'node_modules')
 /**
  * The sheet's own typeface, then one for scripts that it has not; each in the two weights that a sheet is written in.
  */

@@ -3,7 +3,12 @@ import { LIMITS, soundJsonFault } from '../../core/job'
 import { apiError, validationError } from './apiError'
 import { parsedJson } from './parsedJson'
 
-const tooLarge = (most: number) => `The data sent is over ${most / 1024 / 1024} MB.`
+const sizeOf = (bytes: number) => bytes < 1024 * 1024 ? `${bytes / 1024} kB` : `${bytes / 1024 / 1024} MB`
+const tooLarge = (most: number) => `The data sent is over ${sizeOf(most)}.`
+
+/** How much JSON is read of a request: little of one whose sender is not known. */
+const mostOf = ({ context }: H3Event): number =>
+  context.signedIn ? LIMITS.bodyBytes : context.opened ? LIMITS.linkBytes : LIMITS.strangersBytes
 
 /** A request's body as it came. @throws 413 with these words where it is larger than `most` bytes */
 export async function bodyBytes({ node: { req } }: H3Event, most: number, words: string): Promise<Buffer> {
@@ -20,7 +25,8 @@ export async function bodyBytes({ node: { req } }: H3Event, most: number, words:
 }
 
 /** A request's body as text. @throws 413 where it is larger than `most` bytes */
-export const bodyText = async (event: H3Event, most: number = LIMITS.bodyBytes): Promise<string> => (await bodyBytes(event, most, tooLarge(most))).toString('utf8')
+export const bodyText = async (event: H3Event, most: number = mostOf(event)): Promise<string> =>
+  (await bodyBytes(event, most, tooLarge(most))).toString('utf8')
 
 /** A body that another reads, and that is small. @throws 413 where it is not, or does not say */
 export function checkSmall({ node: { req } }: H3Event, most = 64 * 1024): void {
@@ -28,13 +34,31 @@ export function checkSmall({ node: { req } }: H3Event, most = 64 * 1024): void {
   if (!(length <= most)) throw apiError(413, 'too-large', `The data sent here must state its length, and have at most ${most / 1024} kB.`)
 }
 
+const [COMMA, BRACKET, BRACE] = [...',[{'].map(letter => letter.charCodeAt(0))
+
+/**
+ * Whether JSON has more values than a body may have: found without reading it, as reading a few megabytes of empty
+ * lists takes longer than others may wait. Commas in texts count too.
+ */
+function manyValues(bytes: Buffer): boolean {
+  let values = 0
+  for (let n = 0; n < bytes.length; n++) {
+    const byte = bytes[n]
+    if (byte === COMMA || byte === BRACKET || byte === BRACE) values++
+  }
+  return values > LIMITS.values
+}
+
 /**
  * Reads a request's body as JSON.
  *
- * @throws 413 over 5 MB, 400 where it is not JSON, 422 where it lies too deep or has text in it that is none
+ * @throws 413 over 5 MB, or 16 kB where nobody is signed in, or with too many values; 400 where it is not JSON; 422
+ *   where it lies too deep or has text in it that is none
  */
 export async function jsonBody(event: H3Event): Promise<unknown> {
-  const value = parsedJson(await bodyText(event))
+  const bytes = await bodyBytes(event, mostOf(event), tooLarge(mostOf(event)))
+  if (manyValues(bytes)) throw apiError(413, 'too-large', `The data sent has more than ${LIMITS.values} values.`)
+  const value = parsedJson(bytes.toString('utf8'))
   const unsound = soundJsonFault(value)
   if (unsound) throw validationError([unsound])
   return value

@@ -1,8 +1,13 @@
 import type { H3Event } from 'h3'
-import { firmOf } from '../accounts/access'
+import { database, firmOf } from '../accounts/access'
 import { listInvitations } from '../accounts/invitations'
 import { accounts } from '../accounts/open'
 import { listPeople } from '../accounts/people'
+import { openLinks } from '../repositories/links'
 
-/** The people of the firm that is asked about, and who is invited. */
-export const peopleAnswer = (event: H3Event) => ({ people: listPeople(accounts(), firmOf(event).key), invitations: listInvitations(accounts(), firmOf(event).key, new Date()) })
+/** The people of the firm that is asked about, who is invited, and which clients' links are open. */
+export const peopleAnswer = (event: H3Event) => ({
+  people: listPeople(accounts(), firmOf(event).key),
+  invitations: listInvitations(accounts(), firmOf(event).key, new Date()),
+  links: openLinks(database(event), new Date()).map(({ site, wall, client, madeBy, expiresAt }) => ({ site, wall, client, madeBy, expiresAt })),
+})

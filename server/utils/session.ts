@@ -2,6 +2,8 @@ import type { H3Event } from 'h3'
 import { beginSession, type Way } from '../accounts/sessions'
 import { accounts } from '../accounts/open'
 import type { Person } from '../accounts/people'
+import { isTls } from './isTls'
+import { rememberDevice } from './knownDevice'
 import { now } from './now'
 
 declare module '#auth-utils' {
@@ -15,11 +17,9 @@ export const SESSION_COOKIE = 'wide-trellis'
 /** The cookie goes after so long whatever the firm allows, s. */
 const LONGEST = 365 * 24 * 3600
 
-/** Whether the caller does so over TLS, here or at a proxy before us. */
-export const isTls = (event: H3Event): boolean => getRequestProtocol(event) === 'https'
-
 /** Signs a person in on the device that asks. */
 export async function signIn(event: H3Event, person: Person, way: Way): Promise<void> {
   const session = beginSession(accounts(), person, way, getHeader(event, 'user-agent') ?? 'Unknown device', now())
+  await rememberDevice(event, person.id)
   await replaceUserSession(event, { secure: { session } }, { maxAge: LONGEST, cookie: { secure: isTls(event) } } as never)
 }

@@ -63,7 +63,7 @@ test('the first start makes the firm and its first planner, by the code that the
   await page.getByLabel('Code').fill(code.toUpperCase().replaceAll('-', ''))
   await page.getByLabel('Password', { exact: true }).fill('short')
   await page.getByRole('button', { name: 'Set up firm' }).click()
-  await expect(page.getByText('10 to 200 characters')).toBeVisible()
+  await expect(page.getByText('12 to 200 characters')).toBeVisible()
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD)
   await page.getByRole('button', { name: 'Set up firm' }).click()
   await expect(page.getByTestId('account')).toContainText('Mina Falk')

@@ -6,7 +6,7 @@ const shown = ref(false)
 </script>
 
 <template>
-  <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault" hint="At least 10 characters. A few words work well.">
+  <FieldFrame :id="id" v-slot="{ describedby }" :label="label" :fault="fault" hint="At least 12 characters. A few words work well.">
     <span class="flex gap-2">
       <input :id="id" v-model="password" class="field-input" :type="shown ? 'text' : 'password'" autocomplete="new-password" maxlength="200" :aria-invalid="fault !== ''" :aria-describedby="describedby">
       <button type="button" class="press" :aria-pressed="shown" @click="shown = !shown">{{ shown ? 'Hide' : 'Show' }}</button>

@@ -3,8 +3,18 @@ import type { PersonSummary, RoleChoice } from '~~/server/accounts/people'
 import { isBySite, ROLE_WORDS } from '~~/core/people'
 
 /** A person of the firm: role and sites, to be changed; a link for a new password; removing him. */
-const { person, sites, own } = defineProps<{ person: PersonSummary, sites: { id: string, name: string }[], own: boolean }>()
-const emit = defineEmits<{ change: [choice: RoleChoice], reset: [], remove: [] }>()
+const { person, sites, own, invitations = [], links = [] } = defineProps<{
+  person: PersonSummary
+  sites: { id: string, name: string }[]
+  own: boolean
+  /** What this person has made and is open: who is invited, and clients' links. */
+  invitations?: { name: string }[]
+  links?: { client: string, wall: string, site: string }[]
+}>()
+type Leave = { links: 'end' | 'take-over' }
+const emit = defineEmits<{ change: [choice: RoleChoice & Leave], reset: [], remove: [leave: Leave] }>()
+const takeOver = ref(false)
+const leave = computed((): Leave => ({ links: takeOver.value ? 'take-over' : 'end' }))
 const open = ref<'role' | 'remove'>()
 const role = ref(person.role)
 const chosen = ref([...person.sites])
@@ -31,15 +41,17 @@ watch(() => person, (now) => {
         <button type="button" class="press" :aria-expanded="open === 'remove'" :aria-label="`Remove ${person.name}`" @click="open = open === 'remove' ? undefined : 'remove'">Remove…</button>
       </span>
     </div>
-    <form v-if="open === 'role'" class="space-y-2 border-l-4 border-hair pl-3" @submit.prevent="emit('change', { role, sites: chosen })">
+    <form v-if="open === 'role'" class="space-y-2 border-l-4 border-hair pl-3" @submit.prevent="emit('change', { role, sites: chosen, ...leave })">
       <RoleFields :id="`of-${person.id}`" v-model:role="role" v-model:chosen="chosen" :sites="sites" />
+      <OpenOfPerson v-if="role !== 'planner'" v-model="takeOver" :invitations="invitations" :links="links" />
       <button type="submit" class="press press-first">
         Save role
       </button>
     </form>
     <div v-if="open === 'remove'" class="space-y-2 border-l-4 border-stop bg-stop-wash px-3 py-2 text-sm">
-      <p>{{ person.name }} is signed out everywhere and can no longer sign in. Recorded entries stay. Unsent entries made before now are still accepted.</p>
-      <button type="button" class="press border-stop! text-stop!" @click="emit('remove')">
+      <p>{{ person.name }} is signed out everywhere and can no longer sign in. Recorded entries stay. Unsent entries that were signed before now are still accepted.</p>
+      <OpenOfPerson v-model="takeOver" :invitations="invitations" :links="links" />
+      <button type="button" class="press border-stop! text-stop!" @click="emit('remove', leave)">
         Remove {{ person.name }}
       </button>
     </div>

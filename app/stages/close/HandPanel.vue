@@ -31,7 +31,7 @@ function sayRemark() {
       </h2>
       <ul class="text-sm">
         <li v-for="entry in record?.remarks" :key="entry.id" class="border-b border-hair py-1">
-          {{ entry.note }} <span class="text-ink-soft">{{ authorText(entry) }}, {{ whenOf(entry.at) }}</span>
+          {{ entry.note }} <span class="text-ink-soft">{{ authorText(entry) }}{{ entry.name ? ` (“${entry.name}”)` : '' }}, {{ whenOf(entry.at) }}</span>
         </li>
       </ul>
       <textarea v-model="remark" rows="2" maxlength="2000" class="field-input mt-1 w-full" aria-label="Client remark" placeholder="in the client’s words" />

@@ -1,6 +1,8 @@
 import { signedIn } from '../../accounts/access'
 import { accounts } from '../../accounts/open'
-import { passwordFault, setPassword } from '../../accounts/people'
+import { passwordFault } from '../../accounts/passwords'
+import { setPassword } from '../../accounts/people'
+import { hashing } from '../../guard/hashing'
 import { clientOf, limited } from '../../guard/limits'
 import { apiError, validationError } from '../../utils/apiError'
 import { fieldsOf } from '../../utils/fields'
@@ -13,9 +15,10 @@ export default defineEventHandler(async (event) => {
   const { now: present, next } = fieldsOf(await jsonBody(event))
   const faults = passwordFault('$.next', next)
   if (faults.length > 0) throw validationError(faults)
-  await limited('password', `${clientOf(event)} ${person.id}`, async () => {
-    if (person.password !== null && !await verifyPassword(person.password, String(present))) throw apiError(403, 'wrong-password', 'This is not your current password.')
+  await limited([['password', `${clientOf(event)} ${person.id}`]], async () => {
+    const { password } = person
+    if (password !== null && !await hashing('known', () => verifyPassword(password, String(present)))) throw apiError(403, 'wrong-password', 'This is not your current password.')
   })
-  setPassword(accounts(), person, await hashPassword(String(next)), person.name, now(), session)
+  setPassword(accounts(), person, await hashing('known', () => hashPassword(String(next))), person.name, now(), session)
   return { set: true }
 })

@@ -2,7 +2,7 @@ import { firmOfId, listFirms } from '../../accounts/firms'
 import { accounts, databaseOfFirm } from '../../accounts/open'
 import { listPeople } from '../../accounts/people'
 import { feedOf } from '../../calendar/feed'
-import { clientOf, limited } from '../../guard/limits'
+import { opened } from '../../guard/limits'
 import { openCalendar } from '../../repositories/calendars'
 import { firmOfSecret } from '../../repositories/links'
 import { publishedBetween, readProgramme } from '../../repositories/programme'
@@ -15,7 +15,7 @@ const DAY = 86_400_000
  * A calendar that a person subscribed to, by the secret in its address: what was published for a crew or a person, from
  * a month ago on.
  */
-export default defineEventHandler(event => limited('links', clientOf(event), () => {
+export default defineEventHandler(event => opened(event, () => {
   const { firm: id, secret } = firmOfSecret(getRouterParam(event, 'secret')!.replace(/\.ics$/, ''))
   const firm = id === undefined ? listFirms(accounts())[0] : firmOfId(accounts(), id)
   if (!firm) throw notFound('this calendar')

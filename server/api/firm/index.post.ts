@@ -1,8 +1,10 @@
 import { beginFirm, nameFault } from '../../accounts/firms'
 import { markUsed, openInvitation } from '../../accounts/invitations'
 import { accounts, databaseOfFirm } from '../../accounts/open'
-import { addPerson, addressFault, passwordFault } from '../../accounts/people'
-import { clientOf, limited } from '../../guard/limits'
+import { passwordFault } from '../../accounts/passwords'
+import { addPerson, addressFault } from '../../accounts/people'
+import { hashing } from '../../guard/hashing'
+import { opened } from '../../guard/limits'
 import { validationError } from '../../utils/apiError'
 import { atomically } from '../../database/atomically'
 import { fieldsOf } from '../../utils/fields'
@@ -17,11 +19,11 @@ import { signIn } from '../../utils/session'
 export default defineEventHandler(async (event) => {
   const { code, firm, name, address, password } = fieldsOf(await jsonBody(event))
   const open = () => openInvitation(accounts(), String(code), ['firm'], new Date())
-  const person = await limited('links', clientOf(event), async () => {
+  const person = await opened(event, async () => {
     open()
     const faults = [...nameFault('$.firm', firm), ...nameFault('$.name', name), ...addressFault('$.address', address), ...passwordFault('$.password', password)]
     if (faults.length > 0) throw validationError(faults)
-    const hash = await hashPassword(String(password))
+    const hash = await hashing('strangers', () => hashPassword(String(password)))
     return atomically(accounts(), () => {
       // Another person may have used it while the password was made ready.
       markUsed(accounts(), open(), now())

@@ -1,8 +1,9 @@
 import { challengeOf, keepChallenge } from '../../accounts/challenges'
 import { accounts } from '../../accounts/open'
 import { countPasskey, passkeyOf } from '../../accounts/passkeys'
-import { clientOf, limited } from '../../guard/limits'
+import { opened } from '../../guard/limits'
 import { apiError } from '../../utils/apiError'
+import { LIMITS } from '../../../core/job'
 import { checkSmall } from '../../utils/jsonBody'
 import { signIn } from '../../utils/session'
 
@@ -25,6 +26,6 @@ const authenticate = defineWebAuthnAuthenticateEventHandler({
 
 /** Signs in with a passkey: asked twice, for what the device is to sign, and with what it signed. */
 export default defineEventHandler((event) => {
-  checkSmall(event)
-  return limited('links', clientOf(event), () => authenticate(event))
+  checkSmall(event, LIMITS.strangersBytes)
+  return opened(event, () => authenticate(event))
 })

@@ -1,10 +1,10 @@
 import { listFirms } from '../../../accounts/firms'
 import { openInvitation } from '../../../accounts/invitations'
 import { accounts } from '../../../accounts/open'
-import { clientOf, limited } from '../../../guard/limits'
+import { opened } from '../../../guard/limits'
 
 /** What a link for coming in is for: who it was made for, as what, into which firm. */
-export default defineEventHandler(event => limited('links', clientOf(event), () => {
+export default defineEventHandler(event => opened(event, () => {
   const { kind, name, address, role, firm, expiresAt } = openInvitation(accounts(), getRouterParam(event, 'secret')!, ['join', 'reset'], new Date())
   return { kind, name, address, role, firm: listFirms(accounts()).find(({ key }) => key === firm)!.name, expiresAt }
 }))

@@ -2,9 +2,11 @@ import { eq } from 'drizzle-orm'
 import { note } from '../../../accounts/audit'
 import { markUsed, openInvitation, type Invitation } from '../../../accounts/invitations'
 import { accounts } from '../../../accounts/open'
-import { addPerson, passwordFault, setPassword, type Person } from '../../../accounts/people'
+import { passwordFault } from '../../../accounts/passwords'
+import { addPerson, setPassword, type Person } from '../../../accounts/people'
 import { people } from '../../../accounts/schema'
-import { clientOf, limited } from '../../../guard/limits'
+import { hashing } from '../../../guard/hashing'
+import { opened } from '../../../guard/limits'
 import { notFound, validationError } from '../../../utils/apiError'
 import { atomically } from '../../../database/atomically'
 import { fieldsOf } from '../../../utils/fields'
@@ -31,11 +33,11 @@ function enter(invitation: Invitation, name: unknown, password: string): Person 
 export default defineEventHandler(async (event) => {
   const { name, password } = fieldsOf(await jsonBody(event))
   const open = () => openInvitation(accounts(), getRouterParam(event, 'secret')!, ['join', 'reset'], new Date())
-  const person = await limited('links', clientOf(event), async () => {
+  const person = await opened(event, async () => {
     open()
     const faults = passwordFault('$.password', password)
     if (faults.length > 0) throw validationError(faults)
-    const hash = await hashPassword(String(password))
+    const hash = await hashing('strangers', () => hashPassword(String(password)))
     return atomically(accounts(), () => enter(open(), name, hash))
   })
   await signIn(event, person, 'link')

@@ -3,6 +3,7 @@ import { database, firmOf, signedIn } from '../../../../../accounts/access'
 import { authorOf } from '../../../../../accounts/authorship'
 import { accounts } from '../../../../../accounts/open'
 import { tellWall } from '../../../../../events/hub'
+import { countEntries } from '../../../../../guard/limits'
 import { addEntries, addLogEntry } from '../../../../../repositories/log'
 import { now } from '../../../../../utils/now'
 import { validationError } from '../../../../../utils/apiError'
@@ -19,8 +20,10 @@ export default defineEventHandler(async (event) => {
   const body = await jsonBody(event)
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const { entries } = fieldsOf(body)
+  const { person } = signedIn(event)
   const by = authorOf(accounts(), signedIn(event))
   if (entries === undefined) {
+    await countEntries(person.id, 1)
     const entry = addLogEntry(database(event), site, wall, by, body, now())
     if ('setAside' in entry) {
       setResponseStatus(event, 202)
@@ -31,6 +34,7 @@ export default defineEventHandler(async (event) => {
     return entry
   }
   if (!Array.isArray(entries) || entries.length > LIMITS.entriesAtOnce) throw validationError([{ path: '$.entries', message: `must be a list of at most ${LIMITS.entriesAtOnce}` }])
+  await countEntries(person.id, entries.length)
   await turn()
   const results = addEntries(database(event), site, wall, by, entries, now())
   tellWall(firmOf(event).id, site, wall, { kind: 'log', entries: results.flatMap(result => 'entry' in result ? [result.entry] : []) })
