@@ -1,5 +1,5 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
-import { join, resolve } from 'node:path'
+import { join } from 'node:path'
 import { readJob, type Catalogue, type Job } from '../core/job'
 import { minuteOf, programmeOf, schedule, stretchesOf, type Settings, type WallOfProgramme } from '../core/programme'
 import { wallState } from '../core/programme/wallState'

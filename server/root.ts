@@ -13,4 +13,5 @@ export function rootFolder(main = process.argv[1] ?? ''): string {
 }
 
 /** A file or folder of this program, by its path within it; or one that is named from where it was started. */
-export const inProgram = (named: string | undefined, path: string): string => named ? resolve(named) : join(rootFolder(), path)
+export const inProgram = (named: string | undefined, path: string): string =>
+  named ? resolve(named) : join(rootFolder(), path)

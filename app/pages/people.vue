@@ -51,7 +51,8 @@ const reset = ({ id, name }: PersonSummary) => ask(async () => {
 const change = ({ id }: PersonSummary, body: unknown) => ask(async () => { state.value = await api(`/people/${id}`, { method: 'PUT', body }) })
 const remove = ({ id }: PersonSummary, body: object) =>
   ask(async () => { state.value = await api(`/people/${id}`, { method: 'DELETE', body }) })
-const madeBy = <Made extends { madeBy: string }>({ name }: PersonSummary, made: Made[] = []) => made.filter(each => each.madeBy === name)
+const madeBy = <Made extends { madeBy: string }>({ name }: PersonSummary, made: Made[] = []) =>
+  made.filter(each => each.madeBy === name)
 const takeBack = ({ id }: InvitationSummary) => ask(async () => { state.value = await api(`/people/invitations/${id}`, { method: 'DELETE', body: {} }) })
 useHead({ title: 'People · Wide Trellis' })
 </script>

@@ -121,7 +121,8 @@ export const useSessionStore = defineStore('session', () => {
   const leaving = ref(false)
   const signOut = () => during(leaving, endSession)
   async function endSession() {
-    await api('/session', { method: 'DELETE', body: {} }).catch((error) => { if (!isSignedOutAlready(error)) throw error })
+    const refused = (error: unknown) => { if (!isSignedOutAlready(error)) throw error }
+    await api('/session', { method: 'DELETE', body: {} }).catch(refused)
     const { firm } = kept.value ?? {}
     await (firm ? leaveDevice(firm, ({ forgetPlans }, name) => forgetPlans(name)) : forgetFiles())
     note(null)

@@ -23,12 +23,16 @@ const isKeptAs = ({ job }: ServerWall, sent: Wall) =>
 export class DesignSender {
   constructor(private readonly device: Device, private readonly server: Server, private readonly tell: Told) {}
 
-  /** Sends every change that waits. @returns what the server was in trouble with */
-  async send(): Promise<ApiError[]> {
+  /**
+   * Sends every change that waits, or those of some walls. @returns what the server was in trouble with
+   *
+   * @param of keys of the walls whose changes go; absent: all
+   */
+  async send(of?: ReadonlySet<string>): Promise<ApiError[]> {
     const { designs } = this.device
     const troubles: ApiError[] = []
     for (const change of await designs
-      .filter(({ refused, conflict }) => refused === undefined && conflict === undefined)
+      .filter(({ key, refused, conflict }) => refused === undefined && conflict === undefined && (of?.has(key) ?? true))
       .toArray()) {
       const { key, base, sent = change.wall } = change
       if (!change.sent && same(sent, base)) {

@@ -93,6 +93,22 @@ describe('the outbox', () => {
     expect((await device.seen.get('holm-point/w1'))!.state).toMatchObject({ version: 2, job: { walls: [{ width: 6400 }], log: [{ id: 'l1', seq: 1 }, { id: 'l2' }, { id: 'l4' }] } })
   })
 
+  it('sends the wall as it was issued before what was frozen of it, and later changes after that', async () => {
+    const server = new Standin()
+    server.fails = () => offline()
+    outbox = new Outbox(device, server)
+    await noteSeen(device, 'holm-point/w1', stateOf())
+    const [before, issued, after] = [6200, 6300, 6400].map(width => ({ ...exampleWall(), width }))
+    await outbox.changeWall('holm-point', before!, issued!, {})
+    const entry = { ...remark('i1'), kind: 'issued', revision: 'A', frozen: 'f1' } as LogEntry
+    await outbox.issue('holm-point', 'w1', { id: 'f1', wall: issued } as Frozen, entry)
+    await outbox.changeWall('holm-point', issued!, after!, {})
+    await outbox.send()
+    Object.assign(server, { asked: [], fails: () => undefined })
+    await outbox.send()
+    await vi.waitFor(() => expect(server.asked).toEqual(['wall w1 6300', 'frozen f1', 'log w1 i1', 'wall w1 6400']))
+  })
+
   it('never sends an entry that issues before what was frozen, though both were kept meanwhile', async () => {
     await begun()
     const frozen = { id: 'f1' } as Frozen

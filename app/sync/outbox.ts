@@ -123,7 +123,9 @@ export class Outbox {
     const key = wallKey(site, wall)
     const signed = await this.signer.signed(entry)
     await this.write(() =>
-      device.transaction('rw', device.revisions, device.entries, async () => {
+      device.transaction('rw', device.revisions, device.entries, device.designs, async () => {
+        // The wall as it is issued is a version of its own, whatever is changed after that.
+        await device.designs.where({ key }).modify((change: DesignChange) => { change.sent ??= change.wall })
         await device.revisions.put({ id: frozen.id, key, site, wall, frozen, unsent: Date.now() })
         await device.entries.add({ key, site, wall, entry: signed })
       }),
@@ -254,7 +256,7 @@ export class Outbox {
           const troubles = [
             ...(await this.sendKey()),
             ...(await this.sendPhotos()),
-            ...(await this.sendRevisions()),
+            ...(await this.sendIssued()),
             ...(await this.sendEntries()),
             ...(await this.designs.send()),
             ...(await this.settings.send()),
@@ -309,6 +311,14 @@ export class Outbox {
       }
     }
     return troubles
+  }
+
+  /** The design from which a mark-out was frozen goes before it: the server looks whether it follows from that. */
+  private async sendIssued(): Promise<ApiError[]> {
+    const unsent = await this.device.revisions.orderBy('unsent').toArray()
+    if (unsent.length === 0) return []
+    const troubles = await this.designs.send(new Set(unsent.map(({ key }) => key)))
+    return troubles.length > 0 ? troubles : this.sendRevisions()
   }
 
   /** What was frozen goes before the entry that issues it; with one that is refused its entry is set aside. */

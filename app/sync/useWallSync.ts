@@ -46,6 +46,8 @@ export function useWallSync() {
   /** @param edited the wall as it was last edited here, for when another has been opened since */
   async function write(edited: Wall | undefined) {
     const upTo = edits.value
+    // A mark-out follows from the wall as it is then: that is kept before it.
+    if (store.unwritten.some(([first]) => first?.entry.kind === 'issued')) await writeDesign(edited).catch(() => {})
     // What happened is recorded whatever becomes of the design.
     for (const set of store.unwritten) {
       const [{ site, entry: first }] = set as [{ site: string, entry: LogEntry }]
@@ -54,6 +56,11 @@ export function useWallSync() {
       else await outbox.addEntries(set.map(({ site, entry }) => ({ site, wall: entry.wall, entry })))
       store.written(set)
     }
+    await writeDesign(edited)
+    kept.value = upTo
+  }
+
+  async function writeDesign(edited: Wall | undefined) {
     const mine = isOpen() ? store.wall : edited
     if (mine && written && mine !== written && !(isOpen() && store.conflict)) {
       const both = await outbox.changeWall(site, written, mine, toRaw(store.addedModels))
@@ -61,7 +68,6 @@ export function useWallSync() {
       written = same(both, mine) ? mine : both
       await refresh()
     }
-    kept.value = upTo
   }
 
   /** Reads what the device's store has of this wall. */

@@ -1,4 +1,4 @@
-import { brokenLink } from '../../core/log'
+import { brokenLink, headFault } from '../../core/log'
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { missingRevisions, photosNamed } from '../../core/revision'
@@ -17,13 +17,16 @@ function photosMissing(file: string, { log }: Job): string {
 export const logVerify: Verb = {
   usage: 'log verify JOB.json', does: 'check that no log entry has been changed', files: ['JOB.json'],
   more: 'Exit 0 if every entry is valid, 1 at the first one that is not, or if an issued revision is missing in the file. Photos that are not in a folder photos beside the file are listed. Entries not yet sent to a server are not chained.',
-  run: ([file]) => {
+  options: { head: { what: 'also check that the log has the head of this code, as printed on a sheet' } },
+  run: ([file], { head }) => {
     const job = jobIn(file!)
     const { log } = job
     const broken = brokenLink(log)
     if (broken) return { printed: `Entry ${broken.index + 1}, ${broken.id}, ${broken.why}.\n`, code: 1 }
     const missing = job.walls.flatMap(wall => missingRevisions(log, wall))
     if (missing.length > 0) return { printed: missing.map(({ message }) => `${message}.\n`).join(''), code: 1 }
+    const other = head === undefined ? undefined : headFault(log, head)
+    if (other) return { printed: `${other}.\n`, code: 1 }
     const unchained = log.filter(({ hash }) => hash === undefined).length
     const chained = log.length - unchained
     const valid = chained === 1 ? '1 entry is valid' : `${chained} entries are valid`

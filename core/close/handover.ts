@@ -200,7 +200,8 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
         ]),
       },
       ...cautions.map(({ severity, message, overridden }): Block => ({
-        text: `${SEVERITY[severity]}: ${tell(message)}${overridden ? ` Overridden by ${authorText(overridden)}: ${overridden.reason}` : ''}`,
+        text: [`${SEVERITY[severity]}: ${tell(message)}`]
+          .concat(overridden ? `Overridden by ${authorText(overridden)}: ${overridden.reason}` : []).join(' '),
       })),
 
       { heading: 'Fasteners' },
@@ -325,7 +326,7 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
       ...(record.remarks.length === 0
         ? [{ text: 'None.' }]
         : record.remarks.map(({ note, at, name, ...who }): Block =>
-          ({ text: `${day(at)}, ${authorText(who)}${name ? ` (“${name}”)` : ''}: ${note}` }))),
+            ({ text: `${day(at)}, ${authorText(who)}${name ? ` (“${name}”)` : ''}: ${note}` }))),
       ...((site.contacts ?? []).length > 0
         ? [
             { heading: 'Contacts' },

@@ -5,7 +5,9 @@ const MB = 1024 * 1024
  * whole.
  */
 export const LIMITS = {
-  wall: 100_000, screens: 2_500, walls: 200, arrays: 50, members: 1_000, readings: 5_000, log: 100_000, reserve: 5_000, models: 2_000, faults: 100, member: 200,
+  wall: 100_000, screens: 2_500, walls: 200, arrays: 50, members: 1_000, readings: 5_000, log: 100_000, models: 2_000, faults: 100, member: 200,
+  /** So many entries at the end of a log are for what leads and planners decide. */
+  reserve: 5_000,
   /** Bytes of a request where nobody is signed in, and of a client's through a link; values in the JSON of any. */
   strangersBytes: 16 * 1024, linkBytes: 64 * 1024, values: 250_000,
   /** So many entries of the log are taken at once. */

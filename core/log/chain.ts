@@ -2,6 +2,7 @@ import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import canonicalize from 'canonicalize'
 import type { LogEntry } from './entry'
+import { headCode } from './head'
 
 /** The last entry of a log, as the next one follows it. */
 export interface ChainEnd { seq: number, hash: string }
@@ -61,9 +62,21 @@ export interface Imported { at: string, by: string, entries: number }
  * How the chain of a log stands: how many entries it has, and the first that does not hold, by whom and when it says it
  * was made.
  */
-export interface ChainState { entries: number, imported?: Imported, broken?: BrokenLink & { at: string, by: string } }
+export interface ChainState {
+  entries: number
+  head?: string
+  imported?: Imported
+  broken?: BrokenLink & { at: string, by: string }
+}
 
 export function chainState(log: LogEntry[]): ChainState {
   const broken = brokenLink(log)
-  return { entries: log.length, ...broken && { broken: { ...broken, at: log[broken.index]!.receivedAt ?? log[broken.index]!.at, by: log[broken.index]!.by } } }
+  const head = log.length > 0 && !broken ? headCode(log.at(-1)!) : undefined
+  return {
+    entries: log.length,
+    ...(head !== undefined && { head }),
+    ...(broken && {
+      broken: { ...broken, at: log[broken.index]!.receivedAt ?? log[broken.index]!.at, by: log[broken.index]!.by },
+    }),
+  }
 }

@@ -1,4 +1,5 @@
 export * from './check'
+export * from './astray'
 export * from './difference'
 export * from './frozen'
 export * from './letters'

@@ -23,6 +23,7 @@ const ofRevision = ({
   by,
   at,
   note,
+  head,
 }: ReturnType<typeof revisionsOf>[number] & { frozen: Frozen }): SheetSource => ({
   site: frozen.site,
   rules: frozen.rules,
@@ -34,6 +35,7 @@ const ofRevision = ({
     by,
     at,
     ...(note !== undefined && { note }),
+    ...(head !== undefined && { head }),
     ...(frozen.site.zone !== undefined && { zone: frozen.site.zone }),
   },
 })

@@ -12,12 +12,18 @@ export interface Issue {
   note?: string
   /** The time zone of the site, in which its day is told. */
   zone?: string
+  /** The code of the log up to the entry that issued it. */
+  head?: string
 }
 
 /** How a print names what it is of, for its head. */
 export const issueLine = (issue: Issue | undefined): string =>
   issue
-    ? `Revision ${issue.revision} · issued ${dateText(issue.at, issue.zone ?? 'UTC')} by ${issue.by}`
+    ? [
+        `Revision ${issue.revision}`,
+        `issued ${dateText(issue.at, issue.zone ?? 'UTC')} by ${issue.by}`,
+        ...(issue.head === undefined ? [] : [`log ${issue.head}`]),
+      ].join(' · ')
     : 'Draft: not issued'
 
 /** DRAFT across a page, beneath what is drawn there; nothing on what was issued. */

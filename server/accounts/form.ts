@@ -8,7 +8,12 @@ import { inProgram } from '../root'
 /** The database of accounts of this server. */
 export type Accounts = BetterSQLite3Database<typeof schema>
 
-const form = (): DatabaseForm & { schema: typeof schema } => ({ schema, mark: 'people', migrations: inProgram(process.env.WT_ACCOUNT_MIGRATIONS, 'server/accounts/migrations'), triggers: onlyAddedTo('audit', 'the audit') })
+const form = (): DatabaseForm & { schema: typeof schema } => ({
+  schema,
+  mark: 'people',
+  migrations: inProgram(process.env.WT_ACCOUNT_MIGRATIONS, 'server/accounts/migrations'),
+  triggers: onlyAddedTo('audit', 'the audit'),
+})
 
 /** Opens a file of accounts. @throws DatabaseRefused */
 export const openAccounts = (file: string): Open<typeof schema> => openFile(file, form())

@@ -26,6 +26,6 @@ export function passwordFault(path: string, given: unknown): { path: string, mes
   }
   const lower = given.toLowerCase()
   if (new Set(lower.replace(/\s/g, '')).size < UNLIKE) return fault(`must have at least ${UNLIKE} different characters`)
-  if (isCommon(lower) || isCommon(bare(lower))) return fault('is one of the first that are tried: three unrelated words are better')
-  return []
+  const first = isCommon(lower) || isCommon(bare(lower))
+  return first ? fault('is one of the first that are tried: three unrelated words are better') : []
 }

@@ -96,7 +96,8 @@ const said = ({ role, sites }: RoleChoice) => isBySite(role) ? `${ROLE_WORDS[rol
 /** Ends the open invitations that a person made, and the links by which he himself could come in again. */
 function endInvitationsOf(accounts: Accounts, { key, firm, name }: Person, by: string, at: string): void {
   const open = and(eq(invitations.firm, firm), isNull(invitations.usedAt), isNull(invitations.endedAt))
-  const his = accounts.select().from(invitations).where(open).all().filter(each => each.madeBy === name || each.person === key)
+  const his = accounts.select().from(invitations).where(open).all()
+    .filter(each => each.madeBy === name || each.person === key)
   for (const each of his) {
     accounts.update(invitations).set({ endedAt: at }).where(eq(invitations.key, each.key)).run()
     note(accounts, firm, { at, by, kind: 'invitation-ended', subject: each.name, detail: `made by ${each.madeBy}` })

@@ -42,7 +42,7 @@ const bringIn = (zip: Buffer, copy = false) => bringInArchive(opened.db, folder,
 const pictures = () =>
   Object.fromEntries(listSites(opened.db).map(({ id }) => [id, readdirSync(join(folder, 'photos', id)).length]))
 
-it('of ten requests for one site at once one is taken, and has all its pictures; nothing is left of the others', async () => {
+it('of ten requests for one site at once one is taken, with all its pictures; the others leave nothing', async () => {
   const zips = await Promise.all(['red', 'green', 'blue', 'white'].map(colour => archive([colour, 'black'])))
   const results = await Promise.allSettled(Array.from({ length: 10 }, (_, n) => bringIn(zips[n % zips.length]!)))
   expect(results.filter(({ status }) => status === 'fulfilled')).toHaveLength(1)
@@ -60,7 +60,7 @@ it('ten copies at once are ten sites, each with its pictures', async () => {
   expect(Object.values(pictures())).toEqual(Array(10).fill(3))
 })
 
-it('a picture that is not what its name says keeps the whole site out, and takes nothing from the one that is there', async () => {
+it('a picture that is not what its name says keeps the site out, and takes nothing of the one there', async () => {
   await bringIn(await archive(['red']))
   const other = zipSync({
     'job.json': strToU8(writeJob(exampleJob())),

@@ -46,7 +46,8 @@ async function keptWhile<Result>(
       createWriteStream(path),
     )
     return await act(path)
-  } finally {
+  }
+  finally {
     await rm(path, { force: true })
   }
 }

@@ -11,6 +11,7 @@ export const onlyAddedTo = (table: string, what: string): Record<string, string>
 
 /** The database of a firm. */
 export const firmDatabase = (): DatabaseForm => ({
-  schema, mark: 'sites', migrations: inProgram(process.env.WT_MIGRATIONS, 'server/database/migrations'), carriedOver: CARRIED_OVER,
+  schema, mark: 'sites', carriedOver: CARRIED_OVER,
+  migrations: inProgram(process.env.WT_MIGRATIONS, 'server/database/migrations'),
   triggers: { ...onlyAddedTo('stock', 'the stock ledger'), ...onlyAddedTo('revisions', 'what was issued'), ...onlyAddedTo('log', 'the log') },
 })

@@ -131,6 +131,33 @@ describe.each(readdirSync(FIXTURES))('a data folder as %s left it', (name) => {
   })
 })
 
+it('puts back a trigger that was taken away or does nothing, and says so', () => {
+  opened(() => {})
+  const said = vi.spyOn(console, 'warn').mockImplementation(() => {})
+  const sqlite = new SQLite(file)
+  sqlite.exec(
+    'DROP TRIGGER log_no_delete; DROP TRIGGER log_no_update;'
+    + 'CREATE TRIGGER log_no_update BEFORE UPDATE ON log BEGIN SELECT 1; END',
+  )
+  sqlite.close()
+  opened((db) => {
+    importJob(
+      db,
+      {
+        ...exampleJob(),
+        log: [{ id: 'r1', at: '2026-11-20T09:00:00Z', by: 'Odd', wall: 'w1', kind: 'remark', note: 'x' }],
+      },
+      'Isla',
+      '2026-11-20T09:00:00Z',
+    )
+    for (const tamper of [sql`DELETE FROM log`, sql`UPDATE log SET wall = 'w2'`]) expect(() => db.run(tamper)).toThrow()
+    expect(exportJob(db, 'holm-point').log).toMatchObject([{ id: 'r1', wall: 'w1' }])
+  })
+  expect(said).toHaveBeenCalledTimes(1)
+  expect(said.mock.calls[0]![0]).toMatch(/log_no_update, log_no_delete had been removed/)
+  said.mockRestore()
+})
+
 it('gives walls that no address can name ids of their names, and keeps what their log says of them', () => {
   cpSync(join(FIXTURES, '0011_documents', 'data'), folder, { recursive: true })
   const sqlite = new SQLite(file)

@@ -111,7 +111,33 @@ function apply(sqlite: SQLite.Database, migrations: Migration[], form: DatabaseF
     note.run(hash, when)
   }
   dropTriggers(sqlite, form)
-  for (const [name, does] of Object.entries(form.triggers)) sqlite.exec(`CREATE TRIGGER ${name} ${does}`)
+  for (const [name, does] of Object.entries(form.triggers)) sqlite.exec(triggerText(name, does))
+}
+
+const triggerText = (name: string, does: string) => `CREATE TRIGGER ${name} ${does}`
+
+/** Puts back triggers that were taken away, or made to do nothing: the tables that they keep may have been changed. */
+function putBackTriggers(sqlite: SQLite.Database, file: string, { triggers }: DatabaseForm): void {
+  const there = new Map(
+    (
+      sqlite.prepare('SELECT name, sql FROM sqlite_master WHERE type = \'trigger\'').all() as {
+        name: string
+        sql: string
+      }[]
+    ).map(({ name, sql }) => [name, sql]),
+  )
+  const gone = Object.entries(triggers).filter(([name, does]) => there.get(name) !== triggerText(name, does))
+  if (gone.length === 0) return
+  sqlite.transaction(() => {
+    for (const [name, does] of gone) {
+      sqlite.exec(`DROP TRIGGER IF EXISTS ${name}`)
+      sqlite.exec(triggerText(name, does))
+    }
+  }).immediate()
+  console.warn(
+    `${file}: ${gone.map(([name]) => name).join(', ')} had been removed and are back. Another program may have `
+    + 'changed what they protect: compare the codes of the logs with those that were written down.',
+  )
 }
 
 /**
@@ -125,7 +151,10 @@ function apply(sqlite: SQLite.Database, migrations: Migration[], form: DatabaseF
 export function bringUpToDate(sqlite: SQLite.Database, file: string, form: DatabaseForm): void {
   const migrations = readMigrations(form.migrations)
   const applied = appliedTo(sqlite, file, form)
-  if (outstanding(migrations, applied, file).length === 0) return checkTables(sqlite, file, form)
+  if (outstanding(migrations, applied, file).length === 0) {
+    checkTables(sqlite, file, form)
+    return putBackTriggers(sqlite, file, form)
+  }
   const before = applied.length > 0 && file !== ':memory:' ? copyFirst(sqlite, file) : undefined
   sqlite.pragma('foreign_keys = OFF')
   try {

@@ -99,6 +99,8 @@ export const revisions = sqliteTable('revisions', {
   id: text('id').notNull(),
   /** What was frozen, as the job file has it. */
   document: text('document').notNull(),
+  /** Why it does not follow from the wall as it was saved when it came; absent where it does. */
+  astray: text('astray'),
 }, t => [uniqueIndex('revisions_id').on(t.site, t.wall, t.id)])
 
 /**

@@ -21,7 +21,9 @@ export function tellWall(firm: string, site: string, wall: string, event: WallEv
 }
 
 /** Hears what happens to a wall until it is ended. @returns what ends it */
-export function hearWall(firm: string, site: string, wall: string, heard: (told: Told) => void, ended: () => void): () => void {
+export function hearWall(
+  firm: string, site: string, wall: string, heard: (told: Told) => void, ended: () => void,
+): () => void {
   const name = nameOf(firm, site, wall)
   hub.on(name, heard)
   hub.once(ENDED, ended)

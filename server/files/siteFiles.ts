@@ -10,8 +10,8 @@ const filesIn = (folder: string, site: string) => join(folder, 'files', site)
 
 /** The name that a file is kept under: made from its content, with the ending that it came with. */
 export const keptName = (name: string, bytes: Buffer): string =>
-  createHash('sha256').update(bytes).digest('hex').slice(0, 32) +
-  (/\.[a-z0-9]{1,8}$/.exec(name.toLowerCase())?.[0] ?? '')
+  createHash('sha256').update(bytes).digest('hex').slice(0, 32)
+  + (/\.[a-z0-9]{1,8}$/.exec(name.toLowerCase())?.[0] ?? '')
 
 /**
  * Keeps a file of a site as it came: a permit, a drawing of the building, a method statement. It is never opened here.

@@ -21,7 +21,8 @@ describe('the hosts by which a server is known', () => {
 describe('a request', () => {
   const status = (method: string, path: string, headers: Record<string, string>) => {
     try {
-      const asked = { method, path, header: (name: string) => ({ 'host': 'localhost:3000', 'content-type': 'application/json', ...headers })[name] }
+      const all: Record<string, string> = { 'host': 'localhost:3000', 'content-type': 'application/json', ...headers }
+      const asked = { method, path, header: (name: string) => all[name] }
       guard(asked)
       if (isApi(path)) checkType(asked)
       return 200

@@ -56,7 +56,7 @@ it('behind a proxy that is trusted the last hop counts, and what was claimed bef
   headers.clear()
 })
 
-it('makes two hashes at once for strangers, has twenty wait, and a known device does not wait behind them', async () => {
+it('makes two hashes at once for strangers, has twenty wait, and a known device waits for none of them', async () => {
   const ends: (() => void)[] = []
   let running = 0
   let most = 0
@@ -82,6 +82,7 @@ it('makes two hashes at once for strangers, has twenty wait, and a known device 
 
 it('a person sends so many entries an hour, and another is not kept waiting by that', async () => {
   await countEntries('odd', 3_000)
-  await expect(countEntries('odd', 1)).rejects.toMatchObject({ statusCode: 429, retryAfter: expect.any(Number) as number })
+  await expect(countEntries('odd', 1)).rejects
+    .toMatchObject({ statusCode: 429, retryAfter: expect.any(Number) as number })
   await countEntries('isla', 500)
 })

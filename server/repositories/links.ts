@@ -61,9 +61,10 @@ export interface OpenLink extends LinkSummary { site: string, wall: string }
 
 /** Every client's link of a firm that is open. */
 export const openLinks = (db: Database, now: Date): OpenLink[] =>
-  db.select({ site: sites.id, link: links }).from(links).innerJoin(sites, eq(sites.key, links.site)).where(isNull(links.endedAt)).orderBy(asc(links.key)).all()
+  db.select({ site: sites.id, link: links }).from(links).innerJoin(sites, eq(sites.key, links.site))
+    .where(isNull(links.endedAt)).orderBy(asc(links.key)).all()
     .filter(({ link }) => Date.parse(link.expiresAt) > now.getTime())
-    .map(({ site, link: { id, client, wall, madeAt, madeBy, expiresAt, endedAt } }) => ({ site, wall, id, client, madeAt, madeBy, expiresAt, endedAt }))
+    .map(({ site, link: { key: _k, site: _s, secret: _, ...link } }) => ({ ...link, site }))
 
 /** What becomes of the open links of a person who loses the right to make them: they end, or another has them. */
 export type LinksOf = { end: true } | { takenOverBy: string }

@@ -14,7 +14,7 @@ import { fieldsOf } from '../utils/fields'
 import { asideOf, keepAside, resolveAside } from './setAside'
 import { isHandedOver } from './closed'
 import { siteDocument, siteOfKey, siteRow, type SiteRow } from './siteRows'
-import { revisionText } from './revisions'
+import { astrayRevision, revisionText } from './revisions'
 import { wallDocument } from './wallRows'
 
 /** A wall to whose log entries are added in one go: what is there already is read once, where it is wanted. */
@@ -73,7 +73,8 @@ function issueFaults({ db, site, wall: { id }, log }: Batch, { revision, frozen 
       },
     ]
   const next = nextRevision(log(), id)
-  const other = log().find((entry): entry is EntryOf<'issued'> => entry.kind === 'issued' && entry.revision === revision)
+  const isSame = (entry: LogEntry): entry is EntryOf<'issued'> => entry.kind === 'issued' && entry.revision === revision
+  const other = log().find(isSame)
   if (other)
     return [
       {
@@ -167,6 +168,16 @@ function addSigned(batch: Batch, entry: unknown, receivedAt: string): LogEntry {
 /** An entry that waits until a planner has decided about it. */
 export interface Waiting { setAside: string }
 
+/** Why an entry that issues a mark-out waits: what was frozen does not follow from the wall as it was saved. */
+function notFollowing({ db, site, wall }: Batch, entry: unknown): string | undefined {
+  const { id, kind, frozen } = fieldsOf(entry)
+  // What is in the log already is answered as it was.
+  if (kind !== 'issued' || typeof frozen !== 'string' || entryOfId(db).get({ site: site.key, id: String(id) }))
+    return undefined
+  const why = astrayRevision(db, site.key, wall.id, frozen)
+  return why && `the mark-out was not calculated from the wall as it is saved: ${why}`
+}
+
 /** Where an entry is made, what it wants to be allowed, and whether it settles a disputed hole against another. */
 interface Wanted { action: Action, place: { site: string, closed: boolean }, settles: boolean }
 
@@ -205,8 +216,9 @@ function addEntry(batch: Batch, author: Author, given: unknown, receivedAt: stri
   if (authored.verdict === 'refused') throw apiError(403, 'not-yours', `This entry ${authored.reason}.`)
   // What a crew recorded is not refused; but it is a lead or planner who settles a dispute.
   const mayEnd = !settles || author(given, 'wall.issue', place, receivedAt).verdict === 'taken'
-  if (authored.verdict === 'taken' && mayEnd) return addSigned(batch, authored.entry, receivedAt)
-  const reason = authored.verdict === 'taken' ? SETTLES : authored.reason
+  const apart = authored.verdict === 'taken' ? notFollowing(batch, given) : undefined
+  if (authored.verdict === 'taken' && mayEnd && apart === undefined) return addSigned(batch, authored.entry, receivedAt)
+  const reason = authored.verdict === 'taken' ? apart ?? SETTLES : authored.reason
   const faults = faultsOf(batch, authored.entry)
   if (faults.length > 0) throw validationError(faults)
   keepAside(db, site.key, wall.id, authored.entry as LogEntry, reason, receivedAt)

@@ -11,7 +11,8 @@ import { brokenLink } from '../../core/log'
 import { readFirm, saveFirmRules } from './firm'
 import { addEntries, addLogEntry } from './log'
 import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, saveRules } from './sites'
-import { addRevision } from './revisions'
+import { keepRevision } from './revisions'
+import { siteRow } from './siteRows'
 import { touchedBy } from './touched'
 import { createWall, readWall, readWallText, saveWall } from './walls'
 
@@ -307,7 +308,7 @@ describe('walls that a rule touches', () => {
     const chosen: Wall = { ...exampleWall(), id: 'w2', name: 'Own rules', rules: { heightDatum: 'by-kind' } }
     importJob(db, { ...exampleJob(), site: { id: 'other', name: 'Other', units: 'metric' }, walls: [exampleWall(), chosen] }, 'Isla', AT)
     const issued = { id: 'a'.repeat(64), format: 'wide-trellis-revision' }
-    addRevision(db, 'other', 'w1', issued as never)
+    keepRevision(db, siteRow(db, 'other').key, 'w1', issued as never)
     expect(touchedBy(db, { heightDatum: 'bottom-edge' }).map(({ site, wall, issued }) => [site, wall, issued])).toEqual([['holm-point', 'w1', false], ['other', 'w1', true]])
     expect(touchedBy(db, { heightDatum: 'bottom-edge' }, 'other').map(({ site }) => site)).toEqual(['other'])
     expect(refused(() => touchedBy(db, { heightDatum: 'upside-down' })).status).toBe(422)

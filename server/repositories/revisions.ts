@@ -1,9 +1,12 @@
-import { and, asc, eq, sql } from 'drizzle-orm'
-import type { StoredRevision, Wall } from '../../core/job'
+import { and, asc, eq, ne, sql } from 'drizzle-orm'
+import type { Job, StoredRevision, Wall } from '../../core/job'
+import { astray, type Frozen } from '../../core/revision'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { revisions } from '../database/schema'
-import { notFound } from '../utils/apiError'
-import { siteRow } from './siteRows'
+import { notFound, validationError } from '../utils/apiError'
+import { wasIssued } from './closed'
+import { readFirm } from './firm'
+import { siteDocument, siteRow } from './siteRows'
 import { wallDocument } from './wallRows'
 
 const OF_WALL = and(eq(revisions.site, sql.placeholder('site')), eq(revisions.wall, sql.placeholder('wall')))
@@ -23,8 +26,11 @@ export function withRevisions(db: Database, site: number, wall: Wall): Wall {
 }
 
 /** Keeps what was frozen; what is there already stays as it is. */
-export function keepRevision(db: Database, site: number, wall: string, { id, ...rest }: StoredRevision): void {
-  db.insert(revisions).values({ site, wall, id, document: JSON.stringify({ id, ...rest }) }).onConflictDoNothing().run()
+export function keepRevision(
+  db: Database, site: number, wall: string, { id, ...rest }: StoredRevision, astray?: string,
+): void {
+  const document = JSON.stringify({ id, ...rest })
+  db.insert(revisions).values({ site, wall, id, document, astray: astray ?? null }).onConflictDoNothing().run()
 }
 
 /** What was frozen of a wall under an id, as JSON. @throws 404 */
@@ -36,14 +42,58 @@ export function readRevision(db: Database, siteId: string, wall: string, id: str
   return text
 }
 
-/** Keeps what was frozen of a wall, which has been looked at: its entry in the log then issues it. @throws 404 */
+/** Whether another revision of a wall was issued already. */
+const isAfterAnother = (db: Database, site: number, wall: string, id: string): boolean =>
+  wasIssued(db, site, wall)
+  && db
+    .select({ id: revisions.id })
+    .from(revisions)
+    .where(and(eq(revisions.site, site), eq(revisions.wall, wall), ne(revisions.id, id)))
+    .get() !== undefined
+
+/**
+ * Keeps what was frozen of a wall, which has been looked at: its entry in the log then issues it. Where it does not
+ * follow from the wall as it is saved, that is noted, and a planner decides about the entry.
+ *
+ * @throws 404; 422 where it is of another wall, or comes after no revision although there is one
+ */
 export function addRevision(db: Database, siteId: string, wall: string, frozen: StoredRevision): void {
   db.transaction(() => {
-    const { key } = siteRow(db, siteId)
-    wallDocument(db, key, wall)
-    keepRevision(db, key, wall, frozen)
+    const site = siteRow(db, siteId)
+    const document = wallDocument(db, site.key, wall)
+    const { site: of, wall: its, after } = frozen as unknown as Frozen
+    if (of.id !== siteId || its.id !== wall) {
+      throw validationError([
+        { path: '$.wall', message: `is the wall ${its.id} of ${of.id}: send it to the address of that one` },
+      ])
+    }
+    if (after === undefined && isAfterAnother(db, site.key, wall, frozen.id)) {
+      throw validationError([
+        {
+          path: '$.after',
+          message: 'is missing: this wall has been issued before, and what is drilled follows that revision',
+        },
+      ])
+    }
+    const job = {
+      format: 'wide-trellis-job',
+      version: 1,
+      firm: { rules: readFirm(db).rules },
+      ...siteDocument(db, site),
+      walls: [document],
+      log: [],
+    }
+    keepRevision(db, site.key, wall, frozen, astray(frozen as unknown as Frozen, job as unknown as Job))
   }, { behavior: 'immediate' })
 }
+
+/** Why a revision does not follow from its wall as it was saved; undefined where it does, or is not here. */
+export const astrayRevision = (db: Database, site: number, wall: string, id: string): string | undefined =>
+  db
+    .select({ astray: revisions.astray })
+    .from(revisions)
+    .where(and(eq(revisions.site, site), eq(revisions.wall, wall), eq(revisions.id, id)))
+    .get()?.astray ?? undefined
 
 const AFTER = /"after":"([0-9a-f]{64})"/
 

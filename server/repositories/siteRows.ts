@@ -15,7 +15,8 @@ export type SiteDocument = Omit<Job, 'format' | 'version' | 'firm' | 'walls' | '
 
 export const siteOfId = perDatabase(db => db.select().from(sites).where(eq(sites.id, sql.placeholder('id'))).prepare())
 
-export const siteOfKey = perDatabase(db => db.select().from(sites).where(eq(sites.key, sql.placeholder('key'))).prepare())
+export const siteOfKey = perDatabase(db =>
+  db.select().from(sites).where(eq(sites.key, sql.placeholder('key'))).prepare())
 
 /** A site's row, or 404. */
 export function siteRow(db: Database, id: string): SiteRow {

@@ -20,7 +20,10 @@ const config = (event: H3Event) => ({
 export async function knownDevice(event: H3Event): Promise<{ id: string, people: string[] } | undefined> {
   const sealed = getCookie(event, COOKIE)
   if (sealed === undefined) return undefined
-  const { id, data } = await unsealSession(event, config(event), sealed).catch(() => ({ id: undefined, data: undefined }))
+  const { id, data } = await unsealSession(event, config(event), sealed).catch(() => ({
+    id: undefined,
+    data: undefined,
+  }))
   const people = (data as Known | undefined)?.people
   return typeof id === 'string' && people ? { id, people } : undefined
 }

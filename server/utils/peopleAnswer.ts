@@ -9,5 +9,6 @@ import { openLinks } from '../repositories/links'
 export const peopleAnswer = (event: H3Event) => ({
   people: listPeople(accounts(), firmOf(event).key),
   invitations: listInvitations(accounts(), firmOf(event).key, new Date()),
-  links: openLinks(database(event), new Date()).map(({ site, wall, client, madeBy, expiresAt }) => ({ site, wall, client, madeBy, expiresAt })),
+  links: openLinks(database(event), new Date())
+    .map(({ site, wall, client, madeBy, expiresAt }) => ({ site, wall, client, madeBy, expiresAt })),
 })

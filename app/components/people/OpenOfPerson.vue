@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** What a person has made that is open, and ends with his right to make it; clients' links can be taken over instead. */
+/** What a person has made that is open, and ends with his right to it; clients' links can be taken over instead. */
 const { invitations, links } = defineProps<{
   invitations: { name: string }[]
   links: { client: string, wall: string, site: string }[]

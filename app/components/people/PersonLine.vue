@@ -41,7 +41,10 @@ watch(() => person, (now) => {
         <button type="button" class="press" :aria-expanded="open === 'remove'" :aria-label="`Remove ${person.name}`" @click="open = open === 'remove' ? undefined : 'remove'">Remove…</button>
       </span>
     </div>
-    <form v-if="open === 'role'" class="space-y-2 border-l-4 border-hair pl-3" @submit.prevent="emit('change', { role, sites: chosen, ...leave })">
+    <form
+      v-if="open === 'role'" class="space-y-2 border-l-4 border-hair pl-3"
+      @submit.prevent="emit('change', { role, sites: chosen, ...leave })"
+    >
       <RoleFields :id="`of-${person.id}`" v-model:role="role" v-model:chosen="chosen" :sites="sites" />
       <OpenOfPerson v-if="role !== 'planner'" v-model="takeOver" :invitations="invitations" :links="links" />
       <button type="submit" class="press press-first">
@@ -49,7 +52,10 @@ watch(() => person, (now) => {
       </button>
     </form>
     <div v-if="open === 'remove'" class="space-y-2 border-l-4 border-stop bg-stop-wash px-3 py-2 text-sm">
-      <p>{{ person.name }} is signed out everywhere and can no longer sign in. Recorded entries stay. Unsent entries that were signed before now are still accepted.</p>
+      <p>
+        {{ person.name }} is signed out everywhere and can no longer sign in. Recorded entries stay. Unsent entries that
+        were signed before now are still accepted.
+      </p>
       <OpenOfPerson v-model="takeOver" :invitations="invitations" :links="links" />
       <button type="button" class="press border-stop! text-stop!" @click="emit('remove', leave)">
         Remove {{ person.name }}

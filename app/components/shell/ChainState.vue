@@ -30,6 +30,11 @@ onMounted(async () => {
     <p v-else-if="!state.broken" class="flex items-start gap-2 border-l-4 border-good bg-good-wash px-2 py-1" data-testid="chain">
       <Link2 class="mt-0.5 size-4 shrink-0" aria-hidden="true" /> Intact: {{ state.entries }} {{ state.entries === 1 ? 'entry' : 'entries' }}, none changed or removed.
     </p>
+    <p v-if="state?.head" class="text-ink-soft">
+      Code of the log: <b class="font-semibold whitespace-nowrap">{{ state.head }}</b>. Write it down: with it
+      anyone sees later whether an entry up to today was changed or removed
+      (<code>wt log verify FILE --head CODE</code>). Sheets print the code of their issue.
+    </p>
     <p v-if="state?.imported" class="text-ink-soft">
       The first {{ state.imported.entries }} entries were imported by {{ state.imported.by }},
       {{ whenOf(state.imported.at) }}: their authors are as the file says.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { EntryOf } from '~~/core/log'
 import { authorText } from '~~/core/log/author'
 import { FileArchive, FileText } from 'lucide-vue-next'
 
@@ -7,6 +8,8 @@ const store = useWallStore()
 const { record, handover } = useClose()
 const { system } = useUnits()
 const fault = ref('')
+/** Who made a remark, and which name a client typed. */
+const whoOf = (entry: EntryOf<'remark'>) => entry.name ? `${authorText(entry)} (“${entry.name}”)` : authorText(entry)
 const remark = ref('')
 const address = (format: string) => `/api/sites/${store.site}/walls/${store.id}/handover?format=${format}&units=${system.value}`
 const stops = computed(() => handover.value?.missing.filter(({ severity }) => severity === 'stop').length ?? 0)
@@ -31,7 +34,8 @@ function sayRemark() {
       </h2>
       <ul class="text-sm">
         <li v-for="entry in record?.remarks" :key="entry.id" class="border-b border-hair py-1">
-          {{ entry.note }} <span class="text-ink-soft">{{ authorText(entry) }}{{ entry.name ? ` (“${entry.name}”)` : '' }}, {{ whenOf(entry.at) }}</span>
+          {{ entry.note }}
+          <span class="text-ink-soft">{{ whoOf(entry) }}, {{ whenOf(entry.at) }}</span>
         </li>
       </ul>
       <textarea v-model="remark" rows="2" maxlength="2000" class="field-input mt-1 w-full" aria-label="Client remark" placeholder="in the client’s words" />

@@ -21,7 +21,8 @@ function say(passed: boolean) {
       Test pattern
     </h2>
     <p v-if="last" class="text-sm">
-      {{ last.passed ? '✓ Passed' : 'Failed' }}{{ last.note ? `: ${last.note}` : '' }}. <span class="text-ink-soft">{{ authorText(last) }}, {{ whenOf(last.at) }}</span>
+      {{ last.passed ? '✓ Passed' : 'Failed' }}{{ last.note ? `: ${last.note}` : '' }}.
+      <span class="text-ink-soft">{{ authorText(last) }}, {{ whenOf(last.at) }}</span>
     </p>
     <input v-model="note" class="field-input mt-1" aria-label="Faults in the test pattern" placeholder="what is wrong, if anything" autocomplete="off" maxlength="2000" @input="fault = ''">
     <p v-if="fault" class="field-fault" role="alert">

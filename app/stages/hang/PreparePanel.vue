@@ -46,7 +46,9 @@ const print = computed(() => `/api/sites/${store.site}/walls/${store.id}/kit?for
             <p class="text-sm">
               <b>{{ item.count > 1 || item.spare > 0 ? `${item.count} × ` : '' }}{{ tell(item.name) }}</b>{{ item.spare > 0 ? `, and ${item.spare} spare` : '' }}
               <span class="block text-xs text-ink-soft">{{ tell(item.why) }}</span>
-              <span v-if="said.get(item.id)?.done === false" class="block font-semibold text-stop">Missing, reported by {{ authorText(said.get(item.id)!) }}</span>
+              <span v-if="said.get(item.id)?.done === false" class="block font-semibold text-stop">
+                Missing, reported by {{ authorText(said.get(item.id)!) }}
+              </span>
             </p>
             <button type="button" class="press !size-12 !p-0" :class="{ 'border-stop! text-stop!': said.get(item.id)?.done === false }" :aria-label="`${tell(item.name)} is missing`" @click="say(item, false)">
               <TriangleAlert class="size-5" aria-hidden="true" />

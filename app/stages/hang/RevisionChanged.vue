@@ -18,7 +18,8 @@ const difference = computed(() => differenceOf(from.frozen.plan, to.frozen.plan)
       Revision {{ to.revision }} was issued
     </h1>
     <p class="text-sm">
-      By {{ authorText(to) }}, {{ whenOf(to.at) }}{{ to.note ? `: ${to.note}` : '' }}. You worked from {{ from.revision }}. Cross out the marks that moved before you drill.
+      By {{ authorText(to) }}, {{ whenOf(to.at) }}{{ to.note ? `: ${to.note}` : '' }}.
+      You worked from {{ from.revision }}. Cross out the marks that moved before you drill.
     </p>
     <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Differences">
       <DifferenceList :difference="difference" />

@@ -17,7 +17,8 @@ export default defineEventHandler(async (event) => {
   if (faults.length > 0) throw validationError(faults)
   await limited([['password', `${clientOf(event)} ${person.id}`]], async () => {
     const { password } = person
-    if (password !== null && !await hashing('known', () => verifyPassword(password, String(present)))) throw apiError(403, 'wrong-password', 'This is not your current password.')
+    const isRight = password === null || await hashing('known', () => verifyPassword(password, String(present)))
+    if (!isRight) throw apiError(403, 'wrong-password', 'This is not your current password.')
   })
   setPassword(accounts(), person, await hashing('known', () => hashPassword(String(next))), person.name, now(), session)
   return { set: true }

@@ -6,7 +6,9 @@ import { now } from '../../utils/now'
 /** Takes a site with its pictures as it was saved; `?copy=1` gives it a free id where its own is taken. */
 export default defineEventHandler(async (event) => {
   const { copy } = getQuery(event)
-  const brought = await bringInArchive(database(event), folderOfFirm(firmOf(event)), event.node.req, copy !== undefined, { by: author(event), at: now() })
+  const by = { by: author(event), at: now() }
+  const folder = folderOfFirm(firmOf(event))
+  const brought = await bringInArchive(database(event), folder, event.node.req, copy !== undefined, by)
   setResponseStatus(event, 201)
   return brought
 })

@@ -15,7 +15,8 @@ export default defineEventHandler(async (event) => {
   const { id } = siteRow(db, getRouterParam(event, 'site')!)
   const bytes = await bodyBytes(event, LIMITS.fileBytes, 'A file can have at most 25 MB; this one is larger.')
   let saved: SiteState | undefined
-  await keepFile(folder, id, name, bytes, (file) => { saved = addFile(db, id, { file, name, by: author(event), at: now() }) })
+  const add = (file: string) => { saved = addFile(db, id, { file, name, by: author(event), at: now() }) }
+  await keepFile(folder, id, name, bytes, add)
   audited(event, 'file-added', id, name)
   setResponseStatus(event, 201)
   return saved

@@ -17,7 +17,10 @@ const MOST_STREAMS = 8
 /** Counts a stream of a session. @returns ends it @throws 429 where it has too many */
 function enter(session: string): () => void {
   const open = hearing.get(session) ?? 0
-  if (open >= MOST_STREAMS) throw apiError(429, 'too-many-streams', `A device can follow ${MOST_STREAMS} walls at once. Close one of its pages.`)
+  if (open >= MOST_STREAMS) {
+    const message = `A device can follow ${MOST_STREAMS} walls at once. Close one of its pages.`
+    throw apiError(429, 'too-many-streams', message)
+  }
   hearing.set(session, open + 1)
   return () => {
     const left = (hearing.get(session) ?? 1) - 1

@@ -1,0 +1,39 @@
+import { modelsOf, modelsUsedBy } from '../catalogue'
+import { arraysOf, same, type Job, type Wall } from '../job'
+import { rulesFor } from '../rules'
+import type { Frozen } from './frozen'
+
+/** As it is in a file: without what is not there. */
+const plain = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
+
+/** A list without what the server gives to its items, which a device may not have heard of yet. */
+const unnumbered = (list: unknown[] = []): unknown[] => list.map((item) => {
+  const { number: _, by: __, ...rest } = item as Record<string, unknown>
+  return rest
+})
+const GIVEN = ['evidence', 'references', 'features', 'blocking', 'boxes', 'sources'] as const
+
+/** What of a wall its plan follows from. */
+function designOf({ revisions: _, rules: __, ...wall }: Wall): unknown {
+  const lists = GIVEN.map(key => [key, unnumbered(wall[key] as unknown[] | undefined)])
+  return plain({ ...wall, arrays: arraysOf(wall), ...Object.fromEntries(lists) })
+}
+
+/**
+ * Why what was frozen does not follow from a wall as the server has it: its design, house rules or models are others.
+ * Such a revision may be an honest one, issued without a connection while another person changed the wall.
+ *
+ * @param job the site with this one wall
+ * @returns the reason in words; undefined where it follows
+ */
+export function astray({ site, wall, rules, catalogue }: Frozen, job: Job): string | undefined {
+  const [stored] = job.walls as [Wall]
+  if (!same(designOf(wall), designOf(stored))) return 'its design of the wall is not the one that is saved'
+  if (!same(plain(rules), plain(rulesFor(job, stored)))) return 'its house rules are not those of this wall'
+  if (site.units !== job.site.units) return 'its units are not those of this site'
+  const other = modelsUsedBy(wall).find(({ kind, id }) => {
+    const [here, there] = [catalogue, job.catalogue].map(each => modelsOf(each, kind).find(model => model.id === id))
+    return !same(plain(here ?? null), plain(there ?? null))
+  })
+  return other && `its data sheet of ${other.id} is not the one that is saved`
+}
