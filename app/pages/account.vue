@@ -57,6 +57,10 @@ async function addPasskey() {
 async function removePasskey(id: string) {
   account.value!.passkeys = await api(`/account/passkeys/${encodeURIComponent(id)}`, { method: 'DELETE', body: {} })
 }
+/** Signs out every device but this one. */
+async function endOthers() {
+  account.value!.sessions = await api('/account/sessions', { method: 'DELETE', body: {} })
+}
 async function endSession(id: string) {
   account.value!.sessions = await api(`/account/sessions/${id}`, { method: 'DELETE', body: {} })
 }
@@ -160,6 +164,9 @@ async function sendFirst() {
               </button>
             </li>
           </ul>
+          <button v-if="here.length > 1" type="button" class="press" @click="endOthers">
+            Sign out everywhere else
+          </button>
           <p v-if="canSign()" class="text-sm text-ink-soft">
             This device signs what you record: if another person sends it later, it stays yours.
           </p>

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs'
 import type { Readable } from 'node:stream'
 import { sendStream, type H3Event } from 'h3'
 import { ZipFile } from 'yazl'
@@ -18,15 +17,18 @@ interface PackRequest { site: string, wall: string, format: 'pdf' | 'zip', job: 
  */
 export async function packAnswer(event: H3Event, { site, wall, format, job, options }: PackRequest): Promise<unknown> {
   if (format === 'pdf') {
-    const pdf = await work('handover', { job, wall, options })
+    const pdf = await work('handover', { job, wall, options }, event)
     asFile(event, [site, wall, 'handover'], 'pdf')
     return Buffer.from(pdf)
   }
-  const { files, made, photos } = await work('pack', { job, wall, options })
+  const { files, made, photos } = await work('pack', { job, wall, options }, event)
   const zip = new ZipFile()
   const at = { mtime: made, mode: 0o100644 }
   for (const { name, content } of files) zip.addBuffer(Buffer.from(content), name, at)
-  for (const { name, path } of photosOf(folderOfFirm(firmOf(event)), site, job)) if (photos.includes(name)) zip.addBuffer(readFileSync(path), `photos/${name}`, { ...at, compress: false })
+  for (const { name, path } of photosOf(folderOfFirm(firmOf(event)), site, job)) {
+    // Read when it is sent: nobody else waits for it.
+    if (photos.includes(name)) zip.addFile(path, `photos/${name}`, { ...at, compress: false })
+  }
   zip.end()
   asFile(event, [site, wall, 'handover'], 'zip')
   return sendStream(event, zip.outputStream as Readable)

@@ -18,6 +18,7 @@ export const ROUTE_RIGHTS: Record<string, Wanted> = {
   'PUT /api/account/password': 'account',
   'POST /api/account/passkeys': 'account',
   'DELETE /api/account/passkeys/:passkey': 'account',
+  'DELETE /api/account/sessions': 'account',
   'DELETE /api/account/sessions/:session': 'account',
   'GET /api/firm': 'firm.read',
   'PUT /api/firm': 'people.manage',

@@ -8,37 +8,66 @@ import { Piscina } from 'piscina'
 
 /// <reference path="../types/worker.d.ts" />
 import WORKER from '#worker'
+import type { H3Event } from 'h3'
 import { apiError } from '../utils/apiError'
 import type { AnswerOf, InputOf, TaskName } from './tasks'
+import { TooMuch, Turns } from './turns'
 
-/** So many tasks wait at most, and each is given up after so long, ms. */
-const WAITING = 16
+/** So many tasks wait at most, so many of one who asks, and each is given up after so long, ms. */
+const [WAITING, OF_ONE] = [64, 16]
 const TIME = 60_000
 const RETRY_AFTER = 5
+
+const THREADS = Math.max(1, Math.min(4, availableParallelism() - 1))
+const turns = new Turns(THREADS, OF_ONE, WAITING)
+
+/** Who asks for a task: a person, a client by his link, or the server itself. */
+function askerOf({ context }: H3Event): string {
+  return context.signedIn?.person.id ?? context.opened?.link.id ?? 'anybody'
+}
 
 let pool: Piscina | undefined
 /** The threads, made with the first task. One core is left for answering. */
 function threads(): Piscina {
-  pool ??= new Piscina({ filename: fileURLToPath(WORKER), minThreads: 0, maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)), maxQueue: WAITING, idleTimeout: 30_000, resourceLimits: { maxOldGenerationSizeMb: 1_024 } })
+  pool ??= new Piscina({
+    filename: fileURLToPath(WORKER), minThreads: 0, maxThreads: THREADS, idleTimeout: 30_000,
+    resourceLimits: { maxOldGenerationSizeMb: 1_024 },
+  })
   return pool
 }
 
-/**
- * Has a task done in a thread, so that nobody else waits for it.
- *
- * @throws 503 where too many wait already, or where it took too long
- */
-export async function work<Name extends TaskName>(name: Name, input: InputOf<Name>): Promise<AnswerOf<Name>> {
+const busy = (message: string) => Object.assign(apiError(503, 'busy', message), { retryAfter: RETRY_AFTER })
+
+/** Runs a task in a thread. @throws 503 where it took too long */
+async function run<Name extends TaskName>(name: Name, input: InputOf<Name>): Promise<AnswerOf<Name>> {
   const giveUp = AbortSignal.timeout(TIME)
-  const busy = (message: string) => Object.assign(apiError(503, 'busy', message), { retryAfter: RETRY_AFTER })
-  const piscina = threads()
-  if (piscina.queueSize >= WAITING) throw busy('The server is busy. Try again in a moment.')
   try {
-    return await piscina.run({ name, input }, { signal: giveUp }) as AnswerOf<Name>
+    return await threads().run({ name, input }, { signal: giveUp }) as AnswerOf<Name>
   }
   catch (error) {
-    if (giveUp.aborted) throw busy(`The calculation took over ${TIME / 1000} s and was stopped. A wall with fewer screens or readings takes less time.`)
-    throw error
+    if (!giveUp.aborted) throw error
+    throw busy(
+      `The calculation took over ${TIME / 1000} s and was stopped. A wall with fewer screens or readings takes less time.`,
+    )
+  }
+}
+
+/**
+ * Has a task done in a thread, so that nobody else waits for it, in its turn among all who ask.
+ *
+ * @param event the request that wants it; absent: the server itself
+ * @throws 503 where too many wait already, or where it took too long
+ */
+export async function work<Name extends TaskName>(
+  name: Name, input: InputOf<Name>, event?: H3Event,
+): Promise<AnswerOf<Name>> {
+  try {
+    return await turns.take(event ? askerOf(event) : 'server', () => run(name, input))
+  }
+  catch (error) {
+    if (!(error instanceof TooMuch)) throw error
+    const own = error.waiting > 0 ? `${error.waiting} of your calculations wait already` : 'The server is busy'
+    throw busy(`${own}. Try again in a moment.`)
   }
 }
 

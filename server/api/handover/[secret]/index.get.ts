@@ -8,5 +8,5 @@ import { work } from '../../../work/pool'
  */
 export default defineEventHandler(async (event) => {
   const { site, wall, link: { client, expiresAt } } = openedLink(event)
-  return { ...await work('clientView', { job: readJobText(database(event), site, wall) }), client, expiresAt }
+  return { ...await work('clientView', { job: readJobText(database(event), site, wall) }, event), client, expiresAt }
 })

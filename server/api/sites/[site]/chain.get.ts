@@ -7,6 +7,6 @@ import { work } from '../../../work/pool'
 export default defineEventHandler(async (event) => {
   const db = database(event)
   const { key, imported } = siteRow(db, getRouterParam(event, 'site')!)
-  const state = await work('chain', { log: JSON.stringify(logOfSite(db, key)) })
+  const state = await work('chain', { log: JSON.stringify(logOfSite(db, key)) }, event)
   return { ...state, ...imported && { imported } }
 })

@@ -12,5 +12,11 @@ export default defineEventHandler(async (event) => {
   const query = getQuery(event)
   const { format, options } = sheetRequest(query, siteUnits(database(event), site), EXPORTS.difference)
   const [from, to] = [revisionOf(query.from) ?? '', revisionOf(query.to) ?? 'draft']
-  return sheetAnswer(event, await work('difference', { job, format, from, to, options }), [site, wall, from, to], format, `revision ${from} or ${to} of this wall`)
+  return sheetAnswer(
+    event,
+    await work('difference', { job, format, from, to, options }, event),
+    [site, wall, from, to],
+    format,
+    `revision ${from} or ${to} of this wall`,
+  )
 })

@@ -13,5 +13,11 @@ export default defineEventHandler(async (event) => {
   const query = getQuery(event)
   const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units, EXPORTS.kit)
   const revision = revisionOf(query.revision)
-  return sheetAnswer(event, await work('kit', { job, format, ...revision !== undefined && { revision }, options }), [site, wall, 'parts-and-tools'], format, `revision ${revision} of this wall`)
+  return sheetAnswer(
+    event,
+    await work('kit', { job, format, ...(revision !== undefined && { revision }), options }, event),
+    [site, wall, 'parts-and-tools'],
+    format,
+    `revision ${revision} of this wall`,
+  )
 })

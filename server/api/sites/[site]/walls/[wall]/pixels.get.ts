@@ -14,7 +14,15 @@ export default defineEventHandler(async (event) => {
   const query = getQuery(event)
   const format = choice('format', query.format, [...EXPORTS.pixels], EXPORTS.pixels[0])
   const id = query.array === undefined ? undefined : String(query.array)
-  const found = await work('pixels', { job: readJobText(database(event), site, wall), drawn: format === 'svg', ...id !== undefined && { array: id } })
+  const found = await work(
+    'pixels',
+    {
+      job: readJobText(database(event), site, wall),
+      drawn: format === 'svg',
+      ...(id !== undefined && { array: id }),
+    },
+    event,
+  )
   if (!found) throw notFound('this array with screens on this wall')
   const { array, map, picture } = found
   asFile(event, [site, wall, array, 'pixels'], format)

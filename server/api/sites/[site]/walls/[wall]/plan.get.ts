@@ -5,5 +5,9 @@ import { work } from '../../../../../work/pool'
 /** The wall's plan, calculated on the server by the same function as in the browser. */
 export default defineEventHandler(async (event) => {
   setHeader(event, 'content-type', 'application/json; charset=utf-8')
-  return work('plan', { job: readJobText(database(event), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!) })
+  return work(
+    'plan',
+    { job: readJobText(database(event), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!) },
+    event,
+  )
 })

@@ -17,6 +17,10 @@ export default defineEventHandler(async (event) => {
   const { format, options } = sheetRequest(query, siteUnits(database(event), site), EXPORTS.sheet)
   const revision = revisionOf(query.revision)
   const address = `${getRequestURL(event).origin}/sites/${site}/walls/${wall}`
-  const file = await work('sheet', { job, format, ...revision !== undefined && { revision }, options: { ...options, address } })
+  const file = await work(
+    'sheet',
+    { job, format, ...(revision !== undefined && { revision }), options: { ...options, address } },
+    event,
+  )
   return sheetAnswer(event, file, [site, wall, 'mark-out', ...revision ? [revision] : []], format, `revision ${revision} of this wall`)
 })

@@ -12,6 +12,10 @@ export default defineEventHandler(async (event) => {
   const query = getQuery(event)
   const { format, options } = sheetRequest(query, siteUnits(database(event), site), EXPORTS.templates)
   const [revision, of] = [revisionOf(query.revision), revisionOf(query.of)]
-  const file = await work('templates', { job, format, ...of !== undefined && { of }, ...revision !== undefined && { revision }, options })
+  const file = await work(
+    'templates',
+    { job, format, ...(of !== undefined && { of }), ...(revision !== undefined && { revision }), options },
+    event,
+  )
   return sheetAnswer(event, file, [site, wall, 'templates', ...of ? [of] : []], format, of === undefined ? 'a plate or cut-out of this wall to draw a template for' : `plate or cut-out “${of}” on this wall`)
 })

@@ -18,5 +18,11 @@ export default defineEventHandler(async (event) => {
   const units = siteUnits(database(event), site)
   const revision = revisionOf(query.revision)
   const options = sheetOptions({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units)
-  return sheetAnswer(event, await work('wiring', { job, as, ...revision !== undefined && { revision }, options }), [site, wall, as], FORMATS[as], `revision ${revision} of this wall`)
+  return sheetAnswer(
+    event,
+    await work('wiring', { job, as, ...(revision !== undefined && { revision }), options }, event),
+    [site, wall, as],
+    FORMATS[as],
+    `revision ${revision} of this wall`,
+  )
 })

@@ -12,7 +12,7 @@ import { work } from '../../../../../../work/pool'
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const text = await bodyText(event, LIMITS.frozenBytes)
-  const read = await work('revision', { text, previous: previousOf(database(event), site, wall, text) })
+  const read = await work('revision', { text, previous: previousOf(database(event), site, wall, text) }, event)
   if ('notJson' in read) throw apiError(400, 'not-json', `The data sent is not JSON: ${read.notJson}`)
   if ('faults' in read) throw validationError(read.faults)
   addRevision(database(event), site, wall, read.frozen)
