@@ -3,13 +3,13 @@ import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Frozen } from '~~/core/revision'
 import { withNumbers, type LogEntry, type Wall } from '~~/core/job'
-import { exampleJob, exampleWall } from '~~/tests/fixtures/job'
+import { exampleWall } from '~~/tests/fixtures/job'
 import { ApiError } from '../utils/api'
 import { Device, noteSeen, type ServerWall } from './device'
 import { bringInDrafts, dropDraft } from './drafts'
 import { Outbox } from './outbox'
-import type { Server } from './sending'
 import { photoName } from './photoName'
+import { Standin, stateOf } from './testServer'
 import { cases } from '~~/tests/fixtures/soak'
 
 let device: Device
@@ -21,44 +21,8 @@ afterEach(() => {
   device.close()
 })
 
-const stateOf = (version = 1, wall: Wall = exampleWall()): ServerWall => ({ job: { ...exampleJob(), walls: [wall] }, version, savedAt: '', savedBy: 'Isla' })
 const remark = (id: string, wall = 'w1'): LogEntry => ({ id, at: '2026-11-20T09:00:00Z', by: 'Odd', wall, kind: 'remark', note: id })
 const offline = () => new ApiError(0, 'no-connection', 'No connection.')
-/** A server in memory; `fails` says what to answer instead. */
-class Standin implements Server {
-  walls = new Map<string, ServerWall>([['w1', stateOf()], ['w2', stateOf()]])
-  log: LogEntry[] = []
-  asked: string[] = []
-  fails: (what: string) => Error | undefined = () => undefined
-  private ask(what: string) {
-    this.asked.push(what)
-    const error = this.fails(what)
-    if (error) throw error
-  }
-
-  saveWall: Server['saveWall'] = (change) => {
-    this.ask(`wall ${change.id} ${change.wall.width}`)
-    const known = this.walls.get(change.id)!
-    if (known.version !== change.version) throw new ApiError(409, 'stale', 'Somebody saved.', [], known)
-    const saved = { version: known.version + 1, savedAt: '', savedBy: 'Odd' }
-    this.walls.set(change.id, { ...known, ...saved, job: { ...known.job, walls: [change.wall] } })
-    return Promise.resolve(saved)
-  }
-
-  addEntries: Server['addEntries'] = (site, wall, entries) => {
-    this.ask(`log ${wall} ${entries.map(({ id }) => id).join(' ')}`)
-    return Promise.resolve({ results: entries.map((entry) => {
-      if (entry.id.startsWith('bad')) return { error: { message: 'It is wrong.', faults: [{ path: '$.x', message: 'must be right' }] } }
-      if (!this.log.some(({ id }) => id === entry.id)) this.log.push(entry)
-      return { entry: { ...entry, seq: this.log.length } as LogEntry }
-    }) })
-  }
-
-  saveSettings: Server['saveSettings'] = change => Promise.resolve(change)
-  addRevision: Server['addRevision'] = ({ id }) => Promise.resolve(this.ask(`frozen ${id}`))
-  addKey: Server['addKey'] = key => Promise.resolve(this.ask(`key ${key.x}`))
-  addPhoto: Server['addPhoto'] = ({ name }) => Promise.resolve(this.ask(`photo ${name}`))
-}
 let server: Standin
 async function begun(states: Record<string, ServerWall> = { w1: stateOf(), w2: stateOf() }) {
   server = new Standin()

@@ -7,37 +7,15 @@ import {
   type UnsentEntry,
 } from './device'
 import { DesignSender } from './designSender'
+import { isFull, type OutboxState } from './outboxState'
 import { afterFailure, reasonOf, type Server } from './sending'
 import { SettingsSender } from './settingsSender'
 import { Signer } from './signer'
-
-/** How it stands with the connection, with the server, and with this device's storage. */
-export interface OutboxState {
-  sending: boolean
-  /** There was no answer. */
-  offline: boolean
-  /** What the server said that was in trouble; it is tried again. */
-  trouble?: string
-  /** Why entries that were sent wait for a planner. */
-  setAside?: string[]
-  /** A wall whose last change was laid on what another person had saved, until it is changed again. */
-  merged?: { key: string, by: string }
-  /** How the server has the programme's settings, since they were sent from here. */
-  programme?: SettingsState
-  /** The device's store cannot be written: it has no room left, or the browser keeps nothing for this page. */
-  store?: 'full' | 'denied'
-}
 
 /** So many entries go in one request. */
 const AT_ONCE = 100
 const FIRST_RETRY = 1_000
 const LAST_RETRY = 10_000
-
-/** Whether an error of the device's store says that it has no room left; Dexie may wrap it. */
-function isFull(error: unknown): boolean {
-  const { name, inner } = error as { name?: string, inner?: { name?: string } }
-  return [name, inner?.name].includes('QuotaExceededError')
-}
 
 const withoutOrder = ({ unsent: _, ...revision }: KeptRevision): KeptRevision => revision
 
