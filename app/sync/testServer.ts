@@ -26,7 +26,7 @@ export class Standin implements Server {
   saveWall: Server['saveWall'] = (change) => {
     this.ask(`wall ${change.id} ${change.wall.width}`)
     const known = this.walls.get(change.id)!
-    if (known.version !== change.version) throw new ApiError(409, 'stale', 'Somebody saved.', [], known)
+    if (known.version !== change.version) throw new ApiError(409, 'stale', 'Another user saved.', [], known)
     const saved = { version: known.version + 1, savedAt: '', savedBy: 'Odd' }
     this.walls.set(change.id, { ...known, ...saved, job: { ...known.job, walls: [change.wall] } })
     return Promise.resolve(saved)
