@@ -42,6 +42,8 @@ export function readRevision(db: Database, siteId: string, wall: string, id: str
   return text
 }
 
+const ALONE = 'it comes after no revision, although this wall was issued before'
+
 /** Whether another revision of a wall was issued already. */
 const isAfterAnother = (db: Database, site: number, wall: string, id: string): boolean =>
   wasIssued(db, site, wall)
@@ -55,7 +57,7 @@ const isAfterAnother = (db: Database, site: number, wall: string, id: string): b
  * Keeps what was frozen of a wall, which has been looked at: its entry in the log then issues it. Where it does not
  * follow from the wall as it is saved, that is noted, and a planner decides about the entry.
  *
- * @throws 404; 422 where it is of another wall, or comes after no revision although there is one
+ * @throws 404; 422 where it is of another wall
  */
 export function addRevision(db: Database, siteId: string, wall: string, frozen: StoredRevision): void {
   db.transaction(() => {
@@ -67,14 +69,7 @@ export function addRevision(db: Database, siteId: string, wall: string, frozen: 
         { path: '$.wall', message: `is the wall ${its.id} of ${of.id}: send it to the address of that one` },
       ])
     }
-    if (after === undefined && isAfterAnother(db, site.key, wall, frozen.id)) {
-      throw validationError([
-        {
-          path: '$.after',
-          message: 'is missing: this wall has been issued before, and what is drilled follows that revision',
-        },
-      ])
-    }
+    const alone = after === undefined && isAfterAnother(db, site.key, wall, frozen.id)
     const job = {
       format: 'wide-trellis-job',
       version: 1,
@@ -83,7 +78,8 @@ export function addRevision(db: Database, siteId: string, wall: string, frozen: 
       walls: [document],
       log: [],
     }
-    keepRevision(db, site.key, wall, frozen, astray(frozen as unknown as Frozen, job as unknown as Job))
+    const why = alone ? ALONE : astray(frozen as unknown as Frozen, job as unknown as Job)
+    keepRevision(db, site.key, wall, frozen, why)
   }, { behavior: 'immediate' })
 }
 
