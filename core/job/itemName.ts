@@ -67,7 +67,8 @@ function numbered<List extends Item[] | undefined>(list: List): List {
   }) as List
 }
 
-const NUMBERED = ['evidence', 'references', 'features', 'blocking', 'boxes', 'sources'] as const
+/** Lists of a wall whose items the server numbers. */
+export const NUMBERED = ['evidence', 'references', 'features', 'blocking', 'boxes', 'sources'] as const
 
 /** A wall with a number for everything that was added to it since it was saved last; numbers that were given stay. */
 export function withNumbers(wall: Wall): Wall {

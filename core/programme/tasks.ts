@@ -39,6 +39,9 @@ export interface ProgrammeInput {
 
 export const taskId = (site: string, wall: string, kind: WorkKind): string => `${site}/${wall}/${kind}`
 
+/** Whether a task, by its id, is of one of some sites. */
+export const isTaskOfSites = (task: string, sites: string[]): boolean => sites.some(site => task.startsWith(`${site}/`))
+
 /** The schedule looks this many days ahead; a task that does not fit by then is not scheduled. */
 const AHEAD = 365
 const TOGETHER = 15

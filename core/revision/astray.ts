@@ -1,5 +1,5 @@
 import { modelsOf, modelsUsedBy } from '../catalogue'
-import { arraysOf, same, type Job, type Wall } from '../job'
+import { arraysOf, NUMBERED, same, type Job, type Wall } from '../job'
 import { rulesFor } from '../rules'
 import type { Frozen } from './frozen'
 
@@ -11,11 +11,10 @@ const unnumbered = (list: unknown[] = []): unknown[] => list.map((item) => {
   const { number: _, by: __, ...rest } = item as Record<string, unknown>
   return rest
 })
-const GIVEN = ['evidence', 'references', 'features', 'blocking', 'boxes', 'sources'] as const
 
 /** What of a wall its plan follows from. */
 function designOf({ revisions: _, rules: __, ...wall }: Wall): unknown {
-  const lists = GIVEN.map(key => [key, unnumbered(wall[key] as unknown[] | undefined)])
+  const lists = NUMBERED.map(key => [key, unnumbered(wall[key] as unknown[] | undefined)])
   return plain({ ...wall, arrays: arraysOf(wall), ...Object.fromEntries(lists) })
 }
 

@@ -1,5 +1,6 @@
 import { and, asc, eq, gt, gte, lt } from 'drizzle-orm'
 import {
+  isTaskOfSites,
   momentOf, minuteOf, NO_SETTINGS, settingsFaults, visitsAtOnce, visitsOf, WORK_KINDS, type Settings, type Stretch,
   type WorkKind,
 } from '../../core/programme'
@@ -26,21 +27,19 @@ export function readProgramme(db: Database): ProgrammeState {
   return { settings: JSON.parse(row.settings) as Settings, version: row.version, published: row.published, ...row.publishedAt !== null && { publishedAt: row.publishedAt }, ...row.publishedBy !== null && { publishedBy: row.publishedBy } }
 }
 
-/** Of which site a task is: its id is the site, the wall and the work. */
-const isOfSites = (task: string, sites: string[]): boolean => sites.includes(task.split('/')[0]!)
-
 /** The programme as a person sees it: one who does not plan it learns nothing of sites that are not his. */
 export function seenProgramme(state: ProgrammeState, sites: string[], all: boolean): ProgrammeState {
   if (all) return state
   const { travel, fixed, links, lost, leftOut, ...rest } = state.settings
   const has = (site: string) => sites.includes(site)
+  const isHis = (task: string) => isTaskOfSites(task, sites)
   return { ...state, settings: {
     ...rest,
     ...travel && { travel: travel.filter(({ from, to }) => has(from) && has(to)) },
-    ...fixed && { fixed: fixed.filter(({ task }) => isOfSites(task, sites)) },
-    ...links && { links: links.filter(({ before, after }) => isOfSites(before, sites) && isOfSites(after, sites)) },
+    ...fixed && { fixed: fixed.filter(({ task }) => isHis(task)) },
+    ...links && { links: links.filter(({ before, after }) => isHis(before) && isHis(after)) },
     ...lost && { lost: lost.filter(({ site }) => site === undefined || has(site)) },
-    ...leftOut && { leftOut: leftOut.filter(task => isOfSites(task, sites)) },
+    ...leftOut && { leftOut: leftOut.filter(isHis) },
   } }
 }
 
