@@ -23,7 +23,7 @@ const packageApart = (id: string) => Object.entries(APART).find(([, packages]) =
 const coreApart = (id: string) => /^(?!.*node_modules).*\/core\//.test(id) ? 'core' : undefined
 
 /**
- * Builds a module of the server as a separate file that a worker thread can start from; importing `name` gives its
+ * Builds a module of the server as a separate file that a thread or a process can start from; importing `name` gives its
  * address.
  */
 const ownFile = (name: string, path: string) => {
@@ -80,7 +80,7 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   nitro: {
     errorHandler: '~~/server/error.ts',
-    rollupConfig: { output: { manualChunks: coreApart }, plugins: [ownFile('#worker', 'server/work/worker.ts')] },
+    rollupConfig: { output: { manualChunks: coreApart }, plugins: [ownFile('#worker', 'server/work/worker.ts'), ownFile('#process', 'server/work/process.ts')] },
     typescript: { tsConfig: { compilerOptions: remembered('server') } },
   },
   vite: {

@@ -10,6 +10,8 @@ export const LIMITS = {
   reserve: 5_000,
   /** Bytes of a request where nobody is signed in, and of a client's through a link; values in the JSON of any. */
   strangersBytes: 16 * 1024, linkBytes: 64 * 1024, values: 250_000,
+  /** Values in the JSON of a job file, which holds a whole log; and how deep values lie in each other. */
+  jobValues: 5_000_000, deepest: 64,
   /** So many entries of the log are taken at once. */
   entriesAtOnce: 500,
   /**

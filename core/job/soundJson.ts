@@ -1,7 +1,6 @@
 import type { Fault } from './fault'
+import { LIMITS } from './limits'
 
-/** Values lie in each other so deep at most. */
-const DEEPEST = 64
 /** So many names an object has at most. */
 const MOST_KEYS = 10_000
 // Line breaks and tabs are text; what else is under a space, and the C1 set, is none.
@@ -25,7 +24,7 @@ function look(value: unknown, depth: number): Fault | undefined {
     return message ? { path: '', message } : undefined
   }
   if (typeof value !== 'object' || value === null) return undefined
-  if (depth > DEEPEST) return { path: '', message: `is nested deeper than ${DEEPEST} levels` }
+  if (depth > LIMITS.deepest) return { path: '', message: `is nested deeper than ${LIMITS.deepest} levels` }
   if (Array.isArray(value)) {
     for (let n = 0; n < value.length; n++) {
       const fault = look(value[n], depth + 1)

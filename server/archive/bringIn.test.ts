@@ -14,7 +14,7 @@ import { listSites } from '../repositories/sites'
 import { bringInArchive } from './bringIn'
 
 // In the server it is read in a thread.
-vi.mock('../utils/jobFile', () => ({ readJobFile: (text: string) => Promise.resolve(readJob(text)) }))
+vi.mock('../utils/jobFile', () => ({ readJobFile: (file: Buffer) => Promise.resolve(readJob(file.toString('utf8'))) }))
 
 let folder: string
 let opened: ReturnType<typeof openDatabase>

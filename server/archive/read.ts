@@ -5,7 +5,7 @@ import { apiError, validationError } from '../utils/apiError'
 
 /** What an archive has in it, each to be read when it is wanted. */
 export interface Archive {
-  job: () => Promise<string>
+  job: () => Promise<Buffer>
   saves: () => Promise<string>
   /** The names of its pictures, and one of them. */
   photos: string[]
@@ -52,7 +52,7 @@ export async function openArchive(path: string): Promise<Archive> {
   const names = [...entries.keys()]
   const [photos, files] = [names.flatMap(name => /^photos\/([^/]+)$/.exec(name)?.[1] ?? []), names.flatMap(name => /^files\/([^/]+)$/.exec(name)?.[1] ?? [])]
   return {
-    job: async () => (await read('job.json', LIMITS.jobBytes)).toString('utf8'),
+    job: () => read('job.json', LIMITS.jobBytes),
     saves: async () => entries.has('saves.json') ? (await read('saves.json', LIMITS.bodyBytes)).toString('utf8') : '',
     photos, photo: name => read(`photos/${name}`, LIMITS.photoBytes),
     files, file: name => read(`files/${name}`, LIMITS.fileBytes),

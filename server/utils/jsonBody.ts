@@ -1,10 +1,11 @@
 import type { H3Event } from 'h3'
-import { LIMITS, soundJsonFault } from '../../core/job'
+import { LIMITS, soundJsonFault, tokenFault } from '../../core/job'
 import { apiError, validationError } from './apiError'
 import { parsedJson } from './parsedJson'
 
 const sizeOf = (bytes: number) => bytes < 1024 * 1024 ? `${bytes / 1024} kB` : `${bytes / 1024 / 1024} MB`
-const tooLarge = (most: number) => `The data sent is over ${sizeOf(most)}.`
+/** What is said of a body that is too large. */
+export const tooLarge = (most: number) => `The data sent is over ${sizeOf(most)}.`
 
 /** How much JSON is read of a request: little of one whose sender is not known. */
 const mostOf = ({ context }: H3Event): number =>
@@ -34,21 +35,6 @@ export function checkSmall({ node: { req } }: H3Event, most = 64 * 1024): void {
   if (!(length <= most)) throw apiError(413, 'too-large', `The data sent here must state its length, and have at most ${most / 1024} kB.`)
 }
 
-const [COMMA, BRACKET, BRACE] = [...',[{'].map(letter => letter.charCodeAt(0))
-
-/**
- * Whether JSON has more values than a body may have: found without reading it, as reading a few megabytes of empty
- * lists takes longer than others may wait. Commas in texts count too.
- */
-function manyValues(bytes: Buffer): boolean {
-  let values = 0
-  for (let n = 0; n < bytes.length; n++) {
-    const byte = bytes[n]
-    if (byte === COMMA || byte === BRACKET || byte === BRACE) values++
-  }
-  return values > LIMITS.values
-}
-
 /**
  * Reads a request's body as JSON.
  *
@@ -57,7 +43,8 @@ function manyValues(bytes: Buffer): boolean {
  */
 export async function jsonBody(event: H3Event): Promise<unknown> {
   const bytes = await bodyBytes(event, mostOf(event), tooLarge(mostOf(event)))
-  if (manyValues(bytes)) throw apiError(413, 'too-large', `The data sent has more than ${LIMITS.values} values.`)
+  const heavy = tokenFault(bytes, LIMITS.values, Infinity)
+  if (heavy) throw apiError(413, 'too-large', `The data sent ${heavy}.`)
   const value = parsedJson(bytes.toString('utf8'))
   const unsound = soundJsonFault(value)
   if (unsound) throw validationError([unsound])

@@ -11,6 +11,7 @@ import WORKER from '#worker'
 import type { H3Event } from 'h3'
 import { apiError } from '../utils/apiError'
 import type { AnswerOf, InputOf, TaskName } from './tasks'
+import { endReading, GivenUp, readApart } from './apart'
 import { TooMuch, Turns } from './turns'
 
 /** So many tasks wait at most, so many of one who asks, and each is given up after so long, ms. */
@@ -52,17 +53,10 @@ async function run<Name extends TaskName>(name: Name, input: InputOf<Name>): Pro
   }
 }
 
-/**
- * Has a task done in a thread, so that nobody else waits for it, in its turn among all who ask.
- *
- * @param event the request that wants it; absent: the server itself
- * @throws 503 where too many wait already, or where it took too long
- */
-export async function work<Name extends TaskName>(
-  name: Name, input: InputOf<Name>, event?: H3Event,
-): Promise<AnswerOf<Name>> {
+/** Does what takes long in its turn among all who ask. @throws 503 where too many wait already */
+async function inTurn<Result>(event: H3Event | undefined, act: () => Promise<Result>): Promise<Result> {
   try {
-    return await turns.take(event ? askerOf(event) : 'server', () => run(name, input))
+    return await turns.take(event ? askerOf(event) : 'server', act)
   }
   catch (error) {
     if (!(error instanceof TooMuch)) throw error
@@ -71,8 +65,32 @@ export async function work<Name extends TaskName>(
   }
 }
 
-/** Ends the threads. */
+/**
+ * Has a task done in a thread, so that nobody else waits for it, in its turn among all who ask.
+ *
+ * @param event the request that wants it; absent: the server itself
+ * @throws 503 where too many wait already, or where it took too long
+ */
+export const work = <Name extends TaskName>(
+  name: Name, input: InputOf<Name>, event?: H3Event,
+): Promise<AnswerOf<Name>> => inTurn(event, () => run(name, input))
+
+/** Has a job file read in a process of its own, in its turn. @throws 503 where it took too long, 413 too much memory */
+export const readJob = (file: Uint8Array, event?: H3Event): Promise<AnswerOf<'job'>> => inTurn(event, async () => {
+  try {
+    return await readApart(file)
+  }
+  catch (error) {
+    if (!(error instanceof GivenUp)) throw error
+    throw error.late
+      ? busy('Reading the file took too long and was stopped.')
+      : apiError(413, 'too-large', 'The file takes more memory to read than it may. Import its walls one by one.')
+  }
+})
+
+/** Ends the threads, and what is read apart. */
 export async function endWork(): Promise<void> {
+  endReading()
   await pool?.destroy()
   pool = undefined
 }

@@ -1,7 +1,7 @@
 import type { FormatOf } from '../../core/formats'
 import { arrange, pixelMap, testPicture } from '../../core/arrange'
 import {
-  arraysOf, InvalidJob, LIMITS, soundJsonFault, validateJob, type Fault, type Job, type LogEntry, type StoredRevision,
+  arraysOf, InvalidJob, LIMITS, soundJsonFault, tokenFault, validateJob, type Fault, type Job, type LogEntry, type StoredRevision,
 } from '../../core/job'
 import { chainState, type ChainState } from '../../core/log'
 import { frozenFaults, handedOverOf, sheetSource, type Frozen, type SheetSource } from '../../core/revision'
@@ -120,9 +120,11 @@ export const TASKS = {
   },
 
   /** A job file that came in: the job, or what is wrong with it. */
-  job({ text }: { text: string }): { job: Job } | { faults: Fault[] } | { notJson: string } {
+  job({ file }: { file: Uint8Array }): { job: Job } | { faults: Fault[] } | { notJson: string } {
+    const heavy = tokenFault(file, LIMITS.jobValues, LIMITS.deepest)
+    if (heavy) return { faults: [{ path: '$', message: heavy }] }
     try {
-      return { job: validateJob(JSON.parse(text)) }
+      return { job: validateJob(JSON.parse(new TextDecoder().decode(file))) }
     }
     catch (error) {
       if (error instanceof InvalidJob) return { faults: error.faults }

@@ -1,5 +1,5 @@
 import { createHash, generateKeyPairSync, sign } from 'node:crypto'
-import { mkdirSync, mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { spawn } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
@@ -117,6 +117,20 @@ test('ten imports of one archive at once: one site with all its pictures', async
   for (const photo of photos) expect((await other.api(`/sites/holm-point/photos/${photo}`)).status).toBe(200)
   expect(readdirSync(join(other.data, 'incoming'))).toEqual([])
   await other.close()
+})
+
+test('a job file of countless or bottomless values is refused in a process that ends', async ({ house }) => {
+  const childrenOf = () => readFileSync(`/proc/${house.pid}/task/${house.pid}/children`, 'utf8').trim()
+  for (const [body, words] of [
+    [`[${'{},'.repeat(31_000_000)}0]`, 'has more than 5000000 values'],
+    ['['.repeat(1_000_000), 'is nested deeper than 64 levels'],
+  ] as const) {
+    const answer = house.api('/sites/import', { method: 'POST', headers: JSON_TYPE, body })
+    const beside = await house.api('/sites')
+    const { status, body: said } = await answer
+    expect([beside.status, status, said]).toEqual([200, 422, expect.stringContaining(words)])
+  }
+  await expect.poll(childrenOf).toBe('')
 })
 
 test('large bodies, many entries and many streams of one person are refused, and others go on', async ({ house }) => {

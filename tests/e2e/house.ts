@@ -50,6 +50,11 @@ export class House {
     return `http://localhost:${this.port}`
   }
 
+  /** The server's process. */
+  get pid() {
+    return this.server!.pid
+  }
+
   async start() {
     this.server = startServer({ PORT: String(this.port), WT_DATA: this.data, ...this.demo && { WT_DEMO: '1' } }, 'pipe')
     this.server.stdout?.on('data', (text: Buffer) => { this.said += String(text) })
