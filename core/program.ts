@@ -1,2 +1,2 @@
 /** The version of the program, as its package has it: every issued revision names it. */
-export const PROGRAM = '0.2.0'
+export const PROGRAM = '0.3.0'

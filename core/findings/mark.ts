@@ -17,6 +17,11 @@ export const MARK = {
     meaning: 'A hole misses its stud when everything follows the building line.',
     cure: 'Shift the array, or mark it true to gravity.',
   },
+  'issued-by-earlier-rules': {
+    severity: 'caution',
+    meaning: 'The mark-out was issued by an earlier version of the program, and today’s rules would refuse it.',
+    cure: 'It stays as it was issued and can be drilled; have what is listed checked before a screen is hung.',
+  },
   'level-follows-line': {
     severity: 'note',
     meaning: 'Everything is marked along a building line.',

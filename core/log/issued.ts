@@ -9,6 +9,8 @@ export interface IssuedPlate { screen: string, centre: Point, holes: { id: strin
 export interface Issued {
   revision: string
   id: string
+  /** The version of the program that planned it. */
+  program: string
   /** Every hole's name in any of the wall's revisions: a name that was used is not used again. */
   names?: string[]
   arrays: { array: ScreenArray, shift: Point, plates: IssuedPlate[] }[]
@@ -19,9 +21,9 @@ export const holeIdsOf = ({ arrays }: { arrays: { positions: { holes?: { id: str
   arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [] }) => holes.map(({ id }) => id)))
 
 /** What a frozen revision says of plates and holes. */
-export function issuedOf(revision: string, { id, wall, plan, names = [] }: StoredRevision): Issued {
+export function issuedOf(revision: string, { id, program, wall, plan, names = [] }: StoredRevision): Issued {
   const arrays = (wall as unknown as Wall).arrays
-  return { revision, id, names: [...names, ...holeIdsOf(plan)], arrays: plan.arrays.flatMap(({ id, shift, positions }) => {
+  return { revision, id, program, names: [...names, ...holeIdsOf(plan)], arrays: plan.arrays.flatMap(({ id, shift, positions }) => {
     const array = arrays.find(each => each.id === id)
     return array ? [{ array, shift, plates: positions.flatMap(({ id: screen, plate, holes = [] }) => plate ? [{ screen, centre: plate.centre, holes: holes.map(({ id, row = '', x, y }) => ({ id, row, x, y })) }] : []) }] : []
   }) }

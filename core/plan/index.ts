@@ -21,6 +21,7 @@ import { pieceOf, sayPiece, type NextProbe, type Piece, type Survey } from '../s
 import type { UnitSystem } from '../units'
 import { wireFindings, type Wiring } from '../wire'
 import { displayUnknown, platesOf, type LaidOut, type MountedArray } from './arrays'
+import { withEarlierRules } from './earlierRules'
 import { alternativeFindings } from './findings'
 import { rooms, type Rooms } from './rooms'
 import { isDrilledUnissued, type Standing } from './standing'
@@ -136,7 +137,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
     ...(built.issued && { change: changeFrom(built.issued, arrays) }),
     hanging,
     ...(piece === 'batten' && { piece }),
-    findings: withOverrides(
+    findings: withEarlierRules(withOverrides(
       [
         ...findings,
         ...wireFindings(document, arrays, wiring, catalogue, rules),
@@ -153,7 +154,7 @@ export function planWall(document: Wall, context: PlanContext, built: AsBuilt = 
       ].map(finding => marked(inPieces(finding))),
       built.overrides,
       document,
-    ),
+    ), document, built),
   }
 }
 

@@ -1,5 +1,6 @@
 import type { AsBuilt, IssuedPlate } from '../log'
 import type { MountedCell } from '../mount'
+import { PROGRAM } from '../program'
 import type { LaidOut } from './arrays'
 
 /** An array as it was laid out, with its plates and holes. */
@@ -13,7 +14,7 @@ const plateOf = ({ id, plate, holes }: MountedCell): IssuedPlate =>
  * before anything was drilled, and stay there, as if that had been issued.
  */
 export function asFirstPlanned(built: AsBuilt, first: Standing[]): AsBuilt {
-  return { ...built, issued: { revision: '', id: '', arrays: first.map(({ laidOut: { array, placing }, cells }) => ({
+  return { ...built, issued: { revision: '', id: '', program: PROGRAM, arrays: first.map(({ laidOut: { array, placing }, cells }) => ({
     array, shift: placing.shift, plates: cells.map(plateOf),
   })) } }
 }

@@ -1,4 +1,5 @@
 import { modelsOf, modelsUsedBy } from '../catalogue'
+import { PROGRAM } from '../program'
 import { arraysOf, NUMBERED, same, type Job, type Wall } from '../job'
 import { rulesFor } from '../rules'
 import type { Frozen } from './frozen'
@@ -25,7 +26,11 @@ function designOf({ revisions: _, rules: __, ...wall }: Wall): unknown {
  * @param job the site with this one wall
  * @returns the reason in words; undefined where it follows
  */
-export function astray({ site, wall, rules, catalogue }: Frozen, job: Job): string | undefined {
+export function astray({ program, site, wall, rules, catalogue }: Frozen, job: Job): string | undefined {
+  if (program !== PROGRAM) {
+    return `version ${program} of the program planned it, and this server has ${PROGRAM}: reload the page on that `
+      + 'device to update it, and issue the wall again; the revision is kept'
+  }
   const [stored] = job.walls as [Wall]
   if (!same(designOf(wall), designOf(stored))) return 'its design of the wall is not the one that is saved'
   if (!same(plain(rules), plain(rulesFor(job, stored)))) return 'its house rules are not those of this wall'

@@ -1,6 +1,7 @@
 import { idOfFrozen, rulesFaults, schemaFaults, revisionSchema, wallFaults, type Fault } from '../job'
 import { issuedOf, NOTHING_BUILT, type AsBuilt } from '../log'
 import { planWall } from '../plan'
+import { PROGRAM } from '../program'
 import { textToString } from '../units'
 import type { Frozen } from './frozen'
 import { idsAtIssue } from './issueNames'
@@ -25,7 +26,7 @@ function unlike({ plan, tag }: Frozen, planned: ReturnType<typeof planWall>, bui
 
 /**
  * What speaks against issuing what was frozen: it is not whole, its plan is not that of its wall, or a stop stands
- * against it that nobody has overridden.
+ * against it that nobody has overridden. What another version of the program planned is not planned again.
  *
  * @param previous the revision that it comes after, where there is one
  */
@@ -36,7 +37,8 @@ export function frozenFaults(given: unknown, previous?: Frozen): Fault[] {
   if (idOfFrozen(frozen) !== frozen.id) return [{ path: '$.id', message: 'is not the SHA-256 of its content' }]
   if (frozen.after !== undefined && frozen.after !== previous?.id) return [{ path: '$.after', message: 'is a revision that is not on this server: send that one first' }]
   const wrong = [...rulesFaults(frozen.rules), ...wallFaults(frozen.wall, frozen.catalogue, '$.wall')]
-  if (wrong.length > 0) return wrong
+  // By another version's rules it may be right: it is never planned anew, and a planner decides about it.
+  if (wrong.length > 0 || frozen.program !== PROGRAM) return wrong
   const built = { ...NOTHING_BUILT, ...frozen.built, ...previous && { issued: issuedOf('', storedOf(previous)) } }
   const planned = planWall(frozen.wall, frozen, built)
   const stops = planned.findings.filter(({ severity }) => severity === 'stop')

@@ -5,8 +5,9 @@ import type { InvalidJob, Job, LogEntry } from '../job'
 import { idOfFrozen, validateJob } from '../job'
 import { asBuilt } from '../log'
 import { contextOf, planWall } from '../plan'
+import { textToString } from '../units'
 import {
-  differenceOf, freeze, frozenFaults, isAlike, letterOf, nextRevision, numberOf, revisionsOf, sheetSource, storedOf,
+  astray, differenceOf, freeze, frozenFaults, isAlike, letterOf, nextRevision, numberOf, revisionsOf, sheetSource, storedOf,
   withFrozen, type Frozen,
 } from './index'
 
@@ -86,6 +87,36 @@ describe('what is frozen', () => {
     const built = asBuilt(stopped.log, stopped.walls[0]!)
     const overridden = freeze(stopped.walls[0]!, { ...stopped, rules: {} }, built, planOf(stopped))
     expect([faults(overridden), overridden.built.overrides.map(({ by }) => by)]).toEqual([[], ['Isla Brandt']])
+  })
+})
+
+describe('what an earlier version issued', () => {
+  const earlier = (frozen: Frozen): Frozen => {
+    const former = { ...frozen, program: '0.1.0' }
+    return { ...former, id: idOfFrozen(former) }
+  }
+
+  it('is not planned again: a planner decides about it', () => {
+    const { job, frozen } = issued()
+    const moved = earlier({ ...frozen, plan: { ...frozen.plan, arrays: [] } })
+    expect(frozenFaults(moved)).toEqual([])
+    expect(astray(moved, job)).toContain('version 0.1.0 of the program planned it')
+    expect(astray(frozen, job)).toBeUndefined()
+  })
+
+  it('stays, and one caution lists what the rules of today would refuse of it', () => {
+    const { job, frozen } = issued((job) => { job.walls[0]!.arrays[0]!.screw = 6 })
+    const as = (stored: Frozen, array = job.walls[0]!.arrays[0]!) => {
+      const wall = { ...job.walls[0]!, arrays: [array], revisions: [storedOf(stored)] }
+      const log = [issuedEntry('A', stored.id)]
+      const plan = planWall(wall, contextOf(job), asBuilt(log, wall))
+      return plan.findings.filter(({ code }) => code === 'issued-by-earlier-rules').map(({ message }) => textToString(message, 'metric'))
+    }
+    const [said, ...others] = as(earlier(frozen))
+    expect([others, said]).toEqual([[], expect.stringMatching(/Revision A .* version 0\.1\.0 .* too short for/)])
+    expect(as(frozen)).toEqual([])
+    // A design that was changed since has stops of its own.
+    expect(as(earlier(frozen), { ...job.walls[0]!.arrays[0]!, screw: 7 })).toEqual([])
   })
 })
 
