@@ -89,7 +89,7 @@ describe('wt plan', { timeout: 90_000 }, () => {
     const { status, stdout, stderr } = await wt('plan', jobFile('good.json', exampleJob()))
     expect([status, stderr]).toEqual([0, ''])
     const printed = JSON.parse(stdout)
-    expect(printed).toMatchObject({ format: 'wide-trellis-plan', version: 1, walls: [{ id: 'w1', findings: [], members: [{ centre: 1900, width: 38, sd: 0, kind: 'single', source: 'observed' }, {}, {}, {}, {}, {}] }] })
+    expect(printed).toMatchObject({ format: 'wide-trellis-plan', version: 1, walls: [{ id: 'w1', findings: [{ code: 'loaded-edge-too-near', severity: 'caution' }, { code: 'fastener-much-used' }], members: [{ centre: 1900, width: 38, sd: 0, kind: 'single', source: 'observed' }, {}, {}, {}, {}, {}] }] })
     const [array] = printed.walls[0].arrays
     expect(array).toMatchObject({ id: 'a1', imageGap: { x: 2, y: 2 }, shift: { x: 0, y: 0 } })
     expect(array.positions[0]).toMatchObject({ row: 1, column: 1, mount: { lateralShift: 0, held: true } })

@@ -1,4 +1,5 @@
 export * from './anchor'
+export * from './bending'
 export * from './bits'
 export * from './crowding'
 export * from './distances'

@@ -12,6 +12,41 @@ export const FIX = {
     meaning: 'The fastener is made for another kind of wall.',
     cure: 'Choose a fastener made for this wall.',
   },
+  'hole-not-known': {
+    severity: 'stop', never: true,
+    meaning: 'The bit or the depth of a hole is not known.',
+    cure: 'Enter hole diameter and depth of the fastener in the catalogue.',
+  },
+  'fastener-does-not-pass-slot': {
+    severity: 'stop',
+    meaning: 'A fastener is too thick for a slot of the plate.',
+    cure: 'Use a thinner fastener, or a mount with wider slots.',
+  },
+  'washer-does-not-cover-slot': {
+    severity: 'stop',
+    meaning: 'A washer does not cover its slot on both sides.',
+    cure: 'Use a larger washer or a plate washer.',
+  },
+  'fastener-over-mounts-limit': {
+    severity: 'stop',
+    meaning: 'A fastener is thicker than the mount takes.',
+    cure: 'Use a thinner fastener, or another mount.',
+  },
+  'pattern-does-not-fit': {
+    severity: 'stop',
+    meaning: 'A mount does not take the pattern of its display.',
+    cure: 'Use a mount whose data sheet names this pattern.',
+  },
+  'fit-not-known': {
+    severity: 'caution',
+    meaning: 'The catalogue lacks a figure by which parts are known to fit each other.',
+    cure: 'Enter it in the catalogue, or check it with the parts in hand.',
+  },
+  'slot-drilled': {
+    severity: 'caution',
+    meaning: 'A slot of a plate is drilled by the firm.',
+    cure: 'Drill it as the maker’s instructions say.',
+  },
   'capacity-not-known': {
     severity: 'stop',
     meaning: 'The capacity of the fastener is not known.',
@@ -21,6 +56,50 @@ export const FIX = {
     severity: 'stop',
     meaning: 'The load on a fastener is more than its allowable.',
     cure: 'Use larger or more fasteners, or a mount with rows farther apart.',
+  },
+  'overloaded-by-hand': {
+    severity: 'stop',
+    meaning: 'A hand at the edge of a screen, outwards or sideways, loads a fastener more than its allowable.',
+    cure: 'Fix the plate to two studs or to a board, use a longer fastener, or give the wall its own hand load.',
+  },
+  'hand-load-without-reason': {
+    severity: 'stop',
+    meaning: 'A wall has a smaller hand load than the firm’s, and no reason is given.',
+    cure: 'Enter the reason in Survey.',
+  },
+  'hand-load-within-reach': {
+    severity: 'stop',
+    meaning: 'A wall has no hand load, although a hand reaches its screens.',
+    cure: 'Enter a hand load in Survey.',
+  },
+  'hand-load-reduced': {
+    severity: 'caution',
+    meaning: 'A wall has a smaller hand load than the firm’s, with a reason.',
+  },
+  'wind-basis-not-given': {
+    severity: 'caution',
+    meaning: 'The basis of a wind speed is not given; it is read as a 3 s gust.',
+    cure: 'Enter the basis of the wind in Survey.',
+  },
+  'steel-stud-too-thin': {
+    severity: 'stop',
+    meaning: 'The steel of the studs is too thin for a load-bearing hole.',
+    cure: 'Use blocking, a backing board or structural studs.',
+  },
+  'gauge-not-known': {
+    severity: 'stop',
+    meaning: 'The steel thickness that a toggle was tested in is not known.',
+    cure: 'Enter it in the catalogue, from the maker’s data sheet.',
+  },
+  'steel-thinner-than-tested': {
+    severity: 'stop',
+    meaning: 'The studs are thinner than the steel that a toggle was tested in.',
+    cure: 'Use a fastener that its maker tested in this steel, or blocking.',
+  },
+  'torque-crushes-board': {
+    severity: 'caution',
+    meaning: 'Tightening an anchor crushes a board over a hollow.',
+    cure: 'Use packers or spacer sleeves under each fastener.',
   },
   'fastener-much-used': {
     severity: 'caution',
@@ -38,7 +117,7 @@ export const FIX = {
     cure: 'Use two or more fasteners.',
   },
   'loaded-edge-too-near': {
-    severity: 'stop',
+    severity: ['stop', 'caution'],
     meaning: 'A load across the grain pushes towards an edge that is too close.',
     cure: 'Fix the plate to two studs, to blocking or to a board.',
   },
@@ -178,7 +257,7 @@ export const FIX = {
     cure: 'Buy one of the length shown.',
   },
   'player-mass-not-known': {
-    severity: 'caution',
+    severity: 'stop',
     meaning: 'The mass of the player behind a display is not known.',
     cure: 'Enter it in Mount, under Depth.',
   },

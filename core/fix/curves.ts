@@ -1,13 +1,15 @@
 import { breakout, fastenerKindOf, penetration } from '../fastening'
 import { coveringOf, type Fastener, type Mount, type Rules, type Wall } from '../job'
 import type { Position, Strip } from '../mount'
-import { plateLoads, type Hung } from './cases'
+import { plateLoads, type Hung, type PlateLoad } from './cases'
 import { groupLoads } from './group'
 import { heldBy } from './judge'
 import { strengthOf, type Bearer } from './strength'
 
 /** What a curve is drawn with, from one end to the other. */
 const STEPS = 24
+/** A case that a wall without a hand load does not have. */
+const NO_LOAD: PlateLoad = { case: 'stowed-hand', pulls: [], out: 0 }
 
 /**
  * Greatest tension on any fastener of a plate, N, with the mount drawn out so that `out` mm are behind the display: by
@@ -27,7 +29,8 @@ export function pullCurve(hung: Hung, position: Position, strips: Strip[] = []):
   const at = (depth: number): PullPoint => {
     const drawn: Mount = { ...mount, depth: { stowed: depth, service: depth } }
     const tension = (name: string) => {
-      const loads = groupLoads(plateLoads({ ...hung, mount: drawn, wall: {} }).find(one => one.case === name)!, places, held)
+      const loads = groupLoads(plateLoads({ ...hung, mount: drawn, wall: { ...hung.wall.handForce !== undefined && { handForce: hung.wall.handForce } } })
+        .find(one => one.case === name) ?? NO_LOAD, places, held)
       return typeof loads === 'string' ? Number.NaN : Math.max(...loads.map(({ tension }) => tension))
     }
     return { out: depth + standOff, own: tension('stowed'), hand: tension('stowed-hand') }

@@ -8,10 +8,12 @@ import type { LoadCase } from './cases'
 import { chooseScrew } from './displayScrew'
 import { driveOf } from './drive'
 import {
-  carriedFindings, loadedEdgeFindings, loadFindings, screwFindings, unheldFindings, useFindings,
+  carriedFindings, handFindings, loadedEdgeFindings, loadFindings, screwFindings, unheldFindings, useFindings,
+  windFindings,
 } from './findings'
 import { bearerOf, judgePositions, type Judged, type Judging, type Judgement } from './judge'
 import type { Fixing, FixingCase } from './fixing'
+import { partFindings } from './parts'
 import { railUse } from './rail'
 import { seatFindings } from './seat'
 import { strengthOf, type Bearer } from './strength'
@@ -25,6 +27,8 @@ export * from './group'
 export * from './rail'
 export * from './strength'
 export * from './surroundings'
+export * from './testPull'
+export * from './wind'
 export { bearerOf }
 export type { Fixing, FixingCase } from './fixing'
 export type { Drive } from './drive'
@@ -100,7 +104,7 @@ export function fix(array: ScreenArray, positions: Position[], wall: Wall, conte
   const carrier: Carrier | undefined = isFramed(wall) ? array.carrier : undefined
   const judging: Judging = {
     array, wall, fastener, rules: context.rules, carrier, strips, members, around: surroundingsIn(wall, everyHole),
-    bearer: mount => carrier ? carrierBearer(carrier) : bearerOf(mount),
+    bearer: mount => carrier ? carrierBearer(carrier) : bearerOf(mount, array),
   }
   const { judgements, unheld } = judgePositions(pairs, judging)
   const fixings = pairs.map(pair => fixPair(array, wall, fastener, pair, judgements, judging, context))
@@ -109,9 +113,12 @@ export function fix(array: ScreenArray, positions: Position[], wall: Wall, conte
     loads: new Map(judgements.map(({ position, cases }) => [position.id, cases.map(({ case: name, hole, load, shear, utilisation }): PlateUse => ({ case: name, fastener: hole, shear, tension: load.tension, ...utilisation !== undefined && { utilisation } }))])),
     findings: [
       ...unheldFindings(array, unheld),
+      ...handFindings(array, positions, wall, context.rules),
+      ...windFindings(array, wall),
       ...loadFindings(array, pairs.map(({ mount }) => mount), wall.structure.kind),
+      ...partFindings(judging, pairs),
       ...fastener ? seatFindings(judging, fastener, positions, pairs.map(({ mount }) => mount)) : [],
-      ...loadedEdgeFindings(array, judgements, fastener),
+      ...loadedEdgeFindings(array, judgements),
       ...fixings.flatMap((fixing, n) => [
         ...fastener ? useFindings(array, fixing, fastener, pairs[n]!.mount, whyUnknown(fastener, wall, judging, pairs[n]!.mount, context.rules, pairs[n]!.positions)) : [],
         ...carriedFindings(array, fixing, carrier, judgements.filter(({ position }) => pairs[n]!.positions.includes(position)).flatMap(({ bolts }) => bolts)),

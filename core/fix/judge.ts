@@ -25,7 +25,12 @@ export interface Judged {
 }
 
 /** What the load cases do to one screen whose plate is held; its bolts where it stands on a rail or a board. */
-export interface Judgement { position: Position, cases: Judged[], bolts: BoltLoad[], loadedEdges: LoadedEdge[] }
+export interface Judgement {
+  position: Position
+  cases: Judged[]
+  bolts: BoltLoad[]
+  loadedEdges: LoadedEdge[]
+}
 
 /** Everything that fasteners of an array are judged by. */
 export interface Judging {
@@ -41,10 +46,20 @@ export interface Judging {
   members: Member[]
 }
 
-interface Pair { display: Display, mount: Mount, positions: Position[] }
+interface Pair {
+  display: Display
+  mount: Mount
+  positions: Position[]
+}
 
 /** What a plate's fastener bears against, where it is fixed to the wall itself. */
-export const bearerOf = ({ plate }: Mount): Bearer => ({ kind: 'plate', thickness: plate.thickness, ...plate.bearingStrength !== undefined && { strength: plate.bearingStrength } })
+export const bearerOf = ({ plate, rigid }: Mount, { packers }: Pick<ScreenArray, 'packers'> = {}): Bearer => ({
+  kind: 'plate',
+  thickness: plate.thickness,
+  ...(plate.bearingStrength !== undefined && { strength: plate.bearingStrength }),
+  ...(rigid && { rigid }),
+  ...(packers && { packed: true }),
+})
 
 const nameOf = ({ row, column }: Position, hole: Hole) => `R${row} C${column} ${hole.row} ${hole.rank}`
 
@@ -54,19 +69,39 @@ export function heldBy({ outer, plate }: Position, strips: Strip[]): Held {
   // A plate on rails has nothing behind its foot: it turns about the lowest rail.
   const rails = strips.filter(({ of }) => of !== 'board').map(({ rect }) => rect.y)
   const foot = rails.length > 0 ? Math.min(...rails) : rect.y
-  return { centre: { x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 }, foot, top: rect.y + rect.height, left: rect.x, right: rect.x + rect.width }
+  return {
+    centre: { x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 },
+    foot,
+    top: rect.y + rect.height,
+    left: rect.x,
+    right: rect.x + rect.width,
+  }
 }
 
 /** The fastener of a group that bears a case worst, by its index. */
-interface Worst { case: LoadCase, index: number, load: FastenerLoad, shear: number, angle: number, utilisation?: number }
+interface Worst {
+  case: LoadCase
+  index: number
+  load: FastenerLoad
+  shear: number
+  angle: number
+  utilisation?: number
+}
 
 /** A case's load on every fastener of a group. */
-interface Loaded { load: PlateLoad, each: FastenerLoad[] }
+interface Loaded {
+  load: PlateLoad
+  each: FastenerLoad[]
+}
 
 /** Screens alike in their plate, their holes about it and their display have the same loads. */
 function likeness({ outer, plate }: Position, places: { x: number, y: number }[]): string {
   const tell = (mm: number) => Math.round(mm * 1e4)
-  return [tell(outer.x - plate!.centre.x), tell(outer.y - plate!.centre.y), ...places.flatMap(({ x, y }) => [tell(x - plate!.centre.x), tell(y - plate!.centre.y)])].join()
+  return [
+    tell(outer.x - plate!.centre.x),
+    tell(outer.y - plate!.centre.y),
+    ...places.flatMap(({ x, y }) => [tell(x - plate!.centre.x), tell(y - plate!.centre.y)]),
+  ].join()
 }
 
 /** Every case on every fastener of a plate, or why they cannot hold it at all. */
@@ -88,7 +123,11 @@ function worstOf(name: LoadCase, each: FastenerLoad[], strengthAt: (index: numbe
     const utilisation = strengthAt(index)?.use(load.tension, shear, angle)
     // Far below any utilisation, so that one that is known goes before one that is not.
     const rank = utilisation ?? Math.hypot(load.tension, shear) * 1e-9
-    if (rank > most) [worst, most] = [{ case: name, index, load, shear, angle, ...utilisation !== undefined && { utilisation } }, rank]
+    if (rank > most)
+      [worst, most] = [
+        { case: name, index, load, shear, angle, ...(utilisation !== undefined && { utilisation }) },
+        rank,
+      ]
   })
   return worst!
 }
@@ -105,26 +144,62 @@ function worstByCase<T extends { case: LoadCase, utilisation?: number }>(judged:
   return [...byCase.values()].sort((a, b) => useOf(b) - useOf(a))
 }
 
-const allowableAt = (strength: Strength | undefined, angle: number) => strength ? { allowable: { ...strength.figures(angle), together: strength.together } } : {}
+const allowableAt = (strength: Strength | undefined, { angle, load }: Pick<Worst, 'angle' | 'load'>) =>
+  strength ? { allowable: { ...strength.figures(angle, load.tension), together: strength.together } } : {}
 
 /** A worst fastener as it is shown of a screen. */
-const toldOf = ({ case: name, load, shear, utilisation }: Worst, position: Position, hole: Hole, figures: Judged['figures']): Judged =>
-  ({ case: name, hole: hole.id, told: nameOf(position, hole), load, shear, ...utilisation !== undefined && { utilisation }, figures })
+const toldOf = (
+  { case: name, load, shear, utilisation }: Worst,
+  position: Position,
+  hole: Hole,
+  figures: Judged['figures'],
+): Judged => ({
+  case: name,
+  hole: hole.id,
+  told: nameOf(position, hole),
+  load,
+  shear,
+  ...(utilisation !== undefined && { utilisation }),
+  figures,
+})
 
 /** A screen with what every case does to the fasteners of its plate. */
-interface LoadedPlate { position: Position, held: Held, places: Hole[], loaded: Loaded[], key: string, mount: Mount }
+interface LoadedPlate {
+  position: Position
+  held: Held
+  places: Hole[]
+  loaded: Loaded[]
+  key: string
+  mount: Mount
+}
 
 /** The loads of every screen whose plate is held, and those plates that their fasteners cannot hold at all. */
-function loadPlates(pairs: Pair[], { array, wall, carrier, strips }: Judging): { plates: LoadedPlate[], unheld: { position: Position, why: Unheld }[] } {
+function loadPlates(
+  pairs: Pair[],
+  { array, wall, rules, carrier, strips }: Judging,
+): { plates: LoadedPlate[], unheld: { position: Position, why: Unheld }[] } {
   const unheld: { position: Position, why: Unheld }[] = []
   const plates: LoadedPlate[] = []
   for (const { display, mount, positions } of pairs) {
-    const casesOf = memoize((orientation: Position['orientation']) => plateLoads({ display, mount, orientation, wall, standOff: carrier?.thickness ?? 0, ...array.behind && { behind: array.behind } }))
+    const casesOf = memoize((orientation: Position['orientation']) =>
+      plateLoads({
+        display,
+        mount,
+        orientation,
+        wall,
+        rules,
+        standOff: carrier?.thickness ?? 0,
+        ...(array.behind && { behind: array.behind }),
+      }),
+    )
     const alike = new Map<string, Loaded[] | Unheld>()
     for (const position of positions) {
       const places = (carrier ? position.bolts : position.holes) ?? []
       if (!position.plate?.held || places.length === 0) continue
-      const held = heldBy(position, strips.filter(({ row }) => row === position.row))
+      const held = heldBy(
+        position,
+        strips.filter(({ row }) => row === position.row),
+      )
       const key = `${display.id} ${mount.id} ${position.orientation} ${likeness(position, places)}`
       if (!alike.has(key)) alike.set(key, loadsOn(casesOf(position.orientation), places, held))
       const loaded = alike.get(key)!
@@ -147,13 +222,21 @@ function judgeOwn(plates: LoadedPlate[], { wall, fastener, rules, around, bearer
   const alike = new Map<string, Worst[]>()
   return plates.map(({ position, held, places, loaded, key, mount }): Judgement => {
     const anchored = memoize((index: number) => strengthIn(mount, false, around(places[index]!)))
-    const strengthAt = (name: LoadCase) => (index: number) => framed ? inFraming(mount)(name === 'wind') : anchored(index)
+    const strengthAt = (name: LoadCase) => (index: number) =>
+      framed ? inFraming(mount)(name === 'wind') : anchored(index)
     const judge = () => loaded.map(({ load, each }) => worstOf(load.case, each, strengthAt(load.case)))
-    const worst = framed ? alike.get(key) ?? alike.set(key, judge()).get(key)! : judge()
-    const cases = worst.map((one, n) => toldOf(one, position, places[one.index]!, () => ({
-      ...groupFigures(loaded[n]!.load, places, held, one.index), ...allowableAt(strengthAt(one.case)(one.index), one.angle),
-    })))
-    const edges = framed ? loaded.flatMap(({ load, each }) => loadedEdges(load.case, each, places, fastener, members, inFraming(mount)(load.case === 'wind'))) : []
+    const worst = framed ? (alike.get(key) ?? alike.set(key, judge()).get(key)!) : judge()
+    const cases = worst.map((one, n) =>
+      toldOf(one, position, places[one.index]!, () => ({
+        ...groupFigures(loaded[n]!.load, places, held, one.index),
+        ...allowableAt(strengthAt(one.case)(one.index), one),
+      })),
+    )
+    const edges = framed
+      ? loaded.flatMap(({ load, each }) =>
+          loadedEdges(load.case, each, places, fastener, members, inFraming(mount)(load.case === 'wind')),
+        )
+      : []
     return { position, cases: worstByCase(cases), bolts: [], loadedEdges: edges }
   })
 }
@@ -164,30 +247,47 @@ function judgeOwn(plates: LoadedPlate[], { wall, fastener, rules, around, bearer
  */
 function judgeCarried(plates: LoadedPlate[], { wall, fastener, rules, carrier, strips, bearer }: Judging): Judgement[] {
   const rows = new Map<number, LoadedPlate[]>()
-  for (const plate of plates) rows.set(plate.position.row, [...rows.get(plate.position.row) ?? [], plate])
+  for (const plate of plates) rows.set(plate.position.row, [...(rows.get(plate.position.row) ?? []), plate])
   const strengths = memoize((wind: boolean) => {
     const known = fastener && strengthOf(fastener, wall, bearer(plates[0]!.mount), rules, wind)
     return known?.known ? known.strength : undefined
   })
-  const boltsOf = ({ places, loaded }: LoadedPlate, n: number) => places.map(({ x, y, row }, index): BoltLoad => ({ x, y, row, ...loaded[n]!.each[index]! }))
+  const boltsOf = ({ places, loaded }: LoadedPlate, n: number) =>
+    places.map(({ x, y, row }, index): BoltLoad => ({ x, y, row, ...loaded[n]!.each[index]! }))
   return [...rows].flatMap(([number, row]) => {
     const holes = row.flatMap(({ position }) => (position.holes ?? []).map(hole => ({ position, hole })))
-    const at = (member: number, y: number) => holes.find(({ hole }) => hole.member === member && Math.abs(hole.y - y) < 1e-6)
+    const at = (member: number, y: number) =>
+      holes.find(({ hole }) => hole.member === member && Math.abs(hole.y - y) < 1e-6)
     const judged = row[0]!.loaded.flatMap(({ load: { case: name } }, n): Judged[] => {
-      const bolts = row.flatMap(plate => plate.loaded[n] ? boltsOf(plate, n) : [])
-      const fasteners = strips.filter(strip => strip.row === number).flatMap(strip => supportLoads(strip, carrier!, bolts)
-        .flatMap((load, k) => {
-          const found = at(strip.supports[Math.floor(k / strip.heights.length)]!.member, strip.heights[k % strip.heights.length]!)
-          return found ? [{ load, found }] : []
-        }))
+      const bolts = row.flatMap(plate => (plate.loaded[n] ? boltsOf(plate, n) : []))
+      const fasteners = strips
+        .filter(strip => strip.row === number)
+        .flatMap(strip =>
+          supportLoads(strip, carrier!, bolts).flatMap((load, k) => {
+            const found = at(
+              strip.supports[Math.floor(k / strip.heights.length)]!.member,
+              strip.heights[k % strip.heights.length]!,
+            )
+            return found ? [{ load, found }] : []
+          }),
+        )
       if (fasteners.length === 0) return []
       const strength = strengths(name === 'wind')
-      const worst = worstOf(name, fasteners.map(({ load }) => load), () => strength)
+      const worst = worstOf(
+        name,
+        fasteners.map(({ load }) => load),
+        () => strength,
+      )
       const { position, hole } = fasteners[worst.index]!.found
-      return [toldOf(worst, position, hole, () => ({ ...carriedFigures(worst.load), ...allowableAt(strength, worst.angle) }))]
+      return [toldOf(worst, position, hole, () => ({ ...carriedFigures(worst.load), ...allowableAt(strength, worst) }))]
     })
     const cases = worstByCase(judged)
-    return row.map((plate): Judgement => ({ position: plate.position, cases, bolts: plate.loaded.flatMap((_, n) => boltsOf(plate, n)), loadedEdges: [] }))
+    return row.map((plate): Judgement => ({
+      position: plate.position,
+      cases,
+      bolts: plate.loaded.flatMap((_, n) => boltsOf(plate, n)),
+      loadedEdges: [],
+    }))
   })
 }
 
@@ -195,7 +295,10 @@ function judgeCarried(plates: LoadedPlate[], { wall, fastener, rules, carrier, s
  * Judges the fasteners of every screen whose plate is held; and tells of plates that their fasteners cannot hold at
  * all.
  */
-export function judgePositions(pairs: Pair[], judging: Judging): { judgements: Judgement[], unheld: { position: Position, why: Unheld }[] } {
+export function judgePositions(
+  pairs: Pair[],
+  judging: Judging,
+): { judgements: Judgement[], unheld: { position: Position, why: Unheld }[] } {
   const { plates, unheld } = loadPlates(pairs, judging)
   return { judgements: judging.carrier ? judgeCarried(plates, judging) : judgeOwn(plates, judging), unheld }
 }

@@ -1,6 +1,6 @@
 import type { FindingCode } from '../findings'
 import {
-  baseThickness, breakout, fastenerKindOf, isWoodScrew, penetration, reachThroughSteel, thinnestBase, threadInWood,
+  baseThickness, breakout, fastenerKindOf, isWoodScrew, penetration, thinnestBase, threadInWood,
   WOOD_DIAMETERS,
 } from '../fastening'
 import type { Finding } from '../finding'
@@ -8,7 +8,9 @@ import { choiceName, coveringOf, type Fastener, type Mount, type Wall } from '..
 import type { Position } from '../mount'
 import { quantity, words } from '../units'
 import type { Judging } from './judge'
+import { steelFindings } from './sheet'
 import type { Bearer } from './strength'
+import { isInWind } from './wind'
 
 /**
  * From strength to allowable: strength reduction of anchors that concrete governs, over a mean load factor (ACI 318
@@ -18,7 +20,7 @@ const ALLOWED_OF_STRENGTH = 0.65 / 1.6
 /** Finishes that last outdoors or in the wet. */
 const LASTING = ['stainless', 'galvanised', 'coated']
 
-type About = Pick<Finding, 'stage' | 'subject'>
+export type About = Pick<Finding, 'stage' | 'subject'>
 
 /** Everything in front of the base that an anchor must reach through, mm: covering, plate, washer and nut. */
 export function overOf({ head = 0 }: Fastener, wall: Pick<Wall, 'covering'>, bearer: Bearer | undefined): number {
@@ -27,11 +29,12 @@ export function overOf({ head = 0 }: Fastener, wall: Pick<Wall, 'covering'>, bea
 
 /** Whether a fastener lasts where the wall is outside or wet. */
 function finishFindings(about: About, name: string, { finish }: Fastener, wall: Wall): Finding[] {
-  if (!wall.windSpeed && !wall.wet) return []
+  const outside = isInWind(wall)
+  if (!outside && !wall.wet) return []
   if (finish && LASTING.includes(finish)) return []
   return [finish === undefined
-    ? { ...about, severity: 'stop', code: 'finish-not-known' as const, message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}, and the finish of ${name} is not known.`, remedy: words`Enter the finish in the catalogue; stainless, galvanised or coated fasteners are suitable here.` }
-    : { ...about, severity: 'stop', code: 'fastener-corrodes' as const, message: words`This wall is ${wall.windSpeed ? 'outside' : 'wet'}, and ${name} is ${finish}: it corrodes here.`, remedy: words`Use a stainless, galvanised or coated fastener.` }]
+    ? { ...about, severity: 'stop', code: 'finish-not-known' as const, message: words`This wall is ${outside ? 'outside' : 'wet'}, and the finish of ${name} is not known.`, remedy: words`Enter the finish in the catalogue; stainless, galvanised or coated fasteners are suitable here.` }
+    : { ...about, severity: 'stop', code: 'fastener-corrodes' as const, message: words`This wall is ${outside ? 'outside' : 'wet'}, and ${name} is ${finish}: it corrodes here.`, remedy: words`Use a stainless, galvanised or coated fastener.` }]
 }
 
 /** Whether a screw reaches far enough into the wood, and not through it. */
@@ -49,17 +52,6 @@ function woodFindings(about: About, name: string, screw: Fastener, wall: Wall, b
   return inWood < least - 1e-9
     ? [{ ...stop, code: 'penetration-too-small' as const, message: words`${name} has ${inWood} ${of === 'thread' ? 'of thread ' : ''}in the wood, tip excluded; the minimum is ${least}, ${rule}.`, remedy: words`Use a longer screw.` }]
     : []
-}
-
-/** Whether a screw reaches the steel and comes through it. */
-function steelFindings(about: About, name: string, screw: Fastener, wall: Wall, bearer: Bearer | undefined): Finding[] {
-  const { gauge } = wall.structure
-  if (!fastenerKindOf(screw).cutsSteel || gauge === undefined) return []
-  const behind = screw.length - coveringOf(wall) - (bearer?.thickness ?? 0)
-  const least = reachThroughSteel(screw, gauge)
-  return behind >= least - 1e-9
-    ? []
-    : [{ ...about, severity: 'stop', code: behind <= 0 ? 'screw-does-not-reach-steel' : 'screw-not-through-steel', message: behind <= 0 ? words`${name} stops ${-behind} short of the steel.` : words`${name} goes ${behind} past the face of the steel; it requires ${least} for the steel, three threads beyond it and the drill point.`, remedy: words`Use a screw at least ${least - behind} longer.` }]
 }
 
 /** Whether an anchor is long enough, and its base thick enough and known. */

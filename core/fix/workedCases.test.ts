@@ -1,13 +1,14 @@
 import { readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
 import { d46, m1 } from '../../tests/fixtures/job'
-import type { Fastener, Wall } from '../job'
+import type { Exposure, Fastener, Mount, Wall, WindBasis } from '../job'
 import { zonesOf } from '../mount/zones'
 import { bitName } from '../units'
 import {
-  anchorUse, breakout, crowdingOf, groupLoads, lateralStrength, neighbourShare, pilotOf, plateLoads, pullOut,
-  reachThroughSteel, screwRange, screwUse, shareLeft, shearOf, sheetShear, thinnestBase, threadInWood, withdrawal,
-  type PlateLoad, type Surroundings,
+  anchorUse, bentShear, breakout, crowdingOf, groupLoads, lateralStrength, neighbourShare, pilotOf, plateLoads,
+  pressureOf, pullOut, reachThroughSteel, screwRange, screwUse, shareLeft, shearOf, sheetShear, thinnestBase,
+  threadInWood, withdrawal,
+  type FastenerLoad, type PlateLoad, type Surroundings,
 } from './index'
 
 /** The published table: what is worked, its figures by name, and the result with as many decimals as it is shown. */
@@ -46,6 +47,28 @@ function crowded({ least, critical, atLeast }: Given, around: Surroundings) {
 }
 const beside = (distance: number, ...sides: ('left' | 'right' | 'above' | 'below')[]): Surroundings => ({ edges: [], neighbours: sides.map(side => ({ side, distance })) })
 
+/** What a hand does at the worst point of a case, in every way that it can pull there. */
+function byHand(suffix: 'edge' | 'out' | 'side', given: Given, at: string, kind: Mount['kind'] = 'pull-out') {
+  const { mass, hand, arm, face, wide, high, swing = 0 } = given
+  const stowed = face! - 68
+  const centreOfGravity = { x: 0, y: 0, z: arm! - stowed }
+  const display = { ...d46, mass: 0, width: wide!, height: high!, depth: 68, centreOfGravity }
+  const depth = swing > 0 ? { stowed, service: swing } : { stowed: 10, service: stowed }
+  const mount = { ...m1, kind, mass: mass!, depth }
+  const named = `${swing > 0 ? 'swung' : 'service'}-hand-${suffix}`
+  return plateLoads({ display, mount, wall: { handForce: hand! } })
+    .filter(({ case: name }) => name === named).flatMap(load => loadsOn(load, given, at))
+}
+const tensions = (loads: FastenerLoad[]) => loads.map(({ tension }) => tension)
+const shears = (loads: FastenerLoad[]) => loads.map(load => shearOf(load).shear)
+const bent = ({ d, fy, fu, standoff, plate, rigid, T = 0 }: Given) => bentShear(
+  { ...anchor, diameter: d!, steel: { yield: fy!, ultimate: fu! } },
+  { standOff: standoff!, plate: plate!, rigid: rigid === 1 }, T,
+)
+const pressed = ({ speed, height }: Given, { basis, exposure }: Record<string, string>) => pressureOf({ wind: {
+  speed: speed!, basis: basis as WindBasis, ...height && { height }, ...exposure && { exposure: exposure as Exposure },
+} })!.value
+
 const WORKED: Record<string, (given: Given, text: Record<string, string>) => number> = {
   'lag withdrawal': withdrawn('lag-screw'),
   'wood screw withdrawal': withdrawn('wood-screw'),
@@ -60,6 +83,13 @@ const WORKED: Record<string, (given: Given, text: Record<string, string>) => num
     const winds = plateLoads({ display, mount: { ...m1, mass: 0, depth: { stowed: given.arm!, service: given.arm! } }, wall: { windSpeed: given.speed } }).filter(one => one.case === 'wind')
     return most(winds.flatMap(wind => loadsOn(wind, given, at!).map(({ tension }) => tension)))
   },
+  'hand at an edge, shear': (given, { at }) => most(shears(byHand('edge', given, at!))),
+  'hand outwards, tension': (given, { at }) => most(tensions(byHand('out', given, at!))),
+  'hand sideways, tension': (given, { at }) => most(tensions(byHand('side', given, at!))),
+  'hand sideways, shear': (given, { at }) => most(shears(byHand('side', given, at!))),
+  'hand outwards on an arm, tension': (given, { at }) => most(tensions(byHand('out', given, at!, 'arm'))),
+  'anchor bent over a stand-off': bent,
+  'wind pressure': pressed,
   'sheet pull-out': ({ t, d, Fu }) => pullOut({ diameter: d! }, { gauge: t, steelStrength: Fu }).value,
   'sheet shear': ({ t, d, Fu }) => sheetShear({ diameter: d! }, { gauge: t, steelStrength: Fu }).value,
   'reach through steel': ({ t, d, pitch, tip }) => reachThroughSteel({ diameter: d!, pitch, tip }, t!),
@@ -79,7 +109,7 @@ const WORKED: Record<string, (given: Given, text: Record<string, string>) => num
 
 it('the table has every kind of case, and enough of them', () => {
   expect(new Set(cases.map(({ what }) => what))).toEqual(new Set(Object.keys(WORKED)))
-  expect(cases.length).toBeGreaterThanOrEqual(66)
+  expect(cases.length).toBeGreaterThanOrEqual(100)
 })
 
 it.each(cases)('case $no: $what, $figures', ({ what, shown, given }) => {

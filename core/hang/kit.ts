@@ -1,5 +1,5 @@
 import { chooseScrew } from '../fix'
-import type { Catalogue, Wall } from '../job'
+import { coveringOf, type Catalogue, type Wall } from '../job'
 import { stepName } from '../log'
 import { mountModels, type ArrayPlan, type Position } from '../mount'
 import { bitName, quantity, words, type Text, type UnitSystem } from '../units'
@@ -80,8 +80,19 @@ function fasteners(of: KitOf): KitItem[] {
       }
     }),
     ...bolts.length > 0 ? [{ id: 'bolts', group: 'fasteners' as const, name: words`Bolts from the rail or board maker, with washers and nuts`, count: bolts.length, spare: spareOf(bolts.length), why: words`Plates to rails or board.` }] : [],
+    ...packers(of, placed),
     ...screws(of, placed),
   ]
+}
+
+/** Packers or spacer sleeves under each fastener, as thick as what lies before the base. */
+function packers({ wall }: KitOf, placed: Placed[]): KitItem[] {
+  const packed = placed.filter(({ array }) => array.packers)
+  const count = packed.reduce((sum, { position: { holes = [] } }) => sum + holes.length, 0)
+  if (count === 0) return []
+  const name = words`Packers or spacer sleeves, ${coveringOf(wall)} long`
+  const why = words`One around each fastener, so that the plate bears on the base.`
+  return [{ id: 'packers', group: 'fasteners', name, count, spare: spareOf(count), why }]
 }
 
 /** Screws into the displays, with what goes under them. */

@@ -1,8 +1,9 @@
+import { CASE_NAMES, testPull } from '../fix'
 import { mountModels, type ArrayPlan } from '../mount'
-import { namesOn, type Catalogue, type Rules, type Wall } from '../job'
+import { namesOn, type Catalogue, type Mount, type Rules, type Wall } from '../job'
 import { stepName, type AsBuilt, type MadeHole, type RunStepKind } from '../log'
 import type { Subject } from '../subject'
-import { beside, words, type Text } from '../units'
+import { beside, quantity, words, type Text } from '../units'
 import type { Wiring } from '../wire'
 import type { HangingOrder, ScreenStep } from './order'
 import { presetsOf, type Presets } from './preset'
@@ -127,6 +128,14 @@ function presetStep(plan: ArrayPlan, { rows, apart, short }: Presets): RunStep[]
   }]
 }
 
+/** The test pull of a plate: a force that is read off a scale, never anybody's weight. */
+function pullTexts({ positions }: ArrayPlan, mount: Mount | undefined): Text[] {
+  const pull = mount && testPull(positions.flatMap(({ loads = [] }) => loads), mount)
+  if (!pull) return []
+  const force = words`${quantity(Math.round(pull.force), 'N')} and no more (${CASE_NAMES[pull.case]})`
+  return [words`Pull straight out at a top fastener of each plate with a spring scale, to ${force}: nothing must move.`]
+}
+
 function plateSteps({ wall, arrays, catalogue, rules }: RunOf): RunStep[] {
   return arrays.filter(({ positions }) => positions.some(({ plate }) => plate)).flatMap((plan): RunStep[] => {
     const array = wall.arrays.find(({ id }) => id === plan.id)
@@ -135,7 +144,7 @@ function plateSteps({ wall, arrays, catalogue, rules }: RunOf): RunStep[] {
     const setBefore = mount && mountKindOf(mount).setBefore
     return [
       { ...stepAs('plates', plan.id), title: words`Fit the plates of ${plan.name}`, why: words`After all holes of the row, so that no plate covers a hole still to be drilled.`, does: [...strips > 0 ? [words`Fit ${String(strips)} rails or boards first, tightened at every stud.`] : [], words`Start the top row of each plate by hand, level the plate, then start the row below. Tighten all in a diagonal pattern.`, ...setBefore ? [words`Set ${setBefore} now, for the mass it will carry: it cannot be reached with a screen on it.`] : []] },
-      { ...stepAs('level', plan.id), title: words`Check the plates of ${plan.name}`, why: words`Before lifting: moving a plate takes a minute now, and an hour once screens hang.`, does: [words`Check that every plate is level with its centre on its mark, and that the tops of each row are in line.`, words`Pull on each plate with your weight: plate and bracket must not move.`] },
+      { ...stepAs('level', plan.id), title: words`Check the plates of ${plan.name}`, why: words`Before lifting: moving a plate takes a minute now, and an hour once screens hang.`, does: [words`Check that every plate is level with its centre on its mark, and that the tops of each row are in line.`, ...pullTexts(plan, mount)] },
       ...array ? presetStep(plan, presetsOf(array, plan, catalogue, rules)) : [],
     ]
   })

@@ -33,6 +33,7 @@ export const displaySchema = group({
     width: must(size('Mounting pattern width', 'Back')), height: must(size('Mounting pattern height', 'Back')),
     offset: group(point(length, ['Pattern right of case centre', 'Pattern above case centre'], 'Back')),
     thread: size('Thread size (M)', 'Back'), insertDepth: size('Insert depth', 'Back'), recess: extent('Pattern recess depth', 'Back'),
+    spacerIn: oneOf(['recess', 'across'], 'A spacer sits in the recess or across it', 'Back'),
   }, 'Mounting pattern'),
   power: maybe({ typical: must(notLess('W', 'Typical power', 'Power')), max: must(notLess('W', 'Max power', 'Power')), factor: amount('', 1, 'Power factor', 'Power'), delay: notLess('s', 'Start-up delay', 'Power') }),
   sizeTolerance: extent('Size tolerance (±)', 'Case'), handling: oneOf(['upright', 'face-down'], 'Handling', 'Case'),

@@ -8,7 +8,7 @@ export const BASES = ['wood-stud', 'steel-stud', 'block', 'concrete'] as const
 export type Base = typeof BASES[number]
 export const FINISHES = ['plain', 'zinc', 'coated', 'galvanised', 'stainless'] as const
 
-const [SIZE, MAKER] = ['Dimensions and material', 'Maker’s data']
+const [SIZE, MAKER, HOLE] = ['Dimensions and material', 'Maker’s data', 'Hole and washer']
 const newtons = (label: string) => figure('N', label, MAKER).moreThan(0, ({ value }: { value: unknown }) => `must be more than 0 N, not ${String(value)}`).max(1e6, 'is more than any fastener can carry')
 const share = (label: string) => amount('', 1, label, MAKER)
 
@@ -25,6 +25,17 @@ export const fastenerSchema = group({
   criticalEdge: size('Critical edge distance', MAKER), criticalSpacing: size('Critical spacing', MAKER), minSpacing: size('Minimum spacing', MAKER),
   edgeFactor: share('Load factor at minimum edge distance'), spacingFactor: share('Load factor at minimum spacing'), shearEdgeFactor: share('Shear load factor at minimum edge distance'), shearSpacingFactor: share('Shear load factor at minimum spacing'),
   torque: amount('N·m', 1_000, 'Tightening torque', MAKER),
+  steel: maybe({
+    yield: must(amount('MPa', 2_000, 'Yield strength of its steel', MAKER)),
+    ultimate: must(amount('MPa', 2_500, 'Ultimate strength of its steel', MAKER)),
+  }),
+  bending: amount('N·m', 1e4, 'Allowable bending moment', MAKER),
+  gauge: size('Steel thickness it was tested in', MAKER),
+  hole: maybe({
+    diameter: must(size('Hole diameter', HOLE)),
+    depth: must(size('Hole depth in the base (of a toggle: from the face)', HOLE)),
+  }),
+  washer: size('Washer outer diameter', HOLE),
   finish: oneOf(FINISHES, 'Finish', 'Finish and packing'), pack: count(10_000, 'Pieces per pack', 'Finish and packing'),
   ...modelNotes,
 })

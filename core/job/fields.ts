@@ -10,11 +10,19 @@ import { isMoment, WRITTEN_MOMENT } from './moment'
 setLocale({ mixed: { notNull: 'is null; leave out what is not known' } })
 
 /** How a field is typed and shown. */
-export type FieldKind = 'flag' | 'length' | 'figure' | 'count' | 'text' | 'choice' | 'choices' | 'names' | 'lengths' | 'slots' | 'uses'
+export type FieldKind = 'flag' | 'length' | 'figure' | 'count' | 'text' | 'choice' | 'choices' | 'names' | 'lengths' | 'slots' | 'uses' | 'patterns'
 
 declare module 'yup' {
   /** What is known of a field beside its rules. */
-  interface CustomSchemaMetadata { kind?: FieldKind, label?: string, section?: string, unit?: string, choices?: readonly string[] }
+  interface CustomSchemaMetadata {
+    kind?: FieldKind
+    label?: string
+    section?: string
+    unit?: string
+    choices?: readonly string[]
+    /** What a value of more than one shape is in JSON Schema. */
+    json?: Record<string, unknown>
+  }
 }
 
 type Written = { value: unknown }

@@ -38,6 +38,7 @@ function schemaOf(description: SchemaFieldDescription): JsonSchema {
   // What is checked by its kind: the entries of the log.
   if (description.type === 'lazy') return { oneOf: Object.values(ENTRY_SCHEMAS).map(schema => schemaOf(schema.describe())) }
   const { type, tests, oneOf, meta } = description as SchemaDescription
+  if (meta?.json) return { ...meta.label && { description: meta.label }, ...meta.json }
   return Object.assign({ type }, meta?.label && { description: [meta.label, meta.unit].filter(Boolean).join(', ') }, ...tests.map(rule => keywordsOf(rule, type)), oneOf.length > 0 ? { enum: oneOf } : {}, inside(description))
 }
 

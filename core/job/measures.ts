@@ -3,6 +3,22 @@ import type { Mount } from './mount'
 import type { ScreenArray } from './screenArray'
 import type { Wall } from './wall'
 
+/** Sheets of wood or steel that carry what is fixed to them, where they are fixed to the structure. */
+const CARRYING = ['plywood', 'osb', 'steel-plate']
+
+/**
+ * How far a plate on the covering stands off a wall's base, mm: every layer that does not carry. A sheet that is fixed
+ * to the structure does; of furring it is not known whether a strip is under the plate.
+ */
+export function standOffOf({ covering }: Pick<Wall, 'covering'>): number {
+  return covering.filter(({ material, backing }) => !(backing && CARRYING.includes(material)))
+    .reduce((sum, { thickness }) => sum + thickness, 0)
+}
+
+/** Whether a board lies over a hollow: over battens, or a void. */
+export const isHollow = ({ covering }: Pick<Wall, 'covering'>): boolean =>
+  covering.some(({ material }, n) => (material === 'furring' || material === 'void') && n < covering.length - 1)
+
 /** How thick all that lies before the structure is, mm. */
 export function coveringOf({ covering }: Pick<Wall, 'covering'>): number {
   return covering.reduce((sum, { thickness }) => sum + thickness, 0)

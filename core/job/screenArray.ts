@@ -70,6 +70,7 @@ export const screenArraySchema = group({
   align: oneOf([...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS], 'For one row or column of mixed sizes: the edge or centre they align by'),
   cells: list(cellChoiceSchema, LIMITS.screens, 'Screens that differ from the rest'),
   screw: size('Chosen length of the display screw'), spacer: extent('Spacer length under the display bracket'),
+  packers: flag('Packers or spacer sleeves stand under each fastener of a plate'),
   alternative: text('Alternative it belongs to; absent: all of them'),
 }).test('screens', ({ value }: { value: unknown }) => `has ${screens(value as { rows: number })} screens; at most ${LIMITS.screens} can be planned`,
   value => !(screens(value) > LIMITS.screens))

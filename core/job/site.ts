@@ -1,6 +1,6 @@
 import type { InferType } from 'yup'
 import { PLAIN_ID } from './plainId'
-import { extent, flag, group, list, maybe, moment, must, name, note, oneOf, size, text } from './fields'
+import { extent, figure, flag, group, list, maybe, moment, must, name, note, oneOf, size, text } from './fields'
 import { daysOff, windows, zone } from './opening'
 
 /** The name that a file is kept under: made from its content, with the ending that it came with. */
@@ -11,6 +11,7 @@ export const siteSchema = group({
   name: name(),
   units: must(oneOf(['metric', 'imperial'])),
   demo: flag('Whether it is a demo, which plans readings of simulated instruments'),
+  electricalRules: oneOf(['nec', 'iec'], 'Electrical rules that hold here; absent: the stricter of both'),
   contacts: list(group({ name: name('Name'), for: text('Role'), phone: text('Telephone') }), 50, 'Contacts'),
   address: note('Address'),
   access: note('Access: how to get in and who opens'),
@@ -33,10 +34,18 @@ export const siteSchema = group({
 })
 export type Site = InferType<typeof siteSchema>
 
+/** The force that a hand is taken to exert, N. */
+export const handForce = (label: string) =>
+  figure('N', label).min(0, 'must not be negative').max(5_000, 'must be at most 5000 N')
+
 /**
  * House rules as they were chosen at one level, firm, site or wall; a key that is absent is as the level above has it.
  */
 const rules = () => ({
+  handForce: handForce('Force of a hand on a screen'),
+  squareness: extent('Standard deviation of a case out of square'),
+  adjusterSlip: extent('Standard deviation by which an adjuster slips back'),
+  gaugeSigma: extent('Standard deviation of a gauge reading'),
   heightDatum: oneOf(['by-kind', 'bottom-edge', 'top-row-centre'], 'Height datum'),
   proofOfFraming: oneOf(['two-kinds', 'one-sign'], 'What confirms a stud: two readings of different kinds or one probe, or any one clear reading'),
   hollowWallAnchors: oneOf(['never', 'supplement', 'counted'], 'Hollow-wall anchors (hold in the covering only)'),

@@ -32,7 +32,7 @@ import { boxFindings, coverPlateFindings } from './reach'
 
 export * from './bracketSum'
 export { holeName } from './position'
-export type { ArrayPlan, Hole, MountedCell, Plate, PlateUse, Position } from './position'
+export type { ArrayPlan, Hole, LoadCase, MountedCell, Plate, PlateUse, Position } from './position'
 export { mountFaults } from './findings'
 export { HAZARD_CLEARANCE, HAZARDS } from './hazards'
 export { BEND } from './depth'

@@ -4,6 +4,7 @@ import { exampleJob } from '../../tests/fixtures/job'
 import type { Cell } from '../arrange'
 import type { Mount, ScreenArray } from '../job'
 import { NOTHING_BUILT, type AsBuilt, type IssuedPlate } from '../log'
+import { PROGRAM } from '../program'
 import { leastHoles, placeLeast, standingArray } from './leastChange'
 import type { Substrate } from './substrate'
 import { zone, type FixingZone } from './zones'
@@ -69,7 +70,7 @@ function placed({ zones, nominal, travel, tolerance, issued }: World): Totals {
   const array = arrayOf(nominal.length, tolerance)
   const cells = cellsAt(nominal)
   const plates: IssuedPlate[] = issued.map(({ centre, holes }, n) => ({ screen: `a-r1c${n + 1}`, centre: { x: centre, y: 0 }, holes: holes.map((x, k) => ({ id: `a-r1c${n + 1}-top-${k + 1}`, row: 'top', x, y: 0 })) }))
-  const built: AsBuilt = { ...NOTHING_BUILT, issued: { revision: 'A', id: 'f', arrays: [{ array, shift: { x: 0, y: 0 }, plates }] } }
+  const built: AsBuilt = { ...NOTHING_BUILT, issued: { revision: 'A', id: 'f', program: PROGRAM, arrays: [{ array, shift: { x: 0, y: 0 }, plates }] } }
   const { shift, plates: slides } = placeLeast(array, cells, () => mountOf(travel), wall, framing(zones), built, standingArray(array, built)!)
   return cells.reduce<Totals>((sum, cell, n) => {
     const x = cell.pattern.x + shift.x + slides[n]!.lateralShift
@@ -117,7 +118,7 @@ describe('the least change', () => {
 
   it('leaves an array alone that is decided otherwise than it was issued', () => {
     const array = arrayOf(1, 0)
-    const built: AsBuilt = { ...NOTHING_BUILT, issued: { revision: 'A', id: 'f', arrays: [{ array, shift: { x: 0, y: 0 }, plates: [] }] } }
+    const built: AsBuilt = { ...NOTHING_BUILT, issued: { revision: 'A', id: 'f', program: PROGRAM, arrays: [{ array, shift: { x: 0, y: 0 }, plates: [] }] } }
     expect(standingArray({ ...array, needs: mountOf(0).needs }, built)).toBeDefined()
     expect(standingArray({ ...array, gap: { x: 9, y: 9 } }, built)).toBeUndefined()
     expect(standingArray(array, NOTHING_BUILT)).toBeUndefined()

@@ -43,11 +43,16 @@ export interface MountedCell extends Cell {
   bolts?: Hole[]
 }
 
+type HandCase = `${'stowed' | 'service' | 'swung'}-hand`
+/** In which state a mount is loaded, and by what beside the weight: a hand at the centre, or at its worst point. */
+export type LoadCase
+  = 'stowed' | 'service' | 'swung' | HandCase | `${HandCase}-${'edge' | 'out' | 'side'}` | 'maker' | 'wind'
+
 /**
  * One load case on the fastener of a plate that bears it worst, by its hole's id, N; `utilisation` is 1 at what it may
  * bear, absent where that is not known.
  */
-export interface PlateUse { case: 'stowed' | 'stowed-hand' | 'service' | 'service-hand' | 'swung' | 'swung-hand' | 'wind', fastener: string, shear: number, tension: number, utilisation?: number }
+export interface PlateUse { case: LoadCase, fastener: string, shear: number, tension: number, utilisation?: number }
 
 /** One screen of an array; its plate and holes are absent until a mount is chosen. */
 export type Position = Cell & { id: string, crop?: Rect, loads?: PlateUse[] } & Partial<Pick<MountedCell, 'plate' | 'holes' | 'bolts'>>

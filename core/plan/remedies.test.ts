@@ -35,7 +35,8 @@ describe('an array that is not held', () => {
     // stop, and last.
     const [rail, board, mount, slots] = remedies.map(({ stops }) => stops.map(stop => textToString(stop, 'metric')))
     expect([rail, board, mount]).toEqual([[], [], []])
-    expect(slots).toEqual([expect.stringContaining('across the grain'), expect.stringMatching(/utilisation 1\d\d %/)])
+    const over = expect.stringMatching(/utilisation [123]\d\d %/)
+    expect(slots).toEqual([expect.stringContaining('across the grain'), over])
   })
 
   it('is told how far the search is, from a little to all', () => {

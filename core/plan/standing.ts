@@ -14,9 +14,9 @@ const plateOf = ({ id, plate, holes }: MountedCell): IssuedPlate =>
  * before anything was drilled, and stay there, as if that had been issued.
  */
 export function asFirstPlanned(built: AsBuilt, first: Standing[]): AsBuilt {
-  return { ...built, issued: { revision: '', id: '', program: PROGRAM, arrays: first.map(({ laidOut: { array, placing }, cells }) => ({
-    array, shift: placing.shift, plates: cells.map(plateOf),
-  })) } }
+  const arrays = first.map(({ laidOut: { array, placing }, cells }) =>
+    ({ array, shift: placing.shift, plates: cells.map(plateOf) }))
+  return { ...built, issued: { revision: '', id: '', program: PROGRAM, arrays } }
 }
 
 /** Whether a wall is drilled without a frozen revision. */

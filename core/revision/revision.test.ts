@@ -7,7 +7,8 @@ import { asBuilt } from '../log'
 import { contextOf, planWall } from '../plan'
 import { textToString } from '../units'
 import {
-  astray, differenceOf, freeze, frozenFaults, isAlike, letterOf, nextRevision, numberOf, revisionsOf, sheetSource, storedOf,
+  astray, differenceOf, freeze, frozenFaults, isAlike, letterOf, nextRevision, numberOf, revisionsOf, sheetSource,
+  storedOf,
   withFrozen, type Frozen,
 } from './index'
 
@@ -110,7 +111,8 @@ describe('what an earlier version issued', () => {
       const wall = { ...job.walls[0]!, arrays: [array], revisions: [storedOf(stored)] }
       const log = [issuedEntry('A', stored.id)]
       const plan = planWall(wall, contextOf(job), asBuilt(log, wall))
-      return plan.findings.filter(({ code }) => code === 'issued-by-earlier-rules').map(({ message }) => textToString(message, 'metric'))
+      const said = plan.findings.filter(({ code }) => code === 'issued-by-earlier-rules')
+      return said.map(({ message }) => textToString(message, 'metric'))
     }
     const [said, ...others] = as(earlier(frozen))
     expect([others, said]).toEqual([[], expect.stringMatching(/Revision A .* version 0\.1\.0 .* too short for/)])

@@ -18,7 +18,7 @@ describe('the house rules', () => {
       for (const { value } of rule.schools) expect(chosenOption(rule, { [rule.key]: valueOfSchool(value) }).value).toBe(value)
     }
     expect([...HOUSE_RULES, ...RULE_FIGURES].map(({ key }) => key).sort()).toEqual(Object.keys(rulesSchema.fields).sort())
-    expect(RULE_FIGURES.map(({ key }) => [chosenFigure(key, {}, 'metric'), chosenFigure(key, {}, 'imperial'), chosenFigure(key, { [key]: 0 }, 'metric')])).toEqual([[150, 152.4, 0], [1500, 1524, 0], [50, 50.8, 0], [0.3, 0.3, 0], [1, 1, 0], [1, 1, 0], [1, 1, 0]])
+    expect(RULE_FIGURES.map(({ key }) => [chosenFigure(key, {}, 'metric'), chosenFigure(key, {}, 'imperial'), chosenFigure(key, { [key]: 0 }, 'metric')])).toEqual([[150, 152.4, 0], [1500, 1524, 0], [50, 50.8, 0], [0.3, 0.3, 0], [1, 1, 0], [1, 1, 0], [1, 1, 0], [250, 55 * 4.4482216, 0], [0.5, 0.5, 0], [0.1, 0.1, 0], [0.1, 0.1, 0]])
   })
 
   it('hold as the nearest level has chosen, and say which that is', () => {

@@ -14,6 +14,7 @@ const IMPERIAL: Record<string, { unit: string, per: number }> = {
   'N/mm': { unit: 'lbf/in', per: 25.4 / 4.4482216 },
   'N·m': { unit: 'lbf·ft', per: 1 / (4.4482216 * 0.3048) },
   'MPa': { unit: 'psi', per: 145.0377377 },
+  'Pa': { unit: 'psf', per: 1 / 47.880259 },
   'kg': { unit: 'lb', per: 1 / 0.45359237 },
   'mm/m': { unit: 'in/ft', per: 0.3048 / 25.4 },
   'm/s': { unit: 'mph', per: 3_600 / 1_609.344 },
@@ -21,8 +22,8 @@ const IMPERIAL: Record<string, { unit: string, per: number }> = {
 
 /** Decimals with which a unit is reported, so that a sum can be followed. */
 const DECIMALS: Record<string, number> = {
-  'mm': 1, 'mm²': 0, 'N': 1, 'N/mm': 2, 'N·m': 1, 'MPa': 1, 'kg': 1, 'mm/m': 1, 'm/s': 1,
-  'in': 2, 'in²': 2, 'lbf': 1, 'lbf/in': 1, 'lbf·ft': 1, 'psi': 0, 'lb': 1, 'in/ft': 2, 'mph': 0,
+  'mm': 1, 'mm²': 0, 'N': 1, 'N/mm': 2, 'N·m': 1, 'MPa': 1, 'Pa': 0, 'kg': 1, 'mm/m': 1, 'm/s': 1,
+  'in': 2, 'in²': 2, 'lbf': 1, 'lbf/in': 1, 'lbf·ft': 1, 'psi': 0, 'psf': 1, 'lb': 1, 'in/ft': 2, 'mph': 0,
 }
 
 /**

@@ -14,7 +14,8 @@ export function cavityOf(wall: Wall): number | undefined {
 /** What lies in front of the cavity, mm. */
 export const coveringBefore = (wall: Wall): number => isFramed(wall) ? coveringOf(wall) : wall.covering.filter(({ material }) => material !== 'furring').reduce((sum, { thickness }) => sum + thickness, 0)
 
-export const isOutside = ({ wet, windSpeed }: Pick<Wall, 'wet' | 'windSpeed'>): boolean => wet === true || windSpeed !== undefined
+export const isOutside = ({ wet, wind, windSpeed }: Pick<Wall, 'wet' | 'wind' | 'windSpeed'>): boolean =>
+  wet === true || wind !== undefined || windSpeed !== undefined
 
 /**
  * What is wrong with a box in this wall wherever it goes: too deep, its clamps do not take the covering, or it does not

@@ -35,7 +35,7 @@ function toggle(choice: string) {
 </script>
 
 <template>
-  <div :class="{ 'col-span-full': field.kind === 'slots' || field.kind === 'uses' || field.kind === 'text' || field.kind === 'choices' || field.kind === 'lengths' }">
+  <div :class="{ 'col-span-full': field.kind === 'slots' || field.kind === 'uses' || field.kind === 'patterns' || field.kind === 'text' || field.kind === 'choices' || field.kind === 'lengths' }">
     <ChoiceField v-if="field.kind === 'choice'" :label="label" :value="String(value ?? '')" :options="[...field.optional ? [{ value: '', label: 'not known' }] : [], ...field.choices!.map(choice => ({ value: choice, label: choiceName(choice) }))]" :commit="choice => set({ value: choice || undefined, text: '' })" />
     <label v-else-if="field.kind === 'flag'" class="flex min-h-[var(--target)] items-center gap-2 text-sm"><input type="checkbox" class="size-5" :checked="value === true" @change="set({ value: value === true ? undefined : true, text: '' })"> {{ label }}</label>
     <fieldset v-else-if="field.kind === 'choices'">

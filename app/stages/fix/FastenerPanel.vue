@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { CASE_NAMES } from '~~/core/fix'
+import { coveringOf } from '~~/core/job'
+import { isFramed } from '~~/core/survey'
 
 /**
  * Into the wall: the fasteners that could hold the array, the best first, and what each load does to the one that is
@@ -11,22 +13,59 @@ const { take } = useModelChoice()
 const percent = (share: number) => `${Math.round(100 * share)} %`
 function choose(id: string) {
   take('fastener', id)
-  store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
+  store.edit('Fastener', (wall) => {
+    arrayOf(wall, array.value!.id).fastener = id
+  })
 }
-const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock === undefined ? 'stock not known' : inStock ? 'enough in stock' : 'not enough in stock', ...onSite ? ['already on site'] : []].join(', ')
+/** Anchors through a covering bend over it, unless packers carry the plate. */
+const packable = computed(() => !!store.wall && !isFramed(store.wall) && coveringOf(store.wall) > 0)
+const pack = (on: boolean) =>
+  store.edit('Packers', (wall) => {
+    const its = arrayOf(wall, array.value!.id)
+    if (on) its.packers = true
+    else delete its.packers
+  })
+const standing = (inStock: boolean | undefined, onSite: boolean) =>
+  [
+    inStock === undefined ? 'stock not known' : inStock ? 'enough in stock' : 'not enough in stock',
+    ...(onSite ? ['already on site'] : []),
+  ].join(', ')
 </script>
 
 <template>
   <div v-if="array && fixing" class="space-y-2.5">
-    <ul class="space-y-1 overflow-y-auto" :class="fixing.rail ? 'max-h-32' : 'max-h-52'" tabindex="0" aria-label="Fasteners, best first">
+    <ul
+      class="space-y-1 overflow-y-auto"
+      :class="fixing.rail ? 'max-h-32' : 'max-h-52'"
+      tabindex="0"
+      aria-label="Fasteners, best first"
+    >
       <li v-for="{ fastener, utilisation, stop, inStock, onSite } in ranked" :key="fastener.id">
-        <button type="button" class="w-full rounded border px-2 py-1 text-left text-sm" :class="fastener.id === array.fastener ? 'border-pine bg-paper font-semibold' : 'border-hair bg-paper'" :aria-pressed="fastener.id === array.fastener" :data-fastener="fastener.id" @click="choose(fastener.id)">
-          <span class="flex justify-between gap-2"><span>{{ fastener.name ?? fastener.id }}</span><b class="figures shrink-0" :class="{ 'text-stop': stop }">{{ utilisation === undefined ? 'not known' : percent(utilisation) }}</b></span>
+        <button
+          type="button"
+          class="w-full rounded border px-2 py-1 text-left text-sm"
+          :class="fastener.id === array.fastener ? 'border-pine bg-paper font-semibold' : 'border-hair bg-paper'"
+          :aria-pressed="fastener.id === array.fastener"
+          :data-fastener="fastener.id"
+          @click="choose(fastener.id)"
+        >
+          <span class="flex justify-between gap-2"><span>{{ fastener.name ?? fastener.id }}</span><b class="figures shrink-0" :class="{ 'text-stop': stop }">{{
+            utilisation === undefined ? 'not known' : percent(utilisation)
+          }}</b></span>
           <span v-if="stop" class="block text-xs font-normal text-stop">{{ stop }}</span>
           <span v-else class="block text-xs font-normal text-ink-soft">{{ standing(inStock, onSite) }}</span>
         </button>
       </li>
     </ul>
+    <label v-if="packable" class="flex items-center gap-2 text-sm">
+      <input
+        type="checkbox"
+        class="size-5"
+        :checked="array.packers === true"
+        @change="pack(($event.target as HTMLInputElement).checked)"
+      >
+      Packers or spacer sleeves under each fastener
+    </label>
     <div v-if="fixing.cases[0]" class="border-t border-hair" data-testid="governing">
       <h2 class="pt-1 text-sm font-semibold">
         Governing case: {{ fixing.cases[0].name }}, {{ CASE_NAMES[fixing.cases[0].case] }}
@@ -42,13 +81,21 @@ const standing = (inStock: boolean | undefined, onSite: boolean) => [inStock ===
       </template>
     </div>
     <p v-if="fixing.waiting > 0" class="text-sm font-semibold" data-testid="fix-waits">
-      {{ fixing.waiting === fixing.count ? 'No load calculated yet' : `${fixing.waiting} of ${fixing.count} screens have no load yet` }}: in Mount, fix {{ fixing.waiting === 1 ? 'the plate' : 'the plates' }} first.
+      {{
+        fixing.waiting === fixing.count
+          ? 'No load calculated yet'
+          : `${fixing.waiting} of ${fixing.count} screens have no load yet`
+      }}: in Mount, fix {{ fixing.waiting === 1 ? 'the plate' : 'the plates' }} first.
     </p>
     <ul class="text-sm" aria-label="Load cases">
       <li v-for="one in fixing.cases.slice(1)" :key="one.case" class="flex justify-between border-b border-hair py-0.5">
         <span>{{ CASE_NAMES[one.case] }}, {{ one.name }}</span><b class="figures">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
       </li>
     </ul>
-    <FigureLine v-if="fixing.rail" :label="`Rail bending${fixing.rail.utilisation === undefined ? '' : `, ${percent(fixing.rail.utilisation)}`}`" :figure="fixing.rail.figure" />
+    <FigureLine
+      v-if="fixing.rail"
+      :label="`Rail bending${fixing.rail.utilisation === undefined ? '' : `, ${percent(fixing.rail.utilisation)}`}`"
+      :figure="fixing.rail.figure"
+    />
   </div>
 </template>

@@ -9,13 +9,32 @@ const fix = (at?: Parameters<typeof mountAtWall>[1]) => mountAtWall([FixBench], 
 describe('Fix', () => {
   it('opens the sums of what decides', async () => {
     await fix()
-    await says('section[aria-label=Fix]', 'Utilisation 49 %')
-    await says('[data-testid=governing]', 'pulled out, plus hand load')
+    await says('section[aria-label=Fix]', 'Utilisation 85 %')
+    await says('[data-testid=governing]', 'pulled out, hand down at a side edge')
     await press(/^Allowable shear/)
     await says('[data-testid=governing]', 'the screw bends in the wood')
     expect(said('[data-testid=governing]')).toContain('Source: AWC TR12')
   })
 
+  it('takes packers under the anchors of a furred wall, and the wall its wind and hand', async () => {
+    const store = await fix({
+      site: 'stennick',
+      wall: 'departures-row',
+      change: (wall) => {
+        delete wall.arrays[0]!.packers
+      },
+    })
+    await says('section[aria-label=Fix]', /Utilisation [12]\d\d %/)
+    const box = [...document.querySelectorAll<HTMLInputElement>('input[type=checkbox]')].find(({ parentElement }) =>
+      textOf(parentElement!).startsWith('Packers'),
+    )
+    box!.click()
+    await says('section[aria-label=Fix]', 'Utilisation 94 %')
+    expect(store.wall!.arrays[0]!.packers).toBe(true)
+  })
+})
+
+describe('Fix of what goes into the display and the wall', () => {
   it('stops a screw that would break the display, and one that strips', async () => {
     const store = await fix()
     await press('Display')
@@ -44,11 +63,17 @@ describe('Fix', () => {
     const store = useWallStore()
     const screw = { id: 'torve-d5.5x50', kind: 'self-drilling', base: 'steel-stud', diameter: 5.5, length: 50 } as const
     store.addModel('fastener', screw)
-    expect(store.edit('Fastener', (wall) => { wall.arrays[0]!.fastener = 'torve-d5.5x50' })).toEqual([])
+    expect(
+      store.edit('Fastener', (wall) => {
+        wall.arrays[0]!.fastener = 'torve-d5.5x50'
+      }),
+    ).toEqual([])
     await planned()
     await says('section[aria-label=Fix]', 'Utilisation not known')
     await says('[data-finding=capacity-not-known]', 'the steel thickness of the stud is not known')
-    store.edit('Steel thickness', (wall) => { wall.structure.gauge = 0.84 })
+    store.edit('Steel thickness', (wall) => {
+      wall.structure.gauge = 0.84
+    })
     await planned()
     await expect.poll(() => said('[data-finding=capacity-not-known]')).toBe('')
     await press('Into the wall')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import VueApexCharts from 'vue3-apexcharts'
-import { CASE_NAMES, depthCurve, pullCurve, type LoadCase } from '~~/core/fix'
+import { CASE_NAMES, depthCurve, familyOf, pullCurve, type LoadCase } from '~~/core/fix'
 
 /**
  * Where a picture decides: how far each fastener is used, what pulling the row out does, and what setting it deeper
@@ -22,12 +22,18 @@ const shownFasteners = computed(() => {
   const chosen = best.find(one => one.fastener.id === array.value?.fastener)
   return [...new Set([...chosen ? [chosen] : [], ...best])].slice(0, FEW)
 })
-const caseIds = computed(() => [...new Set(shownFasteners.value.flatMap(({ cases }) => cases.map(one => one.case)))])
+/** The cases that are drawn: a hand’s is the worst of those where it pulls elsewhere than at the centre too. */
+const caseIds = computed(() => [...new Set(shownFasteners.value.flatMap(({ cases }) => cases.map(one => familyOf(one.case))))])
+const worstOf = (cases: { case: LoadCase, utilisation: number }[], family: LoadCase) =>
+  Math.max(0, ...cases.filter(one => familyOf(one.case) === family).map(({ utilisation }) => utilisation))
 /** A long name in lines of a few words. */
 const inLines = (name: string) => name.match(/.{1,17}(\s|$)/g)?.map(part => part.trim()) ?? [name]
-const SHORT: Record<LoadCase, string> = { 'stowed': 'stowed', 'stowed-hand': 'stowed + hand', 'service': 'pulled out', 'service-hand': 'pulled out + hand', 'swung': 'swung', 'swung-hand': 'swung + hand', 'wind': 'wind' }
+const SHORT: Partial<Record<LoadCase, string>> = {
+  'stowed': 'stowed', 'stowed-hand': 'stowed + hand', 'service': 'pulled out', 'service-hand': 'pulled out + hand',
+  'swung': 'swung', 'swung-hand': 'swung + hand', 'maker': 'maker’s factor', 'wind': 'wind',
+}
 const fastenerChart = computed(() => ({
-  series: caseIds.value.map(id => ({ name: SHORT[id], data: shownFasteners.value.map(({ cases }) => Math.round(100 * (cases.find(one => one.case === id)?.utilisation ?? 0))) })),
+  series: caseIds.value.map(id => ({ name: SHORT[id], data: shownFasteners.value.map(({ cases }) => Math.round(100 * worstOf(cases, id))) })),
   options: {
     ...base.value,
     colors: [colours.value.good, colours.value.chalk, colours.value.flag, colours.value.caution, colours.value.soft],
@@ -88,7 +94,7 @@ const key = computed(() => `${chart.value} ${system.value} ${theme.value} ${arra
       Source: {{ depth.source }}.
     </p>
     <p v-if="chart === 'use'" class="text-xs text-ink-soft">
-      {{ caseIds.map(id => `${SHORT[id]}: ${CASE_NAMES[id]}`).join('; ') }}. Fasteners with no known capacity are not shown.
+      {{ caseIds.map(id => `${SHORT[id]}: ${CASE_NAMES[id]}`).join('; ') }}. A hand counts where it loads the fastener most. Fasteners with no known capacity are not shown.
     </p>
   </div>
 </template>

@@ -27,7 +27,7 @@ function readCount(unit: string) {
     return /^\d+([.,]\d+)?$/.test(text.trim()) ? { ok: true, value: Number(text.replace(',', '.')) } : { ok: false, message: `“${text}” is not a number of ${unit}` }
   }
 }
-const setOr = (key: 'fireRating' | 'linedIn' | 'windSpeed', label: string) => (value: number | undefined) => store.edit(label, (wall) => {
+const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number | undefined) => store.edit(label, (wall) => {
   if (value === undefined) Reflect.deleteProperty(wall, key)
   else wall[key] = value
 })
@@ -73,9 +73,9 @@ const addBlocking = () =>
     <div class="grid grid-cols-2 gap-x-3 gap-y-2">
       <TypedField label="Fire rating (min)" :shown="wall.fireRating === undefined ? '' : String(wall.fireRating)" :read="readCount('minutes')" :actions="{ commit: setOr('fireRating', 'Fire rating') }" />
       <TypedField label="Year lined" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year lined') }" />
-      <TypedField :label="`Exterior wind (${unitOf('m/s')})`" :shown="typed(wall.windSpeed, 'm/s')" :read="readIn('m/s')" :actions="{ commit: setOr('windSpeed', 'Design wind') }" />
       <NoteField label="Bay insulation" :value="wall.insulation ?? ''" :commit="text => store.edit('Bay insulation', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
     </div>
+    <LoadFields />
     <p v-if="wall.linedIn === undefined" class="text-xs text-caution">
       Age of lining not known: it may contain asbestos or lead. Have it tested before cutting or drilling.
     </p>

@@ -1,4 +1,4 @@
 import type { FastenerKind } from './kind'
 
 /** Folds out behind a board. */
-export const hollowWallAnchor: FastenerKind = { needs: {}, opensInCavity: true }
+export const hollowWallAnchor: FastenerKind = { needs: {}, opensInCavity: true, holeFromFace: true }

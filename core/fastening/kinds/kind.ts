@@ -30,6 +30,14 @@ export interface FastenerKind {
   wood?: WoodRule
   /** Whether it cuts its own thread in sheet steel. */
   cutsSteel?: true
+  /** Whether it is set in a hole of its own diameter where its maker gives no other. */
+  fillsItsHole?: true
+  /** Whether it drills its own hole. */
+  drillsItself?: true
+  /** Whether its hole is drilled through to a cavity, its depth counted from the face. */
+  holeFromFace?: true
+  /** Whether its capacity is for the steel that it was tested in. */
+  testedInSheet?: true
   /** Whether it opens in a cavity: it holds a board, and a house rule says whether that counts. */
   opensInCavity?: true
 }
