@@ -101,6 +101,11 @@ export const FIX = {
     meaning: 'Tightening an anchor crushes a board over a hollow.',
     cure: 'Use packers or spacer sleeves under each fastener.',
   },
+  'spacer-seat-not-known': {
+    severity: 'caution',
+    meaning: 'Whether a spacer sits in the recess of a display or across it is not known.',
+    cure: 'Look at the back of the display, and enter it in the catalogue.',
+  },
   'fastener-much-used': {
     severity: 'caution',
     meaning: 'The load on a fastener is close to its allowable.',

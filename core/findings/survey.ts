@@ -72,6 +72,11 @@ export const SURVEY = {
     meaning: 'A reading fits no stud.',
     cure: 'Take a second reading there, or exclude this one with a reason.',
   },
+  'reading-in-blocking': {
+    severity: 'note',
+    meaning: 'A reading is at the height of blocking, so that it says nothing of a stud.',
+    cure: 'Probe above or below the blocking.',
+  },
   'kinds-disagree': {
     severity: 'caution',
     meaning: 'The detector reads to one side of the nails, magnets and sightings.',

@@ -35,11 +35,23 @@ export type ScrewChoice = { fits: true, length: number, stack: Stack, range: Scr
 const WASHERS = 3
 
 /**
+ * How much of a recess a screw bridges, mm: all of it where nothing fills it, or a spacer lies across it; none where
+ * the spacer stands on its floor. Where that is not known the shorter screw is taken, as a longer one breaks the panel.
+ */
+const bridged = ({ recess = 0, spacerIn }: Display['vesa'], spacer: number): number =>
+  spacer > 0 && spacerIn !== 'across' ? 0 : recess
+
+/** Whether it is not known where a spacer sits: on the floor of a recess, or across it. */
+export const isSpacerUnknown = ({ vesa: { recess = 0, spacerIn } }: Pick<Display, 'vesa'>, spacer = 0): boolean =>
+  spacer > 0 && recess > 0 && spacerIn === undefined
+
+/**
  * The screw from a kit for a display under a bracket: one washer where that will do, more where a
  * screw then fits; else what to buy. A recess that nothing fills is bridged by the screw.
  */
 export function chooseScrew({ vesa }: Display, bracket: number | undefined, kit: ScrewKit | undefined, spacer = 0): ScrewChoice {
-  const { thread, insertDepth, recess = 0 } = vesa
+  const { thread, insertDepth } = vesa
+  const recess = bridged(vesa, spacer)
   if (thread === undefined || insertDepth === undefined) return { fits: false, why: words`the display’s data sheet gives no ${thread === undefined ? 'thread' : 'insert depth'}` }
   if (bracket === undefined) return { fits: false, why: words`the mount’s data sheet gives no thickness for the display bracket` }
   const washers = kit && kit.washers.length > 0 ? Math.min(...kit.washers) : 0

@@ -1,10 +1,10 @@
 import type { Finding } from '../finding'
-import type { Carrier, Fastener, Mount, Rules, ScreenArray, Structure, Wall } from '../job'
+import type { Carrier, Display, Fastener, Mount, Rules, ScreenArray, Structure, Wall } from '../job'
 import type { Position } from '../mount'
 import { quantity, words, type Quantity, type Text } from '../units'
 import type { BoltLoad } from './carried'
 import { CASE_NAMES, handForceOf, isByHand, isOffCentre } from './cases'
-import { screwFault } from './displayScrew'
+import { isSpacerUnknown, screwFault } from './displayScrew'
 import type { Unheld } from './group'
 import type { Fixing } from './fixing'
 import type { LoadedEdge } from './loadedEdge'
@@ -279,6 +279,16 @@ function bendingFindings(array: ScreenArray, rail: Fixing['rail']): Finding[] {
         }
       : { ...about(array), severity: 'caution', code: 'rail-much-bent' as const, message: told },
   ]
+}
+
+/** Findings about where the spacer of a recessed back sits. */
+export function spacerFindings(array: ScreenArray, display: Display): Finding[] {
+  if (!isSpacerUnknown(display, array.spacer)) return []
+  return [{
+    ...about(array), severity: 'caution', code: 'spacer-seat-not-known',
+    message: words`Where the spacer of ${display.name} sits is not known: in its recess, or across it. The screw is the shorter of the two: a screw ${display.vesa.recess ?? 0} too long breaks the panel.`,
+    remedy: words`Look at the back of the display, and enter it in the catalogue.`,
+  }]
 }
 
 /** Findings about the screws into a display. */

@@ -8,8 +8,8 @@ import type { LoadCase } from './cases'
 import { chooseScrew } from './displayScrew'
 import { driveOf } from './drive'
 import {
-  carriedFindings, handFindings, loadedEdgeFindings, loadFindings, screwFindings, unheldFindings, useFindings,
-  windFindings,
+  carriedFindings, handFindings, loadedEdgeFindings, loadFindings, screwFindings, spacerFindings, unheldFindings,
+  useFindings, windFindings,
 } from './findings'
 import { bearerOf, judgePositions, type Judged, type Judging, type Judgement } from './judge'
 import type { Fixing, FixingCase } from './fixing'
@@ -122,6 +122,7 @@ export function fix(array: ScreenArray, positions: Position[], wall: Wall, conte
       ...fixings.flatMap((fixing, n) => [
         ...fastener ? useFindings(array, fixing, fastener, pairs[n]!.mount, whyUnknown(fastener, wall, judging, pairs[n]!.mount, context.rules, pairs[n]!.positions)) : [],
         ...carriedFindings(array, fixing, carrier, judgements.filter(({ position }) => pairs[n]!.positions.includes(position)).flatMap(({ bolts }) => bolts)),
+        ...spacerFindings(array, pairs[n]!.display),
         ...screwFindings(array, fixing, pairs[n]!.display.name),
       ]),
     ],

@@ -1,6 +1,6 @@
 import type { Finding } from '../finding'
 import type { Rules, ScreenArray, Wall } from '../job'
-import { proofOf, referenceOf, standsAt, type Member } from '../survey'
+import { metAt, probeHeight, proofOf, referenceOf, standsAt, type Member } from '../survey'
 import { counted, words, type Text } from '../units'
 import { holeName, type Hole, type MountedCell } from './position'
 
@@ -46,11 +46,11 @@ export function proofFindings(array: ScreenArray, cells: MountedCell[], wall: Wa
     if (member.proved) return []
     const own = holes.filter(hole => landsIn(hole, index))
     if (own.length === 0) return []
-    const y = own.reduce((sum, hole) => sum + hole.y, 0) / own.length
+    const y = probeHeight(member, wall, own.reduce((sum, hole) => sum + hole.y, 0) / own.length)
     return [{
       severity: 'stop', code: 'framing-unproved', stage: 'mount', subject: { kind: 'member', id: member.id },
       message: words`${own.length === 1 ? 'A hole' : words`${counted(own.length)} holes`} of ${array.name} ${own.length === 1 ? 'relies' : 'rely'} on stud ${String(index + 1)}, which is unconfirmed: it is only known from ${proofOf(member, wall, rules).restsOn}.`,
-      remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the hole${rules.proofOfFraming === 'one-sign' ? words`` : words`, or take a reading of another kind`}.`,
+      remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the hole${rules.proofOfFraming === 'one-sign' ? words`` : words`, or take a reading of another kind`}.${metAt(member, wall).length > 0 ? ' What was met may be blocking: rule it out in Survey, under Wall, or probe at this other height.' : ''}`,
     }]
   })
 }

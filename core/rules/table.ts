@@ -25,7 +25,7 @@ export const HOUSE_RULES: HouseRule[] = [
   {
     key: 'proofOfFraming', stage: 'survey', title: 'Confirming a stud for a hole that carries load', otherwise: 'two-kinds',
     schools: [
-      { value: 'two-kinds', name: 'two readings of different kinds, or one probe', why: 'A magnet can find a screw in blocking, and a detector can find a pipe; different methods are seldom wrong in the same place.' },
+      { value: 'two-kinds', name: 'two readings of different kinds, or a probe clear of blocking', why: 'A magnet or a nail can meet blocking, and a detector a pipe; different methods are seldom wrong in the same place. One probe counts where blocking is ruled out.' },
       { value: 'one-sign', name: 'one clear reading', why: 'On a regular wall one clear reading is enough, and each further one costs time or a hole.' },
     ],
   },

@@ -1,11 +1,12 @@
 import type { Finding } from '../finding'
 import type { Wall } from '../job'
 import { quantity, words, type Text } from '../units'
+import { APART, meetsBlocking } from './blocking'
 import { leanToMiss, plumbed } from './lean'
 import type { FramingMap, Member } from './framing'
 import { METHOD_NAMES } from './proof'
 import type { SharedError } from './shared'
-import { signsOf, type Sign } from './sign'
+import { everySign, signsOf, type Sign } from './sign'
 import { missesIn, missesOf, standsAt } from './stretches'
 import type { CommonWidth } from './width'
 
@@ -100,6 +101,13 @@ function againstFindings(wall: Wall, members: Member[]): Finding[] {
       }))
 }
 
+/** A note for each reading that says nothing of a stud, as blocking runs at its height. */
+const blockingFindings = (wall: Wall): Finding[] => everySign(wall).filter(sign => meetsBlocking(wall, sign)).map(({ reading, x }) => ({
+  stage: 'survey', subject: { kind: 'reading', id: reading.id }, severity: 'note', code: 'reading-in-blocking',
+  message: words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x}, ${reading.y} above floor, may have met the blocking there: it says nothing of a stud.`,
+  remedy: words`Probe at least ${APART} above or below the blocking.`,
+}))
+
 const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }) => kind !== 'knock' && kind !== 'box').map(({ reading, x }) => ({
   stage: 'survey', subject: { kind: 'reading', id: reading.id }, severity: 'caution', code: 'reading-unexplained',
   message: words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x} fits no stud: it may be a pipe, a screw in blocking, or a stud that no other reading shows.`,
@@ -174,6 +182,7 @@ export function framingFindings(wall: Wall, members: Member[], { unexplained, sh
     ...detectorFindings(wall, shared),
     ...againstFindings(wall, members),
     ...unexplainedFindings(unexplained),
+    ...blockingFindings(wall),
     ...placeFindings(wall, members),
     ...leanFindings(members),
     ...inferredFindings(members),

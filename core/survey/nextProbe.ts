@@ -3,7 +3,9 @@ import type { Wall } from '../job'
 import { words, type Text, type UnitSystem } from '../units'
 import { USUAL_PLACES } from './defaults'
 import type { Member } from './framing'
+import { APART } from './blocking'
 import { normalCdf } from './normal'
+import { isProvedByOne, probeHeight } from './proof'
 import type { Run } from './runs'
 
 /** A hole that is planned: where, and into which member, by index. */
@@ -28,16 +30,18 @@ export function hitChance({ width, sd, confidence }: Omit<Member, 'proved'>): nu
 /** Never quite certain: a nail may always meet a knot or a pipe. */
 const percent = (share: number) => share > 0.99 ? 'over 99 %' : `${Math.round(100 * share)} %`
 
-function forMember(members: Member[], index: number, holes: PlannedHole[], units: UnitSystem): NextProbe {
+function forMember(wall: Wall, members: Member[], index: number, holes: PlannedHole[], units: UnitSystem): NextProbe {
   const member = members[index]!
   const chance = hitChance(member)
-  const y = holes.length > 0 ? holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length : USUAL_PLACES[units].height
+  const wanted = holes.length > 0 ? holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length : USUAL_PLACES[units].height
+  const y = probeHeight(member, wall, wanted)
+  const proves = isProvedByOne(member, wall, y)
   const count = `${holes.length} planned ${holes.length === 1 ? 'hole' : 'holes'}`
   const rests = member.source === 'inferred' ? 'is only predicted from its neighbours' : 'is unconfirmed'
   return {
     x: member.centre, y, gain: holes.length * chance,
     why: holes.length > 0
-      ? words`Stud ${String(index + 1)} ${rests} and ${count} ${holes.length === 1 ? 'relies' : 'rely'} on it; a hit is ${percent(chance)} likely and confirms ${holes.length === 1 ? 'it' : 'them all'}.`
+      ? words`Stud ${String(index + 1)} ${rests} and ${count} ${holes.length === 1 ? 'relies' : 'rely'} on it; a hit is ${percent(chance)} likely${proves ? ` and confirms ${holes.length === 1 ? 'it' : 'them all'}` : words`; as blocking is not ruled out, it takes a second one ${APART} higher or lower`}.`
       : words`Stud ${String(index + 1)} ${rests}; a hit is ${percent(chance)} likely.`,
   }
 }
@@ -96,7 +100,7 @@ export function nextProbe(wall: Wall, members: Member[], holes: PlannedHole[], {
       return unsure.length > 0 && member.sd > 1 ? [{ member, probe: forFace(member, index, unsure) }] : []
     }
     if (holes.length === 0 && near && (member.centre < near.from || member.centre > near.to)) return []
-    return holes.length > 0 && own.length === 0 ? [] : [{ member, probe: forMember(members, index, own, units) }]
+    return holes.length > 0 && own.length === 0 ? [] : [{ member, probe: forMember(wall, members, index, own, units) }]
   })
   if (candidates.length === 0) {
     const reachable = unheld.flatMap(plate => members.flatMap((member, index) =>

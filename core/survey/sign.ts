@@ -1,4 +1,5 @@
 import type { Evidence, Wall } from '../job'
+import { meetsBlocking } from './blocking'
 import { ERROR_MODEL, FALSE_PER_MM, NAIL_ERRS } from './errorModel'
 import { normalCdf, normalPdf } from './normal'
 import { carryOver, referenceOf } from './transfer'
@@ -41,9 +42,17 @@ function withSweeps(signs: Sign[]): Sign[] {
   return signs.map(sign => counts.has(sign) ? { ...sign, sweeps: counts.get(sign)! } : sign)
 }
 
-/** The readings of a wall that bear on its framing: not set aside, and carried over to the front. */
-export function signsOf({ evidence = [], references }: Wall): Sign[] {
-  return withSweeps(evidence.flatMap((reading): Sign[] => {
+/**
+ * The readings of a wall that bear on its framing: not set aside, carried over to the front, and none that may have met
+ * blocking.
+ */
+export function signsOf(wall: Wall): Sign[] {
+  return withSweeps(everySign(wall).filter(sign => !meetsBlocking(wall, sign)))
+}
+
+/** The same with those that may have met blocking. */
+export function everySign({ evidence = [], references }: Pick<Wall, 'evidence' | 'references'>): Sign[] {
+  return evidence.flatMap((reading): Sign[] => {
     if (reading.method === 'joint' || reading.setAside !== undefined) return []
     const speaksFor = reading.method === 'knock' ? reading.dull !== false : reading.hit !== false
     const sign = { reading, x: reading.x, speaksFor, kind: KINDS[reading.method] }
@@ -52,7 +61,7 @@ export function signsOf({ evidence = [], references }: Wall): Sign[] {
     if (!reference) return []
     const mirrored = reading.edge && { ...reading, edge: reading.edge === 'left' ? 'right' as const : 'left' as const }
     return [{ ...sign, reading: mirrored ?? reading, x: carryOver(reference, reading.x), carriedBy: reference.id }]
-  }))
+  })
 }
 
 /** Where a sign puts the centre of a member of this width, mm. */

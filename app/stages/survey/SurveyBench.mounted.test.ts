@@ -39,6 +39,9 @@ describe('Survey', () => {
     await fireEvent.keyDown(line(), { key: 'Enter' })
     await planned()
     expect(line().value).toBe('')
+    // One nail may have met blocking: the wall says where there is none.
+    await summary('0 confirmed')
+    store.edit('Rule out blocking', (wall) => { wall.blockingRuledOut = [{ x1: 0, x2: 6000, y1: 0, y2: 3000 }] })
     await summary('1 confirmed')
     expect(store.wall!.evidence).toHaveLength(8)
     const id = expect.stringMatching(/^e8-/)

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { Plus, X } from 'lucide-vue-next'
-import { madeId, type Wall } from '~~/core/job'
+import type { Wall } from '~~/core/job'
 
 /** What the wall is: its size, its structure, what is in it, and how old it is. */
 const store = useWallStore()
@@ -31,14 +30,6 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
   if (value === undefined) Reflect.deleteProperty(wall, key)
   else wall[key] = value
 })
-/** A row of blocking that is only suspected, half way up, to be set right. */
-const addBlocking = () =>
-  store.edit('Add blocking', (wall) => {
-    wall.blocking = [
-      ...(wall.blocking ?? []),
-      { id: madeId('b', wall.blocking), y: Math.round(wall.height / 2), found: false },
-    ]
-  })
 </script>
 
 <template>
@@ -79,25 +70,6 @@ const addBlocking = () =>
     <p v-if="wall.linedIn === undefined" class="text-xs text-caution">
       Age of lining not known: it may contain asbestos or lead. Have it tested before cutting or drilling.
     </p>
-    <div v-if="framed" class="border-t border-hair pt-2">
-      <h2 class="field-label">
-        Blocking between studs
-      </h2>
-      <div v-if="wall.blocking?.length" class="max-h-16 overflow-y-auto" tabindex="0" role="group" aria-label="Rows of blocking">
-        <div v-for="(row, index) in wall.blocking" :key="row.id" class="mt-1 flex items-end gap-2">
-          <LengthField class="flex-1" :label="`Height of ${row.id}${row.x1 === undefined ? '' : ', one bay'}`" :value="row.y" :actions="field('Height of blocking', (wall, mm) => { wall.blocking![index]!.y = mm })" />
-          <ChoiceField class="flex-1" label="Status" :value="row.found ? 'found' : 'suspected'" :options="[{ value: 'found', label: 'found' }, { value: 'suspected', label: 'suspected' }]" :commit="value => store.edit('Blocking', wall => { wall.blocking![index]!.found = value === 'found' })" />
-          <button type="button" class="press !px-2" :aria-label="`Delete ${row.id}`" @click="store.edit('Delete blocking', wall => { wall.blocking!.splice(index, 1) })">
-            <X class="size-4" aria-hidden="true" />
-          </button>
-          <button v-if="index === 0" type="button" class="press !px-2" aria-label="Add blocking" @click="addBlocking">
-            <Plus class="size-4" aria-hidden="true" />
-          </button>
-        </div>
-      </div>
-      <button v-else type="button" class="press mt-1 w-full" @click="addBlocking">
-        <Plus class="size-4" aria-hidden="true" /> Add blocking
-      </button>
-    </div>
+    <BlockingFields v-if="framed" />
   </div>
 </template>

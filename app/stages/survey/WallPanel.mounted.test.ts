@@ -24,3 +24,17 @@ it('a wall has its wind with the basis, and its own hand load with the reason', 
   await fill('Hand load (N)', '')
   expect(store.wall).not.toHaveProperty('handForceReason')
 })
+
+it('a wall says where blocking is ruled out', async () => {
+  await mountAtWall([SurveyBench], { site: 'holm-point', wall: 'ticket-hall' })
+  const store = useWallStore()
+  await press('Wall')
+  await says('section[aria-label=Survey]', 'Blocking ruled out')
+  await press('Rule out blocking in a part')
+  const [part] = store.wall!.blockingRuledOut!
+  expect(part).toEqual({ x1: 0, x2: store.wall!.width, y1: 0, y2: store.wall!.height })
+  await fill('Bottom', '1700')
+  expect(store.wall!.blockingRuledOut![0]!.y1).toBe(1700)
+  await press('Delete part 1')
+  expect(store.wall).not.toHaveProperty('blockingRuledOut')
+})
