@@ -87,6 +87,11 @@ export const MOUNT = {
     meaning: 'A hole is too close to a live cable.',
     cure: 'Move the array, or have the cable moved by a licensed person.',
   },
+  'hole-where-cables-run': {
+    severity: ['stop', 'caution'],
+    meaning: 'A hole is straight above, below or beside an outlet, a switch or a box, or near the ceiling or a corner.',
+    cure: 'Isolate, detect live cables along that line, and draw what is found; or override with how it was detected.',
+  },
   'hole-near-pipe': {
     severity: 'stop', never: true,
     meaning: 'A hole is too close to a pipe.',

@@ -12,6 +12,7 @@ import { carrierFindings, stripClear } from './carrierFindings'
 import { holeId, numberOfHole } from './holeId'
 import { withLastingNames } from './lastingNames'
 import { keepsTo, madeFindings, marked, pinFor, withMade } from './made'
+import { cableZoneFindings } from './cableZones'
 import { hazardFindings } from './hazards'
 import { handFindings } from './byHand'
 import { heightFindings, proofFindings, referenceFindings } from './proof'
@@ -282,6 +283,7 @@ export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall:
       ...referenceFindings(array, mounted, wall, members, survey.uncheckedReferences),
       ...heightFindings(mounted, members),
       ...hazardFindings(wall, mounted),
+      ...cableZoneFindings(array, wall, mounted),
       ...coverPlateFindings(wall, mounted),
       ...boxFindings(wall, mounted, members),
       ...collisionFindings(mounted),
