@@ -43,7 +43,7 @@ export const handForce = (label: string) =>
  */
 const rules = () => ({
   handForce: handForce('Force of a hand on a screen'),
-  squareness: extent('Standard deviation of a case out of square'),
+  squareness: extent('How far a case is out of square, and rolled as it is hung (±), where its sheet gives no tolerance'),
   adjusterSlip: extent('Standard deviation by which an adjuster slips back'),
   gaugeSigma: extent('Standard deviation of a gauge reading'),
   heightDatum: oneOf(['by-kind', 'bottom-edge', 'top-row-centre'], 'Height datum'),

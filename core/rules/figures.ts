@@ -81,7 +81,7 @@ export const RULE_FIGURES: RuleFigure[] = [
   },
   {
     key: 'squareness',
-    title: 'Standard deviation of a case out of square',
+    title: 'Case out of square, and rolled as hung (±)',
     why: 'The tolerance study uses this figure where the data sheet gives no size tolerance.',
     otherwise: { metric: 0.5, imperial: 0.5 },
   },

@@ -4,6 +4,7 @@ import { chosenFigure } from '../rules'
 import { reliefOf, standsOut } from '../survey/relief'
 import { trueScreens, type Adjuster, type TrueScreen } from '../true'
 import type { Causes } from './trial'
+import { turningOf } from './turned'
 import type { Reach, StudiedWall } from './wall'
 
 /** How far a distance to the wall's face is misread, one σ, mm. */
@@ -34,8 +35,10 @@ export function studiedArray(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wal
   const of = (key: Parameters<typeof chosenFigure>[0]) => chosenFigure(key, rules, 'metric')
   const relief = reliefOf(wall.surface ?? [])
   const positionOf = new Map(plan.positions.map(position => [position.id, position]))
+  const squareOf = ({ id }: TrueScreen) => sizeOf(positionOf.get(id)!.model) ?? of('squareness')
   const sizeOf = (model: string) => catalogue.displays.find(({ id }) => id === model)?.sizeTolerance
-  const screens = trueScreens(array, plan, catalogue, new Map()).map((screen) => {
+  const hung = trueScreens(array, plan, catalogue, new Map())
+  const screens = hung.map((screen) => {
     const { plate, outer, model } = positionOf.get(screen.id)!
     const at = plate?.centre ?? { x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 }
     return {
@@ -44,8 +47,8 @@ export function studiedArray(array: ScreenArray, plan: ArrayPlan, wall: Pick<Wal
     }
   })
   return {
-    wall: { screens, gap: array.gap, tolerance: of('seamTolerance') },
-    causes: { marking: of('markingSigma'), drilling: of('drillWander'), slack: of('plateSlack'), size: 1, faces: 1 },
+    wall: { screens, gap: array.gap, tolerance: of('seamTolerance'), turning: turningOf(hung, hung.map(squareOf), array.gap, relief !== undefined) },
+    causes: { marking: of('markingSigma'), drilling: of('drillWander'), slack: of('plateSlack'), size: 1, faces: 1, squareness: 1, slip: of('adjusterSlip'), gauge: of('gaugeSigma') },
     notKnown: [...plan.positions.some(({ model }) => sizeOf(model) === undefined) ? ['size' as const] : [], ...relief ? [] : ['faces' as const]],
   }
 }

@@ -1,6 +1,7 @@
 import { chance } from '../survey/simulate'
 import { wilson, type Share } from './share'
-import { CAUSES, draw, trialOf, type Causes, type Marking } from './trial'
+import { CAUSES, draw, trialOf, turnedTrialOf, type Causes, type Drawn, type Marking, type Outcome } from './trial'
+import type { System, Turning } from './turned'
 import type { StudiedWall } from './wall'
 
 /** What would make a wall likelier to close. */
@@ -34,9 +35,24 @@ const BINS = 24
 /** Simulated walls between two progress reports. */
 const REPORTS = 500
 
-const withMoreTravel = ({ screens, ...wall }: StudiedWall): StudiedWall => {
+/** Causes and changes are tried on so many of the walls at most where crews turn them. */
+const TRIED = 500
+
+/** What is looked at of a drawn wall: how it comes out as it is turned, or as far as the travel goes. */
+function outcomeOf(wall: StudiedWall): (drawn: Drawn, by: Marking, causes: Causes) => Pick<Outcome, 'worst' | 'overlaps'> {
+  const { turning } = wall
+  return turning ? turnedTrialOf({ ...wall, turning }) : trialOf(wall)
+}
+
+function withTravel(turning: Turning): Turning {
+  const more = (system: System): System =>
+    ({ ...system, knobs: system.knobs.map(knob => ({ ...knob, least: knob.least - MORE_TRAVEL, most: knob.most + MORE_TRAVEL })) })
+  return { ...turning, plane: more(turning.plane), ...turning.faces && { faces: more(turning.faces) } }
+}
+
+const withMoreTravel = ({ screens, turning, ...wall }: StudiedWall): StudiedWall => {
   const more = ({ least, most }: { least: number, most: number }) => ({ least: least - MORE_TRAVEL, most: most + MORE_TRAVEL })
-  return { ...wall, screens: screens.map(screen => ({ ...screen, x: more(screen.x), y: more(screen.y), depth: more(screen.depth) })) }
+  return { ...wall, ...turning && { turning: withTravel(turning) }, screens: screens.map(screen => ({ ...screen, x: more(screen.x), y: more(screen.y), depth: more(screen.depth) })) }
 }
 
 /** The value that 19 of 20 walls stay below. */
@@ -67,31 +83,35 @@ function spreadOf(running: Float64Array, markToMark: Float64Array, tolerance: nu
  */
 export function study(wall: StudiedWall, causes: Causes, trials: number, seed: number, by: Marking = 'running', told: (share: number) => void = () => {}): Study {
   const luck = chance(seed)
-  const [asItIs, withMore] = [trialOf(wall), trialOf(withMoreTravel(wall))]
-  const cases = [
-    { trial: asItIs, by: 'running' as const, causes }, { trial: asItIs, by: 'mark-to-mark' as const, causes },
-    ...CAUSES.map(cause => ({ trial: asItIs, by, causes: { ...causes, [cause]: 0 } })),
+  const [asItIs, withMore, within] = [outcomeOf(wall), outcomeOf(withMoreTravel(wall)), trialOf(wall)]
+  const known = CAUSES.filter(cause => (causes[cause] ?? 0) > 0)
+  const ways = [{ trial: asItIs, by: 'running' as const, causes }, { trial: asItIs, by: 'mark-to-mark' as const, causes }]
+  const variants = [
+    ...known.map(cause => ({ trial: asItIs, by, causes: { ...causes, [cause]: 0 } })),
     ...CHANGES.map(change => change === 'travel' ? { trial: withMore, by, causes } : { trial: asItIs, by, causes: { ...causes, [change]: causes[change] / 2 } }),
   ]
+  const every = wall.turning ? Math.max(1, Math.ceil(trials / TRIED)) : 1
+  const cases = [...ways, ...variants]
   const well = cases.map(() => 0)
   const needs = [0, 1, 2].map(() => new Float64Array(trials))
-  const house = by === 'running' ? 0 : 1
   const worsts = [new Float64Array(trials), new Float64Array(trials)] as const
   for (let n = 0; n < trials; n++) {
-    const drawn = draw(wall.screens.length, luck)
+    const drawn = draw(wall.screens.length, luck, wall.turning)
     cases.forEach(({ trial, by, causes }, k) => {
-      const { worst, overlaps, needs: need } = trial(drawn, by, causes)
-      if (worst <= wall.tolerance + 1e-12 && !overlaps) well[k]!++
-      if (k < worsts.length) worsts[k]![n] = worst
-      if (k === house) need.forEach((mm, axis) => { needs[axis]![n] = mm })
+      if (k >= ways.length && n % every > 0) return
+      const { worst, overlaps } = trial(drawn, by, causes)
+      if (worst <= wall.tolerance + 1e-9 && !overlaps) well[k]!++
+      if (k < ways.length) worsts[k]![n] = worst
     })
+    within(drawn, by, causes).needs.forEach((mm, axis) => { needs[axis]![n] = mm })
     if ((n + 1) % REPORTS === 0) told((n + 1) / trials)
   }
-  const share = (k: number) => wilson(well[k]!, trials)
+  const tried = Math.ceil(trials / every)
+  const share = (k: number) => wilson(well[k]!, k < ways.length ? trials : tried)
   return {
     trials, running: share(0), markToMark: share(1),
-    causes: CAUSES.map((cause, k) => ({ cause, p: share(2 + k).p })).sort((a, b) => b.p - a.p),
-    changes: CHANGES.map((change, k) => ({ change, p: share(2 + CAUSES.length + k).p })).sort((a, b) => b.p - a.p),
+    causes: known.map((cause, k) => ({ cause, p: share(2 + k).p })).sort((a, b) => b.p - a.p),
+    changes: CHANGES.map((change, k) => ({ change, p: share(2 + known.length + k).p })).sort((a, b) => b.p - a.p),
     needs: { x: nineteenOfTwenty(needs[0]!), y: nineteenOfTwenty(needs[1]!), depth: nineteenOfTwenty(needs[2]!) },
     spread: spreadOf(worsts[0], worsts[1], wall.tolerance),
   }

@@ -1,4 +1,5 @@
 import type { Chance } from '../survey/simulate'
+import { facesOff, planeOff, turnedTwice, worstOf, type Hung, type Slips, type System, type Turning } from './turned'
 import { linesOf, seamsBetween, type Line, type StudiedScreen, type StudiedWall } from './wall'
 
 /** How marks are made: each from the datum, or each from the one before. */
@@ -14,18 +15,37 @@ export interface Causes {
   /** What counts of the cases' own sizes, and of the wall's face: 1 as it is, 0 nothing. */
   size: number
   faces: number
+  /** The same of how far cases are out of square and rolled. */
+  squareness?: number
+  /** How far an adjuster slips back, and how far a gauge is out, one σ, mm. */
+  slip?: number
+  gauge?: number
 }
-export const CAUSES = ['marking', 'drilling', 'slack', 'size', 'faces'] as const
+export const CAUSES = ['marking', 'drilling', 'slack', 'size', 'faces', 'squareness', 'slip', 'gauge'] as const
 
 /** Chance of one wall, before any cause is weighed: for each screen, along and up. */
-export interface Drawn { marking: Float64Array[], drilling: Float64Array[], slack: Float64Array[], size: Float64Array[], face: Float64Array }
+export interface Drawn {
+  marking: Float64Array[]
+  drilling: Float64Array[]
+  slack: Float64Array[]
+  size: Float64Array[]
+  face: Float64Array
+  /** Of each screen, and of each adjuster and each end of a seam in two rounds; where a wall is turned. */
+  turned?: { rack: Float64Array, roll: Float64Array, plane: Slips, faces?: Slips }
+}
 
 /**
  * Draws one wall: the same for every cause that is then weighed, so that what differs between two is the cause alone.
  */
-export function draw(screens: number, luck: Chance): Drawn {
+export function draw(screens: number, luck: Chance, turning?: Turning): Drawn {
   const both = (one: () => number) => [0, 1].map(() => Float64Array.from({ length: screens }, one))
-  return { marking: both(() => luck.off(1)), drilling: both(() => luck.off(1)), slack: both(() => luck.between(-0.5, 0.5)), size: both(() => luck.between(-1, 1)), face: Float64Array.from({ length: screens }, () => luck.off(1)) }
+  const drawn: Drawn = { marking: both(() => luck.off(1)), drilling: both(() => luck.off(1)), slack: both(() => luck.between(-0.5, 0.5)), size: both(() => luck.between(-1, 1)), face: Float64Array.from({ length: screens }, () => luck.off(1)) }
+  if (!turning) return drawn
+  const [rack, roll] = both(() => luck.between(-1, 1)) as [Float64Array, Float64Array]
+  const twice = (length: number) => [0, 1].map(() => Float64Array.from({ length }, () => luck.off(1)))
+  const slips = ({ knobs, rows }: System): Slips => ({ slip: twice(knobs.length), gauge: twice(rows.length) })
+  const { plane, faces } = turning
+  return { ...drawn, turned: { rack, roll, plane: slips(plane), ...faces && { faces: slips(faces) } } }
 }
 
 /**
@@ -119,5 +139,43 @@ export function trialOf({ screens, gap, tolerance }: StudiedWall): (drawn: Drawn
       }
     }
     return { worst, overlaps, needs }
+  }
+}
+
+/** Where the plates of a drawn wall stand along one axis, mm from their places: each line of them as it was marked. */
+function standsOf(lines: Line[], axis: number, { marking, drilling, slack }: Drawn, by: Marking, causes: Causes): Float64Array {
+  const stands = Float64Array.from(drilling[axis]!, (drilled, n) => causes.drilling * drilled + causes.slack * slack[axis]![n]!)
+  const marks = Float64Array.from(marking[axis]!, mark => causes.marking * mark)
+  if (by === 'mark-to-mark') {
+    for (const line of lines) for (let k = 1; k < line.length; k++) marks[line[k]!]! += marks[line[k - 1]!]!
+  }
+  return stands.map((stand, n) => stand + marks[n]!)
+}
+
+/**
+ * How a drawn wall comes out once a crew has read its seams and turned its adjusters in two rounds: in steps that can be
+ * set, which slip, by a gauge that is a little out. Steps count only where the faces were surveyed.
+ */
+export function turnedTrialOf({ screens, tolerance, turning }: StudiedWall & { turning: Turning }): (drawn: Drawn, by: Marking, causes: Causes) => Pick<Outcome, 'worst' | 'overlaps'> {
+  const { rows, columns } = linesOf(screens)
+  const up = columns.map(line => [...line].reverse())
+  const [gaps, steps] = [new Float64Array(turning.plane.rows.length), new Float64Array(turning.faces?.rows.length ?? 0)]
+  return (drawn, by, causes) => {
+    const { squareness = 0, slip = 0, gauge = 0 } = causes
+    const { turned } = drawn
+    const grown = (axis: number) => Float64Array.from(screens, ({ size }, n) => causes.size * size * drawn.size[axis]![n]!)
+    const bent = (of: Float64Array) => of.map((share, n) => squareness * turning.screens[n]!.square * share)
+    const hung: Hung = {
+      x: standsOf(rows, 0, drawn, by, causes), y: standsOf(up, 1, drawn, by, causes), long: grown(0), tall: grown(1),
+      out: Float64Array.from(screens, ({ face }, n) => causes.faces * ((face?.out ?? 0) + (face?.sigma ?? 0) * drawn.face[n]!)),
+      rack: bent(turned!.rack), roll: bent(turned!.roll),
+    }
+    planeOff(turning, hung, gaps)
+    turnedTwice(turning.plane, gaps, { slip, gauge }, turned!.plane, tolerance, screens.length)
+    const plane = worstOf(turning.plane, gaps, true)
+    if (!turning.faces) return plane
+    facesOff(turning.faces, hung, steps)
+    turnedTwice(turning.faces, steps, { slip, gauge }, turned!.faces!, tolerance, screens.length)
+    return { ...plane, worst: Math.max(plane.worst, worstOf(turning.faces, steps, false).worst) }
   }
 }

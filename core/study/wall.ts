@@ -1,3 +1,5 @@
+import type { Turning } from './turned'
+
 /** How far an adjuster goes from where its screen is planned, mm: down, left or in as a negative, up, right or out. */
 export interface Reach { least: number, most: number }
 
@@ -19,7 +21,13 @@ export interface StudiedScreen {
 }
 
 /** A wall as the study sees it: its screens, the gaps that it is to have, and how far a seam may be off, mm. */
-export interface StudiedWall { screens: StudiedScreen[], gap: { x: number, y: number }, tolerance: number }
+export interface StudiedWall {
+  screens: StudiedScreen[]
+  gap: { x: number, y: number }
+  tolerance: number
+  /** What a crew turns in two rounds; absent where only the travel of the adjusters is looked at. */
+  turning?: Turning
+}
 
 /** Screens of a row or a column one after the other, by their index; a place without a screen ends a line. */
 export type Line = number[]

@@ -21,7 +21,10 @@ const histogram = computed(() => ({
     annotations: { xaxis: [{ x: studied.tolerance, borderColor: colours.value.stop, strokeDashArray: 0, label: { text: 'tolerance', orientation: 'horizontal', textAnchor: 'start', offsetX: 4, offsetY: 14, style: { color: '#fff', background: colours.value.stop } } }] },
   },
 }))
-const CAUSES = { marking: 'exact marking', drilling: 'exact drilling', slack: 'no plate play', size: 'exact case sizes', faces: 'flat wall' }
+const CAUSES = {
+  marking: 'exact marking', drilling: 'exact drilling', slack: 'no plate play', size: 'exact case sizes',
+  faces: 'flat wall', squareness: 'square cases, hung level', slip: 'adjusters that do not slip', gauge: 'an exact gauge',
+}
 const CHANGES = { marking: 'half the marking error', drilling: 'half the drilling error', size: 'half the size tolerance', travel: 'more travel' }
 const ranked = computed(() => [
   ...studied.study.causes.filter(({ cause }) => !studied.notKnown.includes(cause as never)).map(({ cause, p }) => ({ name: CAUSES[cause], p, kind: 'without' })),

@@ -13,7 +13,7 @@ const percent = (p: number) => `${p > 0.995 && p < 1 ? '> 99' : p < 0.005 && p >
 /** Near all or none the decimals are what tells. */
 const between = ({ low, high }: Share) => [low, high].map(share => Number((100 * share).toFixed(low > 0.99 || high < 0.01 ? 2 : 1))).join(' to ') + ' %'
 const house = computed(() => store.rules.measuring ?? 'running')
-const TRIALS = [{ value: '1000', label: '1,000' }, { value: '10000', label: '10,000' }, { value: '100000', label: '100,000' }]
+const TRIALS = [{ value: '500', label: '500' }, { value: '2000', label: '2,000' }, { value: '10000', label: '10,000' }]
 const chooseTrials = (value: string) => {
   trials.value = Number(value)
   return []
@@ -21,18 +21,27 @@ const chooseTrials = (value: string) => {
 /** What the screen that has least left can do either way. */
 const has = (axis: 'x' | 'y' | 'depth') => far(Math.min(...subject.value!.wall.screens.map(screen => Math.min(-screen[axis].least, screen[axis].most))))
 const causes = computed(() => subject.value?.causes)
-const NOT_KNOWN = { size: 'The display’s size tolerance is not in the catalogue: cases are assumed exact.', faces: 'Flatness was not surveyed: the wall is assumed flat.' }
+const NOT_KNOWN = {
+  size: 'The display’s size tolerance is not in the catalogue: cases are assumed to be of exact size, out of square as the house rules say.',
+  faces: 'Flatness was not surveyed: steps between faces are not part of this probability.',
+}
+const COSTS: Record<string, string> = {
+  marking: 'marking errors', drilling: 'drilling errors', slack: 'plate play', size: 'unequal cases', faces: 'an uneven wall',
+  squareness: 'cases out of square', slip: 'adjusters that slip back', gauge: 'gauge errors',
+}
+/** What would make the wall fail: the cause without which it would be within tolerance most often. */
+const costliest = computed(() => current.value?.study.causes.find(({ cause }) => !current.value!.notKnown.includes(cause as never)))
 useCommands([{ id: 'study-run', title: 'Run tolerance study', group: 'True', run: () => void run() }])
 </script>
 
 <template>
   <div class="min-h-0 flex-1 space-y-2 overflow-y-auto" tabindex="0" role="group" aria-label="Tolerance study">
     <p class="text-sm">
-      Simulates marking, drilling and hanging this wall many times. In how many cases can the adjusters bring every seam within tolerance?
+      Simulates marking, drilling, hanging and truing this wall many times. How often is every seam within tolerance after two rounds of truing?
     </p>
     <p v-if="causes" class="text-xs text-ink-soft">
       Standard deviation: marking {{ showThin(causes.marking) }}, drilling {{ showThin(causes.drilling) }}.
-      Plate play {{ showThin(causes.slack) }}. Seam tolerance {{ showThin(subject!.wall.tolerance) }}. Set in the house rules.
+      Plate play {{ showThin(causes.slack) }}. Adjusters slip {{ showThin(causes.slip ?? 0) }}, gauge {{ showThin(causes.gauge ?? 0) }}. Seam tolerance {{ showThin(subject!.wall.tolerance) }}. Set in the house rules.
     </p>
     <div class="grid grid-cols-[1fr_auto] items-end gap-2">
       <ChoiceField label="Simulated walls" :value="String(trials)" :options="TRIALS" :commit="chooseTrials" />
@@ -69,6 +78,12 @@ useCommands([{ id: 'study-run', title: 'Run tolerance study', group: 'True', run
       <p v-if="current.study.markToMark.p > current.study.running.p + 0.01" class="text-sm">
         Marked mark to mark, neighbouring screens fit better, but errors add up: the last plates can miss the studs and the outline. Do not decide by the seams alone.
       </p>
+      <p v-if="current.notKnown.includes('faces')" class="text-sm font-semibold" data-testid="gaps-only">
+        Gaps only: steps between faces are not known.
+      </p>
+      <p v-if="costliest" class="text-sm" data-testid="costliest">
+        What fails most often: {{ COSTS[costliest.cause] }}. Without {{ costliest.cause === 'gauge' ? 'them' : 'that' }}: {{ percent(costliest.p) }}.
+      </p>
       <p class="text-sm" data-testid="needs">
         Adjustment required for 19 walls out of 20: lateral {{ far(current.study.needs.x) }} (this mount has {{ has('x') }}), height {{ far(current.study.needs.y) }} ({{ has('y') }}){{ current.notKnown.includes('faces') ? '' : `, depth ${far(current.study.needs.depth)} (${has('depth')})` }}.
       </p>
@@ -77,7 +92,7 @@ useCommands([{ id: 'study-run', title: 'Run tolerance study', group: 'True', run
         <b>Not known:</b> {{ NOT_KNOWN[unknown] }}
       </p>
       <p class="text-xs text-ink-soft">
-        “More travel” adds {{ far(MORE_TRAVEL) }} each way. Marking and drilling errors are normally distributed, plate play and case sizes uniformly. Rows, columns and faces are simulated separately. The study shows whether the adjustment travel is enough. It leaves out the remainder from 1/8-turn steps and the gauge.
+        “More travel” adds {{ far(MORE_TRAVEL) }} each way. Marking and drilling errors are normally distributed, plate play and case sizes uniformly. Adjusters are turned by eighths in two rounds, slip back a little, and seams are read by a gauge. Cases are out of square and roll.
       </p>
     </template>
   </div>

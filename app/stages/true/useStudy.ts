@@ -6,7 +6,7 @@ import { tellsHere, useStudies } from '~/workers/useStudies'
 /** A study of an array and what it was made of. */
 export interface Studied { array: string, study: Study, notKnown: NotKnown[], tolerance: number, by: 'running' | 'mark-to-mark', of: string }
 
-const [SEED, USUAL] = [1, 10_000]
+const [SEED, USUAL] = [1, 2_000]
 
 /**
  * The study of the array that is worked on: run when it is asked for, with its progress shown, cancelled at any moment.
