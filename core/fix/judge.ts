@@ -5,7 +5,7 @@ import type { Hole, Position, Strip } from '../mount'
 import { isFramed, type Member } from '../survey'
 import type { Figure } from '../units'
 import { supportLoads, type BoltLoad } from './carried'
-import { plateLoads, type LoadCase, type PlateLoad } from './cases'
+import { isOffCentre, plateLoads, type LoadCase, type PlateLoad } from './cases'
 import { groupFigures, groupLoads, shearOf, type FastenerLoad, type Held, type Unheld } from './group'
 import { loadedEdges, type LoadedEdge } from './loadedEdge'
 import { carriedFigures } from './rail'
@@ -242,8 +242,21 @@ function judgeOwn(plates: LoadedPlate[], { wall, fastener, rules, around, bearer
 }
 
 /**
+ * Which of its cases each screen of a row is in while one case is judged: all in the same; but a hand that pulls at the
+ * edge of a case pulls at one screen, and the others hang by their own weight.
+ */
+function arrangementsOf(row: LoadedPlate[], n: number): number[][] {
+  const { loaded } = row[0]!
+  const name = loaded[n]!.load.case
+  if (!isOffCentre(name)) return [row.map(() => n)]
+  const state = name.split('-')[0]
+  const own = loaded.findLastIndex(({ load }, k) => k < n && load.case === state)
+  return row.map((_, k) => row.map((__, other) => other === k ? n : own))
+}
+
+/**
  * Judges what holds plates on rails or boards: in each row the fasteners of its strips, with all its screens in the
- * same case.
+ * same case, or one of them with a hand at its edge.
  */
 function judgeCarried(plates: LoadedPlate[], { wall, fastener, rules, carrier, strips, bearer }: Judging): Judgement[] {
   const rows = new Map<number, LoadedPlate[]>()
@@ -258,29 +271,23 @@ function judgeCarried(plates: LoadedPlate[], { wall, fastener, rules, carrier, s
     const holes = row.flatMap(({ position }) => (position.holes ?? []).map(hole => ({ position, hole })))
     const at = (member: number, y: number) =>
       holes.find(({ hole }) => hole.member === member && Math.abs(hole.y - y) < 1e-6)
-    const judged = row[0]!.loaded.flatMap(({ load: { case: name } }, n): Judged[] => {
-      const bolts = row.flatMap(plate => (plate.loaded[n] ? boltsOf(plate, n) : []))
-      const fasteners = strips
-        .filter(strip => strip.row === number)
-        .flatMap(strip =>
-          supportLoads(strip, carrier!, bolts).flatMap((load, k) => {
-            const found = at(
-              strip.supports[Math.floor(k / strip.heights.length)]!.member,
-              strip.heights[k % strip.heights.length]!,
-            )
-            return found ? [{ load, found }] : []
-          }),
-        )
+    const rowStrips = strips.filter(strip => strip.row === number)
+    const judge = (name: LoadCase, bolts: BoltLoad[]): Judged[] => {
+      const fasteners = rowStrips.flatMap(strip =>
+        supportLoads(strip, carrier!, bolts).flatMap((load, k) => {
+          const [support, height] = [Math.floor(k / strip.heights.length), k % strip.heights.length]
+          const found = at(strip.supports[support]!.member, strip.heights[height]!)
+          return found ? [{ load, found }] : []
+        }))
       if (fasteners.length === 0) return []
       const strength = strengths(name === 'wind')
-      const worst = worstOf(
-        name,
-        fasteners.map(({ load }) => load),
-        () => strength,
-      )
+      const worst = worstOf(name, fasteners.map(({ load }) => load), () => strength)
       const { position, hole } = fasteners[worst.index]!.found
       return [toldOf(worst, position, hole, () => ({ ...carriedFigures(worst.load), ...allowableAt(strength, worst) }))]
-    })
+    }
+    const judged = row[0]!.loaded.flatMap((_, n) => arrangementsOf(row, n).flatMap(cases => judge(
+      row[0]!.loaded[n]!.load.case, row.flatMap((plate, k) => plate.loaded[cases[k]!] ? boltsOf(plate, cases[k]!) : []),
+    )))
     const cases = worstByCase(judged)
     return row.map((plate): Judgement => ({
       position: plate.position,

@@ -50,7 +50,7 @@ export function proofFindings(array: ScreenArray, cells: MountedCell[], wall: Wa
     return [{
       severity: 'stop', code: 'framing-unproved', stage: 'mount', subject: { kind: 'member', id: member.id },
       message: words`${own.length === 1 ? 'A hole' : words`${counted(own.length)} holes`} of ${array.name} ${own.length === 1 ? 'relies' : 'rely'} on stud ${String(index + 1)}, which is unconfirmed: it is only known from ${proofOf(member, wall, rules).restsOn}.`,
-      remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the hole${rules.proofOfFraming === 'one-sign' ? words`` : words`, or take a reading of another kind`}.${metAt(member, wall).length > 0 ? ' What was met may be blocking: rule it out in Survey, under Wall, or probe at this other height.' : ''}`,
+      remedy: words`Probe at ${member.centre}, about ${y} above floor, where a plate will hide the hole${rules.proofOfFraming === 'one-sign' ? words`` : words`, or take a reading of another kind`}.${metAt(member, wall).length > 0 ? ' What was met may be blocking: rule it out in Survey, under Loads, or probe at this other height.' : ''}`,
     }]
   })
 }

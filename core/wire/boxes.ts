@@ -6,7 +6,7 @@ import { isFramed, unsurveyedIn, type Member } from '../survey'
 import { words, type Text } from '../units'
 import { baysOf, type Bay } from './bays'
 import { unfitFor } from './fit'
-import { around, CLEAR, FURNITURE, obstaclesOf } from './obstacles'
+import { around, CLEAR, FURNITURE, obstaclesOf, BESIDE_FASTENER } from './obstacles'
 import { cutoutAt, inTheWay, nearestPlace, type Obstacle } from './place'
 import type { Screen } from './screens'
 import { givesSignal, isFeed, placeOf } from './sources'
@@ -183,8 +183,10 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     const isIn = placing?.rooms.some(room => cutout.x >= room.x - 1e-6 && cutout.x + cutout.width <= room.x + room.width + 1e-6 && cutout.y >= room.y - 1e-6 && cutout.y + cutout.height <= room.y + room.height + 1e-6) ?? false
     const hit = inTheWay(at, model.cutout, keeping)
     const depth = isUpper(box.kind) ? depthOf(screenOf(box), model, at) : { wrong: [], doubts: [] }
+    const carrier = isUpper(box.kind) ? screenOf(box)?.array.carrier : undefined
+    const board = carrier?.kind === 'board' ? carrier.thickness : 0
     const wrong = [
-      ...unfitFor(model, wall), ...depth.wrong,
+      ...unfitFor(model, wall, board), ...depth.wrong,
       ...!placing ? [words`the screen it serves does not exist`] : [],
       ...placing && !solid && isUnsurveyed({ from: cutout.x, to: cutout.x + cutout.width }) ? [words`the wall behind its cut-out has not been surveyed: survey it first`] : [],
       ...placing && !byHand && !found ? [blockers(placing, model, keeping)] : [],
@@ -204,7 +206,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
       byHand,
       held: wrong.length === 0,
       wrong,
-      doubts: depth.doubts,
+      doubts: [...depth.doubts, ...board > 0 ? [words`its opening goes through the backing board: cut board and covering alike, at least ${BESIDE_FASTENER} from every fastener`] : []],
       ...(isUpper(box.kind) && isIn && placing
         ? { hidden: placing.hidden }
         : furniture && { hidden: `behind the ${furniture.kind}` }),

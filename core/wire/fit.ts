@@ -20,12 +20,14 @@ export const isOutside = ({ wet, wind, windSpeed }: Pick<Wall, 'wet' | 'wind' | 
 /**
  * What is wrong with a box in this wall wherever it goes: too deep, its clamps do not take the covering, or it does not
  * cover what is plugged in outside.
+ *
+ * @param board how thick a backing board is that it is cut into, mm
  */
-export function unfitFor(model: BoxModel, wall: Wall): Text[] {
+export function unfitFor(model: BoxModel, wall: Wall, board = 0): Text[] {
   const name = model.name ?? model.id
   const open = isOutside(wall) && model.kind !== 'kit-lower' && !model.cover ? [words`${name} has no in-use cover, and the wall is outside or wet`] : []
   if (model.surface || model.kind === 'floor') return open
-  const [cavity, covering] = [cavityOf(wall), coveringBefore(wall)]
+  const [cavity, covering] = [cavityOf(wall), coveringBefore(wall) + board]
   return [
     ...open,
     ...cavity === undefined ? [words`the depth of the cavity behind the covering is not known`] : [],

@@ -42,12 +42,23 @@ export const keptFrom = ({ features = [] }: Pick<Wall, 'features'>): (Rect & { n
 
 export const nameOfFeature = (feature: Feature) => `the ${feature.kind.replaceAll('-', ' ')} ${itemName(feature)}`
 
+/** An opening in a board keeps so far from every fastener in it, mm. */
+export const BESIDE_FASTENER = 50
+
+/** Rails are not cut; a board is, away from what holds it and what it holds. */
+function carrierObstacles({ strips, positions }: ArrayPlan): Obstacle[] {
+  const rails = strips.filter(({ of }) => of !== 'board').map(({ rect }) => ({ ...around(rect, CLEAR), name: 'a rail' }))
+  const isOnBoard = strips.some(({ of }) => of === 'board')
+  const held = isOnBoard ? positions.flatMap(({ holes = [], bolts = [] }) => [...holes, ...bolts]) : []
+  return [...rails, ...held.map(({ x, y }) => ({
+    ...around({ x, y, width: 0, height: 0 }, BESIDE_FASTENER), name: 'a fastener of the board',
+  }))]
+}
+
 /** Everything on and in a wall that a cut-out keeps clear of. */
 export function obstaclesOf(wall: Wall, arrays: ArrayPlan[], screens: Screen[]): Obstacle[] {
   return [
-    ...arrays.flatMap(({ strips }) =>
-      strips.map(strip => ({ ...around(strip.rect, CLEAR), name: strip.of === 'board' ? 'the board' : 'a rail' })),
-    ),
+    ...arrays.flatMap(carrierObstacles),
     ...screens.flatMap(mountObstacles),
     ...keptFrom(wall),
     ...(wall.blocking ?? [])

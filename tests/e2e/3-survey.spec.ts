@@ -132,7 +132,7 @@ test('readings taken without a connection are planned at once and kept; slips of
   const before = (await house.wall()).job.walls[0].evidence.length
   await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
-  await line.fill('p 4999 hit')
+  await line.fill('p 4999 hit, @900 p 4999 hit')
   await line.press('Enter')
   const state = page.getByTestId('save-state')
   await expect(state).toHaveAttribute('data-state', 'offline')
@@ -148,6 +148,7 @@ test('readings taken without a connection are planned at once and kept; slips of
   await page.reload()
   await saved(page)
   const evidence = (await house.wall()).job.walls[0].evidence
-  expect(evidence).toHaveLength(before + 1)
-  expect(evidence.at(-1)).toMatchObject({ method: 'probe', hit: true, x: 4999, y: 1500 })
+  expect(evidence).toHaveLength(before + 2)
+  expect(evidence.at(-2)).toMatchObject({ method: 'probe', hit: true, x: 4999, y: 1500 })
+  expect(evidence.at(-1)).toMatchObject({ method: 'probe', hit: true, x: 4999, y: 900 })
 })

@@ -2,14 +2,14 @@ import { expect, HALL, saved, test } from './house'
 
 test('the fastener that does best is offered first, those not in stock after it, and its sums open', async ({ page, house }) => {
   await page.goto(`${HALL}/fix`)
-  await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Utilisation 49 %')
+  await expect(page.getByRole('region', { name: 'Fix' })).toContainText('Utilisation 85 %')
   const best = page.getByRole('list', { name: 'Fasteners, best first' }).getByRole('button').first()
   await expect(best).toContainText('Lag screw 3/8 × 3 in')
   await expect(best).toContainText('enough in stock')
   // There are 20, and the wall takes 36.
   await expect(page.locator('[data-fastener="lag-3/8x4"]')).toContainText('not enough in stock')
   await expect(page.locator('[data-fastener="torve-h8x60"]')).toContainText('only opens in a cavity')
-  await expect(page.getByTestId('governing')).toContainText('pulled out, plus hand load')
+  await expect(page.getByTestId('governing')).toContainText('pulled out, hand down at a side edge')
   await page.getByRole('button', { name: /^Allowable shear/ }).click()
   await expect(page.getByTestId('governing')).toContainText('the screw bends in the wood')
   await expect(page.getByTestId('governing')).toContainText('Source: AWC TR12')
@@ -20,7 +20,7 @@ test('the fastener that does best is offered first, those not in stock after it,
   expect(job.walls[0].arrays[0].fastener).toBe('lag-3/8x4')
   expect(job.catalogue.fasteners.map(({ id }: { id: string }) => id)).toContain('lag-3/8x4')
   const plan = JSON.parse((await house.api(`${HALL}/plan`)).body)
-  expect(plan.walls[0].arrays[0].positions[0].loads[0]).toMatchObject({ case: 'service-hand', utilisation: expect.any(Number) })
+  expect(plan.walls[0].arrays[0].positions[0].loads[0]).toMatchObject({ case: 'service-hand-edge', utilisation: expect.any(Number) })
 })
 
 test('it is told how the fastener is set, and charts show what decides', async ({ page }) => {

@@ -7,11 +7,11 @@ import { expect, House, saved, scribble, test as base } from './house'
 const JOBS = {
   imperial: {
     units: /inch/i, width: '14\'', height: '9\'', at: '@48', near: [44, 60, 76, 92, 108, 124],
-    half: 0.7, leaning: '@90 e 75.7 77.1, m 76.4', wide: '1/8', right: '1/32', cure: undefined,
+    half: 0.7, leaning: '@90 e 75.7 77.1, m 76.4', wide: '1/8', right: '1/32',
   },
   metric: {
     units: /millimetres/, width: '4300', height: '2750', at: '@1200', near: [1150, 1550, 1950, 2350, 2750, 3150],
-    half: 18, leaning: '@2300 e 1943 1979, m 1961', wide: '3', right: '1', cure: 'rails' as const,
+    half: 18, leaning: '@2300 e 1943 1979, m 1961', wide: '3', right: '1',
   },
 }
 /** At most so many presses and keys may it take from the code on the first screen to the signed pack. */
@@ -76,12 +76,8 @@ async function plan(
   await hand.press('Issue revision A')
 }
 
-/**
- * Every hole by one press each, among them a miss, which asks for a new revision, and a strip, which is doweled.
- *
- * @param cure what the miss is cured by: nothing but a new revision, or rails
- */
-async function drill(hand: Hand, page: Page, { cure }: { cure?: 'rails' }) {
+/** Every hole by one press each, among them a miss, which asks for a new revision, and a strip, which is doweled. */
+async function drill(hand: Hand, page: Page) {
   await hand.stage('Hang')
   const name = page.getByTestId('hole-name')
   const hit = async (count: number) => {
@@ -94,12 +90,6 @@ async function drill(hand: Hand, page: Page, { cure }: { cure?: 'rails' }) {
   await hit(4)
   await hand.press('Miss')
   await expect(page.getByTestId('answer-stud')).toContainText('or leans by at least')
-  if (cure === 'rails') {
-    // No other slot of the plate meets a stud: what was fixed to the wall itself hangs on rails from now on.
-    await hand.press('Other remedies')
-    await expect(page.getByTestId('answer')).toContainText('Rails across the studs')
-    await hand.press('Apply remedy')
-  }
   await hand.press('Issue revision B')
   await expect(page.getByTestId('answer')).toHaveCount(0)
   await hit(3)
@@ -167,7 +157,7 @@ for (const system of ['imperial', 'metric'] as const) {
     await expect(page.getByLabel('Code')).toBeVisible()
     await beginFirm(hand, page, bare.said, job.units)
     await plan(hand, page, job)
-    await drill(hand, page, job)
+    await drill(hand, page)
     await hang(hand, page)
     await hand.stage('True')
     const { wide, right } = job

@@ -25,6 +25,6 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
     <div v-if="!planning" class="mt-2 space-y-2.5">
       <slot />
     </div>
-    <FindingList v-if="here.length" class="mt-2 md:min-h-44 md:flex-1 md:overflow-y-auto" :findings="here" tabindex="0" />
+    <FindingList v-if="here.length" class="mt-2 md:min-h-28 md:flex-1 md:overflow-y-auto" :findings="here" tabindex="0" />
   </section>
 </template>

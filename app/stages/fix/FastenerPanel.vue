@@ -36,7 +36,7 @@ const standing = (inStock: boolean | undefined, onSite: boolean) =>
   <div v-if="array && fixing" class="space-y-2.5">
     <ul
       class="space-y-1 overflow-y-auto"
-      :class="fixing.rail ? 'max-h-32' : 'max-h-52'"
+      :class="fixing.rail ? 'max-h-20' : 'max-h-24'"
       tabindex="0"
       aria-label="Fasteners, best first"
     >
@@ -87,7 +87,7 @@ const standing = (inStock: boolean | undefined, onSite: boolean) =>
           : `${fixing.waiting} of ${fixing.count} screens have no load yet`
       }}: in Mount, fix {{ fixing.waiting === 1 ? 'the plate' : 'the plates' }} first.
     </p>
-    <ul class="text-sm" aria-label="Load cases">
+    <ul class="max-h-14 overflow-y-auto text-sm" tabindex="0" aria-label="Load cases">
       <li v-for="one in fixing.cases.slice(1)" :key="one.case" class="flex justify-between border-b border-hair py-0.5">
         <span>{{ CASE_NAMES[one.case] }}, {{ one.name }}</span><b class="figures">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
       </li>

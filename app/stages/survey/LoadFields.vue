@@ -67,7 +67,7 @@ const setReason = (text: string) =>
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-x-3 gap-y-2 border-t border-hair pt-2">
+  <div class="grid grid-cols-2 gap-x-3 gap-y-2">
     <TypedField
       :label="`Exterior wind (${unitOf('m/s')})`"
       :shown="typed(wind?.speed, 'm/s')"

@@ -57,6 +57,7 @@ useCommands(SURVEY_PANELS.map(({ id, title }) => ({ id: `panel-${id}`, title: `S
     <ReadingsPanel v-if="panel === 'readings'" ref="readings" />
     <LazyWallPanel v-else-if="panel === 'wall'" />
     <LazyLayerList v-else-if="panel === 'layers'" />
+    <LazyLoadsPanel v-else-if="panel === 'loads'" />
     <LazyFeaturesPanel v-else-if="panel === 'features'" />
     <LazyFlatnessPanel v-else ref="face" />
   </BenchFrame>

@@ -66,10 +66,8 @@ const setOr = (key: 'fireRating' | 'linedIn', label: string) => (value: number |
       <TypedField label="Year lined" :shown="wall.linedIn === undefined ? '' : String(wall.linedIn)" :read="readCount('years')" :actions="{ commit: setOr('linedIn', 'Year lined') }" />
       <NoteField label="Bay insulation" :value="wall.insulation ?? ''" :commit="text => store.edit('Bay insulation', wall => { if (text) wall.insulation = text; else delete wall.insulation })" />
     </div>
-    <LoadFields />
     <p v-if="wall.linedIn === undefined" class="text-xs text-caution">
       Age of lining not known: it may contain asbestos or lead. Have it tested before cutting or drilling.
     </p>
-    <BlockingFields v-if="framed" />
   </div>
 </template>

@@ -10,7 +10,8 @@ export type SurveyTool
 
 /** Parts of the survey, each with a bench panel of its own. */
 export const SURVEY_PANELS = [
-  { id: 'readings', title: 'Readings' }, { id: 'wall', title: 'Wall' }, { id: 'layers', title: 'Layers' }, { id: 'features', title: 'Features' }, { id: 'flatness', title: 'Flatness' },
+  { id: 'readings', title: 'Readings' }, { id: 'wall', title: 'Wall' }, { id: 'layers', title: 'Layers' },
+  { id: 'loads', title: 'Loads' }, { id: 'features', title: 'Features' }, { id: 'flatness', title: 'Flatness' },
 ] as const
 export type SurveyPanel = typeof SURVEY_PANELS[number]['id']
 

@@ -6,7 +6,7 @@ import SurveyBench from './SurveyBench.vue'
 it('a wall has its wind with the basis, and its own hand load with the reason', async () => {
   await mountAtWall([SurveyBench], { site: 'ravel-sands', wall: 'arrivals' })
   const store = useWallStore()
-  await press('Wall')
+  await press('Loads')
   await says('section[aria-label=Survey]', 'Exterior wind')
   await fill('Exterior wind (m/s)', '28')
   expect(store.wall).toMatchObject({ windSpeed: 28 })
@@ -28,7 +28,7 @@ it('a wall has its wind with the basis, and its own hand load with the reason', 
 it('a wall says where blocking is ruled out', async () => {
   await mountAtWall([SurveyBench], { site: 'holm-point', wall: 'ticket-hall' })
   const store = useWallStore()
-  await press('Wall')
+  await press('Loads')
   await says('section[aria-label=Survey]', 'Blocking ruled out')
   await press('Rule out blocking in a part')
   const [part] = store.wall!.blockingRuledOut!
