@@ -15,7 +15,7 @@ function whole(name: string, text: string, most: number): number {
 
 export const study: Verb = {
   usage: 'study JOB.json', does: 'simulate how often the adjusters bring every seam within tolerance', files: ['JOB.json'],
-  more: 'Prints wide-trellis-study, version 1: for each array the share of simulated walls in which every seam is within tolerance, marked from the datum and mark to mark, with its 95 % interval, and the share without each cause and with each improvement. Assumes that nothing is drilled yet. The same seed gives the same result.',
+  more: 'Prints wide-trellis-study, version 1: for each array the share of simulated walls in which every seam is within tolerance after two rounds of truing, marked from the datum and mark to mark, with its 95 % interval, and the share without each cause and with each improvement. Assumes that nothing is drilled yet. The same seed gives the same result.',
   options: { trials: { what: 'number of simulated walls, default 10000' }, seed: { what: 'random seed, default 1' }, wall: { what: 'id of the wall' }, array: { what: 'id of the array' } },
   run([file], { trials = '10000', seed = '1', wall: wallId, array: arrayId }) {
     const [count, begin] = [whole('trials', trials, MOST_TRIALS), whole('seed', seed, 2 ** 31)]

@@ -3,7 +3,10 @@ import type { LoadCase, PlateUse } from '../mount'
 import { GRAVITY, isByHand } from './cases'
 
 /** A pull straight out at a fastener of a plate before a screen hangs on it, N, and the case that it stands for. */
-export interface TestPull { force: number, case: LoadCase }
+export interface TestPull {
+  force: number
+  case: LoadCase
+}
 
 /**
  * What each plate of some screens is tested with before hanging: the tension that the hand brings on the worst
@@ -17,6 +20,6 @@ export function testPull(uses: PlateUse[], { capacity }: Pick<Mount, 'capacity'>
   const byHand = uses.filter(({ case: name }) => isByHand(name))
   if (byHand.length === 0) return undefined
   const weightOf = ({ utilisation, tension }: PlateUse) => utilisation ?? tension * 1e-9
-  const governing = byHand.reduce((a, b) => weightOf(b) > weightOf(a) ? b : a)
+  const governing = byHand.reduce((a, b) => (weightOf(b) > weightOf(a) ? b : a))
   return { force: Math.min(governing.tension, capacity * GRAVITY), case: governing.case }
 }

@@ -43,17 +43,28 @@ export const handForce = (label: string) =>
  */
 const rules = () => ({
   handForce: handForce('Force of a hand on a screen'),
-  squareness: extent('How far a case is out of square, and rolled as it is hung (±), where its sheet gives no tolerance'),
+  squareness: extent(
+    'How far a case is out of square, and rolled as it is hung (±), where its sheet gives no tolerance',
+  ),
   adjusterSlip: extent('Standard deviation by which an adjuster slips back'),
   gaugeSigma: extent('Standard deviation of a gauge reading'),
   heightDatum: oneOf(['by-kind', 'bottom-edge', 'top-row-centre'], 'Height datum'),
-  proofOfFraming: oneOf(['two-kinds', 'one-sign'], 'What confirms a stud: two readings of different kinds or one probe, or any one clear reading'),
+  proofOfFraming: oneOf(
+    ['two-kinds', 'one-sign'],
+    'What confirms a stud: two readings of different kinds or one probe, or any one clear reading',
+  ),
   hollowWallAnchors: oneOf(['never', 'supplement', 'counted'], 'Hollow-wall anchors (hold in the covering only)'),
   coveringCountsAsGap: flag('Whether the covering under a plate counts as a gap in shear'),
   furring: oneOf(['through', 'into-furring'], 'Fixing over furring: through into the block, or into the furring only'),
-  blockJoints: oneOf(['keep-clear', 'anywhere-under-timber'], 'Anchors in block: always clear of joints, or anywhere under timber'),
+  blockJoints: oneOf(
+    ['keep-clear', 'anywhere-under-timber'],
+    'Anchors in block: always clear of joints, or anywhere under timber',
+  ),
   measuring: oneOf(['running', 'mark-to-mark'], 'Measuring along the wall'),
-  placingHeight: oneOf(['asked', 'seated-eye', 'standing-eye', 'between-features', 'above-furniture', 'fixed'], 'Height of a new array'),
+  placingHeight: oneOf(
+    ['asked', 'seated-eye', 'standing-eye', 'between-features', 'above-furniture', 'fixed'],
+    'Height of a new array',
+  ),
   clearAboveFurniture: extent('Clearance above furniture for a new array'),
   fixedHeight: extent('Fixed centre height of a new array'),
   level: oneOf(['gravity', 'building-line'], 'Level reference'),
@@ -68,7 +79,8 @@ const rules = () => ({
   markingSigma: extent('Standard deviation of one tape measurement'),
   seamTolerance: size('Seam tolerance (±)'),
   inspections: oneOf(['half-yearly', 'yearly', 'two-yearly'], 'Inspection after handover'),
-  drillWander: extent('Standard deviation of a hole from its mark'), plateSlack: extent('Total play of a plate around its screws'),
+  drillWander: extent('Standard deviation of a hole from its mark'),
+  plateSlack: extent('Total play of a plate around its screws'),
 })
 export const rulesSchema = group(rules())
 export type Rules = InferType<typeof rulesSchema>

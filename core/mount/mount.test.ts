@@ -81,7 +81,8 @@ describe('holes on studs', () => {
 
   it('need two different members: one wide enough for two slots is not two', () => {
     const { findings } = one([{ centre: 3100, width: 200 }])
-    expect(findings.map(({ code }) => code)).toEqual(['hole-misses-member', 'hole-misses-member'])
+    const codes = findings.map(({ code }) => code).filter(code => code !== 'hole-where-cables-run')
+    expect(codes).toEqual(['hole-misses-member', 'hole-misses-member'])
     expect(textToString(findings[0]!.message, 'metric')).toContain('has no stud behind it')
   })
 

@@ -39,7 +39,10 @@ export interface Drawn {
  */
 export function draw(screens: number, luck: Chance, turning?: Turning): Drawn {
   const both = (one: () => number) => [0, 1].map(() => Float64Array.from({ length: screens }, one))
-  const drawn: Drawn = { marking: both(() => luck.off(1)), drilling: both(() => luck.off(1)), slack: both(() => luck.between(-0.5, 0.5)), size: both(() => luck.between(-1, 1)), face: Float64Array.from({ length: screens }, () => luck.off(1)) }
+  const drawn: Drawn = {
+    marking: both(() => luck.off(1)), drilling: both(() => luck.off(1)), slack: both(() => luck.between(-0.5, 0.5)),
+    size: both(() => luck.between(-1, 1)), face: Float64Array.from({ length: screens }, () => luck.off(1)),
+  }
   if (!turning) return drawn
   const [rack, roll] = both(() => luck.between(-1, 1)) as [Float64Array, Float64Array]
   const twice = (length: number) => [0, 1].map(() => Float64Array.from({ length }, () => luck.off(1)))
@@ -142,10 +145,17 @@ export function trialOf({ screens, gap, tolerance }: StudiedWall): (drawn: Drawn
   }
 }
 
+/** How far the wall's face stands out behind a screen, as it may be, mm. */
+const outOf = ({ face }: StudiedScreen, share: number) => (face?.out ?? 0) + (face?.sigma ?? 0) * share
+
+/** How a drawn wall comes out, marked so, of these causes. */
+export type Tried = (drawn: Drawn, by: Marking, causes: Causes) => Pick<Outcome, 'worst' | 'overlaps'>
+
 /** Where the plates of a drawn wall stand along one axis, mm from their places: each line of them as it was marked. */
-function standsOf(lines: Line[], axis: number, { marking, drilling, slack }: Drawn, by: Marking, causes: Causes): Float64Array {
-  const stands = Float64Array.from(drilling[axis]!, (drilled, n) => causes.drilling * drilled + causes.slack * slack[axis]![n]!)
-  const marks = Float64Array.from(marking[axis]!, mark => causes.marking * mark)
+function standsOf(lines: Line[], axis: number, drawn: Drawn, by: Marking, causes: Causes): Float64Array {
+  const [marking, drilling, slack] = [drawn.marking[axis]!, drawn.drilling[axis]!, drawn.slack[axis]!]
+  const stands = drilling.map((drilled, n) => causes.drilling * drilled + causes.slack * slack[n]!)
+  const marks = marking.map(mark => causes.marking * mark)
   if (by === 'mark-to-mark') {
     for (const line of lines) for (let k = 1; k < line.length; k++) marks[line[k]!]! += marks[line[k - 1]!]!
   }
@@ -153,29 +163,30 @@ function standsOf(lines: Line[], axis: number, { marking, drilling, slack }: Dra
 }
 
 /**
- * How a drawn wall comes out once a crew has read its seams and turned its adjusters in two rounds: in steps that can be
- * set, which slip, by a gauge that is a little out. Steps count only where the faces were surveyed.
+ * How a drawn wall comes out once a crew has read its seams and turned its adjusters in two rounds: in steps that can
+ * be set, which slip, by a gauge that is a little out. Steps count only where the faces were surveyed.
  */
-export function turnedTrialOf({ screens, tolerance, turning }: StudiedWall & { turning: Turning }): (drawn: Drawn, by: Marking, causes: Causes) => Pick<Outcome, 'worst' | 'overlaps'> {
+export function turnedTrialOf({ screens, tolerance, turning }: StudiedWall & { turning: Turning }): Tried {
   const { rows, columns } = linesOf(screens)
   const up = columns.map(line => [...line].reverse())
   const [gaps, steps] = [new Float64Array(turning.plane.rows.length), new Float64Array(turning.faces?.rows.length ?? 0)]
   return (drawn, by, causes) => {
     const { squareness = 0, slip = 0, gauge = 0 } = causes
     const { turned } = drawn
-    const grown = (axis: number) => Float64Array.from(screens, ({ size }, n) => causes.size * size * drawn.size[axis]![n]!)
+    const grown = (axis: number) => drawn.size[axis]!.map((share, n) => causes.size * screens[n]!.size * share)
     const bent = (of: Float64Array) => of.map((share, n) => squareness * turning.screens[n]!.square * share)
     const hung: Hung = {
       x: standsOf(rows, 0, drawn, by, causes), y: standsOf(up, 1, drawn, by, causes), long: grown(0), tall: grown(1),
-      out: Float64Array.from(screens, ({ face }, n) => causes.faces * ((face?.out ?? 0) + (face?.sigma ?? 0) * drawn.face[n]!)),
+      out: drawn.face.map((share, n) => causes.faces * outOf(screens[n]!, share)),
       rack: bent(turned!.rack), roll: bent(turned!.roll),
     }
+    const crew = { slip, gauge, tolerance }
     planeOff(turning, hung, gaps)
-    turnedTwice(turning.plane, gaps, { slip, gauge }, turned!.plane, tolerance, screens.length)
+    turnedTwice(turning.plane, gaps, turned!.plane, crew)
     const plane = worstOf(turning.plane, gaps, true)
     if (!turning.faces) return plane
     facesOff(turning.faces, hung, steps)
-    turnedTwice(turning.faces, steps, { slip, gauge }, turned!.faces!, tolerance, screens.length)
+    turnedTwice(turning.faces, steps, turned!.faces!, crew)
     return { ...plane, worst: Math.max(plane.worst, worstOf(turning.faces, steps, false).worst) }
   }
 }

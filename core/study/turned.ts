@@ -2,19 +2,46 @@ import { readingsOf, type Adjuster, type TrueScreen } from '../true'
 import { stepOf } from '../true/rounding'
 
 /** An adjuster of a screen: how far it goes from where it is planned, and how fine it can be set, mm. */
-export interface Knob { least: number, most: number, step: number, rows: Int32Array, effects: Float64Array, curve: number }
+export interface Knob {
+  least: number
+  most: number
+  step: number
+  rows: Int32Array
+  effects: Float64Array
+  curve: number
+}
 
 /** An end of a seam: which screens, where on each, and whether the seam is upright. */
-interface Row { a: number, b: number, upright: boolean, ax: number, ay: number, bx: number, by: number }
+interface Row {
+  a: number
+  b: number
+  upright: boolean
+  ax: number
+  ay: number
+  bx: number
+  by: number
+}
 
 /** Seams that one set of adjusters closes: the gaps, or the steps between faces. */
-export interface System { rows: Row[], knobs: Knob[], gap: Float64Array }
+export interface System {
+  rows: Row[]
+  knobs: Knob[]
+  gap: Float64Array
+}
 
 /** A screen as it is turned: its size, and how far its case is out of square and rolled as it is hung, ± mm. */
-export interface Turned { width: number, height: number, square: number }
+export interface Turned {
+  width: number
+  height: number
+  square: number
+}
 
 /** Everything that is turned at a wall: the gaps in its plane, and the steps where its faces were surveyed. */
-export interface Turning { screens: Turned[], plane: System, faces?: System }
+export interface Turning {
+  screens: Turned[]
+  plane: System
+  faces?: System
+}
 
 const ENDS = { upright: ['top', 'bottom'], level: ['left', 'right'] } as const
 /** Adjusters that are left out: the fourth depth screw follows from the three others. */
@@ -23,10 +50,17 @@ const FOLLOWS: Adjuster[] = ['depth-bottom-right']
 /** Every end of every seam, the left or upper screen first. */
 function endsOf(screens: TrueScreen[]) {
   const at = new Map(screens.map(screen => [`${screen.row} ${screen.column}`, screen]))
-  return screens.flatMap(a => ([['upright', 0, 1], ['level', 1, 0]] as const).flatMap(([way, down, across]) => {
-    const b = at.get(`${a.row + down} ${a.column + across}`)
-    return b ? ENDS[way].map(end => ({ a, b, end, upright: way === 'upright' })) : []
-  }))
+  return screens.flatMap(a =>
+    (
+      [
+        ['upright', 0, 1],
+        ['level', 1, 0],
+      ] as const
+    ).flatMap(([way, down, across]) => {
+      const b = at.get(`${a.row + down} ${a.column + across}`)
+      return b ? ENDS[way].map(end => ({ a, b, end, upright: way === 'upright' })) : []
+    }),
+  )
 }
 
 function systemOf(screens: TrueScreen[], kind: 'gap' | 'step', target: { x: number, y: number }): System {
@@ -35,27 +69,37 @@ function systemOf(screens: TrueScreen[], kind: 'gap' | 'step', target: { x: numb
   const entries = ends.map(({ a, b, end }) => ({ between: [a.name, b.name], end, mm: 0 }))
   const readings = readingsOf(kind === 'gap' ? { gaps: entries } : { steps: entries }, screens, target)
   const on = new Map<string, { row: number, by: number }[]>()
-  readings.forEach(({ effects }, row) => effects.forEach(({ screen, adjuster, by }) => {
-    const key = `${screen} ${adjuster}`
-    on.set(key, [...on.get(key) ?? [], { row, by }])
-  }))
-  const knobs = screens.flatMap(({ name, travels }) => travels.flatMap(({ adjuster, least, most, perTurn }): Knob[] => {
-    const found = on.get(`${name} ${adjuster}`)
-    if (!found || FOLLOWS.includes(adjuster)) return []
-    const effects = Float64Array.from(found, ({ by }) => by)
-    return [{
-      least, most, step: stepOf({ ...perTurn !== undefined && { perTurn } }),
-      rows: Int32Array.from(found, ({ row }) => row), effects, curve: effects.reduce((sum, by) => sum + by * by, 0),
-    }]
-  }))
+  readings.forEach(({ effects }, row) =>
+    effects.forEach(({ screen, adjuster, by }) => {
+      const key = `${screen} ${adjuster}`
+      on.set(key, [...(on.get(key) ?? []), { row, by }])
+    }),
+  )
+  const knobs = screens.flatMap(({ name, travels }) =>
+    travels.flatMap(({ adjuster, least, most, perTurn }): Knob[] => {
+      const found = on.get(`${name} ${adjuster}`)
+      if (!found || FOLLOWS.includes(adjuster)) return []
+      const effects = Float64Array.from(found, ({ by }) => by)
+      return [
+        {
+          least,
+          most,
+          step: stepOf({ ...(perTurn !== undefined && { perTurn }) }),
+          rows: Int32Array.from(found, ({ row }) => row),
+          effects,
+          curve: effects.reduce((sum, by) => sum + by * by, 0),
+        },
+      ]
+    }),
+  )
   const rows = ends.map(({ a, b, end, upright }): Row => {
     const sign = end === 'top' || end === 'right' ? 1 : -1
     const places = upright
-      ? { ax: a.width / 2, ay: sign * a.height / 2, bx: -b.width / 2, by: sign * b.height / 2 }
-      : { ax: sign * a.width / 2, ay: -a.height / 2, bx: sign * b.width / 2, by: b.height / 2 }
+      ? { ax: a.width / 2, ay: (sign * a.height) / 2, bx: -b.width / 2, by: (sign * b.height) / 2 }
+      : { ax: (sign * a.width) / 2, ay: -a.height / 2, bx: (sign * b.width) / 2, by: b.height / 2 }
     return { a: index.get(a.name)!, b: index.get(b.name)!, upright, ...places }
   })
-  return { rows, knobs, gap: Float64Array.from(rows, ({ upright }) => upright ? target.x : target.y) }
+  return { rows, knobs, gap: Float64Array.from(rows, ({ upright }) => (upright ? target.x : target.y)) }
 }
 
 /**
@@ -63,30 +107,51 @@ function systemOf(screens: TrueScreen[], kind: 'gap' | 'step', target: { x: numb
  *
  * @param square of each screen, how far its case may be out of square and rolled, ± mm
  */
-export function turningOf(screens: TrueScreen[], square: number[], target: { x: number, y: number }, facesKnown: boolean): Turning {
+export function turningOf(
+  screens: TrueScreen[],
+  square: number[],
+  target: { x: number, y: number },
+  facesKnown: boolean,
+): Turning {
   return {
     screens: screens.map(({ width, height }, n) => ({ width, height, square: square[n]! })),
-    plane: systemOf(screens, 'gap', target), ...facesKnown && { faces: systemOf(screens, 'step', target) },
+    plane: systemOf(screens, 'gap', target),
+    ...(facesKnown && { faces: systemOf(screens, 'step', target) }),
   }
 }
 
-/** Where the screens of a drawn wall hang, mm: aside, up, out, longer and taller than on the sheet, racked and rolled. */
-export interface Hung { x: Float64Array, y: Float64Array, out: Float64Array, long: Float64Array, tall: Float64Array, rack: Float64Array, roll: Float64Array }
+/**
+ * Where the screens of a drawn wall hang, mm: aside, up, out, longer and taller than on the sheet, racked and rolled.
+ */
+export interface Hung {
+  x: Float64Array
+  y: Float64Array
+  out: Float64Array
+  long: Float64Array
+  tall: Float64Array
+  rack: Float64Array
+  roll: Float64Array
+}
 
 /** How far each end of a seam is off its target before anything is turned, mm. */
 export function planeOff({ plane, screens }: Turning, hung: Hung, into: Float64Array): void {
   plane.rows.forEach(({ a, b, upright, ax, ay, bx, by }, n) => {
     const [rollA, rollB] = [hung.roll[a]! / screens[a]!.width, hung.roll[b]! / screens[b]!.width]
     into[n] = upright
-      ? (hung.x[b]! - rollB * by + hung.rack[b]! * by / screens[b]!.height) - (hung.x[a]! - rollA * ay + hung.rack[a]! * ay / screens[a]!.height)
-        - (hung.long[a]! + hung.long[b]!) / 2
-      : (hung.y[a]! + rollA * ax) - (hung.y[b]! + rollB * bx) - (hung.tall[a]! + hung.tall[b]!) / 2
+      ? hung.x[b]!
+      - rollB * by
+      + (hung.rack[b]! * by) / screens[b]!.height
+      - (hung.x[a]! - rollA * ay + (hung.rack[a]! * ay) / screens[a]!.height)
+      - (hung.long[a]! + hung.long[b]!) / 2
+      : hung.y[a]! + rollA * ax - (hung.y[b]! + rollB * bx) - (hung.tall[a]! + hung.tall[b]!) / 2
   })
 }
 
 /** The same of the steps between faces. */
 export function facesOff({ rows }: System, hung: Hung, into: Float64Array): void {
-  rows.forEach(({ a, b }, n) => { into[n] = hung.out[b]! - hung.out[a]! })
+  rows.forEach(({ a, b }, n) => {
+    into[n] = hung.out[b]! - hung.out[a]!
+  })
 }
 
 /** How far a crew leaves a reading off, as a share of the tolerance, so that what slips and is misread has room. */
@@ -97,10 +162,15 @@ const FINE_SWEEPS = 3
 const ALONE = 2 / 3
 
 /** How far a reading is past what is free, mm; what is left of it counts, and not which way. */
-const past = (off: number, free: number) => off > free ? off - free : off < -free ? off + free : 0
+const past = (off: number, free: number) => (off > free ? off - free : off < -free ? off + free : 0)
 
 /** A round of turning as it is worked out: what is read, where adjusters stand, and how far each is turned, mm. */
-interface Round { read: Float64Array, at: Float64Array, by: Float64Array, free: number }
+interface Round {
+  read: Float64Array
+  at: Float64Array
+  by: Float64Array
+  free: number
+}
 
 function turn({ rows, effects }: Knob, k: number, mm: number, { read, by }: Round): void {
   by[k]! += mm
@@ -118,7 +188,7 @@ function drive(knobs: Knob[], back: boolean, round: Round): number {
     for (let n = 0; n < rows.length; n++) slope += effects[n]! * past(read[rows[n]!]!, free)
     if (slope === 0) continue
     const stands = at[k]! + by[k]!
-    const mm = Math.max(least, Math.min(most, stands - BEYOND * slope / curve)) - stands
+    const mm = Math.max(least, Math.min(most, stands - (BEYOND * slope) / curve)) - stands
     if (mm === 0) continue
     turn(knobs[k]!, k, mm, round)
     moved = Math.max(moved, Math.abs(mm))
@@ -161,22 +231,34 @@ function inSteps(knobs: Knob[], round: Round): void {
 }
 
 /** What is drawn of the rounds of turning: how each adjuster slips, and how each gauge reads, one σ. */
-export interface Slips { slip: Float64Array[], gauge: Float64Array[] }
+export interface Slips {
+  slip: Float64Array[]
+  gauge: Float64Array[]
+}
+
+/** How far an adjuster slips back and a reading is out, one σ, and what a seam may be off, mm. */
+export interface Crew {
+  slip: number
+  gauge: number
+  tolerance: number
+}
 
 /**
  * How far the ends of seams are off once a crew has read and turned in two rounds.
  *
  * @param off how far they are off before; receives how far they are off then
- * @param slip how far an adjuster slips back, and `gauge` how far a reading is out, one σ, mm
  */
-export function turnedTwice(system: System, off: Float64Array, { slip, gauge }: { slip: number, gauge: number }, drawn: Slips, tolerance: number, screens: number): void {
+export function turnedTwice(system: System, off: Float64Array, drawn: Slips, { slip, gauge, tolerance }: Crew): void {
   const { knobs } = system
   if (knobs.length === 0) return
   const round: Round = {
-    at: new Float64Array(knobs.length), by: new Float64Array(knobs.length), read: new Float64Array(off.length),
+    at: new Float64Array(knobs.length),
+    by: new Float64Array(knobs.length),
+    read: new Float64Array(off.length),
     free: tolerance * SHARE,
   }
-  const sweeps = SWEEPS + PER_LINE * Math.ceil(Math.sqrt(screens))
+  // As many as it takes for what one screen is moved by to reach the others.
+  const sweeps = SWEEPS + PER_LINE * Math.ceil(Math.sqrt(knobs.length / 3))
   // What the first round tells of a seam counts in the second, the less the more adjusters slip.
   const kept = gauge > 0 ? gauge ** 2 / (2 * gauge ** 2 + 2 * slip ** 2) : 0
   for (let n = 0; n < 2; n++) {
@@ -210,4 +292,3 @@ export function worstOf({ gap }: System, off: Float64Array, isGap: boolean): { w
   }
   return { worst, overlaps }
 }
-

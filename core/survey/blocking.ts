@@ -1,14 +1,14 @@
 import type { Wall } from '../job'
 import type { Sign } from './sign'
 
-/** What stands behind a reading: a piece of blocking is met so far above and below the height that is known of it, mm. */
+/** A piece of blocking is met so far above and below the height that is known of it, mm. */
 const BAND = 75
 /** Two nails that met something so far apart in height met no one piece of blocking, mm. */
 export const APART = 150
 /** A nail beside one that met something, as near as this, would have met blocking there too, mm. */
 const BESIDE = 60
 
-type Place = { x: number; y: number }
+type Place = { x: number, y: number }
 
 /** Whether blocking is known to run at a place: what is met there may be it. */
 export function isInBlocking({ blocking = [] }: Pick<Wall, 'blocking'>, { x, y }: Place): boolean {

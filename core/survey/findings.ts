@@ -102,11 +102,16 @@ function againstFindings(wall: Wall, members: Member[]): Finding[] {
 }
 
 /** A note for each reading that says nothing of a stud, as blocking runs at its height. */
-const blockingFindings = (wall: Wall): Finding[] => everySign(wall).filter(sign => meetsBlocking(wall, sign)).map(({ reading, x }) => ({
-  stage: 'survey', subject: { kind: 'reading', id: reading.id }, severity: 'note', code: 'reading-in-blocking',
-  message: words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x}, ${reading.y} above floor, may have met the blocking there: it says nothing of a stud.`,
-  remedy: words`Probe at least ${APART} above or below the blocking.`,
-}))
+function blockingFindings(wall: Wall): Finding[] {
+  return everySign(wall).filter(sign => meetsBlocking(wall, sign)).map(({ reading, x }) => {
+    const what = words`${METHOD_NAMES[reading.method].replace(/^a/, 'A')} at ${x}, ${reading.y} above floor,`
+    return {
+      stage: 'survey', subject: { kind: 'reading', id: reading.id }, severity: 'note', code: 'reading-in-blocking',
+      message: words`${what} may have met the blocking there: it says nothing of a stud.`,
+      remedy: words`Probe at least ${APART} above or below the blocking.`,
+    }
+  })
+}
 
 const unexplainedFindings = (signs: Sign[]): Finding[] => signs.filter(({ kind }) => kind !== 'knock' && kind !== 'box').map(({ reading, x }) => ({
   stage: 'survey', subject: { kind: 'reading', id: reading.id }, severity: 'caution', code: 'reading-unexplained',

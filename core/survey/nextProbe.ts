@@ -33,15 +33,20 @@ const percent = (share: number) => share > 0.99 ? 'over 99 %' : `${Math.round(10
 function forMember(wall: Wall, members: Member[], index: number, holes: PlannedHole[], units: UnitSystem): NextProbe {
   const member = members[index]!
   const chance = hitChance(member)
-  const wanted = holes.length > 0 ? holes.reduce((sum, hole) => sum + hole.y, 0) / holes.length : USUAL_PLACES[units].height
+  const heights = holes.reduce((sum, hole) => sum + hole.y, 0)
+  const wanted = holes.length > 0 ? heights / holes.length : USUAL_PLACES[units].height
   const y = probeHeight(member, wall, wanted)
   const proves = isProvedByOne(member, wall, y)
   const count = `${holes.length} planned ${holes.length === 1 ? 'hole' : 'holes'}`
+  const confirms = proves
+    ? ` and confirms ${holes.length === 1 ? 'it' : 'them all'}`
+    : words`; as blocking is not ruled out, it takes a second one ${APART} higher or lower`
+  const rely = holes.length === 1 ? 'relies' : 'rely'
   const rests = member.source === 'inferred' ? 'is only predicted from its neighbours' : 'is unconfirmed'
   return {
     x: member.centre, y, gain: holes.length * chance,
     why: holes.length > 0
-      ? words`Stud ${String(index + 1)} ${rests} and ${count} ${holes.length === 1 ? 'relies' : 'rely'} on it; a hit is ${percent(chance)} likely${proves ? ` and confirms ${holes.length === 1 ? 'it' : 'them all'}` : words`; as blocking is not ruled out, it takes a second one ${APART} higher or lower`}.`
+      ? words`Stud ${String(index + 1)} ${rests} and ${count} ${rely} on it; a hit is ${percent(chance)} likely${confirms}.`
       : words`Stud ${String(index + 1)} ${rests}; a hit is ${percent(chance)} likely.`,
   }
 }

@@ -6,8 +6,15 @@ import { everySign } from './sign'
 
 /** What a method is called in a sentence. */
 export const METHOD_NAMES: Record<Evidence['method'], string> = {
-  'detector-edge': 'a detector edge', 'detector-centre': 'a detector centre', 'magnet': 'a magnet', 'probe': 'a probe', 'pilot': 'a pilot hole',
-  'knock': 'a knock', 'seen': 'a sighting', 'outlet': 'an outlet box', 'joint': 'a joint',
+  'detector-edge': 'a detector edge',
+  'detector-centre': 'a detector centre',
+  'magnet': 'a magnet',
+  'probe': 'a probe',
+  'pilot': 'a pilot hole',
+  'knock': 'a knock',
+  'seen': 'a sighting',
+  'outlet': 'an outlet box',
+  'joint': 'a joint',
 }
 
 /** Two readings of one kind share their errors, so they are one sign. */
@@ -18,9 +25,13 @@ const HOLES = new Set<Evidence['method']>(['probe', 'pilot'])
 const WEAK = new Set<Evidence['method']>(['knock', 'outlet'])
 
 /** Whether a member is proved, and what it rests on in words. */
-export interface Proof { proved: boolean, restsOn: Text }
+export interface Proof {
+  proved: boolean
+  restsOn: Text
+}
 
-const list = (names: string[]) => names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
+const list = (names: string[]) =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
 
 /** The heights at which nails or bits have met something that is taken for a member, mm. */
 export const metAt = (member: Pick<Member, 'evidence'>, { evidence = [] }: Pick<Wall, 'evidence'>): number[] =>
@@ -33,11 +44,11 @@ export const metAt = (member: Pick<Member, 'evidence'>, { evidence = [] }: Pick<
 export function probeHeight(member: Pick<Member, 'evidence' | 'centre'>, wall: Wall, wanted: number): number {
   const met = metAt(member, wall)
   const at = (y: number) => ({ x: member.centre, y })
-  const tells = (y: number) => y > 0 && y < wall.height && !isInBlocking(wall, at(y))
-    && met.every(height => Math.abs(height - y) >= APART)
+  const tells = (y: number) =>
+    y > 0 && y < wall.height && !isInBlocking(wall, at(y)) && met.every(height => Math.abs(height - y) >= APART)
   const others = [...met.flatMap(y => [y - APART, y + APART]), ...Array.from({ length: 40 }, (_, n) => 100 * (n + 1))]
   const near = others.filter(tells).sort((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted))
-  return tells(wanted) ? wanted : near[0] ?? wanted
+  return tells(wanted) ? wanted : (near[0] ?? wanted)
 }
 
 /** Whether one more nail that meets a member proves it: something else tells of it, or no blocking is there. */
@@ -46,9 +57,13 @@ export const isProvedByOne = (member: Pick<Member, 'evidence' | 'centre'>, wall:
 
 /** Whether nails or bits prove a member: one where blocking is ruled out, or two far enough apart in height. */
 function isNailed(wall: Wall, own: Set<string>): boolean {
-  const holes = everySign(wall).filter(({ reading: { method } }) => HOLES.has(method))
+  const holes = everySign(wall)
+    .filter(({ reading: { method } }) => HOLES.has(method))
     .map(({ x, speaksFor, reading: { id, y } }) => ({ id, x, y, speaksFor }))
-  const [hits, misses] = [holes.filter(({ id, speaksFor }) => speaksFor && own.has(id)), holes.filter(({ speaksFor }) => !speaksFor)]
+  const [hits, misses] = [
+    holes.filter(({ id, speaksFor }) => speaksFor && own.has(id)),
+    holes.filter(({ speaksFor }) => !speaksFor),
+  ]
   const heights = hits.map(({ y }) => y)
   return hits.some(hit => metNoBlocking(wall, hit, misses)) || Math.max(...heights) - Math.min(...heights) >= APART
 }

@@ -2,15 +2,18 @@ import { expect, it } from 'vitest'
 import { powerBox, wiredWall } from '../../tests/fixtures/wired'
 
 const ON_BOARD = { kind: 'board', thickness: 18, bolt: { tension: 2500, shear: 1500 } } as const
-const onBoard = (clampsTo: number) => wiredWall([], (wall, job) => {
-  wall.arrays[0]!.carrier = { ...ON_BOARD }
-  job.catalogue.boxes![0]!.clamps = { min: 6, max: clampsTo }
-})
+const onBoard = (clampsTo: number) =>
+  wiredWall([], (wall, job) => {
+    wall.arrays[0]!.carrier = { ...ON_BOARD }
+    job.catalogue.boxes![0]!.clamps = { min: 6, max: clampsTo }
+  })
 
 it('a box behind a screen on a backing board is cut into the board, away from every fastener in it', () => {
   const { boxes, plan, said } = onBoard(32)
   expect(boxes.every(({ held }) => held)).toBe(true)
-  const held = plan.arrays.flatMap(({ positions }) => positions.flatMap(({ holes = [], bolts = [] }) => [...holes, ...bolts]))
+  const held = plan.arrays.flatMap(({ positions }) =>
+    positions.flatMap(({ holes = [], bolts = [] }) => [...holes, ...bolts]),
+  )
   const { width, height } = powerBox.cutout
   for (const box of boxes) {
     for (const { x, y } of held) {

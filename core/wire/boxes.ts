@@ -98,6 +98,11 @@ function under(upper: Pick<BoxPlan, 'x'> | undefined, model: BoxModel, wall: Wal
   return { wanted: { x, y: top - model.cutout.height / 2 }, rooms: own, hidden: upper ? 'in the stud bay of the box above it' : 'at the height of the outlets' }
 }
 
+/** What is to be minded of a box that is cut into a backing board of so many mm. */
+const boardDoubts = (board: number): Text[] => board > 0
+  ? [words`its opening goes through the board: cut board and covering alike, ${BESIDE_FASTENER} or more from fasteners`]
+  : []
+
 /** The bay that a place is in. */
 const bayAt = (bays: Bay[], x: number): BoxPlan['bay'] => {
   const bay = bays.find(({ from, to }) => x >= from && x <= to)
@@ -206,7 +211,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
       byHand,
       held: wrong.length === 0,
       wrong,
-      doubts: [...depth.doubts, ...board > 0 ? [words`its opening goes through the backing board: cut board and covering alike, at least ${BESIDE_FASTENER} from every fastener`] : []],
+      doubts: [...depth.doubts, ...boardDoubts(board)],
       ...(isUpper(box.kind) && isIn && placing
         ? { hidden: placing.hidden }
         : furniture && { hidden: `behind the ${furniture.kind}` }),

@@ -47,7 +47,8 @@ export const BESIDE_FASTENER = 50
 
 /** Rails are not cut; a board is, away from what holds it and what it holds. */
 function carrierObstacles({ strips, positions }: ArrayPlan): Obstacle[] {
-  const rails = strips.filter(({ of }) => of !== 'board').map(({ rect }) => ({ ...around(rect, CLEAR), name: 'a rail' }))
+  const rails = strips.filter(({ of }) => of !== 'board')
+    .map(({ rect }) => ({ ...around(rect, CLEAR), name: 'a rail' }))
   const isOnBoard = strips.some(({ of }) => of === 'board')
   const held = isOnBoard ? positions.flatMap(({ holes = [], bolts = [] }) => [...holes, ...bolts]) : []
   return [...rails, ...held.map(({ x, y }) => ({

@@ -12,7 +12,7 @@ const field = (label: string, set: (wall: Wall, value: number) => void): FieldAc
 })
 /** A row of blocking that is only suspected, half way up, to be set right. */
 const addBlocking = () =>
-  store.edit('Add blocking', wall => {
+  store.edit('Add blocking', (wall) => {
     wall.blocking = [
       ...(wall.blocking ?? []),
       { id: madeId('b', wall.blocking), y: Math.round(wall.height / 2), found: false },
@@ -30,11 +30,11 @@ const ruled = (index: number, side: (typeof SIDES)[number]['key']) =>
   })
 /** All of the wall to begin with; its sides are set right then. */
 const rule = () =>
-  store.edit('Rule out blocking', wall => {
+  store.edit('Rule out blocking', (wall) => {
     wall.blockingRuledOut = [...(wall.blockingRuledOut ?? []), { x1: 0, x2: wall.width, y1: 0, y2: wall.height }]
   })
 const unrule = (index: number) =>
-  store.edit('Blocking ruled out', wall => {
+  store.edit('Blocking ruled out', (wall) => {
     wall.blockingRuledOut!.splice(index, 1)
     if (wall.blockingRuledOut!.length === 0) delete wall.blockingRuledOut
   })
