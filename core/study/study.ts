@@ -33,6 +33,8 @@ export interface Study {
   spread: Spread
   /** Travel either way that would close nineteen walls of twenty, mm, by the way that is the house's. */
   needs: { x: number, y: number, depth: number }
+  /** What nineteen walls of twenty end within, mm, by the way that is the house's. */
+  within: number
 }
 
 const BINS = 24
@@ -147,6 +149,7 @@ export function study(
     causes: known.map((cause, k) => ({ cause, p: share(2 + k).p })).sort((a, b) => b.p - a.p),
     changes: CHANGES.map((change, k) => ({ change, p: share(2 + known.length + k).p })).sort((a, b) => b.p - a.p),
     needs: { x: nineteenOfTwenty(needs[0]!), y: nineteenOfTwenty(needs[1]!), depth: nineteenOfTwenty(needs[2]!) },
+    within: nineteenOfTwenty(worsts[by === 'running' ? 0 : 1]),
     spread: spreadOf(worsts[0], worsts[1], wall.tolerance),
   }
 }

@@ -88,8 +88,9 @@ const standing = (inStock: boolean | undefined, onSite: boolean) =>
       }}: in Mount, fix {{ fixing.waiting === 1 ? 'the plate' : 'the plates' }} first.
     </p>
     <ul class="max-h-14 overflow-y-auto text-sm" tabindex="0" aria-label="Load cases">
-      <li v-for="one in fixing.cases.slice(1)" :key="one.case" class="flex justify-between border-b border-hair py-0.5">
-        <span>{{ CASE_NAMES[one.case] }}, {{ one.name }}</span><b class="figures">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
+      <li v-for="one in fixing.cases.slice(1)" :key="one.case" class="flex justify-between gap-2 border-b border-hair py-0.5">
+        <span>{{ CASE_NAMES[one.case] }}{{ one.name === fixing.cases[0]!.name ? '' : `, ${one.name}` }}</span>
+        <b class="figures shrink-0">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
       </li>
     </ul>
     <FigureLine

@@ -116,6 +116,9 @@ useCommands([{ id: 'study-run', title: 'Run tolerance study', group: 'True', run
         What fails most often: {{ COSTS[costliest.cause] }}. Without
         {{ costliest.cause === 'gauge' ? 'them' : 'that' }}: {{ percent(costliest.p) }}.
       </p>
+      <p class="text-sm" data-testid="within">
+        19 walls out of 20 end within {{ showThin(current.study.within) }}.
+      </p>
       <p class="text-sm" data-testid="needs">
         Adjustment required for 19 walls out of 20: lateral {{ far(current.study.needs.x) }} (this mount has
         {{ has('x') }}), height {{ far(current.study.needs.y) }} ({{ has('y') }}){{
