@@ -118,7 +118,7 @@ export const FIX = {
   },
   'plate-free-to-turn': {
     severity: 'stop',
-    meaning: 'A plate has one fastener, off the display’s centre line.',
+    meaning: 'A plate has one fastener, and loads act beside it.',
     cure: 'Use two or more fasteners.',
   },
   'loaded-edge-too-near': {

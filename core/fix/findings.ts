@@ -33,8 +33,8 @@ export function unheldFindings(array: ScreenArray, unheld: { position: Position,
           code: 'plate-free-to-turn' as const,
           stage: 'fix',
           subject: { kind: 'screen', id },
-          message: words`R${String(row)} C${String(column)}: the plate has one fastener, off the display’s centre line, so nothing stops the plate turning.`,
-          remedy: words`Use two or more fasteners, or move the fastener to the display’s centre line.`,
+          message: words`R${String(row)} C${String(column)}: the plate has one fastener, and loads act beside it: nothing stops the plate turning.`,
+          remedy: words`Use two or more fasteners.`,
         },
   )
 }

@@ -20,7 +20,7 @@ const ALLOWED_OF_STRENGTH = 0.65 / 1.6
 /** Finishes that last outdoors or in the wet. */
 const LASTING = ['stainless', 'galvanised', 'coated']
 
-export type About = Pick<Finding, 'stage' | 'subject'>
+type About = Pick<Finding, 'stage' | 'subject'>
 
 /** Everything in front of the base that an anchor must reach through, mm: covering, plate, washer and nut. */
 export function overOf({ head = 0 }: Fastener, wall: Pick<Wall, 'covering'>, bearer: Bearer | undefined): number {

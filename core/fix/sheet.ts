@@ -2,8 +2,10 @@ import { fastenerKindOf, reachThroughSteel } from '../fastening'
 import type { Finding } from '../finding'
 import { coveringOf, type Fastener, type Wall } from '../job'
 import { quantity, words } from '../units'
-import type { About } from './seat'
 import type { Bearer } from './strength'
+
+/** The array that a finding is about. */
+type About = Pick<Finding, 'stage' | 'subject'>
 
 /** Thinner than this the steel of a stud carries no load-bearing hole, mm: 22 gauge structural. */
 const STRUCTURAL = 0.75

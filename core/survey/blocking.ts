@@ -1,5 +1,4 @@
-import type { Wall } from '../job'
-import type { Sign } from './sign'
+import type { Evidence, Wall } from '../job'
 
 /** A piece of blocking is met so far above and below the height that is known of it, mm. */
 const BAND = 75
@@ -32,7 +31,14 @@ export function metNoBlocking(wall: Pick<Wall, 'blockingRuledOut'>, hit: Place, 
   return level.some(({ x }) => x < hit.x) && level.some(({ x }) => x > hit.x)
 }
 
-const MEETS = new Set<Sign['reading']['method']>(['probe', 'pilot', 'magnet'])
+/** A reading as far as it may have met blocking. */
+interface Met {
+  reading: Pick<Evidence, 'method' | 'y'>
+  x: number
+  speaksFor: boolean
+}
+
+const MEETS = new Set<Evidence['method']>(['probe', 'pilot', 'magnet'])
 /** Whether a sign says nothing of a stud, as what it met may be blocking that is known to run there. */
-export const meetsBlocking = (wall: Pick<Wall, 'blocking'>, { reading, x, speaksFor }: Sign): boolean =>
+export const meetsBlocking = (wall: Pick<Wall, 'blocking'>, { reading, x, speaksFor }: Met): boolean =>
   speaksFor && MEETS.has(reading.method) && isInBlocking(wall, { x, y: reading.y })
