@@ -119,7 +119,7 @@ test.describe('in both themes axe finds no serious fault', () => {
     await expect(page.getByTestId('closes')).toBeVisible()
     expect(await seriousFaults(page), 'Turns').toEqual([])
     await page.getByRole('tab', { name: 'Study' }).click()
-    await page.getByLabel('Simulated walls').selectOption('1000')
+    await page.getByLabel('Simulated walls').selectOption('500')
     await page.getByRole('button', { name: 'Run study' }).click()
     await expect(page.locator('.apexcharts-canvas')).toHaveCount(2)
     expect(await seriousFaults(page), 'Study').toEqual([])

@@ -15,9 +15,7 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
     <h1 class="text-xl font-bold leading-tight max-md:sr-only">
       {{ title }}
     </h1>
-    <p v-if="planning" class="mt-2 text-sm text-ink-soft" role="status">
-      Updating plan…
-    </p>
+    <p v-if="planning" class="mt-2 text-sm text-ink-soft" role="status">Updating plan…</p>
     <p v-else-if="summary" class="mt-0.5 text-sm text-ink-soft max-md:sr-only">
       {{ summary }}
     </p>
@@ -25,6 +23,11 @@ const here = computed(() => findings.value.filter(finding => finding.stage === s
     <div v-if="!planning" class="mt-2 space-y-2.5">
       <slot />
     </div>
-    <FindingList v-if="here.length" class="mt-2 md:min-h-28 md:flex-1 md:overflow-y-auto" :findings="here" tabindex="0" />
+    <FindingList
+      v-if="here.length"
+      class="relative mt-2 md:min-h-28 md:flex-1 md:overflow-y-auto"
+      :findings="here"
+      tabindex="0"
+    />
   </section>
 </template>

@@ -79,12 +79,12 @@ const key = computed(() => `${chart.value} ${system.value} ${theme.value} ${arra
   <div class="space-y-2.5">
     <ChoiceField label="Chart" :value="chart" :options="charts.map(({ id, title }) => ({ value: id, label: title }))" :commit="(id) => { chart = id as typeof chart; return [] }" />
     <div :key="key" class="rounded border border-hair bg-paper" :data-chart="chart">
-      <VueApexCharts v-if="chart === 'use'" type="bar" height="290" :options="fastenerChart.options" :series="fastenerChart.series" />
-      <VueApexCharts v-else-if="chart === 'pull' && pull.length > 1" type="line" height="260" :options="pullChart.options" :series="pullChart.series" />
+      <VueApexCharts v-if="chart === 'use'" type="bar" height="240" :options="fastenerChart.options" :series="fastenerChart.series" />
+      <VueApexCharts v-else-if="chart === 'pull' && pull.length > 1" type="line" height="240" :options="pullChart.options" :series="pullChart.series" />
       <p v-else-if="chart === 'pull'" class="p-3 text-sm">
         This mount does not pull out. {{ pull[0] ? `Tension from own weight: ${newtons(pull[0].own)}` : 'No load is calculated until its plate is fixed in Mount' }}.
       </p>
-      <VueApexCharts v-else-if="depthChart" type="line" height="260" :options="depthChart.options" :series="depthChart.series" />
+      <VueApexCharts v-else-if="depthChart" type="line" height="240" :options="depthChart.options" :series="depthChart.series" />
       <p v-else class="p-3 text-sm">
         Not known: the maker gives the capacity at one embedment only, and no rule covers other depths in this base.
       </p>
