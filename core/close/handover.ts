@@ -1,7 +1,7 @@
 import { dateText } from '../dates'
 import type { Finding } from '../finding'
 import type { PlateUse } from '../mount'
-import { CASE_NAMES } from '../fix'
+import { caseTitle } from '../fix'
 import type { Catalogue, Rules, Site, Wall } from '../job'
 import { authorText, RESULT_NAMES, type AsBuilt, type LogEntry } from '../log'
 import { drawWall } from '../mark/sheet'
@@ -192,7 +192,7 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
           { title: 'Utilisation', share: 0.16, figures: true },
         ],
         rows: uses.map(({ case: id, label, shear, tension, utilisation }) => [
-          CASE_NAMES[id],
+          caseTitle(id),
           label,
           shear.toFixed(0),
           tension.toFixed(0),

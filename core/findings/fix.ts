@@ -69,8 +69,8 @@ export const FIX = {
   },
   'hand-load-within-reach': {
     severity: 'stop',
-    meaning: 'A wall has no hand load, although a hand reaches its screens.',
-    cure: 'Enter a hand load in Survey.',
+    meaning: 'No hand load is counted, although a hand reaches the screens.',
+    cure: 'Enter a hand load in the house rules, or for the wall in Survey.',
   },
   'hand-load-reduced': {
     severity: 'caution',
@@ -88,8 +88,8 @@ export const FIX = {
   },
   'gauge-not-known': {
     severity: 'stop',
-    meaning: 'The steel thickness that a toggle was tested in is not known.',
-    cure: 'Enter it in the catalogue, from the maker’s data sheet.',
+    meaning: 'The steel thickness of the studs, or that a toggle was tested in, is not known.',
+    cure: 'Enter it in Survey, or in the catalogue from the maker’s data sheet.',
   },
   'steel-thinner-than-tested': {
     severity: 'stop',

@@ -7,43 +7,42 @@ import { pressureOf, type Exposed } from './wind'
 
 export type { LoadCase }
 
-const HAND_CASES = (state: string) => ({
-  '': `${state}, plus hand load`,
-  '-edge': `${state}, hand down at a side edge`,
-  '-out': `${state}, hand outwards at the top`,
-  '-side': `${state}, hand sideways at a corner`,
-})
-const [STOWED, SERVICE, SWUNG] = ['stowed', 'pulled out', 'swung to the side'].map(HAND_CASES) as [
-  ReturnType<typeof HAND_CASES>,
-  ReturnType<typeof HAND_CASES>,
-  ReturnType<typeof HAND_CASES>,
-]
-
-export const CASE_NAMES: Record<LoadCase, string> = {
-  'stowed': 'stowed, own weight',
-  'stowed-hand': STOWED[''],
-  'stowed-hand-edge': STOWED['-edge'],
-  'stowed-hand-out': STOWED['-out'],
-  'stowed-hand-side': STOWED['-side'],
-  'service': 'pulled out, own weight',
-  'service-hand': SERVICE[''],
-  'service-hand-edge': SERVICE['-edge'],
-  'service-hand-out': SERVICE['-out'],
-  'service-hand-side': SERVICE['-side'],
-  'swung': 'swung to the side, own weight',
-  'swung-hand': SWUNG[''],
-  'swung-hand-edge': SWUNG['-edge'],
-  'swung-hand-out': SWUNG['-out'],
-  'swung-hand-side': SWUNG['-side'],
-  'maker': 'the load times the maker’s factor',
-  'wind': 'wind on the face',
+/** In which state a mount is loaded. */
+type State = 'stowed' | 'service' | 'swung'
+/** Where a hand pulls: down at the centre or at a side edge, outwards at the top, sideways at a corner. */
+type Grip = 'centre' | 'edge' | 'out' | 'side'
+/** What a case is: how it is called, the state of the mount, and where a hand pulls, if one does. */
+interface CaseKind {
+  title: string
+  state: State
+  grip?: Grip
 }
 
-/** Whether a hand does it, at the centre or elsewhere; and whether it pulls elsewhere than at the centre. */
-export const isByHand = (name: LoadCase): boolean => name.includes('-hand')
-export const isOffCentre = (name: LoadCase): boolean => /-hand-/.test(name)
+/** The cases of one state: by its own weight, and with a hand wherever it pulls. */
+const inState = (state: State, title: string) => ({
+  [state]: { title: `${title}, own weight`, state },
+  [`${state}-hand`]: { title: `${title}, plus hand load`, state, grip: 'centre' },
+  [`${state}-hand-edge`]: { title: `${title}, hand down at a side edge`, state, grip: 'edge' },
+  [`${state}-hand-out`]: { title: `${title}, hand outwards at the top`, state, grip: 'out' },
+  [`${state}-hand-side`]: { title: `${title}, hand sideways at a corner`, state, grip: 'side' },
+})
+
+const CASES = {
+  ...inState('stowed', 'stowed'),
+  ...inState('service', 'pulled out'),
+  ...inState('swung', 'swung to the side'),
+  maker: { title: 'the load times the maker’s factor', state: 'service' },
+  wind: { title: 'wind on the face', state: 'stowed' },
+} as Record<LoadCase, CaseKind>
+
+/** What a case is called. */
+export const caseTitle = (name: LoadCase): string => CASES[name].title
+/** Whether a hand does it; whether that pulls elsewhere than at the centre; and the state that the mount is in. */
+export const isByHand = (name: LoadCase): boolean => CASES[name].grip !== undefined
+export const isOffCentre = (name: LoadCase): boolean => isByHand(name) && CASES[name].grip !== 'centre'
+export const stateOf = (name: LoadCase): State => CASES[name].state
 /** The case that stands for several in a chart: the hand's, wherever it pulls. */
-export const familyOf = (name: LoadCase): LoadCase => name.replace(/-hand-.*/, '-hand') as LoadCase
+export const familyOf = (name: LoadCase): LoadCase => isOffCentre(name) ? `${stateOf(name)}-hand` : name
 
 /** Standard gravity, m/s². */
 export const GRAVITY = 9.80665
@@ -103,8 +102,8 @@ export const handForceOf = ({ handForce }: Pick<Wall, 'handForce'>, rules: Rules
   handForce ?? chosenFigure('handForce', rules, 'metric')
 
 /** Where a mount is while a hand pulls: its name, the back's distance from the wall, how far it is swung aside; mm. */
-interface State {
-  name: 'stowed' | 'service' | 'swung'
+interface Stand {
+  name: State
   depth: number
   aside: number
 }
@@ -112,7 +111,7 @@ interface State {
 /** Every way in which a hand pulls on a screen in one state: at its centre, and at the worst points of its outline. */
 function handCases(
   { display, mount, orientation = 'landscape', standOff = 0 }: Hung,
-  { name, depth, aside }: State,
+  { name, depth, aside }: Stand,
   weight: Pull,
   force: number,
 ): PlateLoad[] {
@@ -160,7 +159,7 @@ export function plateLoads(hung: Hung): PlateLoad[] {
     aside: beside + aside,
   })
   const force = handForceOf(wall, rules)
-  const hand = (state: State, weight: Pull) => (force > 0 ? handCases(hung, state, weight, force) : [])
+  const hand = (state: Stand, weight: Pull) => (force > 0 ? handCases(hung, state, weight, force) : [])
   const comesOut = service > stowed
   const area = (display.width * display.height) / 1e6
   const wind = (pressureOf(wall)?.value ?? 0) * WIND_COEFFICIENT * area

@@ -1,9 +1,9 @@
 import type { Finding } from '../finding'
 import type { Carrier, Display, Fastener, Mount, Rules, ScreenArray, Structure, Wall } from '../job'
 import type { Position } from '../mount'
-import { quantity, words, type Quantity, type Text } from '../units'
+import { quantity, words, type Text } from '../units'
 import type { BoltLoad } from './carried'
-import { CASE_NAMES, handForceOf, isByHand, isOffCentre } from './cases'
+import { caseTitle, handForceOf, isByHand, isOffCentre } from './cases'
 import { isSpacerUnknown, screwFault } from './displayScrew'
 import type { Unheld } from './group'
 import type { Fixing } from './fixing'
@@ -74,7 +74,7 @@ function loadedEdgeFinding(
       severity,
       code: 'loaded-edge-too-near' as const,
       facts: [others],
-      message: words`${worst.name}${others > 0 ? ` and ${others} more` : ''}: in the load case “${CASE_NAMES[worst.case]}” the load is mainly across the grain, towards an edge ${worst.edge} away. That requires four diameters, ${worst.least} (NDS table 12.5.1C).`,
+      message: words`${worst.name}${others > 0 ? ` and ${others} more` : ''}: in the load case “${caseTitle(worst.case)}” the load is mainly across the grain, towards an edge ${worst.edge} away. That requires four diameters, ${worst.least} (NDS table 12.5.1C).`,
       remedy: words`Fix the plate to two studs, to blocking or to a board, so that the load runs along the grain.`,
     },
   ]
@@ -112,49 +112,36 @@ export function loadFindings(array: ScreenArray, mounts: Mount[], kind: Structur
 /** So high no hand reaches the lower edge of a screen, mm. */
 const OUT_OF_REACH = 2_300
 
-/** What is said where a wall has a hand load of its own. */
+/** What is said where a wall has a hand load of its own, or none at all. */
 export function handFindings(array: ScreenArray, positions: Position[], wall: Wall, rules: Rules): Finding[] {
-  if (wall.handForce === undefined) return []
-  const [own, firms] = [wall.handForce, handForceOf({}, rules)].map(force => quantity(Math.round(force), 'N')) as [
-    Quantity,
-    Quantity,
-  ]
+  const [force, firms] = [handForceOf(wall, rules), handForceOf({}, rules)]
+  const [own, usual] = [quantity(Math.round(force), 'N'), quantity(Math.round(firms), 'N')]
   const lowest = Math.min(...positions.map(({ outer }) => outer.y))
-  const isLess = wall.handForce < handForceOf({}, rules)
-  return [
-    ...(isLess && !wall.handForceReason
-      ? [
-          {
-            ...about(array),
-            severity: 'stop' as const,
-            code: 'hand-load-without-reason' as const,
-            message: words`This wall has a hand load of ${own} instead of ${firms}, and no reason is given.`,
-            remedy: words`Enter the reason in Survey, or the hand load of the house rules.`,
-          },
-        ]
-      : []),
-    ...(wall.handForce === 0 && lowest < OUT_OF_REACH
-      ? [
-          {
-            ...about(array),
-            severity: 'stop' as const,
-            code: 'hand-load-within-reach' as const,
-            message: words`This wall has no hand load, and the lower edge of ${array.name} is ${lowest} above floor: a hand reaches it below ${OUT_OF_REACH}.`,
-            remedy: words`Enter a hand load in Survey.`,
-          },
-        ]
-      : []),
-    ...(isLess && wall.handForceReason
-      ? [
-          {
-            ...about(array),
-            severity: 'caution' as const,
-            code: 'hand-load-reduced' as const,
-            message: words`The hand load of this wall is ${own} instead of ${firms}: ${wall.handForceReason}`,
-          },
-        ]
-      : []),
-  ]
+  const edge = words`the lower edge of ${array.name} is ${lowest} above floor`
+  const stop = { ...about(array), severity: 'stop' as const }
+  const within: Finding[] = force === 0 && lowest < OUT_OF_REACH
+    ? [{
+        ...stop,
+        code: 'hand-load-within-reach',
+        message: words`No hand load is counted, and ${edge}: a hand reaches it below ${OUT_OF_REACH}.`,
+        remedy: words`Enter a hand load in the house rules, or for this wall in Survey.`,
+      }]
+    : []
+  if (force >= firms) return within
+  const less = words`The hand load of this wall is ${own} instead of ${usual}`
+  return wall.handForceReason
+    ? [...within, {
+        ...about(array),
+        severity: 'caution',
+        code: 'hand-load-reduced',
+        message: words`${less}: ${wall.handForceReason}`,
+      }]
+    : [...within, {
+        ...stop,
+        code: 'hand-load-without-reason',
+        message: words`${less}, and no reason is given.`,
+        remedy: words`Enter the reason in Survey, or the hand load of the house rules.`,
+      }]
 }
 
 /** What is said of the wind that a wall outside is reckoned with. */
@@ -194,7 +181,7 @@ export function useFindings(
     ]
   if (governing?.utilisation === undefined || governing.utilisation <= MUCH) return []
   const { utilisation } = governing
-  const told = words`${name}, fixing ${mount.name}: utilisation ${percent(utilisation)} at ${governing.name}, ${CASE_NAMES[governing.case]}: tension ${quantity(Math.round(governing.tension.value), 'N')}, shear ${quantity(Math.round(governing.shear.value), 'N')}.`
+  const told = words`${name}, fixing ${mount.name}: utilisation ${percent(utilisation)} at ${governing.name}, ${caseTitle(governing.case)}: tension ${quantity(Math.round(governing.tension.value), 'N')}, shear ${quantity(Math.round(governing.shear.value), 'N')}.`
   const over = cases.filter(({ utilisation = 0 }) => utilisation > 1)
   if (over.length > 0 && over.every(({ case: name }) => isOffCentre(name))) {
     return [

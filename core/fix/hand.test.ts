@@ -13,7 +13,7 @@ function planned(change: (job: Job) => void) {
   change(job)
   const { arrays, findings } = planWall(job.walls[0]!, job)
   const said = findings.map(({ severity, code }) => `${severity} ${code}`)
-  return { use: arrays[0]!.positions[0]!.loads!, said, findings, held: arrays[0]!.positions[0]!.plate!.held }
+  return { use: arrays[0]!.positions[0]!.loads!, said, findings, held: arrays[0]!.positions[0]!.plate!.held, hole: arrays[0]!.positions[0]!.holes![0] }
 }
 const useOf = ({ use }: ReturnType<typeof planned>, name = '') =>
   Math.max(...use.filter(load => load.case.includes(name)).map(({ utilisation }) => utilisation!))
@@ -81,13 +81,10 @@ describe('the force of a hand', () => {
       ['caution hand-load-reduced'],
       ['stowed', 'service'],
     ])
-    expect(
-      useOf(
-        planned((job) => {
-          job.rules = { handForce: 400 }
-        }),
-      ),
-    ).toBeGreaterThan(useOf(at()))
+    const firm = (handForce: number) => planned((job) => { job.rules = { handForce } })
+    expect(useOf(firm(400))).toBeGreaterThan(useOf(at()))
+    // A firm that counts no hand anywhere is told so where one reaches.
+    expect(firm(0).said).toContain('stop hand-load-within-reach')
   })
 
   it('is no more than what the maker asks of the wall, where that is more', () => {
@@ -228,41 +225,26 @@ describe('parts', () => {
 })
 
 describe('a hole whose bit is not known', () => {
-  const inConcrete = (change: Partial<Job['catalogue']['fasteners'][0]>) =>
-    planned((job) => {
-      job.walls[0]!.structure = { kind: 'concrete', thickness: 200 }
-      Object.assign(job.catalogue.fasteners[0]!, {
-        kind: 'screw-anchor',
-        base: 'concrete',
-        diameter: 6.35,
-        embedment: 45,
-        edgeDistance: 40,
-        allowable: { tension: 3e3, shear: 3e3 },
-        steel: { yield: 640, ultimate: 800 },
-        ...change,
-      })
-    })
-  it('is a stop that nobody overrides; the maker’s hole is what is drilled', () => {
-    expect(inConcrete({}).said).toContain('stop hole-not-known')
-    expect(inConcrete({}).findings.find(({ code }) => code === 'hole-not-known')).toMatchObject({ never: true })
-    const job = exampleJob()
+  const inConcrete = (change: Partial<Job['catalogue']['fasteners'][0]>) => planned((job) => {
     job.walls[0]!.structure = { kind: 'concrete', thickness: 200 }
     Object.assign(job.catalogue.fasteners[0]!, {
-      kind: 'screw-anchor',
-      base: 'concrete',
-      diameter: 6.35,
-      embedment: 45,
-      hole: { diameter: 4.7625, depth: 55 },
+      kind: 'screw-anchor', base: 'concrete', diameter: 6.35, embedment: 45, edgeDistance: 40,
+      allowable: { tension: 3e3, shear: 3e3 }, steel: { yield: 640, ultimate: 800 }, ...change,
     })
+  })
+  it('is a stop that nobody overrides; the maker’s hole is what is drilled', () => {
+    expect(inConcrete({}).findings.find(({ code }) => code === 'hole-not-known')).toMatchObject({ never: true })
+    const named = inConcrete({ hole: { diameter: 4.7625, depth: 55 } })
+    expect(named.said).not.toContain('stop hole-not-known')
     // Through 12.5 of board.
-    expect(planWall(job.walls[0]!, job).arrays[0]!.positions[0]!.holes![0]).toMatchObject({ bit: 4.7625, depth: 68 })
+    expect(named.hole).toMatchObject({ bit: 4.7625, depth: 68 })
     // A wedge anchor is set in a hole of its own diameter.
     expect(inConcrete({ kind: 'wedge-anchor' }).said).not.toContain('stop hole-not-known')
   })
 })
 
 describe('studs of steel', () => {
-  const inSteel = (gauge: number, fastener: object) =>
+  const inSteel = (gauge: number | undefined, fastener: object) =>
     planned((job) => {
       job.walls[0]!.structure = { ...job.walls[0]!.structure, kind: 'steel-stud', gauge }
       Object.assign(job.catalogue.fasteners[0]!, {
@@ -273,6 +255,8 @@ describe('studs of steel', () => {
     }).said
   const toggle = { kind: 'toggle', hole: { diameter: 13, depth: 60 } }
   it('thinner than 22 gauge carry nothing; a toggle holds in what it was tested in', () => {
+    // Of studs that nobody measured nothing is known.
+    expect(inSteel(undefined, { ...toggle, gauge: 0.9 })).toContain('stop gauge-not-known')
     expect(inSteel(0.46, { kind: 'self-drilling' })).toContain('stop steel-stud-too-thin')
     expect(inSteel(0.46, toggle)).toContain('stop steel-stud-too-thin')
     expect(inSteel(0.84, toggle)).toContain('stop gauge-not-known')

@@ -5,7 +5,7 @@ import type { Hole, Position, Strip } from '../mount'
 import { isFramed, type Member } from '../survey'
 import type { Figure } from '../units'
 import { supportLoads, type BoltLoad } from './carried'
-import { isOffCentre, plateLoads, type LoadCase, type PlateLoad } from './cases'
+import { isOffCentre, plateLoads, stateOf, type LoadCase, type PlateLoad } from './cases'
 import { groupFigures, groupLoads, shearOf, type FastenerLoad, type Held, type Unheld } from './group'
 import { loadedEdges, type LoadedEdge } from './loadedEdge'
 import { carriedFigures } from './rail'
@@ -249,8 +249,8 @@ function arrangementsOf(row: LoadedPlate[], n: number): number[][] {
   const { loaded } = row[0]!
   const name = loaded[n]!.load.case
   if (!isOffCentre(name)) return [row.map(() => n)]
-  const state = name.split('-')[0]
-  const own = loaded.findLastIndex(({ load }, k) => k < n && load.case === state)
+  // Of an arm that is swung to either side the case before it, on the same side.
+  const own = loaded.findLastIndex(({ load }, k) => k < n && load.case === stateOf(name))
   return row.map((_, k) => row.map((__, other) => other === k ? n : own))
 }
 

@@ -12,6 +12,14 @@ const STRUCTURAL = 0.75
 
 const stopOf = (about: About) => ({ ...about, severity: 'stop' as const })
 
+/** What a toggle carries is for the steel that it was tested in: of a stud that nobody measured it is not known. */
+const steelUnknown = (about: About, name: string): Finding => ({
+  ...stopOf(about),
+  code: 'gauge-not-known',
+  message: words`The steel thickness of the studs is not known, so the capacity of ${name} in them is not known.`,
+  remedy: words`Enter it in Survey, under Wall.`,
+})
+
 /** Whether the steel of a stud is thick enough, and no thinner than a toggle was tested in. */
 function sheetFindings(about: About, name: string, fastener: Fastener, gauge: number): Finding[] {
   const [stop, sheet] = [stopOf(about), quantity(gauge, 'mm')]
@@ -67,7 +75,7 @@ export function steelFindings(
   about: About, name: string, fastener: Fastener, wall: Wall, bearer?: Bearer,
 ): Finding[] {
   const { gauge } = wall.structure
-  if (gauge === undefined) return []
+  if (gauge === undefined) return fastenerKindOf(fastener).testedInSheet ? [steelUnknown(about, name)] : []
   return [
     ...sheetFindings(about, name, fastener, gauge),
     ...fastenerKindOf(fastener).cutsSteel ? reachFindings(about, name, fastener, wall, bearer) : [],

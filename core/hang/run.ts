@@ -1,4 +1,4 @@
-import { CASE_NAMES, testPull } from '../fix'
+import { caseTitle, testPull } from '../fix'
 import { mountModels, type ArrayPlan } from '../mount'
 import { namesOn, type Catalogue, type Mount, type Rules, type Wall } from '../job'
 import { stepName, type AsBuilt, type MadeHole, type RunStepKind } from '../log'
@@ -132,7 +132,7 @@ function presetStep(plan: ArrayPlan, { rows, apart, short }: Presets): RunStep[]
 function pullTexts({ positions }: ArrayPlan, mount: Mount | undefined): Text[] {
   const pull = mount && testPull(positions.flatMap(({ loads = [] }) => loads), mount)
   if (!pull) return []
-  const force = words`${quantity(Math.round(pull.force), 'N')} and no more (${CASE_NAMES[pull.case]})`
+  const force = words`${quantity(Math.round(pull.force), 'N')} and no more (${caseTitle(pull.case)})`
   return [words`Pull straight out at a top fastener of each plate with a spring scale, to ${force}: nothing must move.`]
 }
 

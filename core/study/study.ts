@@ -108,7 +108,7 @@ export function study(
   told: (share: number) => void = () => {},
 ): Study {
   const luck = chance(seed)
-  const [asItIs, withMore, within] = [outcomeOf(wall), outcomeOf(withMoreTravel(wall)), trialOf(wall)]
+  const [asItIs, withMore, byTravel] = [outcomeOf(wall), outcomeOf(withMoreTravel(wall)), trialOf(wall)]
   const known = CAUSES.filter(cause => (causes[cause] ?? 0) > 0)
   const ways = [
     { trial: asItIs, by: 'running' as const, causes },
@@ -135,7 +135,7 @@ export function study(
       if (worst <= wall.tolerance + 1e-9 && !overlaps) well[k]!++
       if (k < ways.length) worsts[k]![n] = worst
     })
-    within(drawn, by, causes).needs.forEach((mm, axis) => {
+    byTravel(drawn, by, causes).needs.forEach((mm, axis) => {
       needs[axis]![n] = mm
     })
     if ((n + 1) % REPORTS === 0) told((n + 1) / trials)

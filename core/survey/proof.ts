@@ -1,6 +1,6 @@
 import type { Evidence, Rules, Wall } from '../job'
 import { words, type Text } from '../units'
-import { APART, isInBlocking, isRuledOut, metNoBlocking } from './blocking'
+import { APART, isInBlocking, metNoBlocking } from './blocking'
 import type { Member } from './framing'
 import { everySign } from './sign'
 
@@ -18,9 +18,12 @@ export const METHOD_NAMES: Record<Evidence['method'], string> = {
 }
 
 /** Two readings of one kind share their errors, so they are one sign. */
-const KIND: Partial<Record<Evidence['method'], string>> = { 'detector-edge': 'detector', 'detector-centre': 'detector' }
-/** What meets whatever is there, be it a stud or blocking. */
+const KIND: Partial<Record<Evidence['method'], string>> = {
+  'detector-edge': 'detector', 'detector-centre': 'detector', 'probe': 'hole', 'pilot': 'hole',
+}
 const HOLES = new Set<Evidence['method']>(['probe', 'pilot'])
+/** What meets whatever is there, be it a stud or blocking: together too, at one height, they may have met blocking. */
+const MEETS = new Set<Evidence['method']>([...HOLES, 'magnet'])
 /** Signs so weak that neither of them, nor both together, ever prove a member or count as one of two kinds. */
 const WEAK = new Set<Evidence['method']>(['knock', 'outlet'])
 
@@ -51,41 +54,48 @@ export function probeHeight(member: Pick<Member, 'evidence' | 'centre'>, wall: W
   return tells(wanted) ? wanted : (near[0] ?? wanted)
 }
 
-/** Whether one more nail that meets a member proves it: something else tells of it, or no blocking is there. */
-export const isProvedByOne = (member: Pick<Member, 'evidence' | 'centre'>, wall: Wall, y: number): boolean =>
-  member.evidence.length > 0 || isRuledOut(wall, { x: member.centre, y })
+/** Whether one more nail at a height, that meets a member, proves it. */
+export function isProvedByOne(member: Omit<Member, 'proved'>, wall: Wall, y: number): boolean {
+  const nail: Evidence = { id: ' next', method: 'probe', hit: true, x: member.centre, y }
+  const after = { ...wall, evidence: [...wall.evidence ?? [], nail] }
+  return proofOf({ ...member, evidence: [...member.evidence, nail.id] }, after, {}).proved
+}
 
-/** Whether nails or bits prove a member: one where blocking is ruled out, or two far enough apart in height. */
-function isNailed(wall: Wall, own: Set<string>): boolean {
-  const holes = everySign(wall)
-    .filter(({ reading: { method } }) => HOLES.has(method))
-    .map(({ x, speaksFor, reading: { id, y } }) => ({ id, x, y, speaksFor }))
-  const [hits, misses] = [
-    holes.filter(({ id, speaksFor }) => speaksFor && own.has(id)),
-    holes.filter(({ speaksFor }) => !speaksFor),
-  ]
-  const heights = hits.map(({ y }) => y)
-  return hits.some(hit => metNoBlocking(wall, hit, misses)) || Math.max(...heights) - Math.min(...heights) >= APART
+/**
+ * Whether what met a member met no blocking: a nail or a magnet where that is ruled out, or two nails, or a nail and a
+ * magnet, far enough apart in height. A magnet alone is one reading of one kind, wherever it was held.
+ */
+function isMetClear(wall: Wall, own: Set<string>): boolean {
+  const met = (wall.evidence ?? []).filter(({ id, method }) => own.has(id) && MEETS.has(method))
+  if (!met.some(({ method }) => HOLES.has(method))) return false
+  const signs = everySign(wall).map(({ x, speaksFor, reading: { id, y, method } }) => ({ id, x, y, speaksFor, method }))
+  const mine = signs.filter(({ id, speaksFor, method }) => speaksFor && own.has(id) && MEETS.has(method))
+  const misses = signs.filter(({ speaksFor, method }) => !speaksFor && HOLES.has(method))
+  const heights = mine.map(({ y }) => y)
+  return mine.some(({ method, ...hit }) => HOLES.has(method) && metNoBlocking(wall, hit, misses))
+    || Math.max(...heights) - Math.min(...heights) >= APART
 }
 
 /**
  * Proof of framing by the house rule: sight of the member proves it, and a nail or bit that met it where no blocking
- * is, or at two heights; else signs of two different kinds do, or any good sign where the firm has chosen that. A knock
- * and an outlet box are never such a sign.
+ * is, or at two heights; else signs of two different kinds do, of which one meets no blocking, or any good sign where
+ * the firm has chosen that. A knock and an outlet box are never such a sign.
  */
 export function proofOf(member: Omit<Member, 'proved'>, wall: Wall, { proofOfFraming = 'two-kinds' }: Rules): Proof {
   const { structure, evidence = [] } = wall
   if (member.sd === 0 && structure.members?.length) return { proved: true, restsOn: words`framing entered as known` }
   const own = new Set(member.evidence)
   const methods = evidence.filter(({ id }) => own.has(id)).map(({ method }) => method)
-  const kinds = new Set(methods.filter(method => !WEAK.has(method)).map(method => KIND[method] ?? method))
+  const good = methods.filter(method => !WEAK.has(method))
+  const kinds = new Set(good.map(method => KIND[method] ?? method))
+  const beside = good.some(method => !MEETS.has(method))
   const names = [...new Set(methods)].map((method) => {
     const many = methods.filter(other => other === method).length
     return many > 1 ? `${METHOD_NAMES[method]} (${many} times)` : METHOD_NAMES[method]
   })
-  const wanted = proofOfFraming === 'one-sign' ? 1 : 2
+  const isEnough = proofOfFraming === 'one-sign' ? kinds.size >= 1 : kinds.size >= 2 && beside
   return {
-    proved: methods.includes('seen') || kinds.size >= wanted || isNailed(wall, own),
+    proved: methods.includes('seen') || isEnough || isMetClear(wall, own),
     restsOn: names.length > 0 ? words`${list(names)}` : words`the spacing of its neighbours`,
   }
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CASE_NAMES } from '~~/core/fix'
+import { caseTitle } from '~~/core/fix'
 import { coveringOf } from '~~/core/job'
 import { isFramed } from '~~/core/survey'
 
@@ -68,7 +68,7 @@ const standing = (inStock: boolean | undefined, onSite: boolean) =>
     </label>
     <div v-if="fixing.cases[0]" class="border-t border-hair" data-testid="governing">
       <h2 class="pt-1 text-sm font-semibold">
-        Governing case: {{ fixing.cases[0].name }}, {{ CASE_NAMES[fixing.cases[0].case] }}
+        Governing case: {{ fixing.cases[0].name }}, {{ caseTitle(fixing.cases[0].case) }}
       </h2>
       <FigureLine label="Tension" :figure="fixing.cases[0].tension" />
       <FigureLine label="Shear" :figure="fixing.cases[0].shear" />
@@ -89,7 +89,7 @@ const standing = (inStock: boolean | undefined, onSite: boolean) =>
     </p>
     <ul class="max-h-14 overflow-y-auto text-sm" tabindex="0" aria-label="Load cases">
       <li v-for="one in fixing.cases.slice(1)" :key="one.case" class="flex justify-between gap-2 border-b border-hair py-0.5">
-        <span>{{ CASE_NAMES[one.case] }}{{ one.name === fixing.cases[0]!.name ? '' : `, ${one.name}` }}</span>
+        <span>{{ caseTitle(one.case) }}{{ one.name === fixing.cases[0]!.name ? '' : `, ${one.name}` }}</span>
         <b class="figures shrink-0">{{ one.utilisation === undefined ? 'not known' : percent(one.utilisation) }}</b>
       </li>
     </ul>

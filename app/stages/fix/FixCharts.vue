@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import VueApexCharts from 'vue3-apexcharts'
-import { CASE_NAMES, depthCurve, familyOf, pullCurve, type LoadCase } from '~~/core/fix'
+import { caseTitle, depthCurve, familyOf, pullCurve, type LoadCase } from '~~/core/fix'
 
 /**
  * Where a picture decides: how far each fastener is used, what pulling the row out does, and what setting it deeper
@@ -45,7 +45,7 @@ const fastenerChart = computed(() => ({
 }))
 
 const pull = computed(() => display.value && mount.value && fixing.value && worstPosition.value && array.value
-  ? pullCurve({ display: display.value, mount: mount.value, orientation: worstPosition.value.orientation, wall: wall.value, standOff: fixing.value.standOff, ...array.value.behind && { behind: array.value.behind } }, worstPosition.value, strips.value)
+  ? pullCurve({ display: display.value, mount: mount.value, orientation: worstPosition.value.orientation, wall: wall.value, rules: store.rules, standOff: fixing.value.standOff, ...array.value.behind && { behind: array.value.behind } }, worstPosition.value, strips.value)
   : [])
 const outNow = computed(() => {
   const [first, last] = [pull.value[0]?.out ?? 0, pull.value.at(-1)?.out ?? 0]
@@ -94,7 +94,7 @@ const key = computed(() => `${chart.value} ${system.value} ${theme.value} ${arra
       Source: {{ depth.source }}.
     </p>
     <p v-if="chart === 'use'" class="text-xs text-ink-soft">
-      {{ caseIds.map(id => `${SHORT[id]}: ${CASE_NAMES[id]}`).join('; ') }}. A hand counts where it loads the fastener most. Fasteners with no known capacity are not shown.
+      {{ caseIds.map(id => `${SHORT[id]}: ${caseTitle(id)}`).join('; ') }}. A hand counts where it loads the fastener most. Fasteners with no known capacity are not shown.
     </p>
   </div>
 </template>
