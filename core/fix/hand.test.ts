@@ -13,7 +13,8 @@ function planned(change: (job: Job) => void) {
   change(job)
   const { arrays, findings } = planWall(job.walls[0]!, job)
   const said = findings.map(({ severity, code }) => `${severity} ${code}`)
-  return { use: arrays[0]!.positions[0]!.loads!, said, findings, held: arrays[0]!.positions[0]!.plate!.held, hole: arrays[0]!.positions[0]!.holes![0] }
+  const { loads, plate, holes } = arrays[0]!.positions[0]!
+  return { use: loads!, said, findings, held: plate!.held, hole: holes![0] }
 }
 const useOf = ({ use }: ReturnType<typeof planned>, name = '') =>
   Math.max(...use.filter(load => load.case.includes(name)).map(({ utilisation }) => utilisation!))

@@ -1,3 +1,4 @@
+import type { Finding } from '../finding'
 import type { Fastener, PlanContext, ScreenArray, Wall } from '../job'
 import type { Position, Strip } from '../mount'
 import type { Member } from '../survey'
@@ -22,16 +23,21 @@ const worse = (a: Ranked, b: Ranked, is: (ranked: Ranked) => boolean) => Number(
  * @param stock how many there are, by id, where that is known
  */
 export function rankFasteners(fasteners: Fastener[], array: ScreenArray, positions: Position[], wall: Wall, job: PlanContext, units: UnitSystem, { strips = [], onSite = [], stock = {}, members = [], everyHole }: { strips?: Strip[], onSite?: string[], stock?: Record<string, number>, members?: Member[], everyHole?: { x: number, y: number }[] } = {}): Ranked[] {
+  const fixedBy = (own: Partial<ScreenArray>, catalogue: PlanContext['catalogue']) =>
+    fix({ ...array, ...own }, positions, wall, { ...job, catalogue }, { strips, members, ...everyHole && { everyHole } })
+  const told = ({ message }: Finding) => textToString(message, units)
+  // What is said of the array without any fastener is no fault of one.
+  const { fastener: _, ...bare } = array
+  const anyway = new Set(fix(bare, positions, wall, job, { strips, members }).findings.map(told))
   return fasteners.map((fastener): Ranked => {
-    const catalogue = { ...job.catalogue, fasteners: [fastener] }
-    const { fixings, findings } = fix({ ...array, fastener: fastener.id }, positions, wall, { ...job, catalogue }, { strips, members, ...everyHole && { everyHole } })
+    const { fixings, findings } = fixedBy({ fastener: fastener.id }, { ...job.catalogue, fasteners: [fastener] })
     // Of unlike pairs the one that is used most is reported.
     const used = fixings.map(({ cases }) => cases.flatMap(load => load.utilisation === undefined ? [] : [{ case: load.case, utilisation: load.utilisation }]))
     const most = (loads: Ranked['cases']) => Math.max(0, ...loads.map(({ utilisation }) => utilisation))
     const cases = used.reduce<Ranked['cases']>((a, b) => most(b) > most(a) ? b : a, [])
     const wanted = positions.reduce((sum, { holes = [] }) => sum + holes.length, 0)
-    const stop = findings.find(({ severity, code }) => severity === 'stop' && !code.startsWith('display-screw'))
-    return { fastener, cases, ...cases.length > 0 && { utilisation: most(cases) }, ...stop && { stop: textToString(stop.message, units) }, ...stock[fastener.id] !== undefined && { inStock: stock[fastener.id]! >= wanted }, onSite: onSite.includes(fastener.id) }
+    const stop = findings.find(finding => finding.severity === 'stop' && !anyway.has(told(finding)))
+    return { fastener, cases, ...cases.length > 0 && { utilisation: most(cases) }, ...stop && { stop: told(stop) }, ...stock[fastener.id] !== undefined && { inStock: stock[fastener.id]! >= wanted }, onSite: onSite.includes(fastener.id) }
   }).sort((a, b) => worse(a, b, ({ stop }) => stop !== undefined)
     || worse(a, b, ({ utilisation = Infinity }) => utilisation > MUCH)
     || worse(a, b, ({ inStock }) => inStock === false)

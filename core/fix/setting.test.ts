@@ -239,5 +239,10 @@ describe('the choice of a fastener', () => {
     expect(ranked.map(({ fastener }) => fastener.id)).toEqual(['known-here', 'plain', 'none-left', 'short', 'thin'])
     expect(ranked.map(({ inStock }) => inStock)).toEqual([undefined, undefined, false, undefined, undefined])
     expect(ranked.at(-2)!.stop).toContain('of thread in the wood')
+    // What is wrong with the array, whatever fastens it, is said of none of them.
+    Object.assign(job.walls[0]!, { handForce: 100 })
+    job.walls[0]!.arrays[0]!.screw = 60
+    const again = rankFasteners(offered, job.walls[0]!.arrays[0]!, arrays[0]!.positions, job.walls[0]!, job, 'metric')
+    expect(again.find(({ fastener }) => fastener.id === 'plain')!.stop).toBeUndefined()
   })
 })

@@ -34,7 +34,7 @@ describe('a nail that met something', () => {
     ['twice at one height', [hit(1195, 1500), hit(1205, 1560)], {}, [false]],
     ['with misses close to both sides', [hit(1200, 1500), miss(1170, 1500), miss(1230, 1500)], {}, [true]],
     ['with a miss to one side', [hit(1200, 1500), miss(1170, 1500)], {}, [false]],
-    ['and a pilot hole at the same height', [hit(1200, 1500), { method: 'pilot', x: 1201, y: 1510, hit: true }], {}, [false]],
+    ['and a pilot hole there', [hit(1200, 1500), { method: 'pilot', x: 1201, y: 1510, hit: true }], {}, [false]],
     ['and a magnet at the same height', [hit(1200, 1500), { method: 'magnet', x: 1202, y: 1500 }], {}, [false]],
     ['and a magnet at another height', [hit(1200, 1500), { method: 'magnet', x: 1202, y: 1700 }], {}, [true]],
     ['beside a dull knock', [hit(1200, 1500), { method: 'knock', x: 1202, y: 1700, dull: true }], {}, [false]],

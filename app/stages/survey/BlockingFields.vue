@@ -19,10 +19,10 @@ const addBlocking = () =>
     ]
   })
 const SIDES = [
-  { key: 'x1', label: 'From' },
+  { key: 'x1', label: 'From wall left' },
   { key: 'x2', label: 'To' },
-  { key: 'y1', label: 'Bottom' },
-  { key: 'y2', label: 'Top' },
+  { key: 'y1', label: 'Bottom above floor' },
+  { key: 'y2', label: 'Top above floor' },
 ] as const
 const ruled = (index: number, side: (typeof SIDES)[number]['key']) =>
   field('Blocking ruled out', (wall, mm) => {
@@ -97,18 +97,22 @@ const unrule = (index: number) =>
       <Plus class="size-4" aria-hidden="true" /> Add blocking
     </button>
     <h2 class="field-label mt-2">Blocking ruled out</h2>
-    <div v-for="(part, index) in wall.blockingRuledOut" :key="index" class="mt-1 flex items-end gap-1.5">
-      <LengthField
-        v-for="side in SIDES"
-        :key="side.key"
-        class="flex-1"
-        :label="side.label"
-        :value="part[side.key]"
-        :actions="ruled(index, side.key)"
-      />
-      <button type="button" class="press !px-2" :aria-label="`Delete part ${index + 1}`" @click="unrule(index)">
-        <X class="size-4" aria-hidden="true" />
-      </button>
+    <div v-for="(part, index) in wall.blockingRuledOut" :key="index" class="mt-1 border-b border-hair pb-2">
+      <div class="flex items-center justify-between text-sm">
+        Part {{ index + 1 }}
+        <button type="button" class="press !px-2" :aria-label="`Delete part ${index + 1}`" @click="unrule(index)">
+          <X class="size-4" aria-hidden="true" />
+        </button>
+      </div>
+      <div class="grid grid-cols-2 items-start gap-x-3 gap-y-1">
+        <LengthField
+          v-for="side in SIDES"
+          :key="side.key"
+          :label="side.label"
+          :value="part[side.key]"
+          :actions="ruled(index, side.key)"
+        />
+      </div>
     </div>
     <button type="button" class="press mt-1 w-full" @click="rule">
       <Plus class="size-4" aria-hidden="true" /> Rule out blocking in a part

@@ -109,6 +109,7 @@ const setReason = (text: string) =>
     <NoteField
       v-if="wall.handForce !== undefined"
       label="Reason for the hand load"
+      class="col-span-2"
       :value="wall.handForceReason ?? ''"
       :commit="setReason"
     />

@@ -33,7 +33,7 @@ it('a wall says where blocking is ruled out', async () => {
   await press('Rule out blocking in a part')
   const [part] = store.wall!.blockingRuledOut!
   expect(part).toEqual({ x1: 0, x2: store.wall!.width, y1: 0, y2: store.wall!.height })
-  await fill('Bottom', '1700')
+  await fill('Bottom above floor', '1700')
   expect(store.wall!.blockingRuledOut![0]!.y1).toBe(1700)
   await press('Delete part 1')
   expect(store.wall).not.toHaveProperty('blockingRuledOut')
