@@ -1,4 +1,4 @@
-import { until } from '@vueuse/core'
+import { until, useOnline } from '@vueuse/core'
 import { ROOMS } from '~/stages'
 
 /** What is fetched only when it is first shown, beside the stages. */
@@ -45,10 +45,13 @@ export function useEveryStage(): void {
   const atHand = useAtHand()
   const { house, load } = useHouseCatalogue()
   const { plan, failed } = useWallPlan()
+  const online = useOnline()
   onNuxtReady(async () => {
     await until(() => plan.value !== undefined || failed.value !== undefined).toBe(true)
     // What was planned is drawn first.
     await new Promise(done => setTimeout(done, AFTER))
+    // A browser never asks again for a part that failed once: none is asked for without a connection.
+    await until(online).toBe(true)
     const parts = workerHasParts().then(has => has ? undefined : fetchParts())
     const fetched = await Promise.allSettled([load(), parts])
     atHand.value = house.value !== undefined && fetched.every(({ status }) => status === 'fulfilled')

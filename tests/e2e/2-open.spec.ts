@@ -131,3 +131,14 @@ test('the first drawing of a wall takes no more script than it may', async ({ pa
   expect(sizes.length).toBeGreaterThan(5)
   expect(sizes.reduce((a, b) => a + b, 0) / 1000).toBeLessThan(210)
 })
+
+test('a part that could not be fetched when the connection was lost is there after a reload, which is offered', async ({ page }) => {
+  await page.route('**/_nuxt/SurveyBench*.css', route => route.abort('internetdisconnected'))
+  await page.goto(`${HALL}/arrange`)
+  const reload = page.getByTestId('missing-part')
+  await expect(reload).toBeVisible()
+  await page.unroute('**/_nuxt/SurveyBench*.css')
+  await reload.click()
+  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await expect(reload).toHaveCount(0)
+})

@@ -59,6 +59,7 @@ test('two versions of a wall do not stop what the drill met from being recorded'
   for (const page of [isla, odd]) {
     await page.goto(`${HALL}/arrange`)
     await expect(page.getByLabel('Columns')).toHaveValue('3')
+    await expect(page.getByTestId('at-hand')).toBeVisible()
   }
   await odd.context().setOffline(true)
   await fill(isla, 'Height above floor', '930')

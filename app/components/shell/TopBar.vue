@@ -8,6 +8,8 @@ const { theme } = usePreferences()
 const deep = computed(() => crumbs.length > 2)
 /** The account, and what waits to be sent, come once the page itself stands. */
 const later = ref(false)
+const missing = useMissingPart()
+const reload = () => location.reload()
 onNuxtReady(() => { later.value = true })
 </script>
 
@@ -24,6 +26,9 @@ onNuxtReady(() => { later.value = true })
       </template>
     </nav>
     <slot />
+    <button v-if="missing" type="button" class="press !px-2" data-testid="missing-part" title="A part of this page was not loaded because the connection was lost. Unsent changes are kept on this device." @click="reload">
+      Reload page
+    </button>
     <template v-if="later">
       <LazyNewVersion />
       <LazyOutboxNote />
