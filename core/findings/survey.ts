@@ -82,6 +82,11 @@ export const SURVEY = {
     meaning: 'The detector reads to one side of the nails, magnets and sightings.',
     cure: 'Test the detector on a stud with visible edges; if it is wrong, exclude its readings.',
   },
+  'detector-spreads': {
+    severity: 'caution',
+    meaning: 'Edges read with one detector agree badly with one another.',
+    cure: 'Sweep slowly and read the edges again, or probe them.',
+  },
   'member-width-differs': {
     severity: 'caution',
     meaning: 'The edges read show another stud width than was entered.',

@@ -1,7 +1,7 @@
 import type { Wall } from '../job'
 import { figure, words, type Figure, type Step } from '../units'
 import { ERROR_MODEL } from './errorModel'
-import type { Member } from './framing'
+import { readingsOf, type Member } from './framing'
 import { METHOD_NAMES } from './proof'
 import type { Run } from './runs'
 import { shiftBack, type SharedError } from './shared'
@@ -33,11 +33,12 @@ const SIGMAS: Record<string, number | undefined> = {
  */
 export function centreFigure(wall: Wall, member: Member, shared: SharedError[] = []): Figure {
   if (member.sd === 0) return figure([{ label: 'Centre', expression: words`as entered`, value: member.centre, unit: 'mm' }])
-  const steps = signsOf(wall).filter(({ reading }) => member.evidence.includes(reading.id)).map((read): Step => {
+  const steps = readingsOf(wall).filter(({ reading }) => member.evidence.includes(reading.id)).map((read): Step => {
     const sign = shiftBack(read, shared)
     const less = read.x - sign.x
     const place = Math.abs(less) < 0.05 ? words`${read.x}` : less > 0 ? words`${read.x} − ${less} shared error` : words`${read.x} + ${-less} shared error`
-    const sigma = SIGMAS[sign.reading.method]
+    const usual = SIGMAS[sign.reading.method]
+    const sigma = usual && usual * (sign.spread ?? 1)
     const centre = pointsTo(sign, member.width)
     return {
       label: METHOD_NAMES[sign.reading.method],

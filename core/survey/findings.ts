@@ -3,10 +3,11 @@ import type { Wall } from '../job'
 import { quantity, words, type Text } from '../units'
 import { APART, meetsBlocking } from './blocking'
 import { leanToMiss, plumbed } from './lean'
-import type { FramingMap, Member } from './framing'
+import { readingsOf, type FramingMap, type Member } from './framing'
+import { ERROR_MODEL } from './errorModel'
 import { METHOD_NAMES } from './proof'
 import type { SharedError } from './shared'
-import { everySign, signsOf, type Sign } from './sign'
+import { everySign, signsOf, sourcesOf, type Sign } from './sign'
 import { missesIn, missesOf, standsAt } from './stretches'
 import type { CommonWidth } from './width'
 
@@ -138,6 +139,24 @@ function detectorFindings(wall: Wall, shared: SharedError[]): Finding[] {
   })
 }
 
+/** A detector whose readings spread by more than this, as a multiple of the usual, is worth a word. */
+const SPREADS = 1.6
+
+/** A caution for each detector whose readings agree badly with one another. */
+function spreadFindings(wall: Wall, shared: SharedError[]): Finding[] {
+  const signs = shared.length > 0 ? readingsOf(wall) : []
+  return shared.flatMap(({ source }): Finding[] => {
+    const spread = signs.find(sign => sign.kind === 'detector' && sourcesOf(sign).includes(source))?.spread ?? 1
+    if (!source.startsWith('detector') || spread < SPREADS) return []
+    const [found, usual] = [spread * ERROR_MODEL.detectorEdge, ERROR_MODEL.detectorEdge]
+    return [{
+      severity: 'caution', code: 'detector-spreads' as const, stage: 'survey', subject: { kind: 'wall', id: wall.id },
+      message: words`Edges read with the detector from the ${source.endsWith('behind') ? 'rear' : 'front'} agree badly: their standard deviation is about ${found}, not ${usual}. Every stud that rests on them is known less well.`,
+      remedy: words`Sweep slowly, with the detector flat on the wall and zeroed away from any stud. Read the edges again, or probe them.`,
+    }]
+  })
+}
+
 /** Findings where edges measured apart disagree with the width that was said. */
 function widthFindings(wall: Wall, { said, believed, sure, differs }: CommonWidth): Finding[] {
   if (!differs) return []
@@ -185,6 +204,7 @@ export function framingFindings(wall: Wall, members: Member[], { unexplained, sh
     ...unknown,
     ...widthFindings(wall, width),
     ...detectorFindings(wall, shared),
+    ...spreadFindings(wall, shared),
     ...againstFindings(wall, members),
     ...unexplainedFindings(unexplained),
     ...blockingFindings(wall),

@@ -8,8 +8,9 @@ import { leanOf, plumbed, type Lean, type Leaning } from './lean'
 import { logistic, normalPdf } from './normal'
 import { PosteriorGrid, type Belief, type Expectation } from './posterior'
 import { expectedAt, runsOf, type Run, type Sighting } from './runs'
-import { sharedErrors, shiftBack, sourcesOf, type SharedError } from './shared'
-import { belongs, likelihoodRatio, signsOf, type Sign } from './sign'
+import { sharedErrors, shiftBack, type SharedError } from './shared'
+import { belongs, likelihoodRatio, signsOf, sourcesOf, type Sign } from './sign'
+import { withSpread } from './spread'
 import { besideIn, missesIn, missesOf, showsEnd, stretchesOf } from './stretches'
 import { commonWidth, type CommonWidth } from './width'
 
@@ -69,6 +70,9 @@ const BRIDGED = 2
 export function nominalWidth({ structure }: Pick<Wall, 'structure'>): number {
   return structure.memberWidth ?? (structure.kind === 'steel-stud' ? USUAL_WIDTH['steel-stud'] : USUAL_WIDTH['wood-stud'])
 }
+
+/** The readings of a wall that bear on its framing, each with how far its detector's spread on this wall. */
+export const readingsOf = (wall: Wall): Sign[] => withSpread(signsOf(wall), nominalWidth(wall))
 
 /** How many plies of a nominal width a member is made of: one that is more than 1.6 of it wide is more than one. */
 export function pliesIn(width: number, nominal: number): number {
@@ -293,7 +297,7 @@ function madeOf({ signs, belief: { centre, sd, doubled, logOdds }, lean, misses,
  * Bayes' rule on the error model; a member's own signs never count twice.
  */
 export function mapFraming(wall: Wall): FramingMap {
-  const read = signsOf(wall)
+  const read = readingsOf(wall)
   const width = commonWidth(read, nominalWidth(wall))
   const face = width.believed
   // A stud in a corner stands against the wall beside it, and not where the run has its place.

@@ -31,8 +31,8 @@ export { nominalWidth, piecesOf, pliesIn, type Member } from './framing'
 export { expectedAt, USUAL_SPACINGS, type Run } from './runs'
 export { memberAt, type Lean } from './lean'
 export { standsAt } from './stretches'
-export { sourcesOf, type SharedError } from './shared'
-export { signsOf, pointsTo, belongs, type Sign } from './sign'
+export type { SharedError } from './shared'
+export { signsOf, pointsTo, belongs, sourcesOf, type Sign } from './sign'
 
 /** What the survey gives to later stages. */
 export interface Survey {

@@ -2,7 +2,7 @@ import { ERROR_MODEL, GROSS } from './errorModel'
 import { signsOfGroup, type Group } from './groups'
 import { normalPdf } from './normal'
 import { PosteriorGrid, type Belief, type Expectation } from './posterior'
-import type { Sign } from './sign'
+import { sourcesOf, type Sign } from './sign'
 import { CARRIED_SIGMA } from './transfer'
 
 /**
@@ -11,11 +11,6 @@ import { CARRIED_SIGMA } from './transfer'
  * that is known; `raw` how far they stand from what signs of other kinds tell, and how well that is known.
  */
 export interface SharedError { source: string, shift: number, sd: number, raw?: { off: number, sd: number, members: number } }
-
-/** The sources that a sign's place depends on: its reference, and its detector on that side. */
-export function sourcesOf({ kind, carriedBy }: Sign): string[] {
-  return [...carriedBy === undefined ? [] : [`reference ${carriedBy}`], ...kind === 'detector' ? [`detector ${carriedBy === undefined ? 'front' : 'behind'}`] : []]
-}
 
 const isWeak = ({ kind }: Sign) => kind === 'knock' || kind === 'box'
 

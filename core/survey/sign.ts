@@ -18,6 +18,8 @@ export interface Sign {
   carriedBy?: string
   /** How many times this edge of this member was swept: readings of one sweep share part of their error. */
   sweeps?: number
+  /** How far the readings of its detector spread on this wall, as a multiple of what the error model says. */
+  spread?: number
 }
 
 const KINDS: Record<Exclude<Evidence['method'], 'joint'>, Sign['kind']> = {
@@ -64,6 +66,11 @@ export function everySign({ evidence = [], references }: Pick<Wall, 'evidence' |
   })
 }
 
+/** The sources that a sign's place depends on: its reference, and its detector on that side. */
+export function sourcesOf({ kind, carriedBy }: Sign): string[] {
+  return [...carriedBy === undefined ? [] : [`reference ${carriedBy}`], ...kind === 'detector' ? [`detector ${carriedBy === undefined ? 'front' : 'behind'}`] : []]
+}
+
 /** Where a sign puts the centre of a member of this width, mm. */
 export function pointsTo({ reading, x }: Sign, width: number): number {
   if (reading.method !== 'detector-edge') return x
@@ -80,10 +87,11 @@ const SIGMA: Partial<Record<Evidence['method'], number>> = {
  * not so many witnesses; an edge of several plies lies farther out by what each of them may be wider, and by their
  * gaps.
  */
-function sigmaOf({ reading, kind, sweeps = 1 }: Sign, plies: number): number | undefined {
+function sigmaOf({ reading, kind, sweeps = 1, spread = 1 }: Sign, plies: number): number | undefined {
   const sigma = SIGMA[reading.method]
   if (sigma === undefined || kind !== 'detector') return sigma
-  return Math.sqrt(sigma ** 2 + (sweeps - 1) * ERROR_MODEL.sweep ** 2 + (reading.edge ? (plies - 1) * ERROR_MODEL.ply ** 2 : 0))
+  const own = spread ** 2 * (sigma ** 2 + (sweeps - 1) * ERROR_MODEL.sweep ** 2)
+  return Math.sqrt(own + (reading.edge ? (plies - 1) * ERROR_MODEL.ply ** 2 : 0))
 }
 
 /**
