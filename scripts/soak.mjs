@@ -9,8 +9,8 @@ const seed = process.argv[2] ?? String(randomInt(2 ** 31))
 console.log(`Seed ${seed}: \`npm run soak -- ${seed}\` draws the same cases again.`)
 install()
 run('Preparing types', tool('nuxt'), ['prepare'])
-const env = { WT_SOAK: '1', WT_SEED: seed }
+const env = { WT_SOAK: '1', WT_JOURNEYS: 'all', WT_SEED: seed }
 run('Unit and property tests', tool('vitest'), ['run', '--testTimeout', '600000'], env)
 run('Kills, spoilt jobs and studies', tool('tsx'), ['bench/soak.ts'], env)
 build()
-run('Attacks and long days on the built application', tool('playwright'), ['test', 'attack/', '9-day'], env)
+run('All journeys through the built application', tool('playwright'), ['test'], env)

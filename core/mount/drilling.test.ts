@@ -163,12 +163,13 @@ describe.each([
   ['without one', false],
 ] as const)('walls that lean, drilled %s', (_, issues) => {
   it('keep every made hole, its stud and its plate, whatever the drill meets', () => {
-    const drilled = Array.from({ length: cases(24) }, (_, seed) => drill(seed + 1, issues)).flatMap(
+    const walls = cases(16)
+    const drilled = Array.from({ length: walls }, (_, seed) => drill(seed + 1, issues)).flatMap(
       each => each ?? [],
     )
     expect(drilled.flatMap(({ wrong }) => wrong)).toEqual([])
     // The worlds are such that holes miss, and that most walls come to their end.
-    expect(drilled.length).toBeGreaterThan(5)
+    expect(drilled.length).toBeGreaterThan(walls / 4)
     expect(drilled.reduce((sum, { missed }) => sum + missed, 0)).toBeGreaterThan(1)
     expect(drilled.filter(({ done }) => done).length).toBeGreaterThan(drilled.length / 2)
   })

@@ -132,7 +132,7 @@ describe('a schedule', () => {
       expect(found.unplaced).toEqual([])
       expect(finishOf(found, given.from)).toBe(least)
       expect(lowerBound(given).finish).toBeLessThanOrEqual(least)
-    }), { numRuns: cases(40, 800) })
+    }), { numRuns: cases(20, 800) })
   }, 120_000)
 
   it('breaks no window, chain, person, wall or lift aid, is never sooner than its bound, and the same each time', () => {
@@ -144,7 +144,7 @@ describe('a schedule', () => {
       expect(found.placed.length + found.unplaced.length).toBe(shared.tasks.length)
       if (found.unplaced.length === 0) expect(finishOf(found, shared.from)).toBeGreaterThanOrEqual(lowerBound(shared).finish)
       expect(schedule({ ...shared, tasks: structuredClone(shared.tasks) })).toEqual(found)
-    }), { numRuns: cases(12, 250) })
+    }), { numRuns: cases(6, 250) })
   }, 120_000)
 
   it('is never later with another crew', () => {

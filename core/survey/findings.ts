@@ -146,13 +146,18 @@ const SPREADS = 1.6
 function spreadFindings(wall: Wall, shared: SharedError[]): Finding[] {
   const signs = shared.length > 0 ? readingsOf(wall) : []
   return shared.flatMap(({ source }): Finding[] => {
-    const spread = signs.find(sign => sign.kind === 'detector' && sourcesOf(sign).includes(source))?.spread ?? 1
+    const { spread = 1 } = signs.find(sign => sign.kind === 'detector' && sourcesOf(sign).includes(source)) ?? {}
     if (!source.startsWith('detector') || spread < SPREADS) return []
     const [found, usual] = [spread * ERROR_MODEL.detectorEdge, ERROR_MODEL.detectorEdge]
+    const edges = `Edges read with the detector from the ${source.endsWith('behind') ? 'rear' : 'front'}`
+    const effect = 'Every stud that rests on them is known less well.'
     return [{
-      severity: 'caution', code: 'detector-spreads' as const, stage: 'survey', subject: { kind: 'wall', id: wall.id },
-      message: words`Edges read with the detector from the ${source.endsWith('behind') ? 'rear' : 'front'} agree badly: their standard deviation is about ${found}, not ${usual}. Every stud that rests on them is known less well.`,
-      remedy: words`Sweep slowly, with the detector flat on the wall and zeroed away from any stud. Read the edges again, or probe them.`,
+      severity: 'caution',
+      code: 'detector-spreads',
+      stage: 'survey',
+      subject: { kind: 'wall', id: wall.id },
+      message: words`${edges} agree badly: their standard deviation is about ${found}, not ${usual}. ${effect}`,
+      remedy: words`Sweep slowly, the detector flat on the wall. Read the edges again, or probe them.`,
     }]
   })
 }

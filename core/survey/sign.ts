@@ -90,7 +90,9 @@ const SIGMA: Partial<Record<Evidence['method'], number>> = {
 function sigmaOf({ reading, kind, sweeps = 1, spread = 1 }: Sign, plies: number): number | undefined {
   const sigma = SIGMA[reading.method]
   if (sigma === undefined || kind !== 'detector') return sigma
-  const own = spread ** 2 * (sigma ** 2 + (sweeps - 1) * ERROR_MODEL.sweep ** 2)
+  // Single members that agree with one another tell nothing of doubled ones, nor that sweeps share nothing.
+  const atLeast = Math.max(spread, 1)
+  const own = ((plies > 1 ? atLeast : spread) * sigma) ** 2 + (sweeps - 1) * (atLeast * ERROR_MODEL.sweep) ** 2
   return Math.sqrt(own + (reading.edge ? (plies - 1) * ERROR_MODEL.ply ** 2 : 0))
 }
 

@@ -101,9 +101,9 @@ function powers(logs: number[]): { top: number, weights: number[] } {
  * how well the widths of its members agree, and its sweeps of one edge. A careful surveyor’s readings are worth more,
  * a careless one’s less. Where nothing tells, 1.
  *
- * The posterior of the multiple on a grid, with a log-normal prior about 1; what is given is the root of the expected
- * square, so that few readings leave it wide. Sweeps of one edge share a part of their error that is not known: that
- * they agree says less than that they do not.
+ * The mean of the multiple’s posterior on a grid, with a log-normal prior of median 1, so that few readings leave it
+ * wide. Sweeps of one edge share a part of their error that is not known: that they agree says less than that they do
+ * not.
  */
 export function spreadOf(signs: Sign[], said: number): number {
   const edges = edgesOf(signs, said)
@@ -119,7 +119,7 @@ export function spreadOf(signs: Sign[], said: number): number {
     ),
   )
   const total = weights.reduce((a, b) => a + b)
-  return Math.sqrt(SCALES.reduce((sum, scale, n) => sum + scale ** 2 * weights[n]!, 0) / total)
+  return SCALES.reduce((sum, scale, n) => sum + scale * weights[n]!, 0) / total
 }
 
 /** Signs of which each says how far the readings of its detector spread on this wall. */

@@ -14,7 +14,7 @@ async function heavy(house: { api: (path: string, init?: RequestInit) => Promise
   expect(sent.status).toBe(201)
 }
 
-test('while a heavy sheet is drawn others are answered, and beyond the queue it is said when to come again', async ({ house }) => {
+test('while a heavy sheet is drawn others are answered, and beyond the queue it is said when to come again @long', async ({ house }) => {
   await heavy(house)
   const order: string[] = []
   // The server reads the part that draws sheets with the first one; plans must not come before it for that.

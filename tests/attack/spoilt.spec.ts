@@ -2,7 +2,7 @@ import { expect, testAlone as test } from '../e2e/house'
 import { spoilt } from '../fixtures/fuzz'
 import { cases } from '../fixtures/soak'
 
-test('spoilt jobs are taken in or refused with their faults, and none ends or stalls the server', async ({ house }) => {
+test('spoilt jobs are taken in or refused with their faults, and none ends the server @long', async ({ house }) => {
   const answers = new Map<number, number>()
   const taken: number[] = []
   const count = cases(50)

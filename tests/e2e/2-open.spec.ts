@@ -132,7 +132,7 @@ test('the first drawing of a wall takes no more script than it may', async ({ pa
   expect(sizes.reduce((a, b) => a + b, 0) / 1000).toBeLessThan(210)
 })
 
-test('a part that could not be fetched when the connection was lost is there after a reload, which is offered', async ({ page }) => {
+test('a part that was not fetched when the connection was lost comes with the reload offered', async ({ page }) => {
   await page.route('**/_nuxt/SurveyBench*.css', route => route.abort('internetdisconnected'))
   await page.goto(`${HALL}/arrange`)
   const reload = page.getByTestId('missing-part')

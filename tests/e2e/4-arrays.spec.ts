@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beginWall, expect, fill, HALL, saved, test, type House } from './house'
+import { beginWall, expect, fill, HALL, type House, saved, test } from './house'
 
 async function beginArray(page: Page, name: string, width: string, height: string) {
   await beginWall(page, name, width, height)
@@ -133,7 +133,7 @@ test('a model taken without a connection is kept in the browser and sent with th
   expect(job.catalogue.displays.map(({ id }: { id: string }) => id)).toContain('firth-43s')
 })
 
-test('a wall of many screens is drawn plain under the hand and while it is typed, and then in full', async ({ page, house }) => {
+test('a wall of many screens is drawn plain under the hand and while it is typed, and then in full @long', async ({ page, house }) => {
   await beginArray(page, 'Large', '20 m', '6 m')
   await page.getByLabel('Display', { exact: true }).selectOption('firth-32s')
   await fill(page, 'Columns', '10')
@@ -162,7 +162,7 @@ test('a wall of many screens is drawn plain under the hand and while it is typed
   expect(Number(left)).toBeCloseTo(outline.x, 6)
 })
 
-test('a list of hundreds of screens is drawn as far as it is in sight, and comes to what is chosen on the drawing', async ({ page, house }) => {
+test('a list of hundreds of screens is drawn as far as it is in sight, and comes to what is chosen on the drawing @long', async ({ page, house }) => {
   const { job } = await house.wall()
   const [hall] = job.walls
   const wall = { ...hall, width: 24_000, height: 12_000, features: [], evidence: [], structure: { kind: 'concrete', thickness: 200, strength: 28 }, covering: [], arrays: [{ ...hall.arrays[0], rows: 15, columns: 18, follows: undefined, fastener: undefined, at: { x: { edge: 'centre', value: 12_000 }, y: { edge: 'centre', value: 6_000 } } }] }

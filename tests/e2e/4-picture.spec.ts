@@ -49,7 +49,7 @@ test('who looks at it, from where, and what stands in their way', async ({ page,
   expect((await house.wall()).job.walls[0].walkway).toBe(true)
 })
 
-test('a picture of one’s own lies across the wall, with and without what seams hide; what is none is refused', async ({ page }) => {
+test('a picture of one’s own lies across the wall, with and without what seams hide; what is none is refused @long', async ({ page }) => {
   await page.goto(`${HALL}/arrange`)
   await page.getByRole('tablist', { name: panel }).getByRole('tab', { name: 'Picture' }).click()
   const input = page.getByTestId('own-picture')

@@ -144,7 +144,7 @@ test('the work is prepared and done step by step; what is missing is told to the
   expect((await page.request.get(`/api${HALL}/kit?format=pdf`)).headers()['content-type']).toBe('application/pdf')
 })
 
-test('a second result for a hole is a correction, and named as one', async ({ page, house }) => {
+test('a second result for a hole is a correction, and named as one @long', async ({ page, house }) => {
   await house.signIn(page.context(), 'Odd Varga')
   await page.goto(`${HALL}/hang`)
   await expect(page.getByTestId('hole-tape')).toHaveText('169 cm+ 1 mm')

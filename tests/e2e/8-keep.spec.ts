@@ -69,7 +69,7 @@ test('what was not sent when the browser closed is there when it opens again', a
   expect((await house.wall()).job.walls[0].arrays[0].at.y.value).toBe(920)
 })
 
-test('two people who work on different alternatives of a wall do not mix them', async ({ browser, house }) => {
+test('two people who work on different alternatives of a wall do not mix them @long', async ({ browser, house }) => {
   const [isla, odd] = [await otherPerson(browser, house, 'Isla Brandt'), await otherPerson(browser, house, 'Ranveig Holt')]
   const all = async (page: Page) => page.getByRole('tab', { name: 'All', exact: true }).click()
   await isla.goto(`${HALL}/arrange`)

@@ -1,6 +1,6 @@
 import { expect, fill, HALL, saved, testAlone as test } from './house'
 
-test('house rules are chosen by the firm, a site and a wall; a wall says where each comes from', async ({ page, house }) => {
+test('house rules are chosen by the firm, a site and a wall; a wall says where each comes from @long', async ({ page, house }) => {
   const datum = page.locator('[data-rule=heightDatum]')
   const by = datum.getByTestId('chosen-by')
   await page.goto('/')

@@ -1,7 +1,7 @@
 import type { BrowserContext, Page } from '@playwright/test'
 import { brokenLink } from '../../core/log'
 import { cases } from '../fixtures/soak'
-import { expect, fill, HALL, saved, test, type House } from './house'
+import { expect, fill, HALL, type House, saved, test } from './house'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -96,7 +96,7 @@ test('a day without a signal: opened from nothing but the device, many results a
   await isla.context.close()
 })
 
-test('two crews on one wall see each other’s holes, and neither reloads', async ({ page, house }) => {
+test('two crews on one wall see each other’s holes, and neither reloads @long', async ({ page, house }) => {
   const [odd, isla] = [await device(page, house, 'Odd Varga'), await device(page, house, 'Isla Brandt')]
   for (const each of [odd, isla]) {
     await each.page.goto(`${HALL}/hang`)

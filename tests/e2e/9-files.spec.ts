@@ -7,7 +7,7 @@ test.use({ serviceWorkers: 'allow' })
 
 const PERMIT = Buffer.from('%PDF-1.4 a permit for hot work\n')
 
-test('a permit is added to a site, read and taken along by the crew, goes with the site’s ZIP, and is taken away', async ({ page, house, browser }) => {
+test('a permit is added to a site, read and taken along by the crew, goes with the site’s ZIP, and is taken away @long', async ({ page, house, browser }) => {
   await page.goto('/sites/holm-point')
   const files = page.getByTestId('files')
   const add = (...given: { name: string, buffer: Buffer }[]) => files.getByTestId('site-file').setInputFiles(given.map(file => ({ mimeType: 'application/pdf', ...file })))

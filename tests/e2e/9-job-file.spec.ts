@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { promisify } from 'node:util'
 import { expect, fill, HALL, House, saved, test } from './house'
 
-test('a site goes to another machine as a file and comes back the same', async ({ page, house }) => {
+test('a site goes to another machine as a file and comes back the same @long', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
   await fill(page, 'Height above floor', '900')
   await saved(page)

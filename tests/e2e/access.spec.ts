@@ -58,7 +58,8 @@ const scrolling = (page: Page) => page.evaluate(() => [...document.querySelector
 
 test.describe('in both themes axe finds no serious fault', () => {
   for (const [name, views] of Object.entries(VIEWS)) {
-    test(`at ${name}, where at 1280 × 800 nothing scrolls but lists`, async ({ page }) => {
+    const title = `at ${name}, where at 1280 × 800 nothing scrolls but lists`
+    test(name === 'a wall' ? title : `${title} @long`, async ({ page }) => {
       for (const view of views) {
         await page.goto(view)
         await expect(page.locator('h1').first()).toBeVisible()
@@ -113,7 +114,7 @@ test.describe('in both themes axe finds no serious fault', () => {
     }
   })
 
-  test('in True and Close, part by part, and on the client’s page', async ({ page, house }) => {
+  test('in True and Close, part by part, and on the client’s page @long', async ({ page, house }) => {
     await page.goto('/sites/ravel-sands/walls/lounge/true')
     await page.getByRole('tab', { name: 'Turns' }).click()
     await expect(page.getByTestId('closes')).toBeVisible()
@@ -135,7 +136,7 @@ test.describe('in both themes axe finds no serious fault', () => {
     expect(await seriousFaults(page), 'the client’s page').toEqual([])
   })
 
-  test('in what is issued, compared and printed', async ({ page }) => {
+  test('in what is issued, compared and printed @long', async ({ page }) => {
     await page.goto('/sites/stennick/walls/departures-row/mark')
     await page.getByRole('tab', { name: 'Revisions' }).click()
     await page.getByRole('button', { name: 'Compare with A' }).click()
@@ -147,7 +148,7 @@ test.describe('in both themes axe finds no serious fault', () => {
   })
 })
 
-test('at 1280 × 800 no part of a bench scrolls as a whole', async ({ page }) => {
+test('at 1280 × 800 no part of a bench scrolls as a whole @long', async ({ page }) => {
   const parts = [
     [`${HALL}/survey`, ['Readings', 'Wall', 'Layers', 'Loads', 'Features', 'Flatness']], [`${HALL}/arrange`, ['Array', 'Screen', 'All', 'Picture', 'Viewers']], [`${HALL}/mount`, ['Plates', 'Remedies', 'Depth']], [`${HALL}/fix`, ['Into the wall', 'Drilling', 'Charts', 'Display']], [`${HALL}/wire`, ['Power', 'Boxes', 'Routes', 'Schedule']],
     [`${HALL}/mark`, ['Marking', 'Revisions', 'Sheets']], [`${HALL}/hang`, ['Prepare', 'Steps', 'Holes', 'Screens']], ['/sites/stennick/walls/departures-row/mark', ['Marking', 'Sheets']],

@@ -146,7 +146,7 @@ test('one who is invited comes in by his link, reads and records where he is sen
   await expect(nils.getByTestId('hole-name')).toHaveCount(0)
 })
 
-test('the last planner cannot go, two people cannot have one address, and a planner gives a link for a new password', async ({ page, browser, house }) => {
+test('the last planner cannot go, two people cannot have one address, and a planner gives a link for a new password @long', async ({ page, browser, house }) => {
   await page.goto('/people')
   await page.getByRole('button', { name: 'Remove Isla Brandt' }).click()
   await page.locator('[data-person="Isla Brandt"]').getByRole('button', { name: 'Remove Isla Brandt' }).last().click()
@@ -163,7 +163,7 @@ test('the last planner cannot go, two people cannot have one address, and a plan
   await expect(odd.getByTestId('account')).toContainText('Odd Varga')
 })
 
-test('another firm’s sites are refused by address, and each firm has its own', async ({ browser, house }) => {
+test('another firm’s sites are refused by address, and each firm has its own @long', async ({ browser, house }) => {
   const eve = await stranger(browser, house)
   await eve.goto(`/begin?code=${await house.codeForFirm()}`)
   for (const [label, text] of [['Your firm', 'Other Fitters'], ['Your name', 'Eve Other'], ['Your e-mail address', 'eve@other.example']] as const) await eve.getByLabel(label).fill(text)
@@ -195,7 +195,7 @@ test('a phone that is lost shows nothing more, and what it had not sent is sent 
   await expect.poll(async () => (await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole').length).toBe(1)
 })
 
-test('a device that was away for longer than the firm allows shows nothing until somebody signs in, and forgets nothing unsent', async ({ browser, house }) => {
+test('a device that was away for longer than the firm allows shows nothing until somebody signs in, and forgets nothing unsent @long', async ({ browser, house }) => {
   const phone = await otherPerson(browser, house, 'Odd Varga')
   await phone.goto('/sites/holm-point')
   await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
@@ -220,7 +220,7 @@ test('a device that was away for longer than the firm allows shows nothing until
   await expect.poll(() => kept(phone)).toEqual({ seen: 0, entries: 1 })
 })
 
-test('a role that is taken away in the middle of a day: what was done before is taken, what came after waits for a planner', async ({ page, browser, house }) => {
+test('a role that is taken away in the middle of a day: what was done before is taken, what came after waits for a planner @long', async ({ page, browser, house }) => {
   const phone = await phoneWithOneUnsent(browser, house)
   await page.goto('/people')
   await page.getByRole('button', { name: 'Role of Odd Varga' }).click()
@@ -260,7 +260,7 @@ test('signing out for good asks about what is unsent, and leaves nothing of the 
   expect(await phone.evaluate(async () => [(await indexedDB.databases()).map(({ name }) => name), Object.keys(localStorage).filter(key => !/theme|units|fine/.test(key))])).toEqual([[], []])
 })
 
-test('a passkey of the device lets in without a password, and is taken away again', async ({ page, browser, house }) => {
+test('a passkey of the device lets in without a password, and is taken away again @long', async ({ page, browser, house }) => {
   const client = await page.context().newCDPSession(page)
   await client.send('WebAuthn.enable')
   await client.send('WebAuthn.addVirtualAuthenticator', { options: { protocol: 'ctap2', transport: 'internal', hasResidentKey: true, hasUserVerification: true, isUserVerified: true, automaticPresenceSimulation: true } })

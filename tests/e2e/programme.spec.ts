@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import ICAL from 'ical.js'
 import type { Page } from '@playwright/test'
-import { expect, otherPerson, test, type House } from './house'
+import { expect, type House, otherPerson, test } from './house'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -22,7 +22,7 @@ async function openSchedule(page: Page, house: House) {
 const block = (page: Page, task: string) => page.locator(`[data-task="${task}"]`).first()
 const select = (page: Page, task: string) => block(page, task).click({ position: { x: 6, y: 20 } })
 
-test('three terminals are planned, shown as people see them, and every task says why it is not earlier', async ({ page, house }) => {
+test('three terminals are planned, shown as people see them, and every task says why it is not earlier @long', async ({ page, house }) => {
   await openSchedule(page, house)
   await expect(page.getByTestId('bound')).toContainText('earliest possible finish')
   await expect(page.getByTestId('unplaced')).toHaveCount(0)
@@ -97,7 +97,7 @@ test('a task is dragged, stays where it was put, is let go, and what cannot be i
   await expect(page.getByTestId('not-fixed')).toContainText('it requires 2 people, and Sund, electrician has 1')
 })
 
-test('a day is lost, planned anew in one step, taken back, and published', async ({ page, house }) => {
+test('a day is lost, planned anew in one step, taken back, and published @long', async ({ page, house }) => {
   await openSchedule(page, house)
   const first = (await publishedIn(house)).map(({ startsAt }) => startsAt.slice(0, 10)).find(day => day > new Date().toISOString().slice(0, 10))!
   await page.getByRole('button', { name: 'Record lost day…' }).click()
@@ -125,7 +125,7 @@ test('a day is lost, planned anew in one step, taken back, and published', async
   await expect(page.getByTestId('board')).toContainText('Lost day: Storm, no ferries')
 })
 
-test('what was drilled leaves the stock and the work that is left, and what is short is ordered in packs', async ({ page, house }) => {
+test('what was drilled leaves the stock and the work that is left, and what is short is ordered in packs @long', async ({ page, house }) => {
   await openSchedule(page, house)
   await page.goto('/programme/stock')
   const line = page.locator('[data-model="lag-3/8x3"]')
@@ -201,7 +201,7 @@ test('a person’s calendar is read by another program, and made anew; a crew se
   await expect(odd.getByRole('link', { name: 'Schedule', exact: true })).toHaveCount(0)
 })
 
-test('crews, hours and windows that cannot be are said in words, and the rest is planned', async ({ page, house }) => {
+test('crews, hours and windows that cannot be are said, and the rest is planned @long', async ({ page, house }) => {
   await openSchedule(page, house)
   await page.goto('/programme/crews')
   await page.getByLabel('New crew').fill('Night crew')
@@ -253,7 +253,7 @@ test('crews, hours and windows that cannot be are said in words, and the rest is
   await expect(page.getByTestId('cautions')).toContainText('would wait for each other')
 })
 
-test('every wall is at a glance: its stages, what stops it, who comes next; found by typing', async ({ page, house }) => {
+test('every wall is at a glance: its stages, its stops, who comes next; found by typing @long', async ({ page, house }) => {
   await expect.poll(async () => (await publishedIn(house)).length).toBeGreaterThan(10)
   await page.goto('/')
   const cafe = page.locator('[data-wall="holm-point/cafe"]')
@@ -345,7 +345,7 @@ test('a day sheet that was seen is there without a connection; a stop at its wal
   await expect(stretch.getByRole('button', { name: '✓ Done' })).toBeDisabled()
 })
 
-test('a crew’s calendar is made and ended by a planner; whoever was removed from the firm hears nothing more', async ({ page, house }) => {
+test('a crew’s calendar is made and ended by a planner; whoever was removed from the firm hears nothing more @long', async ({ page, house }) => {
   await openSchedule(page, house)
   const made = await house.api('/programme/calendars/petrie', { method: 'PUT', body: '{}' })
   const address = `${house.address}/api/calendar/${JSON.parse(made.body).secret}.ics`

@@ -146,7 +146,8 @@ async function handOver(hand: Hand, page: Page) {
 }
 
 for (const system of ['imperial', 'metric'] as const) {
-  test(`a new firm’s whole job, from the printed code to the signed pack (${system})`, async ({ browser, bare }) => {
+  const title = `a new firm’s whole job, from the printed code to the signed pack (${system})`
+  test(system === 'metric' ? `${title} @long` : title, async ({ browser, bare }) => {
     test.setTimeout(180_000)
     const job = JOBS[system]
     const context = await browser.newContext({ baseURL: bare.address, viewport: { width: 1280, height: 800 } })

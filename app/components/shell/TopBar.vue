@@ -10,6 +10,8 @@ const deep = computed(() => crumbs.length > 2)
 const later = ref(false)
 const missing = useMissingPart()
 const reload = () => location.reload()
+const MISSING
+  = 'A part of this page was not loaded because the connection was lost. Unsent changes are kept on this device.'
 onNuxtReady(() => { later.value = true })
 </script>
 
@@ -26,7 +28,7 @@ onNuxtReady(() => { later.value = true })
       </template>
     </nav>
     <slot />
-    <button v-if="missing" type="button" class="press !px-2" data-testid="missing-part" title="A part of this page was not loaded because the connection was lost. Unsent changes are kept on this device." @click="reload">
+    <button v-if="missing" class="press !px-2" data-testid="missing-part" :title="MISSING" @click="reload">
       Reload page
     </button>
     <template v-if="later">
