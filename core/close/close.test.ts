@@ -75,7 +75,9 @@ describe('what is missing before a wall is handed over', () => {
     const job = exampleJob()
     const plan = planOf(job)
     const [built, record] = [asBuilt(log, wall), recordOf(log, wall)]
-    return missingFor(plan.arrays, built, record, comparedWith(plan.arrays, built, record, new Map([['a1', { x: 0.6, y: 0.6 }]]), 0.3), []).map(({ severity, what }) => `${severity}: ${say(what)}`)
+    const compared = comparedWith(plan.arrays, built, record, new Map([['a1', { x: 0.6, y: 0.6 }]]), 0.3)
+    return missingFor(plan.arrays, built, { record, compared, checks: [] }, [])
+      .map(({ severity, what }) => `${severity}: ${say(what)}`)
   }
 
   it('is a stop where a screen hangs that is not locked, and less where that is not recorded', () => {

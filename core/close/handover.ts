@@ -11,6 +11,7 @@ import { flowed, INK, PAPERS, qrCode, scaleFor, type Block, type PaperName, type
 import { group, line, type Shape } from '../svg'
 import { formatLength, quantityToString, textToString, type Text, type UnitSystem } from '../units'
 import { isOutside, scheduleOf } from '../wire'
+import { checksOf, CHECKS, type Check } from './checks'
 import { comparedWith, type Compared } from './compared'
 import { failedHoles } from './failedHoles'
 import { getOutOf } from './getOut'
@@ -34,14 +35,28 @@ export interface HandedOver {
 }
 
 /** What follows of a wall for its handover. */
-export interface Handover { record: ClosingRecord, compared: Compared, missing: Missing[], inspection: Inspection }
+export interface Handover {
+  record: ClosingRecord
+  compared: Compared
+  checks: Check[]
+  missing: Missing[]
+  inspection: Inspection
+}
 
 /** What follows of a wall for its handover. */
 export function handoverOf({ wall, plan, issued, built, catalogue, rules, log }: HandedOver): Handover {
   const record = recordOf(log, wall)
   const compared = comparedWith(issued, built, record, new Map(wall.arrays.map(({ id, gap }) => [id, gap])), chosenFigure('seamTolerance', rules, 'metric'))
+  const checks = checksOf(plan.arrays, wall, catalogue, record)
   const models = new Set(wall.arrays.flatMap(({ mount, cells = [] }) => [mount, ...cells.map(cell => cell.mount)]))
-  return { record, compared, missing: missingFor(plan.arrays, built, record, compared, plan.findings), inspection: inspectionOf(record, catalogue.mounts.filter(({ id }) => models.has(id)), isOutside(wall), rules) }
+  const mounts = catalogue.mounts.filter(({ id }) => models.has(id))
+  return {
+    record,
+    compared,
+    checks,
+    missing: missingFor(plan.arrays, built, { record, compared, checks }, plan.findings),
+    inspection: inspectionOf(record, mounts, isOutside(wall), rules),
+  }
 }
 
 /** A signature as it was written, in a field of a width; its strokes lie in 1000 by 400. */
@@ -64,7 +79,7 @@ export interface HandoverOptions { paper: PaperName, units: UnitSystem, address?
  */
 export function drawHandover(of: HandedOver, { paper: name, units, address }: HandoverOptions): Sheet {
   const { site, wall, plan, catalogue, revision, built } = of
-  const { record, compared, missing, inspection } = handoverOf(of)
+  const { record, compared, checks, missing, inspection } = handoverOf(of)
   const paper = PAPERS[name]
   const [show, fine, tell, day] = [
     (mm: number) => formatLength(mm, units, {}),
@@ -282,6 +297,7 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
           record.locked.has(id) ? day(record.locked.get(id)!.at) : 'no',
         ]),
       },
+      ...checkBlocks(checks, record, units, day),
       { heading: 'Removal steps' },
       ...screens.slice(0, 1).flatMap(({ id, array, label }): Block[] =>
         (
@@ -338,6 +354,40 @@ export function drawHandover(of: HandedOver, { paper: name, units, address }: Ha
     ],
     paper,
   )
+}
+
+/** The checks of the screens: what was required, what was recorded, by whom and when. */
+function checkBlocks(checks: Check[], record: ClosingRecord, units: UnitSystem, day: (at: string) => string): Block[] {
+  if (checks.length === 0) return []
+  const shown = (kind: Check['kind'], value: Check['required']) =>
+    value === undefined
+      ? ''
+      : typeof value === 'number' ? quantityToString({ value, unit: CHECKS[kind].unit! }, units) : value
+  return [
+    { heading: 'Pull tests, torques and firmware' },
+    {
+      columns: [
+        { title: 'Screen', share: 0.12 },
+        { title: 'Check', share: 0.16 },
+        { title: 'Required', share: 0.16, figures: true },
+        { title: 'Recorded', share: 0.18, figures: true },
+        { title: 'Result', share: 0.14 },
+        { title: 'By', share: 0.24 },
+      ],
+      rows: checks.map(({ kind, screen, label, required, recorded, fault }) => {
+        const entry = record[kind].get(screen)
+        const result = !entry ? '' : fault?.severity === 'stop' ? 'moved' : fault ? 'differs' : 'as required'
+        return [
+          label,
+          CHECKS[kind].title,
+          shown(kind, required),
+          recorded === undefined ? 'not recorded' : shown(kind, recorded),
+          result,
+          entry ? `${authorText(entry)}, ${day(entry.at)}` : '',
+        ]
+      }),
+    },
+  ]
 }
 
 /** Holes by fastener, bit and depth. */

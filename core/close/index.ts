@@ -1,4 +1,5 @@
 export * from './behind'
+export * from './checks'
 export * from './compared'
 export * from './drift'
 export * from './getOut'

@@ -3,6 +3,7 @@ import type { AsBuilt } from '../log'
 import type { ArrayPlan } from '../mount'
 import { words, type Text } from '../units'
 import type { Compared } from './compared'
+import { CHECKS, type Check, type CheckKind } from './checks'
 import { serialTwice, stillOpen, type ClosingRecord } from './record'
 
 /** What stands in the way of handing a wall over, or remains to note about it. */
@@ -10,8 +11,28 @@ export interface Missing { severity: 'stop' | 'caution' | 'note', what: Text, of
 
 const listed = (labels: string[]) => labels.length > 6 ? `${labels.slice(0, 6).join(', ')} and ${labels.length - 6} more` : labels.join(', ')
 
+const isStop = ({ severity }: Missing) => severity === 'stop'
+
+/** Checks that failed, that differ from what is required, and those that are required and not recorded. */
+function checksMissing(checks: Check[]): Missing[] {
+  const faults = checks.flatMap(({ fault }): Missing[] => fault ? [fault] : [])
+  const unrecorded = (Object.keys(CHECKS) as CheckKind[]).flatMap((kind): Missing[] => {
+    const lacking = checks.filter(check => check.kind === kind && check.recorded === undefined)
+    const severity = kind === 'firmware' ? 'note' : 'caution'
+    const labels = listed(lacking.map(({ label }) => label))
+    return lacking.length > 0 ? [{ severity, what: words`${CHECKS[kind].title} not recorded: ${labels}.` }] : []
+  })
+  const [stops, others] = [faults.filter(isStop), faults.filter(fault => !isStop(fault))]
+  return [...stops, ...others, ...unrecorded]
+}
+
 /** What a wall lacks before it is handed over, the gravest first. */
-export function missingFor(arrays: ArrayPlan[], built: Pick<AsBuilt, 'hung'>, record: ClosingRecord, compared: Compared, findings: Finding[]): Missing[] {
+export function missingFor(
+  arrays: ArrayPlan[],
+  built: Pick<AsBuilt, 'hung'>,
+  { record, compared, checks }: { record: ClosingRecord, compared: Compared, checks: Check[] },
+  findings: Finding[],
+): Missing[] {
   const screens = arrays.flatMap(({ positions }) => positions)
   const without = (has: (id: string) => boolean) => screens.filter(({ id }) => !has(id)).map(({ row, column }) => `R${row} C${column}`)
   const label = new Map(screens.map(({ id, row, column }) => [id, `R${row} C${column}`]))
@@ -27,6 +48,7 @@ export function missingFor(arrays: ArrayPlan[], built: Pick<AsBuilt, 'hung'>, re
     ...one('stop', stops.length > 0, () => words`${String(stops.length)} ${stops.length === 1 ? 'stop is' : 'stops are'} open in the plan.`),
     ...one('stop', unlocked.length > 0, () => words`Hung but not locked: ${listed(unlocked)}. Keep everyone clear below a screen that is not locked.`),
     ...serialTwice(record).map(({ serial, screens }): Missing => ({ severity: 'caution', what: words`Serial number ${serial} is recorded for ${screens.map(id => label.get(id) ?? id).join(' and ')}: one of them is wrong.` })),
+    ...checksMissing(checks),
     ...one('caution', unmade > 0, () => words`${String(unmade)} of ${String(compared.holes.length)} holes are not recorded as drilled.`),
     ...one('caution', unhung.length > 0, () => words`Not recorded as hung: ${listed(unhung)}.`),
     ...one('caution', perhaps.length > 0, () => words`Not recorded as locked: ${listed(perhaps)}.`),

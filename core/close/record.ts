@@ -13,6 +13,10 @@ export interface ClosingRecord {
   serials: Map<string, EntryOf<'serial'>>
   /** Screens whose lock was set, and not opened since. */
   locked: Map<string, EntryOf<'locked'>>
+  /** Pull tests, torques and firmware versions, the last of each screen. */
+  pulled: Map<string, EntryOf<'pulled'>>
+  torqued: Map<string, EntryOf<'torqued'>>
+  firmware: Map<string, EntryOf<'firmware'>>
   tested: Map<string, EntryOf<'tested'>>
   points: OpenPoint[]
   photos: EntryOf<'photo'>[]
@@ -34,6 +38,9 @@ export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): 
   return {
     serials: lastOf(of('serial'), ({ screen }) => screen),
     locked: new Map([...lastOf(of('locked'), ({ screen }) => screen)].filter(([, { unlocked }]) => !unlocked)),
+    pulled: lastOf(of('pulled'), ({ screen }) => screen),
+    torqued: lastOf(of('torqued'), ({ screen }) => screen),
+    firmware: lastOf(of('firmware'), ({ screen }) => screen),
     tested: lastOf(of('tested'), ({ array }) => array),
     points: of('point').map(({ id, what, owner, due, at, ...author }) => {
       const end = done.get(id)

@@ -34,7 +34,7 @@ export interface Standing {
   signed: boolean
 }
 
-const CLOSING = new Set<LogEntry['kind']>(['serial', 'locked', 'tested', 'point', 'signed', 'visit'])
+const CLOSING = new Set<LogEntry['kind']>(['serial', 'locked', 'firmware', 'tested', 'point', 'signed', 'visit'])
 
 /** What is looked at to tell how far a wall has come. */
 export interface StandingOf {

@@ -1,7 +1,5 @@
 import { expect, fill, HALL, saved, testAlone as test } from '../e2e/house'
 
-test.use({ serviceWorkers: 'allow' })
-
 test('two tabs without a connection lose nothing: what each recorded and changed is there when it is back @long', async ({ page, house, context }) => {
   const other = await context.newPage()
   for (const tab of [page, other]) {

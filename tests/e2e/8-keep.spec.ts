@@ -1,8 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, fill, HALL, otherPerson, saved, test } from './house'
 
-test.use({ serviceWorkers: 'allow' })
-
 test('every edit is undone and redone, and outlives a reload and a restart', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
   const [columns, height] = [page.getByLabel('Columns'), page.getByLabel('Height above floor')]

@@ -1,7 +1,5 @@
 import { expect, fill, HALL, otherPerson, saved, test } from './house'
 
-test.use({ serviceWorkers: 'allow' })
-
 test('two walls are worked on in one outage: each opens from this device, and both are sent when it is over', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByTestId('at-hand')).toBeVisible()

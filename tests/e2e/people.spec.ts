@@ -1,8 +1,6 @@
 import type { Browser, Page } from '@playwright/test'
 import { expect, HALL, House, otherPerson, saved, testAlone as test } from './house'
 
-test.use({ serviceWorkers: 'allow' })
-
 /** A browser in which nobody is signed in. */
 const stranger = async (browser: Browser, house: House): Promise<Page> => (await browser.newContext({ baseURL: house.address })).newPage()
 const PASSWORD = 'ladder tape dust'
@@ -195,29 +193,33 @@ test('a phone that is lost shows nothing more, and what it had not sent is sent 
   await expect.poll(async () => (await house.wall()).job.log.filter(({ by, kind }: { by: string, kind: string }) => by === 'Odd Varga' && kind === 'hole').length).toBe(1)
 })
 
-test('a device that was away for longer than the firm allows shows nothing until somebody signs in, and forgets nothing unsent @long', async ({ browser, house }) => {
-  const phone = await otherPerson(browser, house, 'Odd Varga')
-  await phone.goto('/sites/holm-point')
-  await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-  await phone.goto(`${HALL}/hang`)
-  await expect(phone.getByTestId('at-hand')).toBeVisible()
-  await phone.reload()
-  await expect(phone.getByTestId('at-hand')).toBeVisible()
-  await phone.context().setOffline(true)
-  await phone.getByRole('button', { name: 'Hit' }).click()
-  await expect(phone.getByTestId('unsent')).toContainText('1 unsent')
-  // Fifteen days later.
-  await phone.evaluate(() => {
-    const signedIn = JSON.parse(localStorage.getItem('wide-trellis:signed-in')!) as { confirmedAt: number }
-    localStorage.setItem('wide-trellis:signed-in', JSON.stringify({ ...signedIn, confirmedAt: Date.now() - 15 * 86_400_000 }))
+test.describe('loaded without a connection', () => {
+  test.use({ serviceWorkers: 'allow' })
+
+  test('a device that was away for longer than the firm allows shows nothing until somebody signs in, and forgets nothing unsent @long', async ({ browser, house }) => {
+    const phone = await otherPerson(browser, house, 'Odd Varga')
+    await phone.goto('/sites/holm-point')
+    await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+    await phone.goto(`${HALL}/hang`)
+    await expect(phone.getByTestId('at-hand')).toBeVisible()
+    await phone.reload()
+    await expect(phone.getByTestId('at-hand')).toBeVisible()
+    await phone.context().setOffline(true)
+    await phone.getByRole('button', { name: 'Hit' }).click()
+    await expect(phone.getByTestId('unsent')).toContainText('1 unsent')
+    // Fifteen days later.
+    await phone.evaluate(() => {
+      const signedIn = JSON.parse(localStorage.getItem('wide-trellis:signed-in')!) as { confirmedAt: number }
+      localStorage.setItem('wide-trellis:signed-in', JSON.stringify({ ...signedIn, confirmedAt: Date.now() - 15 * 86_400_000 }))
+    })
+    const wrong: string[] = []
+    phone.on('console', message => message.type() === 'error' && !message.text().startsWith('Failed to load resource') && wrong.push(message.text()))
+    await phone.reload()
+    await expect(phone.getByTestId('locked')).toContainText('longer than the firm allows')
+    // The page that was on its way to the wall begins nothing after that.
+    expect(wrong).toEqual([])
+    await expect.poll(() => kept(phone)).toEqual({ seen: 0, entries: 1 })
   })
-  const wrong: string[] = []
-  phone.on('console', message => message.type() === 'error' && !message.text().startsWith('Failed to load resource') && wrong.push(message.text()))
-  await phone.reload()
-  await expect(phone.getByTestId('locked')).toContainText('longer than the firm allows')
-  // The page that was on its way to the wall begins nothing after that.
-  expect(wrong).toEqual([])
-  await expect.poll(() => kept(phone)).toEqual({ seen: 0, entries: 1 })
 })
 
 test('a role that is taken away in the middle of a day: what was done before is taken, what came after waits for a planner @long', async ({ page, browser, house }) => {

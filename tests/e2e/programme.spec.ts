@@ -3,8 +3,6 @@ import ICAL from 'ical.js'
 import type { Page } from '@playwright/test'
 import { expect, type House, otherPerson, test } from './house'
 
-test.use({ serviceWorkers: 'allow' })
-
 const read = async (house: House, path: string) => JSON.parse((await house.api(path)).body)
 
 interface Stretch { site: string, wall: string, task: string, crew: string, title: string, startsAt: string, endsAt: string }
@@ -317,32 +315,36 @@ test('with keys alone, with the connection cut and by two planners at once: noth
   await expect(block(page, HANG)).toBeVisible()
 })
 
-test('a day sheet that was seen is there without a connection; a stop at its wall stands beside the work', async ({ page, house }) => {
-  await expect.poll(async () => (await publishedIn(house)).length).toBeGreaterThan(10)
-  const { task, startsAt, crew } = (await publishedIn(house)).find(({ wall }) => wall === 'cafe')!
-  const day = `/programme/day?day=${startsAt.slice(0, 10)}&crew=${crew}`
-  await page.goto(day)
-  await expect(page.getByTestId('day-sheet')).toContainText('This wall has a stop: ask before you drill or hang anything.')
-  await page.evaluate(() => navigator.serviceWorker.ready)
-  await page.reload()
-  await expect(page.getByTestId('day-sheet')).toContainText('Café, by the counter')
-  await page.context().setOffline(true)
-  await page.reload()
-  await expect(page.getByTestId('day-sheet')).toContainText('Café, by the counter')
-  await expect(page.getByTestId('pick-list').getByRole('listitem').first()).toBeVisible()
-  // What is done is said there, too, stays said, and comes once there is a connection.
-  const stretch = page.getByTestId('day-sheet').getByRole('listitem').filter({ hasText: 'Café, by the counter' }).first()
-  await stretch.getByRole('button', { name: 'Mark done' }).click()
-  await expect(stretch).toContainText('waiting to be sent')
-  await page.reload()
-  await expect(stretch).toContainText('✓ Done waiting to be sent')
-  const said = async () => JSON.parse((await house.api('/sites/holm-point/job')).body).log.filter(({ kind, step, wall }: Record<string, string>) => kind === 'step' && wall === 'cafe' && step!.startsWith('task:'))
-  expect(await said()).toEqual([])
-  await page.context().setOffline(false)
-  await expect.poll(said).toMatchObject([{ step: task.replace('holm-point/cafe/', 'task:'), done: true, by: 'Isla Brandt' }])
-  await expect(stretch).not.toContainText('waiting to be sent')
-  await page.reload()
-  await expect(stretch.getByRole('button', { name: '✓ Done' })).toBeDisabled()
+test.describe('loaded without a connection', () => {
+  test.use({ serviceWorkers: 'allow' })
+
+  test('a day sheet that was seen is there without a connection; a stop at its wall stands beside the work', async ({ page, house }) => {
+    await expect.poll(async () => (await publishedIn(house)).length).toBeGreaterThan(10)
+    const { task, startsAt, crew } = (await publishedIn(house)).find(({ wall }) => wall === 'cafe')!
+    const day = `/programme/day?day=${startsAt.slice(0, 10)}&crew=${crew}`
+    await page.goto(day)
+    await expect(page.getByTestId('day-sheet')).toContainText('This wall has a stop: ask before you drill or hang anything.')
+    await page.evaluate(() => navigator.serviceWorker.ready)
+    await page.reload()
+    await expect(page.getByTestId('day-sheet')).toContainText('Café, by the counter')
+    await page.context().setOffline(true)
+    await page.reload()
+    await expect(page.getByTestId('day-sheet')).toContainText('Café, by the counter')
+    await expect(page.getByTestId('pick-list').getByRole('listitem').first()).toBeVisible()
+    // What is done is said there, too, stays said, and comes once there is a connection.
+    const stretch = page.getByTestId('day-sheet').getByRole('listitem').filter({ hasText: 'Café, by the counter' }).first()
+    await stretch.getByRole('button', { name: 'Mark done' }).click()
+    await expect(stretch).toContainText('waiting to be sent')
+    await page.reload()
+    await expect(stretch).toContainText('✓ Done waiting to be sent')
+    const said = async () => JSON.parse((await house.api('/sites/holm-point/job')).body).log.filter(({ kind, step, wall }: Record<string, string>) => kind === 'step' && wall === 'cafe' && step!.startsWith('task:'))
+    expect(await said()).toEqual([])
+    await page.context().setOffline(false)
+    await expect.poll(said).toMatchObject([{ step: task.replace('holm-point/cafe/', 'task:'), done: true, by: 'Isla Brandt' }])
+    await expect(stretch).not.toContainText('waiting to be sent')
+    await page.reload()
+    await expect(stretch.getByRole('button', { name: '✓ Done' })).toBeDisabled()
+  })
 })
 
 test('a crew’s calendar is made and ended by a planner; whoever was removed from the firm hears nothing more @long', async ({ page, house }) => {

@@ -1,5 +1,6 @@
 import { checked } from './checked'
 import { correction } from './correction'
+import { firmware } from './firmware'
 import { fished } from './fished'
 import { hole } from './hole'
 import { hung } from './hung'
@@ -10,6 +11,7 @@ import { overrideEnded } from './overrideEnded'
 import { photo } from './photo'
 import { point } from './point'
 import { pointDone } from './pointDone'
+import { pulled } from './pulled'
 import { remark } from './remark'
 import { replaced } from './replaced'
 import { seams } from './seams'
@@ -17,6 +19,7 @@ import { serial } from './serial'
 import { signed } from './signed'
 import { step } from './step'
 import { tested } from './tested'
+import { torqued } from './torqued'
 import { turned } from './turned'
 import { visit } from './visit'
 
@@ -31,9 +34,12 @@ export const LOG_KINDS = {
   'seams': seams,
   'turned': turned,
   'fished': fished,
+  'pulled': pulled,
+  'torqued': torqued,
   'hung': hung,
   'serial': serial,
   'locked': locked,
+  'firmware': firmware,
   'photo': photo,
   'tested': tested,
   'point': point,

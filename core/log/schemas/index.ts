@@ -1,5 +1,6 @@
 import { checkedSchema } from './checked'
 import { correctionSchema } from './correction'
+import { firmwareSchema } from './firmware'
 import { fishedSchema } from './fished'
 import { holeSchema } from './hole'
 import { hungSchema } from './hung'
@@ -10,6 +11,7 @@ import { overrideEndedSchema } from './overrideEnded'
 import { photoSchema } from './photo'
 import { pointSchema } from './point'
 import { pointDoneSchema } from './pointDone'
+import { pulledSchema } from './pulled'
 import { remarkSchema } from './remark'
 import { replacedSchema } from './replaced'
 import { seamsSchema } from './seams'
@@ -17,6 +19,7 @@ import { serialSchema } from './serial'
 import { signedSchema } from './signed'
 import { stepSchema } from './step'
 import { testedSchema } from './tested'
+import { torquedSchema } from './torqued'
 import { turnedSchema } from './turned'
 import { visitSchema } from './visit'
 import type { EntryKind } from '../kinds'
@@ -32,9 +35,12 @@ export const ENTRY_SCHEMAS = {
   'seams': seamsSchema,
   'turned': turnedSchema,
   'fished': fishedSchema,
+  'pulled': pulledSchema,
+  'torqued': torquedSchema,
   'hung': hungSchema,
   'serial': serialSchema,
   'locked': lockedSchema,
+  'firmware': firmwareSchema,
   'photo': photoSchema,
   'tested': testedSchema,
   'point': pointSchema,

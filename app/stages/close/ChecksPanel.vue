@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { CHECKS, checksOf, type CheckKind } from '~~/core/close'
+import { authorText } from '~~/core/log/author'
+
+/** Pull test, torque and firmware of every screen: what is required, and what was recorded by whom and when. */
+const store = useWallStore()
+const { screens, record, of } = useClose()
+const { quantity, unitOf, readIn, tell } = useUnits()
+const kind = useScreenState<CheckKind>('close-check', () => 'pulled')
+const KINDS = (Object.keys(CHECKS) as CheckKind[]).map(id => ({ id, title: CHECKS[id].title }))
+const unit = computed(() => CHECKS[kind.value].unit)
+const required = computed(() => new Map(
+  of.value && record.value
+    ? checksOf(of.value.plan.arrays, of.value.wall, of.value.catalogue, record.value)
+        .filter(check => check.kind === kind.value)
+        .map(check => [check.screen, check])
+    : [],
+))
+const typed = ref<Record<string, string>>({})
+const faults = ref<Record<string, string>>({})
+watch(kind, () => {
+  typed.value = {}
+  faults.value = {}
+})
+const shown = (value: number | string | undefined) =>
+  typeof value === 'number' ? quantity(value, unit.value!) : value
+const lastOf = (screen: string) => record.value?.[kind.value].get(screen)
+/** What was typed, or, where nothing was, what is required: a figure in metric units, or a text. */
+function valueAt(screen: string): number | string | undefined {
+  const text = typed.value[screen]?.trim() ?? ''
+  if (text === '') return required.value.get(screen)?.required
+  if (!unit.value) return text
+  const read = readIn(unit.value, value => value > 0)(text)
+  if (!read.ok) faults.value[screen] = read.message
+  return read.ok ? read.value : undefined
+}
+const entryOf = (screen: string, value: number | string, held: boolean) => {
+  if (kind.value === 'firmware') return { kind: 'firmware' as const, screen, version: String(value) }
+  return kind.value === 'torqued'
+    ? { kind: 'torqued' as const, screen, torque: Number(value) }
+    : { kind: 'pulled' as const, screen, force: Number(value), held }
+}
+function save(screen: string, held = true) {
+  faults.value[screen] = ''
+  const value = valueAt(screen)
+  if (value === undefined) {
+    faults.value[screen] ||= unit.value ? `Enter the ${CHECKS[kind.value].title.toLowerCase()}.` : 'Enter the version.'
+    return
+  }
+  faults.value[screen] = store.record(entryOf(screen, value, held)).map(({ message }) => message).join(' ')
+  if (!faults.value[screen]) typed.value[screen] = ''
+}
+const faultAt = (screen: string) => required.value.get(screen)?.fault
+/** What was recorded last, in a line. */
+function told(screen: string): string | undefined {
+  const last = lastOf(screen)
+  if (!last) return undefined
+  const value = shown(required.value.get(screen)?.recorded)
+  const moved = last.kind === 'pulled' ? last.held ? ', nothing moved' : ', moved' : ''
+  return `${value}${moved}. ${authorText(last)}, ${whenOf(last.at)}`
+}
+</script>
+
+<template>
+  <div class="space-y-2">
+    <div class="flex gap-1" role="group" aria-label="Check">
+      <button
+        v-for="{ id, title } in KINDS"
+        :key="id"
+        class="press flex-1 !min-h-12"
+        :class="{ 'border-2! border-good! text-good!': kind === id }"
+        :aria-pressed="kind === id"
+        @click="kind = id"
+      >
+        {{ title }}
+      </button>
+    </div>
+    <p v-if="kind === 'pulled'" class="text-xs text-ink-soft">
+      Pull straight out at a top fastener of the plate with a spring scale, before the screen hangs.
+    </p>
+    <ul class="divide-y divide-hair">
+      <li v-for="{ id, label } in screens" :key="id" class="py-1.5" :data-check="id">
+        <div class="flex items-center gap-2">
+          <span class="w-16 shrink-0 font-semibold">{{ label }}</span>
+          <input
+            v-model="typed[id]"
+            class="field-input min-w-0 flex-1 !min-h-12"
+            :inputmode="unit ? 'decimal' : 'text'"
+            :aria-label="`${CHECKS[kind].title} of ${label}${unit ? ` (${unitOf(unit)})` : ''}`"
+            :aria-invalid="!!faults[id]"
+            :placeholder="shown(required.get(id)?.required) ?? (unit ? unitOf(unit) : 'version')"
+            maxlength="200"
+            autocomplete="off"
+          >
+          <template v-if="kind === 'pulled'">
+            <button class="press !min-h-12" :aria-label="`${label} held`" @click="save(id)">
+              Held
+            </button>
+            <button class="press !min-h-12" :aria-label="`${label} moved`" @click="save(id, false)">
+              Moved
+            </button>
+          </template>
+          <button v-else class="press !min-h-12" :aria-label="`Save for ${label}`" @click="save(id)">
+            Save
+          </button>
+        </div>
+        <p v-if="told(id)" class="mt-1 text-xs text-ink-soft" :data-testid="`told-${id}`">
+          {{ told(id) }}
+        </p>
+        <p v-if="faults[id]" class="field-fault" role="alert">
+          {{ faults[id] }}
+        </p>
+        <p v-else-if="faultAt(id)" class="text-sm" :class="{ 'text-stop': faultAt(id)!.severity === 'stop' }">
+          {{ tell(faultAt(id)!.what) }}
+        </p>
+      </li>
+    </ul>
+  </div>
+</template>
