@@ -3,8 +3,10 @@ import { authorText } from '~~/core/log/author'
 import { OctagonX, TriangleAlert, Info } from 'lucide-vue-next'
 import { screenId } from '~~/core/arrange'
 import type { Finding } from '~~/core/finding'
+import { groupAlike } from '~~/core/findings/alike'
 import { factsOf } from '~~/core/log'
 import { keyOf } from '~~/core/subject'
+import { plural } from '~~/core/units'
 
 /** Findings, the worst first; those that one cure settles stand together. */
 const { findings } = defineProps<{ findings: Finding[] }>()
@@ -19,18 +21,15 @@ const LOOKS = {
 }
 const RANK = { stop: 0, caution: 1, note: 2 }
 
-interface Card { key: string, finding: Finding, all: Finding[], messages: string[] }
-const cards = computed(() => {
-  const byCure = new Map<string, Card>()
-  for (const finding of [...findings].sort((a, b) => RANK[a.severity] - RANK[b.severity])) {
-    const key = finding.cure ? JSON.stringify(finding.cure) : `${finding.code} ${keyOf(finding.subject)} ${tell(finding.message)}`
-    const card = byCure.get(key) ?? { key, finding, all: [], messages: [] }
-    card.all.push(finding)
-    card.messages.push(tell(finding.message))
-    byCure.set(key, card)
-  }
-  return [...byCure.values()]
-})
+interface Card { key: string, finding: Finding, all: Finding[] }
+const cards = computed(() =>
+  groupAlike([...findings].sort((a, b) => RANK[a.severity] - RANK[b.severity])).map((all): Card => {
+    const finding = all[0]!
+    return { key: `${finding.code} ${keyOf(finding.subject)} ${tell(finding.message)}`, finding, all }
+  }),
+)
+/** Of findings that one change cures all are said at once; of others alike the first, and the rest on demand. */
+const isOneCure = ({ finding, all }: Card) => finding.cure !== undefined || all.length === 1
 
 function takeCure({ cure }: Finding) {
   if (!cure) return
@@ -49,9 +48,17 @@ function open({ stage, opens }: Finding) {
 const taking = ref('')
 const reason = ref('')
 const fault = ref('')
+/** The places of several that the override covers: all of them, until a person takes some out. */
+const chosen = shallowRef<Finding[]>([])
+function ask(key: string, all: Finding[]) {
+  taking.value = key
+  fault.value = ''
+  chosen.value = all
+}
 function takeOn(stops: Finding[]) {
   const because = reason.value.trim()
   if (!because) return void (fault.value = 'Enter a reason. It is logged and printed with your name.')
+  if (stops.length === 0) return void (fault.value = 'Choose at least one place.')
   for (const stop of stops) {
     const faults = store.record({ kind: 'override', code: stop.code, subject: stop.subject.id, reason: because, facts: factsOf(stop) })
     if (faults.length > 0) return void (fault.value = faults.map(({ message }) => `The entry ${message}.`).join(' '))
@@ -66,7 +73,7 @@ function endOverride(findings: Finding[]) {
 <template>
   <ul class="space-y-2" aria-label="Findings">
     <li
-      v-for="{ key, finding, all, messages } in cards"
+      v-for="{ key, finding, all } in cards"
       :key="key"
       class="border-l-4 px-3 py-2 text-sm"
       :class="LOOKS[finding.severity].box"
@@ -76,25 +83,50 @@ function endOverride(findings: Finding[]) {
     >
       <p class="flex items-start gap-2 font-semibold">
         <component :is="LOOKS[finding.severity].icon" class="mt-0.5 size-4 shrink-0" :class="LOOKS[finding.severity].ink" aria-hidden="true" />
-        <span><span class="sr-only">{{ LOOKS[finding.severity].name }}: </span><span v-for="message in messages" :key="message" class="block">{{ message }}</span></span>
+        <span>
+          <span class="sr-only">{{ LOOKS[finding.severity].name }}: </span>
+          <template v-if="isOneCure({ key, finding, all })">
+            <span v-for="each in all" :key="tell(each.message)" class="block">{{ tell(each.message) }}</span>
+          </template>
+          <span v-else class="block">{{ tell(finding.message) }}</span>
+        </span>
       </p>
       <p v-if="finding.remedy" class="mt-1 pl-6">
         {{ tell(finding.remedy) }}
       </p>
+      <details v-if="!isOneCure({ key, finding, all })" class="mt-1 pl-6" data-testid="alike">
+        <summary class="cursor-pointer py-1">
+          The same at {{ all.length - 1 }} more {{ all.length === 2 ? 'place' : 'places' }}
+        </summary>
+        <ul class="space-y-1">
+          <li v-for="each in all.slice(1)" :key="tell(each.message)" @pointerenter="hovered = each.subject">
+            {{ tell(each.message) }}
+            <span v-if="each.remedy" class="block text-ink-soft">{{ tell(each.remedy) }}</span>
+          </li>
+        </ul>
+      </details>
       <p v-if="finding.never" class="mt-1 pl-6 text-ink-soft">
         This stop cannot be overridden.
       </p>
       <p v-if="finding.overridden" class="mt-1 pl-6" data-testid="taken-on">
         Stop overridden by {{ authorText(finding.overridden) }}: “{{ finding.overridden.reason }}”
       </p>
-      <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(all)">
+      <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(chosen)">
+        <fieldset v-if="all.length > 1" class="max-h-40 space-y-1 overflow-y-auto">
+          <legend class="sr-only">
+            Places that the override covers
+          </legend>
+          <label v-for="each in all" :key="tell(each.message)" class="flex gap-2">
+            <input v-model="chosen" type="checkbox" class="mt-1 shrink-0" :value="each"> {{ tell(each.message) }}
+          </label>
+        </fieldset>
         <label class="block">Reason for the override<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
         <p v-if="fault" class="field-fault" role="alert">
           {{ fault }}
         </p>
         <div class="flex gap-2">
           <button type="submit" class="press press-first">
-            Override stop
+            {{ all.length === 1 ? 'Override stop' : `Override at ${plural(chosen.length, 'place')}` }}
           </button>
           <button type="button" class="press" @click="taking = ''">
             Cancel
@@ -116,7 +148,7 @@ function endOverride(findings: Finding[]) {
         <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))">
           Show plate
         </button>
-        <button v-if="finding.severity === 'stop' && !finding.never && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="taking = key; fault = ''">
+        <button v-if="finding.severity === 'stop' && !finding.never && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="ask(key, all)">
           Override…
         </button>
         <button v-if="finding.overridden && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="endOverride(all)">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupAlike } from '~~/core/findings/alike'
 import { Download } from 'lucide-vue-next'
 import { saidToday } from '~~/core/job'
 import { isAlike } from '~~/core/revision/difference'
@@ -8,6 +9,8 @@ const store = useWallStore()
 const { compared } = useSheetView()
 const { upToDate } = useWallPlan()
 const { stops, next } = useIssuing()
+/** Stops that differ in place only count as one. */
+const blocks = computed(() => groupAlike(stops.value).length)
 const { system } = useUnits()
 const issues = computed(() => [...store.revisions].reverse())
 const last = computed(() => store.revisions.at(-1))
@@ -44,7 +47,8 @@ function withdraw(entry: string) {
       </template>
     </p>
     <p v-if="stops.length" class="border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm font-semibold text-stop" role="status" data-testid="issue-blocked">
-      {{ stops.length === 1 ? 'A stop blocks' : `${stops.length} stops block` }} this plan: revision {{ next }} can be issued once {{ stops.length === 1 ? 'it is' : 'they are' }} cleared, or overridden by name.
+      {{ blocks === 1 ? 'A stop blocks' : `${blocks} stops block` }} this plan{{ stops.length > blocks ? ` at ${stops.length} places` : '' }}:
+      revision {{ next }} can be issued once {{ blocks === 1 ? 'it is' : 'they are' }} cleared, or overridden by name.
     </p>
     <FindingList v-if="stops.length" class="max-h-56 overflow-y-auto" :findings="stops" tabindex="0" />
     <p v-else-if="!upToDate" class="text-sm text-ink-soft">

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest'
+import type { Finding } from '../finding'
+import { words } from '../units'
+import { groupAlike } from './alike'
+
+const misses = (place: string, by: number, more: Partial<Finding> = {}): Finding => ({
+  severity: 'stop', code: 'hole-misses-member', stage: 'mount', subject: { kind: 'hole', id: place },
+  message: words`${place} misses stud ${'4'} by ${by}.`, ...more,
+})
+
+describe('findings that are alike', () => {
+  it('are one group where they differ in place and figures only, in the order of their first', () => {
+    const other: Finding = { ...misses('R1 C2', 3), code: 'member-unsure' }
+    const [a, b, c] = [misses('R1 C1', 4), misses('R1 C2', 9), misses('R2 C1', 2)]
+    expect(groupAlike([a, other, b, c])).toEqual([[a, b, c], [other]])
+  })
+
+  it('are apart where one is overridden, or by another reason, or says more', () => {
+    const overridden = { by: 'Isla', reason: 'glued', at: '2026-11-20T09:00:00Z' }
+    const found = groupAlike([
+      misses('R1 C1', 4),
+      misses('R1 C2', 4, { overridden }),
+      misses('R1 C3', 4, { overridden: { ...overridden, reason: 'tested' } }),
+      misses('R2 C1', 4, { message: words`${'R2 C1'} misses stud ${'4'} by ${4}, and stud ${'5'} by ${6}.` }),
+    ])
+    expect(found.length).toBe(4)
+  })
+
+  it('are one group where one change cures them, whatever they say', () => {
+    const cure = { kind: 'shift-plate' as const, array: 'a1', row: 1, column: 1, lateralShift: 3 }
+    const first = misses('R1 C1', 4, { cure })
+    expect(groupAlike([first, { ...first, code: 'member-unsure' }]).length).toBe(1)
+  })
+})
