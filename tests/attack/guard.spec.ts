@@ -91,7 +91,7 @@ test('a mark-out that does not follow from the saved wall waits for a planner', 
   expect(elsewhere.status).toBe(422)
 })
 
-test('ten imports of one archive at once: one site with all its pictures', async ({ house }) => {
+test('ten imports of one archive at once: one site with all its pictures @long', async ({ house }) => {
   const archive = await house.file('/sites/holm-point/archive')
   const other = await House.open(undefined, false)
   const code = await other.codeForFirm()

@@ -93,7 +93,7 @@ test('what was acknowledged is there after every kill', async ({ house }) => {
   expect(saves).toBeGreaterThan(0)
 })
 
-test('what a repository has returned is there after every kill', async () => {
+test('what a repository has returned is there after every kill @long', async () => {
   test.setTimeout(600_000)
   const { kills, entries, saves, lost } = await killedWriters(cases(3, 50))
   expect(lost).toEqual([])

@@ -42,7 +42,7 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
   expect((await planned(house, 'ticket-hall', 'holm-point')).arrays[0].outline.x).toBeCloseTo(1500, 6)
 })
 
-test('under the hand an array is brought to what is near, and says to what', async ({ page, house }) => {
+test('under the hand an array is brought to what is near, and says to what @long', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
   // What it comes to is told by the plan, which is up to date then.
   await expect(page.getByTestId('at-hand')).toBeVisible()

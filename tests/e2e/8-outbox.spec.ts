@@ -24,7 +24,7 @@ test('two walls are worked on in one outage: each opens from this device, and bo
   expect((await house.wall('holm-point', 'cafe')).job.walls[0].arrays.find(({ gap }: { gap: { x: number } }) => gap.x === 42)).toBeTruthy()
 })
 
-test('an entry that is refused among good ones is set aside with the reason, and keeps nothing else back', async ({ page, house }) => {
+test('an entry that is refused among good ones is set aside with the reason, and keeps nothing else back @long', async ({ page, house }) => {
   await page.goto(`${HALL}/hang`)
   await expect(page.getByTestId('at-hand')).toBeVisible()
   await house.stop()
@@ -88,7 +88,7 @@ test('two tabs of one browser keep to one wall: what is done in one is seen in t
   expect((await house.wall()).job.walls[0].arrays[0]).toMatchObject({ gap: { x: 0.8 }, at: { y: { value: 940 } } })
 })
 
-test('another wall that is opened right after an edit neither loses the edit nor gets anything of it', async ({ page, house }) => {
+test('another wall that is opened right after an edit neither loses the edit nor gets anything of it @long', async ({ page, house }) => {
   const cafe = (await house.wall('holm-point', 'cafe')).job.walls[0]
   await page.goto(`${HALL}/arrange`)
   await expect(page.getByLabel('Columns')).toHaveValue('3')

@@ -6,7 +6,7 @@ import { expect, HALL, saved, test } from './house'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
-test('seams are read by the keypad, the turns that close them worked out, and what was turned is kept', async ({ page, house }) => {
+test('seams are read by the keypad, the turns that close them worked out, and what was turned is kept @long', async ({ page, house }) => {
   await page.goto(`${HALL}/true`)
   await expect(page.getByTestId('seam-end')).toHaveText('R1 C1 | R1 C2, top')
   // What no seam can have is refused beside the key.
