@@ -59,8 +59,12 @@ describe('checks of the screens', () => {
     const moved = entry('pulled', { force: 300, held: false, note: 'left anchor' })
     const stop = 'stop: The plate of R1 C1 moved at 300 N: left anchor. Refit it and pull again.'
     expect(checked([moved]).said[0]).toBe(stop)
-    const held = entry('pulled', { force: 900, held: true })
-    expect(checked([moved, held]).said.join()).not.toContain('moved')
+    const at = (time: string) => entry('pulled', { force: 300, held: true, at: `2026-11-20T${time}:00Z` })
+    expect(checked([moved, at('09:05')]).said.join()).not.toContain('moved')
+    // One that held before it, or in the same minute, clears nothing, even where it arrives later.
+    for (const earlier of ['08:55', '09:00']) {
+      for (const log of [[moved, at(earlier)], [at(earlier), moved]]) expect(checked(log).said[0]).toBe(stop)
+    }
   })
 
   it('are a caution where less was pulled, another torque turned, or another firmware runs than required', () => {
@@ -74,7 +78,16 @@ describe('checks of the screens', () => {
       'caution: Torque of R1 C1: 23 N·m recorded, 20 N·m required.',
       'caution: Firmware of R1 C1: 4.1 recorded, 4.2 required.',
     ])
-    expect(checked([entry('torqued', { torque: 21.9 })]).at('torqued')!.fault).toBeUndefined()
-    expect(checked([entry('torqued', { torque: 19 })]).at('torqued')!.fault).toBeDefined()
+    // Within a hundredth below, for a scale in other units, and a tenth above.
+    const faultAt = (torque: number) => checked([entry('torqued', { torque })]).at('torqued')!.fault
+    expect([faultAt(19.85), faultAt(21.9)]).toEqual([undefined, undefined])
+    expect(faultAt(19)).toBeDefined()
+  })
+
+  it('name the array too where there are several', () => {
+    const { checks } = checked([], ({ walls: [wall] }) => {
+      wall!.arrays.push({ ...structuredClone(wall!.arrays[0]!), id: 'a2', name: 'Arrivals', rows: 1, columns: 1 })
+    })
+    expect(checks.map(({ label }) => label)).toEqual(expect.arrayContaining(['Departures R1 C1', 'Arrivals R1 C1']))
   })
 })

@@ -46,8 +46,11 @@ function requiredIn(plan: ArrayPlan, wall: Pick<Wall, 'arrays'>, catalogue: Cata
   })
 }
 
-/** A figure may be more than required by this share before it is worth a word. */
-const OVER = 0.1
+/**
+ * A figure may be less or more than required by this share before it is worth a word: one that was read off a scale in
+ * other units is rounded, and a pull or a torque far beyond what is required may itself do harm.
+ */
+const [UNDER, OVER] = [0.01, 0.1]
 
 const figureText = (kind: CheckKind, value: Required): Text =>
   typeof value === 'number' ? words`${quantity(value, CHECKS[kind].unit!)}` : words`${value}`
@@ -71,7 +74,7 @@ function faultOf(
   const recorded = recordedOf(kind, record, screen)
   if (recorded === undefined || required === undefined) return undefined
   const differs = typeof recorded === 'number' && typeof required === 'number'
-    ? recorded < required - 0.5 || (kind === 'torqued' && recorded > required * (1 + OVER))
+    ? recorded < required * (1 - UNDER) || recorded > required * (1 + OVER)
     : recorded !== required
   const said = (value: Required) => figureText(kind, value)
   return differs
@@ -110,7 +113,8 @@ export function checksOf(
     const requiredAt = requiredIn(plan, wall, catalogue)
     return plan.positions.flatMap((position) => {
       const required = requiredAt(position)
-      const label = `R${position.row} C${position.column}`
+      const place = `R${position.row} C${position.column}`
+      const label = arrays.length > 1 ? `${plan.name} ${place}` : place
       return (Object.keys(CHECKS) as CheckKind[]).flatMap((kind): Check[] => {
         const [asked, recorded] = [required[kind], recordedOf(kind, record, position.id)]
         if (asked === undefined && recorded === undefined) return []

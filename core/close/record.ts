@@ -30,6 +30,13 @@ export interface ClosingRecord {
 
 const lastOf = <Entry>(entries: Entry[], key: (entry: Entry) => string) => new Map(entries.map(entry => [key(entry), entry]))
 
+/**
+ * Pull tests by the clock, and of two at one time the one that failed last: one that held clears a plate that moved
+ * only if it was made after it, whenever either arrived.
+ */
+const byClock = (pulls: EntryOf<'pulled'>[]) =>
+  [...pulls].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || Number(b.held) - Number(a.held))
+
 /** What the log tells of a wall from its hanging on. */
 export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): ClosingRecord {
   const entries = standing(log, wall)
@@ -38,7 +45,7 @@ export function recordOf(log: LogEntry[], wall: Pick<Wall, 'id' | 'formerId'>): 
   return {
     serials: lastOf(of('serial'), ({ screen }) => screen),
     locked: new Map([...lastOf(of('locked'), ({ screen }) => screen)].filter(([, { unlocked }]) => !unlocked)),
-    pulled: lastOf(of('pulled'), ({ screen }) => screen),
+    pulled: lastOf(byClock(of('pulled')), ({ screen }) => screen),
     torqued: lastOf(of('torqued'), ({ screen }) => screen),
     firmware: lastOf(of('firmware'), ({ screen }) => screen),
     tested: lastOf(of('tested'), ({ array }) => array),

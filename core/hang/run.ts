@@ -133,7 +133,10 @@ function pullTexts({ positions }: ArrayPlan, mount: Mount | undefined): Text[] {
   const pull = mount && testPull(positions.flatMap(({ loads = [] }) => loads), mount)
   if (!pull) return []
   const force = words`${quantity(Math.round(pull.force), 'N')} and no more (${caseTitle(pull.case)})`
-  return [words`Pull straight out at a top fastener of each plate with a spring scale, to ${force}: nothing must move.`]
+  return [
+    words`Pull straight out at a top fastener of each plate with a spring scale, to ${force}: nothing must move.`,
+    words`Record the pull tests in Close, Checks.`,
+  ]
 }
 
 function plateSteps({ wall, arrays, catalogue, rules }: RunOf): RunStep[] {

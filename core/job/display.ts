@@ -40,7 +40,7 @@ export const displaySchema = group({
   use: oneOf(['video-wall', 'signage'], 'Intended use', 'Case'),
   back: maybe({ profile: must(oneOf(['flat', 'stepped', 'recessed'], 'Back profile', 'Back')), rim: size('Rim depth', 'Back') }),
   centreOfGravity: maybe({ ...point(length, ['Right of case centre', 'Above case centre'], ABOUT), z: must(extent('In front of the case back', ABOUT)) }),
-  firmware: text('Firmware version its maker requires', 'Case'),
+  firmware: text('Required firmware version', 'Case'),
   ports: sides('Socket sides'), vents: sides('Vent sides'), ...modelNotes,
 })
 export type Display = InferType<typeof displaySchema>

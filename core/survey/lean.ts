@@ -41,7 +41,7 @@ export function memberAt<M extends { centre: number, sd: number, lean?: Lean }>(
  * About how well one sign tells where a member is, one σ, mm: of a nail that met it beside one that did not, as well as
  * the face between them is known.
  */
-function sigmaOf({ x, kind, reading: { method, y } }: Sign, width: number, against: Sign[]): number {
+function sigmaOf({ x, kind, reading: { method, y }, spread = 1 }: Sign, width: number, against: Sign[]): number {
   const faces
     = kind === 'hole'
       ? against
@@ -49,8 +49,8 @@ function sigmaOf({ x, kind, reading: { method, y } }: Sign, width: number, again
           .map(miss => Math.abs(miss.x - x))
       : []
   if (faces.length > 0) return Math.hypot(Math.min(width, ...faces) / Math.sqrt(12), ERROR_MODEL.hole)
-  if (method === 'detector-edge') return ERROR_MODEL.detectorEdge
-  if (method === 'detector-centre') return ERROR_MODEL.detectorCentre
+  if (method === 'detector-edge') return spread * ERROR_MODEL.detectorEdge
+  if (method === 'detector-centre') return spread * ERROR_MODEL.detectorCentre
   if (method === 'seen') return ERROR_MODEL.seen
   return width / Math.sqrt(12)
 }

@@ -37,7 +37,8 @@ const median = (values: number[]) => {
 export function commonWidth(signs: Sign[], said: number): CommonWidth {
   const widths = widthsIn(edgesOf(signs, said), said).map(({ width }) => width)
   if (widths.length < FEWEST) return { said, believed: said, sure: said, differs: false }
-  const spread = Math.max(...signs.map(({ spread = 1 }) => spread))
+  const edges = signs.filter(({ kind }) => kind === 'detector')
+  const spread = edges.reduce((most, { spread = 1 }) => Math.max(most, spread), 0)
   const sigma = spread * ERROR_MODEL.detectorEdge
   const variance = (Math.SQRT2 * sigma) ** 2 * Math.PI / 2 / widths.length + ERROR_MODEL.instrument ** 2
   const told = median(widths)

@@ -48,12 +48,16 @@ function open({ stage, opens }: Finding) {
 const taking = ref('')
 const reason = ref('')
 const fault = ref('')
-/** The places of several that the override covers: all of them, until a person takes some out. */
-const chosen = shallowRef<Finding[]>([])
-function ask(key: string, all: Finding[]) {
+/** Places that an override of several does not cover, by their key: none, until a person takes some out. */
+const leftOut = ref<string[]>([])
+const covered = (all: Finding[]) => all.filter(({ subject }) => !leftOut.value.includes(keyOf(subject)))
+function cover(key: string, covers: boolean) {
+  leftOut.value = covers ? leftOut.value.filter(other => other !== key) : [...leftOut.value, key]
+}
+function ask(key: string) {
   taking.value = key
   fault.value = ''
-  chosen.value = all
+  leftOut.value = []
 }
 function takeOn(stops: Finding[]) {
   const because = reason.value.trim()
@@ -95,8 +99,8 @@ function endOverride(findings: Finding[]) {
         {{ tell(finding.remedy) }}
       </p>
       <details v-if="!isOneCure({ key, finding, all })" class="mt-1 pl-6" data-testid="alike">
-        <summary class="cursor-pointer py-1">
-          The same at {{ all.length - 1 }} more {{ all.length === 2 ? 'place' : 'places' }}
+        <summary class="cursor-pointer py-1 max-lg:py-3">
+          The same at {{ plural(all.length - 1, 'more place') }}
         </summary>
         <ul class="space-y-1">
           <li v-for="each in all.slice(1)" :key="tell(each.message)" @pointerenter="hovered = each.subject">
@@ -111,13 +115,19 @@ function endOverride(findings: Finding[]) {
       <p v-if="finding.overridden" class="mt-1 pl-6" data-testid="taken-on">
         Stop overridden by {{ authorText(finding.overridden) }}: “{{ finding.overridden.reason }}”
       </p>
-      <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(chosen)">
+      <form v-if="taking === key" class="mt-2 space-y-1.5 pl-6" @submit.prevent="takeOn(covered(all))">
         <fieldset v-if="all.length > 1" class="max-h-40 space-y-1 overflow-y-auto">
           <legend class="sr-only">
             Places that the override covers
           </legend>
-          <label v-for="each in all" :key="tell(each.message)" class="flex gap-2">
-            <input v-model="chosen" type="checkbox" class="mt-1 shrink-0" :value="each"> {{ tell(each.message) }}
+          <label v-for="each in all" :key="tell(each.message)" class="flex gap-2 max-lg:py-2.5">
+            <input
+              type="checkbox"
+              class="mt-1 shrink-0"
+              :checked="!leftOut.includes(keyOf(each.subject))"
+              @change="cover(keyOf(each.subject), ($event.target as HTMLInputElement).checked)"
+            >
+            {{ tell(each.message) }}
           </label>
         </fieldset>
         <label class="block">Reason for the override<input v-model="reason" class="field-input" autocomplete="off" maxlength="2000"></label>
@@ -126,7 +136,7 @@ function endOverride(findings: Finding[]) {
         </p>
         <div class="flex gap-2">
           <button type="submit" class="press press-first">
-            {{ all.length === 1 ? 'Override stop' : `Override at ${plural(chosen.length, 'place')}` }}
+            {{ all.length === 1 ? 'Override stop' : `Override at ${plural(covered(all).length, 'place')}` }}
           </button>
           <button type="button" class="press" @click="taking = ''">
             Cancel
@@ -148,7 +158,7 @@ function endOverride(findings: Finding[]) {
         <button v-if="finding.stage === 'mount' && finding.cure" type="button" class="press !px-2 whitespace-nowrap" @click="select('screen', screenId({ id: finding.cure.array }, finding.cure.row, finding.cure.column))">
           Show plate
         </button>
-        <button v-if="finding.severity === 'stop' && !finding.never && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="ask(key, all)">
+        <button v-if="finding.severity === 'stop' && !finding.never && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="ask(key)">
           Override…
         </button>
         <button v-if="finding.overridden && store.rights('wall.issue')" type="button" class="press !px-2 whitespace-nowrap" @click="endOverride(all)">

@@ -1,3 +1,4 @@
+import { fireEvent } from '@testing-library/dom'
 import { describe, expect, it } from 'vitest'
 import { alerts, field, fill, mountAtWall, press, says } from '~~/tests/fixtures/mounted'
 import ChecksPanel from './ChecksPanel.vue'
@@ -12,15 +13,22 @@ describe('Checks', () => {
     // Nothing typed is what is required.
     await press('R1 C2 held')
     expect(store.allLog.at(-1)).toMatchObject({ kind: 'pulled', screen: 'lounge-r1c2', force: 318, held: true })
+    await fireEvent.input(field('Note for the next result'), { target: { value: 'left anchor' } })
     await fill('Pull test of R2 C2 (N)', '150')
     await press('R2 C2 moved')
-    expect(store.allLog.at(-1)).toMatchObject({ kind: 'pulled', screen: 'lounge-r2c2', force: 150, held: false })
-    await says('[data-check=lounge-r2c2]', 'The plate of R2 C2 moved at 150 N. Refit it and pull again.')
+    const moved = { kind: 'pulled', screen: 'lounge-r2c2', force: 150, held: false, note: 'left anchor' }
+    expect(store.allLog.at(-1)).toMatchObject(moved)
+    await says('[data-check=lounge-r2c2]', 'The plate of R2 C2 moved at 150 N: left anchor. Refit it and pull again.')
     await fill('Pull test of R2 C1 (N)', 'much')
     const before = store.allLog.length
     await press('R2 C1 held')
     expect(store.allLog.length).toBe(before)
     expect(alerts()).toEqual(['“much” is not a number of N'])
+    // What is wrong stays while another check is looked at.
+    await press('Torque')
+    expect(alerts()).toEqual([])
+    await press('Pull test')
+    expect(field('Pull test of R2 C1 (N)').value).toBe('much')
   })
 
   it('take a torque in the reader’s unit, and a firmware version', async () => {

@@ -8,6 +8,12 @@ const { screens, record, of } = useClose()
 const { quantity, unitOf, readIn, tell } = useUnits()
 const kind = useScreenState<CheckKind>('close-check', () => 'pulled')
 const KINDS = (Object.keys(CHECKS) as CheckKind[]).map(id => ({ id, title: CHECKS[id].title }))
+const HOW: Record<CheckKind, string> = {
+  pulled: 'Pull straight out at a top fastener of the plate with a spring scale, before the screen hangs, to the '
+    + 'required force and no more. An empty field records the required force.',
+  torqued: 'An empty field records the required torque.',
+  firmware: 'Enter the version that the screen shows.',
+}
 const unit = computed(() => CHECKS[kind.value].unit)
 const required = computed(() => new Map(
   of.value && record.value
@@ -16,39 +22,41 @@ const required = computed(() => new Map(
         .map(check => [check.screen, check])
     : [],
 ))
-const typed = ref<Record<string, string>>({})
-const faults = ref<Record<string, string>>({})
-watch(kind, () => {
-  typed.value = {}
-  faults.value = {}
-})
+/** What was typed and not recorded yet, and what is wrong with it, by check and screen. */
+const typed = ref<Record<CheckKind, Record<string, string>>>({ pulled: {}, torqued: {}, firmware: {} })
+const faults = ref<Record<CheckKind, Record<string, string>>>({ pulled: {}, torqued: {}, firmware: {} })
+const note = ref('')
 const shown = (value: number | string | undefined) =>
   typeof value === 'number' ? quantity(value, unit.value!) : value
 const lastOf = (screen: string) => record.value?.[kind.value].get(screen)
-/** What was typed, or, where nothing was, what is required: a figure in metric units, or a text. */
+/** What was typed, in metric units; of a figure, where nothing was, what is required. */
 function valueAt(screen: string): number | string | undefined {
-  const text = typed.value[screen]?.trim() ?? ''
+  const text = typed.value[kind.value][screen]?.trim() ?? ''
+  if (!unit.value) return text || undefined
   if (text === '') return required.value.get(screen)?.required
-  if (!unit.value) return text
   const read = readIn(unit.value, value => value > 0)(text)
-  if (!read.ok) faults.value[screen] = read.message
+  if (!read.ok) faults.value[kind.value][screen] = read.message
   return read.ok ? read.value : undefined
 }
 const entryOf = (screen: string, value: number | string, held: boolean) => {
+  const more = note.value.trim() && { note: note.value.trim() }
   if (kind.value === 'firmware') return { kind: 'firmware' as const, screen, version: String(value) }
   return kind.value === 'torqued'
-    ? { kind: 'torqued' as const, screen, torque: Number(value) }
-    : { kind: 'pulled' as const, screen, force: Number(value), held }
+    ? { kind: 'torqued' as const, screen, torque: Number(value), ...more }
+    : { kind: 'pulled' as const, screen, force: Number(value), held, ...more }
 }
 function save(screen: string, held = true) {
-  faults.value[screen] = ''
+  const mine = faults.value[kind.value]
+  mine[screen] = ''
   const value = valueAt(screen)
   if (value === undefined) {
-    faults.value[screen] ||= unit.value ? `Enter the ${CHECKS[kind.value].title.toLowerCase()}.` : 'Enter the version.'
+    mine[screen] ||= unit.value ? `Enter the ${CHECKS[kind.value].title.toLowerCase()}.` : 'Enter the version.'
     return
   }
-  faults.value[screen] = store.record(entryOf(screen, value, held)).map(({ message }) => message).join(' ')
-  if (!faults.value[screen]) typed.value[screen] = ''
+  mine[screen] = store.record(entryOf(screen, value, held)).map(({ message }) => message).join(' ')
+  if (mine[screen]) return
+  typed.value[kind.value][screen] = ''
+  if (unit.value) note.value = ''
 }
 const faultAt = (screen: string) => required.value.get(screen)?.fault
 /** What was recorded last, in a line. */
@@ -57,7 +65,8 @@ function told(screen: string): string | undefined {
   if (!last) return undefined
   const value = shown(required.value.get(screen)?.recorded)
   const moved = last.kind === 'pulled' ? last.held ? ', nothing moved' : ', moved' : ''
-  return `${value}${moved}. ${authorText(last)}, ${whenOf(last.at)}`
+  const more = 'note' in last && last.note ? ` (${last.note})` : ''
+  return `${value}${moved}${more}. ${authorText(last)}, ${whenOf(last.at)}`
 }
 </script>
 
@@ -75,19 +84,28 @@ function told(screen: string): string | undefined {
         {{ title }}
       </button>
     </div>
-    <p v-if="kind === 'pulled'" class="text-xs text-ink-soft">
-      Pull straight out at a top fastener of the plate with a spring scale, before the screen hangs.
+    <p class="text-xs text-ink-soft">
+      {{ HOW[kind] }}
     </p>
+    <input
+      v-if="unit"
+      v-model="note"
+      class="field-input !min-h-12"
+      aria-label="Note for the next result"
+      placeholder="note for the next result"
+      maxlength="2000"
+      autocomplete="off"
+    >
     <ul class="divide-y divide-hair">
       <li v-for="{ id, label } in screens" :key="id" class="py-1.5" :data-check="id">
         <div class="flex items-center gap-2">
           <span class="w-16 shrink-0 font-semibold">{{ label }}</span>
           <input
-            v-model="typed[id]"
+            v-model="typed[kind][id]"
             class="field-input min-w-0 flex-1 !min-h-12"
             :inputmode="unit ? 'decimal' : 'text'"
             :aria-label="`${CHECKS[kind].title} of ${label}${unit ? ` (${unitOf(unit)})` : ''}`"
-            :aria-invalid="!!faults[id]"
+            :aria-invalid="!!faults[kind][id]"
             :placeholder="shown(required.get(id)?.required) ?? (unit ? unitOf(unit) : 'version')"
             maxlength="200"
             autocomplete="off"
@@ -107,8 +125,8 @@ function told(screen: string): string | undefined {
         <p v-if="told(id)" class="mt-1 text-xs text-ink-soft" :data-testid="`told-${id}`">
           {{ told(id) }}
         </p>
-        <p v-if="faults[id]" class="field-fault" role="alert">
-          {{ faults[id] }}
+        <p v-if="faults[kind][id]" class="field-fault" role="alert">
+          {{ faults[kind][id] }}
         </p>
         <p v-else-if="faultAt(id)" class="text-sm" :class="{ 'text-stop': faultAt(id)!.severity === 'stop' }">
           {{ tell(faultAt(id)!.what) }}
