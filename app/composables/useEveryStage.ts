@@ -4,8 +4,7 @@ import { ROOMS } from '~/stages'
 /** What is fetched only when it is first shown, beside the stages. */
 const PARTS = [
   () => import('~/sync/forget'), () => import('~/components/shell/CommandPalette.vue'),
-  () => import('~/components/shell/KeySheet.vue'), () => import('~/components/shell/ConflictBanner.vue'),
-  () => import('~/components/shell/RefusedList.vue'), () => import('~/drawing/DraftSeams.vue'),
+  () => import('~/components/shell/KeySheet.vue'), () => import('~/drawing/DraftSeams.vue'),
   () => import('~/drawing/DraftMoves.vue'), () => import('~/drawing/DraftCoursing.vue'),
   () => import('~/drawing/DimensionInput.vue'),
 ]

@@ -71,6 +71,9 @@ export class DesignSender {
     const { device } = this
     const now = theirs.job.walls[0]!
     await noteSeen(device, key, theirs)
+    // Where a person is to decide nothing is fetched: that may fail for as long as the page is open.
+    const waiting = (await device.designs.get(key))!
+    if (clash(waiting.base, waiting.wall, now)) return false
     // Fetched before the transaction, which would not wait for it.
     const { wallFaults } = await import('~~/core/job/validate')
     const laid = await device.transaction('rw', device.designs, async () => {

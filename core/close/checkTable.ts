@@ -29,7 +29,8 @@ export function checkBlocks(
       ],
       rows: checks.map(({ kind, screen, label, required, recorded, fault }) => {
         const entry = record[kind].get(screen)
-        const result = !entry ? '' : fault?.severity === 'stop' ? 'moved' : fault ? 'differs' : 'as required'
+        const compared = fault ? 'differs' : required === undefined ? '' : 'as required'
+        const result = !entry ? '' : fault?.severity === 'stop' ? 'moved' : compared
         return [
           label,
           CHECKS[kind].title,

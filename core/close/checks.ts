@@ -1,4 +1,4 @@
-import { testPull } from '../fix'
+import { caseTitle, testPull } from '../fix'
 import type { Catalogue, Wall } from '../job'
 import type { ArrayPlan } from '../mount'
 import { quantity, words, type Text } from '../units'
@@ -21,6 +21,8 @@ export interface Check {
   screen: string
   label: string
   required?: Required
+  /** What requires it: a load case, a fastener’s maker, a display’s maker. */
+  why?: string
   recorded?: Required
   /** What is wrong with what was recorded. */
   fault?: { severity: 'stop' | 'caution', what: Text }
@@ -28,22 +30,31 @@ export interface Check {
 
 type Position = ArrayPlan['positions'][number]
 
+/** What is required of a check, and what requires it. */
+type Asked = Pick<Check, 'required' | 'why'>
+
+const byMaker = (required: Required | undefined, name: string): Asked =>
+  required === undefined ? {} : { required, why: `the maker of ${name}` }
+
 /** The largest torque that the makers of a plate's fasteners require, N·m. */
-function torqueFor({ holes = [] }: Position, { fasteners }: Catalogue): number | undefined {
+function torqueFor({ holes = [] }: Position, { fasteners }: Catalogue): Asked {
   const used = new Set(holes.map(({ fastener }) => fastener))
-  const torques = fasteners.flatMap(({ id, torque }) => used.has(id) && torque !== undefined ? [torque] : [])
-  return torques.length > 0 ? Math.max(...torques) : undefined
+  const most = fasteners.filter(({ id }) => used.has(id)).sort((a, b) => (b.torque ?? 0) - (a.torque ?? 0))[0]
+  return byMaker(most?.torque, most?.name ?? most?.id ?? '')
 }
 
 /** What each check requires at the screens of an array: the pull by its loads, the rest as the makers ask. */
 function requiredIn(plan: ArrayPlan, wall: Pick<Wall, 'arrays'>, catalogue: Catalogue) {
   const mount = catalogue.mounts.find(({ id }) => id === wall.arrays.find(array => array.id === plan.id)?.mount)
   const pull = mount && testPull(plan.positions.flatMap(({ loads = [] }) => loads), mount)
-  return (position: Position): Record<CheckKind, Required | undefined> => ({
-    pulled: position.plate && pull ? Math.round(pull.force) : undefined,
-    torqued: torqueFor(position, catalogue),
-    firmware: catalogue.displays.find(({ id }) => id === position.model)?.firmware,
-  })
+  return (position: Position): Record<CheckKind, Asked> => {
+    const display = catalogue.displays.find(({ id }) => id === position.model)
+    return {
+      pulled: position.plate && pull ? { required: Math.round(pull.force), why: caseTitle(pull.case) } : {},
+      torqued: torqueFor(position, catalogue),
+      firmware: byMaker(display?.firmware, display?.name ?? position.model),
+    }
+  }
 }
 
 /**
@@ -112,16 +123,15 @@ export function checksOf(
   return arrays.flatMap((plan) => {
     const requiredAt = requiredIn(plan, wall, catalogue)
     return plan.positions.flatMap((position) => {
-      const required = requiredAt(position)
+      const asked = requiredAt(position)
       const place = `R${position.row} C${position.column}`
       const label = arrays.length > 1 ? `${plan.name} ${place}` : place
       return (Object.keys(CHECKS) as CheckKind[]).flatMap((kind): Check[] => {
-        const [asked, recorded] = [required[kind], recordedOf(kind, record, position.id)]
-        if (asked === undefined && recorded === undefined) return []
-        const fault = faultOf(kind, label, record, position.id, asked)
+        const [{ required }, recorded] = [asked[kind], recordedOf(kind, record, position.id)]
+        if (required === undefined && recorded === undefined) return []
+        const fault = faultOf(kind, label, record, position.id, required)
         return [{
-          kind, screen: position.id, label,
-          ...asked !== undefined && { required: asked },
+          kind, screen: position.id, label, ...asked[kind],
           ...recorded !== undefined && { recorded },
           ...fault && { fault },
         }]

@@ -17,5 +17,5 @@ const STORE = { full: 'This device’s storage is full', denied: 'This browser b
   <p v-if="state.setAside?.length" class="max-w-md rounded bg-caution-wash px-2 py-1 text-xs text-ink" role="status" data-testid="waits-for-planner" :title="state.setAside.join('. ')">
     {{ state.setAside.length === 1 ? '1 entry was' : `${state.setAside.length} entries were` }} sent and wait{{ state.setAside.length === 1 ? 's' : '' }} for a planner’s approval
   </p>
-  <LazyRefusedList v-if="rejected > 0" />
+  <RefusedList v-if="rejected > 0" />
 </template>

@@ -24,6 +24,11 @@ describe('Checks', () => {
     await press('R2 C1 held')
     expect(store.allLog.length).toBe(before)
     expect(alerts()).toEqual(['“much” is not a number of N'])
+    await fill('Pull test of R2 C1 (N)', '-5')
+    await press('R2 C1 held')
+    expect(alerts()).toEqual(['Enter a figure above 0.'])
+    await fill('Pull test of R2 C1 (N)', 'much')
+    await press('R2 C1 held')
     // What is wrong stays while another check is looked at.
     await press('Torque')
     expect(alerts()).toEqual([])
@@ -41,6 +46,7 @@ describe('Checks', () => {
     expect(store.allLog.at(-1)).toMatchObject({ kind: 'torqued', torque: expect.closeTo(13.558, 2) as number })
     await says('[data-check=lounge-r1c1]', 'Torque of R1 C1: 10 lbf·ft recorded, 11.1 lbf·ft required.')
     usePreferences().units.value = ''
+    await says('p', 'Required by: the maker of')
     await press('Firmware')
     await press('Save for R1 C1')
     expect(alerts()).toEqual(['Enter the version.'])

@@ -34,9 +34,11 @@ function valueAt(screen: string): number | string | undefined {
   const text = typed.value[kind.value][screen]?.trim() ?? ''
   if (!unit.value) return text || undefined
   if (text === '') return required.value.get(screen)?.required
-  const read = readIn(unit.value, value => value > 0)(text)
+  const read = readIn(unit.value, () => true)(text)
   if (!read.ok) faults.value[kind.value][screen] = read.message
-  return read.ok ? read.value : undefined
+  else if (read.value! <= 0) faults.value[kind.value][screen] = 'Enter a figure above 0.'
+  else return read.value
+  return undefined
 }
 const entryOf = (screen: string, value: number | string, held: boolean) => {
   const more = note.value.trim() && { note: note.value.trim() }
@@ -58,6 +60,9 @@ function save(screen: string, held = true) {
   typed.value[kind.value][screen] = ''
   if (unit.value) note.value = ''
 }
+/** What requires the check, each once. */
+const whys = computed(() =>
+  [...new Set([...required.value.values()].map(({ why }) => why))].filter(why => why !== undefined))
 const faultAt = (screen: string) => required.value.get(screen)?.fault
 /** What was recorded last, in a line. */
 function told(screen: string): string | undefined {
@@ -86,6 +91,7 @@ function told(screen: string): string | undefined {
     </div>
     <p class="text-xs text-ink-soft">
       {{ HOW[kind] }}
+      <span v-if="whys.length > 0">Required by: {{ whys.join('; ') }}.</span>
     </p>
     <input
       v-if="unit"

@@ -33,7 +33,7 @@ useHead({ title: 'House rules · Wide Trellis' })
     <TopBar :crumbs="[{ title: 'Sites', to: '/' }, { title: store.server?.job.site.name ?? site, to: `/sites/${site}` }, { title: store.shown?.name ?? wallId, to: `/sites/${site}/walls/${wallId}/survey` }, { title: 'House rules' }]" />
     <WallUnopened v-if="failed" :why="failed" />
     <template v-else-if="store.wall">
-      <LazyConflictBanner v-if="store.conflict" @resolve="resolve" />
+      <ConflictBanner v-if="store.conflict" @resolve="resolve" />
       <main class="flex-1 overflow-y-auto p-6" aria-label="House rules" tabindex="0">
         <HouseRules :levels="store.ruleLevels" level="wall" :units="store.siteUnits" :says="says" :fixed="!store.rights('wall.design')" @choose="choose" />
       </main>
