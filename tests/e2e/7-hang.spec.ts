@@ -128,6 +128,7 @@ test('the work is prepared and done step by step; what is missing is told to the
     expect([x >= 0, x + width <= 390, y + height <= 844]).toEqual([true, true, true])
   }
   await page.getByTestId('photo').setInputFiles({ name: 'dead.png', mimeType: 'image/png', buffer: PICTURE })
+  await expect(page.getByAltText('Photo of this step')).toBeVisible()
   await page.getByRole('button', { name: 'Done', exact: true }).tap()
   await expect(page.getByTestId('step-title')).toHaveText('Test a screw by hand')
   await page.locator('h1').click()

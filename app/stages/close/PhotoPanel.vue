@@ -9,9 +9,14 @@ const fault = ref('')
 const chosen = ref<string[]>([])
 const photos = computed(() => record.value?.photos ?? [])
 const labelOf = (id: string | undefined) => screens.value.find(screen => screen.id === id)?.label ?? ''
-function taken(photo: string) {
-  fault.value = store.record({ kind: 'photo', photo, ...about.value && { screen: about.value }, ...note.value.trim() && { note: note.value.trim() } }).map(({ message }) => message).join(' ')
-  if (!fault.value) note.value = ''
+interface PhotoOf { about: string, note: string }
+function taken(photo: string, of: PhotoOf) {
+  const text = of.note.trim()
+  fault.value = store
+    .record({ kind: 'photo', photo, ...of.about && { screen: of.about }, ...text && { note: text } })
+    .map(({ message }) => message)
+    .join(' ')
+  if (!fault.value && note.value === of.note) note.value = ''
 }
 const toggle = (id: string) => { chosen.value = chosen.value.includes(id) ? chosen.value.filter(each => each !== id) : [...chosen.value, id].slice(-2) }
 const pair = computed(() => chosen.value.flatMap(id => photos.value.find(photo => photo.id === id) ?? []))
@@ -33,7 +38,7 @@ const pair = computed(() => chosen.value.flatMap(id => photos.value.find(photo =
       </select>
       <input v-model="note" class="field-input" aria-label="Note on the photo" placeholder="what the photo shows" autocomplete="off" maxlength="2000">
     </div>
-    <PhotoButton :site="store.site" label="Take photo" class="mt-1" @taken="taken" />
+    <PhotoButton :of="{ about, note }" :site="store.site" label="Take photo" class="mt-1" :take="taken" />
     <p v-if="fault" class="field-fault" role="alert">
       {{ fault }}
     </p>

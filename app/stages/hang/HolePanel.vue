@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Volume2, VolumeOff } from 'lucide-vue-next'
+import { useHoleDraft } from './useHoleDraft'
 import { usePhoto } from '~/sync/usePhoto'
 import type { Fault } from '~~/core/job'
 import { canDrillAgain, drilledAgain, resultBefore, resultSaid, steelUnchecked } from '~~/core/hang'
@@ -18,10 +19,8 @@ const { name: me } = useMe()
 const { show, suffix, bit, system, precision } = useUnits()
 const { open: answering, change, ask, close, waits: mustWait } = useAnswer()
 const { speaks, canSpeak, speak } = useSpeech()
-const note = ref('')
+const { note, picture, done: draftDone, takePhoto } = useHoleDraft(current)
 const noteFault = ref('')
-/** A photograph that goes with the next result. */
-const picture = ref('')
 const noteId = useId()
 
 const index = computed(() => Math.max(0, steps.value.findIndex(({ hole }) => hole.id === current.value)))
@@ -45,7 +44,7 @@ const fromLevel = computed(() => {
 function goTo(next: typeof step.value) {
   if (!next) return
   current.value = next.hole.id
-  note.value = noteFault.value = picture.value = ''
+  noteFault.value = ''
 }
 const go = (by: number) => goTo(steps.value[index.value + by])
 /** Goes on to the next hole that is not drilled; after the last of them back to one that was passed over. */
@@ -92,9 +91,8 @@ function record(result: MadeHole['result']) {
   noteFault.value = told(faults, 'The entry')
   if (faults.length > 0) return
   if (result !== 'hit') ask(step.value.hole.id, result)
-  picture.value = ''
+  draftDone()
   if (result === 'hit') goOn()
-  else note.value = ''
 }
 /** What was met here, where the hole can be filled and drilled again in its place. */
 const failed = computed(() => before.value && canDrillAgain(before.value) ? before.value : undefined)
@@ -103,6 +101,7 @@ function recordAgain() {
   const faults = store.record({ ...drilledAgain(failed.value), ...note.value.trim() && { note: note.value.trim() } })
   noteFault.value = told(faults, 'The entry')
   if (faults.length > 0) return
+  draftDone()
   close()
   goOn()
 }
@@ -200,7 +199,7 @@ watch(steps, (list) => {
         </p>
         <a v-if="done && photoOf" :href="photo.whole.value" target="_blank" rel="noopener"><img :src="photo.small.value" :alt="`Photo of ${step.label}`" class="mt-1 max-h-20 rounded border border-hair"></a>
         <DisputeCard :hole="step.hole.id" :label="step.label" />
-        <SteelCard :hole="step.hole.id" :label="step.label" />
+        <SteelCard :key="step.hole.id" :hole="step.hole.id" :label="step.label" />
         <AnswerCard v-if="!metSteel" :hole="step.hole.id" @again="recordAgain" />
         <QuestionCard />
         <FindingList v-if="warnings.length && !isHeld" class="mt-2" :findings="warnings" />
@@ -240,7 +239,8 @@ watch(steps, (list) => {
           class="md:hidden [&_label]:!min-h-12 [&_label]:w-full"
           :site="store.site"
           :label="picture ? '✓ Photo' : 'Photo'"
-          @taken="picture = $event"
+          :of="{ hole: step.hole, entry: before?.entry }"
+          :take="takePhoto"
         />
         <StopAndAsk :about="step.hole.id" :question="question" />
       </div>

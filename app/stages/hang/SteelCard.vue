@@ -10,8 +10,9 @@ const store = useWallStore()
 const { built } = useWallPlan()
 const met = computed(() => steelUnchecked(built.value, hole))
 const decides = computed(() => store.rights('wall.issue'))
-const found = ref('')
-const picture = ref('')
+const draft = useScreenState<Record<string, { found: string, photo: string }>>('steel-drafts', () => ({}))
+draft.value[hole] ??= { found: '', photo: '' }
+const { found, photo: picture } = toRefs(draft.value[hole]!)
 const fault = ref('')
 function record() {
   if (!found.value.trim()) return void (fault.value = 'Enter what was found. It is kept in the log.')
@@ -44,7 +45,8 @@ function record() {
         class="[&_label]:!min-h-12"
         :site="store.site"
         :label="picture ? 'Photo taken' : 'Photo of it'"
-        @taken="picture = $event"
+        :of="hole"
+        :take="(photo: string) => { picture = photo }"
       />
       <button type="submit" class="press w-full !min-h-12">
         Record what was found

@@ -58,14 +58,14 @@ function record() {
   if (faults.length === 0) go(1)
 }
 /** A photograph of a step says nothing of whether it is done. */
-function addPhoto(photo: string) {
-  const said = done.value
+function addPhoto(photo: string, step: string) {
+  const before = said.value.get(step)
   fault.value = store
     .record({
       kind: 'step',
-      step: step.value!.id,
-      done: said?.done === true,
-      ...(said?.minutes !== undefined && { minutes: said.minutes }),
+      step,
+      done: before?.done === true,
+      ...(before?.minutes !== undefined && { minutes: before.minutes }),
       photo,
     })
     .map(({ message }) => message)
@@ -122,7 +122,7 @@ useCommands([
         {{ fault }}
       </p>
       <div class="mt-2 grid grid-cols-[auto_1fr] gap-2">
-        <PhotoButton :site="store.site" label="Photo" class="[&_label]:!min-h-14" @taken="addPhoto" />
+        <PhotoButton :of="step.id" :site="store.site" label="Photo" class="[&_label]:!min-h-14" :take="addPhoto" />
         <button type="button" class="press !min-h-14 !text-lg border-good! text-good!" @click="record()">
           <Check class="size-6" aria-hidden="true" /> {{ done?.done ? 'Record again' : 'Done' }}
         </button>

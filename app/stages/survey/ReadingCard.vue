@@ -12,7 +12,8 @@ const { plan } = useWallPlan()
 const { clear } = useSelection()
 const reading = computed(() => store.wall!.evidence!.find(reading => reading.id === id)!)
 const reference = computed(() => referenceOf(reading.value, store.wall!.references))
-const set = (label: string, recipe: (reading: Evidence, wall: Wall) => void) => store.edit(label, wall => recipe(readingOf(wall, id), wall))
+const set = (label: string, recipe: (reading: Evidence, wall: Wall) => void, of = id) =>
+  store.edit(label, wall => recipe(readingOf(wall, of), wall))
 /** A figure of the reading: the drawing follows while it is typed. */
 const figureOf = (label: string, recipe: (reading: Evidence, mm: number) => void): FieldActions<number> => ({
   tryOut: mm => store.tryOut(wall => recipe(readingOf(wall, id), mm)),
@@ -41,7 +42,10 @@ function remove() {
   clear()
 }
 const photo = usePhoto(() => store.site, () => reading.value?.photo)
-const addPhoto = (name: string) => { photoFault.value = set('Add photo', (reading) => { reading.photo = name }).map(({ message }) => message).join(' ') }
+function addPhoto(name: string, of: string) {
+  const faults = set('Add photo', (reading) => { reading.photo = name }, of)
+  photoFault.value = faults.map(({ message }) => message).join(' ')
+}
 const answer = computed(() => {
   const { hit, dull, edge, direction } = reading.value
   return [edge, hit === undefined ? '' : hit ? 'hit' : 'miss', dull === undefined ? '' : dull ? 'dull' : 'hollow', direction].filter(Boolean).join(', ')
@@ -84,7 +88,7 @@ const answer = computed(() => {
       <img :src="photo.small.value" :alt="`Photo of reading ${id}`" class="mt-1 max-h-24 rounded border border-hair">
     </a>
     <div class="mt-1 flex gap-2">
-      <PhotoButton class="flex-1" :site="store.site" :label="reading.photo ? 'Replace photo' : 'Add photo'" @taken="addPhoto" />
+      <PhotoButton class="flex-1" :of="id" :site="store.site" :label="reading.photo ? 'Replace photo' : 'Add photo'" :take="addPhoto" />
       <button type="button" class="press flex-1" @click="remove">
         <Trash2 class="size-4" aria-hidden="true" /> Delete
       </button>
