@@ -23,7 +23,7 @@ describe('ids of members', () => {
       for (const [id, centre] of before) {
         if (!id.includes('after') && !id.includes('before') && after.has(id)) expect(Math.abs(after.get(id)! - centre)).toBeLessThan(60)
       }
-    }), { numRuns: cases(60) })
+    }), { numRuns: cases(30, 600) })
   })
 
   it('stay when the reading goes that a member is named after, and when that comes back', () => {
@@ -42,6 +42,6 @@ describe('ids of members', () => {
       expect(still!.id).toBe(member!.id)
       delete without.evidence!.find(({ id }) => id === gone)!.setAside
       expect(survey(without).members.find(({ id }) => id === member!.id)!.centre).toBeCloseTo(member!.centre, 6)
-    }), { numRuns: cases(60) })
+    }), { numRuns: cases(30, 600) })
   })
 })
