@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Layer } from '~~/core/job'
+import { structureKindOf, type Layer } from '~~/core/job'
 
 /** The wall from above, below the elevation and at its width: members cut, screens stowed or pulled out. */
 const { width, height, wiring = false } = defineProps<{ width: number, height: number, wiring?: boolean }>()
@@ -12,7 +12,7 @@ const { core, layers, face } = useBuildUp(() => wall.value)
 const strips = (layer: Layer) => layer.material === 'furring' && layer.width && layer.spacing
   ? Array.from({ length: Math.floor((wall.value!.width - layer.width) / layer.spacing) + 1 }, (_, n) => n * layer.spacing!)
   : undefined
-const framed = computed(() => wall.value?.structure.kind === 'wood-stud' || wall.value?.structure.kind === 'steel-stud')
+const framed = computed(() => wall.value && structureKindOf(wall.value.structure).framed)
 
 /** y of the drawing grows into the room, from the back of the wall. */
 const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.scale} ${view.value.x(0)} 3)`)
@@ -23,7 +23,14 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${view.value.sc
     <g :transform="transform">
       <rect v-if="framed" :x="0" :y="0" :width="wall.width" :height="core" fill="var(--color-wall)" stroke="var(--color-ink)" stroke-width="1" vector-effect="non-scaling-stroke" />
       <g v-else :transform="`scale(${1 / view.scale})`">
-        <rect x="0" y="0" :width="wall.width * view.scale" :height="core * view.scale" :fill="wall.structure.kind === 'block' ? 'url(#hatch-block)' : 'url(#hatch-concrete)'" stroke="var(--color-ink)" />
+        <rect
+          x="0"
+          y="0"
+          :width="wall.width * view.scale"
+          :height="core * view.scale"
+          :fill="`url(#${STRUCTURE_HATCHES[wall.structure.kind]})`"
+          stroke="var(--color-ink)"
+        />
       </g>
       <rect
         v-for="(member, index) in drawn?.members"

@@ -5,7 +5,6 @@ const { drawn } = useWallPlan()
 const view = useDraftView()
 const { wall, faces: screens } = useFaces('column')
 
-const HATCH = { 'wood-stud': 'hatch-wood', 'steel-stud': 'hatch-steel', 'block': 'hatch-block', 'concrete': 'hatch-concrete' }
 const { core, layers, face } = useBuildUp(() => wall.value)
 const margin = 10
 
@@ -16,7 +15,7 @@ const transform = computed(() => `matrix(${view.value.scale} 0 0 ${-view.value.s
   <svg v-if="wall" :width="width" :height="height" role="img" aria-label="Section" class="block overflow-hidden" data-testid="section">
     <g :transform="transform">
       <g :transform="`scale(${1 / view.scale} ${1 / view.scale})`">
-        <rect x="0" y="0" :width="core * view.scale" :height="wall.height * view.scale" :fill="`url(#${HATCH[wall.structure.kind]})`" stroke="var(--color-ink)" stroke-width="1" />
+        <rect x="0" y="0" :width="core * view.scale" :height="wall.height * view.scale" :fill="`url(#${STRUCTURE_HATCHES[wall.structure.kind]})`" stroke="var(--color-ink)" stroke-width="1" />
         <rect v-for="(layer, index) in layers" :key="index" :x="layer.from * view.scale" y="0" :width="layer.thickness * view.scale" :height="wall.height * view.scale" :fill="`url(#${layer.hatch})`" stroke="var(--color-ink)" stroke-width="1" :data-layer="layer.material">
           <title>{{ layer.material }}</title>
         </rect>

@@ -1,15 +1,22 @@
-import type { Wall } from '~~/core/job'
+import { unitsOf, type Base, type Wall } from '~~/core/job'
 
 const HATCHES: Record<string, string> = {
   'gypsum-board': 'hatch-board', 'plaster': 'hatch-board', 'render': 'hatch-concrete', 'cement-board': 'hatch-board',
-  'plywood': 'hatch-wood', 'furring': 'hatch-wood', 'tile': 'hatch-tile', 'insulation': 'hatch-soft', 'void': 'hatch-void',
+  'lath-plaster': 'hatch-board', 'plywood': 'hatch-wood', 'osb': 'hatch-wood', 'furring': 'hatch-wood',
+  'tile': 'hatch-tile', 'stone': 'hatch-tile', 'insulation': 'hatch-soft', 'void': 'hatch-void',
+}
+
+/** How each kind of structure is hatched where it is cut. */
+export const STRUCTURE_HATCHES: Record<Base, string> = {
+  'wood-stud': 'hatch-wood', 'steel-stud': 'hatch-steel',
+  'block': 'hatch-block', 'brick': 'hatch-block', 'concrete': 'hatch-concrete',
 }
 
 /** The wall's layers in depth: how deep the structure is, and where each layer lies before it, mm from the back. */
 export function useBuildUp(wall: () => Wall | undefined) {
   const core = computed(() => {
     const structure = wall()?.structure
-    return structure?.memberDepth ?? structure?.thickness ?? structure?.block?.height ?? 100
+    return structure?.memberDepth ?? structure?.thickness ?? (structure && unitsOf(structure)?.height) ?? 100
   })
   const layers = computed(() => {
     let at = core.value

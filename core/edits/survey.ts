@@ -43,6 +43,9 @@ export function addFeature(wall: Wall, kind: string, rect: Pick<Feature, 'x' | '
   return id
 }
 
+/** A usual size of brick and joint; what the brick is has to be seen. */
+export const BRICK = { length: 215, height: 65, joint: 10, bond: 'running' as const, origin: { x: 0, y: 0 } }
+
 /** What is behind the wall's face, by its usual name: a start that is then set right. */
 export const BUILD_UPS: { name: string, structure: Partial<Structure> & Pick<Structure, 'kind'>, covering: Layer[] }[] = [
   { name: 'Plasterboard on wood studs', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 }, covering: [{ material: 'gypsum-board', thickness: 12.5 }] },
@@ -50,6 +53,26 @@ export const BUILD_UPS: { name: string, structure: Partial<Structure> & Pick<Str
   { name: 'Render over studs, exterior', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 140, specificGravity: 0.42 }, covering: [{ material: 'plywood', thickness: 12 }, { material: 'render', thickness: 20 }] },
   { name: 'Plaster on block', structure: { kind: 'block', thickness: 190, block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 }, unit: 'hollow' } }, covering: [{ material: 'plaster', thickness: 15 }] },
   { name: 'Plasterboard on furring on block', structure: { kind: 'block', thickness: 190, block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 }, unit: 'hollow' } }, covering: [{ material: 'furring', thickness: 25, width: 45, spacing: 400 }, { material: 'gypsum-board', thickness: 12.5 }] },
+  {
+    name: 'Plaster on brick',
+    structure: { kind: 'brick', thickness: 215, brick: BRICK },
+    covering: [{ material: 'plaster', thickness: 13 }],
+  },
+  {
+    name: 'Stone facing on brick',
+    structure: { kind: 'brick', thickness: 215, brick: BRICK },
+    covering: [{ material: 'stone', thickness: 30 }],
+  },
+  {
+    name: 'Lath and plaster on wood studs',
+    structure: { kind: 'wood-stud', memberWidth: 50, memberDepth: 100, specificGravity: 0.42 },
+    covering: [{ material: 'lath-plaster', thickness: 25 }],
+  },
+  {
+    name: 'Two plasterboards on wood studs',
+    structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 },
+    covering: [{ material: 'gypsum-board', thickness: 15 }, { material: 'gypsum-board', thickness: 15 }],
+  },
   { name: 'Solid concrete', structure: { kind: 'concrete', thickness: 200, strength: 28 }, covering: [] },
   { name: 'Tiles on cement board on wood studs', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 }, covering: [{ material: 'cement-board', thickness: 12 }, { material: 'tile', thickness: 9 }] },
 ]
@@ -58,9 +81,10 @@ export const BUILD_UPS: { name: string, structure: Partial<Structure> & Pick<Str
 export function setBuildUp(wall: Wall, name: string): void {
   const preset = BUILD_UPS.find(preset => preset.name === name)
   if (!preset) return
-  const { members, spacing, block } = wall.structure
+  const { members, spacing, block, brick } = wall.structure
   wall.structure = structuredClone({ ...preset.structure, ...members && { members }, ...spacing !== undefined && { spacing } })
   if (block && wall.structure.block) wall.structure.block = { ...block }
+  if (brick && wall.structure.brick) wall.structure.brick = { ...brick }
   wall.covering = structuredClone(preset.covering)
 }
 

@@ -1,4 +1,4 @@
-import type { Fastener, Structure } from '../job'
+import { isOpenUnit, structureKindOf, unitsOf, type Fastener, type Structure } from '../job'
 import { figure, quantity, words, type Figure, type Step } from '../units'
 import type { Crowding } from './crowding'
 import { INCH, POUND, PSI } from './units'
@@ -28,13 +28,16 @@ export function anchorUse(tension: number, shear: number, allowable: { tension: 
 export const anchorRule = (kind: Structure['kind']) => kind === 'concrete' ? '(T ÷ Ta)^5/3 + (V ÷ Va)^5/3, not less than either ratio alone' : 'T ÷ Ta + V ÷ Va'
 
 /**
- * How thick the base of an anchor is, mm: of concrete and of solid or grouted block the wall, of hollow block
- * the face shell alone. Undefined where that is not known.
+ * How thick the base of an anchor is, mm: of concrete, of solid or grouted block and of solid or frogged brick the
+ * wall; of hollow block the face shell alone, of perforated brick what is solid behind its face. Undefined where that
+ * is not known.
  */
-export function baseThickness({ kind, block, thickness }: Structure): number | undefined {
-  if (kind === 'concrete') return thickness
-  if (kind !== 'block' || block?.unit === undefined) return undefined
-  return block.unit === 'hollow' ? block.shell : thickness
+export function baseThickness(structure: Structure): number | undefined {
+  const { masonry, units: name } = structureKindOf(structure)
+  if (!masonry) return undefined
+  const units = unitsOf(structure)
+  if (name && units?.unit === undefined) return undefined
+  return units && isOpenUnit(units) ? units.shell : structure.thickness
 }
 
 /** The thinnest base that an anchor may be set in, mm: its maker's figure, else one and a half embedments. */

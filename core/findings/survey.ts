@@ -9,8 +9,8 @@ export const SURVEY = {
   },
   'coursing-unknown': {
     severity: 'stop',
-    meaning: 'The size of the wall’s blocks is not known.',
-    cure: 'Enter block size, joint and bond in Survey.',
+    meaning: 'The size of the wall’s blocks or bricks is not known.',
+    cure: 'Enter size, joint and bond in Survey.',
   },
   'block-larger-than-wall': {
     severity: 'stop',
@@ -96,6 +96,36 @@ export const SURVEY = {
     severity: 'caution',
     meaning: 'The lining is so old that it may contain asbestos or lead.',
     cure: 'Have it tested before cutting or drilling.',
+  },
+  'lath-misleads': {
+    severity: 'caution',
+    meaning: 'The wall is plastered on lath, whose nails and metal mislead magnets and detectors.',
+    cure: 'Confirm each stud with a probe.',
+  },
+  'covering-deep': {
+    severity: 'caution',
+    meaning: 'The covering is thicker than a detector in its usual mode reads.',
+    cure: 'Use the detector’s deep mode, and probe through all layers.',
+  },
+  'drill-without-hammer': {
+    severity: 'caution',
+    meaning: 'The wall has a layer or units that hammer action breaks.',
+    cure: 'Drill it without hammer.',
+  },
+  'facing-carries-nothing': {
+    severity: 'caution',
+    meaning: 'A facing of stone or tile carries nothing, and its own fixing is not checked.',
+    cure: 'Fix through it into the structure.',
+  },
+  'brick-strength-not-known': {
+    severity: 'caution',
+    meaning: 'The strength of the bricks is not known; makers’ values are for the bricks that they tested.',
+    cure: 'Test one anchor with a pull before the others are set.',
+  },
+  'frog-in-brick': {
+    severity: 'caution',
+    meaning: 'Frogged bricks are hollow at one of their beds.',
+    cure: 'Drill at mid-height of the brick.',
   },
   'wall-fire-rated': {
     severity: 'caution',

@@ -1,7 +1,9 @@
 import type { FindingCode } from '../findings'
 import { drillingFigures, fastenerKindOf } from '../fastening'
 import type { Finding } from '../finding'
-import { isHollow, takesPattern, type Display, type Fastener, type Mount, type ScreenArray, type Wall } from '../job'
+import {
+  isHollow, STRUCTURES, takesPattern, type Display, type Fastener, type Mount, type ScreenArray, type Wall,
+} from '../job'
 import { quantity, words, type Text } from '../units'
 import type { Judging } from './judge'
 import type { Bearer } from './strength'
@@ -115,7 +117,7 @@ function holeFindings(say: Say, fastener: Fastener, wall: Wall, bearer: Bearer |
 
 /** Whether tightening crushes a board that lies over a hollow. */
 function torqueFindings(say: Say, fastener: Fastener, wall: Wall, packed: boolean): Finding[] {
-  const anchored = fastener.base === 'concrete' || fastener.base === 'block'
+  const anchored = STRUCTURES[fastener.base].masonry
   return anchored && fastener.torque !== undefined && !packed && isHollow(wall)
     ? [
         say(

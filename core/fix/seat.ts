@@ -4,7 +4,9 @@ import {
   WOOD_DIAMETERS,
 } from '../fastening'
 import type { Finding } from '../finding'
-import { choiceName, coveringOf, type Fastener, type Mount, type Wall } from '../job'
+import {
+  choiceName, coveringOf, isOpenUnit, structureKindOf, unitsOf, type Fastener, type Mount, type Wall,
+} from '../job'
 import type { Position } from '../mount'
 import { quantity, words } from '../units'
 import type { Judging } from './judge'
@@ -54,24 +56,38 @@ function woodFindings(about: About, name: string, screw: Fastener, wall: Wall, b
     : []
 }
 
+/** What of a unit that is open inside holds an anchor, and what such a unit is called. */
+const OPEN_UNITS = {
+  block: ['face shell', 'hollow block'],
+  brick: ['solid part behind the face', 'perforated brick'],
+} as const
+
 /** Whether an anchor is long enough, and its base thick enough and known. */
 function anchorFindings(about: About, name: string, anchor: Fastener, { structure, covering }: Wall, bearer: Bearer | undefined): Finding[] {
-  if (structure.kind !== 'concrete' && structure.kind !== 'block') return []
+  const { masonry, units: unit = 'block' } = structureKindOf(structure)
+  if (!masonry) return []
   const stop = { ...about, severity: 'stop' as const }
   const notKnown = (code: FindingCode & `${string}-not-known`, what: string, where: string): Finding => ({ ...stop, code, message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`, remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.` })
   const { embedment } = anchor
   const [over, base, least] = [overOf(anchor, { covering }, bearer), baseThickness(structure), thinnestBase(anchor)]
   const short = over + (embedment ?? 0) - anchor.length
-  const hollow = structure.kind === 'block' && structure.block?.unit === 'hollow'
+  const [units, hollow] = [unitsOf(structure), isOpenUnit(unitsOf(structure))]
+  const [shell, open] = OPEN_UNITS[unit]
+  const baseNotKnown = () => {
+    if (units && units.unit === undefined) return [notKnown('kind-of-unit-not-known', `${unit} type`, `the ${unit}`)]
+    if (base !== undefined) return []
+    if (!hollow) return [notKnown('thickness-not-known', 'thickness', 'the wall')]
+    return [notKnown('face-shell-thickness-not-known', `thickness of the ${shell}`, `the ${open}`)]
+  }
   const check = structure.kind === 'concrete' && structure.strength !== undefined && anchor.allowable && embedment !== undefined ? breakout(structure.strength, embedment).value * ALLOWED_OF_STRENGTH : undefined
   return [
     ...embedment === undefined ? [notKnown('embedment-not-known', 'embedment', name)] : [],
     ...anchor.edgeDistance === undefined
       ? [notKnown('least-edge-distance-not-known', 'minimum edge distance', name)]
       : [],
-    ...structure.kind === 'block' && structure.block && structure.block.unit === undefined ? [notKnown('kind-of-unit-not-known', 'block type', 'the block')] : base === undefined ? [hollow ? notKnown('face-shell-thickness-not-known', 'face shell thickness', 'the hollow block') : notKnown('thickness-not-known', 'thickness', 'the wall')] : [],
+    ...baseNotKnown(),
     ...embedment !== undefined && short > 1e-9 ? [{ ...stop, code: 'anchor-too-short' as const, message: words`${name} is ${short} too short: covering, plate and nut take ${over}, embedment takes ${embedment}, together ${over + embedment}.`, remedy: words`Use a longer anchor.` }] : [],
-    ...base !== undefined && embedment !== undefined && base < least - 1e-9 ? [{ ...stop, code: 'base-too-thin' as const, message: words`${hollow ? 'The face shell of the hollow block' : 'The wall'} is ${base} thick; ${name} requires at least ${least}.`, remedy: words`Use an anchor with less embedment${hollow ? ', or one made for hollow block' : ''}.` }] : [],
+    ...base !== undefined && embedment !== undefined && base < least - 1e-9 ? [{ ...stop, code: 'base-too-thin' as const, message: words`${hollow ? `The ${shell} of the ${open}` : 'The wall'} is ${base} thick; ${name} requires at least ${least}.`, remedy: words`Use an anchor with less embedment${hollow ? `, or one made for ${open}` : ''}.` }] : [],
     ...check !== undefined && anchor.allowable!.tension > check
       ? [{ ...about, severity: 'caution' as const, code: 'allowable-over-breakout' as const, message: words`The data sheet of ${name} allows ${quantity(Math.round(anchor.allowable!.tension), 'N')} tension; breakout of ${quantity(structure.strength!, 'MPa')} concrete allows only ${quantity(Math.round(check), 'N')} (ACI 318 17.6.2).`, remedy: words`Check the data sheet’s figure for this concrete and embedment.` }]
       : [],
@@ -137,7 +153,8 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
     : []
   return [
     ...bearers.flatMap(each => isWoodScrew(fastener) ? woodFindings(about, name, fastener, wall, each) : kind === 'steel-stud' ? steelFindings(about, name, fastener, wall, each) : anchorFindings(about, name, fastener, wall, each)),
-    ...isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : kind === 'concrete' || kind === 'block' ? anchorDistanceFindings(about, name, fastener, holes, judging) : [],
+    ...isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : [],
+    ...structureKindOf(wall.structure).masonry ? anchorDistanceFindings(about, name, fastener, holes, judging) : [],
     ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member' as const, facts: [hollow.length], message: words`${namesOf(hollow.map(({ name }) => name))}: there is a stud behind the hole, and ${name} only opens in a cavity.`, remedy: words`Move the hole clear of the stud, or use a screw there.` }] : [],
     ...finishFindings(about, name, fastener, wall),
   ]

@@ -20,7 +20,7 @@ import {
   type Surroundings,
   type WoodJoint,
 } from '../fastening'
-import { coveringOf, standOffOf, type Carrier, type Fastener, type Rules, type Wall } from '../job'
+import { coveringOf, standOffOf, STRUCTURES, type Carrier, type Fastener, type Rules, type Wall } from '../job'
 import { words, type Figure, type Text } from '../units'
 import { isInWind } from './wind'
 
@@ -123,7 +123,7 @@ function sheetStrength(screw: Fastener, wall: Wall): Known {
 /** How an anchor stands off its base where its plate does not bear on it; undefined where it does. */
 function standOf({ base }: Fastener, wall: Wall, bearer: Bearer | undefined): StandOff | undefined {
   const standOff = standOffOf(wall)
-  if ((base !== 'concrete' && base !== 'block') || !bearer || bearer.packed || standOff <= 0) return undefined
+  if (!STRUCTURES[base].masonry || !bearer || bearer.packed || standOff <= 0) return undefined
   return { standOff, plate: bearer.thickness, rigid: bearer.rigid === true }
 }
 

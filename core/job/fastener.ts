@@ -2,10 +2,8 @@ import type { InferType } from 'yup'
 import { amount, count, extent, figure, group, list, maybe, must, name, oneOf, size, text } from './fields'
 import { modelNotes } from './display'
 import { FASTENER_KIND_NAMES } from '../fastening/kinds'
+import { BASES } from './structures'
 
-export const BASES = ['wood-stud', 'steel-stud', 'block', 'concrete'] as const
-/** What a wall is built of, and what a fastener goes into. */
-export type Base = typeof BASES[number]
 export const FINISHES = ['plain', 'zinc', 'coated', 'galvanised', 'stainless'] as const
 
 const [SIZE, MAKER, HOLE] = ['Dimensions and material', 'Maker’s data', 'Hole and washer']

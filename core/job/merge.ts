@@ -2,7 +2,7 @@ export type Item = Record<string, unknown>
 export type Tree = Record<string, unknown>
 
 /** What is one value although it has parts: the layers of a wall, a coursing. Half of each of two makes no wall. */
-export const WHOLE: ReadonlySet<string> = new Set(['covering', 'block'])
+export const WHOLE: ReadonlySet<string> = new Set(['covering', 'block', 'brick'])
 
 /** Same value, whatever the order of keys. */
 export function same(a: unknown, b: unknown): boolean {

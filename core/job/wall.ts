@@ -21,7 +21,7 @@ import {
 } from './fields'
 import { LIMITS } from './limits'
 import { evidenceSchema } from './evidence'
-import { BASES } from './fastener'
+import { BASES } from './structures'
 import { screenArraySchema } from './screenArray'
 import { revisions } from './revision'
 import { handForce, ownRules } from './site'
@@ -45,7 +45,7 @@ const structureSchema = group(
     specificGravity: amount('', 2, 'Specific gravity of the wood, oven-dry'),
     gauge: size('Steel thickness of a steel stud'),
     steelStrength: amount('MPa', 1_000, 'Tensile strength of a steel stud'),
-    thickness: size('Wall thickness, for concrete and solid or grouted block'),
+    thickness: size('Wall thickness, for concrete, brick, and solid or grouted block'),
     strength: amount('MPa', 200, 'Concrete strength, f′c'),
     block: maybe({
       length: must(size()),
@@ -55,6 +55,15 @@ const structureSchema = group(
       origin: group(point(length), 'Bottom left corner of a block’s module, with half a joint on each side'),
       unit: oneOf(['hollow', 'solid', 'grouted']),
       shell: size('Face shell thickness of hollow block'),
+    }),
+    brick: maybe({
+      length: must(size()),
+      height: must(size()),
+      joint: must(extent()),
+      bond: must(oneOf(['running', 'stack'])),
+      origin: group(point(length), 'Bottom left corner of a brick’s module, with half a joint on each side'),
+      unit: oneOf(['solid', 'frogged', 'perforated']),
+      shell: size('Solid thickness behind the face of a perforated brick'),
     }),
     members: list(framingSchema, LIMITS.members, 'Known framing; if listed, readings are not used'),
   },

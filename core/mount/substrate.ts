@@ -1,6 +1,6 @@
 import type { Point } from '../geometry'
 import { edgeDistanceOf, jointDistanceOf, keepOffOf } from '../fastening'
-import type { Carrier, Fastener, Mount, Rules, Wall } from '../job'
+import { structureKindOf, type Carrier, type Fastener, type Mount, type Rules, type Wall } from '../job'
 import { memoize } from '../memo'
 import { courseAt, isFramed, standsAt, type Coursing, type Survey } from '../survey'
 import { clearOf, clearPlace, NONE_DEAD, type DeadHoles } from './deadHoles'
@@ -32,7 +32,7 @@ export interface Substrate {
 }
 
 /** Coverings that share a load among anchors. */
-const TIMBER = ['furring', 'plywood']
+const TIMBER = ['furring', 'plywood', 'osb']
 const NOTHING: Requirement[] = []
 const slotsOf = ({ plate }: Mount, row: string) => plate.slots.filter(slot => slot.row === row)
 const spansOf = (mount: Mount, row: string) => slotsOf(mount, row).map(({ x1, x2 }) => ({ from: x1, to: x2 }))
@@ -97,7 +97,7 @@ function framing({ members }: Pick<Survey, 'members'>, fastener: Fastener | unde
   }
 }
 
-/** Block: every fastener keeps clear of bed and head joints. */
+/** Block and brick: every fastener keeps clear of bed and head joints. */
 function block(coursing: Coursing, wall: Wall, fastener: Fastener | undefined, dead: DeadHoles): Substrate {
   const distance = jointDistanceOf(fastener)
   const courses = coursesOf(coursing, distance, wall.height)
@@ -145,6 +145,7 @@ export function substrateOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursi
   if (carrier) return { ...solid(false), carries: true }
   if (isFramed(wall)) return framing(survey, fastener, kept)
   const joints = rules.blockJoints !== 'anywhere-under-timber' || !wall.covering.some(({ material }) => TIMBER.includes(material))
-  if (wall.structure.kind === 'block' && joints) return survey.coursing ? block(survey.coursing, wall, fastener, kept) : solid(false)
+  if (structureKindOf(wall.structure).units && joints)
+    return survey.coursing ? block(survey.coursing, wall, fastener, kept) : solid(false)
   return solid(true, kept)
 }

@@ -1,6 +1,8 @@
 import { arrange } from '../arrange'
 import { changeFrom } from '../hang'
-import { choiceName, type Catalogue, type PlanContext, type Mount, type ScreenArray, type Wall } from '../job'
+import {
+  choiceName, structureKindOf, type Catalogue, type PlanContext, type Mount, type ScreenArray, type Wall,
+} from '../job'
 import { NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import { sameUse, USUAL_CARRIERS, type ArrayPlan } from '../mount'
 import { isFramed, pieceOf, sayPiece, type Survey } from '../survey'
@@ -69,7 +71,8 @@ const piecesOf = (plan: ArrayPlan) => words`${String(plan.strips.length)} in tot
 function shiftRemedy(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
   const tolerance = array.shiftTolerance ?? { x: 0, y: 0 }
   // Up the wall only joints ask for anything.
-  const farther = { x: FARTHEST, y: wall.structure.kind === 'block' ? Math.max(FARTHEST / 4, tolerance.y) : tolerance.y }
+  const { units } = structureKindOf(wall.structure)
+  const farther = { x: FARTHEST, y: units ? Math.max(FARTHEST / 4, tolerance.y) : tolerance.y }
   const tried = tryOut(array, { shiftTolerance: farther }, wall, job)
   const nominal = arrange(array, job.catalogue.displays, wall)
   if (!tried || !nominal) return []

@@ -8,7 +8,9 @@ import type { Sample, Work } from './workload'
 export const ENOUGH = 10
 
 /** Drilling by what is drilled into, until the firm knows better, min a hole. */
-const DRILLING: Record<string, number> = { 'drill wood-stud': 4, 'drill steel-stud': 4, 'drill block': 7, 'drill concrete': 9 }
+const DRILLING: Record<string, number> = {
+  'drill wood-stud': 4, 'drill steel-stud': 4, 'drill block': 7, 'drill brick': 7, 'drill concrete': 9,
+}
 
 /** What a kind of work is called, with what is drilled into. */
 export const sortTitle = (sort: string, kind: WorkKind): string => kind === 'drill' ? `${KINDS.drill.title} in ${choiceName(sort.slice('drill '.length))}` : KINDS[kind].title

@@ -1,13 +1,13 @@
-import type { Rules, Wall } from '../job'
+import { structureKindOf, type Rules, type Wall } from '../job'
 import type { CarryingWall } from './pieces'
 
 /**
  * The wall as it carries: where the firm fixes into furring alone, the furring strips are its
- * members, and what lies over them its covering; the block or concrete behind counts no more.
+ * members, and what lies over them its covering; the masonry behind counts no more.
  */
 export function carryingWall(wall: Wall, { furring }: Rules): CarryingWall {
   const at = wall.covering.findIndex(({ material }) => material === 'furring')
-  const masonry = wall.structure.kind === 'block' || wall.structure.kind === 'concrete'
+  const { masonry } = structureKindOf(wall.structure)
   if (furring !== 'into-furring' || at < 0 || !masonry) return wall
   const { width, thickness, spacing } = wall.covering[at]!
   const { specificGravity, members } = wall.structure

@@ -1,6 +1,6 @@
 import type { Finding } from '../finding'
 import type { Point } from '../geometry'
-import type { Evidence, Wall } from '../job'
+import { structureKindOf, unitsOf, type Evidence, type Wall } from '../job'
 import { figure, words, type Figure } from '../units'
 
 /** How well a joint's middle can be read, and how much a module may differ from what is nominal, one σ, mm. */
@@ -106,11 +106,11 @@ export function headJointsOf(coursing: Coursing, course: number, width: number):
  * course is which follows from the crossing that was entered. Where heads were read in courses of both kinds,
  * they tell running bond from stack bond.
  *
- * @returns undefined for a wall that is not of block
+ * @returns undefined for a wall that is laid of no units
  */
 export function fitCoursing(wall: Wall): Coursing | undefined {
-  const { block } = wall.structure
-  if (wall.structure.kind !== 'block' || !block) return undefined
+  const block = unitsOf(wall.structure)
+  if (!block) return undefined
   const nominal = { x: block.length + block.joint, y: block.height + block.joint }
   const beds = joints(wall, 'bed').map(({ y }) => y)
   const heads = joints(wall, 'head')
@@ -146,14 +146,20 @@ export function coursingFigure(coursing: Coursing, axis: 'x' | 'y'): Figure {
 }
 
 export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Finding[] {
-  if (wall.structure.kind !== 'block') return []
+  const { units } = structureKindOf(wall.structure)
+  if (!units) return []
   const about = { stage: 'survey', subject: { kind: 'wall', id: wall.id } } as const
   if (!coursing) return [{
-    ...about, severity: 'stop', code: 'coursing-unknown', message: words`The size of this wall’s blocks is not known.`, remedy: words`Enter block size, joint and bond in Survey.`,
+    ...about, severity: 'stop', code: 'coursing-unknown',
+    message: words`The size of this wall’s ${units}s is not known.`,
+    remedy: words`Enter ${units} size, joint and bond in Survey.`,
   }]
   const findings: Finding[] = []
   if (coursing.length > wall.width || coursing.height > wall.height) findings.push({
-    ...about, severity: 'stop', code: 'block-larger-than-wall', message: words`A block with its joint is ${coursing.length} × ${coursing.height}; the wall is ${wall.width} × ${wall.height}.`, remedy: words`Correct the block size.`,
+    ...about, severity: 'stop', code: 'block-larger-than-wall',
+    message: words`A ${units} with its joint is ${coursing.length} × ${coursing.height}; the wall is ${
+      wall.width} × ${wall.height}.`,
+    remedy: words`Correct the ${units} size.`,
   })
   if (coursing.sd.x === undefined || coursing.sd.y === undefined) findings.push({
     ...about, severity: 'caution', code: 'coursing-not-surveyed',
@@ -165,12 +171,14 @@ export function coursingFindings(wall: Wall, coursing: Coursing | undefined): Fi
     message: words`All head joints read are in alternate courses: running bond and stack bond cannot be told apart, and holes in the courses between keep clear of the joints of both.`,
     remedy: words`Read a head joint one course above or below.`,
   })
-  if (coursing.bondTold && coursing.bond !== wall.structure.block!.bond) findings.push({
-    ...about, severity: 'caution', code: 'bond-differs', message: words`The joints read show ${coursing.bond} bond; ${wall.structure.block!.bond} bond was entered.`,
+  if (coursing.bondTold && coursing.bond !== unitsOf(wall.structure)!.bond) findings.push({
+    ...about, severity: 'caution', code: 'bond-differs',
+    message: words`The joints read show ${coursing.bond} bond; ${
+      unitsOf(wall.structure)!.bond} bond was entered.`,
   })
   if (coursing.misfit !== undefined && coursing.misfit > MISFIT) findings.push({
     ...about, severity: 'caution', code: 'joints-disagree', message: words`The joints read deviate ${coursing.misfit} overall from one regular coursing.`,
-    remedy: words`Check block size and joint, and exclude the reading that does not fit.`,
+    remedy: words`Check ${units} size and joint, and exclude the reading that does not fit.`,
   })
   return findings
 }

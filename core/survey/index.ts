@@ -1,5 +1,6 @@
 import type { Finding } from '../finding'
-import type { Rules, Wall } from '../job'
+import { structureKindOf, type Rules, type Wall } from '../job'
+import { buildUpFindings } from './buildUpFindings'
 import { fitCoursing, coursingFindings, type Coursing } from './coursing'
 import { framingFindings, liningFindings } from './findings'
 import { mapFraming, nominalWidth, pliesIn, type FramingMap, type Member } from './framing'
@@ -51,7 +52,7 @@ export interface Survey {
 }
 
 /** Whether a wall's load is carried by upright members, and not by its whole face. */
-export const isFramed = (wall: Wall) => wall.structure.kind === 'wood-stud' || wall.structure.kind === 'steel-stud'
+export const isFramed = (wall: Wall) => structureKindOf(wall.structure).framed
 
 function knownMembers(wall: Wall): Member[] {
   const { memberWidth = nominalWidth(wall) } = wall.structure
@@ -68,7 +69,7 @@ const NOTHING_READ = (width: number): FramingMap => ({ members: [], runs: [], un
 
 /**
  * Reads what was found out about a wall: its framing from all evidence, or as it was entered where
- * it is known; the coursing of block; the relief of its face.
+ * it is known; the coursing of block and brick; the relief of its face.
  */
 export function survey(wall: Wall, rules: Rules = {}): Survey {
   const known = knownMembers(wall)
@@ -89,6 +90,7 @@ export function survey(wall: Wall, rules: Rules = {}): Survey {
       ...coursingFindings(wall, coursing),
       ...referenceFindings(wall, map.shared),
       ...liningFindings(wall),
+      ...buildUpFindings(wall),
       ...twiceFindings(wall),
     ],
   }

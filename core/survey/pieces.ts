@@ -1,7 +1,7 @@
-import type { Wall } from '../job'
+import { structureKindOf, type Wall } from '../job'
 import type { Text } from '../units'
 
-/** What the holes of a wall go into, or keep clear of on blockwork; absent where the whole wall carries. */
+/** What the holes of a wall go into, or keep clear of in block and brick; absent where the whole wall carries. */
 export type Piece = 'stud' | 'batten' | 'joint'
 
 /** A wall as it carries says so where battens of its furring carry, and no studs. */
@@ -14,8 +14,9 @@ export type CarryingWall = Wall & { battens?: true }
  */
 export function pieceOf({ structure, battens }: CarryingWall): Piece | undefined {
   if (battens) return 'batten'
-  if (structure.kind === 'concrete') return undefined
-  return structure.kind === 'block' ? 'joint' : 'stud'
+  const { framed, units } = structureKindOf(structure)
+  if (framed) return 'stud'
+  return units && 'joint'
 }
 
 const inBattens = (text: string) => text

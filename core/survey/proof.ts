@@ -1,5 +1,6 @@
 import type { Evidence, Rules, Wall } from '../job'
 import { words, type Text } from '../units'
+import { isLathed } from './buildUpFindings'
 import { APART, isInBlocking, metNoBlocking } from './blocking'
 import type { Member } from './framing'
 import { everySign } from './sign'
@@ -68,7 +69,10 @@ export function isProvedByOne(member: Omit<Member, 'proved'>, wall: Wall, y: num
 function isMetClear(wall: Wall, own: Set<string>): boolean {
   const met = (wall.evidence ?? []).filter(({ id, method }) => own.has(id) && MEETS.has(method))
   if (!met.some(({ method }) => HOLES.has(method))) return false
-  const signs = everySign(wall).map(({ x, speaksFor, reading: { id, y, method } }) => ({ id, x, y, speaksFor, method }))
+  const lathed = isLathed(wall)
+  const signs = everySign(wall)
+    .filter(({ reading }) => !lathed || reading.method !== 'magnet')
+    .map(({ x, speaksFor, reading: { id, y, method } }) => ({ id, x, y, speaksFor, method }))
   const mine = signs.filter(({ id, speaksFor, method }) => speaksFor && own.has(id) && MEETS.has(method))
   const misses = signs.filter(({ speaksFor, method }) => !speaksFor && HOLES.has(method))
   const heights = mine.map(({ y }) => y)
@@ -79,14 +83,15 @@ function isMetClear(wall: Wall, own: Set<string>): boolean {
 /**
  * Proof of framing by the house rule: sight of the member proves it, and a nail or bit that met it where no blocking
  * is, or at two heights; else signs of two different kinds do, of which one meets no blocking, or any good sign where
- * the firm has chosen that. A knock and an outlet box are never such a sign.
+ * the firm has chosen that. A knock and an outlet box are never such a sign, nor is a magnet over plaster on lath.
  */
 export function proofOf(member: Omit<Member, 'proved'>, wall: Wall, { proofOfFraming = 'two-kinds' }: Rules): Proof {
   const { structure, evidence = [] } = wall
   if (member.sd === 0 && structure.members?.length) return { proved: true, restsOn: words`framing entered as known` }
   const own = new Set(member.evidence)
   const methods = evidence.filter(({ id }) => own.has(id)).map(({ method }) => method)
-  const good = methods.filter(method => !WEAK.has(method))
+  // Where plaster is on lath a magnet finds the nails of the lath.
+  const good = methods.filter(method => !WEAK.has(method) && !(method === 'magnet' && isLathed(wall)))
   const kinds = new Set(good.map(method => KIND[method] ?? method))
   const beside = good.some(method => !MEETS.has(method))
   const names = [...new Set(methods)].map((method) => {

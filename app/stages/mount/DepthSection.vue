@@ -17,7 +17,6 @@ const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 const wall = computed(() => planned.value ?? store.shown!)
 const { core, layers, face } = useBuildUp(() => wall.value)
-const HATCH = { 'wood-stud': 'hatch-wood', 'steel-stud': 'hatch-steel', 'block': 'hatch-block', 'concrete': 'hatch-concrete' }
 /** Only so much of a deep wall's structure is drawn, mm. */
 const SHOWN = 110
 
@@ -69,7 +68,7 @@ const title = computed(() => position.value ? `Section through column ${position
       <svg v-if="chosen && width > 0" :width="width" :height="height" role="img" :aria-label="title" class="block overflow-hidden" data-testid="depth-section">
         <DraftHatches />
         <g stroke="var(--color-ink)" stroke-width="1">
-          <rect :x="px(cut)" y="0" :width="(core - cut) * scale" :height="height" :fill="`url(#${HATCH[wall.structure.kind]})`" />
+          <rect :x="px(cut)" y="0" :width="(core - cut) * scale" :height="height" :fill="`url(#${STRUCTURE_HATCHES[wall.structure.kind]})`" />
           <rect v-for="(layer, n) in layers" :key="n" :x="px(layer.from)" y="0" :width="layer.thickness * scale" :height="height" :fill="`url(#${layer.hatch})`">
             <title>{{ layer.material }}</title>
           </rect>

@@ -2,7 +2,7 @@
 import { Hand } from 'lucide-vue-next'
 import { holeHeightFromBottomEdge, marginFigure, plateAcross } from '~~/core/mount'
 import type { Model } from '~~/core/catalogue'
-import type { Fastener, HoleChoice } from '~~/core/job'
+import { structureKindOf, type Fastener, type HoleChoice } from '~~/core/job'
 import { carryingWall } from '~~/core/survey'
 
 /** One plate: where it was calculated to be, what a person decides instead, the sum behind its holes, and each hole. */
@@ -12,7 +12,7 @@ const { array, arrayPlan, position, mount, step } = usePlates()
 const { select, selectedOf } = useSelection()
 const { show, fineWithUnit } = useUnits()
 const carrying = computed(() => carryingWall(store.wall!, store.rules))
-const onBlock = computed(() => carrying.value.structure.kind === 'block')
+const onBlock = computed(() => structureKindOf(carrying.value.structure).units !== undefined)
 const travel = computed(() => ({ lateral: mount.value?.adjust?.lateral ?? 0, height: mount.value?.adjust?.height ?? 0 }))
 const own = computed(() => array.value?.plates?.find(({ row, column }) => row === position.value?.row && column === position.value.column))
 const name = computed(() => `R${position.value!.row} C${position.value!.column}`)

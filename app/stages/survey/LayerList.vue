@@ -6,7 +6,10 @@ import { choiceName, type Layer } from '~~/core/job'
 /** The layers between structure and room, from the structure outwards; dragged into order. */
 const store = useWallStore()
 const layers = computed(() => store.wall!.covering)
-const MATERIALS = ['gypsum-board', 'plaster', 'render', 'plywood', 'cement-board', 'tile', 'furring', 'void', 'insulation']
+const MATERIALS = [
+  'gypsum-board', 'plaster', 'lath-plaster', 'render', 'plywood', 'osb', 'cement-board', 'tile', 'stone', 'furring',
+  'void', 'insulation',
+]
 const set = (index: number, recipe: (layer: Layer) => void) => store.edit('Build-up', wall => recipe(wall.covering[index]!))
 const move = (from: number, to: number) => store.edit('Layer order', wall => moveLayer(wall, from, to))
 const options = (material: string) => [...new Set([...MATERIALS, material])].map(value => ({ value, label: choiceName(value) }))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { CornerDownLeft } from 'lucide-vue-next'
+import { structureKindOf } from '~~/core/job'
 import { calledReferences, QUICK_METHODS, readQuickLine } from '~~/core/survey'
 
 /** Readings typed as a running list: read as they are typed, with what is wrong under the word that is wrong. */
@@ -13,7 +14,12 @@ const help = ref(false)
 const references = computed(() => calledReferences(store.wall?.references))
 const line = computed(() => readQuickLine(text.value, { y: height.value, ...behind.value && { side: 'back' as const, reference: behind.value } }, system.value, references.value, store.wall))
 const refused = ref('')
-const placeholder = computed(() => ['e', 'm', 'p'].map(key => QUICK_METHODS.find(method => method.key === key)!.example[system.value]).join(', '))
+/** What a line looks like on this wall: joints where it is laid of units, studs elsewhere. */
+const placeholder = computed(() => {
+  const example = (key: string) => QUICK_METHODS.find(method => method.key === key)!.example[system.value]
+  const laid = store.wall && structureKindOf(store.wall.structure).units
+  return (laid ? [example('j'), example('j').replace('head', 'bed')] : ['e', 'm', 'p'].map(example)).join(', ')
+})
 
 /** The line cut up where a fault begins and ends. */
 const parts = computed(() => {

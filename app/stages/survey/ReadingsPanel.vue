@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Download, Upload } from 'lucide-vue-next'
-import { itemName, type Evidence } from '~~/core/job'
+import { itemName, structureKindOf, type Evidence } from '~~/core/job'
 import { coursingFigure, isFramed } from '~~/core/survey'
 
 /** What the instruments told: typed, pointed, measured, brought in; and what is chosen on the drawing. */
@@ -45,7 +45,7 @@ const PICKS: Pick[] = [
   { label: 'Seen', method: 'seen' }, { label: 'Beside outlet box', method: 'outlet' },
 ]
 const JOINTS: Pick[] = [{ label: 'Head joint', method: 'joint', answer: { direction: 'head' } }, { label: 'Bed joint', method: 'joint', answer: { direction: 'bed' } }]
-const picks = computed(() => wall.value.structure.kind === 'block' ? [...JOINTS, ...PICKS] : PICKS)
+const picks = computed(() => structureKindOf(wall.value.structure).units ? [...JOINTS, ...PICKS] : PICKS)
 const picked = computed(() => {
   const now = tool.value
   return now?.enters === 'reading' ? picks.value.findIndex(({ method, answer }) => method === now.method && JSON.stringify(answer) === JSON.stringify(now.answer)) : -1
