@@ -211,6 +211,26 @@ describe('Survey, what the wall is', () => {
     await planned()
     expect(document.querySelectorAll('[aria-label="Flatness points"] li')).toHaveLength(count + 1)
   })
+
+  it('takes a wall of brick by its preset, asks what the bricks are, and fits it to the joints read', async () => {
+    const store = await survey({ site: 'stennick', wall: 'departures-row', change: bare(4114.8, 2400) })
+    await press('Layers')
+    await choose('Preset', 'Plaster on brick')
+    await summary('Coursing as entered')
+    expect(said('[data-finding=brick-strength-not-known]')).toContain('Mortar joints carry nothing')
+    await press('Wall')
+    await expect.poll(() => field('Brick height').value).toBe('65')
+    await choose('Brick type', 'perforated')
+    await says('[data-finding=drill-without-hammer]', 'Hammer action breaks perforated brick.')
+    await fill('Solid behind face', '25')
+    expect(store.wall!.structure.brick).toMatchObject({ unit: 'perforated', shell: 25, length: 215 })
+    await choose('Brick type', 'frogged')
+    await says('[data-finding=frog-in-brick]', 'hollow at one of its beds')
+    await press('Readings')
+    await expect.poll(() => line().placeholder).toContain('bed')
+    await quick('@900 j 1000 bed, @1500 j 1000 bed, @940 j 1125 head')
+    await summary('Coursing from joint readings')
+  })
 })
 
 describe('Survey, what is imported or known', () => {
