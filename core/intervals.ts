@@ -1,5 +1,11 @@
 import type { Interval } from './geometry'
 
+/** Where a stretch begins (1) or ends (−1). */
+interface End { x: number, step: 1 | -1 }
+
+/** From left to right; what begins at a place comes before what ends there. */
+const fromLeft = (a: End, b: End) => a.x - b.x || b.step - a.step
+
 /**
  * The places that lie in at least `times` of some sets of stretches, as stretches from left to right.
  * Stretches of one set must not overlap. One of any set is their union, all of them what they share.
@@ -8,8 +14,12 @@ import type { Interval } from './geometry'
  * coveredAtLeast(2, [[{ from: 0, to: 5 }], [{ from: 3, to: 9 }]]) // [{ from: 3, to: 5 }]
  */
 export function coveredAtLeast(times: number, sets: Interval[][]): Interval[] {
-  const ends = sets.flatMap(set => set.flatMap(({ from, to }) => to < from ? [] : [{ x: from, step: 1 }, { x: to, step: -1 }]))
-    .sort((a, b) => a.x - b.x || b.step - a.step)
+  // Every plate asks this some thousand times a plan: lists of lists would cost most of it.
+  const ends: End[] = []
+  for (const set of sets) {
+    for (const { from, to } of set) if (to >= from) ends.push({ x: from, step: 1 }, { x: to, step: -1 })
+  }
+  ends.sort(fromLeft)
   const found: Interval[] = []
   let count = 0
   for (const { x, step } of ends) {

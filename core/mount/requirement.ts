@@ -24,7 +24,10 @@ export function requirementsNear(requirements: Requirement[], within: Interval):
 
 /** Where a plate's centre may be for a target to be reached with so much margin. */
 function reachingTarget({ zones, needed }: Target, margin: number, spans: Interval[]): Interval[] {
-  const sets = zones.filter(({ usable }) => usable >= margin).map(zone => union(spans.map(span => reaching(zone, margin, span))))
+  const sets = zones.filter(({ usable }) => usable >= margin).map((zone) => {
+    const reached = spans.map(span => reaching(zone, margin, span))
+    return reached.length > 1 ? union(reached) : reached
+  })
   return needed === 1 && sets.length < 2 ? sets[0] ?? [] : coveredAtLeast(needed, sets)
 }
 
