@@ -43,24 +43,27 @@ export function addFeature(wall: Wall, kind: string, rect: Pick<Feature, 'x' | '
   return id
 }
 
-/** A usual size of brick and joint; what the brick is has to be seen. */
-export const BRICK = { length: 215, height: 65, joint: 10, bond: 'running' as const, origin: { x: 0, y: 0 } }
+/** Usual sizes of block and brick with their joint; what they are has to be seen. */
+export const USUAL_UNITS = {
+  block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 } },
+  brick: { length: 215, height: 65, joint: 10, bond: 'running', origin: { x: 0, y: 0 } },
+} as const
 
 /** What is behind the wall's face, by its usual name: a start that is then set right. */
 export const BUILD_UPS: { name: string, structure: Partial<Structure> & Pick<Structure, 'kind'>, covering: Layer[] }[] = [
   { name: 'Plasterboard on wood studs', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 }, covering: [{ material: 'gypsum-board', thickness: 12.5 }] },
   { name: 'Plasterboard on steel studs', structure: { kind: 'steel-stud', memberWidth: 41, memberDepth: 92, gauge: 0.84 }, covering: [{ material: 'gypsum-board', thickness: 12.5 }, { material: 'gypsum-board', thickness: 12.5 }] },
   { name: 'Render over studs, exterior', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 140, specificGravity: 0.42 }, covering: [{ material: 'plywood', thickness: 12 }, { material: 'render', thickness: 20 }] },
-  { name: 'Plaster on block', structure: { kind: 'block', thickness: 190, block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 }, unit: 'hollow' } }, covering: [{ material: 'plaster', thickness: 15 }] },
-  { name: 'Plasterboard on furring on block', structure: { kind: 'block', thickness: 190, block: { length: 390, height: 190, joint: 10, bond: 'running', origin: { x: 0, y: 0 }, unit: 'hollow' } }, covering: [{ material: 'furring', thickness: 25, width: 45, spacing: 400 }, { material: 'gypsum-board', thickness: 12.5 }] },
+  { name: 'Plaster on block', structure: { kind: 'block', thickness: 190, block: { ...USUAL_UNITS.block, unit: 'hollow' } }, covering: [{ material: 'plaster', thickness: 15 }] },
+  { name: 'Plasterboard on furring on block', structure: { kind: 'block', thickness: 190, block: { ...USUAL_UNITS.block, unit: 'hollow' } }, covering: [{ material: 'furring', thickness: 25, width: 45, spacing: 400 }, { material: 'gypsum-board', thickness: 12.5 }] },
   {
     name: 'Plaster on brick',
-    structure: { kind: 'brick', thickness: 215, brick: BRICK },
+    structure: { kind: 'brick', thickness: 215, brick: USUAL_UNITS.brick },
     covering: [{ material: 'plaster', thickness: 13 }],
   },
   {
     name: 'Stone facing on brick',
-    structure: { kind: 'brick', thickness: 215, brick: BRICK },
+    structure: { kind: 'brick', thickness: 215, brick: USUAL_UNITS.brick },
     covering: [{ material: 'stone', thickness: 30 }],
   },
   {

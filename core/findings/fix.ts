@@ -193,12 +193,12 @@ export const FIX = {
   },
   'kind-of-unit-not-known': {
     severity: 'stop',
-    meaning: 'The type of the blocks is not known.',
-    cure: 'Enter it in Survey: hollow, solid or grouted.',
+    meaning: 'The type of the blocks or bricks is not known.',
+    cure: 'Enter it in Survey.',
   },
   'face-shell-thickness-not-known': {
     severity: 'stop',
-    meaning: 'The face shell thickness of the hollow block is not known.',
+    meaning: 'The thickness of what is solid behind the face of a hollow block or perforated brick is not known.',
     cure: 'Enter it in Survey.',
   },
   'thickness-not-known': {

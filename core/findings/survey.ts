@@ -14,8 +14,8 @@ export const SURVEY = {
   },
   'block-larger-than-wall': {
     severity: 'stop',
-    meaning: 'A block with its joint is larger than the wall.',
-    cure: 'Correct the block size.',
+    meaning: 'A block or brick with its joint is larger than the wall.',
+    cure: 'Correct its size.',
   },
   'coursing-not-surveyed': {
     severity: 'caution',
@@ -30,12 +30,12 @@ export const SURVEY = {
   'bond-differs': {
     severity: 'caution',
     meaning: 'The joints read show another bond than was entered.',
-    cure: 'Check block size and joint, and exclude the reading that does not fit.',
+    cure: 'Check size and joint, and exclude the reading that does not fit.',
   },
   'joints-disagree': {
     severity: 'caution',
     meaning: 'The joints read do not fit one regular coursing.',
-    cure: 'Check block size and joint, and exclude the reading that does not fit.',
+    cure: 'Check size and joint, and exclude the reading that does not fit.',
   },
   'member-off-wall': {
     severity: 'caution',

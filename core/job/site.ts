@@ -54,10 +54,13 @@ const rules = () => ({
   ),
   hollowWallAnchors: oneOf(['never', 'supplement', 'counted'], 'Hollow-wall anchors (hold in the covering only)'),
   coveringCountsAsGap: flag('Whether the covering under a plate counts as a gap in shear'),
-  furring: oneOf(['through', 'into-furring'], 'Fixing over furring: through into the block, or into the furring only'),
+  furring: oneOf(
+    ['through', 'into-furring'],
+    'Fixing over furring: through into the masonry, or into the furring only',
+  ),
   blockJoints: oneOf(
     ['keep-clear', 'anywhere-under-timber'],
-    'Anchors in block: always clear of joints, or anywhere under timber',
+    'Anchors in block and brick: always clear of joints, or anywhere under timber',
   ),
   measuring: oneOf(['running', 'mark-to-mark'], 'Measuring along the wall'),
   placingHeight: oneOf(

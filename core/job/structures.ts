@@ -19,6 +19,12 @@ export const STRUCTURES = {
   'concrete': { title: 'Concrete', framed: false, masonry: true },
 } as const satisfies Record<string, StructureKind>
 
+/** What the units of a wall can be. */
+export const UNIT_TYPES = {
+  block: ['hollow', 'solid', 'grouted'],
+  brick: ['solid', 'frogged', 'perforated'],
+} as const
+
 export type Base = keyof typeof STRUCTURES
 export const BASES = Object.keys(STRUCTURES) as Base[]
 

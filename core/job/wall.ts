@@ -21,7 +21,7 @@ import {
 } from './fields'
 import { LIMITS } from './limits'
 import { evidenceSchema } from './evidence'
-import { BASES } from './structures'
+import { BASES, UNIT_TYPES } from './structures'
 import { screenArraySchema } from './screenArray'
 import { revisions } from './revision'
 import { handForce, ownRules } from './site'
@@ -34,6 +34,15 @@ const framingSchema = group({
   width: must(memberWidth()),
 })
 export type Framing = InferType<typeof framingSchema>
+
+/** How the units of a wall are laid. */
+const laidOf = (unit: keyof typeof UNIT_TYPES) => ({
+  length: must(size()),
+  height: must(size()),
+  joint: must(extent()),
+  bond: must(oneOf(['running', 'stack'])),
+  origin: group(point(length), `Bottom left corner of a ${unit}’s module, with half a joint on each side`),
+})
 
 /** Structure behind the covering. */
 const structureSchema = group(
@@ -48,21 +57,13 @@ const structureSchema = group(
     thickness: size('Wall thickness, for concrete, brick, and solid or grouted block'),
     strength: amount('MPa', 200, 'Concrete strength, f′c'),
     block: maybe({
-      length: must(size()),
-      height: must(size()),
-      joint: must(extent()),
-      bond: must(oneOf(['running', 'stack'])),
-      origin: group(point(length), 'Bottom left corner of a block’s module, with half a joint on each side'),
-      unit: oneOf(['hollow', 'solid', 'grouted']),
+      ...laidOf('block'),
+      unit: oneOf(UNIT_TYPES.block),
       shell: size('Face shell thickness of hollow block'),
     }),
     brick: maybe({
-      length: must(size()),
-      height: must(size()),
-      joint: must(extent()),
-      bond: must(oneOf(['running', 'stack'])),
-      origin: group(point(length), 'Bottom left corner of a brick’s module, with half a joint on each side'),
-      unit: oneOf(['solid', 'frogged', 'perforated']),
+      ...laidOf('brick'),
+      unit: oneOf(UNIT_TYPES.brick),
       shell: size('Solid thickness behind the face of a perforated brick'),
     }),
     members: list(framingSchema, LIMITS.members, 'Known framing; if listed, readings are not used'),

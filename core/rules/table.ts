@@ -41,17 +41,17 @@ export const HOUSE_RULES: HouseRule[] = [
     ],
   },
   {
-    key: 'blockJoints', stage: 'mount', title: 'Anchors and block joints', otherwise: 'keep-clear',
+    key: 'blockJoints', stage: 'mount', title: 'Anchors and mortar joints', otherwise: 'keep-clear',
     schools: [
-      { value: 'keep-clear', name: 'anchors keep clear of joints, by the distance the maker requires', why: 'Mortar crumbles as an anchor expands in it, and the maker’s figures are for the block.' },
-      { value: 'anywhere-under-timber', name: 'joints do not count where timber covers the block', why: 'A batten or board shares the load among several anchors, so one weak anchor matters less.' },
+      { value: 'keep-clear', name: 'anchors keep clear of joints, by the distance the maker requires', why: 'Mortar crumbles as an anchor expands in it, and the maker’s figures are for the block or brick.' },
+      { value: 'anywhere-under-timber', name: 'joints do not count where timber covers the block or brick', why: 'A batten or board shares the load among several anchors, so one weak anchor matters less.' },
     ],
   },
   {
-    key: 'furring', stage: 'mount', title: 'Fixing over furring on block or concrete', otherwise: 'through',
+    key: 'furring', stage: 'mount', title: 'Fixing over furring on masonry or concrete', otherwise: 'through',
     schools: [
-      { value: 'through', name: 'through the furring, into the block or concrete', why: 'The block carries the load, and the furring only spaces the lining.' },
-      { value: 'into-furring', name: 'into the furring only; nothing behind it is drilled', why: 'The furring is already fixed at close spacing, and a screw in wood is reliable where old block may not be.' },
+      { value: 'through', name: 'through the furring, into the masonry or concrete', why: 'The masonry carries the load, and the furring only spaces the lining.' },
+      { value: 'into-furring', name: 'into the furring only; nothing behind it is drilled', why: 'The furring is already fixed at close spacing, and a screw in wood is reliable where old masonry may not be.' },
     ],
   },
   {

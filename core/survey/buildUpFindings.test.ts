@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { exampleJob } from '../../tests/fixtures/job'
-import { BRICK, setBuildUp } from '../edits/survey'
+import { setBuildUp, USUAL_UNITS } from '../edits/survey'
 import { readJob, writeJob, type Fastener, type Wall } from '../job'
 import { contextOf, planWall } from '../plan'
 import { survey } from './index'
@@ -8,6 +8,7 @@ import { proofOf } from './proof'
 
 const walled = (preset: string, change: (wall: Wall) => void = () => {}): Wall => {
   const wall = exampleJob().walls[0]!
+  delete wall.structure.members
   setBuildUp(wall, preset)
   change(wall)
   return wall
@@ -23,6 +24,18 @@ describe('what a build-up does to a wall', () => {
     expect(codes(walled('Plasterboard on wood studs'))).not.toContain('drill-without-hammer')
   })
 
+  it('is not said of readings where none was taken through it', () => {
+    const boards = (change: (wall: Wall) => void) => codes(walled('Two plasterboards on wood studs', change))
+    const behind = { id: 'a', method: 'detector-centre', x: 1000, y: 1500, side: 'back' } as const
+    expect(boards((wall) => { wall.evidence = [behind] })).not.toContain('covering-deep')
+    const front = { ...behind, id: 'b', side: 'front' } as const
+    expect(boards((wall) => { wall.evidence = [behind, front] })).toContain('covering-deep')
+    const known = [{ id: 'k1', centre: 1000, width: 38 }]
+    const lathed = walled('Lath and plaster on wood studs', (wall) => { wall.structure.members = known })
+    expect(codes(lathed)).not.toContain('lath-misleads')
+    expect(codes(lathed)).toContain('drill-without-hammer')
+  })
+
   it('counts a magnet over lath as no kind of its own, and a probe as before', () => {
     const evidence = [
       { id: 'a', method: 'detector-edge', edge: 'left', x: 1000, y: 1500 },
@@ -32,7 +45,6 @@ describe('what a build-up does to a wall', () => {
     ] as const
     const proved = (preset: string, taken: string[]) => {
       const wall = walled(preset, (wall) => {
-        delete wall.structure.members
         wall.evidence = evidence.filter(({ id }) => taken.includes(id))
       })
       const member = survey(wall).members.find(({ centre }) => Math.abs(centre - 1019) < 20)!
@@ -48,7 +60,7 @@ describe('what a build-up does to a wall', () => {
 
   it('is said of brick and of facings', () => {
     const brick = (unit: 'solid' | 'frogged' | 'perforated') =>
-      walled('Stone facing on brick', (wall) => { wall.structure.brick = { ...BRICK, unit } })
+      walled('Stone facing on brick', (wall) => { wall.structure.brick = { ...USUAL_UNITS.brick, unit } })
     expect(codes(brick('solid'))).toEqual(expect.arrayContaining([
       'coursing-not-surveyed', 'brick-strength-not-known', 'facing-carries-nothing', 'drill-without-hammer',
     ]))
@@ -71,7 +83,7 @@ describe('a wall of brick', () => {
     const job = exampleJob()
     const [wall] = job.walls as [Wall]
     setBuildUp(wall, 'Plaster on brick')
-    wall.structure.brick = { ...BRICK, unit: 'solid' }
+    wall.structure.brick = { ...USUAL_UNITS.brick, unit: 'solid' }
     wall.evidence = [
       { id: 'j1', method: 'joint', direction: 'bed', x: 1000, y: 900 },
       { id: 'j2', method: 'joint', direction: 'bed', x: 1000, y: 1500 },

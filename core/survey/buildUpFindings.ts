@@ -13,6 +13,10 @@ const DETECTOR_DEPTH = 25
 export const isLathed = ({ covering }: Pick<Wall, 'covering'>): boolean =>
   covering.some(({ material }) => material === 'lath-plaster')
 
+/** Whether studs are, or are to be, found through the covering: not where they are known, or were found from behind. */
+const isReadThrough = ({ structure, evidence = [] }: Wall): boolean =>
+  !structure.members?.length && (evidence.length === 0 || evidence.some(({ side }) => side !== 'back'))
+
 /** What breaks where a wall is drilled with hammer action, in words. */
 function brittleIn({ structure, covering }: Wall): string[] {
   const units = unitsOf(structure)
@@ -32,16 +36,17 @@ export function buildUpFindings(wall: Wall): Finding[] {
   const caution = (code: Finding['code'], message: Text, remedy: Text): Finding =>
     ({ severity: 'caution', code, stage: 'survey', subject: { kind: 'wall', id: wall.id }, message, remedy })
   const [brittle, deep] = [[...new Set(brittleIn(wall))], coveringOf(wall)]
-  const facings = covering.map(({ material }) => material).filter(material => FACINGS.has(material)).map(choiceName)
+  const facings = covering.map(({ material }) => material).filter(material => FACINGS.has(material))
+  const read = framed && isReadThrough(wall)
   return [
-    ...framed && isLathed(wall)
+    ...read && isLathed(wall)
       ? [caution(
           'lath-misleads',
           words`Lath nails and metal lath mislead magnets and detectors. On this wall a magnet confirms no stud.`,
           words`Confirm each stud with a probe: a fine bit, as a nail breaks the plaster.`,
         )]
       : [],
-    ...framed && deep > DETECTOR_DEPTH
+    ...read && deep > DETECTOR_DEPTH
       ? [caution(
           'covering-deep',
           words`The covering is ${deep} thick: a detector in its usual mode reads up to ${DETECTOR_DEPTH}.`,
@@ -58,7 +63,7 @@ export function buildUpFindings(wall: Wall): Finding[] {
     ...facings.length > 0
       ? [caution(
           'facing-carries-nothing',
-          words`${facings.join(' and ')}: it carries nothing here, and how it is fixed is not checked.`,
+          words`A facing of ${facings.join(' and ')} carries nothing here, and its own fixing is not checked.`,
           words`Fix through it into the structure, and tighten no more than the anchor’s maker allows over it.`,
         )]
       : [],

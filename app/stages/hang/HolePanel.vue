@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Volume2, VolumeOff } from 'lucide-vue-next'
-import { useHoleDraft } from './useHoleDraft'
+import { useHoleDraft, type PhotoOf } from './useHoleDraft'
 import { usePhoto } from '~/sync/usePhoto'
 import type { Fault } from '~~/core/job'
 import { canDrillAgain, drilledAgain, resultBefore, resultSaid, steelUnchecked } from '~~/core/hang'
@@ -240,7 +240,7 @@ watch(steps, (list) => {
           :site="store.site"
           :label="picture ? '✓ Photo' : 'Photo'"
           :of="{ hole: step.hole, entry: before?.entry }"
-          :take="takePhoto"
+          :take="(photo: string, of: PhotoOf) => { noteFault = takePhoto(photo, of) }"
         />
         <StopAndAsk :about="step.hole.id" :question="question" />
       </div>

@@ -68,4 +68,21 @@ describe('a photo that is stored while the work goes on', () => {
     expect(store.allLog.at(-1)).toMatchObject({ kind: 'hole', result: 'hit', photo: named })
     expect(store.allLog.at(-1)).not.toMatchObject({ hole: hit.hole })
   })
+
+  it('is not added to what another recorded meanwhile, and waits for a result of the own', async () => {
+    const store = await mountAtWall([HolePanel])
+    const stored = await takePhoto()
+    const [hole] = document.querySelector('[data-testid=hole-name]')!.textContent!.split('\n')
+    await press('Hit')
+    const own = store.allLog.at(-1) as { hole: string }
+    // As if it had been another who pressed it.
+    store.unwritten = []
+    store.unsentLog = [...store.unsentLog, { ...own, id: 'of-odd', by: 'Odd Varga', device: 'tablet' } as never]
+    const before = store.allLog.length
+    stored()
+    await press('Back')
+    await says('[data-testid=hole-name]', hole!.trim())
+    await label('✓ Photo')
+    expect(store.allLog.length).toBe(before)
+  })
 })

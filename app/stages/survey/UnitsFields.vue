@@ -1,20 +1,20 @@
 <script setup lang="ts">
-import { isOpenUnit, structureKindOf, unitsOf, type Units, type Wall } from '~~/core/job'
+import { isOpenUnit, structureKindOf, UNIT_TYPES, unitsOf, type Units, type Wall } from '~~/core/job'
 
 /** The blocks or bricks of a wall: size, joint, bond, and what they are. */
 const store = useWallStore()
 const structure = computed(() => store.wall!.structure)
 const units = computed(() => unitsOf(structure.value))
-const name = computed(() => structureKindOf(structure.value).units === 'brick' ? 'Brick' : 'Block')
+const kind = computed(() => structureKindOf(structure.value).units ?? 'block')
+const name = computed(() => kind.value.replace(/^./, letter => letter.toUpperCase()))
 const of = (wall: Wall) => unitsOf(wall.structure)!
 const length = (label: string, key: 'length' | 'height' | 'joint' | 'shell'): FieldActions<number> => ({
   tryOut: mm => store.tryOut((wall) => { of(wall)[key] = mm }),
   commit: mm => store.edit(label, (wall) => { of(wall)[key] = mm }),
 })
 const BONDS = ['running', 'stack'].map(value => ({ value, label: value }))
-const TYPES = { Block: ['hollow', 'solid', 'grouted'], Brick: ['solid', 'frogged', 'perforated'] }
-const types = computed(() => TYPES[name.value].map(value => ({ value, label: value })))
-const shell = computed(() => name.value === 'Brick' ? 'Solid behind face' : 'Face shell')
+const types = computed(() => UNIT_TYPES[kind.value].map(value => ({ value, label: value })))
+const shell = computed(() => kind.value === 'brick' ? 'Solid behind face' : 'Face shell')
 const setBond = (bond: string) => store.edit('Bond', (wall) => { of(wall).bond = bond as Units['bond'] })
 const setType = (type: string) =>
   store.edit(`${name.value} type`, (wall) => { of(wall).unit = type as Units['unit'] })

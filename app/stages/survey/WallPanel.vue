@@ -1,22 +1,21 @@
 <script setup lang="ts">
-import { STRUCTURES, type Wall } from '~~/core/job'
+import { STRUCTURES, structureKindOf, type Wall } from '~~/core/job'
 
 /** What the wall is: its size, its structure, what is in it, and how old it is. */
 const store = useWallStore()
 const { unitOf, typed, readIn } = useUnits()
 const wall = computed(() => store.wall!)
 const structure = computed(() => wall.value.structure)
-const framed = computed(() => STRUCTURES[structure.value.kind].framed)
+const framed = computed(() => structureKindOf(structure.value).framed)
 const field = (label: string, set: (wall: Wall, value: number) => void): FieldActions<number> => ({
   tryOut: value => store.tryOut(wall => set(wall, value)),
   commit: value => store.edit(label, wall => set(wall, value)),
 })
 const KINDS = Object.entries(STRUCTURES).map(([value, { title }]) => ({ value, label: title }))
-const BLOCK = { length: 390, height: 190, joint: 10, bond: 'running' as const, origin: { x: 0, y: 0 } }
 const setStructure = (kind: string) => store.edit('Structure', (wall) => {
   wall.structure.kind = kind as Wall['structure']['kind']
-  if (kind === 'block') wall.structure.block ??= structuredClone(BLOCK)
-  if (kind === 'brick') wall.structure.brick ??= structuredClone(BRICK)
+  const { units } = structureKindOf(wall.structure)
+  if (units) wall.structure[units] ??= structuredClone(USUAL_UNITS[units])
 })
 function readCount(unit: string) {
   return (text: string): Read<number | undefined> => {
