@@ -7,3 +7,4 @@ export function startServer(env: { PORT: string, WT_DATA: string, WT_DEMO?: stri
 export function untilAnswering(server: ChildProcess, address: string, seconds?: number): Promise<void>
 export function cookieOf(address: string, person?: string): Promise<string>
 export function signIn(context: BrowserContext, address: string, person?: string): Promise<void>
+export function saveData(context: BrowserContext): Promise<void>

@@ -150,6 +150,16 @@ export async function cookieOf(address, person = 'Isla Brandt') {
   return answer.headers.getSetCookie().map(cookie => cookie.split(';')[0]).find(cookie => cookie.startsWith('wide-trellis='))
 }
 
+/**
+ * Has the pages of a browser's context save data: a page fetches the stages that it does not show when it is asked to,
+ * which spares a quarter of what drawing a wall costs.
+ */
+export const saveData = context => context.addInitScript(() => {
+  Object.defineProperty(Navigator.prototype, 'connection', {
+    get: () => Object.assign(new EventTarget(), { saveData: true, effectiveType: '4g' }),
+  })
+})
+
 /** Goes in as one of the demo's people in a browser's context. */
 export async function signIn(context, address, person) {
   const [name, value] = (await cookieOf(address, person)).split('=')

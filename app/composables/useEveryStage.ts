@@ -18,6 +18,11 @@ const AFTER = 500
 /** Whether every stage is at hand, so that the wall can be worked without signal. */
 export const useAtHand = () => useState('every-stage-at-hand', () => false)
 
+/** Whether the parts wait until a person asks for them, because this device saves data. */
+export const useAhead = () => useState<'by-itself' | 'offered' | 'asked'>('parts-ahead', () => 'by-itself')
+
+const savesData = () => (navigator as { connection?: { saveData?: boolean } }).connection?.saveData === true
+
 /** Fetches every part of the application into this page. */
 const fetchParts = () => Promise.all([
   ...[...ROOMS.flatMap(({ parts }) => parts), ...PARTS].map(part => part()),
@@ -38,10 +43,11 @@ async function workerHasParts(): Promise<boolean> {
 /**
  * Sees to it that every stage, and the firm's catalogue, is at hand once the first one is drawn: at the wall there is
  * often no signal by the time that the next stage is opened. The service worker has them all; where there is none
- * they are fetched into the page, and what cannot be fetched now is asked for when it is shown.
+ * they are fetched into the page, on a device that saves data when a person asks for it. What cannot be fetched now is
+ * asked for when it is shown.
  */
 export function useEveryStage(): void {
-  const atHand = useAtHand()
+  const [atHand, ahead] = [useAtHand(), useAhead()]
   const { house, load } = useHouseCatalogue()
   const { plan, failed } = useWallPlan()
   const online = useOnline()
@@ -51,7 +57,12 @@ export function useEveryStage(): void {
     await new Promise(done => setTimeout(done, AFTER))
     // A browser never asks again for a part that failed once: none is asked for without a connection.
     await until(online).toBe(true)
-    const parts = workerHasParts().then(has => has ? undefined : fetchParts())
+    const parts = workerHasParts().then(async (has) => {
+      if (has) return
+      if (savesData() && ahead.value === 'by-itself') ahead.value = 'offered'
+      await until(ahead).not.toBe('offered')
+      return fetchParts()
+    })
     const fetched = await Promise.allSettled([load(), parts])
     atHand.value = house.value !== undefined && fetched.every(({ status }) => status === 'fulfilled')
   })

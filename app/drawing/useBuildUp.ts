@@ -1,10 +1,13 @@
-import { unitsOf, type Base, type Wall } from '~~/core/job'
+import { structureKindOf, unitsOf, type Base, type Wall } from '~~/core/job'
 
 const HATCHES: Record<string, string> = {
   'gypsum-board': 'hatch-board', 'plaster': 'hatch-board', 'render': 'hatch-concrete', 'cement-board': 'hatch-board',
   'lath-plaster': 'hatch-board', 'plywood': 'hatch-wood', 'osb': 'hatch-wood', 'furring': 'hatch-wood',
   'tile': 'hatch-tile', 'stone': 'hatch-tile', 'insulation': 'hatch-soft', 'void': 'hatch-void',
 }
+
+/** How deep a structure is drawn whose depth is not known, mm. */
+const USUAL_DEPTH = 100
 
 /** How each kind of structure is hatched where it is cut. */
 export const STRUCTURE_HATCHES: Record<Base, string> = {
@@ -16,7 +19,10 @@ export const STRUCTURE_HATCHES: Record<Base, string> = {
 export function useBuildUp(wall: () => Wall | undefined) {
   const core = computed(() => {
     const structure = wall()?.structure
-    return structure?.memberDepth ?? structure?.thickness ?? (structure && unitsOf(structure)?.height) ?? 100
+    if (!structure) return USUAL_DEPTH
+    // What was entered of studs stays when the structure becomes another.
+    const entered = structureKindOf(structure).framed ? structure.memberDepth : structure.thickness
+    return entered ?? unitsOf(structure)?.height ?? USUAL_DEPTH
   })
   const layers = computed(() => {
     let at = core.value

@@ -5,7 +5,7 @@ import type { Job } from '../job'
 import { asBuilt, type LogEntry } from '../log'
 import { contextOf, planWall } from '../plan'
 import { tapeReading, textToString } from '../units'
-import { kitOf, presetsOf, runOf } from './index'
+import { kitOf, presetsOf, runOf, type RunStep } from './index'
 
 function of(job: Job, log: LogEntry[] = job.log) {
   const [wall] = job.walls
@@ -109,5 +109,18 @@ describe('a figure on the tape', () => {
     const imperial = (mm: number) => Object.values(tapeReading(mm, 'imperial', {})).join(' ').trim()
     expect([metric(1903), metric(1907), metric(1900), metric(1902.6), metric(-3)]).toEqual(['190 cm + 3 mm', '191 cm − 3 mm', '190 cm', '190 cm + 3 mm', '0 cm − 3 mm'])
     expect([imperial(1903.4), imperial(25.4), imperial(1830)]).toEqual(['75" − 1/16"', '1"', '72" + 1/16"'])
+  })
+})
+
+describe('the drill steps', () => {
+  it('says at every drill step what breaks under a hammer, and nothing of it where only furring is drilled', () => {
+    const { job, wall } = demoWall('stennick', 'departures-row')
+    const drills = (rules: Job['rules'] = {}) =>
+      runOf(of({ ...job, rules: { ...job.rules, ...rules }, walls: [wall] })).filter(({ kind }) => kind === 'drill')
+    const isSaid = ({ does }: RunStep) => does.some(text => told(text).startsWith('Hammer action breaks hollow block.'))
+    expect(drills().length).toBeGreaterThan(0)
+    expect(drills().every(isSaid)).toBe(true)
+    const inFurring = drills({ furring: 'into-furring' })
+    expect([inFurring.length > 0, inFurring.some(isSaid)]).toEqual([true, false])
   })
 })

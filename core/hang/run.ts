@@ -3,6 +3,7 @@ import { mountModels, type ArrayPlan } from '../mount'
 import { namesOn, type Catalogue, type Mount, type Rules, type Wall } from '../job'
 import { stepName, type AsBuilt, type MadeHole, type RunStepKind } from '../log'
 import type { Subject } from '../subject'
+import { carryingWall, drillingCautions } from '../survey'
 import { beside, quantity, words, type Text } from '../units'
 import type { Wiring } from '../wire'
 import type { HangingOrder, ScreenStep } from './order'
@@ -95,7 +96,7 @@ function cableSteps({ wall, wiring: { boxes, routes, works } }: RunOf): RunStep[
 }
 
 /** Holes along one height of one array, which are drilled together. */
-function drillSteps({ arrays }: RunOf): RunStep[] {
+function drillSteps({ arrays, wall, rules }: RunOf): RunStep[] {
   const rows = arrays.flatMap(({ id, name, positions }) => {
     const found = new Map<string, { id: string, array: string, row: number, of: string, y: number, holes: string[] }>()
     for (const { row, holes = [] } of positions) {
@@ -108,9 +109,14 @@ function drillSteps({ arrays }: RunOf): RunStep[] {
     }
     return [...found.values()]
   }).sort((a, b) => b.y - a.y)
+  const cautions = drillingCautions(carryingWall(wall, rules))
   return rows.map(({ id, array, row, of, holes, y }): RunStep => ({
     ...stepAs('drill', id), title: words`Drill the ${of} holes of row ${String(row)}`, holes, subject: { kind: 'hole', id: holes[0]! },
-    does: [words`${array}: ${String(holes.length)} holes, ${y} above floor. Measure all from one tape position, never from hole to hole.`, words`Record each hole as you drill it: a miss is replanned at once.`],
+    does: [
+      words`${array}: ${String(holes.length)} holes, ${y} above floor. Measure all from one tape position, never from hole to hole.`,
+      words`Record each hole as you drill it: a miss is replanned at once.`,
+      ...cautions,
+    ],
     why: words`From the top down, so that dust does not fall on finished work.`,
   }))
 }

@@ -1,5 +1,5 @@
 import type { Stage } from '../finding'
-import type { Rules } from '../job'
+import { coveringOf, structureKindOf, unitsOf, type Rules, type Wall } from '../job'
 import type { RuleFigure } from './figures'
 
 /** One way of doing it, and the reason that its people give. */
@@ -18,12 +18,19 @@ export interface HouseRule {
   title: string
   schools: School[]
   otherwise: string
+  /** On which walls it decides anything; absent: on every one. */
+  concerns?: (wall: Wall) => boolean
 }
+
+/** Whether a wall has furring, and behind it what could be drilled instead. */
+const isFurred = ({ structure, covering }: Wall) =>
+  structureKindOf(structure).masonry && covering.some(({ material }) => material === 'furring')
 
 /** Every house rule that is a choice, in the order of the job. */
 export const HOUSE_RULES: HouseRule[] = [
   {
     key: 'proofOfFraming', stage: 'survey', title: 'Confirming a stud for a hole that carries load', otherwise: 'two-kinds',
+    concerns: wall => structureKindOf(wall.structure).framed || isFurred(wall),
     schools: [
       { value: 'two-kinds', name: 'two readings of different kinds, or a probe clear of blocking', why: 'A magnet or a nail can meet blocking, and a detector a pipe; different methods are seldom wrong in the same place. One probe counts where blocking is ruled out.' },
       { value: 'one-sign', name: 'one clear reading', why: 'On a regular wall one clear reading is enough, and each further one costs time or a hole.' },
@@ -42,6 +49,7 @@ export const HOUSE_RULES: HouseRule[] = [
   },
   {
     key: 'blockJoints', stage: 'mount', title: 'Anchors and mortar joints', otherwise: 'keep-clear',
+    concerns: ({ structure }) => unitsOf(structure) !== undefined,
     schools: [
       { value: 'keep-clear', name: 'anchors keep clear of joints, by the distance the maker requires', why: 'Mortar crumbles as an anchor expands in it, and the maker’s figures are for the block or brick.' },
       { value: 'anywhere-under-timber', name: 'joints do not count where timber covers the block or brick', why: 'A batten or board shares the load among several anchors, so one weak anchor matters less.' },
@@ -49,6 +57,7 @@ export const HOUSE_RULES: HouseRule[] = [
   },
   {
     key: 'furring', stage: 'mount', title: 'Fixing over furring on masonry or concrete', otherwise: 'through',
+    concerns: isFurred,
     schools: [
       { value: 'through', name: 'through the furring, into the masonry or concrete', why: 'The masonry carries the load, and the furring only spaces the lining.' },
       { value: 'into-furring', name: 'into the furring only; nothing behind it is drilled', why: 'The furring is already fixed at close spacing, and a screw in wood is reliable where old masonry may not be.' },
@@ -63,6 +72,7 @@ export const HOUSE_RULES: HouseRule[] = [
   },
   {
     key: 'coveringCountsAsGap', stage: 'fix', title: 'Covering under the plate', otherwise: 'true',
+    concerns: wall => coveringOf(wall) > 0,
     schools: [
       { value: 'true', name: 'counts as a gap that weakens the screw in shear', why: 'Board is soft: the screw bends across it as across air, and carries less than half the load.' },
       { value: 'false', name: 'is ignored', why: 'A plate tightened on sound board hardly slips, and the calculation already has a safety margin.' },

@@ -1,4 +1,5 @@
-import { reachOf, STAFF, type Action } from '../../core/people'
+import { reachOf, type Action } from '../../core/people/rights'
+import { STAFF } from '../../core/people/roles'
 
 /** What a request wants to do: something that is in the table of rights, or what anybody may who reaches the server. */
 export type Wanted = Action | 'anybody'

@@ -1,13 +1,11 @@
 import { createHash, generateKeyPairSync, sign } from 'node:crypto'
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs'
-import { spawn } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
-import { signedText, type LogEntry } from '../../core/log'
-import { asBuilt } from '../../core/log'
-import { contextOf, planWall } from '../../core/plan'
-import { freeze } from '../../core/revision'
-import { untilAnswering } from '../../scripts/house.mjs'
+import type { LogEntry } from '../../core/log'
+import { signedText } from '../../core/log/signing'
+import { tool, untilAnswering } from '../../scripts/house.mjs'
 import { expect, freePort, House, testAlone as test } from '../e2e/house'
 
 const HALL = '/sites/holm-point/walls/ticket-hall'
@@ -62,11 +60,8 @@ test('a mark-out that does not follow from the saved wall waits for a planner', 
   const [wall] = job.walls
   const last = job.log.findLast(({ kind }: LogEntry) => kind === 'issued')
   const changed = { ...wall, name: 'Never saved' }
-  const context = contextOf({ ...job, walls: [changed] })
-  const built = asBuilt(job.log, changed)
-  const frozen = freeze(changed, { ...job, rules: context.rules }, built, planWall(changed, context, built), {
-    ...(last && { after: last.frozen }),
-  })
+  const input = JSON.stringify({ job: { ...job, walls: [changed] }, after: last?.frozen })
+  const frozen = JSON.parse(spawnSync(tool('tsx'), ['tests/attack/freezer.ts'], { input, encoding: 'utf8' }).stdout)
   const at = '/sites/stennick/walls/departures-row'
   const posted = await house.api(`${at}/revisions`, json('POST', frozen))
   const letter = String.fromCharCode(

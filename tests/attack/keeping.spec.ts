@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import sharp from 'sharp'
-import { brokenLink } from '../../core/log'
+import { brokenLink } from '../../core/log/chain'
 import { expect, House, testAlone as test } from '../e2e/house'
 
 const HALL = '/sites/holm-point/walls/ticket-hall'

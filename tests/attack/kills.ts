@@ -3,9 +3,8 @@ import { once } from 'node:events'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import SQLite from 'better-sqlite3'
 import { startServer, tool } from '../../scripts/house.mjs'
-import { openDatabase } from '../../server/database/connection'
-import { readWall } from '../../server/repositories/walls'
 import { freePort, House } from '../e2e/house'
 
 const HALL = '/sites/holm-point/walls/ticket-hall'
@@ -87,11 +86,11 @@ export async function killedWriters(kills: number): Promise<Kept> {
       if (what === 'entry') entries.push(which)
       else [saves, version] = [saves + 1, Number(which)]
     }
-    const { db, close } = openDatabase(file)
-    const now = readWall(db, 'holm-point', 'w1')
-    const there = new Set(now.job.log.map(({ id }) => id))
-    lost.push(...entries.filter(id => !there.has(id)), ...now.version < version ? [`version ${version}`] : [])
-    close()
+    const reader = new SQLite(file)
+    const there = new Set(reader.prepare('SELECT id FROM log').pluck().all())
+    const now = reader.prepare<[], number>('SELECT version FROM walls').pluck().get()!
+    lost.push(...entries.filter(id => !there.has(id)), ...now < version ? [`version ${version}`] : [])
+    reader.close()
   }
   rmSync(folder, { recursive: true })
   return { kills, entries: entries.length, saves, lost }

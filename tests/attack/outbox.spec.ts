@@ -1,10 +1,10 @@
-import { expect, fill, HALL, saved, testAlone as test } from '../e2e/house'
+import { atHand, expect, fill, HALL, saved, testAlone as test } from '../e2e/house'
 
 test('two tabs without a connection lose nothing: what each recorded and changed is there when it is back @long', async ({ page, house, context }) => {
   const other = await context.newPage()
   for (const tab of [page, other]) {
     await tab.goto(`${HALL}/hang`)
-    await expect(tab.getByTestId('at-hand')).toBeVisible()
+    await atHand(tab)
   }
   await house.stop()
   await page.getByRole('button', { name: 'Hit' }).click()

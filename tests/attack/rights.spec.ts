@@ -1,5 +1,5 @@
 import { readdirSync } from 'node:fs'
-import { may, type Held } from '../../core/people'
+import { may, type Held } from '../../core/people/rights'
 import { isByLink, ROUTE_RIGHTS, SENT_LATE, type Wanted } from '../../server/guard/rights'
 import { expect, House, testAlone as test } from '../e2e/house'
 

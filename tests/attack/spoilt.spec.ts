@@ -1,6 +1,6 @@
 import { expect, testAlone as test } from '../e2e/house'
-import { spoilt } from '../fixtures/fuzz'
 import { cases } from '../fixtures/soak'
+import { spoilt } from '../fixtures/spoilt'
 
 test('spoilt jobs are taken in or refused with their faults, and none ends the server @long', async ({ house }) => {
   const answers = new Map<number, number>()

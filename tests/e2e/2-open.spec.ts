@@ -1,5 +1,5 @@
 import { gzipSync } from 'node:zlib'
-import { expect, HALL, memberRow, test } from './house'
+import { atHand, expect, HALL, memberRow, test } from './house'
 
 test('from the list of sites to a wall in the drafting cross, to scale', async ({ page }) => {
   await page.goto('/')
@@ -104,7 +104,7 @@ test('a wall is drawn at once by its last plan, and says so, but not in Mark or 
 
 test('a wall that somebody lost the right to is neither opened nor kept any more', async ({ page }) => {
   await page.goto(`${HALL}/mount`)
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   const json = { error: { code: 'not-found', message: 'There is no such wall.' } }
   await page.route('**/api/sites/holm-point/walls/ticket-hall', route => route.fulfill({ status: 404, json }))
   await page.reload()
@@ -139,6 +139,6 @@ test('a part that was not fetched when the connection was lost comes with the re
   await expect(reload).toBeVisible()
   await page.unroute('**/_nuxt/SurveyBench*.css')
   await reload.click()
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   await expect(reload).toHaveCount(0)
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, fill, HALL, memberRow, saved, test } from './house'
+import { atHand, expect, fill, HALL, memberRow, saved, test } from './house'
 
 const CAFE = '/sites/holm-point/walls/cafe'
 type ServerWall = { job: { walls: { structure: { members?: { centre: number }[] }, evidence?: Record<string, unknown>[], features?: Record<string, unknown>[] }[] } }
@@ -98,7 +98,7 @@ test('instruments feed the same entry, and pointing does', async ({ page, house 
 
 test('a known member is dragged on the elevation, and refused off the wall', async ({ page, house }) => {
   await page.goto(`${CAFE}/survey`)
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   const member = page.getByTestId('elevation').locator('[data-member]').nth(3)
   const { x, y, width, height } = (await member.boundingBox())!
   await page.mouse.move(x + width / 2, y + height * 0.9)
@@ -130,7 +130,7 @@ test('readings taken without a connection are planned at once and kept; slips of
   await page.getByLabel('Reading height').press('Escape')
 
   const before = (await house.wall()).job.walls[0].evidence.length
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   await house.stop()
   await line.fill('p 4999 hit, @900 p 4999 hit')
   await line.press('Enter')

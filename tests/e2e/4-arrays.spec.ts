@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beginWall, expect, fill, HALL, type House, saved, test } from './house'
+import { atHand, beginWall, expect, fill, HALL, type House, saved, test } from './house'
 
 async function beginArray(page: Page, name: string, width: string, height: string) {
   await beginWall(page, name, width, height)
@@ -45,7 +45,7 @@ test('a dimension is typed on the drawing itself', async ({ page, house }) => {
 test('under the hand an array is brought to what is near, and says to what @long', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
   // What it comes to is told by the plan, which is up to date then.
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   const wall = (await page.locator('[data-testid=elevation] > g > rect').first().boundingBox())!
   const scale = wall.width / 6200
   const grid = (await page.locator('[data-array=departures]').boundingBox())!
@@ -102,7 +102,7 @@ test('everything of an arrangement is done without a mouse', async ({ page, hous
 
 test('the firm’s catalogue stays at hand from stage to stage without a connection, and is missed in words where it never came', async ({ page, house }) => {
   await page.goto('/sites/holm-point/walls/cafe/fix')
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   await house.stop()
   await page.getByRole('link', { name: /^Arrange/ }).click()
   await page.getByLabel('Mount', { exact: true }).selectOption('quay-f2')

@@ -1,5 +1,5 @@
 import { pdfText } from '../fixtures/pdfText'
-import { expect, fill, HALL, saved, test } from './house'
+import { atHand, expect, fill, HALL, saved, test } from './house'
 
 test('a box that is dragged over a member says so, and goes to the nearest place that would do', async ({ page, house }) => {
   await page.goto(`${HALL}/wire`)
@@ -46,7 +46,7 @@ test('a pull-out wall is wired from an outlet below, blocking is met on the way,
   await page.getByRole('tab', { name: 'Legs' }).click()
 
   await page.getByRole('button', { name: 'Line blocked' }).click()
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   await house.stop()
   await fill(page, 'Blockage above floor', '4000')
   await expect(card).toContainText('The wall is only 3300 mm high')

@@ -1,4 +1,4 @@
-import { expect, fill, HALL, saved, test } from './house'
+import { atHand, expect, fill, HALL, saved, test } from './house'
 
 /** One dot, as PNG. */
 const PICTURE = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
@@ -60,7 +60,7 @@ test('a hole that differs is answered without a connection: what moves is drawn 
   await expect(page.getByTestId('hole-name')).toHaveText('R1 C1 top 1')
   await page.getByRole('button', { name: 'Hit' }).click()
   await expect(page.getByTestId('hole-name')).toHaveText('R1 C1 top 2')
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   await house.stop()
   const at = Number((await page.getByTestId('hole-running').textContent())!.replace(/\D/g, ''))
   await page.getByRole('button', { name: 'Other…' }).click()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, fill, HALL, otherPerson, saved, test } from './house'
+import { atHand, expect, fill, HALL, otherPerson, saved, test } from './house'
 
 test('every edit is undone and redone, and outlives a reload and a restart', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
@@ -32,7 +32,7 @@ test('an edit and a hole made without a connection are kept and sent when it is 
   await page.goto(`${HALL}/arrange`)
   await fill(page, 'Columns', '3')
   // The stages that follow are fetched ahead as soon as the first is drawn.
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   await house.stop()
   await fill(page, 'Height above floor', '910')
   await fill(page, 'Horizontal gap', '0.8')

@@ -1,8 +1,8 @@
-import { expect, fill, HALL, otherPerson, saved, test } from './house'
+import { atHand, expect, fill, HALL, otherPerson, saved, test } from './house'
 
 test('two walls are worked on in one outage: each opens from this device, and both are sent when it is over', async ({ page, house }) => {
   await page.goto(`${HALL}/arrange`)
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   await page.getByRole('link', { name: 'Holm Point', exact: true }).click()
   await page.getByRole('link', { name: /^Café/ }).click()
   await page.getByRole('link', { name: /^Arrange/ }).click()
@@ -26,7 +26,7 @@ test('two walls are worked on in one outage: each opens from this device, and bo
 
 test('an entry that is refused among good ones is set aside with the reason, and keeps nothing else back @long', async ({ page, house }) => {
   await page.goto(`${HALL}/hang`)
-  await expect(page.getByTestId('at-hand')).toBeVisible()
+  await atHand(page)
   await house.stop()
   for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'Hit' }).click()
   await expect(page.getByTestId('unsent')).toContainText('3 unsent')
@@ -57,7 +57,7 @@ test('two versions of a wall do not stop what the drill met from being recorded'
   for (const page of [isla, odd]) {
     await page.goto(`${HALL}/arrange`)
     await expect(page.getByLabel('Columns')).toHaveValue('3')
-    await expect(page.getByTestId('at-hand')).toBeVisible()
+    await atHand(page)
   }
   await odd.context().setOffline(true)
   await fill(isla, 'Height above floor', '930')

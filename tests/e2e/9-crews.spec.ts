@@ -1,8 +1,9 @@
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
-import { itemName, type Evidence, type LogEntry } from '../../core/job'
+import type { Evidence, LogEntry } from '../../core/job'
+import { itemName } from '../../core/job/itemName'
 import { cases } from '../fixtures/soak'
-import { expect, HALL, otherPerson, saved, test, type House } from './house'
+import { atHand, expect, HALL, type House, otherPerson, saved, test } from './house'
 
 /** So many readings are taken without a connection; 30 in the full form. */
 const READINGS = cases(6, 30)
@@ -49,7 +50,7 @@ test('a planner and two phones at one wall, one without a signal: everything of 
   for (const page of [isla, ranveig]) {
     await page.goto(`${HALL}/survey`)
     await page.getByRole('tab', { name: /^Readings/ }).click()
-    await expect(page.getByTestId('at-hand')).toBeVisible()
+    await atHand(page)
   }
   await odd.goto(`${HALL}/hang`)
   await expect(odd.getByTestId('hole-name')).toHaveText('R1 C1 top 1')

@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test'
-import { brokenLink } from '../../core/log'
+import { brokenLink } from '../../core/log/chain'
 import { cases } from '../fixtures/soak'
 import { expect, fill, HALL, type House, saved, test } from './house'
 

@@ -43,7 +43,8 @@ async function seriousFaults(page: Page) {
  * Waits until nothing more comes: an open wall hears from the server all the while, so that the network is never idle.
  */
 async function drawn(page: Page) {
-  if (page.url().includes('/walls/') && !page.url().endsWith('/rules')) await expect(page.getByTestId('at-hand')).toBeVisible()
+  const isWall = page.url().includes('/walls/') && !page.url().endsWith('/rules')
+  if (isWall) await expect(page.getByTestId('load-ahead')).toBeVisible()
   else await page.waitForLoadState('networkidle')
   await page.evaluate(async () => {
     await document.fonts.ready

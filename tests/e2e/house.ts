@@ -7,7 +7,7 @@ import { join } from 'node:path'
 import { promisify } from 'node:util'
 import SQLite from 'better-sqlite3'
 import { expect, test as base, type Browser, type BrowserContext, type Page } from '@playwright/test'
-import { cookieOf, signIn, startServer, untilAnswering } from '../../scripts/house.mjs'
+import { cookieOf, saveData, signIn, startServer, untilAnswering } from '../../scripts/house.mjs'
 
 /**
  * Asks the server; once more where it closed an idle connection just as this was sent, which says nothing of
@@ -155,6 +155,14 @@ export function freePort(): Promise<number> {
 export const HALL = '/sites/holm-point/walls/ticket-hall'
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved')
 
+/** Sees to it that every stage is loaded, and the firm's catalogue: what is done next may lose its connection. */
+export async function atHand(page: Page) {
+  const [there, offered] = [page.getByTestId('at-hand'), page.getByTestId('load-ahead')]
+  await expect(there.or(offered)).toBeVisible()
+  if (await offered.isVisible()) await offered.click()
+  await expect(there).toBeVisible()
+}
+
 /** Types into a field and leaves it with Enter. */
 export async function fill(page: Page, label: string, text: string) {
   await page.getByLabel(label, { exact: true }).fill(text)
@@ -185,6 +193,7 @@ export async function beginWall(page: Page, name: string, width: string, height:
 /** Another person at another machine: a browser of their own. */
 export async function otherPerson(browser: Browser, house: House, person: string): Promise<Page> {
   const context = await browser.newContext({ baseURL: house.address })
+  await saveData(context)
   await house.signIn(context, person)
   return context.newPage()
 }
@@ -205,6 +214,7 @@ export const test = base.extend<{ house: House }, Shared>({
   },
   baseURL: async ({ house }, use) => use(house.address),
   context: async ({ context, house }, use) => {
+    await saveData(context)
     await house.signIn(context)
     await use(context)
   },

@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test'
-import { expect, HALL, House, otherPerson, saved, testAlone as test } from './house'
+import { atHand, expect, HALL, House, otherPerson, saved, testAlone as test } from './house'
 
 /** A browser in which nobody is signed in. */
 const stranger = async (browser: Browser, house: House): Promise<Page> => (await browser.newContext({ baseURL: house.address })).newPage()
@@ -28,7 +28,7 @@ const kept = (page: Page) => page.evaluate(() => new Promise<{ seen: number, ent
 async function phoneWithOneUnsent(browser: Browser, house: House): Promise<Page> {
   const phone = await otherPerson(browser, house, 'Odd Varga')
   await phone.goto(`${HALL}/hang`)
-  await expect(phone.getByTestId('at-hand')).toBeVisible()
+  await atHand(phone)
   await phone.context().setOffline(true)
   await phone.getByRole('button', { name: 'Hit' }).click()
   await expect(phone.getByTestId('unsent')).toContainText('1 unsent')
@@ -201,9 +201,9 @@ test.describe('loaded without a connection', () => {
     await phone.goto('/sites/holm-point')
     await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
     await phone.goto(`${HALL}/hang`)
-    await expect(phone.getByTestId('at-hand')).toBeVisible()
+    await atHand(phone)
     await phone.reload()
-    await expect(phone.getByTestId('at-hand')).toBeVisible()
+    await atHand(phone)
     await phone.context().setOffline(true)
     await phone.getByRole('button', { name: 'Hit' }).click()
     await expect(phone.getByTestId('unsent')).toContainText('1 unsent')
@@ -245,7 +245,7 @@ test('a role that is taken away in the middle of a day: what was done before is 
 test('signing out for good asks about what is unsent, and leaves nothing of the firm on the device', async ({ browser, house }) => {
   const phone = await otherPerson(browser, house, 'Odd Varga')
   await phone.goto(`${HALL}/hang`)
-  await expect(phone.getByTestId('at-hand')).toBeVisible()
+  await atHand(phone)
   await phone.route('**/log', route => route.fulfill({ status: 503, json: { error: { code: 'busy', message: 'Busy.' } } }))
   await phone.getByRole('button', { name: 'Hit' }).click()
   await expect(phone.getByTestId('unsent')).toContainText('1 unsent')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CloudCheck, Redo2, Undo2 } from 'lucide-vue-next'
+import { CloudCheck, CloudDownload, Redo2, Undo2 } from 'lucide-vue-next'
 import type { SaveState } from '~/sync/useWallSync'
 
 /** What is saved, what can be undone, which unit is read, and the keys that are near. */
@@ -7,7 +7,7 @@ const { state, reason, count } = defineProps<{ state: SaveState, reason?: string
 const store = useWallStore()
 const { system, toggle } = useUnits()
 const list = useCommandList()
-const atHand = useAtHand()
+const [atHand, ahead] = [useAtHand(), useAhead()]
 const lastEdit = computed(() => store.history.past.at(-1)?.label)
 const lastUndone = computed(() => store.history.future.at(-1)?.label)
 const SAID: Record<SaveState, string> = {
@@ -27,6 +27,13 @@ const near = computed(() => list.value.filter(({ group, keys }) => keys && group
     </span>
     <span v-if="!store.rights('wall.design')" class="rounded border border-hair px-2 py-0.5 max-md:hidden" data-testid="read-only" title="Only a lead or planner can edit this wall">Read only</span>
     <span v-if="atHand" data-testid="at-hand" title="All stages are loaded: this wall works without signal"><CloudCheck class="size-4 text-ink-soft" role="img" aria-label="All stages are loaded and work without signal" /></span>
+    <button
+      v-else-if="ahead === 'offered'" type="button" class="press !px-2 !font-normal" data-testid="load-ahead"
+      title="This device saves data. Load all stages now, so that this wall works without signal"
+      @click="ahead = 'asked'"
+    >
+      <CloudDownload class="size-4" aria-hidden="true" /><span>Load all stages</span>
+    </button>
     <button type="button" class="press !px-2 !font-normal" :disabled="!lastEdit || !!store.conflict" :title="lastEdit ? `Undo: ${lastEdit}` : 'Nothing to undo'" @click="store.undo()">
       <Undo2 class="size-4" aria-hidden="true" /><span>Undo</span><span v-if="lastEdit" class="hidden max-w-40 truncate text-ink-soft lg:inline">{{ lastEdit }}</span>
     </button>

@@ -19,13 +19,19 @@ const RULES = 2.5
  */
 const ALWAYS_TOLD = new Set<string>(['proofOfFraming', 'coveringCountsAsGap', 'hollowWallAnchors', 'blockJoints', 'furring', 'heightDatum'])
 
-/** The house rules as lines of the head: as short as they can be, because each line makes the drawing smaller. */
-function houseRules({ rules, site }: SheetJob, paper: Paper): string[] {
-  const told = HOUSE_RULES.filter(({ key }) => ALWAYS_TOLD.has(key) || rules[key] !== undefined).map(rule => `${rule.title.toLowerCase().replace(/ \(.*\)$/, '')}: ${chosenOption(rule, rules).name}`)
-  return inLines(`House rules: ${told.join('; ')}; tape accurate to ± ${toleranceToString(chosenFigure('markingSigma', rules, site.units), site.units)}.`, paper, RULES)
+/**
+ * The house rules that concern this wall, as lines of the head: as short as they can be, because each line makes the
+ * drawing smaller.
+ */
+function houseRules({ rules, site }: SheetJob, wall: Wall, paper: Paper): string[] {
+  const told = HOUSE_RULES
+    .filter(({ key, concerns }) => (ALWAYS_TOLD.has(key) || rules[key] !== undefined) && (concerns?.(wall) ?? true))
+    .map(rule => `${rule.title.toLowerCase().replace(/ \(.*\)$/, '')}: ${chosenOption(rule, rules).name}`)
+  const tape = toleranceToString(chosenFigure('markingSigma', rules, site.units), site.units)
+  return inLines(`House rules: ${[...told, `tape accurate to ± ${tape}`].join('; ')}.`, paper, RULES)
 }
 /** How deep the block at the top of every page is. */
-export const headOf = (job: SheetJob, paper: Paper) => 17.4 + 3.3 * houseRules(job, paper).length
+export const headOf = (job: SheetJob, wall: Wall, paper: Paper) => 17.4 + 3.3 * houseRules(job, wall, paper).length
 
 /**
  * What stands at the head of every page: what it is of, where its figures run from, how true they are, and the house
@@ -33,7 +39,7 @@ export const headOf = (job: SheetJob, paper: Paper) => 17.4 + 3.3 * houseRules(j
  */
 export function titleBlock(job: SheetJob, wall: Wall, plan: Shown, scale: number, paper: Paper, { units, precision, issue, address }: SheetOptions): Shape {
   const { width, margin, title } = paper
-  const head = headOf(job, paper)
+  const head = headOf(job, wall, paper)
   const right = width - margin - (address === undefined ? 0 : CODE + 2)
   const show = (mm: number) => formatLength(mm, units, precision)
   const { datum, levelLine, marks } = plan.marking
@@ -74,7 +80,7 @@ export function titleBlock(job: SheetJob, wall: Wall, plan: Shown, scale: number
       margin + 13.5,
       2.9,
     ),
-    ...houseRules(job, paper).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, RULES)),
+    ...houseRules(job, wall, paper).map((text, n) => label(text, margin, margin + 17 + 3.3 * n, RULES)),
     address === undefined ? '' : qrCode(address, width - margin - CODE, margin - 1, CODE),
     line(margin, margin + head - 2, width - margin, margin + head - 2, { 'stroke': INK, 'stroke-width': 0.4 }),
   )

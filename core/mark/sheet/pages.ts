@@ -8,7 +8,7 @@ import { formatLength } from '../../units'
 import { inMarkingOrder } from '../order'
 import { drawTape, drawWall, type Shown, type View } from './drawing'
 import { headOf, titleBlock, type SheetJob } from './head'
-import { cableWorkOf, decisionsOf, stripsOf } from './notes'
+import { cableWorkOf, decisionsOf, drillingOf, stripsOf } from './notes'
 import type { MarkSheet, SheetOptions } from './options'
 import { tableOf } from './table'
 import { fillTable, FOOT, type TableLine } from './tablePages'
@@ -24,8 +24,9 @@ function decisionPages(decisions: string[], head: number, paper: Paper): Shape[]
   const { height, margin } = paper
   const lines = decisions.flatMap(decision => inLines(decision, paper, TEXT))
   const each = Math.floor((height - 2 * margin - head - FOOT - 8) / LINE)
+  const title = 'Drilling, rails, boards, cable work and manual decisions'
   return Array.from({ length: Math.ceil(lines.length / each) }, (_, page) => group({},
-    label('Rails, boards, cable work and manual decisions', margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
+    label(title, margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
     ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT))))
 }
 
@@ -55,7 +56,7 @@ export function drawSheet(of: SheetJob & { firm?: { rules?: SheetJob['rules'] } 
   const job = { site: of.site, rules: rulesFor(of, wall) }
   const paper = PAPERS[options.paper]
   const { margin } = paper
-  const deep = headOf(job, paper)
+  const deep = headOf(job, wall, paper)
   const space = { width: paper.width - 2 * margin - 12, height: (paper.height - 2 * margin - deep - FOOT) * 0.55 }
   const fits = scaleFor(wall, space, options.units)
   const scale = options.scale ?? fits
@@ -74,7 +75,11 @@ export function drawSheet(of: SheetJob & { firm?: { rules?: SheetJob['rules'] } 
     bodies.push(next.drawn)
     rest = next.rest
   }
-  bodies.push(...decisionPages([...stripsOf(plan, options), ...cableWorkOf(plan, options), ...decisionsOf(plan, options.units)], deep, paper))
+  const notes = [
+    ...drillingOf(plan, options.units), ...stripsOf(plan, options), ...cableWorkOf(plan, options),
+    ...decisionsOf(plan, options.units),
+  ]
+  bodies.push(...decisionPages(notes, deep, paper))
   const head = titleBlock(job, wall, plan, scale, paper, options)
   return { pages: bodies.map((body, n) => group({}, draftAcross(options.issue, paper), head, body, footLine(paper, n + 1, bodies.length))), scale, paper }
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { demoWall } from '../../../tests/fixtures/demo'
 import { exampleJob } from '../../../tests/fixtures/job'
 import type { ScreenArray } from '../../job'
 import { NOTHING_BUILT, type Override } from '../../log'
@@ -120,6 +121,21 @@ describe('what is to be known beside the marks', () => {
     expect(sheet).toContain('lateral adjustment 4 mm, height adjustment 0 mm; reason: a conduit.')
     expect(sheet).toContain('Stop overridden by Isla Brand, 3 Jun 2026: “Hooks carry it”.')
     expect(sheetOf(() => {})).not.toContain('manual decisions')
+  })
+
+  it('is each house rule that concerns the wall, and what the build-up asks of the drill', () => {
+    const sheetOf = (...of: [string, string]) => {
+      const { job, wall } = demoWall(...of)
+      return drawSheet(job, wall, planWall(wall, job), { paper: 'a3', units: 'metric', precision: {} })
+    }
+    const [studs, block] = [sheetOf('holm-point', 'ticket-hall'), sheetOf('stennick', 'departures-row')]
+    const [ofStuds, ofBlock] = [studs, block].map(({ pages }) => pages.map(svgText).join(''))
+    expect(ofStuds).toContain('confirming a stud')
+    expect(ofStuds).not.toMatch(/mortar joints|over furring|Hammer action/)
+    expect(ofBlock).toMatch(/mortar joints: .*over furring/s)
+    expect(ofBlock).toContain('Hammer action breaks hollow block. Drill without hammer')
+    // 6200 × 3300 mm fit an A3 sheet at 1:25 beside half a page of table, under a head of two lines of rules.
+    expect(studs.scale).toBe(25)
   })
 
   it('is each rail to cut, and where it goes', () => {
