@@ -57,6 +57,9 @@ const remembered = (part: string) => ({
   tsBuildInfoFile: `../node_modules/.cache/types/${part}.tsbuildinfo`,
 })
 
+/** The core is checked once, by itself; what uses it reads its declarations. */
+const CORE = [{ path: '../tsconfig.core.json' }]
+
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt', 'nuxt-auth-utils'],
   // Everything shown is calculated in the browser from one wall's data; there is nothing to render ahead.
@@ -91,7 +94,7 @@ export default defineNuxtConfig({
       output: { manualChunks: coreApart },
       plugins: [ownFile('#worker', 'server/work/worker.ts'), ownFile('#process', 'server/work/process.ts')],
     },
-    typescript: { tsConfig: { compilerOptions: remembered('server') } },
+    typescript: { tsConfig: { compilerOptions: remembered('server'), references: CORE } },
   },
   vite: {
     // Two copies of Rollup's types disagree about one field that the plugin does not use.
@@ -107,7 +110,7 @@ export default defineNuxtConfig({
   },
   typescript: {
     strict: true,
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, ...remembered('app') } },
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, ...remembered('app') }, references: CORE },
     nodeTsConfig: { compilerOptions: remembered('node') },
     sharedTsConfig: { compilerOptions: remembered('shared') },
   },

@@ -141,10 +141,9 @@ describe('wt', { timeout: 90_000 }, () => {
   const text = JSON.stringify(exampleJob())
 
   it('reads standard input, with a byte order mark too', () => {
-    for (const input of [text, `\uFEFF${text}`]) {
-      const { status, stdout, said } = piped(input, 'plan', '-')
-      expect([status, said, JSON.parse(stdout).format]).toEqual([0, [], 'wide-trellis-plan'])
-    }
+    // `refuses a file …` below reads it without one.
+    const { status, stdout, said } = piped(`\uFEFF${text}`, 'plan', '-')
+    expect([status, said, JSON.parse(stdout).format]).toEqual([0, [], 'wide-trellis-plan'])
   })
 
   it('tells in a line what it cannot take, and ends with 2', async () => {
@@ -154,8 +153,8 @@ describe('wt', { timeout: 90_000 }, () => {
       [['plan', folder], '', /cannot be read: it is a folder/],
       [['plan', join(folder, 'none.json')], '', /none\.json cannot be read/],
       [['plan'], '', /needs the name of a job file, or -/],
-      [['plan', '--fast', '-'], text, /wt plan does not take “--fast”/],
-      [['plan', '-', 'other.json'], text, /wt plan does not take “other.json”/],
+      [['plan', '--fast', '-'], '', /wt plan does not take “--fast”/],
+      [['plan', '-', 'other.json'], '', /wt plan does not take “other.json”/],
       [['schema', 'x'], '', /wt schema does not take “x”/],
       [['log', 'mend'], '', /wt has no command “log”/],
     ]

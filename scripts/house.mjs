@@ -20,26 +20,29 @@ export function run(title, command, args, env = {}) {
   }
 }
 
+/** As many programs run beside each other. */
+const LANES = 2
+
 /**
- * Runs chains of commands beside each other, each chain in its order; what a command prints is shown when it has ended.
- * Ends this process once all have ended, if any failed.
- *
- * @param {[title: string, command: string, args: string[]][][]} chains
+ * Runs programs beside each other, the next as soon as one has ended, and prints what each said when it has. Ends this
+ * process where one failed, once all are over.
  */
-export async function runTogether(...chains) {
+export async function runTogether(...programs) {
   const failed = []
-  await Promise.all(chains.map(async (chain) => {
-    for (const [title, command, args] of chain) {
+  const next = async () => {
+    for (let program = programs.shift(); program; program = programs.shift()) {
+      const [title, command, args] = program
+      const began = Date.now()
       const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] })
       const said = []
       for (const stream of [child.stdout, child.stderr]) stream.on('data', bytes => said.push(bytes))
       const status = await new Promise((answer, fail) => child.on('error', fail).on('close', answer))
-      process.stdout.write(`\n── ${title}\n${Buffer.concat(said)}`)
-      if (status === 0) continue
-      failed.push(title)
-      return
+      const seconds = Math.round((Date.now() - began) / 1000)
+      process.stdout.write(`\n── ${title}: ${seconds} s\n${Buffer.concat(said)}`)
+      if (status !== 0) failed.push(title)
     }
-  }))
+  }
+  await Promise.all(Array.from({ length: LANES }, next))
   if (failed.length === 0) return
   console.error(`\nFailed: ${failed.join(', ')}.`)
   process.exit(1)
@@ -47,6 +50,15 @@ export async function runTogether(...chains) {
 
 /** A program of an installed package. */
 export const tool = name => at('node_modules', '.bin', name)
+
+const FOLDERS = ['core', 'app', 'server', 'cli']
+
+/** What is checked without running anything; types want `nuxt prepare` before. */
+export const CHECKS = {
+  types: ['Checking types', tool('vue-tsc'), ['-b']],
+  lint: ['Linting', tool('eslint'), ['.', '--cache', '--cache-location', 'node_modules/.cache/eslint']],
+  folders: ['Checking which folder knows which', tool('depcruise'), ['--config', 'dependency-rules.cjs', ...FOLDERS]],
+}
 
 /** The database's part that is compiled where it runs. */
 const NATIVE = join('node_modules', 'better-sqlite3', 'build', 'Release', 'better_sqlite3.node')
@@ -77,8 +89,8 @@ export async function installAndBuild() {
   run('Preparing types', tool('nuxt'), ['prepare'])
   console.log('\n── Compiling the database and building the application, beside each other: about two minutes')
   await runTogether(
-    [['Compiling the database', 'npm', ['rebuild', 'better-sqlite3']]],
-    [['Building', process.execPath, [at('scripts', 'build.mjs')]]],
+    ['Compiling the database', 'npm', ['rebuild', 'better-sqlite3']],
+    ['Building', process.execPath, [at('scripts', 'build.mjs')]],
   )
   // A build that ended first could not take along what was not compiled yet.
   const served = at('.output', 'server', NATIVE)

@@ -1,19 +1,17 @@
 import { spawnSync } from 'node:child_process'
-import { install, run, runTogether, tool } from './house.mjs'
+import { CHECKS, install, run, runTogether, tool } from './house.mjs'
 import { findChromium } from './chromium.mjs'
 
 install()
 if (!findChromium()) installChromium()
 run('Preparing types', tool('nuxt'), ['prepare'])
 await runTogether(
-  [['Building', process.execPath, ['scripts/build.mjs']]],
-  [
-    ['Linting', tool('eslint'), ['.']],
-    ['Checking which folder knows which', tool('depcruise'), ['--config', 'dependency-rules.cjs', 'core', 'app', 'server', 'cli']],
-    ['Checking types', tool('nuxt'), ['typecheck']],
-  ],
+  CHECKS.types,
+  ['Building', process.execPath, ['scripts/build.mjs']],
+  ['Unit and property tests', tool('vitest'), ['run']],
+  CHECKS.lint,
+  CHECKS.folders,
 )
-run('Unit and property tests', tool('vitest'), ['run'])
 run('Journeys through the built application', tool('playwright'), ['test'])
 
 /** Takes Debian's Chromium where this machine has none and its user may install it. */

@@ -163,7 +163,7 @@ describe.each([
   ['without one', false],
 ] as const)('walls that lean, drilled %s', (_, issues) => {
   it('keep every made hole, its stud and its plate, whatever the drill meets', () => {
-    const walls = cases(16)
+    const walls = cases(11, 160)
     const drilled = Array.from({ length: walls }, (_, seed) => drill(seed + 1, issues)).flatMap(
       each => each ?? [],
     )

@@ -4,7 +4,7 @@ import { isFramed, nextProbe, type NextProbe, type Survey, type Unheld } from '.
 import type { UnitSystem } from '../units'
 
 /** An array as far as the next reading asks of it. */
-interface Planned { array: ScreenArray, mounting: Mounting, plan: Pick<ArrayPlan, 'outline'> }
+export interface Planned { array: ScreenArray, mounting: Mounting, plan: Pick<ArrayPlan, 'outline'> }
 
 /**
  * The stretch of wall whose members the plates of some arrays may be fixed to, by themselves or by rails: a bay past

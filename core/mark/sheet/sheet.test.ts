@@ -124,7 +124,7 @@ describe('what is to be known beside the marks', () => {
   })
 
   it('is each house rule that concerns the wall, and what the build-up asks of the drill', () => {
-    const sheetOf = (...of: [string, string]) => {
+    const sheetOf = (...of: Parameters<typeof demoWall>) => {
       const { job, wall } = demoWall(...of)
       return drawSheet(job, wall, planWall(wall, job), { paper: 'a3', units: 'metric', precision: {} })
     }
