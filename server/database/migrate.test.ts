@@ -67,7 +67,7 @@ function rebuilt(table: string): string {
 }
 
 const VERSIONS = readdirSync(FIXTURES)
-/** Whether a later change is tried on the folder of a version: on the first and the last in the gate, in soak on all. */
+/** Whether later changes are tried on the folder of a version: in the gate on the first and the last. */
 const isChangedLater = (name: string) => SOAKING || name === VERSIONS[0] || name === VERSIONS.at(-1)
 
 describe.each(VERSIONS)('a data folder as %s left it', (name) => {
