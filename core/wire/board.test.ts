@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest'
 import { powerBox, wiredWall } from '../../tests/fixtures/wired'
+import { USUAL_CARRIERS } from '../mount'
 
 const ON_BOARD = { kind: 'board', thickness: 18, bolt: { tension: 2500, shear: 1500 } } as const
 const onBoard = (clampsTo: number) =>
@@ -28,5 +29,15 @@ it('one whose clamps do not take board and covering together does not fit', () =
   // 12.5 of board on the studs, and 18 of plywood before it.
   const { boxes, said } = onBoard(30)
   expect(boxes.some(({ held }) => held)).toBe(false)
-  expect(said.map(({ message }) => message).join()).toContain('the covering is 30.5 mm')
+  const [stop] = said.filter(({ code }) => code === 'box-no-place')
+  expect(stop).toMatchObject({
+    message: expect.stringContaining('the covering is 30.5 mm'),
+    remedy: expect.stringContaining('rails in place of the board'),
+  })
+  // As it says: on rails nothing is in front of the covering, and each box has a place.
+  const onRails = wiredWall([], (wall, job) => {
+    wall.arrays[0]!.carrier = { ...USUAL_CARRIERS.rail }
+    job.catalogue.boxes![0]!.clamps = { min: 6, max: 30 }
+  })
+  expect(onRails.codes).not.toContain('box-no-place')
 })

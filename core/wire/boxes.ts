@@ -1,10 +1,10 @@
-import type { Point, Rect } from '../geometry'
+import type { Interval, Point, Rect } from '../geometry'
 import { itemName, type BoxModel, type Catalogue, type Rules, type Source, type Wall, type WallBox } from '../job'
 import type { ArrayPlan } from '../mount'
 import { chosenFigure } from '../rules'
 import { isFramed, unsurveyedIn, type Member } from '../survey'
 import { words, type Text } from '../units'
-import { baysOf, type Bay } from './bays'
+import { baysBetween, baysOf, type Bay } from './bays'
 import { unfitFor } from './fit'
 import { around, CLEAR, FURNITURE, obstaclesOf, BESIDE_FASTENER } from './obstacles'
 import { cutoutAt, inTheWay, nearestPlace, type Obstacle } from './place'
@@ -30,6 +30,8 @@ export interface BoxPlan {
   held: boolean
   /** Why it cannot stay where it is, or nowhere at all. */
   wrong: Text[]
+  /** What would cure that, where it is particular to how the display is carried. */
+  cure?: Text
   /** What is doubtful about it. */
   doubts: Text[]
   /** What hides it. */
@@ -66,21 +68,43 @@ function outletTop(wall: Wall): number {
   return tops.length > 0 ? Math.max(...tops) : OUTLET_TOP
 }
 
-/** The rooms of a wall between two heights: its bays, or all of it where it is solid. */
-function roomsIn(wall: Wall, bays: Bay[], solid: boolean, { x, y, width, height }: Rect): Room[] {
-  const stretches = solid ? [{ from: 0, to: wall.width }] : bays
+/** The bays of a wall as they are between two heights; the same ones in the same order at every height. */
+type BaysIn = (heights: Interval) => Bay[]
+const atHeight = (y: number): Interval => ({ from: y, to: y })
+const heightsOf = ({ y, height }: Rect): Interval => ({ from: y, to: y + height })
+
+/**
+ * The rooms of a wall between two heights: its bays, or all of it where it is solid.
+ *
+ * @param at the heights at which the studs beside them count; those of the rooms unless said
+ */
+function roomsIn(wall: Wall, baysIn: BaysIn, solid: boolean, within: Rect, at = heightsOf(within)): Room[] {
+  const { x, y, width, height } = within
+  const stretches = solid ? [{ from: 0, to: wall.width }] : baysIn(at)
   return stretches.flatMap((bay, n) => {
     const [left, right] = [Math.max(bay.from, x), Math.min(bay.to, x + width)]
     return right > left ? [{ x: left, y, width: right - left, height, ...!solid && { bay: n } }] : []
   })
 }
 
-/** Where an upper box may be: behind its display, out of sight. */
-function behindDisplay(screen: Screen | undefined, wall: Wall, bays: Bay[], solid: boolean): Placing | undefined {
+/** Where an upper box may be: behind its display, out of sight. One that a person put somewhere is at that height. */
+function behindDisplay(
+  box: WallBox, { cutout, surface }: BoxModel, screen: Screen | undefined, wall: Wall, baysIn: BaysIn,
+): Placing | undefined {
   if (!screen) return undefined
   const { outer, row, column } = screen
-  return { wanted: { x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 }, hidden: `behind R${row} C${column}`, rooms: roomsIn(wall, bays, solid, around(outer, -HIDDEN)) }
+  const own = box.x !== undefined && box.y !== undefined
+    ? heightsOf(cutoutAt({ x: box.x, y: box.y }, cutout))
+    : undefined
+  return {
+    wanted: { x: outer.x + outer.width / 2, y: outer.y + outer.height / 2 },
+    hidden: `behind R${row} C${column}`,
+    rooms: roomsIn(wall, baysIn, surface === true, around(outer, -HIDDEN), own),
+  }
 }
+
+/** Which bay a place is in, from the left; -1 where it is in none. */
+const indexAt = (bays: Bay[], x: number): number => bays.findIndex(({ from, to }) => x >= from && x <= to)
 
 /** Furniture before a place, that hides what is lower than its top. */
 const furnitureAt = (wall: Wall, x: number) => (wall.features ?? []).filter(feature => FURNITURE.has(feature.kind) && feature.x <= x && x <= feature.x + feature.width)
@@ -89,23 +113,29 @@ const furnitureAt = (wall: Wall, x: number) => (wall.features ?? []).filter(feat
  * Where a lower box may be: in the bay of the upper one, its top in line with the outlets, or lower where furniture
  * then hides it.
  */
-function under(upper: Pick<BoxPlan, 'x'> | undefined, model: BoxModel, wall: Wall, bays: Bay[], solid: boolean): Placing {
+function under(upper: Point | undefined, model: BoxModel, wall: Wall, baysIn: BaysIn): Placing {
+  const solid = model.surface === true
   const x = upper?.x ?? wall.width / 2
   const hiding = furnitureAt(wall, x).map(({ y, height }) => y + height - BELOW_TOP)
   const top = Math.min(outletTop(wall), ...hiding.filter(low => low >= model.cutout.height))
-  const rooms = roomsIn(wall, bays, solid, { x: 0, y: Math.max(top - model.cutout.height, 0), width: wall.width, height: model.cutout.height })
-  const own = upper && !solid ? rooms.filter(room => upper.x >= room.x && upper.x <= room.x + room.width) : rooms
+  const { height } = model.cutout
+  const rooms = roomsIn(wall, baysIn, solid, { x: 0, y: Math.max(top - height, 0), width: wall.width, height })
+  const bay = upper && !solid ? indexAt(baysIn(atHeight(upper.y)), upper.x) : undefined
+  const own = bay === undefined ? rooms : rooms.filter(room => room.bay === bay)
   return { wanted: { x, y: top - model.cutout.height / 2 }, rooms: own, hidden: upper ? 'in the stud bay of the box above it' : 'at the height of the outlets' }
 }
+
+/** What cures a box that does not take a backing board and the covering behind it together. */
+const BOARD_CURE = words`Use a box that clamps board and covering together, or rails in place of the board in Mount.`
 
 /** What is to be minded of a box that is cut into a backing board of so many mm. */
 const boardDoubts = (board: number): Text[] => board > 0
   ? [words`its opening goes through the board: cut board and covering alike, ${BESIDE_FASTENER} or more from fasteners`]
   : []
 
-/** The bay that a place is in. */
+/** The bay that a place is in, by its members. */
 const bayAt = (bays: Bay[], x: number): BoxPlan['bay'] => {
-  const bay = bays.find(({ from, to }) => x >= from && x <= to)
+  const bay = bays[indexAt(bays, x)]
   return [bay?.left, bay?.right]
 }
 
@@ -145,6 +175,7 @@ function depthOf(screen: Screen | undefined, model: BoxModel, at: Point): Pick<B
  */
 export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], screens: Screen[], { boxes: models = [] }: Catalogue, rules: Rules): BoxPlan[] {
   const bays = baysOf(wall, members)
+  const baysIn: BaysIn = heights => baysBetween(bays, members, heights)
   const byId = new Map(screens.map(screen => [screen.id, screen]))
   const isUnsurveyed = isFramed(wall) ? unsurveyedIn(wall) : () => false
   const ownBays = (rules.signalBesidePower ?? 'own-bay') === 'own-bay'
@@ -157,7 +188,8 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
   /** Bays that power, and that signal, has taken: those of what is on the wall to begin with. */
   const baysOn = (is: (source: Source) => boolean) => new Set((wall.sources ?? []).filter(is).flatMap((source) => {
     const at = placeOf(source, wall)
-    return at ? bays.flatMap(({ from, to }, n) => at.x >= from && at.x <= to ? [n] : []) : []
+    const bay = at ? indexAt(baysIn(atHeight(at.y)), at.x) : -1
+    return bay < 0 ? [] : [bay]
   }))
   const taken = { power: baysOn(isFeed), signal: baysOn(givesSignal) }
   const mountKindOf = (kind: WallBox['kind']) => isSignal(kind) ? 'signal' as const : 'power' as const
@@ -190,8 +222,9 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     const depth = isUpper(box.kind) ? depthOf(screenOf(box), model, at) : { wrong: [], doubts: [] }
     const carrier = isUpper(box.kind) ? screenOf(box)?.array.carrier : undefined
     const board = carrier?.kind === 'board' ? carrier.thickness : 0
+    const unfit = unfitFor(model, wall, board)
     const wrong = [
-      ...unfitFor(model, wall, board), ...depth.wrong,
+      ...unfit, ...depth.wrong,
       ...!placing ? [words`the screen it serves does not exist`] : [],
       ...placing && !solid && isUnsurveyed({ from: cutout.x, to: cutout.x + cutout.width }) ? [words`the wall behind its cut-out has not been surveyed: survey it first`] : [],
       ...placing && !byHand && !found ? [blockers(placing, model, keeping)] : [],
@@ -206,11 +239,12 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
       model: box.model,
       ...at,
       for: box.for,
-      bay: solid ? [undefined, undefined] : bayAt(bays, at.x),
+      bay: solid ? [undefined, undefined] : bayAt(baysIn(atHeight(at.y)), at.x),
       cutout,
       byHand,
       held: wrong.length === 0,
       wrong,
+      ...board > 0 && unfit.length > 0 && { cure: BOARD_CURE },
       doubts: [...depth.doubts, ...boardDoubts(board)],
       ...(isUpper(box.kind) && isIn && placing
         ? { hidden: placing.hidden }
@@ -219,7 +253,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
       ...(byHand && wrong.length > 0 && nearest && { nearest }),
     })
     obstacles.push({ ...around(cutout, CLEAR), name: `box ${itemName(box)}` })
-    const bay = bays.findIndex(({ from, to }) => at.x >= from && at.x <= to)
+    const bay = indexAt(baysIn(atHeight(at.y)), at.x)
     if (!solid && bay >= 0 && isUpper(box.kind)) taken[mountKindOf(box.kind)].add(bay)
   }
 
@@ -229,7 +263,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     const model = lower && modelOf.get(lower.model)
     if (!model || solid) return placing.rooms
     const both = placing.rooms.filter((room) => {
-      const below = under({ x: room.x + room.width / 2 }, model, wall, bays, solid)
+      const below = under({ x: room.x + room.width / 2, y: room.y + room.height / 2 }, model, wall, baysIn)
       return nearestPlace(below.wanted, model.cutout, below.rooms, obstacles) !== undefined
     })
     return both.length > 0 ? both : placing.rooms
@@ -239,9 +273,9 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
     const each = boxes.flatMap((box) => {
       const model = modelOf.get(box.model)
       if (!model) return []
-      const solid = model.surface === true
-      const placing = behindDisplay(screenOf(box), wall, bays, solid)
-      return [{ box, model, placing: placing && box.kind === 'kit-upper' ? { ...placing, rooms: roomsOfKit(box, placing, solid) } : placing }]
+      const placing = behindDisplay(box, model, screenOf(box), wall, baysIn)
+      if (!placing || box.kind !== 'kit-upper') return [{ box, model, placing }]
+      return [{ box, model, placing: { ...placing, rooms: roomsOfKit(box, placing, model.surface === true) } }]
     })
     // What a person put somewhere is there before the others look for a place.
     for (const { box, model, placing } of each.filter(({ box }) => box.x !== undefined)) put(box, model, placing, undefined)
@@ -259,7 +293,6 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
   for (const box of wanted.filter(({ kind }) => !isUpper(kind))) {
     const model = modelOf.get(box.model)
     if (!model) continue
-    const solid = model.surface === true
     const upper = placed.find(other => isUpper(other.kind) && other.for.some(id => box.for.includes(id)))
     if (box.kind === 'floor') {
       const { outer } = screenOf(box) ?? {}
@@ -281,7 +314,7 @@ export function placeBoxes(wall: Wall, members: Member[], arrays: ArrayPlan[], s
       })
       continue
     }
-    const placing = under(upper, model, wall, bays, solid)
+    const placing = under(upper, model, wall, baysIn)
     put(box, model, placing, nearestPlace(placing.wanted, model.cutout, placing.rooms, obstacles))
   }
   const order = new Map(wanted.map(({ id }, n) => [id, n]))

@@ -129,7 +129,7 @@ function boxFindings({ boxes }: Wiring): Finding[] {
         message: words`Box ${itemName(box)}: ${box.wrong.reduce((text, each, n) => (n === 0 ? each : words`${text}; ${each}`), [])}.`,
         ...(box.nearest
           ? { remedy: words`It fits at ${box.nearest.x} from wall left and ${box.nearest.y} above floor.` }
-          : { remedy: words`Use a smaller or shallower box, another stud bay, or a surface box.` }),
+          : { remedy: box.cure ?? words`Use a smaller or shallower box, another stud bay, or a surface box.` }),
       })),
     ...[...doubts.values()].map(({ text, boxes: of }): Finding => ({
       ...aboutBox(of[0]!.id),
