@@ -24,6 +24,14 @@ async function read() {
 await read()
 const here = computed(() => account.value?.sessions.filter(({ endedAt }) => endedAt === null) ?? [])
 
+/** What waits until the person has confirmed who he is, and where on the page it was asked for. */
+const waiting = ref<{ part: 'passkeys' | 'password', act: () => Promise<void> }>()
+async function goOn() {
+  const { act } = waiting.value!
+  waiting.value = undefined
+  await act()
+}
+
 const password = reactive({ now: '', next: '' })
 const faults = reactive({ now: '', next: '' })
 const said = ref('')
@@ -37,7 +45,8 @@ async function setPassword() {
   }
   catch (error) {
     const refused = error as ApiError
-    if (refused.faults.length > 0) faults.next = refused.faults.map(({ message }) => `It ${message}.`).join(' ')
+    if (refused.code === 'confirm') waiting.value = { part: 'password', act: setPassword }
+    else if (refused.faults.length > 0) faults.next = refused.faults.map(({ message }) => `It ${message}.`).join(' ')
     else faults.now = refused.message
   }
 }
@@ -51,11 +60,21 @@ async function addPasskey() {
     await read()
   }
   catch (error) {
-    passkeyFault.value = (error as { data?: { error?: { message: string } } }).data?.error?.message ?? 'No passkey was created on this device.'
+    const refused = (error as { data?: { error?: { code: string, message: string } } }).data?.error
+    if (refused?.code === 'confirm') waiting.value = { part: 'passkeys', act: addPasskey }
+    else passkeyFault.value = refused?.message ?? 'No passkey was created on this device.'
   }
 }
 async function removePasskey(id: string) {
-  account.value!.passkeys = await api(`/account/passkeys/${encodeURIComponent(id)}`, { method: 'DELETE', body: {} })
+  passkeyFault.value = ''
+  try {
+    account.value!.passkeys = await api(`/account/passkeys/${encodeURIComponent(id)}`, { method: 'DELETE', body: {} })
+  }
+  catch (error) {
+    const { code, message } = error as ApiError
+    if (code === 'confirm') waiting.value = { part: 'passkeys', act: () => removePasskey(id) }
+    else passkeyFault.value = message
+  }
 }
 /** Signs out every device but this one. */
 async function endOthers() {
@@ -196,10 +215,18 @@ async function sendFirst() {
           <p v-else class="text-sm text-ink-soft">
             This browser does not support passkeys.
           </p>
+          <ConfirmSelf
+            v-if="waiting?.part === 'passkeys'" :has-password="account.hasPassword"
+            :has-passkey="account.passkeys.length > 0" @confirmed="goOn" @cancelled="waiting = undefined"
+          />
           <p v-if="passkeyFault" class="field-fault" role="alert">
             {{ passkeyFault }}
           </p>
         </section>
+        <ConfirmSelf
+          v-if="waiting?.part === 'password'" :has-password="account.hasPassword"
+          :has-passkey="account.passkeys.length > 0" @confirmed="goOn" @cancelled="waiting = undefined"
+        />
         <form class="space-y-2" aria-labelledby="password" novalidate @submit.prevent="setPassword">
           <h2 id="password" class="text-lg font-semibold">
             {{ account.hasPassword ? 'Change password' : 'Set a password' }}

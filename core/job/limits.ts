@@ -12,6 +12,8 @@ export const LIMITS = {
   strangersBytes: 16 * 1024, linkBytes: 64 * 1024, values: 250_000,
   /** Values in the JSON of a job file, which holds a whole log; and how deep values lie in each other. */
   jobValues: 5_000_000, deepest: 64,
+  /** Values in what was frozen of one wall: some thousand a screen. */
+  frozenValues: 500_000,
   /** So many entries of the log are taken at once. */
   entriesAtOnce: 500,
   /**

@@ -16,7 +16,7 @@ export interface SessionSummary { id: string, person: string, name: string, devi
 export type Way = typeof sessions.$inferSelect['way']
 
 /** A person who is signed in: of which firm, as what. */
-export interface SignedIn { session: string, person: Person, firm: Firm, held: Grant }
+export interface SignedIn { session: string, beganAt: string, person: Person, firm: Firm, held: Grant }
 
 /** Why a session lets nobody in. */
 export type Ended = { ended: 'unknown' | 'ended' | 'idle' }
@@ -49,7 +49,7 @@ export function openSession(accounts: Accounts, id: string, now: Date): SignedIn
   const unseen = now.getTime() - Date.parse(session.seenAt)
   if (unseen > firm.deviceDays * DAY) return { ended: 'idle' }
   if (unseen > NOTED) accounts.update(sessions).set({ seenAt: now.toISOString() }).where(eq(sessions.key, session.key)).run()
-  return { session: id, person, firm, held }
+  return { session: id, beganAt: session.beganAt, person, firm, held }
 }
 
 const ofWhom = (firm: number, person: number | undefined) => [eq(people.firm, firm), ...person === undefined ? [] : [eq(people.key, person)]]

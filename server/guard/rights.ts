@@ -12,6 +12,8 @@ export const ROUTE_RIGHTS: Record<string, Wanted> = {
   'POST /api/session/passkey': 'anybody',
   'DELETE /api/session': 'account',
   'PUT /api/session/key': 'account',
+  'POST /api/session/confirmation': 'account',
+  'POST /api/session/confirmation/passkey': 'account',
   'POST /api/firm': 'anybody',
   'GET /api/invitations/:secret': 'anybody',
   'POST /api/invitations/:secret': 'anybody',

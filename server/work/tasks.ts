@@ -181,6 +181,8 @@ export const TASKS = {
     text: string
     previous?: string
   }): { frozen: StoredRevision } | { faults: Fault[] } | { notJson: string } {
+    const heavy = tokenFault(Buffer.from(text), LIMITS.frozenValues, LIMITS.deepest)
+    if (heavy) return { faults: [{ path: '$', message: heavy }] }
     try {
       const given = JSON.parse(text) as unknown
       const unsound = soundJsonFault(given)

@@ -1,8 +1,11 @@
 import { createHash, generateKeyPairSync, sign } from 'node:crypto'
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { spawn, spawnSync } from 'node:child_process'
+import { once } from 'node:events'
+import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
+import SQLite from 'better-sqlite3'
 import type { LogEntry } from '../../core/log'
 import { signedText } from '../../core/log/signing'
 import { tool, untilAnswering } from '../../scripts/house.mjs'
@@ -242,4 +245,45 @@ test('the server says little of itself, keeps its files to itself, and runs from
   expect(statSync(house.data).mode & 0o077).toBe(0)
   server.kill()
   rmSync(cwd, { recursive: true })
+})
+
+test('who finds a device signed in makes himself no way to come back: who it is is asked again', async ({ house }) => {
+  const cookie = await house.cookieOf('Odd Varga')
+  const ask = (method: string, path: string, body: object) => house.as(cookie, path, json(method, body))
+  const passkey = () => ask('POST', '/account/passkeys', { user: { userName: 'odd' }, verify: false })
+  expect((await passkey()).status).toBe(200)
+  const password = 'tide cranes quietly'
+  const longAgo = () => {
+    const accounts = new SQLite(join(house.data, 'accounts.db'))
+    accounts.exec(`UPDATE sessions SET began_at = '2026-01-01T00:00:00Z'`)
+    accounts.close()
+  }
+  longAgo()
+  const first = await ask('PUT', '/account/password', { next: password })
+  expect([first.status, JSON.parse(first.body).error.code]).toEqual([403, 'confirm'])
+  // He signs in anew, and sets one at once.
+  const fresh = await house.cookieOf('Odd Varga')
+  const set = await house.as(fresh, '/account/password', json('PUT', { next: password }))
+  expect(set.status).toBe(200)
+  longAgo()
+  const late = (path: string, method: string, body: object) => house.as(fresh, path, json(method, body))
+  const denied = await late('/account/passkeys', 'POST', { user: { userName: 'odd' }, verify: false })
+  expect([denied.status, denied.body]).toEqual([403, expect.stringContaining('Confirm first that it is you')])
+  const wrong = await late('/session/confirmation', 'POST', { password: 'not this one at all' })
+  expect([wrong.status, JSON.parse(wrong.body).error.code]).toEqual([403, 'wrong-password'])
+  expect((await late('/session/confirmation', 'POST', { password })).status).toBe(200)
+  const again = await late('/account/passkeys', 'POST', { user: { userName: 'odd' }, verify: false })
+  expect(again.status).toBe(200)
+})
+
+test('a request that comes half and then nothing more is closed @long', async ({ house }) => {
+  const { port } = new URL(house.address)
+  const socket = connect(Number(port), 'localhost')
+  const closed = once(socket, 'close')
+  const head = 'POST /api/session HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: 900'
+  socket.write(`${head}\r\n\r\n{"address":`)
+  socket.on('error', () => undefined)
+  expect(await Promise.race([closed.then(() => 'closed'), new Promise(done => setTimeout(done, 60_000, 'open'))]))
+    .toBe('closed')
+  expect((await fetch(`${house.address}/api/session`)).status).toBe(200)
 })

@@ -1,4 +1,5 @@
 import { signedIn } from '../../accounts/access'
+import { checkConfirmed } from '../../accounts/confirmed'
 import { accounts } from '../../accounts/open'
 import { passwordFault } from '../../accounts/passwords'
 import { setPassword } from '../../accounts/people'
@@ -9,9 +10,11 @@ import { fieldsOf } from '../../utils/fields'
 import { jsonBody } from '../../utils/jsonBody'
 import { now } from '../../utils/now'
 
-/** Sets one's own password: `{ now, next }`; one's other sessions end. */
+/** Sets one's own password: `{ now, next }`, where there was none without `now`; one's other sessions end. */
 export default defineEventHandler(async (event) => {
-  const { person, session } = signedIn(event)
+  const asking = signedIn(event)
+  const { person, session } = asking
+  if (person.password === null) checkConfirmed(asking, new Date())
   const { now: present, next } = fieldsOf(await jsonBody(event))
   const faults = passwordFault('$.next', next)
   if (faults.length > 0) throw validationError(faults)

@@ -1,11 +1,14 @@
 import { signedIn } from '../../../accounts/access'
+import { checkConfirmed } from '../../../accounts/confirmed'
 import { accounts } from '../../../accounts/open'
 import { listPasskeys, removePasskey } from '../../../accounts/passkeys'
 import { now } from '../../../utils/now'
 
 /** Takes one of one's own passkeys away. */
 export default defineEventHandler((event) => {
-  const { person } = signedIn(event)
+  const asking = signedIn(event)
+  checkConfirmed(asking, new Date())
+  const { person } = asking
   removePasskey(accounts(), person, getRouterParam(event, 'passkey')!, now())
   return listPasskeys(accounts(), person)
 })

@@ -1,5 +1,6 @@
 import { signedIn } from '../../../accounts/access'
 import { challengeOf, keepChallenge } from '../../../accounts/challenges'
+import { checkConfirmed } from '../../../accounts/confirmed'
 import { accounts } from '../../../accounts/open'
 import { addPasskey, listPasskeys } from '../../../accounts/passkeys'
 import { apiError } from '../../../utils/apiError'
@@ -30,5 +31,6 @@ const register = defineWebAuthnRegisterEventHandler({
  */
 export default defineEventHandler((event) => {
   checkSmall(event)
+  checkConfirmed(signedIn(event), new Date())
   return register(event)
 })
