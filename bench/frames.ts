@@ -56,9 +56,9 @@ async function typing(page: Page, address: string): Promise<number[]> {
   const job = gridJob(1, 1)
   const walls = await keep(address, 'bench-type', { ...job, walls: [{ ...readWallOf60(), arrays: [] }] })
   await page.goto(`${walls}/w/survey`)
-  await page.getByRole('tab', { name: /readings$/ }).click()
+  await page.getByRole('tab', { name: /readings/i }).click()
   await page.locator('[data-row=e10]').click()
-  const field = page.getByLabel('Along, from the wall’s left')
+  const field = page.getByLabel('From wall left', { exact: true })
   await field.waitFor()
   return framesDuring(page, async () => {
     for (let n = 0; n < 40; n++) {
@@ -74,7 +74,7 @@ async function redrawing(page: Page, address: string): Promise<number[]> {
   await page.locator('[data-testid=elevation] [data-screen]').nth(99).waitFor()
   await page.waitForTimeout(1500)
   return page.evaluate<number[]>(`(async () => {
-    const label = [...document.querySelectorAll('label')].find(each => each.textContent === 'Gap across')
+    const label = [...document.querySelectorAll('label')].find(each => each.textContent === 'Horizontal gap')
     const field = document.getElementById(label.htmlFor)
     const right = () => document.querySelector('[data-testid=elevation] [data-array]').getBBox().width
     const times = []

@@ -1,5 +1,6 @@
 import { merge, same, type Catalogue, type LogEntry, type Wall } from '~~/core/job'
 import { ApiError } from '../utils/api'
+import { frozenWith } from '~~/core/log'
 import type { Settings } from '~~/core/programme'
 import type { Frozen } from '~~/core/revision'
 import {
@@ -208,9 +209,10 @@ export class Outbox {
     const { device } = this
     await device.transaction('rw', device.entries, device.revisions, async () => {
       await device.entries.delete(n!)
-      if (entry.kind === 'issued' && entry.frozen !== undefined)
+      const frozen = frozenWith(entry)
+      if (frozen !== undefined)
         await device.revisions
-          .where({ id: entry.frozen })
+          .where({ id: frozen })
           .and(({ unsent }) => unsent !== undefined)
           .delete()
     })
@@ -307,7 +309,7 @@ export class Outbox {
       const issuing = await entries
         .where('key')
         .equals(revision.key)
-        .filter(({ entry }) => entry.kind === 'issued' && entry.frozen === revision.id)
+        .filter(({ entry }) => frozenWith(entry) === revision.id)
         .first()
       if (!issuing || issuing.refused !== undefined) continue
       try {
@@ -335,7 +337,7 @@ export class Outbox {
       .limit(AT_ONCE)
       .toArray()
     const unsent = new Set(await this.device.revisions.orderBy('unsent').primaryKeys())
-    const isHeld = ({ entry }: UnsentEntry) => entry.kind === 'issued' && unsent.has(entry.frozen ?? '')
+    const isHeld = ({ entry }: UnsentEntry) => unsent.has(frozenWith(entry) ?? '')
     const held = waiting.find((each, n) => isHeld(each) && waiting.findIndex(({ key }) => key === each.key) === n)
     if (held) {
       inTrouble.add(held.key)

@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie'
 import { merge, same, type LogEntry, type Wall } from '~~/core/job'
+import { frozenWith } from '~~/core/log'
 import { wallKey } from './device'
 import { frozenOfId, lastFrozen } from './frozen'
 import { hearWall } from './hearWall'
@@ -47,11 +48,12 @@ export function useWallSync() {
   async function write(edited: Wall | undefined) {
     const upTo = edits.value
     // A mark-out follows from the wall as it is then: that is kept before it.
-    if (store.unwritten.some(([first]) => first?.entry.kind === 'issued')) await writeDesign(edited).catch(() => {})
+    const isIssued = store.unwritten.some(([first]) => first && frozenWith(first.entry) !== undefined)
+    if (isIssued) await writeDesign(edited).catch(() => {})
     // What happened is recorded whatever becomes of the design.
     for (const set of store.unwritten) {
       const [{ site, entry: first }] = set as [{ site: string, entry: LogEntry }]
-      const frozen = first.kind === 'issued' ? store.frozen.find(({ id }) => id === first.frozen) : undefined
+      const frozen = store.frozen.find(({ id }) => id === frozenWith(first))
       if (frozen) await outbox.issue(site, first.wall, frozen, first)
       else await outbox.addEntries(set.map(({ site, entry }) => ({ site, wall: entry.wall, entry })))
       store.written(set)

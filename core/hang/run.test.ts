@@ -3,8 +3,10 @@ import { demoWall } from '../../tests/fixtures/demo'
 import { exampleJob } from '../../tests/fixtures/job'
 import type { Job } from '../job'
 import { asBuilt, type LogEntry } from '../log'
+import { setBuildUp } from '../edits/survey'
 import { contextOf, planWall } from '../plan'
 import { tapeReading, textToString } from '../units'
+import { drillingCautions } from './drilling'
 import { kitOf, presetsOf, runOf, type RunStep } from './index'
 
 function of(job: Job, log: LogEntry[] = job.log) {
@@ -122,5 +124,16 @@ describe('the drill steps', () => {
     expect(drills().every(isSaid)).toBe(true)
     const inFurring = drills({ furring: 'into-furring' })
     expect([inFurring.length > 0, inFurring.some(isSaid)]).toEqual([true, false])
+  })
+
+  it('is said at the drill where it is about drilling', () => {
+    const said = (preset: string) => {
+      const { wall } = demoWall('stennick', 'departures-row')
+      setBuildUp(wall, preset)
+      return drillingCautions(wall, {}).map(text => text.join(''))
+    }
+    expect(said('Plaster on brick')).toEqual([expect.stringMatching(/^The strength of these bricks.*Test one anchor/)])
+    expect(said('Lath and plaster on wood studs')).toEqual([expect.stringMatching(/^Hammer action.*without hammer/)])
+    expect(said('Two plasterboards on wood studs')).toEqual([])
   })
 })

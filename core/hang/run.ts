@@ -3,9 +3,9 @@ import { mountModels, type ArrayPlan } from '../mount'
 import { namesOn, type Catalogue, type Mount, type Rules, type Wall } from '../job'
 import { stepName, type AsBuilt, type MadeHole, type RunStepKind } from '../log'
 import type { Subject } from '../subject'
-import { carryingWall, drillingCautions } from '../survey'
 import { beside, quantity, words, type Text } from '../units'
 import type { Wiring } from '../wire'
+import { drillingCautions } from './drilling'
 import type { HangingOrder, ScreenStep } from './order'
 import { presetsOf, type Presets } from './preset'
 import { mountKindOf } from '../mount/kinds'
@@ -109,7 +109,7 @@ function drillSteps({ arrays, wall, rules }: RunOf): RunStep[] {
     }
     return [...found.values()]
   }).sort((a, b) => b.y - a.y)
-  const cautions = drillingCautions(carryingWall(wall, rules))
+  const cautions = drillingCautions(wall, rules)
   return rows.map(({ id, array, row, of, holes, y }): RunStep => ({
     ...stepAs('drill', id), title: words`Drill the ${of} holes of row ${String(row)}`, holes, subject: { kind: 'hole', id: holes[0]! },
     does: [

@@ -46,6 +46,9 @@ describe('reading a job', () => {
     expect(faultsOf(job => set(job.walls[0]!, { width: 100_001 }))[0]!.message).toContain('at most 100 m')
     expect(faultsOf(job => set(job.walls[0]!.arrays[0]!, { rows: 51, columns: 50 })))
       .toEqual([{ path: '$.walls[0].arrays[0]', message: 'has 2550 screens; at most 2500 can be planned' }])
+    // What a list holds that is too long is not looked at one by one: 1.4 million walls took 48 s, and now 0.1.
+    expect(faultsOf(job => set(job, { walls: Array.from({ length: 1_400_000 }, () => 0) })))
+      .toEqual([{ path: '$.walls', message: 'must have at most 200 entries, not 1400000' }])
   })
 
   it('refuses links that lead nowhere, ids used twice and plates outside the grid', () => {

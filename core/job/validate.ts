@@ -225,6 +225,12 @@ function linkFaults({ walls, log, catalogue }: Job): Fault[] {
   ].flatMap(found).concat(ofWalls)
 }
 
+/** Whether the lists of a job are as long as they may be: what is in them is looked at one by one. */
+const isCountable = (job: unknown): boolean => {
+  const { walls, log } = (job ?? {}) as Partial<Record<'walls' | 'log', unknown>>
+  return Array.isArray(walls) && walls.length <= LIMITS.walls && Array.isArray(log) && log.length <= LIMITS.log
+}
+
 /**
  * Takes a value read from JSON as a job; one that an earlier version wrote is brought up to date.
  *
@@ -238,6 +244,7 @@ export function validateJob(value: unknown): Job {
     if (faults.length > 0) throw new InvalidJob(faults.slice(0, LIMITS.faults).map(({ path, message }) => ({ path: pathBefore(path), message })))
   }
   const ill = schemaFaults(jobSchema, job, '$')
-  refuseFor([...ill, ...found(() => linkFaults(job as Job)).filter(({ path }) => !isTold(path, ill))].slice(0, LIMITS.faults))
+  const links = isCountable(job) ? found(() => linkFaults(job as Job)) : []
+  refuseFor([...ill, ...links.filter(({ path }) => !isTold(path, ill))].slice(0, LIMITS.faults))
   return job as Job
 }

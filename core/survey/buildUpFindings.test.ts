@@ -3,7 +3,7 @@ import { exampleJob } from '../../tests/fixtures/job'
 import { setBuildUp, USUAL_UNITS } from '../edits/survey'
 import { readJob, writeJob, type Fastener, type Wall } from '../job'
 import { contextOf, planWall } from '../plan'
-import { drillingCautions, survey } from './index'
+import { survey } from './index'
 import { proofOf } from './proof'
 
 const walled = (preset: string, change: (wall: Wall) => void = () => {}): Wall => {
@@ -56,13 +56,6 @@ describe('what a build-up does to a wall', () => {
     // A nail and a magnet far apart in height rule out blocking on a board; on lath the nail is alone.
     expect(proved('Plasterboard on wood studs', ['c', 'd'])).toBe(true)
     expect(proved('Lath and plaster on wood studs', ['c', 'd'])).toBe(false)
-  })
-
-  it('is said at the drill where it is about drilling', () => {
-    const said = (preset: string) => drillingCautions(walled(preset)).map(text => text.join(''))
-    expect(said('Plaster on brick')).toEqual([expect.stringMatching(/^The strength of these bricks.*Test one anchor/)])
-    expect(said('Lath and plaster on wood studs')).toEqual([expect.stringMatching(/^Hammer action.*without hammer/)])
-    expect(said('Two plasterboards on wood studs')).toEqual([])
   })
 })
 

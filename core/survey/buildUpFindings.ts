@@ -1,5 +1,4 @@
 import type { Finding } from '../finding'
-import { findingKind } from '../findings'
 import { choiceName, coveringOf, isOpenUnit, structureKindOf, unitsOf, type Wall } from '../job'
 import { words, type Text } from '../units'
 
@@ -71,12 +70,6 @@ export function buildUpFindings(wall: Wall): Finding[] {
     ...unitName === 'brick' ? brickFindings(wall, caution) : [],
   ]
 }
-
-/** What the build-up asks of the drill, each in a sentence or two, for the step in which the holes are drilled. */
-export const drillingCautions = (wall: Wall): Text[] =>
-  buildUpFindings(wall)
-    .filter(({ code }) => findingKind(code)?.atTheDrill)
-    .map(({ message, remedy }) => words`${message} ${remedy ?? words``}`)
 
 function brickFindings(
   { structure }: Wall, caution: (code: Finding['code'], message: Text, remedy: Text) => Finding,

@@ -10,5 +10,6 @@ export const issued: EntryKindSpec<typeof issuedSchema, IssuedSoFar> = {
   title: 'revision issued',
   right: 'wall.issue',
   closes: 'mark',
+  issues: ({ frozen }) => frozen,
   fold: ({ issued }, entry) => void issued.push(entry),
 }

@@ -17,6 +17,8 @@ export interface EntryKindSpec<Schema extends ISchema<unknown>, Now = unknown> {
   closes?: Stage
   /** The id of the entry that does not hold any more. */
   cancels?: (entry: InferType<Schema>) => string
+  /** The id of what was frozen with it, which is sent before it. */
+  issues?: (entry: InferType<Schema>) => string | undefined
   /** What it changes in what stands on the wall, of which it knows its own part. */
   fold?: (now: Now, entry: InferType<Schema>) => void
 }
