@@ -136,6 +136,7 @@ test('a part that was not fetched when the connection was lost comes with the re
   await page.route('**/_nuxt/SurveyBench*.css', route => route.abort('internetdisconnected'))
   await page.goto(`${HALL}/arrange`)
   const reload = page.getByTestId('missing-part')
+  await page.getByTestId('load-ahead').click()
   await expect(reload).toBeVisible()
   await page.unroute('**/_nuxt/SurveyBench*.css')
   await reload.click()
