@@ -56,7 +56,7 @@ async function typing(page: Page, address: string): Promise<number[]> {
   const job = gridJob(1, 1)
   const walls = await keep(address, 'bench-type', { ...job, walls: [{ ...readWallOf60(), arrays: [] }] })
   await page.goto(`${walls}/w/survey`)
-  await page.getByRole('tab', { name: /readings/i }).click()
+  await page.getByRole('tab', { name: /^\d+ readings/ }).click()
   await page.locator('[data-row=e10]').click()
   const field = page.getByLabel('From wall left', { exact: true })
   await field.waitFor()
