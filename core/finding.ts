@@ -29,6 +29,8 @@ export interface Finding {
   facts?: number[]
   /** Whether no person may override this stop. */
   never?: true
+  /** Whether a person who drills has to know it: it is on the sheet, and at the step in which holes are drilled. */
+  atTheDrill?: true
   /** Who took this stop upon themselves, and why; it is then shown as a caution. */
   overridden?: { by: string, sentBy?: string | undefined, late?: boolean | undefined, reason: string, at: string }
 }

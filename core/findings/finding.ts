@@ -13,6 +13,4 @@ export interface FindingKind {
   never?: true
   /** What a person decided against what was calculated: it is said on the sheet. */
   isDecision?: true
-  /** What a person who drills has to know: it is said on the sheet and at the step in which holes are drilled. */
-  atTheDrill?: true
 }

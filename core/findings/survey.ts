@@ -108,7 +108,7 @@ export const SURVEY = {
     cure: 'Use the detector’s deep mode, and probe through all layers.',
   },
   'drill-without-hammer': {
-    severity: 'caution', atTheDrill: true,
+    severity: 'caution',
     meaning: 'The wall has a layer or units that hammer action breaks.',
     cure: 'Drill it without hammer.',
   },
@@ -118,12 +118,12 @@ export const SURVEY = {
     cure: 'Fix through it into the structure.',
   },
   'brick-strength-not-known': {
-    severity: 'caution', atTheDrill: true,
+    severity: 'caution',
     meaning: 'The strength of the bricks is not known; makers’ values are for the bricks that they tested.',
     cure: 'Test one anchor with a pull before the others are set.',
   },
   'frog-in-brick': {
-    severity: 'caution', atTheDrill: true,
+    severity: 'caution',
     meaning: 'Frogged bricks are hollow at one of their beds.',
     cure: 'Drill at mid-height of the brick.',
   },

@@ -1,4 +1,3 @@
-import { findingKind } from '../findings'
 import type { Rules, Wall } from '../job'
 import { buildUpFindings, carryingWall } from '../survey'
 import { words, type Text } from '../units'
@@ -6,5 +5,5 @@ import { words, type Text } from '../units'
 /** What the build-up of what is drilled asks of the drill, each in a sentence or two. */
 export const drillingCautions = (wall: Wall, rules: Rules): Text[] =>
   buildUpFindings(carryingWall(wall, rules))
-    .filter(({ code }) => findingKind(code)?.atTheDrill)
+    .filter(({ atTheDrill }) => atTheDrill)
     .map(({ message, remedy }) => words`${message} ${remedy ?? words``}`)

@@ -35,6 +35,7 @@ export function buildUpFindings(wall: Wall): Finding[] {
   const { framed, units: unitName } = structureKindOf(structure)
   const caution = (code: Finding['code'], message: Text, remedy: Text): Finding =>
     ({ severity: 'caution', code, stage: 'survey', subject: { kind: 'wall', id: wall.id }, message, remedy })
+  const atTheDrill: typeof caution = (...of) => ({ ...caution(...of), atTheDrill: true })
   const [brittle, deep] = [[...new Set(brittleIn(wall))], coveringOf(wall)]
   const facings = covering.map(({ material }) => material).filter(material => FACINGS.has(material))
   const read = framed && isReadThrough(wall)
@@ -54,7 +55,7 @@ export function buildUpFindings(wall: Wall): Finding[] {
         )]
       : [],
     ...brittle.length > 0
-      ? [caution(
+      ? [atTheDrill(
           'drill-without-hammer',
           words`Hammer action breaks ${brittle.join(' and ')}.`,
           words`Drill without hammer, with a bit made for it, and go on with the bit for the structure behind it.`,
@@ -67,21 +68,21 @@ export function buildUpFindings(wall: Wall): Finding[] {
           words`Fix through it into the structure, and tighten no more than the anchor’s maker allows over it.`,
         )]
       : [],
-    ...unitName === 'brick' ? brickFindings(wall, caution) : [],
+    ...unitName === 'brick' ? brickFindings(wall, atTheDrill) : [],
   ]
 }
 
 function brickFindings(
-  { structure }: Wall, caution: (code: Finding['code'], message: Text, remedy: Text) => Finding,
+  { structure }: Wall, atTheDrill: (code: Finding['code'], message: Text, remedy: Text) => Finding,
 ): Finding[] {
   return [
-    caution(
+    atTheDrill(
       'brick-strength-not-known',
       words`The strength of these bricks is not known. The makers’ values are for the bricks that they tested.`,
       words`Test one anchor with a pull before the others are set, as its maker says. Mortar joints carry nothing.`,
     ),
     ...unitsOf(structure)?.unit === 'frogged'
-      ? [caution(
+      ? [atTheDrill(
           'frog-in-brick',
           words`A frogged brick is hollow at one of its beds.`,
           words`Drill at mid-height of the brick. If the bit breaks into a hollow, record a void.`,

@@ -24,7 +24,7 @@ export function cableWorkOf({ wiring: { works, boxes } }: Shown, { units, precis
 
 /** What the build-up asks of the drill, each a line for the sheet. */
 export const drillingOf = ({ findings }: Shown, units: UnitSystem): string[] =>
-  findings.filter(({ code }) => findingKind(code)?.atTheDrill).map(({ message, remedy }) =>
+  findings.filter(({ atTheDrill }) => atTheDrill).map(({ message, remedy }) =>
     [message, ...remedy ? [remedy] : []].map(text => textToString(text, units)).join(' '))
 
 /** What people decided against what was calculated: each a line for the sheet. */
