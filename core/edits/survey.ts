@@ -5,7 +5,7 @@ import type { TypedReading } from '../survey'
 export function addReadings(wall: Wall, readings: TypedReading[], by: string, at: string): void {
   const before = wall.evidence ?? []
   const ids = madeIds('e', before, readings.length)
-  wall.evidence = [...before, ...readings.map((reading, n) => ({ id: ids[n]!, ...reading, ...by && { by }, at }))]
+  wall.evidence = [...before, ...readings.map((reading, n) => ({ id: ids[n]!, ...reading, ...(by && { by }), at }))]
 }
 
 /** A reading of a wall by its id; an edit of one that is gone is an error in the program. */
@@ -39,7 +39,10 @@ export const featureName = (kind: string) => FEATURE_KINDS.find(feature => featu
 export function addFeature(wall: Wall, kind: string, rect: Pick<Feature, 'x' | 'y' | 'width' | 'height'>): string {
   const id = madeId('f', wall.features)
   const usual = FEATURE_KINDS.find(feature => feature.kind === kind)
-  wall.features = [...wall.features ?? [], { id, kind, ...rect, ...usual?.keepReachable && { keepReachable: true } }]
+  wall.features = [
+    ...(wall.features ?? []),
+    { id, kind, ...rect, ...(usual?.keepReachable && { keepReachable: true }) },
+  ]
   return id
 }
 
@@ -50,42 +53,86 @@ export const USUAL_UNITS = {
 } as const
 
 /** What is behind the wall's face, by its usual name: a start that is then set right. */
-export const BUILD_UPS: { name: string, structure: Partial<Structure> & Pick<Structure, 'kind'>, covering: Layer[] }[] = [
-  { name: 'Plasterboard on wood studs', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 }, covering: [{ material: 'gypsum-board', thickness: 12.5 }] },
-  { name: 'Plasterboard on steel studs', structure: { kind: 'steel-stud', memberWidth: 41, memberDepth: 92, gauge: 0.84 }, covering: [{ material: 'gypsum-board', thickness: 12.5 }, { material: 'gypsum-board', thickness: 12.5 }] },
-  { name: 'Render over studs, exterior', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 140, specificGravity: 0.42 }, covering: [{ material: 'plywood', thickness: 12 }, { material: 'render', thickness: 20 }] },
-  { name: 'Plaster on block', structure: { kind: 'block', thickness: 190, block: { ...USUAL_UNITS.block, unit: 'hollow' } }, covering: [{ material: 'plaster', thickness: 15 }] },
-  { name: 'Plasterboard on furring on block', structure: { kind: 'block', thickness: 190, block: { ...USUAL_UNITS.block, unit: 'hollow' } }, covering: [{ material: 'furring', thickness: 25, width: 45, spacing: 400 }, { material: 'gypsum-board', thickness: 12.5 }] },
-  {
-    name: 'Plaster on brick',
-    structure: { kind: 'brick', thickness: 215, brick: USUAL_UNITS.brick },
-    covering: [{ material: 'plaster', thickness: 13 }],
-  },
-  {
-    name: 'Stone facing on brick',
-    structure: { kind: 'brick', thickness: 215, brick: USUAL_UNITS.brick },
-    covering: [{ material: 'stone', thickness: 30 }],
-  },
-  {
-    name: 'Lath and plaster on wood studs',
-    structure: { kind: 'wood-stud', memberWidth: 50, memberDepth: 100, specificGravity: 0.42 },
-    covering: [{ material: 'lath-plaster', thickness: 25 }],
-  },
-  {
-    name: 'Two plasterboards on wood studs',
-    structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 },
-    covering: [{ material: 'gypsum-board', thickness: 15 }, { material: 'gypsum-board', thickness: 15 }],
-  },
-  { name: 'Solid concrete', structure: { kind: 'concrete', thickness: 200, strength: 28 }, covering: [] },
-  { name: 'Tiles on cement board on wood studs', structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 }, covering: [{ material: 'cement-board', thickness: 12 }, { material: 'tile', thickness: 9 }] },
-]
+export const BUILD_UPS: { name: string, structure: Partial<Structure> & Pick<Structure, 'kind'>, covering: Layer[] }[]
+  = [
+    {
+      name: 'Plasterboard on wood studs',
+      structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 },
+      covering: [{ material: 'gypsum-board', thickness: 12.5 }],
+    },
+    {
+      name: 'Plasterboard on steel studs',
+      structure: { kind: 'steel-stud', memberWidth: 41, memberDepth: 92, gauge: 0.84 },
+      covering: [
+        { material: 'gypsum-board', thickness: 12.5 },
+        { material: 'gypsum-board', thickness: 12.5 },
+      ],
+    },
+    {
+      name: 'Render over studs, exterior',
+      structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 140, specificGravity: 0.42 },
+      covering: [
+        { material: 'plywood', thickness: 12 },
+        { material: 'render', thickness: 20 },
+      ],
+    },
+    {
+      name: 'Plaster on block',
+      structure: { kind: 'block', thickness: 190, block: { ...USUAL_UNITS.block, unit: 'hollow' } },
+      covering: [{ material: 'plaster', thickness: 15 }],
+    },
+    {
+      name: 'Plasterboard on furring on block',
+      structure: { kind: 'block', thickness: 190, block: { ...USUAL_UNITS.block, unit: 'hollow' } },
+      covering: [
+        { material: 'furring', thickness: 25, width: 45, spacing: 400 },
+        { material: 'gypsum-board', thickness: 12.5 },
+      ],
+    },
+    {
+      name: 'Plaster on brick',
+      structure: { kind: 'brick', thickness: 215, brick: USUAL_UNITS.brick },
+      covering: [{ material: 'plaster', thickness: 13 }],
+    },
+    {
+      name: 'Stone facing on brick',
+      structure: { kind: 'brick', thickness: 215, brick: USUAL_UNITS.brick },
+      covering: [{ material: 'stone', thickness: 30 }],
+    },
+    {
+      name: 'Lath and plaster on wood studs',
+      structure: { kind: 'wood-stud', memberWidth: 50, memberDepth: 100, specificGravity: 0.42 },
+      covering: [{ material: 'lath-plaster', thickness: 25 }],
+    },
+    {
+      name: 'Two plasterboards on wood studs',
+      structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 },
+      covering: [
+        { material: 'gypsum-board', thickness: 15 },
+        { material: 'gypsum-board', thickness: 15 },
+      ],
+    },
+    { name: 'Solid concrete', structure: { kind: 'concrete', thickness: 200, strength: 28 }, covering: [] },
+    {
+      name: 'Tiles on cement board on wood studs',
+      structure: { kind: 'wood-stud', memberWidth: 38, memberDepth: 89, specificGravity: 0.42 },
+      covering: [
+        { material: 'cement-board', thickness: 12 },
+        { material: 'tile', thickness: 9 },
+      ],
+    },
+  ]
 
 /** Gives a wall a usual build-up; what was known of its members and joints stays. */
 export function setBuildUp(wall: Wall, name: string): void {
   const preset = BUILD_UPS.find(preset => preset.name === name)
   if (!preset) return
   const { members, spacing, block, brick } = wall.structure
-  wall.structure = structuredClone({ ...preset.structure, ...members && { members }, ...spacing !== undefined && { spacing } })
+  wall.structure = structuredClone({
+    ...preset.structure,
+    ...(members && { members }),
+    ...(spacing !== undefined && { spacing }),
+  })
   if (block && wall.structure.block) wall.structure.block = { ...block }
   if (brick && wall.structure.brick) wall.structure.brick = { ...brick }
   wall.covering = structuredClone(preset.covering)

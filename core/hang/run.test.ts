@@ -5,8 +5,8 @@ import type { Job } from '../job'
 import { asBuilt, type LogEntry } from '../log'
 import { setBuildUp } from '../edits/survey'
 import { contextOf, planWall } from '../plan'
+import { buildUpFindings, drillingCautions } from '../survey'
 import { tapeReading, textToString } from '../units'
-import { drillingCautions } from './drilling'
 import { kitOf, presetsOf, runOf, type RunStep } from './index'
 
 function of(job: Job, log: LogEntry[] = job.log) {
@@ -130,7 +130,7 @@ describe('the drill steps', () => {
     const said = (preset: string) => {
       const { wall } = demoWall('stennick', 'departures-row')
       setBuildUp(wall, preset)
-      return drillingCautions(wall, {}).map(text => text.join(''))
+      return drillingCautions(buildUpFindings(wall)).map(text => text.join(''))
     }
     expect(said('Plaster on brick')).toEqual([expect.stringMatching(/^The strength of these bricks.*Test one anchor/)])
     expect(said('Lath and plaster on wood studs')).toEqual([expect.stringMatching(/^Hammer action.*without hammer/)])

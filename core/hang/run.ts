@@ -3,9 +3,9 @@ import { mountModels, type ArrayPlan } from '../mount'
 import { namesOn, type Catalogue, type Mount, type Rules, type Wall } from '../job'
 import { stepName, type AsBuilt, type MadeHole, type RunStepKind } from '../log'
 import type { Subject } from '../subject'
+import { buildUpFindings, carryingWall, drillingCautions } from '../survey'
 import { beside, quantity, words, type Text } from '../units'
 import type { Wiring } from '../wire'
-import { drillingCautions } from './drilling'
 import type { HangingOrder, ScreenStep } from './order'
 import { presetsOf, type Presets } from './preset'
 import { mountKindOf } from '../mount/kinds'
@@ -29,7 +29,14 @@ export interface RunStep {
 }
 
 /** What a run of work is calculated of. */
-export interface RunOf { wall: Wall, arrays: ArrayPlan[], wiring: Wiring, hanging: HangingOrder[], catalogue: Catalogue, rules: Rules }
+export interface RunOf {
+  wall: Wall
+  arrays: ArrayPlan[]
+  wiring: Wiring
+  hanging: HangingOrder[]
+  catalogue: Catalogue
+  rules: Rules
+}
 
 /** A step by its kind, and its id as a log entry names it. */
 const stepAs = (kind: RunStepKind, id: string) => ({ id: stepName({ kind, id }), kind })
@@ -39,13 +46,52 @@ function checks({ wiring, catalogue, arrays, hanging }: RunOf): RunStep[] {
   const models = [...new Set(arrays.flatMap(({ positions }) => positions.map(({ model }) => model)))]
   const displays = catalogue.displays.filter(({ id }) => models.includes(id))
   const faceDown = hanging.some(({ steps }) => steps.some(({ lifting }) => lifting.handling === 'face-down'))
-  const step = (id: string, title: Text, does: Text[], why: Text): RunStep => ({ ...stepAs('check', id), title, does, why })
+  const step = (id: string, title: Text, does: Text[], why: Text): RunStep => ({
+    ...stepAs('check', id),
+    title,
+    does,
+    why,
+  })
   if (displays.length === 0) return []
   return [
-    step('power', words`Isolate and prove dead`, [words`Isolate, lock off and prove dead every circuit in this wall. Check every mark with a detector for live cables and pipes.`, ...wiring.boxes.length > 0 ? [words`Only licensed electricians may open fixed wiring.`] : []], words`First, because every later step goes into the wall.`),
-    step('thread', words`Test a screw by hand`, displays.map(({ name, vesa: { thread, insertDepth } }) => words`${name}: turn a screw from the kit into its insert by hand${thread === undefined ? [] : words`, M${String(thread)}`}. It must turn freely${insertDepth === undefined ? [] : words`, and go no deeper than ${insertDepth}`}.`), words`Before using the kit: a wrong thread strips, and a screw that is too long damages the parts behind the insert.`),
-    step('pattern', words`Unpack and measure the displays`, displays.map(({ name, width, height, vesa }) => words`${name}: case ${width} × ${height}, mounting pattern ${vesa.width} × ${vesa.height}, its centre ${beside(vesa.offset)} the centre of the case.`), words`Before drilling: data sheets can be wrong, and every hole depends on these figures.`),
-    step('keep', words`Store the displays ${faceDown ? 'as their maker says' : 'upright'}`, [faceDown ? words`Fit brackets face down on a padded bench; keep the displays upright for everything else.` : words`Stand them upright on foam against a wall, none leaning on another.`, words`Keep sharp objects away from the backs, and keep people from walking between them.`], words`Before unpacking: a panel laid face down without its maker’s approval can break.`),
+    step(
+      'power',
+      words`Isolate and prove dead`,
+      [
+        words`Isolate, lock off and prove dead every circuit in this wall. Check every mark with a detector for live cables and pipes.`,
+        ...(wiring.boxes.length > 0 ? [words`Only licensed electricians may open fixed wiring.`] : []),
+      ],
+      words`First, because every later step goes into the wall.`,
+    ),
+    step(
+      'thread',
+      words`Test a screw by hand`,
+      displays.map(
+        ({ name, vesa: { thread, insertDepth } }) =>
+          words`${name}: turn a screw from the kit into its insert by hand${thread === undefined ? [] : words`, M${String(thread)}`}. It must turn freely${insertDepth === undefined ? [] : words`, and go no deeper than ${insertDepth}`}.`,
+      ),
+      words`Before using the kit: a wrong thread strips, and a screw that is too long damages the parts behind the insert.`,
+    ),
+    step(
+      'pattern',
+      words`Unpack and measure the displays`,
+      displays.map(
+        ({ name, width, height, vesa }) =>
+          words`${name}: case ${width} × ${height}, mounting pattern ${vesa.width} × ${vesa.height}, its centre ${beside(vesa.offset)} the centre of the case.`,
+      ),
+      words`Before drilling: data sheets can be wrong, and every hole depends on these figures.`,
+    ),
+    step(
+      'keep',
+      words`Store the displays ${faceDown ? 'as their maker says' : 'upright'}`,
+      [
+        faceDown
+          ? words`Fit brackets face down on a padded bench; keep the displays upright for everything else.`
+          : words`Stand them upright on foam against a wall, none leaning on another.`,
+        words`Keep sharp objects away from the backs, and keep people from walking between them.`,
+      ],
+      words`Before unpacking: a panel laid face down without its maker’s approval can break.`,
+    ),
   ]
 }
 
@@ -97,21 +143,36 @@ function cableSteps({ wall, wiring: { boxes, routes, works } }: RunOf): RunStep[
 
 /** Holes along one height of one array, which are drilled together. */
 function drillSteps({ arrays, wall, rules }: RunOf): RunStep[] {
-  const rows = arrays.flatMap(({ id, name, positions }) => {
-    const found = new Map<string, { id: string, array: string, row: number, of: string, y: number, holes: string[] }>()
-    for (const { row, holes = [] } of positions) {
-      for (const hole of holes) {
-        const key = `${row} ${hole.row}`
-        const known = found.get(key) ?? { id: `${id}-r${row}-${hole.row}`, array: name, row, of: hole.row, y: hole.y, holes: [] }
-        known.holes.push(hole.id)
-        found.set(key, known)
+  const rows = arrays
+    .flatMap(({ id, name, positions }) => {
+      const found = new Map<
+        string,
+        { id: string, array: string, row: number, of: string, y: number, holes: string[] }
+      >()
+      for (const { row, holes = [] } of positions) {
+        for (const hole of holes) {
+          const key = `${row} ${hole.row}`
+          const known = found.get(key) ?? {
+            id: `${id}-r${row}-${hole.row}`,
+            array: name,
+            row,
+            of: hole.row,
+            y: hole.y,
+            holes: [],
+          }
+          known.holes.push(hole.id)
+          found.set(key, known)
+        }
       }
-    }
-    return [...found.values()]
-  }).sort((a, b) => b.y - a.y)
-  const cautions = drillingCautions(wall, rules)
+      return [...found.values()]
+    })
+    .sort((a, b) => b.y - a.y)
+  const cautions = drillingCautions(buildUpFindings(carryingWall(wall, rules)))
   return rows.map(({ id, array, row, of, holes, y }): RunStep => ({
-    ...stepAs('drill', id), title: words`Drill the ${of} holes of row ${String(row)}`, holes, subject: { kind: 'hole', id: holes[0]! },
+    ...stepAs('drill', id),
+    title: words`Drill the ${of} holes of row ${String(row)}`,
+    holes,
+    subject: { kind: 'hole', id: holes[0]! },
     does: [
       words`${array}: ${String(holes.length)} holes, ${y} above floor. Measure all from one tape position, never from hole to hole.`,
       words`Record each hole as you drill it: a miss is replanned at once.`,
@@ -124,19 +185,35 @@ function drillSteps({ arrays, wall, rules }: RunOf): RunStep[] {
 /** What is said of each row's preset, and of what the adjusters do not give. */
 function presetStep(plan: ArrayPlan, { rows, apart, short }: Presets): RunStep[] {
   if (apart.value === 0 || rows.every(({ by }) => Math.abs(by) < 1e-9)) return []
-  return [{
-    ...stepAs('preset', plan.id), title: words`Preset the heights of ${plan.name}`,
-    why: words`So that screens do not touch while one is lifted past another: two rows can come out ${apart.working[0]!.value} closer than planned. The seams are closed afterwards.`,
-    does: [
-      ...rows.map(({ row, by }) => Math.abs(by) < 1e-9 ? words`Row ${String(row)}: as planned.` : words`Row ${String(row)}: ${Math.abs(by)} ${by > 0 ? 'above' : 'below'} its final position.`),
-      ...short > 1e-9 ? [words`The spacing between two rows is ${short} less than the safe spacing: the adjusters have no more travel. Pull the row above out while you hang the next.`] : [],
-    ],
-  }]
+  return [
+    {
+      ...stepAs('preset', plan.id),
+      title: words`Preset the heights of ${plan.name}`,
+      why: words`So that screens do not touch while one is lifted past another: two rows can come out ${apart.working[0]!.value} closer than planned. The seams are closed afterwards.`,
+      does: [
+        ...rows.map(({ row, by }) =>
+          Math.abs(by) < 1e-9
+            ? words`Row ${String(row)}: as planned.`
+            : words`Row ${String(row)}: ${Math.abs(by)} ${by > 0 ? 'above' : 'below'} its final position.`,
+        ),
+        ...(short > 1e-9
+          ? [
+              words`The spacing between two rows is ${short} less than the safe spacing: the adjusters have no more travel. Pull the row above out while you hang the next.`,
+            ]
+          : []),
+      ],
+    },
+  ]
 }
 
 /** The test pull of a plate: a force that is read off a scale, never anybody's weight. */
 function pullTexts({ positions }: ArrayPlan, mount: Mount | undefined): Text[] {
-  const pull = mount && testPull(positions.flatMap(({ loads = [] }) => loads), mount)
+  const pull
+    = mount
+      && testPull(
+        positions.flatMap(({ loads = [] }) => loads),
+        mount,
+      )
   if (!pull) return []
   const force = words`${quantity(Math.round(pull.force), 'N')} and no more (${caseTitle(pull.case)})`
   return [
@@ -146,17 +223,38 @@ function pullTexts({ positions }: ArrayPlan, mount: Mount | undefined): Text[] {
 }
 
 function plateSteps({ wall, arrays, catalogue, rules }: RunOf): RunStep[] {
-  return arrays.filter(({ positions }) => positions.some(({ plate }) => plate)).flatMap((plan): RunStep[] => {
-    const array = wall.arrays.find(({ id }) => id === plan.id)
-    const mount = array && catalogue.mounts.find(({ id }) => id === array.mount)
-    const strips = plan.strips.length
-    const setBefore = mount && mountKindOf(mount).setBefore
-    return [
-      { ...stepAs('plates', plan.id), title: words`Fit the plates of ${plan.name}`, why: words`After all holes of the row, so that no plate covers a hole still to be drilled.`, does: [...strips > 0 ? [words`Fit ${String(strips)} rails or boards first, tightened at every stud.`] : [], words`Start the top row of each plate by hand, level the plate, then start the row below. Tighten all in a diagonal pattern.`, ...setBefore ? [words`Set ${setBefore} now, for the mass it will carry: it cannot be reached with a screen on it.`] : []] },
-      { ...stepAs('level', plan.id), title: words`Check the plates of ${plan.name}`, why: words`Before lifting: moving a plate takes a minute now, and an hour once screens hang.`, does: [words`Check that every plate is level with its centre on its mark, and that the tops of each row are in line.`, ...pullTexts(plan, mount)] },
-      ...array ? presetStep(plan, presetsOf(array, plan, catalogue, rules)) : [],
-    ]
-  })
+  return arrays
+    .filter(({ positions }) => positions.some(({ plate }) => plate))
+    .flatMap((plan): RunStep[] => {
+      const array = wall.arrays.find(({ id }) => id === plan.id)
+      const mount = array && catalogue.mounts.find(({ id }) => id === array.mount)
+      const strips = plan.strips.length
+      const setBefore = mount && mountKindOf(mount).setBefore
+      return [
+        {
+          ...stepAs('plates', plan.id),
+          title: words`Fit the plates of ${plan.name}`,
+          why: words`After all holes of the row, so that no plate covers a hole still to be drilled.`,
+          does: [
+            ...(strips > 0 ? [words`Fit ${String(strips)} rails or boards first, tightened at every stud.`] : []),
+            words`Start the top row of each plate by hand, level the plate, then start the row below. Tighten all in a diagonal pattern.`,
+            ...(setBefore
+              ? [words`Set ${setBefore} now, for the mass it will carry: it cannot be reached with a screen on it.`]
+              : []),
+          ],
+        },
+        {
+          ...stepAs('level', plan.id),
+          title: words`Check the plates of ${plan.name}`,
+          why: words`Before lifting: moving a plate takes a minute now, and an hour once screens hang.`,
+          does: [
+            words`Check that every plate is level with its centre on its mark, and that the tops of each row are in line.`,
+            ...pullTexts(plan, mount),
+          ],
+        },
+        ...(array ? presetStep(plan, presetsOf(array, plan, catalogue, rules)) : []),
+      ]
+    })
 }
 
 function uprightSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
@@ -164,38 +262,84 @@ function uprightSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
     const array = wall.arrays.find(({ id }) => id === plan.id)
     const steps = hanging.find(({ array }) => array === plan.id)?.steps ?? []
     if (!array || steps.length === 0) return []
-    const mounts = [...new Set(plan.positions.map(position => mountModels(array, catalogue)(position)?.name ?? 'the mount'))]
-    return [{ ...stepAs('uprights', plan.id), title: words`Fit the brackets to the displays of ${plan.name}`, why: words`Before hanging, on the floor, where a dropped screw can be found.`, does: [words`${mounts.join(', ')}: four screws per display from the kit; start them by hand, then tighten until snug.`, steps[0]!.lifting.handling === 'face-down' ? words`Work face down on a padded bench.` : words`Keep the display upright: one person holds, one fits.`] }]
+    const mounts = [
+      ...new Set(plan.positions.map(position => mountModels(array, catalogue)(position)?.name ?? 'the mount')),
+    ]
+    return [
+      {
+        ...stepAs('uprights', plan.id),
+        title: words`Fit the brackets to the displays of ${plan.name}`,
+        why: words`Before hanging, on the floor, where a dropped screw can be found.`,
+        does: [
+          words`${mounts.join(', ')}: four screws per display from the kit; start them by hand, then tighten until snug.`,
+          steps[0]!.lifting.handling === 'face-down'
+            ? words`Work face down on a padded bench.`
+            : words`Keep the display upright: one person holds, one fits.`,
+        ],
+      },
+    ]
   })
 }
 
-const FROM: Record<ScreenStep['lifting']['from'], string> = { floor: 'from the floor', platform: 'from a platform', tower: 'from a tower' }
+const FROM: Record<ScreenStep['lifting']['from'], string> = {
+  floor: 'from the floor',
+  platform: 'from a platform',
+  tower: 'from a tower',
+}
 
 function hangSteps({ arrays, wall, catalogue, hanging }: RunOf): RunStep[] {
-  return hanging.flatMap(({ array: id, why, steps }) => steps.map((step, n): RunStep => {
-    const position = arrays.find(plan => plan.id === id)?.positions.find(each => each.id === step.screen)
-    const array = wall.arrays.find(each => each.id === id)
-    const mount = array && position && mountModels(array, catalogue)(position)
-    const { lifting: { people, aid, from, why: lifts }, pulledOut, label } = step
-    const pulls = mount && mountKindOf(mount).pullsOut
-    return {
-      ...stepAs('hang', step.screen), title: words`Hang ${label}`, hangs: step.screen, people, subject: { kind: 'screen', id: step.screen },
-      does: [
-        words`${aid ? `A lifting aid and ${people} people to guide it` : people === 1 ? 'One person' : `${people} people`}, ${FROM[from]}. ${lifts}`,
-        ...pulledOut ? [words`Pull the mount out${mount ? words`, ${mount.depth.service} from the wall` : []}: lift the screen in front of the screens above.`] : [],
-        words`Hook it on${mount?.lift ? words`: lift it ${mount.lift} above its position and lower it` : []}. ${pulls ? 'Plug in power and signal while it is pulled out, then push it home.' : 'Plug in power and signal before closing the last edge.'}`,
-        words`Lock it before letting go, and before anyone works below it.${mount?.secures?.includes('safety-wire') ? ' Clip its safety wire.' : ''}`,
-      ],
-      why: n === 0 ? why : words`Row by row, from left to right: ${step.row === steps[n - 1]!.row ? 'the seam to the previous screen can be seen and felt' : 'the previous row is hung and locked'}.`,
-    }
-  }))
+  return hanging.flatMap(({ array: id, why, steps }) =>
+    steps.map((step, n): RunStep => {
+      const position = arrays.find(plan => plan.id === id)?.positions.find(each => each.id === step.screen)
+      const array = wall.arrays.find(each => each.id === id)
+      const mount = array && position && mountModels(array, catalogue)(position)
+      const {
+        lifting: { people, aid, from, why: lifts },
+        pulledOut,
+        label,
+      } = step
+      const pulls = mount && mountKindOf(mount).pullsOut
+      return {
+        ...stepAs('hang', step.screen),
+        title: words`Hang ${label}`,
+        hangs: step.screen,
+        people,
+        subject: { kind: 'screen', id: step.screen },
+        does: [
+          words`${aid ? `A lifting aid and ${people} people to guide it` : people === 1 ? 'One person' : `${people} people`}, ${FROM[from]}. ${lifts}`,
+          ...(pulledOut
+            ? [
+                words`Pull the mount out${mount ? words`, ${mount.depth.service} from the wall` : []}: lift the screen in front of the screens above.`,
+              ]
+            : []),
+          words`Hook it on${mount?.lift ? words`: lift it ${mount.lift} above its position and lower it` : []}. ${pulls ? 'Plug in power and signal while it is pulled out, then push it home.' : 'Plug in power and signal before closing the last edge.'}`,
+          words`Lock it before letting go, and before anyone works below it.${mount?.secures?.includes('safety-wire') ? ' Clip its safety wire.' : ''}`,
+        ],
+        why:
+          n === 0
+            ? why
+            : words`Row by row, from left to right: ${step.row === steps[n - 1]!.row ? 'the seam to the previous screen can be seen and felt' : 'the previous row is hung and locked'}.`,
+      }
+    }),
+  )
 }
 
 function secureSteps({ arrays, wall, catalogue }: RunOf): RunStep[] {
   return arrays.flatMap((plan): RunStep[] => {
     const array = wall.arrays.find(({ id }) => id === plan.id)
-    const secured = new Set(plan.positions.flatMap(position => (array && mountModels(array, catalogue)(position)?.secures) ?? []))
-    return secured.has('wind-lock') ? [{ ...stepAs('secure', plan.id), title: words`Set the wind locks of ${plan.name}`, why: words`Last, because they hold the screens in position.`, does: [words`Engage every lock, have a second person check it, and take a photo of each.`] }] : []
+    const secured = new Set(
+      plan.positions.flatMap(position => (array && mountModels(array, catalogue)(position)?.secures) ?? []),
+    )
+    return secured.has('wind-lock')
+      ? [
+          {
+            ...stepAs('secure', plan.id),
+            title: words`Set the wind locks of ${plan.name}`,
+            why: words`Last, because they hold the screens in position.`,
+            does: [words`Engage every lock, have a second person check it, and take a photo of each.`],
+          },
+        ]
+      : []
   })
 }
 
@@ -204,7 +348,15 @@ function secureSteps({ arrays, wall, catalogue }: RunOf): RunStep[] {
  * before what hides it, holes before plates, plates checked and preset before anything is lifted, screens in the order
  * that their mounts allow, and locks before anybody works below.
  */
-export const runOf = (of: RunOf): RunStep[] => [...checks(of), ...cableSteps(of), ...drillSteps(of), ...plateSteps(of), ...uprightSteps(of), ...hangSteps(of), ...secureSteps(of)]
+export const runOf = (of: RunOf): RunStep[] => [
+  ...checks(of),
+  ...cableSteps(of),
+  ...drillSteps(of),
+  ...plateSteps(of),
+  ...uprightSteps(of),
+  ...hangSteps(of),
+  ...secureSteps(of),
+]
 
 /**
  * Whether a step of the run of work is done: somebody said so, or all that it is for is there, each of its holes

@@ -24,14 +24,18 @@ function repeated(ids: { id: string }[], path: string): Fault[] {
 
 function unknownModels(wall: Wall, catalogue: Catalogue, path: string): Fault[] {
   const shelves = { display: catalogue.displays, mount: catalogue.mounts, fastener: catalogue.fasteners } as const
-  const unknown = (kind: keyof typeof shelves, id: string | undefined, at: string) => id === undefined || shelves[kind].some(model => model.id === id)
-    ? []
-    : [{ path: `${at}.${kind}`, message: `“${id}” is not in the catalogue` }]
+  const unknown = (kind: keyof typeof shelves, id: string | undefined, at: string) =>
+    id === undefined || shelves[kind].some(model => model.id === id)
+      ? []
+      : [{ path: `${at}.${kind}`, message: `“${id}” is not in the catalogue` }]
   return wall.arrays.flatMap((array, index) => {
     const at = `${path}.arrays[${index}]`
     return [
       ...(Object.keys(shelves) as (keyof typeof shelves)[]).flatMap(kind => unknown(kind, array[kind], at)),
-      ...(array.cells ?? []).flatMap(({ display, mount }, n) => [...unknown('display', display, `${at}.cells[${n}]`), ...unknown('mount', mount, `${at}.cells[${n}]`)]),
+      ...(array.cells ?? []).flatMap(({ display, mount }, n) => [
+        ...unknown('display', display, `${at}.cells[${n}]`),
+        ...unknown('mount', mount, `${at}.cells[${n}]`),
+      ]),
     ]
   })
 }
@@ -41,20 +45,24 @@ function unknownReferences(wall: Wall, path: string): Fault[] {
   return (wall.evidence ?? []).flatMap(({ reference }, index) =>
     reference === undefined || known.has(reference)
       ? []
-      : [{ path: `${path}.evidence[${index}].reference`, message: `“${reference}” is not a reference on this wall` }])
+      : [{ path: `${path}.evidence[${index}].reference`, message: `“${reference}” is not a reference on this wall` }],
+  )
 }
 
 function placesOutsideGrid(wall: Wall, path: string): Fault[] {
-  return wall.arrays.flatMap((array, index) => (['plates', 'cells'] as const).flatMap((list) => {
-    const at = `${path}.arrays[${index}].${list}`
-    const seen = new Set<string>()
-    return (array[list] ?? []).flatMap(({ row, column }, n) => {
-      const place = `R${row} C${column}`
-      if (row > array.rows || column > array.columns) return [{ path: `${at}[${n}]`, message: `is ${place}, outside a grid of ${array.rows} × ${array.columns}` }]
-      if (!seen.has(place)) return seen.add(place) && []
-      return [{ path: `${at}[${n}]`, message: `${place} is listed twice` }]
-    })
-  }))
+  return wall.arrays.flatMap((array, index) =>
+    (['plates', 'cells'] as const).flatMap((list) => {
+      const at = `${path}.arrays[${index}].${list}`
+      const seen = new Set<string>()
+      return (array[list] ?? []).flatMap(({ row, column }, n) => {
+        const place = `R${row} C${column}`
+        if (row > array.rows || column > array.columns)
+          return [{ path: `${at}[${n}]`, message: `is ${place}, outside a grid of ${array.rows} × ${array.columns}` }]
+        if (!seen.has(place)) return seen.add(place) && []
+        return [{ path: `${at}[${n}]`, message: `${place} is listed twice` }]
+      })
+    }),
+  )
 }
 
 /** A line of unlike displays is one row or one column, in line by what such a one can be. */
@@ -62,18 +70,34 @@ function alignmentFaults(wall: Wall, path: string): Fault[] {
   return wall.arrays.flatMap(({ rows, columns, align }, index) => {
     const at = `${path}.arrays[${index}].align`
     if (align === undefined) return []
-    if (rows > 1 && columns > 1) return [{ path: at, message: `displays of mixed sizes must hang in one row or one column, not in ${rows} × ${columns}` }]
-    const can: readonly Alignment[] = columns > 1 ? ROW_ALIGNMENTS : rows > 1 ? COLUMN_ALIGNMENTS : [...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS]
-    return can.includes(align) ? [] : [{ path: at, message: `a ${columns > 1 ? 'row' : 'column'} must align by one of ${can.join(', ')}, not “${align}”` }]
+    if (rows > 1 && columns > 1)
+      return [
+        {
+          path: at,
+          message: `displays of mixed sizes must hang in one row or one column, not in ${rows} × ${columns}`,
+        },
+      ]
+    const can: readonly Alignment[]
+      = columns > 1 ? ROW_ALIGNMENTS : rows > 1 ? COLUMN_ALIGNMENTS : [...ROW_ALIGNMENTS, ...COLUMN_ALIGNMENTS]
+    return can.includes(align)
+      ? []
+      : [
+          {
+            path: at,
+            message: `a ${columns > 1 ? 'row' : 'column'} must align by one of ${can.join(', ')}, not “${align}”`,
+          },
+        ]
   })
 }
 
 function alternativeFaults({ alternatives = [], alternative, chosen, arrays }: Wall, path: string): Fault[] {
   const known = new Set(alternatives.map(({ id }) => id))
-  const unknown = (id: string | undefined, at: string) => id === undefined || known.has(id) ? [] : [{ path: at, message: `“${id}” is not an alternative of this wall` }]
+  const unknown = (id: string | undefined, at: string) =>
+    id === undefined || known.has(id) ? [] : [{ path: at, message: `“${id}” is not an alternative of this wall` }]
   return [
     ...repeated(alternatives, `${path}.alternatives`),
-    ...unknown(alternative, `${path}.alternative`), ...unknown(chosen, `${path}.chosen`),
+    ...unknown(alternative, `${path}.alternative`),
+    ...unknown(chosen, `${path}.chosen`),
     ...arrays.flatMap((array, index) => unknown(array.alternative, `${path}.arrays[${index}].alternative`)),
   ]
 }
@@ -96,16 +120,34 @@ function correctionFaults(log: LogEntry[], ids: Map<string, string>): Fault[] {
 function revisionFaults({ revisions = [] }: Wall, path: string): Fault[] {
   return revisions.flatMap((revision, index): Fault[] => {
     const at = `${path}.revisions[${index}]`
-    if (idOfFrozen(revision) !== revision.id) return [{ path: at, message: 'does not match what was issued: it was changed later, or its id belongs to another revision' }]
+    if (idOfFrozen(revision) !== revision.id)
+      return [
+        {
+          path: at,
+          message: 'does not match what was issued: it was changed later, or its id belongs to another revision',
+        },
+      ]
     return wallFaults(revision.wall, revision.catalogue, `${at}.wall`)
   })
 }
 
 /** The screens of a wall as it is planned: those of all its alternatives, or of one, with those that belong to all. */
 function screenCountFaults({ arrays, alternatives = [] }: Wall, path: string): Fault[] {
-  const most = Math.max(...[undefined, ...alternatives.map(({ id }) => id)].map(shown =>
-    arrays.filter(({ alternative }) => alternative === undefined || alternative === shown).reduce((sum, { rows, columns }) => sum + rows * columns, 0)))
-  return most > LIMITS.screens ? [{ path: `${path}.arrays`, message: `have ${most} screens in total; at most ${LIMITS.screens} can be planned on one wall` }] : []
+  const most = Math.max(
+    ...[undefined, ...alternatives.map(({ id }) => id)].map(shown =>
+      arrays
+        .filter(({ alternative }) => alternative === undefined || alternative === shown)
+        .reduce((sum, { rows, columns }) => sum + rows * columns, 0),
+    ),
+  )
+  return most > LIMITS.screens
+    ? [
+        {
+          path: `${path}.arrays`,
+          message: `have ${most} screens in total; at most ${LIMITS.screens} can be planned on one wall`,
+        },
+      ]
+    : []
 }
 
 function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[] {
@@ -116,7 +158,11 @@ function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[]
     ...repeated(wall.references ?? [], `${path}.references`),
     ...repeated(wall.sources ?? [], `${path}.sources`),
     ...repeated(wall.boxes ?? [], `${path}.boxes`),
-    ...(wall.boxes ?? []).flatMap(({ model }, n) => (catalogue.boxes ?? []).some(({ id }) => id === model) ? [] : [{ path: `${path}.boxes[${n}].model`, message: `“${model}” is not in the catalogue` }]),
+    ...(wall.boxes ?? []).flatMap(({ model }, n) =>
+      (catalogue.boxes ?? []).some(({ id }) => id === model)
+        ? []
+        : [{ path: `${path}.boxes[${n}].model`, message: `“${model}” is not in the catalogue` }],
+    ),
     ...unknownModels(wall, catalogue, path),
     ...unknownReferences(wall, path),
     ...placesOutsideGrid(wall, path),
@@ -130,7 +176,10 @@ function wallLinkFaults(wall: Wall, catalogue: Catalogue, path: string): Fault[]
  * What an edit of a good wall changed: the keys that differ, with only those entries of their lists that a good one
  * does not have at the same place, and where those were.
  */
-function changedIn(wall: Record<string, unknown>, good: Record<string, unknown>): { part: Record<string, unknown>, places: Record<string, number[]> } {
+function changedIn(
+  wall: Record<string, unknown>,
+  good: Record<string, unknown>,
+): { part: Record<string, unknown>, places: Record<string, number[]> } {
   const part: Record<string, unknown> = {}
   const places: Record<string, number[]> = {}
   for (const key of Object.keys(wallSchema.fields)) {
@@ -138,7 +187,7 @@ function changedIn(wall: Record<string, unknown>, good: Record<string, unknown>)
     if (same(value, known)) continue
     part[key] = value
     if (!Array.isArray(value) || !Array.isArray(known) || value.length > LIMITS.readings) continue
-    places[key] = value.flatMap((entry, index) => same(entry, known[index]) ? [] : [index])
+    places[key] = value.flatMap((entry, index) => (same(entry, known[index]) ? [] : [index]))
     part[key] = places[key].map(index => value[index] as unknown)
   }
   return { part, places }
@@ -151,7 +200,12 @@ function faultsOfChange(wall: Record<string, unknown>, good: Wall, root: string)
   return keys.length === 0
     ? []
     : schemaFaults(wallSchema.pick(keys), part, root).map(({ path, message }) => ({
-        path: path.slice(root.length).replace(/^\.(\w+)\[(\d+)\]/, (text, key: string, index: string) => places[key] ? `.${key}[${places[key][Number(index)]}]` : text).replace(/^/, root),
+        path: path
+          .slice(root.length)
+          .replace(/^\.(\w+)\[(\d+)\]/, (text, key: string, index: string) =>
+            places[key] ? `.${key}[${places[key][Number(index)]}]` : text,
+          )
+          .replace(/^/, root),
         message,
       }))
 }
@@ -163,7 +217,9 @@ function faultsOfChange(wall: Record<string, unknown>, good: Wall, root: string)
  */
 export function wallFaults(wall: unknown, catalogue: Catalogue, root = '$', good?: Wall): Fault[] {
   const isEdit = good !== undefined && typeof wall === 'object' && wall !== null && !Array.isArray(wall)
-  const faults = isEdit ? faultsOfChange(wall as Record<string, unknown>, good, root) : schemaFaults(wallSchema, wall, root)
+  const faults = isEdit
+    ? faultsOfChange(wall as Record<string, unknown>, good, root)
+    : schemaFaults(wallSchema, wall, root)
   return faults.length > 0 ? faults : wallLinkFaults(wall as Wall, catalogue, root).slice(0, LIMITS.faults)
 }
 
@@ -214,15 +270,18 @@ const CATALOGUE_LISTS = ['displays', 'mounts', 'fasteners', 'screwKits', 'boxes'
 
 /** Faults between the parts of a job: ids used twice, and what names what is not there. */
 function linkFaults({ walls, log, catalogue }: Job): Fault[] {
-  const ofWalls = found(() => walls.flatMap((wall, index) =>
-    wallChecks(wall, catalogue, `$.walls[${index}]`).flatMap(found)))
+  const ofWalls = found(() =>
+    walls.flatMap((wall, index) => wallChecks(wall, catalogue, `$.walls[${index}]`).flatMap(found)),
+  )
   return [
     () => repeated(walls, '$.walls'),
     () => repeated(log, '$.log'),
     () => log.flatMap((entry, index) => newEntryFaults(entry, `$.log[${index}]`)),
     () => correctionFaults(log, idsNow(walls)),
     ...CATALOGUE_LISTS.map(list => () => repeated(catalogue[list] ?? [], `$.catalogue.${list}`)),
-  ].flatMap(found).concat(ofWalls)
+  ]
+    .flatMap(found)
+    .concat(ofWalls)
 }
 
 /** Whether the lists of a job are as long as they may be: what is in them is looked at one by one. */
@@ -241,7 +300,10 @@ export function validateJob(value: unknown): Job {
   if (unsound) throw new InvalidJob([unsound])
   const { job, pathBefore } = broughtUpToDate(value)
   const refuseFor = (faults: Fault[]) => {
-    if (faults.length > 0) throw new InvalidJob(faults.slice(0, LIMITS.faults).map(({ path, message }) => ({ path: pathBefore(path), message })))
+    if (faults.length > 0)
+      throw new InvalidJob(
+        faults.slice(0, LIMITS.faults).map(({ path, message }) => ({ path: pathBefore(path), message })),
+      )
   }
   const ill = schemaFaults(jobSchema, job, '$')
   const links = isCountable(job) ? found(() => linkFaults(job as Job)) : []

@@ -72,6 +72,10 @@ export function buildUpFindings(wall: Wall): Finding[] {
   ]
 }
 
+/** What of some findings a person who drills has to know, each with its remedy. */
+export const drillingCautions = (findings: Finding[]): Text[] =>
+  findings.filter(({ atTheDrill }) => atTheDrill).map(({ message, remedy }) => words`${message} ${remedy ?? words``}`)
+
 function brickFindings(
   { structure }: Wall, atTheDrill: (code: Finding['code'], message: Text, remedy: Text) => Finding,
 ): Finding[] {

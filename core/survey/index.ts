@@ -13,7 +13,7 @@ import type { SharedError } from './shared'
 import { referenceFindings, uncheckedReferences } from './references'
 import { twiceFindings } from './twice'
 
-export { buildUpFindings } from './buildUpFindings'
+export { buildUpFindings, drillingCautions } from './buildUpFindings'
 export { carryingWall } from './carrying'
 export * from './pieces'
 export * from './coursing'

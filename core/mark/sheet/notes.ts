@@ -1,5 +1,6 @@
 import { dateText } from '../../dates'
 import { findingKind } from '../../findings'
+import { drillingCautions } from '../../survey'
 import { bitName, formatLength, textToString, type UnitSystem } from '../../units'
 import type { Shown } from './drawing'
 import type { SheetOptions } from './options'
@@ -24,8 +25,7 @@ export function cableWorkOf({ wiring: { works, boxes } }: Shown, { units, precis
 
 /** What the build-up asks of the drill, each a line for the sheet. */
 export const drillingOf = ({ findings }: Shown, units: UnitSystem): string[] =>
-  findings.filter(({ atTheDrill }) => atTheDrill).map(({ message, remedy }) =>
-    [message, ...remedy ? [remedy] : []].map(text => textToString(text, units)).join(' '))
+  drillingCautions(findings).map(text => textToString(text, units))
 
 /** What people decided against what was calculated: each a line for the sheet. */
 export function decisionsOf({ findings }: Shown, units: UnitSystem): string[] {
