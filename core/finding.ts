@@ -1,4 +1,4 @@
-import type { FindingCode } from './findings'
+import type { FindingCode, FINDINGS } from './findings'
 import type { Subject } from './subject'
 import type { Text } from './units'
 
@@ -9,11 +9,29 @@ export type Stage = typeof STAGES[number]
 /** A change that would cure a finding and can be taken as it stands. */
 export interface Cure { kind: 'shift-plate', array: string, row: number, column: number, lateralShift: number }
 
+type Severities<Code extends FindingCode> = (typeof FINDINGS)[Code]['severity'] extends infer Listed
+  ? Listed extends readonly (infer One)[] ? One : Listed
+  : never
+
+/** The codes of the table of findings that are said with a severity: the table has it, and each place follows it. */
+export type CodeOf<Severity> = { [Code in FindingCode]: Severity extends Severities<Code> ? Code : never }[FindingCode]
+
+/** A code with the severity that the table gives it, where it depends on the case one of the two. */
+export type SaidAs
+  = | { severity: 'stop', code: CodeOf<'stop'>, overridden?: never }
+    | { severity: 'caution', code: CodeOf<'caution'>, overridden?: never }
+    | { severity: 'stop' | 'caution', code: CodeOf<'stop'> & CodeOf<'caution'>, overridden?: never }
+    | { severity: 'note', code: CodeOf<'note'>, overridden?: never }
+  // A stop that a person took upon themselves is shown as a caution.
+    | { severity: 'caution', code: CodeOf<'stop'>, overridden: Overridden }
+
 /** What is wrong, doubtful or worth saying. A stop must not be built. */
-export interface Finding {
-  severity: 'stop' | 'caution' | 'note'
-  /** Names the kind of finding, for scripts. */
-  code: FindingCode
+export type Finding = About & SaidAs
+
+/** Who took a stop upon themselves, and why. */
+interface Overridden { by: string, sentBy?: string | undefined, late?: boolean | undefined, reason: string, at: string }
+
+interface About {
   stage: Stage
   /** What it is about. */
   subject: Subject
@@ -31,6 +49,4 @@ export interface Finding {
   never?: true
   /** Whether a person who drills has to know it: it is on the sheet, and at the step in which holes are drilled. */
   atTheDrill?: true
-  /** Who took this stop upon themselves, and why; it is then shown as a caution. */
-  overridden?: { by: string, sentBy?: string | undefined, late?: boolean | undefined, reason: string, at: string }
 }

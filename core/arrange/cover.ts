@@ -1,5 +1,4 @@
-import type { FindingCode } from '../findings'
-import type { Finding, Stage } from '../finding'
+import type { Finding, SaidAs } from '../finding'
 import { sharedBy } from '../geometry'
 import type { Feature, ScreenArray, Wall } from '../job'
 import { words, type Text } from '../units'
@@ -10,7 +9,7 @@ const OPEN: Record<string, string> = { door: 'a door', window: 'a window', sprin
 /** What stands in front of the wall. */
 const IN_FRONT: Record<string, string> = { counter: 'the counter', furniture: 'the furniture' }
 
-function told(feature: Feature): { severity: Finding['severity'], code: FindingCode, what: string, remedy: Text } | undefined {
+function told(feature: Feature): (SaidAs & { what: string, remedy: Text }) | undefined {
   const { kind, keepReachable } = feature
   const plain = kind.replace('-', ' ')
   if (OPEN[kind]) return { severity: 'stop', code: 'array-over-opening' as const, what: OPEN[kind], remedy: words`Move the array clear of it.` }
@@ -27,10 +26,11 @@ export function coverFindings(array: ScreenArray, cells: Cell[], { features = []
     if (!about) return []
     const shared = cells.flatMap(({ outer }) => sharedBy(outer, feature) ?? []).sort((a, b) => b.width * b.height - a.width * a.height)[0]
     if (!shared) return []
+    const { what, remedy, ...said } = about
     return [{
-      severity: about.severity, code: about.code, stage: 'arrange' satisfies Stage, subject: { kind: 'array', id: array.id },
-      message: words`${array.name} covers ${about.what} by ${shared.width} horizontally and ${shared.height} vertically.`,
-      remedy: about.remedy,
+      ...said, stage: 'arrange', subject: { kind: 'array', id: array.id },
+      message: words`${array.name} covers ${what} by ${shared.width} horizontally and ${shared.height} vertically.`,
+      remedy,
     }]
   })
 }

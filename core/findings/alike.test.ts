@@ -3,14 +3,14 @@ import type { Finding } from '../finding'
 import { words } from '../units'
 import { groupAlike } from './alike'
 
-const misses = (place: string, by: number, more: Partial<Finding> = {}): Finding => ({
+const misses = (place: string, by: number, more: object = {}): Finding => ({
   severity: 'stop', code: 'hole-misses-member', stage: 'mount', subject: { kind: 'hole', id: place },
   message: words`${place} misses stud ${'4'} by ${by}.`, ...more,
 })
 
 describe('findings that are alike', () => {
   it('are one group where they differ in place and figures only, in the order of their first', () => {
-    const other: Finding = { ...misses('R1 C2', 3), code: 'member-unsure' }
+    const other = { ...misses('R1 C2', 3), code: 'member-unsure' } as Finding
     const [a, b, c] = [misses('R1 C1', 4), misses('R1 C2', 9), misses('R2 C1', 2)]
     expect(groupAlike([a, other, b, c])).toEqual([[a, b, c], [other]])
   })
@@ -29,6 +29,6 @@ describe('findings that are alike', () => {
   it('are one group where one change cures them, whatever they say', () => {
     const cure = { kind: 'shift-plate' as const, array: 'a1', row: 1, column: 1, lateralShift: 3 }
     const first = misses('R1 C1', 4, { cure })
-    expect(groupAlike([first, { ...first, code: 'member-unsure' }]).length).toBe(1)
+    expect(groupAlike([first, { ...first, code: 'member-unsure' } as Finding]).length).toBe(1)
   })
 })

@@ -3,11 +3,11 @@ import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { demoJob } from '../../tests/fixtures/demo'
 import { exampleJob } from '../../tests/fixtures/job'
-import type { Finding } from '../finding'
+import type { CodeOf, Finding } from '../finding'
 import { factsOf, withOverrides } from '../log'
 import { plan } from '../plan'
 import { textToString, words } from '../units'
-import { FINDINGS, FINDINGS_BY_STAGE, findingKind, severityOf, type FindingCode } from './index'
+import { FINDINGS, FINDINGS_BY_STAGE, findingKind, severityOf } from './index'
 import { findingTable } from './table'
 
 const sources = readdirSync('core', { recursive: true, encoding: 'utf8' })
@@ -42,15 +42,23 @@ describe('the table of findings', () => {
     expect(findingKind('of-another-version')).toBeUndefined()
   })
 
+  it('gives each place its severity: another one does not compile', () => {
+    const about = { stage: 'mount', subject: { kind: 'wall', id: 'w1' }, message: words`Off the wall.` } as const
+    const stop: Finding = { ...about, severity: 'stop', code: 'array-off-wall' }
+    // @ts-expect-error the table lists a stop
+    const caution: Finding = { ...about, severity: 'caution', code: 'array-off-wall' }
+    expect([stop, caution].map(({ code }) => severityOf(code))).toEqual(['stop', 'stop'])
+  })
+
   it('is what the paper says', () => expect(readFileSync('docs/findings.md', 'utf8')).toBe(findingTable()))
 })
 
 describe('a stop', () => {
   const stops = Object.keys(FINDINGS).filter(code =>
     [findingKind(code)!.severity].flat().includes('stop'),
-  ) as FindingCode[]
+  ) as CodeOf<'stop'>[]
   /** The stop as a stage says it of something, and as a person who may has overridden it. */
-  const overridden = (code: FindingCode) => {
+  const overridden = (code: CodeOf<'stop'>) => {
     const kind = findingKind(code)!
     const said: Finding = {
       severity: 'stop',

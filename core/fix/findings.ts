@@ -230,8 +230,9 @@ export function carriedFindings(
       ? [
           {
             ...about(array),
-            severity: bolted.utilisation > 1 ? 'stop' : 'caution',
-            code: bolted.utilisation > 1 ? 'bolt-overloaded' : 'bolt-much-used',
+            ...(bolted.utilisation > 1
+              ? { severity: 'stop', code: 'bolt-overloaded' }
+              : { severity: 'caution', code: 'bolt-much-used' }),
             message: words`Bolt between plate and ${carrier.kind}: utilisation ${percent(bolted.utilisation)}, tension ${quantity(Math.round(bolted.tension), 'N')}, shear ${quantity(Math.round(bolted.shear), 'N')}.`,
             remedy: words`Use stronger bolts, or a mount with more bolts.`,
           },

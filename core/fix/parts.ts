@@ -1,6 +1,5 @@
-import type { FindingCode } from '../findings'
 import { drillingFigures, fastenerKindOf } from '../fastening'
-import type { Finding } from '../finding'
+import type { CodeOf, Finding } from '../finding'
 import {
   isHollow, STRUCTURES, takesPattern, type Display, type Fastener, type Mount, type ScreenArray, type Wall,
 } from '../job'
@@ -15,22 +14,19 @@ interface Pair {
   display: Display
   mount: Mount
 }
-type Say = (code: FindingCode, message: Text, remedy: Text, severity?: 'stop' | 'caution') => Finding
+type Say<Severity> = (code: CodeOf<Severity>, message: Text, remedy: Text) => Finding
 
-const sayOf
-  = ({ id }: ScreenArray): Say =>
-    (code, message, remedy, severity = 'stop') => ({
-      severity,
-      code,
-      stage: 'fix',
-      subject: { kind: 'array', id },
-      message,
-      remedy,
-    })
+const about = ({ id }: ScreenArray) => ({ stage: 'fix', subject: { kind: 'array', id } }) as const
+const stopOf = (array: ScreenArray): Say<'stop'> =>
+  (code, message, remedy) => ({ ...about(array), severity: 'stop', code, message, remedy })
+const cautionOf = (array: ScreenArray): Say<'caution'> =>
+  (code, message, remedy) => ({ ...about(array), severity: 'caution', code, message, remedy })
 const nameOf = ({ name, id }: Fastener) => name ?? id
 
 /** Whether a fastener passes the slots that a mount requires, and its washer covers them on both sides. */
-function slotFindings(say: Say, fastener: Fastener, { name: mount, plate, needs, maxFastener }: Mount): Finding[] {
+function slotFindings(
+  say: Say<'stop'>, fastener: Fastener, { name: mount, plate, needs, maxFastener }: Mount,
+): Finding[] {
   const { diameter, washer } = fastener
   const [name, widths] = [
     nameOf(fastener),
@@ -71,7 +67,7 @@ function slotFindings(say: Say, fastener: Fastener, { name: mount, plate, needs,
 }
 
 /** Whether a mount takes the pattern of a display. */
-function patternFindings(say: Say, { display, mount }: Pair): Finding[] {
+function patternFindings(say: Say<'stop'>, { display, mount }: Pair): Finding[] {
   const { width, height } = display.vesa
   return mount.patterns === undefined || takesPattern(mount.patterns, { width, height })
     ? []
@@ -85,7 +81,7 @@ function patternFindings(say: Say, { display, mount }: Pair): Finding[] {
 }
 
 /** What is not given of some parts, so that whether they fit is not known. */
-function lackFindings(say: Say, fastener: Fastener | undefined, mounts: Mount[]): Finding[] {
+function lackFindings(say: Say<'caution'>, fastener: Fastener | undefined, mounts: Mount[]): Finding[] {
   const lacks = [
     ...mounts.filter(({ patterns }) => patterns === undefined).map(({ name }) => `the display patterns of ${name}`),
     ...(fastener && fastener.washer === undefined && !fastenerKindOf(fastener).drillsItself
@@ -99,13 +95,12 @@ function lackFindings(say: Say, fastener: Fastener | undefined, mounts: Mount[])
           'fit-not-known',
           words`Whether the parts fit is not known: the catalogue lacks ${lacks.join(' and ')}.`,
           words`Enter it in the catalogue from the maker’s data sheet, or check it with the parts in hand.`,
-          'caution',
         ),
       ]
 }
 
 /** A stop where bit and depth of the holes are not known: nothing is drilled by guess. */
-function holeFindings(say: Say, fastener: Fastener, wall: Wall, bearer: Bearer | undefined): Finding[] {
+function holeFindings(say: Say<'stop'>, fastener: Fastener, wall: Wall, bearer: Bearer | undefined): Finding[] {
   if (fastener.base !== wall.structure.kind || fastenerKindOf(fastener).drillsItself) return []
   if (drillingFigures(fastener, wall, bearer?.thickness ?? 0)) return []
   const what
@@ -116,7 +111,7 @@ function holeFindings(say: Say, fastener: Fastener, wall: Wall, bearer: Bearer |
 }
 
 /** Whether tightening crushes a board that lies over a hollow. */
-function torqueFindings(say: Say, fastener: Fastener, wall: Wall, packed: boolean): Finding[] {
+function torqueFindings(say: Say<'caution'>, fastener: Fastener, wall: Wall, packed: boolean): Finding[] {
   const anchored = STRUCTURES[fastener.base].masonry
   return anchored && fastener.torque !== undefined && !packed && isHollow(wall)
     ? [
@@ -124,14 +119,13 @@ function torqueFindings(say: Say, fastener: Fastener, wall: Wall, packed: boolea
           'torque-crushes-board',
           words`Tightened to ${quantity(fastener.torque, 'N·m')}, ${nameOf(fastener)} crushes the board over a hollow.`,
           words`Use packers or spacer sleeves under each fastener: choose them in Fix.`,
-          'caution',
         ),
       ]
     : []
 }
 
 /** A mount with a slot that the firm drills itself, as its maker allows. */
-const drilledFindings = (say: Say, mounts: Mount[]): Finding[] =>
+const drilledFindings = (say: Say<'caution'>, mounts: Mount[]): Finding[] =>
   mounts
     .filter(({ plate }) => plate.slots.some(({ drilled }) => drilled))
     .map(({ name }) =>
@@ -139,7 +133,6 @@ const drilledFindings = (say: Say, mounts: Mount[]): Finding[] =>
         'slot-drilled',
         words`A slot of ${name} is drilled by the firm.`,
         words`Drill it as the maker’s instructions say, deburr it and protect the cut edge.`,
-        'caution',
       ),
     )
 
@@ -149,15 +142,15 @@ const drilledFindings = (say: Say, mounts: Mount[]): Finding[] =>
  * plate on a rail or a board.
  */
 export function partFindings({ array, wall, fastener, carrier, bearer }: Judging, pairs: Pair[]): Finding[] {
-  const say = sayOf(array)
+  const [stop, caution] = [stopOf(array), cautionOf(array)]
   const mounts = [...new Set(pairs.map(({ mount }) => mount))]
   const inSlots = carrier ? undefined : fastener
   return [
-    ...inSlots ? mounts.flatMap(mount => slotFindings(say, inSlots, mount)) : [],
-    ...pairs.flatMap(pair => patternFindings(say, pair)),
-    ...fastener ? mounts.slice(0, 1).flatMap(mount => holeFindings(say, fastener, wall, bearer(mount))) : [],
-    ...inSlots ? torqueFindings(say, inSlots, wall, array.packers === true) : [],
-    ...lackFindings(say, inSlots, mounts),
-    ...drilledFindings(say, mounts),
+    ...inSlots ? mounts.flatMap(mount => slotFindings(stop, inSlots, mount)) : [],
+    ...pairs.flatMap(pair => patternFindings(stop, pair)),
+    ...fastener ? mounts.slice(0, 1).flatMap(mount => holeFindings(stop, fastener, wall, bearer(mount))) : [],
+    ...inSlots ? torqueFindings(caution, inSlots, wall, array.packers === true) : [],
+    ...lackFindings(caution, inSlots, mounts),
+    ...drilledFindings(caution, mounts),
   ]
 }

@@ -1,9 +1,8 @@
-import type { FindingCode } from '../findings'
 import {
   baseThickness, breakout, fastenerKindOf, isWoodScrew, penetration, thinnestBase, threadInWood,
   WOOD_DIAMETERS,
 } from '../fastening'
-import type { Finding } from '../finding'
+import type { CodeOf, Finding } from '../finding'
 import {
   choiceName, coveringOf, isOpenUnit, structureKindOf, unitsOf, type Fastener, type Mount, type Wall,
 } from '../job'
@@ -67,7 +66,7 @@ function anchorFindings(about: About, name: string, anchor: Fastener, { structur
   const { masonry, units: unit = 'block' } = structureKindOf(structure)
   if (!masonry) return []
   const stop = { ...about, severity: 'stop' as const }
-  const notKnown = (code: FindingCode & `${string}-not-known`, what: string, where: string): Finding => ({ ...stop, code, message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`, remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.` })
+  const notKnown = (code: CodeOf<'stop'> & `${string}-not-known`, what: string, where: string): Finding => ({ ...stop, code, message: words`The ${what} of ${where} is not known, so the capacity of ${name} is not known.`, remedy: words`Enter it ${where === name ? 'in the catalogue, from the maker’s data sheet' : 'in Survey'}.` })
   const { embedment } = anchor
   const [over, base, least] = [overOf(anchor, { covering }, bearer), baseThickness(structure), thinnestBase(anchor)]
   const short = over + (embedment ?? 0) - anchor.length

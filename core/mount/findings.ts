@@ -1,5 +1,4 @@
-import type { FindingCode } from '../findings'
-import type { Finding } from '../finding'
+import type { CodeOf, Finding } from '../finding'
 import { overlaps } from '../geometry'
 import type { Cell } from '../arrange'
 import {
@@ -134,7 +133,7 @@ export function missFindings(array: ScreenArray, cell: MountedCell, { members, c
 
 /** A stop for every row of slots that has fewer holes than it needs, or two of them in one piece of timber. */
 export function rowFindings({ needs }: Mount, cell: MountedCell, inOwnPieces: (row: Hole[]) => boolean): Finding[] {
-  const stop = (code: FindingCode, message: Text, remedy?: Text): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'screen', id: cell.id }, message, ...remedy && { remedy } })
+  const stop = (code: CodeOf<'stop'>, message: Text, remedy?: Text): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'screen', id: cell.id }, message, ...remedy && { remedy } })
   return needs.rows.flatMap((rowName) => {
     const row = cell.holes.filter(hole => hole.row === rowName)
     if (row.length < needs.members) return [stop('too-few-holes', words`${name(cell)} has ${counted(row.length)} of the ${counted(needs.members)} fasteners required in its ${rowName} row.`)]
@@ -183,7 +182,7 @@ function pairsOf(cells: Cell[], mountOf: (cell: Cell) => Mount | undefined, { di
 /** Whether mounts, displays and covering suit each other by the maker's figures. */
 export function suitFindings(array: ScreenArray, cells: Cell[], mountOf: (cell: Cell) => Mount, catalogue: Catalogue, wall: Wall): Finding[] {
   const covering = coveringOf(wall)
-  const stop = (code: FindingCode, message: Text): Finding =>
+  const stop = (code: CodeOf<'stop'>, message: Text): Finding =>
     ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message })
   const hung = array.behind?.mass ?? 0
   const found = pairsOf(cells, mountOf, catalogue).flatMap(({ display, mount, orientation }) => [

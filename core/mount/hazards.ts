@@ -1,5 +1,4 @@
-import type { Finding } from '../finding'
-import type { FindingCode } from '../findings'
+import type { CodeOf, Finding } from '../finding'
 import type { Feature, Wall } from '../job'
 import { words } from '../units'
 import { holeName, type MountedCell } from './position'
@@ -8,7 +7,7 @@ import { holeName, type MountedCell } from './position'
 export const HAZARD_CLEARANCE = 50
 
 /** Kinds of feature that a drill must keep away from, and what each one is called. */
-export const HAZARDS: Record<string, { name: string, code: FindingCode }> = {
+export const HAZARDS: Record<string, { name: string, code: CodeOf<'stop'> }> = {
   'live-cable': { name: 'a live cable', code: 'hole-near-live-cable' },
   'pipe': { name: 'a pipe', code: 'hole-near-pipe' },
   'rated-junction': { name: 'a fire-rated junction', code: 'hole-near-rated-junction' },

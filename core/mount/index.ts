@@ -1,6 +1,5 @@
-import type { FindingCode } from '../findings'
 import { screenId, type Cell } from '../arrange'
-import type { Finding } from '../finding'
+import type { CodeOf, Finding } from '../finding'
 import { edgeDistanceOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
 import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from '../job'
 import { NOTHING_BUILT, type AsBuilt } from '../log'
@@ -216,7 +215,7 @@ export function mountedCells(array: ScreenArray, cells: Cell[], placing: Placing
 
 /** Findings about the settings of an array, before anything is placed by them. */
 function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts }: Catalogue): Finding[] {
-  const stop = (code: FindingCode, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message, ...remedy && { remedy } })
+  const stop = (code: CodeOf<'stop'>, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message, ...remedy && { remedy } })
   const used = mounts.filter(({ id }) => cells.some(({ mount = array.mount }) => mount === id))
   return [
     ...array.fastener === undefined ? [stop('fastener-not-chosen', words`No fastener is chosen for ${array.name}, so its edge distance is not known.`)] : [],

@@ -1,14 +1,13 @@
-import type { FindingCode } from '../findings'
 import { displayFaults } from '../arrange'
 import { contradictoryFigures } from '../catalogue/fastenerFaults'
 import { plateFaults } from '../catalogue/plateFaults'
-import type { Finding } from '../finding'
+import type { CodeOf, Finding } from '../finding'
 import type { Catalogue, Fault, ScreenArray, Wall } from '../job'
 import { words } from '../units'
 
 /** A stop for each model of an array whose own figures cannot be, as a file may bring one. */
 export function modelFindings(array: ScreenArray, cells: { model: string, mount?: string }[], { displays, mounts, fasteners }: Catalogue): Finding[] {
-  const stops = (stage: 'arrange' | 'mount' | 'fix', code: FindingCode, name: string, faults: Fault[]) => faults.map(({ message }): Finding => ({
+  const stops = (stage: 'arrange' | 'mount' | 'fix', code: CodeOf<'stop'>, name: string, faults: Fault[]) => faults.map(({ message }): Finding => ({
     severity: 'stop', code, stage, subject: { kind: 'array', id: array.id }, message: words`${name}: ${message.charAt(0).toLowerCase()}${message.slice(1)}.`, remedy: words`Correct its figures in the catalogue.`,
   }))
   const used = new Set(cells.flatMap(({ model, mount = array.mount }) => [`display ${model}`, `mount ${mount}`]))

@@ -80,7 +80,7 @@ describe('how far a stage has come', () => {
     expect(states().close).toBe('settled')
   })
   it('is a caution where there is one and nothing worse, but not before it is begun', () => {
-    const caution = (stage: Finding['stage']): Finding => ({ severity: 'caution', code: 'array-off-wall', stage, subject: { kind: 'wall', id: 'w1' }, message: [] })
+    const caution = (stage: Finding['stage']): Finding => ({ severity: 'caution', code: 'array-behind-furniture', stage, subject: { kind: 'wall', id: 'w1' }, message: [] })
     expect(statesOf(exampleJob(), 'w1', () => [caution('arrange'), caution('close')])).toMatchObject({ arrange: 'caution', close: 'not started' })
   })
   it('of a wall with nothing on it is surveyed at the most', () => {

@@ -4,7 +4,8 @@ import type { Finding, Stage } from '../finding'
 import { planWall } from './index'
 import { waitOf } from './waits'
 
-const finding = (stage: Stage, severity: Finding['severity'] = 'stop'): Finding => ({ stage, severity, code: 'array-off-wall', subject: { kind: 'array', id: 'a' }, message: [] })
+const finding = (stage: Stage, severity: Finding['severity'] = 'stop') =>
+  ({ stage, severity, code: 'array-off-wall', subject: { kind: 'array', id: 'a' }, message: [] }) as Finding
 
 describe('a stage', () => {
   it('waits for the first one before it that has a stop, and says how many', () => {

@@ -1,4 +1,4 @@
-import type { Finding } from '../finding'
+import type { CodeOf, Finding } from '../finding'
 import { choiceName, coveringOf, isOpenUnit, structureKindOf, unitsOf, type Wall } from '../job'
 import { words, type Text } from '../units'
 
@@ -33,7 +33,7 @@ function brittleIn({ structure, covering }: Wall): string[] {
 export function buildUpFindings(wall: Wall): Finding[] {
   const { structure, covering } = wall
   const { framed, units: unitName } = structureKindOf(structure)
-  const caution = (code: Finding['code'], message: Text, remedy: Text): Finding =>
+  const caution = (code: CodeOf<'caution'>, message: Text, remedy: Text): Finding =>
     ({ severity: 'caution', code, stage: 'survey', subject: { kind: 'wall', id: wall.id }, message, remedy })
   const atTheDrill: typeof caution = (...of) => ({ ...caution(...of), atTheDrill: true })
   const [brittle, deep] = [[...new Set(brittleIn(wall))], coveringOf(wall)]
@@ -77,7 +77,7 @@ export const drillingCautions = (findings: Finding[]): Text[] =>
   findings.filter(({ atTheDrill }) => atTheDrill).map(({ message, remedy }) => words`${message} ${remedy ?? words``}`)
 
 function brickFindings(
-  { structure }: Wall, atTheDrill: (code: Finding['code'], message: Text, remedy: Text) => Finding,
+  { structure }: Wall, atTheDrill: (code: CodeOf<'caution'>, message: Text, remedy: Text) => Finding,
 ): Finding[] {
   return [
     atTheDrill(

@@ -1,4 +1,4 @@
-import { severityOf } from '../findings'
+import { saidOf } from '../findings'
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
 import { itemName, type Catalogue, type Rules, type Wall } from '../job'
@@ -154,7 +154,7 @@ function wayFindings(wall: Wall, { boxes, routes, noWay, bays, works }: Wiring, 
   const weak = works.bores.filter(({ through, diameter }) => through === 'plate' && wall.structure.memberDepth !== undefined && diameter > wall.structure.memberDepth / 2)
   return [
     ...noWay.map(({ box, why }): Finding => ({
-      ...aboutBox(box), severity: wall.void === undefined ? 'caution' : 'stop', code: wall.void === undefined ? 'void-not-known' : 'no-way', message: words`No cable route reaches box ${calledBox(box)}: ${why}.`,
+      ...aboutBox(box), ...(wall.void === undefined ? { severity: 'caution', code: 'void-not-known' } : { severity: 'stop', code: 'no-way' }), message: words`No cable route reaches box ${calledBox(box)}: ${why}.`,
       ...wall.void === undefined && { opens: { panel: 'routes', title: 'Enter voids' } },
       remedy: wall.void === undefined ? words`Enter in Wire, under Routes, which voids are open.` : words`Feed it from an outlet in its stud bay, run a surface raceway, or have a void opened.`,
     })),
@@ -191,8 +191,7 @@ function cableFindings(wall: Wall, { cables, routes }: Wiring): Finding[] {
       // Where the shop has no such cable at all, nothing unsafe is planned: it is still to be found.
       return {
         ...subject(list[0]!),
-        severity: severityOf(code),
-        code,
+        ...saidOf(code),
         message: words`${list[0]!.kind.replace(/^./, letter => letter.toUpperCase())} to ${ends(list)}: ${message}.`,
         remedy,
         ...(opens && { opens }),
