@@ -1,11 +1,12 @@
 import { spawnSync } from 'node:child_process'
+import { generateKeyPairSync, sign } from 'node:crypto'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildSync } from 'esbuild'
 import { describe, expect, it } from 'vitest'
 import { writeJob } from '../core/job'
-import { chained, EMPTY_CHAIN } from '../core/log'
+import { chained, EMPTY_CHAIN, headCode, headText } from '../core/log'
 import { withFrozen } from '../core/revision'
 import { answerTo } from './command'
 import { demoJob } from '../tests/fixtures/demo'
@@ -81,6 +82,23 @@ describe('wt log verify', { timeout: 90_000 }, () => {
     const second = chained({ ...remark, id: 'l2' }, { seq: 1, hash: first.hash! })
     expect(await wt('log', 'verify', logFile('changed.json', first, { ...second, note: 'clean' })))
       .toMatchObject({ status: 1, stdout: 'Entry 2, l2, does not match its own hash.\n' })
+  })
+
+  it('takes a head as its code and as the line that was signed, and checks the signature with the key', async () => {
+    const { publicKey, privateKey } = generateKeyPairSync('ed25519')
+    const key = publicKey.export({ format: 'jwk' }).x!
+    const head = { seq: 1, hash: first.hash!, at: '2026-11-12T10:00:00.000Z', key }
+    const text = headText('holm-point', head)
+    const line = `${text};${sign(null, Buffer.from(text), privateKey).toString('base64url')}`
+    const file = logFile('heads.json', first)
+    const said = async (...given: string[]) =>
+      (await wt('log', 'verify', file, '--head', ...given)).stdout.split('\n')[1]
+    expect(await said(headCode(first)!)).toBe('It has the head of this code.')
+    expect(await said(line)).toMatch(/signature was not checked/)
+    expect(await said(line, '--key', key)).toBe(`It has this head, which was signed by this key on ${head.at}.`)
+    const another = generateKeyPairSync('ed25519').publicKey.export({ format: 'jwk' }).x!
+    for (const [given, by] of [[line.replace('T10', 'T11'), key], [line, another], [line.replace('holm', 'hull'), key]])
+      expect(await wt('log', 'verify', file, '--head', given!, '--key', by!)).toMatchObject({ status: 1 })
   })
 })
 

@@ -35,6 +35,20 @@ function damageIn(file) {
   }
 }
 
+/** How far each site’s log of a database has grown: what a later copy must still have. */
+function headsIn(file) {
+  const db = new SQLite(file, { readonly: true })
+  try {
+    return db.prepare(
+      'SELECT sites.id AS site, log.seq, log.hash FROM log JOIN sites ON sites.key = log.site '
+      + 'WHERE log.seq = (SELECT max(seq) FROM log AS last WHERE last.site = log.site)',
+    ).all()
+  }
+  finally {
+    db.close()
+  }
+}
+
 /** The folders of the firms of a data folder: itself, and those within it. */
 const firmsIn = data => ['.', ...existsSync(join(data, 'firms')) ? readdirSync(join(data, 'firms')).map(firm => join('firms', firm)) : []]
 
@@ -61,7 +75,10 @@ async function backUp(data, to) {
   for (const file of databases) await copyDatabase(join(data, file), join(part, file))
   for (const kept of firmsIn(data).flatMap(firm => [join(firm, 'photos'), join(firm, 'files')])) if (existsSync(join(data, kept))) cpSync(join(data, kept), join(part, kept), { recursive: true, filter: path => !path.endsWith('.part') })
   const files = Object.fromEntries(filesIn(part).map(file => [file, digestOf(join(part, file))]))
-  writeFileSync(join(part, 'backup.json'), JSON.stringify({ format: FORMAT, version: 1, at: new Date().toISOString(), files }, null, 2))
+  const ofFirms = databases.filter(file => file !== ACCOUNTS)
+  const heads = Object.fromEntries(ofFirms.map(file => [file, headsIn(join(part, file))]))
+  const note = { format: FORMAT, version: 1, at: new Date().toISOString(), heads, files }
+  writeFileSync(join(part, 'backup.json'), JSON.stringify(note, null, 2))
   renameSync(part, to)
   console.log(`${to}: ${databases.length} databases and ${Object.keys(files).length - databases.length} pictures and other files. Keep it on another disk.`)
 }

@@ -24,7 +24,7 @@ if (!await isFree(port)) {
 }
 
 await installAndBuild()
-const server = startServer({ PORT: port, WT_DATA: data, WT_DEMO: '1' })
+const server = startServer({ PORT: port, WT_DATA: data, WT_DEMO: '1', WT_KEYS: process.env.WT_KEYS || `${data}.keys` })
 let stopping = false
 for (const signal of ['SIGINT', 'SIGTERM']) {
   process.on(signal, () => {

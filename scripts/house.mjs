@@ -135,8 +135,10 @@ export function build() {
  * @param {'inherit' | 'pipe'} stdio where its output goes
  */
 export function startServer(env, stdio = 'inherit') {
+  // What is thrown away with its data needs no key that outlives it.
+  const keys = env.WT_DATA === undefined ? {} : { WT_KEYS: join(env.WT_DATA, 'keys') }
   return spawn(process.execPath, [at('.output', 'server', 'index.mjs')], {
-    cwd: ROOT, stdio: ['ignore', stdio, stdio], env: { ...process.env, NODE_ENV: 'production', ...env },
+    cwd: ROOT, stdio: ['ignore', stdio, stdio], env: { ...process.env, NODE_ENV: 'production', ...keys, ...env },
   })
 }
 

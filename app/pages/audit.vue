@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AuditLine } from '~~/server/accounts/audit'
+import type { AuditLine, AuditState } from '~~/server/accounts/audit'
 import type { SessionSummary } from '~~/server/accounts/sessions'
 
 /**
@@ -9,6 +9,7 @@ import type { SessionSummary } from '~~/server/accounts/sessions'
 const lines = ref<AuditLine[]>([])
 const sessions = ref<SessionSummary[]>([])
 const failed = ref('')
+const state = ref<AuditState>()
 const more = ref(false)
 const PAGE = 200
 async function read(before?: number) {
@@ -17,7 +18,9 @@ async function read(before?: number) {
   more.value = page.length === PAGE
 }
 try {
-  [sessions.value] = await Promise.all([api<SessionSummary[]>('/audit/sessions'), read()])
+  [sessions.value, state.value] = await Promise.all([
+    api<SessionSummary[]>('/audit/sessions'), api<AuditState>('/audit/state'), read(),
+  ])
 }
 catch (error) {
   failed.value = (error as Error).message
@@ -79,6 +82,18 @@ useHead({ title: 'Audit log · Wide Trellis' })
             </select>
           </FieldFrame>
         </div>
+        <template v-if="state">
+          <p v-if="state.broken" class="mt-2 border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm" role="alert">
+            Broken since {{ whenOf(state.broken.at) }}: line {{ state.broken.number }} is not as it was written.
+          </p>
+          <p v-else-if="state.lost" class="mt-2 border-l-4 border-stop bg-stop-wash px-2 py-1 text-sm" role="alert">
+            {{ state.lost }}. Lines were removed, or an older backup was restored.
+          </p>
+          <p v-else class="mt-1 text-sm text-ink-soft" data-testid="audit-chain">
+            Intact: {{ state.lines }} lines, none changed or removed. Code:
+            <b class="font-semibold whitespace-nowrap">{{ state.head }}</b>
+          </p>
+        </template>
         <div class="overflow-x-auto">
           <table class="mt-2 w-full text-left text-sm">
             <thead>

@@ -67,6 +67,8 @@ export const useWallStore = defineStore('wall', () => {
   /** What was frozen of it, as far as it is at hand. */
   const frozen = shallowRef<Frozen[]>([])
   const conflict = shallowRef<Conflict>()
+  /** Entries that this device has seen in the wall’s log, and that the server does not have any more. */
+  const lost = shallowRef<LogEntry[]>([])
   /** Which side of a conflict is drawn. */
   const looking = ref<'mine' | 'theirs'>('theirs')
 
@@ -111,6 +113,7 @@ export const useWallStore = defineStore('wall', () => {
     if (other) frozen.value = []
     history.value = emptyHistory()
     preview.value = conflict.value = undefined
+    lost.value = []
     arrayId.value = ''
     addedModels.value = change?.models ?? {}
     wall.value = change?.wall ?? theirs
@@ -255,6 +258,7 @@ export const useWallStore = defineStore('wall', () => {
     unsentLog,
     unwritten,
     conflict,
+    lost,
     looking,
     siteUnits,
     addedModels,

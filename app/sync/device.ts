@@ -1,6 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import type { Catalogue, Job, LogEntry, Wall } from '~~/core/job'
 import type { PublicKey } from '~~/core/log/signing'
+import { lostEntries } from '~~/core/log/signedHead'
 import type { KeptDrawing } from '~~/core/plan/drawn'
 import type { Settings } from '~~/core/programme'
 import type { Frozen } from '~~/core/revision'
@@ -62,6 +63,9 @@ export interface SettingsChange extends SettingsState { key: typeof PROGRAMME, b
 /** The key of this device for one session; its private half cannot be taken out of the browser. */
 export interface SessionKey { session: string, id: string, jwk: PublicKey, pair: CryptoKeyPair, isKnown?: boolean }
 
+/** An entry of a wall’s log that this device has seen, and that was not there any more when the log was read again. */
+export interface LostEntry { id: string, key: string, entry: LogEntry }
+
 /** What a wall is drawn by until its plan has been calculated. */
 export interface KeptPlan extends KeptDrawing { key: string }
 
@@ -75,6 +79,7 @@ export class Device extends Dexie {
   declare plans: Table<KeptPlan, string>
   declare settings: Table<SettingsChange, string>
   declare keys: Table<SessionKey, string>
+  declare lost: Table<LostEntry, string>
 
   constructor(name = 'wide-trellis') {
     super(name)
@@ -83,6 +88,7 @@ export class Device extends Dexie {
     this.version(3).stores({ plans: 'key' })
     this.version(4).stores({ settings: 'key' })
     this.version(5).stores({ keys: 'session' })
+    this.version(6).stores({ lost: 'id, key' })
   }
 }
 
@@ -102,11 +108,16 @@ async function makeRoom(device: Device): Promise<void> {
   await device.revisions.where('key').anyOf(oldest).and(({ unsent: n }) => n === undefined).delete()
 }
 
-/** Notes how the server has a wall; an older answer never takes the place of a newer one. */
+/**
+ * Notes how the server has a wall; an older answer never takes the place of a newer one. Entries that are known and not
+ * in the answer are kept apart, to be asked for once more.
+ */
 export async function noteSeen(device: Device, key: string, state: ServerWall): Promise<void> {
-  const { seen, designs, entries, revisions, plans } = device
-  await device.transaction('rw', seen, designs, entries, revisions, plans, async () => {
+  const { seen, designs, entries, revisions, plans, lost } = device
+  await device.transaction('rw', [seen, designs, entries, revisions, plans, lost], async () => {
     const known = await device.seen.get(key)
+    const gone = lostEntries(known?.state.job.log ?? [], state.job.log)
+    await lost.bulkPut(gone.map(entry => ({ id: `${key} ${entry.id}`, key, entry })))
     const isOlder = known && (known.state.version > state.version || (known.state.version === state.version && known.state.job.log.length > state.job.log.length))
     await device.seen.put({ key, state: isOlder ? known.state : state, seenAt: Date.now() })
     await makeRoom(device)

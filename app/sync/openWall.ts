@@ -2,6 +2,7 @@ import type { KeptDrawing } from '~~/core/plan/drawn'
 import { forgetSeen, noteSeen, wallKey, type Device, type ServerWall } from './device'
 import { frozenOfId, lastFrozen } from './frozen'
 import { drawable } from './keptPlan'
+import { lostOf } from './lost'
 import { unsentOf } from './unsent'
 import { useOutbox } from './useOutbox'
 
@@ -70,6 +71,11 @@ export async function openWall(site: string, id: string): Promise<Opened> {
     throw error
   })
   heard.catch(() => {})
+  void noted.then(() => lostOf(device, key, () => api<ServerWall>(path)))
+    .then((lost) => {
+      if (store.site === site && store.id === id) store.lost = lost
+    })
+    .catch(() => {})
   const settled = Promise.all([known ? atMost(WAITS, heard) : undefined, frozen()]).then(() => {})
   // It may fail while the last drawing is still fetched, before anyone waits for it.
   settled.catch(() => {})

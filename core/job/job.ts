@@ -2,6 +2,7 @@ import type { InferType } from 'yup'
 import { logEntrySchema, type LogEntry } from '../log/entry'
 import { catalogueSchema, type Catalogue } from './models'
 import { figure, group, list, maybe, must, oneOf, shown } from './fields'
+import { signedHeadSchema } from './heads'
 import { LIMITS } from './limits'
 import { ownRules, rulesSchema, siteSchema, type Rules, type Site } from './site'
 import { wallSchema } from './wall'
@@ -19,6 +20,7 @@ export const jobSchema = group({
   catalogue: catalogueSchema,
   walls: must(list(wallSchema, LIMITS.walls)),
   log: must(list<LogEntry>(logEntrySchema, LIMITS.log, 'Log entries in order of arrival; entries are only added')),
+  heads: list(signedHeadSchema, LIMITS.log, 'Heads of the log as a server signed them').optional(),
 })
 export type Job = InferType<typeof jobSchema>
 

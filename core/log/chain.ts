@@ -3,6 +3,7 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import canonicalize from 'canonicalize'
 import type { LogEntry } from './entry'
 import { headCode } from './head'
+import { headProof, headsFault, type SignedHead } from './signedHead'
 
 /** The last entry of a log, as the next one follows it. */
 export interface ChainEnd { seq: number, hash: string }
@@ -67,14 +68,24 @@ export interface ChainState {
   head?: string
   imported?: Imported
   broken?: BrokenLink & { at: string, by: string }
+  /** What speaks against it having gone on from the heads that were signed of it. */
+  lost?: string
+  /** The last head that was signed of it, as a line. */
+  proof?: string
+  /** The server’s public key of today. */
+  key?: string
 }
 
-export function chainState(log: LogEntry[]): ChainState {
+/** @param heads that were signed of it, in the order of the log; `site` is whose log it is */
+export function chainState(log: LogEntry[], site: string, heads: SignedHead[] = []): ChainState {
   const broken = brokenLink(log)
+  const lost = broken ? undefined : headsFault(log, heads)
   const head = log.length > 0 && !broken ? headCode(log.at(-1)!) : undefined
   return {
     entries: log.length,
     ...(head !== undefined && { head }),
+    ...(lost !== undefined && { lost }),
+    ...(heads.length > 0 && lost === undefined && { proof: headProof(site, heads.at(-1)!) }),
     ...(broken && {
       broken: { ...broken, at: log[broken.index]!.receivedAt ?? log[broken.index]!.at, by: log[broken.index]!.by },
     }),

@@ -1,5 +1,5 @@
 import type { Job, Wall } from '../job'
-import { asBuilt } from '../log'
+import { asBuilt, headCode, headProof } from '../log'
 import { contextOf, planWall } from '../plan'
 import type { Issue } from '../sheet'
 import type { Frozen, FrozenPlan } from './frozen'
@@ -61,6 +61,14 @@ export function draftOf(job: Job, wall: Wall): SheetSource {
  */
 export function sheetSource(job: Job, wall: Wall, revision?: string): SheetSource | undefined {
   if (revision === DRAFT) return draftOf(job, wall)
+  const source = sourceOf(job, wall, revision)
+  // The first that was signed at its entry: a sheet that is made again is the same.
+  const signed = job.heads?.find(head => headCode(head) === source?.issue?.head)
+  if (!source?.issue || !signed) return source
+  return { ...source, issue: { ...source.issue, proof: headProof(job.site.id, signed) } }
+}
+
+function sourceOf(job: Job, wall: Wall, revision: string | undefined): SheetSource | undefined {
   const last = revisionsOf(job.log, wall).at(-1)
   if (revision === undefined && missingRevisions(job.log, wall).some(({ entry }) => entry === last?.entry))
     return undefined

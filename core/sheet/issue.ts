@@ -14,6 +14,8 @@ export interface Issue {
   zone?: string
   /** The code of the log up to the entry that issued it. */
   head?: string
+  /** That head as the server signed it, as a line. */
+  proof?: string
 }
 
 /** How a print names what it is of, for its head. */

@@ -2,7 +2,8 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { sql } from 'drizzle-orm'
 import { atomically } from '../database/atomically'
 import { refused } from '../../tests/fixtures/refused'
-import { readAudit } from './audit'
+import { auditState, note, readAudit } from './audit'
+import { chainAudits } from './auditChain'
 import { challengeOf, keepChallenge } from './challenges'
 import { beginFirm, saveFirm, type Firm } from './firms'
 import { openAccounts } from './form'
@@ -110,6 +111,26 @@ it('what is done together is done whole or not at all, also where a part of it i
   expect(listPeople(db(), firm.key).map(({ name }) => name)).toEqual(['Isla Brandt'])
   join('Odd Varga', 'crew')
   expect(listPeople(db(), firm.key)).toHaveLength(2)
+})
+
+it('the audit is chained by firm: what was changed or taken out is found, and an old one is chained as it is', () => {
+  beginFirm(db(), 'Other firm', T(2))
+  for (const n of [1, 2, 3])
+    note(db(), firm.key, { at: T(3), by: 'Isla', kind: 'export', subject: `site-${n}`, detail: '' })
+  const whole = auditState(db(), firm.key)
+  expect(whole).toMatchObject({ lines: readAudit(db(), firm.key).length })
+  expect(whole.head).toMatch(new RegExp(`^${whole.lines}-`))
+  for (const name of ['audit_no_update', 'audit_no_delete']) db().run(sql.raw(`DROP TRIGGER ${name}`))
+  db().run(sql`UPDATE audit SET subject = 'site-9' WHERE subject = 'site-2'`)
+  expect(auditState(db(), firm.key).broken).toEqual({ at: T(3), number: whole.lines - 1 })
+  db().run(sql`UPDATE audit SET subject = 'site-2' WHERE subject = 'site-9'`)
+  expect(auditState(db(), firm.key)).toEqual(whole)
+  db().run(sql`DELETE FROM audit WHERE subject = 'site-1'`)
+  expect(auditState(db(), firm.key).broken).toMatchObject({ number: whole.lines - 1 })
+  // As before it was chained.
+  db().run(sql`UPDATE audit SET seq = 0, hash = ''`)
+  chainAudits((db() as unknown as { $client: Parameters<typeof chainAudits>[0] }).$client)
+  expect(auditState(db(), firm.key).broken).toBeUndefined()
 })
 
 it('the audit is only ever added to', () => {

@@ -5,6 +5,8 @@ import { dataFolder, openDatabase, openWhole, type Open } from '../database/conn
 import type { Database } from '../database/perDatabase'
 import type * as firmSchema from '../database/schema'
 import { openAccounts, type Accounts } from './form'
+import { openHeadKey, signerOf } from '../guard/headKey'
+import { signFor } from '../database/signer'
 import type * as schema from './schema'
 
 /** What a firm of this server is, as far as its data goes. */
@@ -29,6 +31,7 @@ export function startDatabases(begin: (db: Database) => void, alone = true): voi
   letGo = alone ? holdFolder(folder) : undefined
   beginFirm = begin
   try {
+    openHeadKey()
     opened = openWhole(join(folder, 'accounts.db'), openAccounts, () => {})
   }
   catch (error) {
@@ -54,6 +57,7 @@ export function databaseOfFirm(firm: FirmPlace): Database {
   rmSync(join(folderOfFirm(firm), 'incoming'), { recursive: true, force: true })
   const made = openWhole(join(folderOfFirm(firm), 'wide-trellis.db'), openDatabase, beginFirm)
   ofFirms.set(firm.folder, made)
+  signFor(made.db, signerOf(firm.id))
   return made.db
 }
 

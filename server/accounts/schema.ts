@@ -115,4 +115,7 @@ export const audit = sqliteTable('audit', {
   /** What it was done to. */
   subject: text('subject').notNull(),
   detail: text('detail').notNull(),
+  /** Its number in the firm's audit, from 1, and the SHA-256 of what it says, its number and the hash before it. */
+  seq: integer('seq').notNull().default(0),
+  hash: text('hash').notNull().default(''),
 }, t => [index('audit_firm').on(t.firm, t.key)])

@@ -10,7 +10,7 @@ import type { Database } from '../database/perDatabase'
 import { keepFile } from '../files/siteFiles'
 import { moveDurably } from '../photos/durable'
 import { keepPhoto } from '../photos/photos'
-import { checkIsNew, freeSiteId, importJob } from '../repositories/sites'
+import { checkIsNew, copyOf, freeSiteId, importJob } from '../repositories/sites'
 import { apiError, validationError } from '../utils/apiError'
 import { readJobFile } from '../utils/jobFile'
 import { openArchive, type Archive } from './read'
@@ -104,7 +104,7 @@ export const bringInArchive = (
     const id = copy ? freeSiteId(db, job.site.id) : job.site.id
     const name = id === job.site.id ? job.site.name : `${job.site.name} (copy)`
     atomically(db, () => {
-      importJob(db, { ...job, site: { ...job.site, id, name } }, by, at, saves)
+      importJob(db, copyOf(job, id, name), by, at, saves)
       place(staged, folder, id)
     })
     const unnamed = archive.files.filter(name => !named.has(name)).map(name => `files/${name}`)

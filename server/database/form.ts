@@ -13,5 +13,10 @@ export const onlyAddedTo = (table: string, what: string): Record<string, string>
 export const firmDatabase = (): DatabaseForm => ({
   schema, mark: 'sites', carriedOver: CARRIED_OVER,
   migrations: inProgram(process.env.WT_MIGRATIONS, 'server/database/migrations'),
-  triggers: { ...onlyAddedTo('stock', 'the stock ledger'), ...onlyAddedTo('revisions', 'what was issued'), ...onlyAddedTo('log', 'the log') },
+  triggers: {
+    ...onlyAddedTo('stock', 'the stock ledger'),
+    ...onlyAddedTo('revisions', 'what was issued'),
+    ...onlyAddedTo('log', 'the log'),
+    ...onlyAddedTo('heads', 'the list of signed heads'),
+  },
 })

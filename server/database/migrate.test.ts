@@ -178,7 +178,7 @@ it('gives walls that no address can name ids of their names, and keeps what thei
     const before = readJob(readFileSync(join(FIXTURES, '0011_documents', 'jobs', 'holm-point.json'), 'utf8')).log
     expect([job.log, brokenLink(job.log)]).toEqual([before, undefined])
     expect(readWall(db, 'holm-point', 'ticket-hall-east-wall').job.log).toHaveLength(before.filter(({ wall }) => wall === 'ticket-hall').length)
-    expect(db.get(sql`SELECT count(*) AS n FROM sqlite_master WHERE type = 'trigger'`)).toEqual({ n: 6 })
+    expect(db.get(sql`SELECT count(*) AS n FROM sqlite_master WHERE type = 'trigger'`)).toEqual({ n: 8 })
   })
 })
 

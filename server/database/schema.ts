@@ -90,6 +90,18 @@ export const log = sqliteTable('log', {
   entry: text('entry').notNull(),
 }, t => [uniqueIndex('log_id').on(t.site, t.id), uniqueIndex('log_seq').on(t.site, t.seq), index('log_wall').on(t.site, t.wall), index('log_kind').on(t.site, t.kind, t.wall)])
 
+/** Heads of logs as the server signed them: how far each log had grown, and its hash. Only ever added to. */
+export const heads = sqliteTable('heads', {
+  key: key(),
+  site: ofSite(),
+  seq: integer('seq').notNull(),
+  hash: text('hash').notNull(),
+  at: text('at').notNull(),
+  /** The public key by which the signature is checked, base64url. */
+  publicKey: text('public_key').notNull(),
+  sig: text('sig').notNull(),
+}, t => [index('heads_site').on(t.site, t.seq)])
+
 /** What was frozen whenever a mark-out was issued, by its content's own id. Only ever added to. */
 export const revisions = sqliteTable('revisions', {
   key: key(),

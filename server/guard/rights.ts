@@ -32,6 +32,7 @@ export const ROUTE_RIGHTS: Record<string, Wanted> = {
   'POST /api/people/invitations': 'people.manage',
   'DELETE /api/people/invitations/:invitation': 'people.manage',
   'GET /api/audit': 'audit.read',
+  'GET /api/audit/state': 'audit.read',
   'GET /api/audit/sessions': 'audit.read',
   'DELETE /api/audit/sessions/:session': 'audit.read',
   'GET /api/set-aside': 'people.manage',

@@ -1,12 +1,15 @@
 import { randomBytes } from 'node:crypto'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { signAudit } from '../accounts/audit'
 import { howToComeIn, seedPeople } from '../accounts/demo'
 import { listFirms } from '../accounts/firms'
 import { listPeople } from '../accounts/people'
 import { accounts, closeDatabases, databaseOfFirm, folderOfFirm, startDatabases } from '../accounts/open'
 import { dataFolder } from '../database/connection'
+import type { Database } from '../database/perDatabase'
 import { DatabaseRefused } from '../database/refusal'
+import { signAllHeads, sitesCut } from '../repositories/heads'
 import { endHearing } from '../events/hub'
 import { endWork } from '../work/pool'
 import { seedCatalogue, seedDemo, seedFiles, seedProgramme } from '../demo'
@@ -16,6 +19,27 @@ function sealingKey(): string {
   const file = join(dataFolder(), 'session.key')
   if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('base64url'), { mode: 0o600 })
   return readFileSync(file, 'utf8')
+}
+
+/** So often the heads of logs that did not grow are signed, ms. */
+const SIGNS = 60 * 60 * 1_000
+
+/** Says of which logs entries are missing that were signed for. */
+function checkHeads(db: Database): void {
+  for (const { site, head: { seq, at } } of sitesCut(db)) {
+    console.error(
+      `The log of ${site} does not go on from its ${seq} entries that were signed for on ${at}: entries were removed `
+      + 'or replaced, or an older backup was restored. Compare it with the sheets and with other backups.',
+    )
+  }
+}
+
+/** Signs what is due of every firm’s logs and audit. */
+function signEverything(): void {
+  for (const firm of listFirms(accounts())) {
+    signAllHeads(databaseOfFirm(firm))
+    signAudit(accounts(), firm.key, new Date().toISOString())
+  }
 }
 
 /**
@@ -39,7 +63,9 @@ export default defineNitroPlugin((nitro) => {
         .catch(error => console.error(`The demo’s files and programme could not be created: ${(error as Error).message}`))
     }
     // Each is brought up to date now, not when a person waits for it.
-    for (const firm of listFirms(accounts())) databaseOfFirm(firm)
+    for (const firm of listFirms(accounts())) checkHeads(databaseOfFirm(firm))
+    signEverything()
+    setInterval(signEverything, SIGNS).unref()
     process.env.NUXT_SESSION_PASSWORD ||= sealingKey()
   }
   catch (error) {

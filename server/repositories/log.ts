@@ -11,6 +11,7 @@ import type { Database } from '../database/perDatabase'
 import { apiError, validationError, type ApiErrorBody } from '../utils/apiError'
 import { appendEntries, entriesOf, entryOfId, lengthOfLog } from './logRows'
 import { fieldsOf } from '../utils/fields'
+import { signHeads } from './heads'
 import { asideOf, keepAside, resolveAside } from './setAside'
 import { isHandedOver } from './closed'
 import { siteDocument, siteOfKey, siteRow, type SiteRow } from './siteRows'
@@ -229,6 +230,13 @@ function addEntry(batch: Batch, author: Author, given: unknown, receivedAt: stri
 export type EntryResult
   = { id: unknown, entry: LogEntry } | ({ id: unknown } & Waiting) | { id: unknown, error: ApiErrorBody['error'] }
 
+/** Does what adds to a site's log, and signs the log's head after that, where it is due. */
+function grown<Result>(db: Database, site: SiteRow, add: () => Result): Result {
+  const result = add()
+  signHeads(db, site)
+  return result
+}
+
 /** Adds many entries to a wall's log, in their order; one that is refused keeps none of the others out. */
 export function addEntries(
   db: Database,
@@ -238,7 +246,7 @@ export function addEntries(
   entries: unknown[],
   receivedAt: string,
 ): EntryResult[] {
-  return db.transaction(
+  return grown(db, siteRow(db, siteId), () => db.transaction(
     () => {
       const batch = batchOf(db, siteRow(db, siteId), wall)
       return entries.map((entry): EntryResult => {
@@ -255,7 +263,7 @@ export function addEntries(
       })
     },
     { behavior: 'immediate' },
-  )
+  ))
 }
 
 /** Adds one entry to a wall's log. @throws as `addEntry` */
@@ -267,10 +275,10 @@ export function addLogEntry(
   entry: unknown,
   receivedAt: string,
 ): LogEntry | Waiting {
-  return db.transaction(
+  return grown(db, siteRow(db, siteId), () => db.transaction(
     () => addEntry(batchOf(db, siteRow(db, siteId), wall), author, entry, receivedAt),
     { behavior: 'immediate' },
-  )
+  ))
 }
 
 /**
@@ -278,10 +286,11 @@ export function addLogEntry(
  * `addSigned`
  */
 export function acceptAside(db: Database, key: number, by: string, at: string): LogEntry {
-  return db.transaction(() => {
+  const { site } = asideOf(db, key)
+  return grown(db, siteOfKey(db).get({ key: site })!, () => db.transaction(() => {
     const { site, wall, entry } = asideOf(db, key)
     const added = addSigned(batchOf(db, siteOfKey(db).get({ key: site })!, wall), { ...entry, acceptedBy: by }, at)
     resolveAside(db, key, true, by, at)
     return added
-  }, { behavior: 'immediate' })
+  }, { behavior: 'immediate' }))
 }

@@ -13,7 +13,7 @@ import {
   type Rules,
   type Site,
 } from '../../core/job'
-import { brokenLink, type Imported } from '../../core/log'
+import { brokenLink, headsFault, type Imported } from '../../core/log'
 import type { SavedBy, Saves } from '../archive/saves'
 import { atomically } from '../database/atomically'
 import type { Database } from '../database/perDatabase'
@@ -21,6 +21,7 @@ import { sites, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
 import { readFirm } from './firm'
 import { appendEntries, logOfSite } from './logRows'
+import { headsOf, keepHeads } from './heads'
 import { siteDocument, siteOfId, siteRow } from './siteRows'
 import { withRevisions } from './revisions'
 import { insertWall } from './walls'
@@ -112,7 +113,13 @@ function firmOf(db: Database): Pick<Job, 'firm'> {
 /** A whole site as its job file. */
 export function exportJob(db: Database, id: string): Job {
   const row = siteRow(db, id)
-  return { format: 'wide-trellis-job', version: 1, ...firmOf(db), ...siteDocument(db, row), walls: wallsOfSite(db, row.key).map(wall => withRevisions(db, row.key, wall)), log: logOfSite(db, row.key) }
+  const heads = headsOf(db, row.key)
+  return {
+    format: 'wide-trellis-job', version: 1, ...firmOf(db), ...siteDocument(db, row),
+    walls: wallsOfSite(db, row.key).map(wall => withRevisions(db, row.key, wall)),
+    log: logOfSite(db, row.key),
+    ...heads.length > 0 && { heads },
+  }
 }
 
 /** @throws 409 where there is a site of an id */
@@ -137,6 +144,10 @@ export const savesOfSite = (db: Database, id: string): Saves['walls'] =>
 export const importJob = (db: Database, given: Job, by: string, at: string, saves: SavedBy = new Map()): string =>
   takeIn(db, asReal(given), { by, at, entries: given.log.length }, saves)
 
+/** A job under another id and name; heads of logs are signed for the site as it was called. */
+export const copyOf = ({ heads = [], ...job }: Job, id: string, name: string): Job =>
+  ({ ...job, ...id === job.site.id && heads.length > 0 && { heads }, site: { ...job.site, id, name } })
+
 /** Takes in a site of the demo, which plans readings of simulated instruments. @throws as `importJob` */
 export const importDemo = (db: Database, given: Job, by: string, at: string): string =>
   takeIn(db, { ...given, site: { ...given.site, demo: true } }, { by, at, entries: 0 }, new Map())
@@ -144,12 +155,14 @@ export const importDemo = (db: Database, given: Job, by: string, at: string): st
 /** @param imported who imports it, when, and how many entries have authors that only the file names */
 function takeIn(db: Database, given: Job, imported: Imported, saves: SavedBy): string {
   const { by, at } = imported
-  const { format: _f, version: _v, firm, walls: wallList, log, ...rest } = withPlainIds(given)
+  const { format: _f, version: _v, firm, walls: wallList, log, heads = [], ...rest } = withPlainIds(given)
   const ids = idsNow(wallList)
   const document = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
   const { site } = document
   const broken = brokenLink(log)
   if (broken) throw validationError([{ path: `$.log[${broken.index}]`, message: `${broken.why}: the log of this file was changed after it was recorded` }])
+  const lost = headsFault(log, heads)
+  if (lost !== undefined) throw validationError([{ path: '$.heads', message: `do not belong to this log: ${lost}` }])
   const astray = log.flatMap(({ wall }, index) => ids.has(wall) ? [] : [{ path: `$.log[${index}].wall`, message: `“${wall}” is not a wall of this file` }])
   if (astray.length > 0) throw validationError(astray.slice(0, LIMITS.faults))
   return atomically(db, () => {
@@ -170,6 +183,7 @@ function takeIn(db: Database, given: Job, imported: Imported, saves: SavedBy): s
       insertWall(db, key, wall, saved.by, saved.at)
     }
     appendEntries(db, key, log, at, ids)
+    keepHeads(db, key, heads)
     return site.id
   })
 }

@@ -17,6 +17,7 @@ import { wallModels, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
 import { parsedOnce } from './documents'
 import { firmRulesText, readFirm } from './firm'
+import { headsOf } from './heads'
 import { entriesOf, entryTexts } from './logRows'
 import { keepRevision, revisionTexts } from './revisions'
 import { siteDocument, saveCatalogue, siteRow, withModels, type SiteRow } from './siteRows'
@@ -52,7 +53,9 @@ export function readJobText(db: Database, siteId: string, id: string): string {
   const site = siteRow(db, siteId)
   const row = wallRow(db, site.key, id)
   const frozen = revisionTexts(db, site.key, id)
-  return jobText(db, site, row, frozen.length === 0 ? row.document : `${row.document.slice(0, -1)},"revisions":[${frozen.join(',')}]}`)
+  const revisions = frozen.length === 0 ? '' : `,"revisions":[${frozen.join(',')}]`
+  const text = jobText(db, site, row, `${row.document.slice(0, -1)}${revisions}}`)
+  return `${text.slice(0, -1)},"heads":${JSON.stringify(headsOf(db, site.key))}}`
 }
 
 /** A wall as the server has it, as JSON; what was issued of it has addresses of its own. */

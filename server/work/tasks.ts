@@ -12,7 +12,7 @@ import {
   type LogEntry,
   type StoredRevision,
 } from '../../core/job'
-import { chainState, type ChainState } from '../../core/log'
+import { chainState, type ChainState, type SignedHead } from '../../core/log'
 import { frozenFaults, handedOverOf, sheetSource, type Frozen, type SheetSource } from '../../core/revision'
 import { clientViewOf, type HandoverOptions } from '../../core/close'
 import type { SheetOptions } from '../../core/mark/sheet'
@@ -152,7 +152,8 @@ export const TASKS = {
     packOf(JSON.parse(job) as Job, wall, options),
 
   /** Whether a site's log is whole. */
-  chain: ({ log }: { log: string }): ChainState => chainState(JSON.parse(log) as LogEntry[]),
+  chain: ({ log, site, heads }: { log: string, site: string, heads: SignedHead[] }): ChainState =>
+    chainState(JSON.parse(log) as LogEntry[], site, heads),
 
   /** What a client is shown of a job's one wall. */
   clientView({ job: text }: { job: string }) {

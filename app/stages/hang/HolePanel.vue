@@ -34,7 +34,10 @@ const made = computed(() => steps.value.filter(({ hole }) => drilled.value.has(h
 /** Whether this hole is not drilled before what happened at its plate is answered; what is recorded can be corrected. */
 const waits = computed(() => mustWait(step.value?.hole.id))
 const mark = computed(() => plan.value?.marking.marks.find(({ id }) => id === step.value?.hole.id))
-const warnings = computed(() => findings.value.filter(({ subject, code }) => isSame(subject, step.value && { kind: 'hole', id: step.value.hole.id }) && (code !== 'hole-misses-member' || !done.value)))
+const warnings = computed(() => {
+  const subject = step.value && { kind: 'hole' as const, id: step.value.hole.id }
+  return findings.value.filter(finding => isSame(finding.subject, subject))
+})
 const datum = computed(() => plan.value?.marking.datum)
 const fromLevel = computed(() => {
   const mm = (mark.value && fromPrintedLevel(mark.value, system.value, precision.value)) ?? 0

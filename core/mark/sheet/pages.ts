@@ -1,7 +1,7 @@
 import type { Wall } from '../../job'
 import { rulesFor } from '../../rules'
 import {
-  draftAcross, drawTile, footLine, inLines, label, PAPERS, scaleBar, scaleFor, tilesOf, type Paper,
+  draftAcross, drawTile, footLine, inLines, label, PAPERS, qrCode, scaleBar, scaleFor, tilesOf, type Paper,
 } from '../../sheet'
 import { group, type Shape } from '../../svg'
 import { formatLength } from '../../units'
@@ -19,14 +19,30 @@ export type { SheetJob } from './head'
 const LINE = 4.4
 const TEXT = 2.7
 
-/** Decisions as lines, as many to a page as it holds below its head. */
-function decisionPages(decisions: string[], head: number, paper: Paper): Shape[] {
+/** How large the code is that holds the signed head of the log, mm, and how many lines of the last page it covers. */
+const PROOF = { size: 26, lines: 7 }
+
+/** The head of the log as the server signed it, at the foot of a page. */
+function proofOf(proof: string, { width, height, margin }: Paper): Shape {
+  const [left, top] = [width - margin - PROOF.size, height - margin - FOOT - PROOF.size]
+  const beside = [
+    'Head of the site’s log when this revision was issued, signed by the server.',
+    'Check it with: wt log verify FILE --head “what this code holds” --key “the server’s public key”.',
+  ]
+  return group({}, qrCode(proof, left, top, PROOF.size), ...beside.map((text, n) =>
+    label(text, left - 2, top + PROOF.size - 8 + n * LINE, TEXT, { 'text-anchor': 'end' })))
+}
+
+/** Decisions as lines, as many to a page as it holds below its head; the signed head of the log on the last. */
+function decisionPages(decisions: string[], head: number, paper: Paper, proof: string | undefined): Shape[] {
   const { height, margin } = paper
   const lines = decisions.flatMap(decision => inLines(decision, paper, TEXT))
-  const each = Math.floor((height - 2 * margin - head - FOOT - 8) / LINE)
+  const each = Math.floor((height - 2 * margin - head - FOOT - 8) / LINE) - (proof === undefined ? 0 : PROOF.lines)
   const title = 'Drilling, rails, boards, cable work and manual decisions'
-  return Array.from({ length: Math.ceil(lines.length / each) }, (_, page) => group({},
+  const pages = Math.max(Math.ceil(lines.length / each), proof === undefined ? 0 : 1)
+  return Array.from({ length: pages }, (_, page) => group({},
     label(title, margin, margin + head + 4, 3.6, { 'font-weight': 600 }),
+    proof !== undefined && page === pages - 1 ? proofOf(proof, paper) : '',
     ...lines.slice(page * each, (page + 1) * each).map((line, n) => label(line, margin, margin + head + 10 + n * LINE, TEXT))))
 }
 
@@ -79,7 +95,7 @@ export function drawSheet(of: SheetJob & { firm?: { rules?: SheetJob['rules'] } 
     ...drillingOf(plan, options.units), ...stripsOf(plan, options), ...cableWorkOf(plan, options),
     ...decisionsOf(plan, options.units),
   ]
-  bodies.push(...decisionPages(notes, deep, paper))
+  bodies.push(...decisionPages(notes, deep, paper, options.issue?.proof))
   const head = titleBlock(job, wall, plan, scale, paper, options)
   return { pages: bodies.map((body, n) => group({}, draftAcross(options.issue, paper), head, body, footLine(paper, n + 1, bodies.length))), scale, paper }
 }

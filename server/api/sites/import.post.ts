@@ -1,6 +1,6 @@
 import { LIMITS } from '../../../core/job'
 import { author, database } from '../../accounts/access'
-import { freeSiteId, importJob } from '../../repositories/sites'
+import { copyOf, freeSiteId, importJob } from '../../repositories/sites'
 import { now } from '../../utils/now'
 import { bodyBytes, tooLarge } from '../../utils/jsonBody'
 import { readJobFile } from '../../utils/jobFile'
@@ -12,7 +12,7 @@ export default defineEventHandler(async (event) => {
   const db = database(event)
   const id = copy ? freeSiteId(db, job.site.id) : job.site.id
   const name = id === job.site.id ? job.site.name : `${job.site.name} (copy)`
-  importJob(db, { ...job, site: { ...job.site, id, name } }, author(event), now())
+  importJob(db, copyOf(job, id, name), author(event), now())
   setResponseStatus(event, 201)
   return { id }
 })

@@ -1,12 +1,15 @@
 import { database } from '../../../accounts/access'
+import { everyHead } from '../../../repositories/heads'
 import { logOfSite } from '../../../repositories/logRows'
 import { siteRow } from '../../../repositories/siteRows'
+import { publicKeys } from '../../../guard/headKey'
 import { work } from '../../../work/pool'
 
 /** Whether the log of a site is whole: how many entries it has, and the first that does not hold. */
 export default defineEventHandler(async (event) => {
   const db = database(event)
-  const { key, imported } = siteRow(db, getRouterParam(event, 'site')!)
-  const state = await work('chain', { log: JSON.stringify(logOfSite(db, key)) }, event)
-  return { ...state, ...imported && { imported } }
+  const { id, key, imported } = siteRow(db, getRouterParam(event, 'site')!)
+  const log = JSON.stringify(logOfSite(db, key))
+  const state = await work('chain', { log, site: id, heads: everyHead(db, { id, key }) }, event)
+  return { ...state, key: publicKeys().at(-1), ...imported && { imported } }
 })

@@ -56,6 +56,7 @@ useHead({ title: () => `${store.shown?.name ?? 'Wall'} · Wide Trellis` })
     <WallUnopened v-if="failed" :why="failed" />
     <template v-else-if="store.wall">
       <ConflictBanner v-if="store.conflict" @resolve="resolve" />
+      <LazyLostBanner v-if="store.lost.length > 0" />
       <main class="wall-frame min-h-0 flex-1" :data-stage="room.id">
         <PlumbLine :current="room.id" :base="base" class="plumb" />
         <div class="bench min-h-0 border-x border-hair bg-board" :inert="!!store.conflict && room.id !== 'hang'">
