@@ -2,7 +2,8 @@ import { modelsOf, modelsUsedBy } from '../catalogue'
 import { PROGRAM } from '../program'
 import { arraysOf, NUMBERED, same, type Job, type Wall } from '../job'
 import { rulesFor } from '../rules'
-import type { Frozen } from './frozen'
+import type { AsBuilt } from '../log'
+import type { Frozen, FrozenBuilt } from './frozen'
 
 /** As it is in a file: without what is not there. */
 const plain = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
@@ -18,6 +19,27 @@ function designOf({ revisions: _, rules: __, ...wall }: Wall): unknown {
   const lists = NUMBERED.map(key => [key, unnumbered(wall[key] as unknown[] | undefined)])
   return plain({ ...wall, arrays: arraysOf(wall), ...Object.fromEntries(lists) })
 }
+
+const entriesOf = ({ holes, dead }: Pick<FrozenBuilt, 'holes' | 'dead'>) =>
+  new Set([...holes, ...dead].map(({ entry }) => entry))
+
+/**
+ * Why what was frozen does not follow from what stands by the log of its wall: it knows holes that nobody recorded, or
+ * does not know some that were.
+ *
+ * @returns the reason in words; undefined where it knows just these
+ */
+export function builtAstray(
+  { built }: Pick<Frozen, 'built'>, now: Pick<AsBuilt, 'holes' | 'dead'>,
+): string | undefined {
+  const [known, recorded] = [entriesOf(built), entriesOf(now)]
+  const without = (of: Set<string>, others: Set<string>) => [...of].filter(entry => !others.has(entry)).length
+  const [invented, unknown] = [without(known, recorded), without(recorded, known)]
+  if (invented > 0) return `it rests on ${holes(invented)} that the log of this wall does not have`
+  return unknown > 0 ? `it does not know ${holes(unknown)} that had been recorded when it arrived` : undefined
+}
+
+const holes = (count: number) => count === 1 ? '1 drilled hole' : `${count} drilled holes`
 
 /**
  * Why what was frozen does not follow from a wall as the server has it: its design, house rules or models are others.

@@ -7,6 +7,8 @@ import type * as firmSchema from '../database/schema'
 import { openAccounts, type Accounts } from './form'
 import { openHeadKey, signerOf } from '../guard/headKey'
 import { signFor } from '../database/signer'
+import { startClock } from '../utils/clock'
+import { newestMoment } from './sessions'
 import type * as schema from './schema'
 
 /** What a firm of this server is, as far as its data goes. */
@@ -33,6 +35,7 @@ export function startDatabases(begin: (db: Database) => void, alone = true): voi
   try {
     openHeadKey()
     opened = openWhole(join(folder, 'accounts.db'), openAccounts, () => {})
+    startClock(newestMoment(opened.db))
   }
   catch (error) {
     letGo?.()

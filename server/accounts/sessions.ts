@@ -39,17 +39,26 @@ export function beginSession(accounts: Accounts, person: Person, way: Way, devic
 /**
  * Who a session lets in, as what; notes that its device was seen. One that was not seen for as many days as the firm
  * allows has ended by itself.
+ *
+ * @param unseenFor for how long it was not seen, ms
  */
-export function openSession(accounts: Accounts, id: string, now: Date): SignedIn | Ended {
+export function openSession(
+  accounts: Accounts, id: string, now: Date, unseenFor = (seenAt: string) => now.getTime() - Date.parse(seenAt),
+): SignedIn | Ended {
   const found = sessionOfId(accounts).get({ id })
   if (!found) return { ended: 'unknown' }
   const { session, person, firm } = found
   const held = person.removedAt === null ? heldNow(grantsOf(accounts, person.key)) : undefined
   if (session.endedAt !== null || !held) return { ended: 'ended' }
-  const unseen = now.getTime() - Date.parse(session.seenAt)
-  if (unseen > firm.deviceDays * DAY) return { ended: 'idle' }
-  if (unseen > NOTED) accounts.update(sessions).set({ seenAt: now.toISOString() }).where(eq(sessions.key, session.key)).run()
+  if (unseenFor(session.seenAt) > firm.deviceDays * DAY) return { ended: 'idle' }
+  if (Math.abs(now.getTime() - Date.parse(session.seenAt)) > NOTED) accounts.update(sessions).set({ seenAt: now.toISOString() }).where(eq(sessions.key, session.key)).run()
   return { session: id, beganAt: session.beganAt, person, firm, held }
+}
+
+/** The newest moment at which a device of this server was seen, ms since 1970; 0 where none was. */
+export function newestMoment(accounts: Accounts): number {
+  const newest = accounts.select({ at: sql<string | null>`max(${sessions.seenAt})` }).from(sessions).get()
+  return newest?.at ? Date.parse(newest.at) : 0
 }
 
 const ofWhom = (firm: number, person: number | undefined) => [eq(people.firm, firm), ...person === undefined ? [] : [eq(people.key, person)]]

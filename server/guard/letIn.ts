@@ -12,6 +12,7 @@ import { apiError, notFound } from '../utils/apiError'
 import { opened } from './limits'
 import { isByLink, ROUTE_RIGHTS, SENT_LATE } from './rights'
 import type { RouteFound } from './routes'
+import { timeNow, unseenFor } from '../utils/clock'
 
 const SIGN_IN: Record<Ended['ended'], string> = {
   unknown: 'This device was signed in on another server, or too long ago. Sign in here.',
@@ -40,7 +41,7 @@ async function sessionOf(event: H3Event): Promise<SignedIn | Ended | undefined> 
   const cookie = getCookie(event, SESSION_COOKIE)
   if (cookie === undefined) return undefined
   const id = await sessionIdOf(event, cookie)
-  return id === undefined ? { ended: 'unknown' } : openSession(accounts(), id, new Date())
+  return id === undefined ? { ended: 'unknown' } : openSession(accounts(), id, timeNow(), unseenFor)
 }
 
 /**
@@ -53,7 +54,7 @@ async function byLink(event: H3Event, secret: string): Promise<void> {
     const firm = id === undefined ? listFirms(accounts())[0] : firmOfId(accounts(), id)
     if (!firm) throw notFound('this link. Ask the sender for a new one')
     const db = databaseOfFirm(firm)
-    event.context.opened = openLink(db, rest, new Date())
+    event.context.opened = openLink(db, rest, timeNow())
     event.context.firm = { firm, db }
   })
 }

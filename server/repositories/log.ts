@@ -5,7 +5,7 @@ import {
   isSimulatedEntry, LIMITS, logEntryFaults, same, type Fault, type LogEntry, type ScreenArray, type Wall,
 } from '../../core/job'
 import { asBuilt, type EntryKind, type EntryOf } from '../../core/log'
-import { nextRevision, type Frozen } from '../../core/revision'
+import { builtAstray, nextRevision, type Frozen } from '../../core/revision'
 import type { Author } from '../accounts/authorship'
 import type { Database } from '../database/perDatabase'
 import { apiError, validationError, type ApiErrorBody } from '../utils/apiError'
@@ -170,12 +170,14 @@ function addSigned(batch: Batch, entry: unknown, receivedAt: string): LogEntry {
 export interface Waiting { setAside: string }
 
 /** Why an entry that issues a mark-out waits: what was frozen does not follow from the wall as it was saved. */
-function notFollowing({ db, site, wall }: Batch, entry: unknown): string | undefined {
+function notFollowing({ db, site, wall, log }: Batch, entry: unknown): string | undefined {
   const { id, kind, frozen } = fieldsOf(entry)
   // What is in the log already is answered as it was.
   if (kind !== 'issued' || typeof frozen !== 'string' || entryOfId(db).get({ site: site.key, id: String(id) }))
     return undefined
+  const text = revisionText(db, site.key, wall.id, frozen)
   const why = astrayRevision(db, site.key, wall.id, frozen)
+    ?? (text && builtAstray(JSON.parse(text) as Frozen, asBuilt(log(), { id: wall.id })))
   return why && `the mark-out was not calculated from the wall as it is saved: ${why}`
 }
 

@@ -96,3 +96,15 @@ it('is not taken for another wall; after nothing, where one was issued, a planne
   expect(issue(apart, 'B')).toMatchObject(waits('it comes after no revision'))
   addRevision(opened.db, SITE, 'w1', first as unknown as StoredRevision)
 })
+
+it('one that does not know a hole that was drilled meanwhile waits; one that knows a hole of nobody’s does too', () => {
+  const hole = (id: string): LogEntry => ({
+    id, at: AT, by: 'Odd', wall: 'w1', kind: 'hole', hole: 'a1-r1c1-top-1', x: 1900, y: 2090.4, result: 'hit',
+  })
+  const before = frozenOf()
+  addEntries(opened.db, SITE, 'w1', clientAuthor, [hole('h1')], AT)
+  expect(issue(before)).toMatchObject(waits('it does not know 1 drilled hole that had been recorded'))
+  expect(issue(frozenOf(({ log }) => { log.push({ ...hole('h2'), hole: 'a1-r1c1-top-2', x: 2100 }) })))
+    .toMatchObject(waits('it rests on 1 drilled hole that the log of this wall does not have'))
+  expect(issue(frozenOf())).toMatchObject({ entry: { revision: 'A' } })
+})

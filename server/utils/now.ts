@@ -1,2 +1,4 @@
+import { timeNow } from './clock'
+
 /** The present moment as the log writes it. */
-export const now = () => new Date().toISOString()
+export const now = () => timeNow().toISOString()

@@ -9,12 +9,13 @@ import { apiError, validationError } from '../../utils/apiError'
 import { fieldsOf } from '../../utils/fields'
 import { jsonBody } from '../../utils/jsonBody'
 import { now } from '../../utils/now'
+import { timeNow } from '../../utils/clock'
 
 /** Sets one's own password: `{ now, next }`, where there was none without `now`; one's other sessions end. */
 export default defineEventHandler(async (event) => {
   const asking = signedIn(event)
   const { person, session } = asking
-  if (person.password === null) checkConfirmed(asking, new Date())
+  if (person.password === null) checkConfirmed(asking, timeNow())
   const { now: present, next } = fieldsOf(await jsonBody(event))
   const faults = passwordFault('$.next', next)
   if (faults.length > 0) throw validationError(faults)

@@ -11,6 +11,7 @@ import { fieldsOf } from '../../utils/fields'
 import { jsonBody } from '../../utils/jsonBody'
 import { now } from '../../utils/now'
 import { signIn } from '../../utils/session'
+import { timeNow } from '../../utils/clock'
 
 /**
  * Begins a firm and its first planner by the code that was printed where the server runs: `{ code, firm, name, address,
@@ -18,7 +19,7 @@ import { signIn } from '../../utils/session'
  */
 export default defineEventHandler(async (event) => {
   const { code, firm, name, address, password } = fieldsOf(await jsonBody(event))
-  const open = () => openInvitation(accounts(), String(code), ['firm'], new Date())
+  const open = () => openInvitation(accounts(), String(code), ['firm'], timeNow())
   const person = await opened(event, async () => {
     open()
     const faults = [...nameFault('$.firm', firm), ...nameFault('$.name', name), ...addressFault('$.address', address), ...passwordFault('$.password', password)]

@@ -6,6 +6,7 @@ import { addPasskey, listPasskeys } from '../../../accounts/passkeys'
 import { apiError } from '../../../utils/apiError'
 import { checkSmall } from '../../../utils/jsonBody'
 import { now } from '../../../utils/now'
+import { timeNow } from '../../../utils/clock'
 
 const register = defineWebAuthnRegisterEventHandler({
   getOptions: () => ({ rpName: 'Wide Trellis', authenticatorSelection: { residentKey: 'required', userVerification: 'preferred' } }),
@@ -31,6 +32,6 @@ const register = defineWebAuthnRegisterEventHandler({
  */
 export default defineEventHandler((event) => {
   checkSmall(event)
-  checkConfirmed(signedIn(event), new Date())
+  checkConfirmed(signedIn(event), timeNow())
   return register(event)
 })

@@ -13,6 +13,7 @@ import { fieldsOf } from '../../../utils/fields'
 import { jsonBody } from '../../../utils/jsonBody'
 import { now } from '../../../utils/now'
 import { signIn } from '../../../utils/session'
+import { timeNow } from '../../../utils/clock'
 
 /** Takes in whom an invitation is for, with the password that he chose; it is used thereby. */
 function enter(invitation: Invitation, name: unknown, password: string): Person {
@@ -32,7 +33,7 @@ function enter(invitation: Invitation, name: unknown, password: string): Person 
 /** Comes in by a link, for the first time or with a new password: `{ name, password }`. The link is used thereby. */
 export default defineEventHandler(async (event) => {
   const { name, password } = fieldsOf(await jsonBody(event))
-  const open = () => openInvitation(accounts(), getRouterParam(event, 'secret')!, ['join', 'reset'], new Date())
+  const open = () => openInvitation(accounts(), getRouterParam(event, 'secret')!, ['join', 'reset'], timeNow())
   const person = await opened(event, async () => {
     open()
     const faults = passwordFault('$.password', password)

@@ -6,6 +6,7 @@ import { fieldsOf } from '../../../utils/fields'
 import { jsonBody } from '../../../utils/jsonBody'
 import { now } from '../../../utils/now'
 import { peopleAnswer } from '../../../utils/peopleAnswer'
+import { timeNow } from '../../../utils/clock'
 
 /**
  * Removes a person from the firm: his sessions and invitations end, what he recorded stays. His clients' links end, or
@@ -16,6 +17,6 @@ export default defineEventHandler(async (event) => {
   const [firm, id, by] = [firmOf(event).key, getRouterParam(event, 'person')!, author(event)]
   const { name } = personHere(accounts(), firm, id)
   removePerson(accounts(), firm, id, by, now())
-  leaveLinks(database(event), name, links === 'take-over' ? { takenOverBy: by } : { end: true }, new Date())
+  leaveLinks(database(event), name, links === 'take-over' ? { takenOverBy: by } : { end: true }, timeNow())
   return peopleAnswer(event)
 })

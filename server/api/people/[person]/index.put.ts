@@ -7,6 +7,7 @@ import { fieldsOf } from '../../../utils/fields'
 import { jsonBody } from '../../../utils/jsonBody'
 import { now } from '../../../utils/now'
 import { peopleAnswer } from '../../../utils/peopleAnswer'
+import { timeNow } from '../../../utils/clock'
 
 /**
  * Gives a person another role, or other sites: `{ role, sites }`. Where he may make no clients' links any more, those
@@ -18,6 +19,6 @@ export default defineEventHandler(async (event) => {
   const { name } = personHere(accounts(), firm, id)
   changeRole(accounts(), firm, id, choice, by, now())
   const links = given.links === 'take-over' ? { takenOverBy: by } : { end: true as const }
-  if (!may(choice, 'wall.links')) leaveLinks(database(event), name, links, new Date())
+  if (!may(choice, 'wall.links')) leaveLinks(database(event), name, links, timeNow())
   return peopleAnswer(event)
 })

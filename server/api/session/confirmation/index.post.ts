@@ -5,6 +5,7 @@ import { clientOf, limited } from '../../../guard/limits'
 import { apiError } from '../../../utils/apiError'
 import { fieldsOf } from '../../../utils/fields'
 import { jsonBody } from '../../../utils/jsonBody'
+import { timeNow } from '../../../utils/clock'
 
 /** Confirms by the password that it is still its person who uses this session: `{ password }`. */
 export default defineEventHandler(async (event) => {
@@ -15,6 +16,6 @@ export default defineEventHandler(async (event) => {
     const isRight = known !== null && await hashing('known', () => verifyPassword(known, String(password)))
     if (!isRight) throw apiError(403, 'wrong-password', 'This is not your current password.')
   })
-  confirmSession(asking, new Date())
+  confirmSession(asking, timeNow())
   return { confirmed: true }
 })

@@ -5,6 +5,7 @@ import { accounts } from '../../../accounts/open'
 import { countPasskey, passkeyOf } from '../../../accounts/passkeys'
 import { apiError } from '../../../utils/apiError'
 import { checkSmall } from '../../../utils/jsonBody'
+import { timeNow } from '../../../utils/clock'
 
 const refused = () => apiError(403, 'passkey-refused', 'This is not a passkey of yours, or it was not used in time.')
 
@@ -19,7 +20,7 @@ const authenticate = defineWebAuthnAuthenticateEventHandler({
   },
   onSuccess: (event, { credential, authenticationInfo }) => {
     countPasskey(accounts(), credential.id, authenticationInfo.newCounter)
-    confirmSession(signedIn(event), new Date())
+    confirmSession(signedIn(event), timeNow())
   },
   onError: () => { throw refused() },
 })

@@ -5,6 +5,7 @@ import { openSession } from '../../../../../accounts/sessions'
 import { hearWall } from '../../../../../events/hub'
 import { apiError } from '../../../../../utils/apiError'
 import { readWall } from '../../../../../repositories/walls'
+import { timeNow, unseenFor } from '../../../../../utils/clock'
 
 /** So often something is sent, so that what lies between does not take the connection for a dead one, ms. */
 const BEAT = 20_000
@@ -41,7 +42,7 @@ export default defineEventHandler((event) => {
   const stream = createEventStream(event)
   // Anyone who was let in when it began may have been removed since, or sent elsewhere.
   const still = () => {
-    const now = openSession(accounts(), session, new Date())
+    const now = openSession(accounts(), session, timeNow(), unseenFor)
     return !('ended' in now) && may(now.held, 'site.read', { site, closed: true })
   }
   const tell = (name: string, data: string) => void (still() ? stream.push({ event: name, data }) : stream.close())
