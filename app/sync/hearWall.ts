@@ -1,5 +1,6 @@
 import type { LogEntry } from '~~/core/job'
-import { noteSeen, wallKey, type Device, type ServerWall } from './device'
+import { noteSeen, wallKey, type Device } from './device'
+import { fetchWall } from './fetchWall'
 
 /** After so long it is asked again where the connection was lost, ms. */
 const AGAIN = 3_000
@@ -26,7 +27,7 @@ export function hearWall(device: Device, site: string, id: string): () => void {
   let ended = false
 
   async function refetch() {
-    const state = await api<ServerWall>(path)
+    const state = await fetchWall(site, id)
     if (!ended) await noteSeen(device, key, state)
   }
   async function noteEntries(entries: LogEntry[]) {

@@ -1,6 +1,7 @@
 import type { KeptDrawing } from '~~/core/plan/drawn'
-import { forgetSeen, noteSeen, wallKey, type Device, type ServerWall } from './device'
+import { forgetSeen, noteSeen, wallKey, type Device } from './device'
 import { frozenOfId, lastFrozen } from './frozen'
+import { fetchWall } from './fetchWall'
 import { drawable } from './keptPlan'
 import { lostOf } from './lost'
 import { unsentOf } from './unsent'
@@ -46,7 +47,7 @@ export async function openWall(site: string, id: string): Promise<Opened> {
   const store = useWallStore()
   const { device, ready } = useOutbox()
   const [path, key] = [`/sites/${site}/walls/${id}`, wallKey(site, id)]
-  const answer = api<ServerWall>(path)
+  const answer = fetchWall(site, id)
   const noted = answer.then(state => noteSeen(device, key, state).catch(() => {}))
   // Whoever waits for it hears of it.
   noted.catch(() => {})
@@ -71,7 +72,7 @@ export async function openWall(site: string, id: string): Promise<Opened> {
     throw error
   })
   heard.catch(() => {})
-  void noted.then(() => lostOf(device, key, () => api<ServerWall>(path)))
+  void noted.then(() => lostOf(device, key, () => fetchWall(site, id)))
     .then((lost) => {
       if (store.site === site && store.id === id) store.lost = lost
     })

@@ -1,8 +1,9 @@
 import type { Job } from '~~/core/job'
 import type { SiteState } from '~~/server/repositories/sites'
 import { siteFileAddress } from '../utils/siteFiles'
+import { fetchWall } from './fetchWall'
 import { frozenOfId, lastFrozen } from './frozen'
-import { noteSeen, wallKey, type Device, type ServerWall } from './device'
+import { noteSeen, wallKey, type Device } from './device'
 
 /** What a site weighs on this device, bytes, and how many walls, pictures and other files that is. */
 export interface Taken { walls: number, photos: number, files?: number, bytes: number, at: string }
@@ -33,7 +34,7 @@ export async function takeAlong(device: Device, site: string, tell: (share: numb
   const taken: Taken = { walls: 0, photos: 0, files: files.length, bytes: 0, at: new Date().toISOString() }
   for (const [n, { id }] of walls.entries()) {
     tell(n / walls.length)
-    const state = await api<ServerWall>(`/sites/${site}/walls/${id}`)
+    const state = await fetchWall(site, id)
     await noteSeen(device, wallKey(site, id), state)
     const text = JSON.stringify(state)
     taken.bytes += text.length

@@ -9,7 +9,7 @@ import { asFile } from '../utils/attachment'
 import { work } from '../work/pool'
 
 /** What is handed over of which wall, as which file; the job has all walls of the site. */
-interface PackRequest { site: string, wall: string, format: 'pdf' | 'zip', job: string, options: HandoverOptions }
+interface PackRequest { site: string, wall: string, format: 'pdf' | 'zip', job: () => string, options: HandoverOptions }
 
 /**
  * Answers with the handover of a wall as PDF, or with all its open files in a ZIP file whose times are those of what it
@@ -25,7 +25,7 @@ export async function packAnswer(event: H3Event, { site, wall, format, job, opti
   const zip = new ZipFile()
   const at = { mtime: made, mode: 0o100644 }
   for (const { name, content } of files) zip.addBuffer(Buffer.from(content), name, at)
-  for (const { name, path } of photosOf(folderOfFirm(firmOf(event)), site, job)) {
+  for (const { name, path } of photosOf(folderOfFirm(firmOf(event)), site, photos)) {
     // Read when it is sent: nobody else waits for it.
     if (photos.includes(name)) zip.addFile(path, `photos/${name}`, { ...at, compress: false })
   }

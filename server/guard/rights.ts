@@ -89,6 +89,7 @@ export const ROUTE_RIGHTS: Record<string, Wanted> = {
   'POST /api/sites/:site/walls/:wall/links': 'wall.links',
   'DELETE /api/sites/:site/walls/:wall/links/:link': 'wall.links',
   // What an entry wants depends on its kind, and is asked of each.
+  'GET /api/sites/:site/walls/:wall/log': 'site.read',
   'POST /api/sites/:site/walls/:wall/log': 'site.read',
   'GET /api/sites/:site/walls/:wall/pixels': 'site.read',
   'GET /api/sites/:site/walls/:wall/plan': 'site.read',

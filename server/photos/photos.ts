@@ -59,10 +59,11 @@ function pathOf(folder: string, site: string, name: string, isMentioned: () => b
 /**
  * The photos of a site as they were taken: those kept for it, and those of earlier versions that its job file speaks
  * of.
+ *
+ * @param mentioned names of photos of which the job file speaks
  */
-export function photosOf(folder: string, site: string, job: string): { name: string, path: string }[] {
+export function photosOf(folder: string, site: string, mentioned: string[]): { name: string, path: string }[] {
   const own = existsSync(join(photosIn(folder), site)) ? readdirSync(join(photosIn(folder), site)).filter(name => NAME.test(name)) : []
-  const mentioned = [...job.matchAll(/"([0-9a-f]{32}\.(?:jpg|png|webp))"/g)].map(([, name]) => name!)
   return [...new Set([...own, ...mentioned])].sort().flatMap((name) => {
     const path = pathOf(folder, site, name, () => true)
     return path ? [{ name, path }] : []

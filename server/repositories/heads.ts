@@ -10,9 +10,10 @@ const ISSUING = Object.entries(LOG_KINDS).flatMap(([kind, spec]) => 'issues' in 
 const OF_SITE = eq(log.site, sql.placeholder('site'))
 const end = perDatabase(db => db.select({ seq: log.seq, hash: log.hash }).from(log).where(OF_SITE)
   .orderBy(desc(log.seq)).limit(1).prepare())
+// Not in the order of the log, in which all of it would be looked through.
 const unsigned = perDatabase(db => db.select({ seq: log.seq, hash: log.hash }).from(log)
   .leftJoin(heads, and(eq(heads.site, log.site), eq(heads.seq, log.seq)))
-  .where(and(OF_SITE, inArray(log.kind, ISSUING), isNull(heads.seq))).orderBy(asc(log.seq)).prepare())
+  .where(and(OF_SITE, inArray(log.kind, ISSUING), isNull(heads.seq))).prepare())
 
 /** The heads of a site's log that are at hand, in the order of the log. */
 export const headsOf = (db: Database, site: number): SignedHead[] =>
@@ -48,7 +49,7 @@ export function signHeads(db: Database, site: { key: number, id: string }, at = 
   const signer = signerFor(db)
   const last = signer && end(db).get({ site: site.key })
   if (!last) return
-  const wanted = unsigned(db).all({ site: site.key })
+  const wanted = unsigned(db).all({ site: site.key }).sort((a, b) => a.seq - b.seq)
   if (!wanted.some(({ seq }) => seq === last.seq) && signer.isDue(site.id, last.seq, at)) wanted.push(last)
   if (wanted.length > 0) keepHeads(db, site.key, wanted.map(each => signer.sign(site.id, each, at)))
 }

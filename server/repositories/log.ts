@@ -9,7 +9,7 @@ import { builtAstray, nextRevision, type Frozen } from '../../core/revision'
 import type { Author } from '../accounts/authorship'
 import type { Database } from '../database/perDatabase'
 import { apiError, validationError, type ApiErrorBody } from '../utils/apiError'
-import { appendEntries, entriesOf, entryOfId, lengthOfLog } from './logRows'
+import { appendEntries, entriesOf, entryOfId, holesNamed, lengthOfLog } from './logRows'
 import { fieldsOf } from '../utils/fields'
 import { signHeads } from './heads'
 import { asideOf, keepAside, resolveAside } from './setAside'
@@ -24,6 +24,8 @@ interface Batch {
   site: SiteRow
   wall: Wall
   log: () => LogEntry[]
+  /** The ids of holes of which its log speaks. */
+  holes: () => Set<string>
   /** Notes an entry that was added. */
   added: (entry: LogEntry) => LogEntry
 }
@@ -31,10 +33,13 @@ interface Batch {
 function batchOf(db: Database, site: SiteRow, id: string): Batch {
   const wall = wallDocument(db, site.key, id)
   let read: LogEntry[] | undefined
+  let holes: Set<string> | undefined
   return {
     db, site, wall,
     log: () => read ??= entriesOf(db, site.key, wall.id),
+    holes: () => holes ??= new Set(holesNamed(db, site.key, wall.id)),
     added(entry) {
+      if (entry.kind === 'hole') holes?.add(entry.hole)
       if (entry.wall === wall.id) read?.push(entry)
       return entry
     },
@@ -121,8 +126,7 @@ function faultsOf(batch: Batch, entry: unknown): Fault[] {
   if (faults.length > 0) return faults
   const given = entry as LogEntry
   if (given.wall !== wall.id) return [{ path: '$.wall', message: `must be “${wall.id}”, as in the address` }]
-  const isKnown = (hole: string) =>
-    isHoleOf(wall, hole) || batch.log().some(each => each.kind === 'hole' && each.hole === hole)
+  const isKnown = (hole: string) => isHoleOf(wall, hole) || batch.holes().has(hole)
   if (given.kind === 'hole' && !isKnown(given.hole))
     return [
       {

@@ -17,11 +17,40 @@ const insertEntry = perDatabase(db => db.insert(log).values({
 /** How many entries the log of a site has. */
 export const lengthOfLog = (db: Database, site: number): number => lastEntry(db).get({ site })?.seq ?? 0
 
+/** The log of a site as a JSON list, put together from what the database has as JSON. */
+export const logText = (db: Database, site: number): string =>
+  `[${everyEntry(db).all({ site }).map(({ entry }) => entry).join(',')}]`
+
 /** The log of a site in the order of arrival. */
 export const logOfSite = (db: Database, site: number): LogEntry[] => everyEntry(db).all({ site }).map(({ entry }) => JSON.parse(entry) as LogEntry)
 
 /** The entries of one wall as they are kept, in the order of arrival. */
 export const entryTexts = (db: Database, site: number, wall: string): string[] => entriesOfWall(db).all({ site, wall }).map(({ entry }) => entry)
+
+const holesOfWall = perDatabase(db => db.select({ hole: sql<string>`json_extract(${log.entry}, '$.hole')` }).from(log)
+  .where(and(OF_SITE, eq(log.kind, 'hole'), eq(log.wall, sql.placeholder('wall')))).prepare())
+
+/** The ids of the holes of which a wall’s log speaks. */
+export const holesNamed = (db: Database, site: number, wall: string): string[] =>
+  holesOfWall(db).all({ site, wall }).map(({ hole }) => hole)
+
+/** So many entries of a wall are one segment of its log, which does not change any more once it is full. */
+export const SEGMENT = 1_000
+
+const countOfWall = perDatabase(db => db.select({ count: sql<number>`count(*)` }).from(log)
+  .where(and(OF_SITE, eq(log.wall, sql.placeholder('wall')))).prepare())
+// Rows came in the order of the log, and the index of a wall has them in this order.
+const segmentOfWall = perDatabase(db => db.select({ entry: log.entry }).from(log)
+  .where(and(OF_SITE, eq(log.wall, sql.placeholder('wall')))).orderBy(asc(log.key))
+  .limit(SEGMENT).offset(sql.placeholder('offset')).prepare())
+
+/** How many segments of a wall’s log are full and lie before the one that is being written. */
+export const segmentsBefore = (db: Database, site: number, wall: string): number =>
+  Math.max(0, Math.ceil(countOfWall(db).get({ site, wall })!.count / SEGMENT) - 1)
+
+/** A segment of a wall’s log by its number, from 0, as entries in JSON. */
+export const segmentTexts = (db: Database, site: number, wall: string, segment: number): string[] =>
+  segmentOfWall(db).all({ site, wall, offset: segment * SEGMENT }).map(({ entry }) => entry)
 
 /** The entries of one wall in the order of arrival. */
 export const entriesOf = (db: Database, site: number, wall: string): LogEntry[] => entryTexts(db, site, wall).map(entry => JSON.parse(entry) as LogEntry)

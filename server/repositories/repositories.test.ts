@@ -14,7 +14,8 @@ import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, save
 import { keepRevision } from './revisions'
 import { siteRow } from './siteRows'
 import { touchedBy } from './touched'
-import { createWall, readWall, readWallText, saveWall } from './walls'
+import { createWall, readSegment, readWall, readWallText, saveWall, siteJobText } from './walls'
+import { TASKS } from '../work/tasks'
 
 let opened: ReturnType<typeof openDatabase>
 let db: Database
@@ -44,6 +45,27 @@ describe('a job in the database', () => {
     expect(writeJob({ ...out, log: job.log })).toBe(text)
     expect(entry).toEqual({ ...job.log[0], device: 'none', seq: 1, receivedAt: AT, prev: '', hash: entry!.hash })
     expect(JSON.parse(readWallText(db, 'holm-point', 'w1'))).toEqual(JSON.parse(JSON.stringify(readWall(db, 'holm-point', 'w1'))))
+  })
+
+  it('is put together as text as it is written, and a long log comes in segments that do not change', () => {
+    const said = { at: AT, by: 'Isla', wall: 'w1', kind: 'remark' } as const
+    const remark = (n: number): LogEntry => ({ id: `r${n}`, ...said, note: `${n}` })
+    const [other] = [{ ...remark(0), id: 'x', wall: 'bare' }]
+    const job = exampleJob()
+    job.walls.push({ ...exampleWall(), id: 'bare', arrays: [] })
+    importJob(db, { ...job, log: [...Array.from({ length: 1_000 }, (_, n) => remark(n)), other] }, 'Isla', AT)
+    const read = () => JSON.parse(readWallText(db, 'holm-point', 'w1')) as { earlier?: number, job: Job }
+    const ids = (log: LogEntry[]) => [log.length, log[0]?.id, log.at(-1)?.id]
+    expect([ids(read().job.log), read().earlier]).toEqual([[1_000, 'r0', 'r999'], undefined])
+    expect(refused(() => readSegment(db, 'holm-point', 'w1', 0)).status).toBe(404)
+    addEntries(db, 'holm-point', 'w1', clientAuthor, [remark(1_000)], AT)
+    expect([ids(read().job.log), read().earlier]).toEqual([[1, 'r1000', 'r1000'], 1])
+    const segment = JSON.parse(readSegment(db, 'holm-point', 'w1', 0)) as LogEntry[]
+    expect([...segment, ...read().job.log]).toEqual(readWall(db, 'holm-point', 'w1').job.log)
+    for (const wrong of [1, -1, 0.5, Number.NaN])
+      expect(refused(() => readSegment(db, 'holm-point', 'w1', wrong)).status).toBe(404)
+    const file = new TextDecoder().decode(TASKS.jobFile({ job: siteJobText(db, 'holm-point') }).file)
+    expect(file).toBe(writeJob(exportJob(db, 'holm-point')))
   })
 
   it('keeps the chain of its log, is added to after it, and is refused where the log was changed', () => {

@@ -104,7 +104,7 @@ it('one that does not know a hole that was drilled meanwhile waits; one that kno
   const before = frozenOf()
   addEntries(opened.db, SITE, 'w1', clientAuthor, [hole('h1')], AT)
   expect(issue(before)).toMatchObject(waits('it does not know 1 drilled hole that had been recorded'))
-  expect(issue(frozenOf(({ log }) => { log.push({ ...hole('h2'), hole: 'a1-r1c1-top-2', x: 2100 }) })))
+  expect(issue(frozenOf(({ log }) => { log.push({ ...hole('h2'), hole: 'a1-r1c1-top-2', x: 2100 } as LogEntry) })))
     .toMatchObject(waits('it rests on 1 drilled hole that the log of this wall does not have'))
   expect(issue(frozenOf())).toMatchObject({ entry: { revision: 'A' } })
 })

@@ -14,11 +14,11 @@ import {
 import { infeasibleInputs } from '../../core/plan/infeasible'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { wallModels, walls } from '../database/schema'
-import { apiError, validationError } from '../utils/apiError'
+import { apiError, notFound, validationError } from '../utils/apiError'
 import { parsedOnce } from './documents'
 import { firmRulesText, readFirm } from './firm'
 import { headsOf } from './heads'
-import { entriesOf, entryTexts } from './logRows'
+import { entriesOf, entryTexts, logText, segmentsBefore, segmentTexts } from './logRows'
 import { keepRevision, revisionTexts } from './revisions'
 import { siteDocument, saveCatalogue, siteRow, withModels, type SiteRow } from './siteRows'
 import { everyWall, keyOfWall, wallOf, wallRow, type WallRow } from './wallRows'
@@ -45,25 +45,52 @@ export function readWall(db: Database, siteId: string, id: string): WallState {
 export const siteUnits = (db: Database, siteId: string): Job['site']['units'] => siteDocument(db, siteRow(db, siteId)).site.units
 
 /** A wall's job as JSON, put together from what the database has as JSON. */
-const jobText = (db: Database, site: SiteRow, { id }: Pick<WallRow, 'id'>, document: string): string =>
-  `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},${site.document.slice(1, -1)},"walls":[${document}],"log":[${entryTexts(db, site.key, id).join(',')}]}`
+const jobText = (db: Database, site: SiteRow, documents: string, entries: string[]): string =>
+  `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},${site.document.slice(1, -1)},"walls":[${documents}],"log":[${entries.join(',')}]}`
+
+/** A wall as a job file has it, with what was frozen of it. */
+function withRevisionsText(db: Database, site: number, { id, document }: Pick<WallRow, 'id' | 'document'>): string {
+  const frozen = revisionTexts(db, site, id)
+  return frozen.length === 0 ? document : `${document.slice(0, -1)},"revisions":[${frozen.join(',')}]}`
+}
 
 /** The job with only this wall, what was issued of it, and its log, as JSON. */
 export function readJobText(db: Database, siteId: string, id: string): string {
   const site = siteRow(db, siteId)
   const row = wallRow(db, site.key, id)
-  const frozen = revisionTexts(db, site.key, id)
-  const revisions = frozen.length === 0 ? '' : `,"revisions":[${frozen.join(',')}]`
-  const text = jobText(db, site, row, `${row.document.slice(0, -1)}${revisions}}`)
+  const text = jobText(db, site, withRevisionsText(db, site.key, row), entryTexts(db, site.key, id))
   return `${text.slice(0, -1)},"heads":${JSON.stringify(headsOf(db, site.key))}}`
 }
 
-/** A wall as the server has it, as JSON; what was issued of it has addresses of its own. */
+/**
+ * A wall as the server has it, as JSON; what was issued of it has addresses of its own, and so have `earlier` segments
+ * of a log that is longer than one.
+ */
 export function readWallText(db: Database, siteId: string, id: string): string {
   const site = siteRow(db, siteId)
   const row = wallRow(db, site.key, id)
   const { version, savedAt, savedBy } = row
-  return `{"job":${jobText(db, site, row, row.document)},${JSON.stringify({ version, savedAt, savedBy }).slice(1)}`
+  const earlier = segmentsBefore(db, site.key, id)
+  const job = jobText(db, site, row.document, segmentTexts(db, site.key, id, earlier))
+  const more = JSON.stringify({ version, savedAt, savedBy, ...earlier > 0 && { earlier } })
+  return `{"job":${job},${more.slice(1)}`
+}
+
+/** A full segment of a wall’s log, by its number, as a JSON list. @throws 404 where it is not there or not full */
+export function readSegment(db: Database, siteId: string, id: string, segment: number): string {
+  const site = siteRow(db, siteId)
+  wallRow(db, site.key, id)
+  if (!Number.isInteger(segment) || segment < 0 || segment >= segmentsBefore(db, site.key, id))
+    throw notFound('this segment of the log')
+  return `[${segmentTexts(db, site.key, id, segment).join(',')}]`
+}
+
+/** A whole site as its job file, as JSON in no particular order. */
+export function siteJobText(db: Database, siteId: string): string {
+  const site = siteRow(db, siteId)
+  const wallsText = everyWall(db).all({ site: site.key }).map(row => withRevisionsText(db, site.key, row)).join(',')
+  return `${jobText(db, site, wallsText, []).slice(0, -'"log":[]}'.length)}"log":${logText(db, site.key)},`
+    + `"heads":${JSON.stringify(headsOf(db, site.key))}}`
 }
 
 /**

@@ -48,7 +48,8 @@ async function run<Name extends TaskName>(name: Name, input: InputOf<Name>): Pro
   catch (error) {
     if (!giveUp.aborted) throw error
     throw busy(
-      `The calculation took over ${TIME / 1000} s and was stopped. A wall with fewer screens or readings takes less time.`,
+      `The calculation took over ${TIME / 1000} s and was stopped. `
+      + 'A wall with fewer screens or readings takes less time.',
     )
   }
 }
@@ -65,6 +66,13 @@ async function inTurn<Result>(event: H3Event | undefined, act: () => Promise<Res
   }
 }
 
+/** What a task takes, or how to get it: what is large is put together when its turn has come, and not before. */
+type WhenItIsTime<Input> = { [Key in keyof Input]: Input[Key] | (() => Input[Key]) }
+
+const nowOf = <Input extends object>(input: WhenItIsTime<Input>): Input =>
+  Object.fromEntries(Object.entries(input).map(([key, value]: [string, unknown]) =>
+    [key, typeof value === 'function' ? (value as () => unknown)() : value])) as Input
+
 /**
  * Has a task done in a thread, so that nobody else waits for it, in its turn among all who ask.
  *
@@ -72,8 +80,11 @@ async function inTurn<Result>(event: H3Event | undefined, act: () => Promise<Res
  * @throws 503 where too many wait already, or where it took too long
  */
 export const work = <Name extends TaskName>(
-  name: Name, input: InputOf<Name>, event?: H3Event,
-): Promise<AnswerOf<Name>> => inTurn(event, () => run(name, input))
+  name: Name, input: WhenItIsTime<InputOf<Name>>, event?: H3Event,
+): Promise<AnswerOf<Name>> => {
+  const act = async (): Promise<AnswerOf<Name>> => await run(name, nowOf<InputOf<Name>>(input))
+  return inTurn(event, act)
+}
 
 /** Has a job file read in a process of its own, in its turn. @throws 503 where it took too long, 413 too much memory */
 export const readJob = (file: Uint8Array, event?: H3Event): Promise<AnswerOf<'job'>> => inTurn(event, async () => {

@@ -7,6 +7,7 @@ import {
   soundJsonFault,
   tokenFault,
   validateJob,
+  writeJob,
   type Fault,
   type Job,
   type LogEntry,
@@ -26,6 +27,9 @@ import { sheetAsPdf } from '../sheets/pdf'
 import { scheduleAsCsv } from '../sheets/scheduleCsv'
 
 export type WiringSheet = 'electrician' | 'labels' | 'schedule'
+
+/** A job as its file, and the photos of which it speaks. */
+export interface JobFile { file: Uint8Array, photos: string[] }
 
 /** A job with one wall, and which revision of it is wanted: the last one where none is named. */
 interface OfRevision {
@@ -150,6 +154,15 @@ export const TASKS = {
     handoverPdf(JSON.parse(job) as Job, wall, options),
   pack: ({ job, wall, options }: { job: string, wall: string, options: HandoverOptions }): Promise<Pack> =>
     packOf(JSON.parse(job) as Job, wall, options),
+
+  /** A job as its file. An empty list of heads is none, and the firm's part is one where it chose something. */
+  jobFile({ job: text }: { job: string }): JobFile {
+    const { heads = [], firm, ...job } = JSON.parse(text) as Job
+    const chosen = firm?.rules && Object.keys(firm.rules).length > 0
+    const file = { ...job, ...(chosen && { firm }), ...(heads.length > 0 && { heads }) } as Job
+    const photos = [...text.matchAll(/"([0-9a-f]{32}\.(?:jpg|png|webp))"/g)].map(([, name]) => name!)
+    return { file: new TextEncoder().encode(writeJob(file)), photos: [...new Set(photos)] }
+  },
 
   /** Whether a site's log is whole. */
   chain: ({ log, site, heads }: { log: string, site: string, heads: SignedHead[] }): ChainState =>

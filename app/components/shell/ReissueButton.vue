@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { LogEntry } from '~~/core/job'
 import { nextRevision } from '~~/core/revision/letters'
-import type { ServerWall, UnsentEntry } from '~/sync/device'
+import type { UnsentEntry } from '~/sync/device'
+import { fetchWall } from '~/sync/fetchWall'
 
 /**
  * Issues a mark-out under the next letter, where another person issued his own under its letter meanwhile: what was
@@ -12,7 +13,7 @@ const emit = defineEmits<{ reissued: [entry: LogEntry] }>()
 const fault = ref('')
 async function reissue() {
   try {
-    const { job } = await api<ServerWall>(`/sites/${unsent.site}/walls/${unsent.wall}`)
+    const { job } = await fetchWall(unsent.site, unsent.wall)
     emit('reissued', { ...unsent.entry, id: newId(), revision: nextRevision(job.log, unsent.wall) } as LogEntry)
   }
   catch (error) {

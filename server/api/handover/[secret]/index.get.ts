@@ -8,5 +8,6 @@ import { work } from '../../../work/pool'
  */
 export default defineEventHandler(async (event) => {
   const { site, wall, link: { client, expiresAt } } = openedLink(event)
-  return { ...await work('clientView', { job: readJobText(database(event), site, wall) }, event), client, expiresAt }
+  const view = await work('clientView', { job: () => readJobText(database(event), site, wall) }, event)
+  return { ...view, client, expiresAt }
 })

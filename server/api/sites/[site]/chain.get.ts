@@ -1,6 +1,6 @@
 import { database } from '../../../accounts/access'
 import { everyHead } from '../../../repositories/heads'
-import { logOfSite } from '../../../repositories/logRows'
+import { logText } from '../../../repositories/logRows'
 import { siteRow } from '../../../repositories/siteRows'
 import { publicKeys } from '../../../guard/headKey'
 import { work } from '../../../work/pool'
@@ -9,7 +9,6 @@ import { work } from '../../../work/pool'
 export default defineEventHandler(async (event) => {
   const db = database(event)
   const { id, key, imported } = siteRow(db, getRouterParam(event, 'site')!)
-  const log = JSON.stringify(logOfSite(db, key))
-  const state = await work('chain', { log, site: id, heads: everyHead(db, { id, key }) }, event)
+  const state = await work('chain', { log: () => logText(db, key), site: id, heads: everyHead(db, { id, key }) }, event)
   return { ...state, key: publicKeys().at(-1), ...imported && { imported } }
 })

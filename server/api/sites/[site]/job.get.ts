@@ -1,14 +1,14 @@
-import { writeJob } from '../../../../core/job'
 import { database } from '../../../accounts/access'
-import { exportJob } from '../../../repositories/sites'
+import { siteJobText } from '../../../repositories/walls'
+import { work } from '../../../work/pool'
 import { asFile } from '../../../utils/attachment'
 import { audited } from '../../../utils/audited'
 
 /** The site as its job file. */
-export default defineEventHandler((event) => {
+export default defineEventHandler(async (event) => {
   const site = getRouterParam(event, 'site')!
-  const text = writeJob(exportJob(database(event), site))
+  const { file } = await work('jobFile', { job: () => siteJobText(database(event), site) }, event)
   audited(event, 'export', site, 'job file')
   asFile(event, [site], 'json')
-  return text
+  return Buffer.from(file)
 })

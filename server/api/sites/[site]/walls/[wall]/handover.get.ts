@@ -1,11 +1,9 @@
 import { EXPORTS } from '../../../../../../core/formats'
-import { writeJob } from '../../../../../../core/job'
 import { database } from '../../../../../accounts/access'
 import { packAnswer } from '../../../../../archive/pack'
-import { exportJob } from '../../../../../repositories/sites'
 import { wallDocument } from '../../../../../repositories/wallRows'
 import { siteRow } from '../../../../../repositories/siteRows'
-import { siteUnits } from '../../../../../repositories/walls'
+import { siteJobText, siteUnits } from '../../../../../repositories/walls'
 import { sheetRequest } from '../../../../../utils/sheetRequest'
 
 /**
@@ -18,5 +16,5 @@ export default defineEventHandler(async (event) => {
   wallDocument(db, siteRow(db, site).key, wall)
   const units = siteUnits(db, site)
   const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...getQuery(event) }, units, EXPORTS.handover)
-  return packAnswer(event, { site, wall, format, job: writeJob(exportJob(db, site)), options: { paper: options.paper, units: options.units } })
+  return packAnswer(event, { site, wall, format, job: () => siteJobText(db, site), options: { paper: options.paper, units: options.units } })
 })

@@ -17,7 +17,7 @@ export default defineEventHandler(async (event) => {
   const found = await work(
     'pixels',
     {
-      job: readJobText(database(event), site, wall),
+      job: () => readJobText(database(event), site, wall),
       drawn: format === 'svg',
       ...(id !== undefined && { array: id }),
     },

@@ -7,7 +7,7 @@ export default defineEventHandler(async (event) => {
   setHeader(event, 'content-type', 'application/json; charset=utf-8')
   return work(
     'plan',
-    { job: readJobText(database(event), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!) },
+    { job: () => readJobText(database(event), getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!) },
     event,
   )
 })

@@ -12,7 +12,7 @@ import { work } from '../../../../../work/pool'
  */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const job = readJobText(database(event), site, wall)
+  const job = () => readJobText(database(event), site, wall)
   const query = getQuery(event)
   const { format, options } = sheetRequest(query, siteUnits(database(event), site), EXPORTS.sheet)
   const revision = revisionOf(query.revision)

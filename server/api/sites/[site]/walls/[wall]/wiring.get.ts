@@ -14,7 +14,7 @@ export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const query = getQuery(event)
   const as = choice('as', query.as, ['electrician', 'labels', 'schedule'], 'electrician')
-  const job = readJobText(database(event), site, wall)
+  const job = () => readJobText(database(event), site, wall)
   const units = siteUnits(database(event), site)
   const revision = revisionOf(query.revision)
   const options = sheetOptions({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units)
