@@ -1,12 +1,13 @@
 import { framingStudy, worldsStudy } from './framing'
 import { probingStudy } from './probing'
 import { measure, type Sections } from './sections'
-import { firstStarts, kills, spoiltJobs } from './standing'
+import { firstStarts, keepers, kills, spoiltJobs } from './standing'
 import { closing } from './truing'
 
 /** Studies over simulated walls, spoilt jobs and kills: long, and about what holds, not about how fast it is. */
 const SECTIONS: Sections = {
   kills: () => kills(50),
+  keepers: () => keepers(50),
   starts: () => firstStarts(30),
   spoilt: () => spoiltJobs(20_000),
   closing: () => closing(800),

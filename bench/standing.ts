@@ -1,3 +1,4 @@
+import { killedKeepers } from '../tests/attack/keeperKills'
 import { killedWhileStarting, killedWriters } from '../tests/attack/kills'
 import { tried } from '../tests/fixtures/fuzz'
 import { atLeast, atMost, measured, type Row } from './row'
@@ -7,9 +8,17 @@ export async function kills(writing: number): Promise<Row[]> {
   const kept = await killedWriters(writing)
   return [
     atLeast(`Entries acknowledged before ${kept.kills} kills`, kept.entries, kept.kills, ''),
+    atLeast(`Imports acknowledged before ${kept.kills} kills`, kept.imports ?? 0, kept.kills, ''),
     atLeast(`Saves acknowledged before ${kept.kills} kills`, kept.saves, kept.kills, ''),
     atMost('  of these gone afterwards', kept.lost.length, 0, ''),
   ]
+}
+
+/** What went wrong after so many kills of each of backup, restore and migration. */
+export async function keepers(count: number): Promise<Row[]> {
+  const { kills, wrong } = await killedKeepers(count)
+  for (const each of wrong.slice(0, 10)) console.log(each)
+  return [atMost(`Lost or half done after ${kills} kills each of backup, restore and migration`, wrong.length, 0, '')]
 }
 
 /** What is missing after so many kills of a server during its first start. */

@@ -121,8 +121,12 @@ function restore(from, data) {
   rmSync(incoming, { recursive: true, force: true })
   for (const file of files) cpSync(join(from, file), join(incoming, file), { recursive: true })
   const aside = existsSync(data) ? `${data}.before-${stamp()}` : undefined
+  // A server that is started between the two would begin an empty folder.
+  const under = `${data}.restoring`
+  writeFileSync(under, JSON.stringify({ from, ...aside && { aside } }))
   if (aside) renameSync(data, aside)
   renameSync(incoming, data)
+  rmSync(under)
   console.log(`${data} is as ${from} has it.${aside ? ` What was there is in ${aside}.` : ''} Everybody signs in again.`)
 }
 

@@ -1,4 +1,4 @@
-import { chmodSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import SQLite from 'better-sqlite3'
 import { DatabaseRefused, refusal } from './refusal'
@@ -27,6 +27,9 @@ function owner(note: string): string {
 export function holdFolder(folder: string): () => void {
   const [file, note] = [join(folder, 'lock.db'), join(folder, 'lock.json')]
   let lock: SQLite.Database | undefined
+  if (existsSync(`${folder}.restoring`) && !existsSync(folder)) {
+    throw new DatabaseRefused(`A restore of ${folder} was cut short. Run npm run restore again with the same backup.`)
+  }
   try {
     mkdirSync(folder, { recursive: true })
     chmodSync(folder, 0o700)

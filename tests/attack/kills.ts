@@ -12,7 +12,7 @@ const waited = (ms: number) => new Promise(done => setTimeout(done, ms))
 const cutShort = () => { throw new Error('The writer ended by itself') }
 
 /** What the server acknowledged before it was killed, and what of that was not there afterwards. */
-export interface Kept { kills: number, entries: number, saves: number, lost: string[] }
+export interface Kept { kills: number, entries: number, saves: number, imports?: number, lost: string[] }
 
 /** Kills a server while entries and saves come in, over and over, each time at another moment. */
 export async function killedWhileWriting(house: House, kills: number): Promise<Kept> {
@@ -64,7 +64,7 @@ export async function killedWhileWriting(house: House, kills: number): Promise<K
 export async function killedWriters(kills: number): Promise<Kept> {
   const folder = mkdtempSync(join(tmpdir(), 'wide-trellis-kills-'))
   const file = join(folder, 'firm.db')
-  const entries: string[] = []
+  const [entries, sites]: [string[], string[]] = [[], []]
   const lost: string[] = []
   let [saves, version] = [0, 0]
   for (let kill = 0; kill < kills; kill++) {
@@ -74,7 +74,7 @@ export async function killedWriters(kills: number): Promise<Kept> {
     writer.stdout.on('data', (text: Buffer) => { said += String(text) })
     const ended = once(writer.stdout, 'close')
     // Counted, not timed: two entries and two versions are out however slow the machine is, then a moment more.
-    while (said.split('\n').length <= 4 + kill % 3) {
+    while (said.split('\n').length <= 6 + kill % 3) {
       await Promise.race([once(writer.stdout, 'data'), ended.then(cutShort)])
     }
     await waited(37 * (kill % 11))
@@ -84,16 +84,20 @@ export async function killedWriters(kills: number): Promise<Kept> {
     // The last line may be cut short.
     for (const [what, which] of said.split('\n').slice(0, -1).map(line => line.split(' ') as [string, string])) {
       if (what === 'entry') entries.push(which)
+      else if (what === 'site') sites.push(which)
       else [saves, version] = [saves + 1, Number(which)]
     }
     const reader = new SQLite(file)
     const there = new Set(reader.prepare('SELECT id FROM log').pluck().all())
     const now = reader.prepare<[], number>('SELECT version FROM walls').pluck().get()!
+    const withWalls = 'SELECT sites.id FROM sites JOIN walls ON walls.site = sites.key'
+    const walls = new Set(reader.prepare(withWalls).pluck().all())
     lost.push(...entries.filter(id => !there.has(id)), ...now < version ? [`version ${version}`] : [])
+    lost.push(...sites.filter(id => !walls.has(id)))
     reader.close()
   }
   rmSync(folder, { recursive: true })
-  return { kills, entries: entries.length, saves, lost }
+  return { kills, entries: entries.length, saves, imports: sites.length, lost }
 }
 
 /** Kills a server on a new folder while it starts, over and over, and gives what is missing once it was left to. */

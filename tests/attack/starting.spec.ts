@@ -6,6 +6,7 @@ import SQLite from 'better-sqlite3'
 import { startServer } from '../../scripts/house.mjs'
 import { expect, freePort, House, testAlone as test } from '../e2e/house'
 import { cases } from '../fixtures/soak'
+import { killedKeepers } from './keeperKills'
 import { killedWhileStarting, killedWhileWriting, killedWriters } from './kills'
 
 /** Starts a server on a folder and waits for its end. */
@@ -91,6 +92,11 @@ test('what was acknowledged is there after every kill', async ({ house }) => {
   expect(lost).toEqual([])
   expect(entries).toBeGreaterThan(kills)
   expect(saves).toBeGreaterThan(0)
+})
+
+test('backup, restore and migration that are killed lose nothing, and go on when they are begun again', async () => {
+  test.setTimeout(600_000)
+  expect((await killedKeepers(cases(2, 50))).wrong).toEqual([])
 })
 
 test('what a repository has returned is there after every kill @long', async () => {

@@ -21,4 +21,7 @@ for (let n = 0; ; n++) {
   const { version, job } = readWall(db, 'holm-point', 'w1')
   const saved = saveWall(db, 'holm-point', 'w1', { ...job.walls[0]!, height: 3300 + version % 50 }, version, 'Isla', now())
   writeSync(1, `version ${saved.version}\n`)
+  const site = { ...exampleJob().site, id: `site-${id}` }
+  importJob(db, { ...exampleJob(), site }, 'Isla', now())
+  writeSync(1, `site ${site.id}\n`)
 }
