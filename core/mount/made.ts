@@ -50,8 +50,14 @@ export function barredByPin(allowed: Interval[] | undefined, nominal: number, re
   return subtract([EVERYWHERE], allowed)
 }
 
+/** Where a plate was slid to the end of what its made holes allow, sums in another order end this far past it, mm. */
+const SAME = 1e-6
+
 /** Whether a plate keeps to the holes that were made for it. */
-export const keepsTo = ({ x, y }: Pin, centre: Point): boolean => x.some(stretch => liesIn(stretch, centre.x)) && y.some(stretch => liesIn(stretch, centre.y))
+export function keepsTo({ x, y }: Pin, centre: Point): boolean {
+  const within = (at: number) => ({ from, to }: Interval) => liesIn({ from: from - SAME, to: to + SAME }, at)
+  return x.some(within(centre.x)) && y.some(within(centre.y))
+}
 
 /** Holes with what the drill met, where it was drilled where they are, and with what is disputed of them. */
 export function marked(holes: Hole[], { holes: all, disputed }: AsBuilt): Hole[] {
@@ -79,7 +85,7 @@ export function withMade(holes: Hole[], screen: string, mount: Mount, centre: Po
       const nearest = planned.sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x)).shift()
       if (!nearest) continue
       const { member: _member, ply: _ply, margin: _margin, byHand: _byHand, ...rest } = nearest
-      const slot = mount.plate.slots.findIndex(slot => slot.row === row && liesIn({ from: centre.x + slot.x1 - 1e-6, to: centre.x + slot.x2 + 1e-6 }, x))
+      const slot = mount.plate.slots.findIndex(slot => slot.row === row && liesIn({ from: centre.x + slot.x1 - SAME, to: centre.x + slot.x2 + SAME }, x))
       kept.push({ ...rest, ...slot >= 0 && { slot }, x, y, ...at(x, y), id, made: result })
     }
     const taken = new Set(kept.map(({ id }) => numberOfHole(id)))
