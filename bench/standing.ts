@@ -9,6 +9,7 @@ export async function kills(writing: number): Promise<Row[]> {
   return [
     atLeast(`Entries acknowledged before ${kept.kills} kills`, kept.entries, kept.kills, ''),
     atLeast(`Imports acknowledged before ${kept.kills} kills`, kept.imports ?? 0, kept.kills, ''),
+    atLeast(`Mark-outs issued before ${kept.kills} kills`, kept.issues ?? 0, kept.kills, ''),
     atLeast(`Saves acknowledged before ${kept.kills} kills`, kept.saves, kept.kills, ''),
     atMost('  of these gone afterwards', kept.lost.length, 0, ''),
   ]

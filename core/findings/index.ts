@@ -5,7 +5,6 @@ import { MARK } from './mark'
 import { MOUNT } from './mount'
 import { SURVEY } from './survey'
 import { WIRE } from './wire'
-import type { SaidAs } from '../finding'
 import type { FindingKind, Severity } from './finding'
 
 /** Every kind of finding by the stage that says it: a kind is a line in its stage's table. */
@@ -40,8 +39,5 @@ export function severityOf(code: FindingCode): Severity {
   const { severity } = FINDINGS[code]
   return typeof severity === 'string' ? severity : severity[0]
 }
-
-/** A kind of finding with its severity, as a finding carries both. */
-export const saidOf = (code: FindingCode): SaidAs => ({ code, severity: severityOf(code) }) as SaidAs
 
 export type { FindingKind, Severity } from './finding'

@@ -1,4 +1,4 @@
-import { saidOf } from '../findings'
+import { saidOf } from '../findings/said'
 import type { Finding } from '../finding'
 import { overlaps } from '../geometry'
 import { itemName, type Catalogue, type Rules, type Wall } from '../job'

@@ -12,7 +12,14 @@ const waited = (ms: number) => new Promise(done => setTimeout(done, ms))
 const cutShort = () => { throw new Error('The writer ended by itself') }
 
 /** What the server acknowledged before it was killed, and what of that was not there afterwards. */
-export interface Kept { kills: number, entries: number, saves: number, imports?: number, lost: string[] }
+export interface Kept {
+  kills: number
+  entries: number
+  saves: number
+  imports?: number
+  issues?: number
+  lost: string[]
+}
 
 /** Kills a server while entries and saves come in, over and over, each time at another moment. */
 export async function killedWhileWriting(house: House, kills: number): Promise<Kept> {
@@ -64,7 +71,7 @@ export async function killedWhileWriting(house: House, kills: number): Promise<K
 export async function killedWriters(kills: number): Promise<Kept> {
   const folder = mkdtempSync(join(tmpdir(), 'wide-trellis-kills-'))
   const file = join(folder, 'firm.db')
-  const [entries, sites]: [string[], string[]] = [[], []]
+  const [entries, sites, issues]: [string[], string[], string[]] = [[], [], []]
   const lost: string[] = []
   let [saves, version] = [0, 0]
   for (let kill = 0; kill < kills; kill++) {
@@ -74,7 +81,7 @@ export async function killedWriters(kills: number): Promise<Kept> {
     writer.stdout.on('data', (text: Buffer) => { said += String(text) })
     const ended = once(writer.stdout, 'close')
     // Counted, not timed: two entries and two versions are out however slow the machine is, then a moment more.
-    while (said.split('\n').length <= 6 + kill % 3) {
+    while (said.split('\n').length <= 8 + kill % 3) {
       await Promise.race([once(writer.stdout, 'data'), ended.then(cutShort)])
     }
     await waited(37 * (kill % 11))
@@ -85,6 +92,7 @@ export async function killedWriters(kills: number): Promise<Kept> {
     for (const [what, which] of said.split('\n').slice(0, -1).map(line => line.split(' ') as [string, string])) {
       if (what === 'entry') entries.push(which)
       else if (what === 'site') sites.push(which)
+      else if (what === 'issued') issues.push(which)
       else [saves, version] = [saves + 1, Number(which)]
     }
     const reader = new SQLite(file)
@@ -93,11 +101,15 @@ export async function killedWriters(kills: number): Promise<Kept> {
     const withWalls = 'SELECT sites.id FROM sites JOIN walls ON walls.site = sites.key'
     const walls = new Set(reader.prepare(withWalls).pluck().all())
     lost.push(...entries.filter(id => !there.has(id)), ...now < version ? [`version ${version}`] : [])
-    lost.push(...sites.filter(id => !walls.has(id)))
+    const frozen = new Set(reader.prepare('SELECT id FROM revisions').pluck().all())
+    const issued = reader.prepare(`SELECT json_extract(entry, '$.frozen') FROM log WHERE kind = 'issued'`).pluck().all()
+    lost.push(...sites.filter(id => !walls.has(id)), ...issues.filter(id => !issued.includes(id)))
+    // Nothing is issued of which what was frozen is not there.
+    lost.push(...(issued as string[]).filter(id => !frozen.has(id)))
     reader.close()
   }
   rmSync(folder, { recursive: true })
-  return { kills, entries: entries.length, saves, imports: sites.length, lost }
+  return { kills, entries: entries.length, saves, imports: sites.length, issues: issues.length, lost }
 }
 
 /** Kills a server on a new folder while it starts, over and over, and gives what is missing once it was left to. */

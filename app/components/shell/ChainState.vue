@@ -38,10 +38,13 @@ onMounted(async () => {
       anyone sees later whether an entry up to today was changed or removed
       (<code>wt log verify FILE --head CODE</code>). Sheets print the code of their issue.
     </p>
-    <p v-if="state?.proof" class="text-ink-soft">
+    <details v-if="state?.proof" class="text-ink-soft">
+      <summary class="cursor-pointer py-1">
+        Signed head and public key
+      </summary>
       Last head signed by the server: <code class="block text-xs break-all" data-testid="proof">{{ state.proof }}</code>
       Public key of the server: <code class="block text-xs break-all">{{ state.key }}</code>
-    </p>
+    </details>
     <p
       v-if="state?.lost"
       class="flex items-start gap-2 border-l-4 border-stop bg-stop-wash px-2 py-1" data-testid="chain-lost" role="alert"
