@@ -94,6 +94,23 @@ test('what was acknowledged is there after every kill', async ({ house }) => {
   expect(saves).toBeGreaterThan(0)
 })
 
+test('a log whose end was cut off, its signed heads with it, is told on the page of its site', async () => {
+  const house = await House.open()
+  const remark = { at: new Date().toISOString(), wall: 'ticket-hall', kind: 'remark', note: 'dry' }
+  const entries = Array.from({ length: 60 }, (_, n) => ({ ...remark, id: `cut-${n}` }))
+  const log = '/sites/holm-point/walls/ticket-hall/log'
+  expect((await house.api(log, { method: 'POST', body: JSON.stringify({ entries }) })).status).toBe(200)
+  const chain = async () => JSON.parse((await house.api('/sites/holm-point/chain')).body) as Record<string, unknown>
+  expect(await chain()).toMatchObject({ head: expect.any(String), proof: expect.stringContaining('holm-point;') })
+  await house.stop()
+  const file = join(house.data, 'wide-trellis.db')
+  for (const table of ['log', 'heads']) changed(file, `DROP TRIGGER ${table}_no_delete`)
+  for (const cut of ['DELETE FROM heads', `DELETE FROM log WHERE id IN ('cut-58', 'cut-59')`]) changed(file, cut)
+  await house.start()
+  expect(await chain()).toMatchObject({ lost: expect.stringContaining('its end is missing') })
+  await house.close()
+})
+
 test('backup, restore and migration that are killed lose nothing, and go on when they are begun again', async () => {
   test.setTimeout(600_000)
   expect((await killedKeepers(cases(2, 50))).wrong).toEqual([])

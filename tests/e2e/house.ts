@@ -79,7 +79,9 @@ export class House {
       cpSync(join(filled, part), join(this.data, folder, part), { recursive: true })
     }
     const accounts = new SQLite(join(this.data, 'accounts.db'))
-    accounts.prepare('UPDATE firms SET folder = ? WHERE key = (SELECT min(key) FROM firms)').run(folder)
+    // Another firm: the heads that were signed of the one before are not of these logs.
+    accounts.prepare('UPDATE firms SET folder = ?, id = ? WHERE key = (SELECT min(key) FROM firms)')
+      .run(folder, `firm-${this.renewed}`)
     accounts.close()
     rmSync(join(this.data, before), { recursive: true, force: true })
   }
