@@ -79,6 +79,7 @@ test('an address that is asked in another way says how it is asked; one that the
   const json = 'application/json; charset=utf-8'
   expect(await asked('/api/sites', 'DELETE')).toEqual([405, 'GET, POST', json, 'not-so'])
   expect(await asked('/api/sites/holm-point/walls/ticket-hall?x=1', 'PATCH')).toEqual([405, 'GET, PUT', json, 'not-so'])
-  expect(await asked('/api/sites/holm-point/walls/ticket-hall/log', 'DELETE')).toEqual([405, 'GET, POST', json, 'not-so'])
+  expect(await asked('/api/sites/holm-point/walls/ticket-hall/log', 'DELETE'))
+    .toEqual([405, 'GET, POST', json, 'not-so'])
   for (const path of ['/api/nothing', '/api/sites/holm-point/nothing', '/api/']) expect(await asked(path, 'GET')).toEqual([404, undefined, json, 'not-found'])
 })
