@@ -1,4 +1,5 @@
 import { execFile, type ChildProcess } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
 import { once } from 'node:events'
 import { cpSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
@@ -81,7 +82,7 @@ export class House {
     const accounts = new SQLite(join(this.data, 'accounts.db'))
     // Another firm: the heads that were signed of the one before are not of these logs.
     accounts.prepare('UPDATE firms SET folder = ?, id = ? WHERE key = (SELECT min(key) FROM firms)')
-      .run(folder, `firm-${this.renewed}`)
+      .run(folder, randomUUID())
     accounts.close()
     rmSync(join(this.data, before), { recursive: true, force: true })
   }
