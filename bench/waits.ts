@@ -3,8 +3,8 @@ import type { Asked } from './heavy'
 import { gridJob } from './jobs'
 import { atMost, type Row } from './row'
 
-/** A log of so many entries is long: a crew of ten in a year. */
-const ENTRIES = 20_000
+/** A log of so many entries is nearly full. */
+const ENTRIES = 90_000
 const SITE = 'long-log'
 const json = (method: string, body: unknown): RequestInit => ({
   method, headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body),
@@ -38,8 +38,11 @@ export async function waits({ address }: Asked): Promise<Row[]> {
   const entry = (id: string, more: object = { kind: 'remark', note: 'seen at the wall' }) =>
     ({ id, at: '2026-11-20T09:00:00Z', by: 'Odd', wall: wall!.id, ...more })
   const log = Array.from({ length: ENTRIES }, (_, n) => entry(`e${n}`))
-  const sent = await ask(`${address}/api/sites/import`, json('POST', { ...job, site: { ...job.site, id: SITE }, log }))
-  if (sent.status !== 201) throw new Error(`The site with a long log was refused with ${sent.status}.`)
+  const file = json('POST', { ...job, site: { ...job.site, id: SITE }, log })
+  const bringIn = async () => {
+    const sent = await ask(`${address}/api/sites/import`, file)
+    if (sent.status !== 201) throw new Error(`The site with a long log was refused with ${sent.status}.`)
+  }
   const hall = `${address}/api/sites/holm-point/walls/ticket-hall`
   const at = `${address}/api/sites/${SITE}`
   const here = `${at}/walls/${wall!.id}`
@@ -51,7 +54,9 @@ export async function waits({ address }: Asked): Promise<Row[]> {
   const gaps = Array.from({ length: 9_000 }, () => ({ between: ['r1c1', 'r1c2'], end: 'top', mm: 1 }))
   const seams = entry('s1', { kind: 'seams', array: job.walls[0]!.arrays[0]!.id, round: 1, gaps })
   const one: [string, () => Promise<unknown>][] = [
+    ['its import', bringIn],
     ['the wall', () => get(here)],
+    ['the list of walls', () => get(`${address}/api/walls`)],
     ['the chain of its site', () => get(`${at}/chain`)],
     ['its job file', () => get(`${at}/job`)],
     ['its ZIP file', () => get(`${at}/archive`)],

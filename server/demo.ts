@@ -11,7 +11,8 @@ import type { Database } from './database/perDatabase'
 import { keepFile } from './files/siteFiles'
 import { importModels, readCatalogue, SAMPLE, wasEmptied } from './repositories/catalogue'
 import { publish, readProgramme, saveSettings } from './repositories/programme'
-import { exportJob, importDemo, listPlaces, listSites } from './repositories/sites'
+import { importDemo } from './repositories/importing'
+import { exportJob, listPlaces, listSites } from './repositories/sites'
 import { addFile } from './repositories/siteFiles'
 import { listWalls, refreshStates } from './repositories/wallStates'
 import { MODEL_KINDS, modelsOf, SHELVES } from '../core/catalogue'
@@ -78,7 +79,7 @@ export async function seedProgramme(db: Database, idOf: (name: string) => string
   const given = JSON.parse(readFileSync(join(folder(), 'programme.json'), 'utf8')) as Settings
   const settings = { ...given, crews: given.crews.map(crew => ({ ...crew, people: crew.people.flatMap(name => idOf(name) ?? []) })) }
   const { version } = saveSettings(db, settings, 0)
-  await refreshStates(db, job => Promise.resolve(wallState(JSON.parse(job) as Job)))
+  await refreshStates(db, pages => Promise.resolve(wallState(JSON.parse([...pages].join('')) as Job)))
   const plan = (walls: WallOfProgramme[], samples: Sample[], at: string) => {
     const { programme, info } = programmeOf({ settings, sites: listPlaces(db), walls, samples, now: minuteOf(at) })
     publish(db, stretchesOf(schedule(programme).placed, info), version, 'Isla Brandt', at)

@@ -56,8 +56,25 @@ export function brokenLink(log: LogEntry[]): BrokenLink | undefined {
   return undefined
 }
 
-/** Who imported a log when, and how many entries it had: who made these is as the file said, not as the server saw. */
-export interface Imported { at: string, by: string, entries: number }
+/** What is wrong with the chain of a job's log, or with the heads that it says were signed of it. */
+export function chainFault(
+  { log, heads = [] }: { log: LogEntry[], heads?: SignedHead[] },
+): { path: string, message: string } | undefined {
+  const broken = brokenLink(log)
+  if (broken)
+    return {
+      path: `$.log[${broken.index}]`,
+      message: `${broken.why}: the log of this file was changed after it was recorded`,
+    }
+  const lost = headsFault(log, heads)
+  return lost === undefined ? undefined : { path: '$.heads', message: `do not belong to this log: ${lost}` }
+}
+
+/**
+ * Who imported a log when, and how many entries it had: who made these is as the file said, not as the server saw.
+ * While it is `arriving`, its site is not there yet.
+ */
+export interface Imported { at: string, by: string, entries: number, arriving?: true }
 
 /**
  * How the chain of a log stands: how many entries it has, and the first that does not hold, by whom and when it says it

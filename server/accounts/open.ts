@@ -5,6 +5,7 @@ import { dataFolder, openDatabase, openWhole, type Open } from '../database/conn
 import type { Database } from '../database/perDatabase'
 import type * as firmSchema from '../database/schema'
 import { openAccounts, type Accounts } from './form'
+import { forgetArriving } from '../repositories/importing'
 import { openHeadKey, signerOf } from '../guard/headKey'
 import { signFor } from '../database/signer'
 import { startClock } from '../utils/clock'
@@ -60,6 +61,7 @@ export function databaseOfFirm(firm: FirmPlace): Database {
   rmSync(join(folderOfFirm(firm), 'incoming'), { recursive: true, force: true })
   const made = openWhole(join(folderOfFirm(firm), 'wide-trellis.db'), openDatabase, beginFirm)
   ofFirms.set(firm.folder, made)
+  forgetArriving(made.db)
   signFor(made.db, signerOf(firm.id))
   return made.db
 }

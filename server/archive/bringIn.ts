@@ -5,12 +5,11 @@ import { dirname, join } from 'node:path'
 import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { LIMITS } from '../../core/job'
-import { atomically } from '../database/atomically'
 import type { Database } from '../database/perDatabase'
 import { keepFile } from '../files/siteFiles'
 import { moveDurably } from '../photos/durable'
 import { keepPhoto } from '../photos/photos'
-import { checkIsNew, copyOf, freeSiteId, importJob } from '../repositories/sites'
+import { checkIsNew, copyOf, freeSiteId, importInSteps } from '../repositories/importing'
 import { apiError, validationError } from '../utils/apiError'
 import { readJobFile } from '../utils/jobFile'
 import { openArchive, type Archive } from './read'
@@ -100,13 +99,11 @@ export const bringInArchive = (
     const files = archive.files.filter(name => named.has(name))
     await stage(staged, archive, files)
     const saves = savesOf(await archive.saves())
-    // From here on nothing else is done meanwhile: a free id stays free.
+    // Nothing else is done until the import has taken the id: a free one stays free.
     const id = copy ? freeSiteId(db, job.site.id) : job.site.id
     const name = id === job.site.id ? job.site.name : `${job.site.name} (copy)`
-    atomically(db, () => {
-      importJob(db, copyOf(job, id, name), by, at, saves)
-      place(staged, folder, id)
-    })
+    const imported = { by, at, entries: job.log.length }
+    await importInSteps(db, { job: copyOf(job, id, name), imported, saves, place: () => place(staged, folder, id) })
     const unnamed = archive.files.filter(name => !named.has(name)).map(name => `files/${name}`)
     return { id, photos: archive.photos.length, files: files.length, leftOut: [...archive.others, ...unnamed] }
   }

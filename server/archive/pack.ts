@@ -7,9 +7,16 @@ import { folderOfFirm } from '../accounts/open'
 import { photosOf } from '../photos/photos'
 import { asFile } from '../utils/attachment'
 import { work } from '../work/pool'
+import { addBytes } from './addBytes'
 
 /** What is handed over of which wall, as which file; the job has all walls of the site. */
-interface PackRequest { site: string, wall: string, format: 'pdf' | 'zip', job: () => string, options: HandoverOptions }
+interface PackRequest {
+  site: string
+  wall: string
+  format: 'pdf' | 'zip'
+  job: () => Iterable<string>
+  options: HandoverOptions
+}
 
 /**
  * Answers with the handover of a wall as PDF, or with all its open files in a ZIP file whose times are those of what it
@@ -24,7 +31,7 @@ export async function packAnswer(event: H3Event, { site, wall, format, job, opti
   const { files, made, photos } = await work('pack', { job, wall, options }, event)
   const zip = new ZipFile()
   const at = { mtime: made, mode: 0o100644 }
-  for (const { name, content } of files) zip.addBuffer(Buffer.from(content), name, at)
+  for (const { name, content } of files) addBytes(zip, name, content, at)
   for (const { name, path } of photosOf(folderOfFirm(firmOf(event)), site, photos)) {
     // Read when it is sent: nobody else waits for it.
     if (photos.includes(name)) zip.addFile(path, `photos/${name}`, { ...at, compress: false })

@@ -6,6 +6,7 @@ import { photosOf } from '../photos/photos'
 import { siteDocument, siteRow } from '../repositories/siteRows'
 import { savesOfSite } from '../repositories/sites'
 import type { JobFile } from '../work/tasks'
+import { addBytes } from './addBytes'
 import type { Saves } from './saves'
 
 /**
@@ -21,8 +22,8 @@ export function siteArchive(
 ): Readable {
   const saves: Saves = { format: 'wide-trellis-saves', version: 1, walls: savesOfSite(db, site) }
   const zip = new ZipFile()
-  zip.addBuffer(Buffer.from(job), 'job.json')
-  zip.addBuffer(Buffer.from(JSON.stringify(saves, null, 2)), 'saves.json')
+  addBytes(zip, 'job.json', job)
+  addBytes(zip, 'saves.json', Buffer.from(JSON.stringify(saves, null, 2)))
   for (const { name, path } of photosOf(folder, site, photos)) zip.addFile(path, `photos/${name}`, { compress: false })
   const { site: place } = siteDocument(db, siteRow(db, site))
   for (const { file, path } of filesOf(folder, place)) zip.addFile(path, `files/${file}`)

@@ -114,7 +114,7 @@ function apply(sqlite: SQLite.Database, migrations: Migration[], form: DatabaseF
   for (const [name, does] of Object.entries(form.triggers)) sqlite.exec(triggerText(name, does))
 }
 
-const triggerText = (name: string, does: string) => `CREATE TRIGGER ${name} ${does}`
+export const triggerText = (name: string, does: string) => `CREATE TRIGGER ${name} ${does}`
 
 /** Puts back triggers that were taken away, or made to do nothing: the tables that they keep may have been changed. */
 function putBackTriggers(sqlite: SQLite.Database, file: string, { triggers }: DatabaseForm): void {

@@ -6,7 +6,7 @@ import { openDatabase } from '../database/connection'
 import type { Database } from '../database/perDatabase'
 import { seedCatalogue } from '../demo'
 import { importModels, readCatalogue, removeSample, saveModel } from './catalogue'
-import { importJob } from './sites'
+import { importJob } from './importing'
 import { moveStock, moveStockTo, readStock, stockByPlace, stockMoves } from './stock'
 import { readWall, saveWall } from './walls'
 

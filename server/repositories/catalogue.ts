@@ -8,7 +8,7 @@ import { models, sites, wallModels, walls } from '../database/schema'
 import { atomically } from '../database/atomically'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { apiError, validationError } from '../utils/apiError'
-import { siteDocument } from './siteRows'
+import { IS_HERE, siteDocument } from './siteRows'
 import { addMove, readStock, stockMoves, type StockCounts } from './stock'
 
 /**
@@ -55,7 +55,7 @@ export function readCatalogue(db: Database): HouseCatalogue {
 
 /** The models, by kind and id, of which some site holds a copy for its walls. */
 function heldBySites(db: Database): Set<string> {
-  const catalogues = db.select().from(sites).all().map(row => siteDocument(db, row).catalogue)
+  const catalogues = db.select().from(sites).where(IS_HERE).all().map(row => siteDocument(db, row).catalogue)
   return new Set(catalogues.flatMap(catalogue => MODEL_KINDS.flatMap(kind => modelsOf(catalogue, kind).map(({ id }) => `${kind}/${id}`))))
 }
 

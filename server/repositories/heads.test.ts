@@ -13,7 +13,8 @@ import { signFor } from '../database/signer'
 import { openHeadKey, publicKeys, signerOf } from '../guard/headKey'
 import { headsOf, signAllHeads, signHeads, sitesCut } from './heads'
 import { addEntries } from './log'
-import { copyOf, exportJob, importJob } from './sites'
+import { copyOf, importJob } from './importing'
+import { exportJob } from './sites'
 import { siteRow } from './siteRows'
 
 let opened: ReturnType<typeof openDatabase>

@@ -3,6 +3,7 @@ import { LOG_KINDS, type SignedHead } from '../../core/log'
 import { perDatabase, type Database } from '../database/perDatabase'
 import { heads, log, sites } from '../database/schema'
 import { signerFor } from '../database/signer'
+import { IS_HERE } from './siteRows'
 
 /** Kinds of entries at which something is issued: a sheet prints the head at its own. */
 const ISSUING = Object.entries(LOG_KINDS).flatMap(([kind, spec]) => 'issues' in spec && spec.issues ? [kind] : [])
@@ -31,7 +32,7 @@ const hashAt = perDatabase(db => db.select({ hash: log.hash }).from(log)
 
 /** Sites whose log does not go on from a head that was signed of it, each with that head. */
 export const sitesCut = (db: Database): { site: string, head: SignedHead }[] =>
-  db.select({ key: sites.key, id: sites.id }).from(sites).all().flatMap((site) => {
+  db.select({ key: sites.key, id: sites.id }).from(sites).where(IS_HERE).all().flatMap((site) => {
     const lost = everyHead(db, site).find(({ seq, hash }) => hashAt(db).get({ site: site.key, seq })?.hash !== hash)
     return lost ? [{ site: site.id, head: lost }] : []
   })
@@ -56,5 +57,6 @@ export function signHeads(db: Database, site: { key: number, id: string }, at = 
 
 /** Signs what is due of every log, as one that did not grow for a day. */
 export function signAllHeads(db: Database, at = new Date().toISOString()): void {
-  for (const site of db.select({ key: sites.key, id: sites.id }).from(sites).all()) signHeads(db, site, at)
+  const every = db.select({ key: sites.key, id: sites.id }).from(sites).where(IS_HERE).all()
+  for (const site of every) signHeads(db, site, at)
 }

@@ -6,7 +6,8 @@ import { links } from '../database/schema'
 import type { LogEntry } from '../../core/job'
 import { signByLink } from './clientSigns'
 import { endLink, listLinks, makeLink, openLink } from './links'
-import { importJob, readSite, savePlace } from './sites'
+import { importJob } from './importing'
+import { readSite, savePlace } from './sites'
 
 let opened: ReturnType<typeof openDatabase>
 let db: Database

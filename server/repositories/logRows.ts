@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, lte, sql } from 'drizzle-orm'
 import type { LogEntry } from '../../core/job'
 import { chained, EMPTY_CHAIN, type ChainEnd } from '../../core/log'
 import { perDatabase, type Database } from '../database/perDatabase'
@@ -17,15 +17,8 @@ const insertEntry = perDatabase(db => db.insert(log).values({
 /** How many entries the log of a site has. */
 export const lengthOfLog = (db: Database, site: number): number => lastEntry(db).get({ site })?.seq ?? 0
 
-/** The log of a site as a JSON list, put together from what the database has as JSON. */
-export const logText = (db: Database, site: number): string =>
-  `[${everyEntry(db).all({ site }).map(({ entry }) => entry).join(',')}]`
-
 /** The log of a site in the order of arrival. */
 export const logOfSite = (db: Database, site: number): LogEntry[] => everyEntry(db).all({ site }).map(({ entry }) => JSON.parse(entry) as LogEntry)
-
-/** The entries of one wall as they are kept, in the order of arrival. */
-export const entryTexts = (db: Database, site: number, wall: string): string[] => entriesOfWall(db).all({ site, wall }).map(({ entry }) => entry)
 
 const holesOfWall = perDatabase(db => db.select({ hole: sql<string>`json_extract(${log.entry}, '$.hole')` }).from(log)
   .where(and(OF_SITE, eq(log.kind, 'hole'), eq(log.wall, sql.placeholder('wall')))).prepare())
@@ -53,7 +46,31 @@ export const segmentTexts = (db: Database, site: number, wall: string, segment: 
   segmentOfWall(db).all({ site, wall, offset: segment * SEGMENT }).map(({ entry }) => entry)
 
 /** The entries of one wall in the order of arrival. */
-export const entriesOf = (db: Database, site: number, wall: string): LogEntry[] => entryTexts(db, site, wall).map(entry => JSON.parse(entry) as LogEntry)
+export const entriesOf = (db: Database, site: number, wall: string): LogEntry[] =>
+  entriesOfWall(db).all({ site, wall }).map(({ entry }) => JSON.parse(entry) as LogEntry)
+
+const pageOfSite = perDatabase(db => db.select({ entry: log.entry, after: log.seq }).from(log)
+  .where(and(OF_SITE, gt(log.seq, sql.placeholder('after')), lte(log.seq, sql.placeholder('end'))))
+  .orderBy(asc(log.seq)).limit(SEGMENT).prepare())
+const pageOfWall = perDatabase(db => db.select({ entry: log.entry, after: log.key }).from(log)
+  .where(and(OF_SITE, eq(log.wall, sql.placeholder('wall')), gt(log.key, sql.placeholder('after')),
+    lte(log.seq, sql.placeholder('end'))))
+  .orderBy(asc(log.key)).limit(SEGMENT).prepare())
+
+/**
+ * A log as JSON, by pages, so that others are answered between them: of a site, or of one wall of it.
+ *
+ * @param end the last entry that is in it: what is added after the call is not, whenever its pages are taken
+ */
+export function* logPages(db: Database, site: number, wall?: string, end = lengthOfLog(db, site)): Generator<string> {
+  const pageAfter = (after: number) => wall === undefined
+    ? pageOfSite(db).all({ site, after, end })
+    : pageOfWall(db).all({ site, wall, after, end })
+  yield '['
+  for (let page = pageAfter(0), comma = ''; page.length > 0; page = pageAfter(page.at(-1)!.after), comma = ',')
+    yield comma + page.map(({ entry }) => entry).join(',')
+  yield ']'
+}
 
 /** The device of an entry that names none, as one of a script or of a file that was written by hand. */
 const NO_DEVICE = 'none'

@@ -14,7 +14,8 @@ import { endCalendar, listCalendars, makeCalendar, openCalendar } from './calend
 import { addEntries } from './log'
 import { readPlannedMinutes } from './plannedMinutes'
 import { publish, publishedBetween, readProgramme, saveSettings } from './programme'
-import { importJob, readSite, savePlace } from './sites'
+import { importJob } from './importing'
+import { readSite, savePlace } from './sites'
 import { addMove, stockByPlace } from './stock'
 import { importModels } from './catalogue'
 import { listWalls, readDrawnText, refreshStates } from './wallStates'
@@ -110,13 +111,13 @@ describe('a calendar’s address', () => {
 
 describe('states of walls', () => {
   const everything = () => () => true
-  const workOut = (job: string) => Promise.resolve(wallState(JSON.parse(job) as Job))
+  const workOut = (pages: Iterable<string>) => Promise.resolve(wallState(JSON.parse([...pages].join('')) as Job))
   it('are worked out once, and again when something of a wall has changed', async () => {
     expect(listWalls(db, everything).map(({ stale, state }) => [stale, state])).toEqual(exampleJob().walls.map(() => [true, undefined]))
     let worked = 0
-    const counted = (job: string) => {
+    const counted = (pages: Iterable<string>) => {
       worked++
-      return workOut(job)
+      return workOut(pages)
     }
     await refreshStates(db, counted)
     expect(worked).toBe(exampleJob().walls.length)

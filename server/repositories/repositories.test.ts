@@ -10,11 +10,13 @@ import type { Database } from '../database/perDatabase'
 import { brokenLink } from '../../core/log'
 import { readFirm, saveFirmRules } from './firm'
 import { addEntries, addLogEntry } from './log'
-import { createSite, exportJob, freeSiteId, importJob, listSites, readSite, saveRules } from './sites'
+import { logPages } from './logRows'
+import { freeSiteId, importJob } from './importing'
+import { createSite, exportJob, listSites, readSite, saveRules } from './sites'
 import { keepRevision } from './revisions'
 import { siteRow } from './siteRows'
 import { touchedBy } from './touched'
-import { createWall, readSegment, readWall, readWallText, saveWall, siteJobText } from './walls'
+import { createWall, readSegment, readWall, readWallText, saveWall, siteJobPages, wallJobPages } from './walls'
 import { TASKS } from '../work/tasks'
 
 let opened: ReturnType<typeof openDatabase>
@@ -64,8 +66,27 @@ describe('a job in the database', () => {
     expect([...segment, ...read().job.log]).toEqual(readWall(db, 'holm-point', 'w1').job.log)
     for (const wrong of [1, -1, 0.5, Number.NaN])
       expect(refused(() => readSegment(db, 'holm-point', 'w1', wrong)).status).toBe(404)
-    const file = new TextDecoder().decode(TASKS.jobFile({ job: siteJobText(db, 'holm-point') }).file)
+    const file = new TextDecoder().decode(TASKS.jobFile({ job: [...siteJobPages(db, 'holm-point')].join('') }).file)
     expect(file).toBe(writeJob(exportJob(db, 'holm-point')))
+  })
+})
+
+describe('a job with a log', () => {
+  it('comes by pages where its log is long, without what comes in while they are taken', () => {
+    const said = { at: AT, by: 'Isla', wall: 'w1', kind: 'remark' } as const
+    const remark = (n: number): LogEntry => ({ id: `r${n}`, ...said, note: `${n}` })
+    const job = exampleJob()
+    job.walls.push({ ...exampleWall(), id: 'bare', arrays: [] })
+    const other = { ...remark(0), id: 'x', wall: 'bare' }
+    importJob(db, { ...job, log: [...Array.from({ length: 1_001 }, (_, n) => remark(n)), other] }, 'Isla', AT)
+    const ids = (log: LogEntry[]) => [log.length, log[0]?.id, log.at(-1)?.id]
+    const pages = wallJobPages(db, 'holm-point', 'w1')
+    const taken = [pages.next().value as string]
+    addEntries(db, 'holm-point', 'w1', clientAuthor, [remark(1_001)], AT)
+    taken.push(...pages)
+    expect(taken.length).toBeGreaterThan(4)
+    expect(ids((JSON.parse(taken.join('')) as Job).log)).toEqual([1_001, 'r0', 'r1000'])
+    expect(ids((JSON.parse([...logPages(db, 1)].join('')) as LogEntry[]))).toEqual([1_003, 'r0', 'r1001'])
   })
 
   it('keeps the chain of its log, is added to after it, and is refused where the log was changed', () => {

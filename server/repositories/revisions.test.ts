@@ -11,7 +11,7 @@ import { addEntries } from './log'
 import { addRevision } from './revisions'
 import { saveFirmRules } from './firm'
 import { listAside } from './setAside'
-import { importJob } from './sites'
+import { importJob } from './importing'
 import { readWall, saveWall } from './walls'
 
 let opened: ReturnType<typeof openDatabase>

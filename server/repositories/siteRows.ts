@@ -13,7 +13,11 @@ export type SiteRow = typeof sites.$inferSelect
 /** A job file without its walls and its log. */
 export type SiteDocument = Omit<Job, 'format' | 'version' | 'firm' | 'walls' | 'log'>
 
-export const siteOfId = perDatabase(db => db.select().from(sites).where(eq(sites.id, sql.placeholder('id'))).prepare())
+/** Of sites those that are there: one that is being imported is not yet. */
+export const IS_HERE = sql`json_extract(${sites.imported}, '$.arriving') IS NULL`
+
+export const siteOfId = perDatabase(db =>
+  db.select().from(sites).where(and(eq(sites.id, sql.placeholder('id')), IS_HERE)).prepare())
 
 export const siteOfKey = perDatabase(db =>
   db.select().from(sites).where(eq(sites.key, sql.placeholder('key'))).prepare())

@@ -1,30 +1,15 @@
 import { asc, eq } from 'drizzle-orm'
-import {
-  asReal,
-  idFrom,
-  idsNow,
-  LIMITS,
-  rulesFaults,
-  siteFaults,
-  validateJob,
-  withPlainIds,
-  type Catalogue,
-  type Job,
-  type Rules,
-  type Site,
-} from '../../core/job'
-import { brokenLink, headsFault, type Imported } from '../../core/log'
-import type { SavedBy, Saves } from '../archive/saves'
-import { atomically } from '../database/atomically'
+import { rulesFaults, siteFaults, validateJob, type Catalogue, type Job, type Rules, type Site } from '../../core/job'
+import type { Saves } from '../archive/saves'
 import type { Database } from '../database/perDatabase'
 import { sites, walls } from '../database/schema'
 import { apiError, validationError } from '../utils/apiError'
 import { readFirm } from './firm'
-import { appendEntries, logOfSite } from './logRows'
-import { headsOf, keepHeads } from './heads'
-import { siteDocument, siteOfId, siteRow } from './siteRows'
+import { headsOf } from './heads'
+import { importJob } from './importing'
+import { logOfSite } from './logRows'
+import { IS_HERE, siteDocument, siteRow } from './siteRows'
 import { withRevisions } from './revisions'
-import { insertWall } from './walls'
 import { wallsOfSite } from './wallRows'
 
 /** A site in the list of sites. */
@@ -42,7 +27,7 @@ export function listSites(db: Database, sees: (site: { key: number, id: string }
     site: walls.site, id: walls.id, name: walls.name, width: walls.width, height: walls.height,
     structure: walls.structure, savedAt: walls.savedAt, savedBy: walls.savedBy,
   }).from(walls).orderBy(asc(walls.key)).all()
-  return db.select({ key: sites.key, id: sites.id, name: sites.name, units: sites.units }).from(sites).orderBy(asc(sites.name)).all()
+  return db.select({ key: sites.key, id: sites.id, name: sites.name, units: sites.units }).from(sites).where(IS_HERE).orderBy(asc(sites.name)).all()
     .flatMap(({ key, ...site }) => {
       const seen = sees({ key, id: site.id })
       return seen ? [{ ...site, walls: wallRows.filter(wall => wall.site === key && seen(wall.id)).map(({ site: _, ...wall }) => wall) }] : []
@@ -51,7 +36,7 @@ export function listSites(db: Database, sees: (site: { key: number, id: string }
 
 /** Sites with what is said of their place, as far as a person sees them. */
 export function listPlaces(db: Database, sees: (site: { key: number, id: string }) => unknown = () => true): Site[] {
-  return db.select().from(sites).orderBy(asc(sites.name)).all().filter(sees).map(row => siteDocument(db, row).site)
+  return db.select().from(sites).where(IS_HERE).orderBy(asc(sites.name)).all().filter(sees).map(row => siteDocument(db, row).site)
 }
 
 /** What a site decides for all its walls, and which version of that it is. */
@@ -122,76 +107,9 @@ export function exportJob(db: Database, id: string): Job {
   }
 }
 
-/** @throws 409 where there is a site of an id */
-export function checkIsNew(db: Database, id: string): void {
-  if (siteOfId(db).get({ id })) throw apiError(409, 'site-exists', `A site “${id}” already exists. Import it as a copy, or cancel.`)
-}
-
 /** Who saved each wall of a site last, and when. */
 export const savesOfSite = (db: Database, id: string): Saves['walls'] =>
   db.select({ wall: walls.id, by: walls.savedBy, at: walls.savedAt }).from(walls).where(eq(walls.site, siteRow(db, id).key)).orderBy(asc(walls.key)).all()
-
-/**
- * Keeps a job as a new site; what the firm of the file chose for all its sites is from then on what this site chose,
- * so that its walls are planned as they were. A log that has its chain keeps it; what no server has had yet is added
- * to it.
- *
- * @param given a job that `validateJob` has let through
- * @param saves who saved each wall last, where that is known
- * @throws 409 where the server has a site of this id; 422 where the log's chain is broken or an entry is of no wall
- *   of the file
- */
-export const importJob = (db: Database, given: Job, by: string, at: string, saves: SavedBy = new Map()): string =>
-  takeIn(db, asReal(given), { by, at, entries: given.log.length }, saves)
-
-/** A job under another id and name; heads of logs are signed for the site as it was called. */
-export const copyOf = ({ heads = [], ...job }: Job, id: string, name: string): Job =>
-  ({ ...job, ...id === job.site.id && heads.length > 0 && { heads }, site: { ...job.site, id, name } })
-
-/** Takes in a site of the demo, which plans readings of simulated instruments. @throws as `importJob` */
-export const importDemo = (db: Database, given: Job, by: string, at: string): string =>
-  takeIn(db, { ...given, site: { ...given.site, demo: true } }, { by, at, entries: 0 }, new Map())
-
-/** @param imported who imports it, when, and how many entries have authors that only the file names */
-function takeIn(db: Database, given: Job, imported: Imported, saves: SavedBy): string {
-  const { by, at } = imported
-  const { format: _f, version: _v, firm, walls: wallList, log, heads = [], ...rest } = withPlainIds(given)
-  const ids = idsNow(wallList)
-  const document = { ...rest, rules: { ...firm?.rules, ...rest.rules } }
-  const { site } = document
-  const broken = brokenLink(log)
-  if (broken) throw validationError([{ path: `$.log[${broken.index}]`, message: `${broken.why}: the log of this file was changed after it was recorded` }])
-  const lost = headsFault(log, heads)
-  if (lost !== undefined) throw validationError([{ path: '$.heads', message: `do not belong to this log: ${lost}` }])
-  const astray = log.flatMap(({ wall }, index) => ids.has(wall) ? [] : [{ path: `$.log[${index}].wall`, message: `“${wall}” is not a wall of this file` }])
-  if (astray.length > 0) throw validationError(astray.slice(0, LIMITS.faults))
-  return atomically(db, () => {
-    checkIsNew(db, site.id)
-    const { lastInsertRowid } = db
-      .insert(sites)
-      .values({
-        id: site.id,
-        name: site.name,
-        units: site.units,
-        document: JSON.stringify(document),
-        imported: imported.entries > 0 ? imported : null,
-      })
-      .run()
-    const key = Number(lastInsertRowid)
-    for (const wall of wallList) {
-      const saved = saves.get(wall.formerId ?? wall.id) ?? saves.get(wall.id) ?? { by, at }
-      insertWall(db, key, wall, saved.by, saved.at)
-    }
-    appendEntries(db, key, log, at, ids)
-    keepHeads(db, key, heads)
-    return site.id
-  })
-}
-
-/** An id that no site has: the wanted one, or with the next free number behind it. */
-export function freeSiteId(db: Database, wanted: string): string {
-  return idFrom(wanted, 'site', db.select({ id: sites.id }).from(sites).all().map(({ id }) => id))
-}
 
 /** Keeps a new site with the given catalogue and no walls yet. */
 export function createSite(db: Database, site: Site, catalogue: Catalogue, by: string, at: string): string {

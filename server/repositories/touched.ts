@@ -7,7 +7,7 @@ import type { Database } from '../database/perDatabase'
 import { revisions, sites, walls } from '../database/schema'
 import { validationError } from '../utils/apiError'
 import { readFirm } from './firm'
-import { siteDocument, siteRow, type SiteRow } from './siteRows'
+import { IS_HERE, siteDocument, siteRow, type SiteRow } from './siteRows'
 
 /** A wall that is planned otherwise once rules are others, and whether something was issued of it. */
 export interface TouchedWall { site: string, siteName: string, wall: string, name: string, issued: boolean }
@@ -38,5 +38,5 @@ function checked(rules: unknown): Rules {
  * fault
  */
 export const touchedBy = (db: Database, rules: unknown, siteId?: string): TouchedWall[] => siteId === undefined
-  ? touchedOf(db, db.select().from(sites).orderBy(asc(sites.name)).all(), 'firm', checked(rules))
+  ? touchedOf(db, db.select().from(sites).where(IS_HERE).orderBy(asc(sites.name)).all(), 'firm', checked(rules))
   : touchedOf(db, db.select().from(sites).where(eq(sites.key, siteRow(db, siteId).key)).all(), 'site', checked(rules))

@@ -10,7 +10,7 @@ import { log, sites, walls, wallStates } from '../database/schema'
 import { readFirm } from './firm'
 import { siteRow } from './siteRows'
 import { wallRow } from './wallRows'
-import { readJobText } from './walls'
+import { wallJobPages } from './walls'
 
 /** What lists of walls show of one. */
 export type StateShown = Pick<WallState, 'stages' | 'stops' | 'cautions' | 'revision' | 'last' | 'screens'>
@@ -96,14 +96,14 @@ const FAILED: StateFound = {
  * Works out the states of all walls that have changed, one after the other, so that the threads stay free for those who
  * wait for an answer.
  *
- * @param workOut works a wall's state out of its job as text
+ * @param workOut works a wall's state out of its job as text by pages
  */
-export function refreshStates(db: Database, workOut: (job: string) => Promise<WallState>): Promise<void> {
+export function refreshStates(db: Database, workOut: (job: Iterable<string>) => Promise<WallState>): Promise<void> {
   const known = atWork.get(db)
   if (known) return known
   const started = (async () => {
     for (const { key, site, id, version, basis } of staleWalls(db)) {
-      const found: StateFound = await workOut(readJobText(db, site, id)).catch(() => FAILED)
+      const found: StateFound = await workOut(wallJobPages(db, site, id)).catch(() => FAILED)
       const { work, needed, used, kit, samples, lessons, drawn, ...state } = found
       const row = {
         basis, state: JSON.stringify(state), work: JSON.stringify({ work, needed, used, kit, samples, lessons }),

@@ -18,7 +18,7 @@ import { apiError, notFound, validationError } from '../utils/apiError'
 import { parsedOnce } from './documents'
 import { firmRulesText, readFirm } from './firm'
 import { headsOf } from './heads'
-import { entriesOf, entryTexts, logText, segmentsBefore, segmentTexts } from './logRows'
+import { entriesOf, logPages, segmentsBefore, segmentTexts } from './logRows'
 import { keepRevision, revisionTexts } from './revisions'
 import { siteDocument, saveCatalogue, siteRow, withModels, type SiteRow } from './siteRows'
 import { everyWall, keyOfWall, wallOf, wallRow, type WallRow } from './wallRows'
@@ -44,9 +44,19 @@ export function readWall(db: Database, siteId: string, id: string): WallState {
 /** In which units a site is kept. */
 export const siteUnits = (db: Database, siteId: string): Job['site']['units'] => siteDocument(db, siteRow(db, siteId)).site.units
 
-/** A wall's job as JSON, put together from what the database has as JSON. */
-const jobText = (db: Database, site: SiteRow, documents: string, entries: string[]): string =>
-  `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},${site.document.slice(1, -1)},"walls":[${documents}],"log":[${entries.join(',')}]}`
+/** A job as JSON up to its log, put together from what the database has as JSON. */
+const jobText = (db: Database, site: SiteRow, documents: string): string =>
+  `{"format":"wide-trellis-job","version":1,"firm":{"rules":${firmRulesText(db)}},`
+  + `${site.document.slice(1, -1)},"walls":[${documents}],"log":`
+
+/** A job as JSON with the log of its site or of one wall, by pages. What it says is of the moment of the first. */
+function* jobPages(db: Database, site: SiteRow, documents: string, wall?: string): Generator<string> {
+  const log = logPages(db, site.key, wall)
+  const heads = JSON.stringify(headsOf(db, site.key))
+  yield jobText(db, site, documents)
+  yield* log
+  yield `,"heads":${heads}}`
+}
 
 /** A wall as a job file has it, with what was frozen of it. */
 function withRevisionsText(db: Database, site: number, { id, document }: Pick<WallRow, 'id' | 'document'>): string {
@@ -54,12 +64,10 @@ function withRevisionsText(db: Database, site: number, { id, document }: Pick<Wa
   return frozen.length === 0 ? document : `${document.slice(0, -1)},"revisions":[${frozen.join(',')}]}`
 }
 
-/** The job with only this wall, what was issued of it, and its log, as JSON. */
-export function readJobText(db: Database, siteId: string, id: string): string {
+/** The job with only this wall, what was issued of it, and its log, as JSON by pages. */
+export function* wallJobPages(db: Database, siteId: string, id: string): Generator<string> {
   const site = siteRow(db, siteId)
-  const row = wallRow(db, site.key, id)
-  const text = jobText(db, site, withRevisionsText(db, site.key, row), entryTexts(db, site.key, id))
-  return `${text.slice(0, -1)},"heads":${JSON.stringify(headsOf(db, site.key))}}`
+  yield* jobPages(db, site, withRevisionsText(db, site.key, wallRow(db, site.key, id)), id)
 }
 
 /**
@@ -71,7 +79,8 @@ export function readWallText(db: Database, siteId: string, id: string): string {
   const row = wallRow(db, site.key, id)
   const { version, savedAt, savedBy } = row
   const earlier = segmentsBefore(db, site.key, id)
-  const job = jobText(db, site, row.document, segmentTexts(db, site.key, id, earlier))
+  const log = segmentTexts(db, site.key, id, earlier)
+  const job = `${jobText(db, site, row.document)}[${log.join(',')}]}`
   const more = JSON.stringify({ version, savedAt, savedBy, ...earlier > 0 && { earlier } })
   return `{"job":${job},${more.slice(1)}`
 }
@@ -85,12 +94,11 @@ export function readSegment(db: Database, siteId: string, id: string, segment: n
   return `[${segmentTexts(db, site.key, id, segment).join(',')}]`
 }
 
-/** A whole site as its job file, as JSON in no particular order. */
-export function siteJobText(db: Database, siteId: string): string {
+/** A whole site as its job file, as JSON by pages, in no particular order. */
+export function* siteJobPages(db: Database, siteId: string): Generator<string> {
   const site = siteRow(db, siteId)
   const wallsText = everyWall(db).all({ site: site.key }).map(row => withRevisionsText(db, site.key, row)).join(',')
-  return `${jobText(db, site, wallsText, []).slice(0, -'"log":[]}'.length)}"log":${logText(db, site.key)},`
-    + `"heads":${JSON.stringify(headsOf(db, site.key))}}`
+  yield* jobPages(db, site, wallsText)
 }
 
 /**

@@ -21,7 +21,7 @@ function chainedDemo() {
   return { ...job, log }
 }
 const OPTIONS = { paper: 'a4', units: 'metric' } as const
-const text = (content: Uint8Array | string) => typeof content === 'string' ? content : Buffer.from(content).toString('latin1')
+const text = (content: Uint8Array) => Buffer.from(content).toString()
 
 describe('a handover pack', () => {
   it('can be read without this product: its list, its drawings, and its log’s chain', async () => {

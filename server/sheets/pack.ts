@@ -11,7 +11,7 @@ import { sheetAsPdf } from './pdf'
 import { scheduleAsCsv } from './scheduleCsv'
 
 /** The files of a handover pack but its photographs, when it is of, and which photographs belong to it. */
-export interface Pack { files: { name: string, content: Uint8Array | string }[], made: Date, photos: string[] }
+export interface Pack { files: { name: string, content: Uint8Array }[], made: Date, photos: string[] }
 
 const csv = (rows: object[], columns: string[]) => `\uFEFF${Papa.unparse({ fields: columns, data: rows.map(row => columns.map(column => (row as Record<string, unknown>)[column] ?? '')) }, CSV_OUT)}`
 
@@ -45,19 +45,21 @@ export async function packOf(job: Job, wallId: string, options: HandoverOptions)
   const drawing = svgText(element('svg', { xmlns: 'http://www.w3.org/2000/svg', width: `${wall.width / 10 + 10}mm`, height: `${wall.height / 10 + 10}mm`, viewBox: `0 0 ${wall.width / 10 + 10} ${wall.height / 10 + 10}` },
     rect(0, 0, wall.width / 10 + 10, wall.height / 10 + 10, { fill: '#ffffff' }), drawWall(wall, of.plan, { left: 5, foot: wall.height / 10 + 5, scale: 10 })))
   const steps = of.built.steps.flatMap(({ photo }) => photo === undefined ? [] : [photo])
+  const files: { name: string, content: Uint8Array | string }[] = [
+    { name: 'README.txt', content: packReadme(job.site.name, wall.name, made.toISOString()) },
+    { name: 'handover.pdf', content: await handoverPdf(job, wallId, options) },
+    { name: 'job.json', content: writeJob(withoutFiles(job)) },
+    { name: 'drawings/as-built.svg', content: drawing },
+    { name: 'drawings/as-built.dxf', content: wallAsDxf(wall, of.plan, 'AS BUILT') },
+    { name: 'schedule/holes.csv', content: csv(compared.holes.map(({ id, label, planned, made, off }) => ({ id, hole: label, planned_x: planned.x, planned_y: planned.y, made_x: made?.x, made_y: made?.y, off, result: made?.result, by: made?.by, at: made?.at })), ['id', 'hole', 'planned_x', 'planned_y', 'made_x', 'made_y', 'off', 'result', 'by', 'at']) },
+    { name: 'schedule/seams.csv', content: csv(compared.seams, ['array', 'label', 'reads', 'planned', 'made', 'off', 'closed']) },
+    { name: 'schedule/cables.csv', content: `\uFEFF${scheduleAsCsv(scheduleOf(of.plan.wiring), options.units, {})}` },
+    { name: 'schedule/screens.csv', content: csv(screens, ['array', 'screen', 'model', 'serial', 'locked']) },
+    { name: 'log.json', content: `${JSON.stringify(job.log, null, 2)}\n` },
+  ]
   return {
-    made, photos: [...new Set([...record.photos.map(({ photo }) => photo), ...steps])].sort(),
-    files: [
-      { name: 'README.txt', content: packReadme(job.site.name, wall.name, made.toISOString()) },
-      { name: 'handover.pdf', content: await handoverPdf(job, wallId, options) },
-      { name: 'job.json', content: writeJob(withoutFiles(job)) },
-      { name: 'drawings/as-built.svg', content: drawing },
-      { name: 'drawings/as-built.dxf', content: wallAsDxf(wall, of.plan, 'AS BUILT') },
-      { name: 'schedule/holes.csv', content: csv(compared.holes.map(({ id, label, planned, made, off }) => ({ id, hole: label, planned_x: planned.x, planned_y: planned.y, made_x: made?.x, made_y: made?.y, off, result: made?.result, by: made?.by, at: made?.at })), ['id', 'hole', 'planned_x', 'planned_y', 'made_x', 'made_y', 'off', 'result', 'by', 'at']) },
-      { name: 'schedule/seams.csv', content: csv(compared.seams, ['array', 'label', 'reads', 'planned', 'made', 'off', 'closed']) },
-      { name: 'schedule/cables.csv', content: `\uFEFF${scheduleAsCsv(scheduleOf(of.plan.wiring), options.units, {})}` },
-      { name: 'schedule/screens.csv', content: csv(screens, ['array', 'screen', 'model', 'serial', 'locked']) },
-      { name: 'log.json', content: `${JSON.stringify(job.log, null, 2)}\n` },
-    ],
+    made,
+    photos: [...new Set([...record.photos.map(({ photo }) => photo), ...steps])].sort(),
+    files: files.map(({ name, content }) => ({ name, content: Buffer.from(content) })),
   }
 }

@@ -1,6 +1,6 @@
 import { idFrom, isZone, type Site } from '../../core/job'
 import type { Database } from '../database/perDatabase'
-import { freeSiteId } from '../repositories/sites'
+import { freeSiteId } from '../repositories/importing'
 import { validationError } from './apiError'
 
 /**

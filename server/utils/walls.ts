@@ -10,6 +10,6 @@ import { work } from '../work/pool'
 export function wallsSeen(event: H3Event, wants?: { work: boolean }): WallLine[] {
   const db = database(event)
   const walls = listWalls(db, seenBy(event), wants)
-  if (walls.some(({ stale }) => stale)) void refreshStates(db, job => work('state', { job })).catch(() => {})
+  if (walls.some(({ stale }) => stale)) void refreshStates(db, job => work('state', { job: () => job })).catch(() => {})
   return walls
 }

@@ -4,6 +4,7 @@
 import { fork, type ChildProcess } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import PROCESS from '#process'
+import type { LogEntry } from '../../core/job'
 import type { AnswerOf } from './tasks'
 
 /** So long a file is read at most, ms, and with so much memory, MB. */
@@ -35,7 +36,11 @@ export function readApart(file: Uint8Array): Promise<AnswerOf<'job'>> {
       failed(new GivenUp(true))
       child.kill('SIGKILL')
     }, TIME)
-    child.once('message', answered)
+    const log: LogEntry[] = []
+    child.on('message', (said: AnswerOf<'job'> | { log: LogEntry[] }) => {
+      if ('log' in said) log.push(...said.log)
+      else answered('job' in said ? { job: { ...said.job, log } } : said)
+    })
     child.once('error', failed)
     child.once('close', () => {
       clearTimeout(giveUp)

@@ -2,6 +2,7 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="../types/worker.d.ts" />
 import { availableParallelism } from 'node:os'
+import { setImmediate } from 'node:timers/promises'
 import { fileURLToPath } from 'node:url'
 import { Piscina } from 'piscina'
 // The build makes this module; nothing else declares it.
@@ -66,12 +67,32 @@ async function inTurn<Result>(event: H3Event | undefined, act: () => Promise<Res
   }
 }
 
-/** What a task takes, or how to get it: what is large is put together when its turn has come, and not before. */
-type WhenItIsTime<Input> = { [Key in keyof Input]: Input[Key] | (() => Input[Key]) }
+/**
+ * What a task takes, or how to get it: what is large is put together when its turn has come, and not before; a long
+ * text by pages.
+ */
+type WhenItIsTime<Input> = {
+  [Key in keyof Input]: Input[Key] | (() => Input[Key] | (Input[Key] extends string ? Iterable<string> : never))
+}
 
-const nowOf = <Input extends object>(input: WhenItIsTime<Input>): Input =>
-  Object.fromEntries(Object.entries(input).map(([key, value]: [string, unknown]) =>
-    [key, typeof value === 'function' ? (value as () => unknown)() : value])) as Input
+/** A text from its pages; others are answered between one page and the next. */
+export async function textOf(pages: Iterable<string>): Promise<string> {
+  const taken: string[] = []
+  for (const page of pages) {
+    taken.push(page)
+    await setImmediate()
+  }
+  return taken.join('')
+}
+
+async function nowOf<Input extends object>(input: WhenItIsTime<Input>): Promise<Input> {
+  const given = Object.entries(input).map(async ([key, value]: [string, unknown]) => {
+    const now = typeof value === 'function' ? (value as () => unknown)() : value
+    const isPages = typeof now === 'object' && now !== null && Symbol.iterator in now && !Array.isArray(now)
+    return [key, isPages ? await textOf(now as Iterable<string>) : now]
+  })
+  return Object.fromEntries(await Promise.all(given)) as Input
+}
 
 /**
  * Has a task done in a thread, so that nobody else waits for it, in its turn among all who ask.
@@ -82,7 +103,7 @@ const nowOf = <Input extends object>(input: WhenItIsTime<Input>): Input =>
 export const work = <Name extends TaskName>(
   name: Name, input: WhenItIsTime<InputOf<Name>>, event?: H3Event,
 ): Promise<AnswerOf<Name>> => {
-  const act = async (): Promise<AnswerOf<Name>> => await run(name, nowOf<InputOf<Name>>(input))
+  const act = async (): Promise<AnswerOf<Name>> => await run(name, await nowOf<InputOf<Name>>(input))
   return inTurn(event, act)
 }
 

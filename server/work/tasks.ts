@@ -13,7 +13,7 @@ import {
   type LogEntry,
   type StoredRevision,
 } from '../../core/job'
-import { chainState, type ChainState, type SignedHead } from '../../core/log'
+import { chainFault, chainState, type ChainState, type SignedHead } from '../../core/log'
 import { frozenFaults, handedOverOf, sheetSource, type Frozen, type SheetSource } from '../../core/revision'
 import { clientViewOf, type HandoverOptions } from '../../core/close'
 import type { SheetOptions } from '../../core/mark/sheet'
@@ -216,7 +216,9 @@ export const TASKS = {
     const heavy = tokenFault(file, LIMITS.jobValues, LIMITS.deepest)
     if (heavy) return { faults: [{ path: '$', message: heavy }] }
     try {
-      return { job: validateJob(JSON.parse(new TextDecoder().decode(file))) }
+      const job = validateJob(JSON.parse(new TextDecoder().decode(file)))
+      const fault = chainFault(job)
+      return fault ? { faults: [fault] } : { job }
     }
     catch (error) {
       if (error instanceof InvalidJob) return { faults: error.faults }

@@ -1,6 +1,6 @@
 import { LIMITS } from '../../../core/job'
 import { author, database } from '../../accounts/access'
-import { copyOf, freeSiteId, importJob } from '../../repositories/sites'
+import { copyOf, freeSiteId, importInSteps } from '../../repositories/importing'
 import { now } from '../../utils/now'
 import { bodyBytes, tooLarge } from '../../utils/jsonBody'
 import { readJobFile } from '../../utils/jobFile'
@@ -12,7 +12,8 @@ export default defineEventHandler(async (event) => {
   const db = database(event)
   const id = copy ? freeSiteId(db, job.site.id) : job.site.id
   const name = id === job.site.id ? job.site.name : `${job.site.name} (copy)`
-  importJob(db, copyOf(job, id, name), author(event), now())
+  const imported = { by: author(event), at: now(), entries: job.log.length }
+  await importInSteps(db, { job: copyOf(job, id, name), imported, saves: new Map() })
   setResponseStatus(event, 201)
   return { id }
 })

@@ -1,5 +1,5 @@
 import { database, openedLink } from '../../../accounts/access'
-import { readJobText } from '../../../repositories/walls'
+import { wallJobPages } from '../../../repositories/walls'
 import { work } from '../../../work/pool'
 
 /**
@@ -8,6 +8,6 @@ import { work } from '../../../work/pool'
  */
 export default defineEventHandler(async (event) => {
   const { site, wall, link: { client, expiresAt } } = openedLink(event)
-  const view = await work('clientView', { job: () => readJobText(database(event), site, wall) }, event)
+  const view = await work('clientView', { job: () => wallJobPages(database(event), site, wall) }, event)
   return { ...view, client, expiresAt }
 })

@@ -1,6 +1,6 @@
 import { database } from '../../../accounts/access'
 import { everyHead } from '../../../repositories/heads'
-import { logText } from '../../../repositories/logRows'
+import { logPages } from '../../../repositories/logRows'
 import { siteRow } from '../../../repositories/siteRows'
 import { publicKeys } from '../../../guard/headKey'
 import { work } from '../../../work/pool'
@@ -9,6 +9,7 @@ import { work } from '../../../work/pool'
 export default defineEventHandler(async (event) => {
   const db = database(event)
   const { id, key, imported } = siteRow(db, getRouterParam(event, 'site')!)
-  const state = await work('chain', { log: () => logText(db, key), site: id, heads: everyHead(db, { id, key }) }, event)
+  const heads = everyHead(db, { id, key })
+  const state = await work('chain', { log: () => logPages(db, key), site: id, heads }, event)
   return { ...state, key: publicKeys().at(-1), ...imported && { imported } }
 })

@@ -3,7 +3,7 @@ import { database } from '../../../../../accounts/access'
 import { packAnswer } from '../../../../../archive/pack'
 import { wallDocument } from '../../../../../repositories/wallRows'
 import { siteRow } from '../../../../../repositories/siteRows'
-import { siteJobText, siteUnits } from '../../../../../repositories/walls'
+import { siteJobPages, siteUnits } from '../../../../../repositories/walls'
 import { sheetRequest } from '../../../../../utils/sheetRequest'
 
 /**
@@ -16,5 +16,5 @@ export default defineEventHandler(async (event) => {
   wallDocument(db, siteRow(db, site).key, wall)
   const units = siteUnits(db, site)
   const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...getQuery(event) }, units, EXPORTS.handover)
-  return packAnswer(event, { site, wall, format, job: () => siteJobText(db, site), options: { paper: options.paper, units: options.units } })
+  return packAnswer(event, { site, wall, format, job: () => siteJobPages(db, site), options: { paper: options.paper, units: options.units } })
 })

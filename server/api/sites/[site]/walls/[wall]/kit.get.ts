@@ -1,5 +1,5 @@
 import { database } from '../../../../../accounts/access'
-import { readJobText, siteUnits } from '../../../../../repositories/walls'
+import { wallJobPages, siteUnits } from '../../../../../repositories/walls'
 import { EXPORTS } from '../../../../../../core/formats'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
 import { revisionOf, sheetRequest } from '../../../../../utils/sheetRequest'
@@ -8,7 +8,7 @@ import { work } from '../../../../../work/pool'
 /** Parts and tools of a revision as a list: `?format=pdf|csv&revision=A|draft&paper=…`. */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const job = () => readJobText(database(event), site, wall)
+  const job = () => wallJobPages(database(event), site, wall)
   const units = siteUnits(database(event), site)
   const query = getQuery(event)
   const { format, options } = sheetRequest({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units, EXPORTS.kit)

@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import { CSV_OUT } from '../../../../../../core/csv'
 import { EXPORTS } from '../../../../../../core/formats'
 import { database } from '../../../../../accounts/access'
-import { readJobText } from '../../../../../repositories/walls'
+import { wallJobPages } from '../../../../../repositories/walls'
 import { notFound } from '../../../../../utils/apiError'
 import { asFile } from '../../../../../utils/attachment'
 import { choice } from '../../../../../utils/sheetRequest'
@@ -17,7 +17,7 @@ export default defineEventHandler(async (event) => {
   const found = await work(
     'pixels',
     {
-      job: () => readJobText(database(event), site, wall),
+      job: () => wallJobPages(database(event), site, wall),
       drawn: format === 'svg',
       ...(id !== undefined && { array: id }),
     },

@@ -1,5 +1,5 @@
 import { database } from '../../../../../accounts/access'
-import { readJobText, siteUnits } from '../../../../../repositories/walls'
+import { wallJobPages, siteUnits } from '../../../../../repositories/walls'
 import { EXPORTS } from '../../../../../../core/formats'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
 import { revisionOf, sheetRequest } from '../../../../../utils/sheetRequest'
@@ -12,7 +12,7 @@ import { work } from '../../../../../work/pool'
  */
 export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
-  const job = () => readJobText(database(event), site, wall)
+  const job = () => wallJobPages(database(event), site, wall)
   const query = getQuery(event)
   const { format, options } = sheetRequest(query, siteUnits(database(event), site), EXPORTS.sheet)
   const revision = revisionOf(query.revision)

@@ -1,5 +1,5 @@
 import { database } from '../../../../../accounts/access'
-import { readJobText, siteUnits } from '../../../../../repositories/walls'
+import { wallJobPages, siteUnits } from '../../../../../repositories/walls'
 import { sheetAnswer } from '../../../../../utils/sheetAnswer'
 import { choice, revisionOf, sheetOptions } from '../../../../../utils/sheetRequest'
 import { work } from '../../../../../work/pool'
@@ -14,7 +14,7 @@ export default defineEventHandler(async (event) => {
   const [site, wall] = [getRouterParam(event, 'site')!, getRouterParam(event, 'wall')!]
   const query = getQuery(event)
   const as = choice('as', query.as, ['electrician', 'labels', 'schedule'], 'electrician')
-  const job = () => readJobText(database(event), site, wall)
+  const job = () => wallJobPages(database(event), site, wall)
   const units = siteUnits(database(event), site)
   const revision = revisionOf(query.revision)
   const options = sheetOptions({ paper: units === 'metric' ? 'a4' : 'letter', ...query }, units)
