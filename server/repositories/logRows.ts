@@ -28,22 +28,47 @@ export const holesNamed = (db: Database, site: number, wall: string): string[] =
   holesOfWall(db).all({ site, wall }).map(({ hole }) => hole)
 
 /** So many entries of a wall are one segment of its log, which does not change any more once it is full. */
-export const SEGMENT = 1_000
+export const SEGMENT = 500
 
-const countOfWall = perDatabase(db => db.select({ count: sql<number>`count(*)` }).from(log)
-  .where(and(OF_SITE, eq(log.wall, sql.placeholder('wall')))).prepare())
 // Rows came in the order of the log, and the index of a wall has them in this order.
-const segmentOfWall = perDatabase(db => db.select({ entry: log.entry }).from(log)
-  .where(and(OF_SITE, eq(log.wall, sql.placeholder('wall')))).orderBy(asc(log.key))
-  .limit(SEGMENT).offset(sql.placeholder('offset')).prepare())
+const afterOfWall = and(OF_SITE, eq(log.wall, sql.placeholder('wall')), gt(log.key, sql.placeholder('after')))
+const segmentOfWall = perDatabase((db) => {
+  const entries = db.select({ entry: log.entry }).from(log).where(afterOfWall)
+    .orderBy(asc(log.key)).limit(SEGMENT).as('entries')
+  // One row of a text: many rows take four times as long to hand over.
+  return db.select({ text: sql<string | null>`group_concat(${entries.entry}, ',')` }).from(entries).prepare()
+})
+/** The key of the last entry of a full segment, and that of one that follows it. */
+const endOfSegment = perDatabase(db => db.select({ key: log.key }).from(log).where(afterOfWall)
+  .orderBy(asc(log.key)).limit(2).offset(SEGMENT - 1).prepare())
+
+/** The key of the last entry of each full segment, by site and wall: known once, it does not change. */
+const endsOfSegments = perDatabase(() => new Map<string, number[]>())
+
+function segmentEnds(db: Database, site: number, wall: string): number[] {
+  const [known, name] = [endsOfSegments(db), `${site}/${wall}`]
+  const ends = known.get(name) ?? []
+  known.set(name, ends)
+  for (;;) {
+    const [end, next] = endOfSegment(db).all({ site, wall, after: ends.at(-1) ?? 0 })
+    if (!end || !next) return ends
+    ends.push(end.key)
+  }
+}
 
 /** How many segments of a wall’s log are full and lie before the one that is being written. */
-export const segmentsBefore = (db: Database, site: number, wall: string): number =>
-  Math.max(0, Math.ceil(countOfWall(db).get({ site, wall })!.count / SEGMENT) - 1)
+export const segmentsBefore = (db: Database, site: number, wall: string): number => segmentEnds(db, site, wall).length
 
-/** A segment of a wall’s log by its number, from 0, as entries in JSON. */
-export const segmentTexts = (db: Database, site: number, wall: string, segment: number): string[] =>
-  segmentOfWall(db).all({ site, wall, offset: segment * SEGMENT }).map(({ entry }) => entry)
+/** A segment of a wall’s log by its number, from 0, as a JSON list. */
+export const segmentText = (db: Database, site: number, wall: string, segment: number): string =>
+  `[${segmentOfWall(db).get({ site, wall, after: segmentEnds(db, site, wall)[segment - 1] ?? 0 })!.text ?? ''}]`
+
+const lastOfWall = perDatabase(db => db.select({ key: log.key }).from(log)
+  .where(and(OF_SITE, eq(log.wall, sql.placeholder('wall')))).orderBy(desc(log.key)).limit(1).prepare())
+
+/** By what the last entry of a wall’s log is told from those before it; 0 where there is none. */
+export const lastKeyOfWall = (db: Database, site: number, wall: string): number =>
+  lastOfWall(db).get({ site, wall })?.key ?? 0
 
 /** The entries of one wall in the order of arrival. */
 export const entriesOf = (db: Database, site: number, wall: string): LogEntry[] =>

@@ -1,13 +1,14 @@
 import { createHash } from 'node:crypto'
-import { asc, eq, max } from 'drizzle-orm'
+import { asc, eq } from 'drizzle-orm'
 import type { Stage } from '../../core/finding'
 import type { KeptDrawing } from '../../core/plan/drawn'
 import type { StageState } from '../../core/plan/stageStates'
 import type { WallState } from '../../core/programme/wallState'
 import { PROGRAM } from '../../core/program'
 import type { Database } from '../database/perDatabase'
-import { log, sites, walls, wallStates } from '../database/schema'
+import { sites, walls, wallStates } from '../database/schema'
 import { readFirm } from './firm'
+import { lastKeyOfWall } from './logRows'
 import { siteRow } from './siteRows'
 import { wallRow } from './wallRows'
 import { wallJobPages } from './walls'
@@ -41,9 +42,8 @@ const digest = (text: string) => createHash('sha1').update(text).digest('base64u
 function bases(db: Database): Map<number, string> {
   const firm = readFirm(db).version
   const siteOf = new Map(db.select({ key: sites.key, document: sites.document }).from(sites).all().map(({ key, document }) => [key, digest(document)]))
-  const last = new Map(db.select({ site: log.site, wall: log.wall, seq: max(log.seq) }).from(log).groupBy(log.site, log.wall).all().map(({ site, wall, seq }) => [`${site}/${wall}`, seq]))
   return new Map(db.select({ key: walls.key, site: walls.site, id: walls.id, version: walls.version }).from(walls).all()
-    .map(({ key, site, id, version }) => [key, `${PROGRAM} ${version} ${last.get(`${site}/${id}`) ?? 0} ${siteOf.get(site)} ${firm}`]))
+    .map(({ key, site, id, version }) => [key, `${PROGRAM} ${version} ${lastKeyOfWall(db, site, id)} ${siteOf.get(site)} ${firm}`]))
 }
 
 /**

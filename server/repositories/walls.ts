@@ -18,7 +18,7 @@ import { apiError, notFound, validationError } from '../utils/apiError'
 import { parsedOnce } from './documents'
 import { firmRulesText, readFirm } from './firm'
 import { headsOf } from './heads'
-import { entriesOf, logPages, segmentsBefore, segmentTexts } from './logRows'
+import { entriesOf, logPages, segmentsBefore, segmentText } from './logRows'
 import { keepRevision, revisionTexts } from './revisions'
 import { siteDocument, saveCatalogue, siteRow, withModels, type SiteRow } from './siteRows'
 import { everyWall, keyOfWall, wallOf, wallRow, type WallRow } from './wallRows'
@@ -79,8 +79,7 @@ export function readWallText(db: Database, siteId: string, id: string): string {
   const row = wallRow(db, site.key, id)
   const { version, savedAt, savedBy } = row
   const earlier = segmentsBefore(db, site.key, id)
-  const log = segmentTexts(db, site.key, id, earlier)
-  const job = `${jobText(db, site, row.document)}[${log.join(',')}]}`
+  const job = `${jobText(db, site, row.document)}${segmentText(db, site.key, id, earlier)}}`
   const more = JSON.stringify({ version, savedAt, savedBy, ...earlier > 0 && { earlier } })
   return `{"job":${job},${more.slice(1)}`
 }
@@ -91,7 +90,7 @@ export function readSegment(db: Database, siteId: string, id: string, segment: n
   wallRow(db, site.key, id)
   if (!Number.isInteger(segment) || segment < 0 || segment >= segmentsBefore(db, site.key, id))
     throw notFound('this segment of the log')
-  return `[${segmentTexts(db, site.key, id, segment).join(',')}]`
+  return segmentText(db, site.key, id, segment)
 }
 
 /** A whole site as its job file, as JSON by pages, in no particular order. */
