@@ -39,6 +39,10 @@ describe('the server’s clock', () => {
     running.hands.shows += 20 * DAY
     running.goes(60_000)
     expect(running.clock.unseen(running.ago(0))).toBe(60_000)
+    const fresh = machine(0)
+    fresh.hands.shows += 20 * DAY
+    fresh.goes(60_000)
+    expect(fresh.clock.unseen(fresh.ago(0))).toBe(60_000)
   })
 
   it('counts the days for which it runs, and those between what was seen last before', () => {

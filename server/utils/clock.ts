@@ -20,6 +20,8 @@ export function clockFrom(
   last: number, { system, running }: Hands = { system: Date.now, running: () => performance.now() },
 ): Clock {
   const began = running()
+  // Of a new server nothing was recorded: from then on only what it runs counts.
+  const newest = last === 0 ? system() : last
   let known = { at: last, running: began }
   function now(): Date {
     const [shown, runs] = [system(), running()]
@@ -28,12 +30,11 @@ export function clockFrom(
     known = { at: shown, running: runs }
     return new Date(shown)
   }
-  const newest = () => last === 0 ? system() : last
   return {
     now,
     unseen: (seenAt) => {
       const seen = Date.parse(seenAt)
-      return Math.min(now().getTime() - seen, Math.max(0, newest() - seen) + running() - began)
+      return Math.min(now().getTime() - seen, Math.max(0, newest - seen) + running() - began)
     },
   }
 }
