@@ -104,6 +104,10 @@ export async function killedWriters(kills: number): Promise<Kept> {
     const frozen = new Set(reader.prepare('SELECT id FROM revisions').pluck().all())
     const issued = reader.prepare(`SELECT json_extract(entry, '$.frozen') FROM log WHERE kind = 'issued'`).pluck().all()
     lost.push(...sites.filter(id => !walls.has(id)), ...issues.filter(id => !issued.includes(id)))
+    // A site is there with all of its log, or is not seen.
+    const halfLogs = `SELECT sites.id FROM sites JOIN walls ON walls.site = sites.key JOIN log ON log.site = sites.key
+      WHERE sites.id LIKE 'site-%' GROUP BY sites.key HAVING count(*) <> 500`
+    lost.push(...reader.prepare<[], string>(halfLogs).pluck().all())
     // Nothing is issued of which what was frozen is not there.
     lost.push(...(issued as string[]).filter(id => !frozen.has(id)))
     reader.close()

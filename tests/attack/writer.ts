@@ -7,7 +7,7 @@ import { freeze, letterOf } from '../../core/revision'
 import { clientAuthor } from '../../server/accounts/authorship'
 import { openDatabase } from '../../server/database/connection'
 import { addLogEntry } from '../../server/repositories/log'
-import { importJob } from '../../server/repositories/importing'
+import { forgetArriving, importInSteps, importJob } from '../../server/repositories/importing'
 import { listSites } from '../../server/repositories/sites'
 import { addRevision } from '../../server/repositories/revisions'
 import { readWall, saveWall } from '../../server/repositories/walls'
@@ -18,6 +18,7 @@ import { readWall, saveWall } from '../../server/repositories/walls'
  */
 const [file, name] = process.argv.slice(2) as [string, string]
 const { db } = openDatabase(file)
+forgetArriving(db)
 const now = () => new Date().toISOString()
 if (listSites(db).length === 0) importJob(db, exampleJob(), 'Isla', now())
 let [after, letters] = lastIssue()
@@ -46,13 +47,20 @@ function issue(id: string): void {
 
 for (let n = 0; ; n++) {
   const id = `${name}-${n}`
-  addLogEntry(db, 'holm-point', 'w1', clientAuthor, { id, at: now(), by: 'Odd', wall: 'w1', kind: 'remark', note: 'x' }, now())
+  const entry = { id, at: now(), by: 'Odd', wall: 'w1', kind: 'remark', note: 'x' }
+  addLogEntry(db, 'holm-point', 'w1', clientAuthor, entry, now())
   writeSync(1, `entry ${id}\n`)
   const { version, job } = readWall(db, 'holm-point', 'w1')
-  const saved = saveWall(db, 'holm-point', 'w1', { ...job.walls[0]!, height: 3300 + version % 50 }, version, 'Isla', now())
+  const wall = { ...job.walls[0]!, height: 3300 + version % 50 }
+  const saved = saveWall(db, 'holm-point', 'w1', wall, version, 'Isla', now())
   writeSync(1, `version ${saved.version}\n`)
   const site = { ...exampleJob().site, id: `site-${id}` }
-  importJob(db, { ...exampleJob(), site }, 'Isla', now())
+  // A short log comes in at once, and a long one by steps.
+  const entries = n % 2 === 0 ? 0 : 500
+  const remark = { at: now(), by: 'Odd', wall: 'w1', kind: 'remark', note: 'x' } as const
+  const log = Array.from({ length: entries }, (_, k) => ({ ...remark, id: `r${k}` }))
+  const job = { ...exampleJob(), site, log }
+  await importInSteps(db, { job, imported: { by: 'Isla', at: now(), entries }, saves: new Map() })
   writeSync(1, `site ${site.id}\n`)
   issue(id)
 }
