@@ -42,6 +42,6 @@ describe('ids of members', () => {
       expect(still!.id).toBe(member!.id)
       delete without.evidence!.find(({ id }) => id === gone)!.setAside
       expect(survey(without).members.find(({ id }) => id === member!.id)!.centre).toBeCloseTo(member!.centre, 6)
-    }), { numRuns: cases(30, 600) })
+    }), { numRuns: cases(30, 600), examples: [[98, 181]] })
   })
 })

@@ -56,13 +56,17 @@ export function knownFraming({ members = [] }: Pick<Structure, 'members'>): Requ
 
 /**
  * Hands the name of a member on before the reading that it is named after goes, or no longer counts: the next one
- * that it rests on bears it from then on. Changes the evidence.
+ * that it rests on, of another method where there is one, bears it from then on. Changes the evidence.
  *
  * @param members as the readings tell them while that one is still there
  */
 export function handNameOn(evidence: Evidence[], id: string, members: { evidence: string[] }[]): void {
   const own = members.find(({ evidence }) => evidence.includes(id))?.evidence ?? []
   const readings = evidence.filter(reading => own.includes(reading.id))
-  const [first, heir] = [naming(readings), readings.find(reading => reading.id !== id)]
-  if (first?.id === id && heir) heir.namedAfter = nameOf(first)
+  const first = naming(readings)
+  if (first?.id !== id) return
+  const left = readings.filter(reading => reading.id !== id)
+  // One edge without the other may count no more; a reading of another method stands by itself.
+  const heir = left.find(({ method }) => method !== first.method) ?? left[0]
+  if (heir) heir.namedAfter = nameOf(first)
 }
