@@ -59,8 +59,8 @@ for (let n = 0; ; n++) {
   const entries = n % 2 === 0 ? 0 : 500
   const remark = { at: now(), by: 'Odd', wall: 'w1', kind: 'remark', note: 'x' } as const
   const log = Array.from({ length: entries }, (_, k) => ({ ...remark, id: `r${k}` }))
-  const job = { ...exampleJob(), site, log }
-  await importInSteps(db, { job, imported: { by: 'Isla', at: now(), entries }, saves: new Map() })
+  const file = { ...exampleJob(), site, log }
+  await importInSteps(db, { job: file, imported: { by: 'Isla', at: now(), entries }, saves: new Map() })
   writeSync(1, `site ${site.id}\n`)
   issue(id)
 }
