@@ -2,7 +2,8 @@ import { structureKindOf, unitsOf, type Base, type Wall } from '~~/core/job'
 
 const HATCHES: Record<string, string> = {
   'gypsum-board': 'hatch-board', 'plaster': 'hatch-board', 'render': 'hatch-concrete', 'cement-board': 'hatch-board',
-  'lath-plaster': 'hatch-board', 'plywood': 'hatch-wood', 'osb': 'hatch-wood', 'furring': 'hatch-wood',
+  'lath-plaster': 'hatch-board', 'plywood': 'hatch-wood', 'osb': 'hatch-wood', 'steel-plate': 'hatch-steel',
+  'furring': 'hatch-wood',
   'tile': 'hatch-tile', 'stone': 'hatch-tile', 'insulation': 'hatch-soft', 'void': 'hatch-void',
 }
 
@@ -13,6 +14,7 @@ const USUAL_DEPTH = 100
 export const STRUCTURE_HATCHES: Record<Base, string> = {
   'wood-stud': 'hatch-wood', 'steel-stud': 'hatch-steel',
   'block': 'hatch-block', 'brick': 'hatch-block', 'concrete': 'hatch-concrete',
+  'plywood': 'hatch-wood', 'osb': 'hatch-wood', 'steel-plate': 'hatch-steel',
 }
 
 /** The wall's layers in depth: how deep the structure is, and where each layer lies before it, mm from the back. */

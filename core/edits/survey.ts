@@ -112,6 +112,14 @@ export const BUILD_UPS: { name: string, structure: Partial<Structure> & Pick<Str
         { material: 'gypsum-board', thickness: 15 },
       ],
     },
+    {
+      name: 'Plasterboard on plywood on steel studs',
+      structure: { kind: 'steel-stud', memberWidth: 41, memberDepth: 92, gauge: 0.84 },
+      covering: [
+        { material: 'plywood', thickness: 18, backing: true },
+        { material: 'gypsum-board', thickness: 12.5 },
+      ],
+    },
     { name: 'Solid concrete', structure: { kind: 'concrete', thickness: 200, strength: 28 }, covering: [] },
     {
       name: 'Tiles on cement board on wood studs',
@@ -128,11 +136,12 @@ export function setBuildUp(wall: Wall, name: string): void {
   const preset = BUILD_UPS.find(preset => preset.name === name)
   if (!preset) return
   const { members, spacing, block, brick } = wall.structure
-  wall.structure = structuredClone({
-    ...preset.structure,
+  // What is kept may be a draft, which cannot be cloned.
+  wall.structure = {
+    ...structuredClone(preset.structure),
     ...(members && { members }),
     ...(spacing !== undefined && { spacing }),
-  })
+  }
   if (block && wall.structure.block) wall.structure.block = { ...block }
   if (brick && wall.structure.brick) wall.structure.brick = { ...brick }
   wall.covering = structuredClone(preset.covering)

@@ -1,11 +1,11 @@
-import { STRUCTURES, type Base, type Fastener } from '../job'
+import { structureKindOf, type Base, type Fastener } from '../job'
 
 /** A new hole in timber or sheet steel stays from one that serves nothing by so many diameters of the fastener. */
 const DIAMETERS = 3
 /** The thickest screw that is usual, where none is chosen, mm. */
 const USUAL = 10
 
-const isMasonry = (base: Base) => STRUCTURES[base].masonry
+const isMasonry = (base: Base) => structureKindOf({ kind: base }).masonry
 
 /**
  * How far a new hole stays from one that serves nothing any more, mm: three diameters in timber and steel, the depth of

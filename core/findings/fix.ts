@@ -86,6 +86,16 @@ export const FIX = {
     meaning: 'The steel of the studs is too thin for a load-bearing hole.',
     cure: 'Use blocking, a backing board or structural studs.',
   },
+  'backing-too-thin': {
+    severity: 'stop',
+    meaning: 'A sheet behind the covering is thinner than its fastener was tested in, or the point does not pass it.',
+    cure: 'Use a fastener that its maker tested in this sheet and that comes through it, or fix to the studs.',
+  },
+  'backing-not-checked': {
+    severity: 'caution',
+    meaning: 'Plates hang on a sheet behind the covering, whose own fixing to the studs is not calculated.',
+    cure: 'Check that it is fixed to every stud and lies behind every hole, away from its edges and joints.',
+  },
   'gauge-not-known': {
     severity: 'stop',
     meaning: 'The steel thickness of the studs, or that a toggle was tested in, is not known.',

@@ -2,7 +2,7 @@ import type { Finding } from '../finding'
 import type { Carrier, Display, Fastener, Mount, PlanContext, ScreenArray, Wall } from '../job'
 import { mountModels, type PlateUse, type Position, type Strip } from '../mount'
 import type { Point } from '../geometry'
-import { isFramed, type Member } from '../survey'
+import { isFramed, wallFor, type Member } from '../survey'
 import type { Text } from '../units'
 import type { LoadCase } from './cases'
 import { chooseScrew } from './displayScrew'
@@ -98,8 +98,9 @@ function whyUnknown(fastener: Fastener, wall: Wall, judging: Judging, mount: Mou
  * @param around the rails or boards that its plates stand on; the wall's members; and all holes of the wall, of
  *   other arrays too: anchors near one another weaken each other
  */
-export function fix(array: ScreenArray, positions: Position[], wall: Wall, context: PlanContext, { strips = [], members = [], everyHole = positions.flatMap(({ holes = [] }) => holes) }: { strips?: Strip[], members?: Member[], everyHole?: Point[] } = {}): Fixed {
+export function fix(array: ScreenArray, positions: Position[], document: Wall, context: PlanContext, { strips = [], members = [], everyHole = positions.flatMap(({ holes = [] }) => holes) }: { strips?: Strip[], members?: Member[], everyHole?: Point[] } = {}): Fixed {
   const fastener = context.catalogue.fasteners.find(({ id }) => id === array.fastener)
+  const wall = wallFor(document, fastener?.base)
   const pairs = pairsOf(array, positions, context.catalogue)
   const carrier: Carrier | undefined = isFramed(wall) ? array.carrier : undefined
   const judging: Judging = {

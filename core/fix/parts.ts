@@ -1,7 +1,7 @@
 import { drillingFigures, fastenerKindOf } from '../fastening'
 import type { CodeOf, Finding } from '../finding'
 import {
-  isHollow, STRUCTURES, takesPattern, type Display, type Fastener, type Mount, type ScreenArray, type Wall,
+  isHollow, structureKindOf, takesPattern, type Display, type Fastener, type Mount, type ScreenArray, type Wall,
 } from '../job'
 import { quantity, words, type Text } from '../units'
 import type { Judging } from './judge'
@@ -112,7 +112,7 @@ function holeFindings(say: Say<'stop'>, fastener: Fastener, wall: Wall, bearer: 
 
 /** Whether tightening crushes a board that lies over a hollow. */
 function torqueFindings(say: Say<'caution'>, fastener: Fastener, wall: Wall, packed: boolean): Finding[] {
-  const anchored = STRUCTURES[fastener.base].masonry
+  const anchored = structureKindOf({ kind: fastener.base }).masonry
   return anchored && fastener.torque !== undefined && !packed && isHollow(wall)
     ? [
         say(

@@ -4,11 +4,12 @@ import {
 } from '../fastening'
 import type { CodeOf, Finding } from '../finding'
 import {
-  choiceName, coveringOf, isOpenUnit, structureKindOf, unitsOf, type Fastener, type Mount, type Wall,
+  choiceName, coveringOf, isOpenUnit, isSheet, structureKindOf, unitsOf, type Fastener, type Mount, type Wall,
 } from '../job'
 import type { Position } from '../mount'
 import { quantity, words } from '../units'
 import type { Judging } from './judge'
+import { backingCaution, backingFindings } from './backing'
 import { steelFindings } from './sheet'
 import type { Bearer } from './strength'
 import { isInWind } from './wind'
@@ -151,7 +152,8 @@ export function seatFindings(judging: Judging, fastener: Fastener, positions: Po
     ? holes.filter(({ x }) => members.some(({ centre, width }) => Math.abs(x - centre) < width / 2 + fastener.diameter))
     : []
   return [
-    ...bearers.flatMap(each => isWoodScrew(fastener) ? woodFindings(about, name, fastener, wall, each) : kind === 'steel-stud' ? steelFindings(about, name, fastener, wall, each) : anchorFindings(about, name, fastener, wall, each)),
+    ...backingCaution(about, wall),
+    ...bearers.flatMap(each => isSheet(kind) ? backingFindings(about, name, fastener, wall, each) : isWoodScrew(fastener) ? woodFindings(about, name, fastener, wall, each) : kind === 'steel-stud' ? steelFindings(about, name, fastener, wall, each) : anchorFindings(about, name, fastener, wall, each)),
     ...isWoodScrew(fastener) ? woodDistanceFindings(about, name, fastener, holes, wall, endsOf) : [],
     ...structureKindOf(wall.structure).masonry ? anchorDistanceFindings(about, name, fastener, holes, judging) : [],
     ...hollow.length > 0 ? [{ ...about, severity: 'stop' as const, code: 'hollow-anchor-in-member' as const, facts: [hollow.length], message: words`${namesOf(hollow.map(({ name }) => name))}: there is a stud behind the hole, and ${name} only opens in a cavity.`, remedy: words`Move the hole clear of the stud, or use a screw there.` }] : [],

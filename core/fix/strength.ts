@@ -20,7 +20,9 @@ import {
   type Surroundings,
   type WoodJoint,
 } from '../fastening'
-import { coveringOf, standOffOf, STRUCTURES, type Carrier, type Fastener, type Rules, type Wall } from '../job'
+import {
+  coveringOf, isSheet, standOffOf, structureKindOf, type Carrier, type Fastener, type Rules, type Wall,
+} from '../job'
 import { words, type Figure, type Text } from '../units'
 import { isInWind } from './wind'
 
@@ -99,6 +101,39 @@ function screwStrength(screw: Fastener, wall: Wall, bearer: Bearer | undefined, 
   }
 }
 
+/**
+ * A screw in a sheet of wood that backs the covering: what its maker allows in such a sheet; of its shear no more than
+ * the yield equations give it through the covering that lies over the sheet.
+ */
+function backingStrength(screw: Fastener, wall: Wall, bearer: Bearer | undefined, rules: Rules, wind: boolean): Known {
+  const name = screw.name ?? screw.id
+  if (!screw.allowable) return unknown(words`the data sheet of ${name} gives no allowable tension and shear`)
+  if (screw.minThickness === undefined)
+    return unknown(words`the data sheet of ${name} does not give the thickness of the sheet that its values are for`)
+  if (isWet(wall)) return unknown(words`the maker’s values of ${name} are for a dry sheet, and this wall may be wet`)
+  const { tension } = screw.allowable
+  const joint = bearer && jointOf(wall, bearer, rules, wind ? DURATION.wind : DURATION.permanent)
+  const through = coveringOf(wall)
+  const yieldShear = (angle: number) => joint && lateralStrength(screw, joint, angle)
+  if (through > 0 && !yieldShear(0))
+    return unknown(words`its shear through ${through} of covering takes the screw’s root, thread and bending yield`)
+  const shear = (angle: number) => Math.min(screw.allowable!.shear, through > 0 ? yieldShear(angle)! : Infinity)
+  const whole = { factor: 1, steps: [] }
+  const shearFigure = (angle: number) => shear(angle) < screw.allowable!.shear
+    ? lateralFigure(screw, joint!, angle)!
+    : makersValue(screw, 'shear', whole)
+  return {
+    known: true,
+    strength: {
+      tension,
+      shear,
+      use: (t, v, angle) => t / tension + v / shear(angle),
+      figures: angle => ({ tension: makersValue(screw, 'tension', whole), shear: shearFigure(angle) }),
+      together: 'T ÷ Ta + V ÷ Va',
+    },
+  }
+}
+
 function sheetStrength(screw: Fastener, wall: Wall): Known {
   if (wall.structure.gauge === undefined) return unknown(words`the steel thickness of the stud is not known`)
   if (screw.allowable) return makersStrength(screw, wall)
@@ -123,7 +158,7 @@ function sheetStrength(screw: Fastener, wall: Wall): Known {
 /** How an anchor stands off its base where its plate does not bear on it; undefined where it does. */
 function standOf({ base }: Fastener, wall: Wall, bearer: Bearer | undefined): StandOff | undefined {
   const standOff = standOffOf(wall)
-  if (!STRUCTURES[base].masonry || !bearer || bearer.packed || standOff <= 0) return undefined
+  if (!structureKindOf({ kind: base }).masonry || !bearer || bearer.packed || standOff <= 0) return undefined
   return { standOff, plate: bearer.thickness, rigid: bearer.rigid === true }
 }
 
@@ -190,6 +225,8 @@ export function strengthOf(
           words`by the house rule a hollow-wall anchor ${rule === 'never' ? 'is never used' : 'is only a supplement and carries no load in the calculation'}`,
         )
   }
+  if (isSheet(wall.structure.kind) && isWoodScrew(fastener))
+    return backingStrength(fastener, wall, bearer, rules, wind)
   if (isWoodScrew(fastener))
     return screwStrength(fastener, wall, bearer, rules, wind ? DURATION.wind : DURATION.permanent)
   if (fastener.base === 'wood-stud')

@@ -1,17 +1,22 @@
 import type { Display } from './display'
 import type { Mount } from './mount'
 import type { ScreenArray } from './screenArray'
-import type { Wall } from './wall'
+import { isSheet, type Base } from './structures'
+import type { Layer, Wall } from './wall'
 
-/** Sheets of wood or steel that carry what is fixed to them, where they are fixed to the structure. */
-const CARRYING = ['plywood', 'osb', 'steel-plate']
+/** Whether a layer is a sheet of wood or steel that carries what is fixed to it. */
+export const isBacking = ({ material, backing }: Layer): boolean => backing === true && isSheet(material)
+
+/** What fasteners can go into in a wall: its structure, and sheets that carry. */
+export const basesOf = ({ structure, covering }: Pick<Wall, 'structure' | 'covering'>): Base[] =>
+  [structure.kind, ...covering.filter(isBacking).map(({ material }) => material as Base)]
 
 /**
  * How far a plate on the covering stands off a wall's base, mm: every layer that does not carry. A sheet that is fixed
  * to the structure does; of furring it is not known whether a strip is under the plate.
  */
 export function standOffOf({ covering }: Pick<Wall, 'covering'>): number {
-  return covering.filter(({ material, backing }) => !(backing && CARRYING.includes(material)))
+  return covering.filter(layer => !isBacking(layer))
     .reduce((sum, { thickness }) => sum + thickness, 0)
 }
 

@@ -8,9 +8,11 @@ export interface StructureKind {
   masonry: boolean
   /** The units that it is laid of, whose joints carry nothing. */
   units?: 'block' | 'brick'
+  /** The specific gravity that a sheet of wood is taken to have in dowel bearing (NDS table 12.3.3B). */
+  gravity?: number
 }
 
-/** What a wall can be built of, and what a fastener goes into. */
+/** What a wall can be built of. */
 export const STRUCTURES = {
   'wood-stud': { title: 'Wood studs', framed: true, masonry: false },
   'steel-stud': { title: 'Steel studs', framed: true, masonry: false },
@@ -19,13 +21,24 @@ export const STRUCTURES = {
   'concrete': { title: 'Concrete', framed: false, masonry: true },
 } as const satisfies Record<string, StructureKind>
 
+/** Sheets in a wall's build-up that carry what is fixed to them, where they are fixed to the structure themselves. */
+export const SHEETS = {
+  'plywood': { title: 'Plywood backing', framed: false, masonry: false, gravity: 0.42 },
+  'osb': { title: 'OSB backing', framed: false, masonry: false, gravity: 0.5 },
+  'steel-plate': { title: 'Steel backing', framed: false, masonry: false },
+} as const satisfies Record<string, StructureKind>
+
 /** What the units of a wall can be. */
 export const UNIT_TYPES = {
   block: ['hollow', 'solid', 'grouted'],
   brick: ['solid', 'frogged', 'perforated'],
 } as const
 
-export type Base = keyof typeof STRUCTURES
-export const BASES = Object.keys(STRUCTURES) as Base[]
+/** What a fastener goes into: a structure, or a sheet that backs its covering. */
+export type Base = keyof typeof STRUCTURES | keyof typeof SHEETS
+export const STRUCTURE_NAMES = Object.keys(STRUCTURES) as Base[]
+export const BASES = [...STRUCTURE_NAMES, ...Object.keys(SHEETS) as Base[]]
 
-export const structureKindOf = ({ kind }: { kind: Base }): StructureKind => STRUCTURES[kind]
+const KINDS: Record<Base, StructureKind> = { ...STRUCTURES, ...SHEETS }
+export const structureKindOf = ({ kind }: { kind: Base }): StructureKind => KINDS[kind]
+export const isSheet = (base: string): base is keyof typeof SHEETS => Object.hasOwn(SHEETS, base)

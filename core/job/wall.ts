@@ -21,7 +21,7 @@ import {
 } from './fields'
 import { LIMITS } from './limits'
 import { evidenceSchema } from './evidence'
-import { BASES, UNIT_TYPES } from './structures'
+import { STRUCTURE_NAMES, UNIT_TYPES } from './structures'
 import { screenArraySchema } from './screenArray'
 import { revisions } from './revision'
 import { handForce, ownRules } from './site'
@@ -47,7 +47,7 @@ const laidOf = (unit: keyof typeof UNIT_TYPES) => ({
 /** Structure behind the covering. */
 const structureSchema = group(
   {
-    kind: must(oneOf(BASES)),
+    kind: must(oneOf(STRUCTURE_NAMES)),
     memberWidth: memberWidth('Stud face width'),
     memberDepth: size('Stud depth'),
     spacing: size('Nominal stud spacing, centre to centre'),

@@ -1,6 +1,5 @@
 import type { Finding } from '../finding'
-import type { Feature, ScreenArray, Wall } from '../job'
-import { isFramed } from '../survey'
+import { structureKindOf, type Feature, type ScreenArray, type Wall } from '../job'
 import { counted, words, type Text } from '../units'
 import { holeName, type MountedCell } from './position'
 
@@ -79,7 +78,7 @@ export function cableZoneFindings(array: ScreenArray, wall: Wall, cells: Mounted
         : words`${counted(inside.length)} holes of ${array.name} are`
     return [
       {
-        severity: isFramed(wall) ? 'caution' : 'stop',
+        severity: structureKindOf(wall.structure).masonry ? 'stop' : 'caution',
         code: 'hole-where-cables-run',
         stage: 'mount',
         subject,

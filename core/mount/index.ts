@@ -1,9 +1,9 @@
 import { screenId, type Cell } from '../arrange'
 import type { CodeOf, Finding } from '../finding'
 import { edgeDistanceOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
-import type { Catalogue, PlanContext, Mount, ScreenArray, Wall } from '../job'
+import { choiceName, isSheet, type Catalogue, type PlanContext, type Mount, type ScreenArray, type Wall } from '../job'
 import { NOTHING_BUILT, type AsBuilt } from '../log'
-import { isFramed, standsAt, type Survey, type Unsurveyed } from '../survey'
+import { isFramed, standsAt, wallFor, type Survey, type Unsurveyed } from '../survey'
 import { counted, words, type UnitSystem } from '../units'
 import { plateCentre, plateRect } from './bracketSum'
 import { stripsFor, type Strip } from './carrier'
@@ -56,10 +56,18 @@ const fastenerOf = (array: ScreenArray, { fasteners }: Catalogue) => fasteners.f
 const carrierOf = (array: ScreenArray, wall: Wall) => isFramed(wall) ? array.carrier : undefined
 
 /** What the plates of an array stand on, or undefined where a cell has no mount. */
-function contextOf(array: ScreenArray, cells: Cell[], wall: Wall, survey: Survey, { catalogue, rules, site }: PlanContext, built: AsBuilt): Context | undefined {
+function contextOf(
+  array: ScreenArray, cells: Cell[], document: Wall, survey: Survey, { catalogue, rules, site }: PlanContext,
+  built: AsBuilt,
+): Context | undefined {
   const modelOf = mountModels(array, catalogue)
   if (cells.some(cell => !modelOf(cell))) return undefined
-  return { array, wall, survey, catalogue, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate: substrateOf(wall, survey, fastenerOf(array, catalogue), rules, carrierOf(array, wall), built.dead) }
+  const fastener = fastenerOf(array, catalogue)
+  const wall = wallFor(document, fastener?.base)
+  const substrate = substrateOf(wall, survey, fastener, rules, carrierOf(array, wall), built.dead)
+  return {
+    array, wall, survey, catalogue, units: site?.units ?? 'metric', mountOf: cell => modelOf(cell)!, substrate,
+  }
 }
 
 /**
@@ -223,22 +231,35 @@ function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts 
       ? []
       : used.filter(({ needs, otherNeeds = [] }) => ![needs, ...otherNeeds].some(use => sameUse(use, array.needs!)))
           .map(({ name }) => stop('slot-use-not-allowed', words`The data sheet of ${name} does not allow ${counted(array.needs!.members)} per row in ${array.needs!.rows.join(', ')} only.`, words`Use the mount’s own slot pattern, or enter this pattern in the catalogue from the maker’s data sheet.`)),
-    ...array.carrier && !isFramed(wall) ? [stop('carrier-without-members', words`${array.name} is planned on a ${array.carrier.kind}, but this wall has no studs to fix it to.`, words`Fix the plates directly to the wall.`)] : [],
+    ...array.carrier && !isFramed(wall) ? [stop('carrier-without-members', words`${array.name} is planned on a ${array.carrier.kind}, but ${isSheet(wall.structure.kind) ? `its fastener goes into the ${choiceName(wall.structure.kind)} backing` : 'this wall has no studs to fix it to'}.`, words`Fix the plates directly to the wall.`)] : [],
   ]
 }
 
+/** An array of which a screen has no mount: its screens stand where they are arranged, and no plate does. */
+const withoutMount = (array: ScreenArray, cells: Cell[]): Mounting => ({
+  positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })),
+  strips: [],
+  unsurveyed: [],
+  lifts: [],
+  findings: [{
+    severity: 'stop',
+    code: 'mount-not-chosen',
+    stage: 'mount',
+    subject: { kind: 'array', id: array.id },
+    message: words`No mount is chosen for ${array.name}.`,
+  }],
+})
+
 /** Puts every plate and hole of an array where it was placed. */
-export function mount(array: ScreenArray, cells: Cell[], placing: Placing, wall: Wall, survey: Survey, job: PlanContext, built: AsBuilt = NOTHING_BUILT): Mounting {
+export function mount(
+  array: ScreenArray, cells: Cell[], placing: Placing, document: Wall, survey: Survey, job: PlanContext,
+  built: AsBuilt = NOTHING_BUILT,
+): Mounting {
   const { catalogue, rules } = job
-  const context = contextOf(array, cells, wall, survey, job, built)
-  if (!context) {
-    return { positions: cells.map(cell => ({ ...cell, id: idOf(array, cell) })), strips: [], unsurveyed: [], lifts: [], findings: [{
-      severity: 'stop', code: 'mount-not-chosen' as const, stage: 'mount', subject: { kind: 'array', id: array.id },
-      message: words`No mount is chosen for ${array.name}.`,
-    }] }
-  }
+  const context = contextOf(array, cells, document, survey, job, built)
+  if (!context) return withoutMount(array, cells)
   const { members, coursing } = survey
-  const { substrate, mountOf } = context
+  const { substrate, mountOf, wall } = context
   const { mounted, strips } = mountCells(context, cells, placing, built)
   const known = members.length > 0 || coursing !== undefined
   const carrier = carrierOf(array, wall)

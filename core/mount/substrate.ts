@@ -1,6 +1,6 @@
 import type { Point } from '../geometry'
 import { edgeDistanceOf, jointDistanceOf, keepOffOf } from '../fastening'
-import { structureKindOf, type Carrier, type Fastener, type Mount, type Rules, type Wall } from '../job'
+import { isSheet, structureKindOf, type Carrier, type Fastener, type Mount, type Rules, type Wall } from '../job'
 import { memoize } from '../memo'
 import { courseAt, isFramed, standsAt, type Coursing, type Survey } from '../survey'
 import { clearOf, clearPlace, NONE_DEAD, type DeadHoles } from './deadHoles'
@@ -144,6 +144,7 @@ export function substrateOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursi
   const kept = { at: dead, keepOff: keepOffOf(fastener, wall.structure.kind) }
   if (carrier) return { ...solid(false), carries: true }
   if (isFramed(wall)) return framing(survey, fastener, kept)
+  if (isSheet(wall.structure.kind)) return solid(true, kept)
   const joints = rules.blockJoints !== 'anywhere-under-timber' || !wall.covering.some(({ material }) => TIMBER.includes(material))
   if (structureKindOf(wall.structure).units && joints)
     return survey.coursing ? block(survey.coursing, wall, fastener, kept) : solid(false)

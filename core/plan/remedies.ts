@@ -1,7 +1,7 @@
 import { arrange } from '../arrange'
 import { changeFrom } from '../hang'
 import {
-  choiceName, structureKindOf, type Catalogue, type PlanContext, type Mount, type ScreenArray, type Wall,
+  basesOf, choiceName, structureKindOf, type Catalogue, type PlanContext, type Mount, type ScreenArray, type Wall,
 } from '../job'
 import { NOTHING_BUILT, withOverrides, type AsBuilt } from '../log'
 import { sameUse, USUAL_CARRIERS, type ArrayPlan } from '../mount'
@@ -132,7 +132,7 @@ function carrierRemedies(array: ScreenArray, mount: Mount, wall: Wall, job: Cont
 
 /** Another fastener of the site: one that is thinner keeps less from an edge, and needs less of a member. */
 function fastenerRemedies(array: ScreenArray, wall: Wall, job: Context): Remedy[] {
-  const others = job.catalogue.fasteners.filter(({ id, base, retired }) => id !== array.fastener && base === wall.structure.kind && !retired)
+  const others = job.catalogue.fasteners.filter(({ id, base, retired }) => id !== array.fastener && basesOf(wall).includes(base) && !retired)
   return others.flatMap((fastener): Remedy[] => {
     const tried = tryOut(array, { fastener: fastener.id }, wall, job)
     if (!tried || tried.stops.length > 0) return []

@@ -1,4 +1,4 @@
-import { structureKindOf, type Rules, type Wall } from '../job'
+import { isBacking, structureKindOf, type Base, type Rules, type Wall } from '../job'
 import type { CarryingWall } from './pieces'
 
 /**
@@ -20,4 +20,17 @@ export function carryingWall(wall: Wall, { furring }: Rules): CarryingWall {
     },
     covering: wall.covering.slice(at + 1),
   }
+}
+
+/**
+ * The wall as it carries a fastener that is made for a sheet in its build-up: that sheet is its structure then, and
+ * what lies over it its covering. The sheet is taken to be behind all of the wall.
+ */
+export function wallFor(wall: Wall, base: Base | undefined): Wall {
+  const at = wall.covering.findLastIndex(layer => isBacking(layer) && layer.material === base)
+  if (base === undefined || at < 0) return wall
+  const { thickness } = wall.covering[at]!
+  const { gravity } = structureKindOf({ kind: base })
+  const sheet = gravity === undefined ? { gauge: thickness } : { memberDepth: thickness, specificGravity: gravity }
+  return { ...wall, structure: { kind: base, thickness, ...sheet }, covering: wall.covering.slice(at + 1) }
 }

@@ -14,7 +14,7 @@ import { referenceFindings, uncheckedReferences } from './references'
 import { twiceFindings } from './twice'
 
 export { buildUpFindings, drillingCautions } from './buildUpFindings'
-export { carryingWall } from './carrying'
+export { carryingWall, wallFor } from './carrying'
 export * from './pieces'
 export * from './coursing'
 export * from './defaults'

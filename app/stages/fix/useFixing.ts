@@ -1,9 +1,9 @@
 import { createSharedComposable } from '@vueuse/core'
 import { fix } from '~~/core/fix'
 import { rankFasteners } from '~~/core/fix/ranking'
-import type { Fastener } from '~~/core/job'
+import { basesOf, type Fastener } from '~~/core/job'
 import { mountModels } from '~~/core/mount'
-import { carryingWall } from '~~/core/survey'
+import { carryingWall, wallFor } from '~~/core/survey'
 
 /** What holds the array that is worked on: each pair of display and mount by itself, and the fasteners that could. */
 export const useFixing = createSharedComposable(() => {
@@ -37,7 +37,9 @@ export const useFixing = createSharedComposable(() => {
   const onSite = computed(() => (store.server?.job.catalogue.fasteners ?? []).map(({ id }) => id))
   const stock = computed(() => Object.fromEntries(Object.entries(house.value?.stock ?? {}).flatMap(([key, count]) => key.startsWith('fastener/') ? [[key.slice('fastener/'.length), count]] : [])))
   const ranked = computed(() => array.value
-    ? rankFasteners((offeredOf('fastener', array.value.fastener) as Fastener[]).filter(({ base }) => base === wall.value.structure.kind), array.value, positions.value, wall.value, job.value, system.value, { ...around.value, onSite: onSite.value, stock: stock.value })
+    ? rankFasteners((offeredOf('fastener', array.value.fastener) as Fastener[]).filter(({ base }) => basesOf(wall.value).includes(base)), array.value, positions.value, wall.value, job.value, system.value, { ...around.value, onSite: onSite.value, stock: stock.value })
     : [])
-  return { array, wall, positions, strips, mount, worstPosition, fixing, pairs, pair, keyOf, pairOptions, display, fastener, ranked }
+  /** The wall as it carries that fastener. */
+  const ground = computed(() => wallFor(wall.value, fastener.value?.base))
+  return { array, wall: ground, positions, strips, mount, worstPosition, fixing, pairs, pair, keyOf, pairOptions, display, fastener, ranked }
 })

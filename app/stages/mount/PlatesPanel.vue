@@ -2,8 +2,8 @@
 import { Hand } from 'lucide-vue-next'
 import { holeHeightFromBottomEdge, marginFigure, plateAcross } from '~~/core/mount'
 import type { Model } from '~~/core/catalogue'
-import { structureKindOf, type Fastener, type HoleChoice } from '~~/core/job'
-import { carryingWall } from '~~/core/survey'
+import { basesOf, choiceName, isSheet, structureKindOf, type Fastener, type HoleChoice } from '~~/core/job'
+import { carryingWall, wallFor } from '~~/core/survey'
 
 /** One plate: where it was calculated to be, what a person decides instead, the sum behind its holes, and each hole. */
 const store = useWallStore()
@@ -56,12 +56,20 @@ function putHole(change: Partial<HoleChoice> | undefined) {
 }
 
 const { optionsOf, take } = useModelChoice()
-const fasteners = computed(() => optionsOf('fastener', array.value?.fastener, (model: Model) => (model as Fastener).base === carrying.value.structure.kind))
+const fasteners = computed(() => optionsOf('fastener', array.value?.fastener, (model: Model) => basesOf(carrying.value).includes((model as Fastener).base)))
 function chooseFastener(id: string) {
   take('fastener', id)
   return store.edit('Fastener', (wall) => { arrayOf(wall, array.value!.id).fastener = id })
 }
-const told = (margin: number | undefined) => margin === undefined ? (carrying.value.structure.kind === 'concrete' ? 'solid' : `no ${piece.value}`) : margin < -1e-9 ? `misses by ${fineWithUnit(-margin)}` : `edge clearance ${fineWithUnit(margin)}`
+/** What a hole goes into whose place needs no clearance. */
+const solid = computed(() => {
+  const fastener = store.catalogue.fasteners.find(({ id }) => id === array.value?.fastener)
+  const { kind } = wallFor(carrying.value, fastener?.base).structure
+  return isSheet(kind) ? choiceName(kind) : kind === 'concrete' ? 'solid' : `no ${piece.value}`
+})
+const told = (margin: number | undefined) => margin === undefined
+  ? solid.value
+  : margin < -1e-9 ? `misses by ${fineWithUnit(-margin)}` : `edge clearance ${fineWithUnit(margin)}`
 </script>
 
 <template>

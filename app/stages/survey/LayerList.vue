@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, GripVertical, Plus, X } from 'lucide-vue-next'
 import Sortable from 'sortablejs'
-import { choiceName, type Layer } from '~~/core/job'
+import { choiceName, isSheet, type Layer } from '~~/core/job'
 
 /** The layers between structure and room, from the structure outwards; dragged into order. */
 const store = useWallStore()
 const layers = computed(() => store.wall!.covering)
 const MATERIALS = [
-  'gypsum-board', 'plaster', 'lath-plaster', 'render', 'plywood', 'osb', 'cement-board', 'tile', 'stone', 'furring',
-  'void', 'insulation',
+  'gypsum-board', 'plaster', 'lath-plaster', 'render', 'plywood', 'osb', 'steel-plate', 'cement-board', 'tile', 'stone',
+  'furring', 'void', 'insulation',
 ]
 const set = (index: number, recipe: (layer: Layer) => void) => store.edit('Build-up', wall => recipe(wall.covering[index]!))
+/** Whether plates may hang on a sheet. */
+const carries = (index: number) => set(index, (layer) => {
+  if (layer.backing) delete layer.backing
+  else layer.backing = true
+})
 const move = (from: number, to: number) => store.edit('Layer order', wall => moveLayer(wall, from, to))
 const options = (material: string) => [...new Set([...MATERIALS, material])].map(value => ({ value, label: choiceName(value) }))
 
@@ -69,6 +74,10 @@ const setWet = (value: string) => store.edit('Moisture', (wall) => {
           </template>
           <NoteField v-else class="col-span-2" label="Note" :value="layer.note ?? ''" :commit="text => set(index, (layer) => { if (text) layer.note = text; else delete layer.note })" />
         </div>
+        <label v-if="isSheet(layer.material)" class="mt-1 flex min-h-[var(--target)] items-center gap-2 text-sm">
+          <input type="checkbox" class="size-5" :checked="layer.backing === true" @change="carries(index)">
+          Backing that carries: fixed to every stud
+        </label>
       </li>
     </ol>
     <button type="button" class="press mt-1 w-full" @click="store.edit('Add layer', wall => { wall.covering.push({ material: 'gypsum-board', thickness: 12.5 }) })">

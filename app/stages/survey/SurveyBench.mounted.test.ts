@@ -192,6 +192,20 @@ describe('Survey, what the wall is', () => {
     expect(store.wall).toMatchObject({ linedIn: 1974, structure: { kind: 'block', block: { length: 390 } } })
   })
 
+  it('keeps studs that are known under another preset, and is told whether a sheet carries', async () => {
+    const store = await survey({ site: 'holm-point', wall: 'cafe' })
+    const { members } = store.wall!.structure
+    expect(members!.length).toBeGreaterThan(3)
+    await press('Layers')
+    await choose('Preset', 'Plasterboard on plywood on steel studs')
+    await expect.poll(() => store.wall!.covering[0]).toEqual({ material: 'plywood', thickness: 18, backing: true })
+    expect(store.wall!.structure).toMatchObject({ kind: 'steel-stud', members })
+    await fireEvent.click(field('Backing that carries: fixed to every stud'))
+    expect(store.wall!.covering[0]).toEqual({ material: 'plywood', thickness: 18 })
+  })
+})
+
+describe('Survey, the face and the units of a wall', () => {
   it('reads the face point by point, three lengths each', async () => {
     const store = await survey({ site: 'ravel-sands', wall: 'arrivals' })
     await press('Flatness')
