@@ -17,6 +17,11 @@ export const HANG = {
     meaning: 'The drill met steel, and nobody has looked at what it is.',
     cure: 'A lead or planner looks, and records in Hang what was found.',
   },
+  'hole-on-bar-line': {
+    severity: 'stop',
+    meaning: 'A hole is planned in line with steel that the drill met in concrete, which may run through it.',
+    cure: 'Scan which way the bar runs; move the array off its line, or override with what was scanned.',
+  },
   'hole-disputed': {
     severity: 'caution',
     meaning: 'People recorded unlike results for one hole.',

@@ -26,6 +26,8 @@ const SAYS: Record<MadeHole['result'], string> = {
  * usual.
  */
 const KEEP_OFF = 30
+/** So many holes are named. */
+const NAMED = 3
 
 const STEEL: Partial<Record<Base | 'other', string>> = {
   concrete: 'a bar or a tendon', other: 'possibly the plate that protects a cable or pipe',
@@ -73,6 +75,26 @@ function failedFinding(made: MadeHole, label: string, beside: boolean, dead?: De
   return { ...about(made), severity: 'note', code: 'hole-dead', message, remedy }
 }
 
+/**
+ * Steel in concrete is a line, and which way it runs is not known from one hole: a stop where holes are planned beside
+ * it, up and down or sideways of it, wherever along the wall.
+ */
+function barFindings(made: MadeHole, label: string, steps: HoleStep[], { keepOff }: DeadHole): Finding[] {
+  const along = steps.filter(({ hole }) => hole.made !== 'hit'
+    && Math.min(Math.abs(hole.x - made.x), Math.abs(hole.y - made.y)) < keepOff - 1e-6)
+  if (along.length === 0) return []
+  const names = along.slice(0, NAMED).map(step => step.label).join(', ')
+  const more = along.length > NAMED ? ` and ${along.length - NAMED} more` : ''
+  return [{
+    ...about(made),
+    severity: 'stop',
+    code: 'hole-on-bar-line',
+    facts: [along.length],
+    message: words`${label} at ${made.x}, ${made.y} above floor, met a bar or a tendon. It may run through ${names}${more}.`,
+    remedy: words`Scan which way it runs. Move the array ${keepOff} up or down if it runs sideways, or override this with what was scanned.`,
+  }]
+}
+
 /** What hit, and the plan does not use any more. */
 function unusedFinding(made: MadeHole, step: HoleStep | undefined, beside: boolean): Finding {
   const off = step ? apart(made, step.hole) : 0
@@ -108,7 +130,8 @@ export function hangFindings(
     const beside = asked.some(({ hole }) =>
       apart(hole, made) < (known?.keepOff ?? KEEP_OFF) - 1e-6 && !(hole.made === 'hit' && isAt(hole, made)))
     if (made.result === 'steel' && steelUnchecked(built, made.hole)) return [steelFinding(label, made, base)]
-    if (made.result !== 'hit') return [failedFinding(made, label, beside, known)]
+    const barred = made.result === 'steel' && base === 'concrete' && known ? barFindings(made, label, asked, known) : []
+    if (made.result !== 'hit') return [failedFinding(made, label, beside, known), ...barred]
     return unused.has(made) ? [unusedFinding(made, step, beside)] : []
   })
 }

@@ -3,17 +3,25 @@ import { nearestIn } from '../geometry'
 import { liesIn, subtract } from '../intervals'
 import { zone, type FixingZone } from './zones'
 
-/** Holes that serve nothing any more, and how far a new one stays from them, mm. */
-export interface DeadHoles { at: Point[], keepOff: number }
+/**
+ * Holes that serve nothing any more, and how far a new one stays from them, mm; and where the drill met a bar in
+ * concrete, which may run up and down from there as well as sideways.
+ */
+export interface DeadHoles { at: Point[], keepOff: number, bars?: Point[] }
 
 export const NONE_DEAD: DeadHoles = { at: [], keepOff: 0 }
 
-/** The stretches at a height that are too near to a dead hole. */
-export function tooNear({ at, keepOff }: DeadHoles, y: number): Interval[] {
-  return at.filter(dead => Math.abs(dead.y - y) < keepOff).map((dead) => {
+/**
+ * The stretches at a height that are too near to a dead hole, or to a bar that runs up and down. Beside a bar that runs
+ * sideways no stretch of its height is left: that is said of the holes planned there.
+ */
+export function tooNear({ at, keepOff, bars = [] }: DeadHoles, y: number): Interval[] {
+  const upright = bars.map(({ x }) => ({ from: x - keepOff, to: x + keepOff }))
+  const around = at.filter(dead => Math.abs(dead.y - y) < keepOff).map((dead) => {
     const half = Math.sqrt(keepOff ** 2 - (dead.y - y) ** 2)
     return { from: dead.x - half, to: dead.x + half }
   })
+  return [...around, ...upright]
 }
 
 /** What dead holes leave of some zones at all of some heights: parts of them, each with a middle of its own. */

@@ -140,8 +140,9 @@ const solid = (allOver: boolean, dead: DeadHoles = NONE_DEAD): Substrate => ({
  *
  * @param dead holes that serve nothing any more, of which a new one keeps off
  */
-export function substrateOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, rules: Rules, carrier?: Carrier, dead: Point[] = []): Substrate {
-  const kept = { at: dead, keepOff: keepOffOf(fastener, wall.structure.kind) }
+export function substrateOf(wall: Wall, survey: Pick<Survey, 'members' | 'coursing'>, fastener: Fastener | undefined, rules: Rules, carrier?: Carrier, dead: (Point & { result?: string })[] = []): Substrate {
+  const bars = wall.structure.kind === 'concrete' ? dead.filter(({ result }) => result === 'steel') : []
+  const kept = { at: dead, keepOff: keepOffOf(fastener, wall.structure.kind), bars }
   if (carrier) return { ...solid(false), carries: true }
   if (isFramed(wall)) return framing(survey, fastener, kept)
   if (isSheet(wall.structure.kind)) return solid(true, kept)
