@@ -16,7 +16,8 @@ function metSteel(base: Base, up = 0) {
   given.array.at.y.value += up
   hole(job, 'steel', { x: 2965, y: 1802 })
   job.log.push({
-    id: 'c1', at: '2026-11-12T09:05:00Z', by: 'Isla', wall: 'w1', kind: 'checked', hole: 'a1-r1c1-top-1', found: 'rebar',
+    id: 'c1', at: '2026-11-12T09:05:00Z', by: 'Isla', wall: 'w1', kind: 'checked', hole: 'a1-r1c1-top-1',
+    found: 'rebar',
   } as never)
   const { arrays, findings } = plan(job).walls[0]!
   const bar = findings.find(({ code }) => code === 'hole-on-bar-line')

@@ -83,6 +83,7 @@ function barFindings(made: MadeHole, label: string, steps: HoleStep[], { keepOff
   const along = steps.filter(({ hole }) => hole.made !== 'hit'
     && Math.min(Math.abs(hole.x - made.x), Math.abs(hole.y - made.y)) < keepOff - 1e-6)
   if (along.length === 0) return []
+  const met = words`${label} at ${made.x}, ${made.y} above floor, met a bar or a tendon`
   const names = along.slice(0, NAMED).map(step => step.label).join(', ')
   const more = along.length > NAMED ? ` and ${along.length - NAMED} more` : ''
   return [{
@@ -90,8 +91,8 @@ function barFindings(made: MadeHole, label: string, steps: HoleStep[], { keepOff
     severity: 'stop',
     code: 'hole-on-bar-line',
     facts: [along.length],
-    message: words`${label} at ${made.x}, ${made.y} above floor, met a bar or a tendon. It may run through ${names}${more}.`,
-    remedy: words`Scan which way it runs. Move the array ${keepOff} up or down if it runs sideways, or override this with what was scanned.`,
+    message: words`${met}. It may run through ${names}${more}.`,
+    remedy: words`Scan which way it runs: move the array ${keepOff} off its line, or override with what was scanned.`,
   }]
 }
 
@@ -130,7 +131,8 @@ export function hangFindings(
     const beside = asked.some(({ hole }) =>
       apart(hole, made) < (known?.keepOff ?? KEEP_OFF) - 1e-6 && !(hole.made === 'hit' && isAt(hole, made)))
     if (made.result === 'steel' && steelUnchecked(built, made.hole)) return [steelFinding(label, made, base)]
-    const barred = made.result === 'steel' && base === 'concrete' && known ? barFindings(made, label, asked, known) : []
+    const isBar = made.result === 'steel' && base === 'concrete'
+    const barred = isBar && known ? barFindings(made, label, asked, known) : []
     if (made.result !== 'hit') return [failedFinding(made, label, beside, known), ...barred]
     return unused.has(made) ? [unusedFinding(made, step, beside)] : []
   })
