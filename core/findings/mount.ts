@@ -145,6 +145,11 @@ export const MOUNT = {
     meaning: 'An array hangs in a recess, and the side clearance of its mount is not known.',
     cure: 'Enter it in the catalogue.',
   },
+  'recess-heat': {
+    severity: 'caution',
+    meaning: 'Displays give off heat in a recess.',
+    cure: 'Keep the openings that the display’s maker asks for, or fit a fan.',
+  },
   'recess-too-narrow': {
     severity: 'stop',
     meaning: 'A recess is too narrow for the mount.',

@@ -57,7 +57,9 @@ describe('what is told of the depth', () => {
     expect(under(2240)[0]).toEqual(['stop', 'no-room-to-lift', 'R1 C1 has 13.5 mm free above it, but must be lifted 24 mm to hook on.'])
     expect(under(2251)).toEqual([])
   })
+})
 
+describe('what is told of a recess and of a face', () => {
   it('a recess that leaves too little beside, or whose need is not known', () => {
     const recess = (sideClearance?: number) => codes((job) => {
       job.walls[0]!.features = [{ id: 'r', kind: 'recess', x: 1547.3, y: 1000, width: 3105.4, height: 1300 }]
@@ -65,7 +67,18 @@ describe('what is told of the depth', () => {
     })
     expect(recess()).toContain('side-clearance-not-known')
     expect(recess(21)).toContain('recess-too-narrow')
-    expect(recess(20).filter(code => code.includes('recess') || code.includes('side'))).toEqual([])
+    expect(recess(20).filter(code => code.includes('recess') || code.includes('side'))).toEqual(['recess-heat'])
+  })
+
+  it('the heat that screens give off in a recess, and the air that carries it away, or that it is not known', () => {
+    const heat = (max?: number) => found((job) => {
+      job.walls[0]!.features = [{ id: 'r', kind: 'recess', x: 1400, y: 900, width: 3400, height: 1500 }]
+      job.catalogue.displays[0]!.power = max === undefined ? undefined : { typical: 100, max }
+    }).find(([, code]) => code === 'recess-heat')?.[2]
+    // Six of 165 W: 990 ÷ (1.2 · 1005 · 10) is 0.0821 m³/s, 296 m³/h.
+    expect(heat(165)).toContain('up to 990 W in its recess: at 10 K warmer air, 296 m³/h carry that away')
+    expect(heat()).toContain('the heat of its displays is not known')
+    expect(codes(() => {})).not.toContain('recess-heat')
   })
 
   it('a wall that is not flat, first as what it takes of the adjusters, then as a stop', () => {

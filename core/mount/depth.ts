@@ -5,6 +5,7 @@ import {
 import { takeUp, type Relief } from '../survey'
 import { figure, words, type Figure } from '../units'
 import { passes, type TightLift } from './lifting'
+import { recessFindings } from './recess'
 import type { MountedCell } from './position'
 import { mountKindOf } from './kinds'
 
@@ -68,21 +69,6 @@ function liftFindings({ array }: Context, lifts: TightLift[]): Finding[] {
       }
     : { ...about, severity: 'stop', code: 'no-room-to-lift' as const, message: words`R${String(cell.row)} C${String(cell.column)} has ${Math.max(free, 0)} free above it, but must be lifted ${lift} to hook on.`, remedy: words`Hang it lower by ${lift - free}.` })
   return [...new Map(found.map(finding => [JSON.stringify([finding.code, finding.message]), finding])).values()]
-}
-
-/** A recess must leave each screen room at its sides to come out. */
-function recessFindings({ array, cells, mountOf, wall }: Context): Finding[] {
-  const about = { stage: 'mount', subject: { kind: 'array', id: array.id } } as const
-  const outline = cells.map(({ outer }) => outer)
-  if (outline.length === 0) return []
-  const [left, right] = [Math.min(...outline.map(({ x }) => x)), Math.max(...outline.map(({ x, width }) => x + width))]
-  const [bottom, top] = [Math.min(...outline.map(({ y }) => y)), Math.max(...outline.map(({ y, height }) => y + height))]
-  const clearance = mountOf(cells[0]!).sideClearance
-  return (wall.features ?? []).filter(({ kind, x, y, width, height }) => kind === 'recess' && x < right && x + width > left && y < top && y + height > bottom).flatMap(({ x, y, width, height }): Finding[] => {
-    const least = Math.min(left - x, x + width - right, bottom - y, y + height - top)
-    if (clearance === undefined) return [{ ...about, severity: 'stop', code: 'side-clearance-not-known' as const, message: words`${array.name} hangs in a recess with ${least} clear at the narrowest side; the side clearance that its mount requires is not known.`, remedy: words`Enter it in the catalogue, from the mount maker’s data sheet.` }]
-    return least >= clearance ? [] : [{ ...about, severity: 'stop', code: 'recess-too-narrow' as const, message: words`The recess leaves ${least} beside ${array.name}; its mount requires ${clearance}.`, remedy: words`Move the array, or widen the recess by ${clearance - least}.` }]
-  })
 }
 
 /** What is wrong, doubtful or not known in depth: plugs, reach, lifting, recess, and a face that is not flat. */

@@ -18,12 +18,15 @@ const IMPERIAL: Record<string, { unit: string, per: number }> = {
   'kg': { unit: 'lb', per: 1 / 0.45359237 },
   'mm/m': { unit: 'in/ft', per: 0.3048 / 25.4 },
   'm/s': { unit: 'mph', per: 3_600 / 1_609.344 },
+  'm³/h': { unit: 'ft³/min', per: 1 / 0.3048 ** 3 / 60 },
+  'K': { unit: '°F', per: 1.8 },
 }
 
 /** Decimals with which a unit is reported, so that a sum can be followed. */
 const DECIMALS: Record<string, number> = {
-  'mm': 1, 'mm²': 0, 'N': 1, 'N/mm': 2, 'N·m': 1, 'MPa': 1, 'Pa': 0, 'kg': 1, 'mm/m': 1, 'm/s': 1,
+  'mm': 1, 'mm²': 0, 'N': 1, 'N/mm': 2, 'N·m': 1, 'MPa': 1, 'Pa': 0, 'kg': 1, 'mm/m': 1, 'm/s': 1, 'm³/h': 0, 'K': 0,
   'in': 2, 'in²': 2, 'lbf': 1, 'lbf/in': 1, 'lbf·ft': 1, 'psi': 0, 'psf': 1, 'lb': 1, 'in/ft': 2, 'mph': 0,
+  'ft³/min': 0, '°F': 0,
 }
 
 /**
