@@ -133,8 +133,8 @@ export const SURVEY = {
     cure: 'Open it only with its approved seal; local code takes precedence.',
   },
   'framing-unknown': {
-    severity: 'stop',
-    meaning: 'No stud of the wall is known.',
+    severity: ['stop', 'caution'],
+    meaning: 'No stud of the wall is known; a caution where plates hang on a backing.',
     cure: 'Survey the wall with a detector, magnet or nail.',
   },
   'sides-disagree': {

@@ -52,6 +52,18 @@ describe('plates on a sheet that backs the board', () => {
     expect(codes).toContain('stop fastener-of-another-base')
   })
 
+  it('ask for no stud, but to check the backing by them; what is fixed to studs does', () => {
+    const unknown = (fastener: string) => {
+      const job = jobOf([PLYWOOD, BOARD])
+      job.catalogue.fasteners.push({ ...SCREW, id: 'drill', kind: 'self-drilling', base: 'steel-stud' })
+      job.walls[0]!.arrays[0]!.fastener = fastener
+      return planWall(job.walls[0]!, contextOf(job)).findings
+        .filter(({ code }) => code === 'framing-unknown').map(({ severity }) => severity)
+    }
+    expect(unknown('ply')).toEqual(['caution'])
+    expect(unknown('drill').sort()).toEqual(['caution', 'stop'])
+  })
+
   it('bear in tension what the maker allows, and in shear no more than the yield equations leave through board', () => {
     const [bare, boarded] = [strength([PLYWOOD]), strength([PLYWOOD, BOARD])]
     if (!bare.known || !boarded.known) throw new Error('must be known')

@@ -7,6 +7,9 @@ import type { Layer, Wall } from './wall'
 /** Whether a layer is a sheet of wood or steel that carries what is fixed to it. */
 export const isBacking = ({ material, backing }: Layer): boolean => backing === true && isSheet(material)
 
+/** Whether plates can hang on a sheet of a wall, wherever its studs are. */
+export const hasBacking = ({ covering }: Pick<Wall, 'covering'>): boolean => covering.some(isBacking)
+
 /** What fasteners can go into in a wall: its structure, and sheets that carry. */
 export const basesOf = ({ structure, covering }: Pick<Wall, 'structure' | 'covering'>): Base[] =>
   [structure.kind, ...covering.filter(isBacking).map(({ material }) => material as Base)]

@@ -1,7 +1,9 @@
 import { screenId, type Cell } from '../arrange'
 import type { CodeOf, Finding } from '../finding'
 import { edgeDistanceOf, pilotOf, WOOD_DIAMETERS } from '../fastening'
-import { choiceName, isSheet, type Catalogue, type PlanContext, type Mount, type ScreenArray, type Wall } from '../job'
+import {
+  choiceName, hasBacking, isSheet, type Catalogue, type PlanContext, type Mount, type ScreenArray, type Wall,
+} from '../job'
 import { NOTHING_BUILT, type AsBuilt } from '../log'
 import { isFramed, standsAt, wallFor, type Survey, type Unsurveyed } from '../survey'
 import { counted, words, type UnitSystem } from '../units'
@@ -222,8 +224,14 @@ export function mountedCells(array: ScreenArray, cells: Cell[], placing: Placing
 }
 
 /** Findings about the settings of an array, before anything is placed by them. */
-function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts }: Catalogue): Finding[] {
+function choiceFindings(
+  array: ScreenArray, cells: Cell[], wall: Wall, { mounts }: Catalogue, members: Survey['members'],
+): Finding[] {
   const stop = (code: CodeOf<'stop'>, message: Finding['message'], remedy?: Finding['remedy']): Finding => ({ severity: 'stop', code, stage: 'mount', subject: { kind: 'array', id: array.id }, message, ...remedy && { remedy } })
+  const withoutStuds = isFramed(wall) && hasBacking(wall) && members.length === 0
+  const noStud = words`No stud of this wall is known, and ${array.name} is fixed to studs.`
+  const survey = words`Survey them, or choose a fastener for the backing.`
+  const unknown: Finding[] = withoutStuds ? [{ ...stop('framing-unknown', noStud, survey), stage: 'survey' }] : []
   const used = mounts.filter(({ id }) => cells.some(({ mount = array.mount }) => mount === id))
   return [
     ...array.fastener === undefined ? [stop('fastener-not-chosen', words`No fastener is chosen for ${array.name}, so its edge distance is not known.`)] : [],
@@ -231,6 +239,7 @@ function choiceFindings(array: ScreenArray, cells: Cell[], wall: Wall, { mounts 
       ? []
       : used.filter(({ needs, otherNeeds = [] }) => ![needs, ...otherNeeds].some(use => sameUse(use, array.needs!)))
           .map(({ name }) => stop('slot-use-not-allowed', words`The data sheet of ${name} does not allow ${counted(array.needs!.members)} per row in ${array.needs!.rows.join(', ')} only.`, words`Use the mount’s own slot pattern, or enter this pattern in the catalogue from the maker’s data sheet.`)),
+    ...unknown,
     ...array.carrier && !isFramed(wall) ? [stop('carrier-without-members', words`${array.name} is planned on a ${array.carrier.kind}, but ${isSheet(wall.structure.kind) ? `its fastener goes into the ${choiceName(wall.structure.kind)} backing` : 'this wall has no studs to fix it to'}.`, words`Fix the plates directly to the wall.`)] : [],
   ]
 }
@@ -276,7 +285,7 @@ export function mount(
     strips,
     unsurveyed: unsurveyed.map(({ from, to, y, holes, of }) => ({ from, to, y, holes, of })),
     findings: [
-      ...choiceFindings(array, cells, wall, catalogue),
+      ...choiceFindings(array, cells, wall, catalogue, members),
       ...suitFindings(array, cells, mountOf, catalogue, wall),
       ...unsurveyedFindings(unsurveyed),
       ...(checked

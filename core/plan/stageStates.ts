@@ -1,7 +1,7 @@
 import { recordOf } from '../close/record'
 import { STAGES, type Finding, type Stage } from '../finding'
 import { drilledHoles, holeSteps, isStepDone, runOf } from '../hang'
-import { arraysOf, type Catalogue, type Rules, type Wall } from '../job'
+import { arraysOf, hasBacking, type Catalogue, type Rules, type Wall } from '../job'
 import { asBuilt, ofKind, standing, type AsBuilt, type LogEntry, type MadeHole } from '../log'
 import { chosenFigure } from '../rules'
 import { isFramed } from '../survey'
@@ -103,7 +103,7 @@ const BEGUN: Record<Stage, (now: Standing) => boolean> = {
 
 /** Whether there is nothing left to do in a stage. */
 const SETTLED: Record<Stage, (now: Standing) => boolean> = {
-  survey: ({ plan, wall }) => (plan?.members.length ?? 0) > 0 || !isFramed(wall),
+  survey: ({ plan, wall }) => (plan?.members.length ?? 0) > 0 || !isFramed(wall) || hasBacking(wall),
   arrange: hasArrays,
   mount: hasPlates,
   fix: hasLoads,

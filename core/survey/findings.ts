@@ -1,5 +1,5 @@
 import type { Finding } from '../finding'
-import type { Wall } from '../job'
+import { hasBacking, type Wall } from '../job'
 import { quantity, words, type Text } from '../units'
 import { APART, meetsBlocking } from './blocking'
 import { leanToMiss, plumbed } from './lean'
@@ -196,15 +196,24 @@ export function liningFindings({ id, linedIn, fireRating }: Wall): Finding[] {
   ]
 }
 
+/** No stud is known: nothing is fixed to one then. What hangs on a backing asks only that that is fixed to them. */
+function framingUnknown(wall: Wall): Finding {
+  const about = {
+    code: 'framing-unknown', stage: 'survey', subject: { kind: 'wall', id: wall.id },
+    message: words`No stud of this wall is known.`,
+  } as const
+  return hasBacking(wall)
+    ? { ...about, severity: 'caution', remedy: words`Find them to check that the backing is fixed to every stud.` }
+    : {
+        ...about,
+        severity: 'stop',
+        remedy: words`Survey the wall with a detector, magnet or nail, and enter the readings.`,
+      }
+}
+
 /** What is wrong or doubtful about the framing. */
 export function framingFindings(wall: Wall, members: Member[], { unexplained, shared, width }: Pick<FramingMap, 'unexplained' | 'shared' | 'width'>, framed: boolean): Finding[] {
-  const unknown: Finding[] = framed && members.length === 0
-    ? [{
-        severity: 'stop', code: 'framing-unknown' as const, stage: 'survey', subject: { kind: 'wall', id: wall.id },
-        message: words`No stud of this wall is known.`,
-        remedy: words`Survey the wall with a detector, magnet or nail, and enter the readings.`,
-      }]
-    : []
+  const unknown = framed && members.length === 0 ? [framingUnknown(wall)] : []
   return [
     ...unknown,
     ...widthFindings(wall, width),
